@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Equipment;
+
+/**
+ * A piece between connector and inlet. `input` faces the charger, `output` faces the vehicle. A portable supply is an
+ * adapter whose input is a socket plug: it makes the control pilot itself (IEC 61851-1, mode 2).
+ */
+final readonly class Adapter
+{
+    public function __construct(
+        public string $id,
+        public string $name,
+        public Coupler $input,
+        public Coupler $output,
+        public ?CurrentKind $current,
+        public Plate $plate,
+        public ?Translation $translates = null,
+        public ?Certification $certification = null,
+        public ?bool $makerApproved = null,
+        public ?bool $recalled = null,
+        public ?bool $damaged = null,
+        public ?bool $batteryOk = null,
+        public ?float $derateC = null,
+        public ?float $cutoffC = null,
+        public ?AttachOrder $attachOrder = null,
+        public ?string $price = null,
+        public ?bool $testOverdue = null,
+    ) {}
+
+    public function isActive(): bool
+    {
+        return $this->translates !== null;
+    }
+
+    public function isPortableSupply(): bool
+    {
+        return $this->input->isSocket();
+    }
+}

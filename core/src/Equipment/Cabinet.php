@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Equipment;
+
+/** The power electronics behind one or several stalls. */
+final readonly class Cabinet
+{
+    public function __construct(
+        public ?float $kw,
+        public ?SharingPolicy $policy,
+        public ?bool $partnerActive,
+        public ?float $partnerKw,
+        public ?float $moduleKw,
+    ) {}
+
+    /** kW left for this stall while the partner charges; null when it is idle, or when the share cannot be known. */
+    public function shareKw(): ?float
+    {
+        if ($this->partnerActive !== true || $this->kw === null || $this->policy === null) {
+            return null;
+        }
+        $kw = $this->kw;
+
+        return match ($this->policy) {
+            SharingPolicy::Halves => $kw / 2,
+            SharingPolicy::FirstCome => $this->partnerKw === null ? null : max(0.0, $kw - $this->partnerKw),
+            SharingPolicy::Modules => $this->partnerKw === null || $this->moduleKw === null
+                ? null
+                : max(0.0, (floor($kw / $this->moduleKw) - ceil($this->partnerKw / $this->moduleKw)) * $this->moduleKw),
+        };
+    }
+
+    public function isShareUnknown(): bool
+    {
+        return $this->partnerActive === true && $this->shareKw() === null;
+    }
+}

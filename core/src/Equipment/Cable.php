@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Equipment;
+
+/** The station's own cable: its reach, its amps, and whether a coolant keeps it cold. */
+final readonly class Cable
+{
+    /** What a cooled connector carries without its coolant (IEC 62196-3: 200 A uncooled). */
+    public const DRY_RATING_A = 200.0;
+
+    /** @param float $ageing share of the continuous amps that is left, 1 when new */
+    public function __construct(
+        public ?float $lengthM,
+        public ?bool $cooled,
+        public bool $coolingFailed,
+        public Plate $plate,
+        public float $ageing,
+    ) {}
+
+    /** The plate that holds today: with a dead pump a cooled cable falls to its dry rating. */
+    public function plateNow(): Plate
+    {
+        if ($this->cooled !== true || ! $this->coolingFailed) {
+            return $this->plate;
+        }
+        $dry = min($this->plate->continuousA ?? self::DRY_RATING_A, self::DRY_RATING_A);
+
+        return Plate::of(null, $dry, null, null, null, $this->plate->ratedAtC, $this->plate->limitC);
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Equipment;
+
+/** What an inlet can do with direct current. */
+final readonly class DcSide
+{
+    /**
+     * @param  list<Signalling>|null  $signalling  languages fitted; null when not known
+     * @param  BoostConverter|null  $boostConverter  null when the car has none
+     * @param  bool|null  $splitPack  whether the pack can be switched to two halves in parallel; null when not known
+     */
+    public function __construct(
+        public ?array $signalling,
+        public ?float $maxV,
+        public ?float $maxA,
+        public ?float $maxKw,
+        public ?Retrofit $retrofit,
+        public ?BoostConverter $boostConverter,
+        public ?bool $splitPack,
+    ) {}
+}

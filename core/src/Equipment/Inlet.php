@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Equipment;
+
+/** The coupler on the vehicle, the corner it sits at, and what lies behind it. */
+final readonly class Inlet
+{
+    public function __construct(
+        public Coupler $coupler,
+        public ?PortCorner $port,
+        public ?DcSide $dc,
+        public ?AcSide $ac,
+    ) {}
+
+    public function has(CurrentKind $current): bool
+    {
+        return match ($current) {
+            CurrentKind::Dc => $this->dc !== null,
+            CurrentKind::Ac => $this->ac !== null,
+        };
+    }
+}

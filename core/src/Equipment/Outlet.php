@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Equipment;
+
+/** A connector or socket offered by a stall, with its own plate, its cabinet and what stands around it. */
+final readonly class Outlet
+{
+    /** @param list<Signalling>|null $signalling languages spoken; null when not known */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public Coupler $coupler,
+        public CurrentKind $current,
+        public ?array $signalling,
+        public ?float $minV,
+        public ?float $maxV,
+        public ?float $maxA,
+        public ?float $maxKw,
+        public ?float $stickerKw,
+        public ?Cable $cable,
+        public ?Adapter $attachedAdapter,
+        public bool $extension,
+        public ?Cabinet $cabinet,
+        public ?Supply $supply,
+        public Access $access,
+        public ?Tariff $tariff,
+    ) {}
+
+    /**
+     * Volts present when a session begins at an AC outlet: the supply's, or the plate's where only that was read.
+     */
+    public function mainsV(): ?float
+    {
+        return $this->supply->volts ?? $this->maxV;
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Equipment;
+
+/** Where the charge port sits, seen by a person in the driver's seat. */
+enum PortCorner: string
+{
+    case FrontLeft = 'front-left';
+    case FrontRight = 'front-right';
+    case FrontCentre = 'front-centre';
+    case RearLeft = 'rear-left';
+    case RearRight = 'rear-right';
+    case RearCentre = 'rear-centre';
+
+    public function isFront(): bool
+    {
+        return str_starts_with($this->value, 'front');
+    }
+
+    public function isCentre(): bool
+    {
+        return str_ends_with($this->value, 'centre');
+    }
+
+    public function words(): string
+    {
+        return str_replace('-', ' ', $this->value);
+    }
+}

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Equipment;
+
+/** What a session costs. Money is kept as decimal strings in one currency, as printed at the place. */
+final readonly class Tariff
+{
+    public function __construct(
+        public string $currency,
+        public ?string $perKwh,
+        public ?string $perMinute,
+        public ?string $sessionFee,
+        public ?string $idlePerMinute,
+        public ?float $idleGraceMinutes,
+        public ?Membership $membership,
+    ) {}
+}

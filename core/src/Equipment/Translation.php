@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Equipment;
+
+/** What an active adapter turns one language into. */
+final readonly class Translation
+{
+    /**
+     * @param  list<Signalling>  $from
+     * @param  list<Signalling>  $to
+     */
+    public function __construct(public array $from, public array $to) {}
+
+    /**
+     * @param  list<Signalling>  $spoken  by the station's side
+     * @return list<Signalling> heard on the vehicle's side
+     */
+    public function apply(array $spoken): array
+    {
+        foreach ($spoken as $language) {
+            if (in_array($language, $this->from, true)) {
+                return $this->to;
+            }
+        }
+
+        return [];
+    }
+}

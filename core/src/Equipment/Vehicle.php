@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Equipment;
+
+final readonly class Vehicle
+{
+    /**
+     * @param  Curve|null  $chargeCurveKw  kW at the plug over state of charge, warm and unhindered
+     * @param  non-empty-list<Inlet>  $inlets
+     * @param  list<string>|null  $programmes  networks that admit this make; null when not known
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public Pack $pack,
+        public ?Curve $chargeCurveKw,
+        public ?float $kmPerKwh,
+        public array $inlets,
+        public ?array $programmes,
+    ) {}
+}

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Files;
+
+use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Equipment\Adapter;
+use Harmozon\Core\Fit\AdapterPolicy;
+
+/** Reads a case file (`harmozon/case`, version 1). */
+final class CaseReader
+{
+    public const FORMAT = 'harmozon/case';
+
+    public const VERSION = 1;
+
+    public function __construct(private readonly EquipmentReader $equipment = new EquipmentReader) {}
+
+    /** @throws FieldError */
+    public function json(string $json): FitCase
+    {
+        return $this->case(Node::fromJson($json));
+    }
+
+    /** @throws FieldError */
+    public function case(Node $node): FitCase
+    {
+        $format = $node->text('format');
+        if ($format !== self::FORMAT) {
+            throw $node->fail('format', sprintf('expected "%s"', self::FORMAT));
+        }
+        $version = $node->raw('version') ?? throw $node->fail('version', 'is required');
+        if ($version !== self::VERSION) {
+            throw $node->fail('version', sprintf('%s is not known; this program reads version %d', json_encode($version), self::VERSION));
+        }
+        $outlet = $this->equipment->outlet($node->object('outlet'));
+        $adapters = $this->kit($node, $outlet->attachedAdapter);
+
+        return new FitCase(
+            $this->equipment->vehicle($node->object('vehicle')),
+            $adapters,
+            $outlet,
+            $node->choice('policy', AdapterPolicy::class) ?? AdapterPolicy::Certified,
+            $this->conditions($node->objectOrNull('conditions') ?? Node::of([])),
+        );
+    }
+
+    /** @return list<Adapter> */
+    private function kit(Node $node, ?Adapter $attached): array
+    {
+        $kit = [];
+        $seen = $attached === null ? [] : [$attached->id => true];
+        foreach ($node->has('adapters') ? $node->objects('adapters') : [] as $piece) {
+            $adapter = $this->equipment->adapter($piece);
+            if (isset($seen[$adapter->id])) {
+                throw $piece->fail('id', sprintf('"%s" stands twice', $adapter->id));
+            }
+            $seen[$adapter->id] = true;
+            $kit[] = $adapter;
+        }
+
+        return $kit;
+    }
+
+    public function conditions(Node $node): Conditions
+    {
+        $from = $node->number('soc_from', Range::soc()) ?? Conditions::DEFAULT_SOC_FROM;
+        $to = $node->number('soc_to', Range::soc()) ?? max($from, Conditions::DEFAULT_SOC_TO);
+        if ($to < $from) {
+            throw $node->fail('soc_to', sprintf('%g %% lies below soc_from (%g %%)', $to, $from));
+        }
+        $theta = [];
+        $loads = $node->raw('theta');
+        foreach (is_array($loads) ? $loads : [] as $link => $load) {
+            $theta[(string) $link] = Node::numberAt($load, $node->at('theta').'.'.$link, Range::heatLoad());
+        }
+        if ($loads !== null && ! is_array($loads)) {
+            throw $node->fail('theta', 'expected an object of heat loads by link');
+        }
+
+        return new Conditions(
+            $from,
+            $to,
+            $node->number('ambient_c', Range::celsius()),
+            $node->number('pack_c', Range::celsius()),
+            $node->boolOrNull('pack_prepared') ?? ! $node->has('pack_c'),
+            $node->boolOrNull('member') ?? false,
+            $theta,
+        );
+    }
+}

@@ -1,0 +1,267 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Files;
+
+use Harmozon\Core\Equipment\Access;
+use Harmozon\Core\Equipment\AccessKind;
+use Harmozon\Core\Equipment\AcSide;
+use Harmozon\Core\Equipment\Adapter;
+use Harmozon\Core\Equipment\AttachOrder;
+use Harmozon\Core\Equipment\BoostConverter;
+use Harmozon\Core\Equipment\Cabinet;
+use Harmozon\Core\Equipment\Cable;
+use Harmozon\Core\Equipment\Certification;
+use Harmozon\Core\Equipment\Coupler;
+use Harmozon\Core\Equipment\CurrentKind;
+use Harmozon\Core\Equipment\Curve;
+use Harmozon\Core\Equipment\DcSide;
+use Harmozon\Core\Equipment\Inlet;
+use Harmozon\Core\Equipment\Membership;
+use Harmozon\Core\Equipment\Outlet;
+use Harmozon\Core\Equipment\Pack;
+use Harmozon\Core\Equipment\Plate;
+use Harmozon\Core\Equipment\PortCorner;
+use Harmozon\Core\Equipment\Retrofit;
+use Harmozon\Core\Equipment\SharingPolicy;
+use Harmozon\Core\Equipment\Signalling;
+use Harmozon\Core\Equipment\Supply;
+use Harmozon\Core\Equipment\Tariff;
+use Harmozon\Core\Equipment\Translation;
+use Harmozon\Core\Equipment\UnknownCoupler;
+use Harmozon\Core\Equipment\Vehicle;
+
+/** Reads vehicles, adapters and outlets in the words of the case file. Every method throws FieldError with a path. */
+final class EquipmentReader
+{
+    public function vehicle(Node $node): Vehicle
+    {
+        $inlets = array_map($this->inlet(...), $node->objects('inlets'));
+        if ($inlets === []) {
+            throw $node->fail('inlets', 'a vehicle needs at least one inlet');
+        }
+        $pack = $node->objectOrNull('pack');
+
+        return new Vehicle(
+            $node->text('id'),
+            $node->textOrNull('name') ?? $node->text('id'),
+            new Pack($pack?->number('usable_kwh', Range::kwh()), $pack === null ? null : $this->curve($pack, 'voltage_by_soc', Range::volts())),
+            $this->curve($node, 'charge_curve_kw', Range::curveKw()),
+            $node->number('km_per_kwh', Range::kmPerKwh()),
+            $inlets,
+            $node->texts('programmes'),
+        );
+    }
+
+    public function adapter(Node $node): Adapter
+    {
+        $translates = $node->objectOrNull('translates');
+
+        return new Adapter(
+            $node->text('id'),
+            $node->textOrNull('name') ?? $node->text('id'),
+            $this->coupler($node, 'input'),
+            $this->coupler($node, 'output'),
+            $node->choice('current', CurrentKind::class),
+            $this->plate($node->objectOrNull('plate') ?? Node::of([], $node->at('plate'))),
+            $translates === null ? null : new Translation(
+                $translates->choices('from', Signalling::class) ?? throw $translates->fail('from', 'is required'),
+                $translates->choices('to', Signalling::class) ?? throw $translates->fail('to', 'is required'),
+            ),
+            $node->choice('certification', Certification::class),
+            $node->boolOrNull('maker_approved'),
+            $node->boolOrNull('recalled'),
+            $node->boolOrNull('damaged'),
+            $node->boolOrNull('battery_ok'),
+            $node->number('derate_c', Range::celsius()),
+            $node->number('cutoff_c', Range::celsius()),
+            $node->choice('attach_order', AttachOrder::class),
+            $node->money('price'),
+            $node->boolOrNull('test_overdue'),
+        );
+    }
+
+    public function outlet(Node $node): Outlet
+    {
+        $current = $node->choice('current', CurrentKind::class) ?? throw $node->fail('current', 'is required');
+        $minV = $node->number('min_v', Range::volts());
+        $maxV = $node->number('max_v', Range::volts());
+        if ($minV !== null && $maxV !== null && $minV > $maxV) {
+            throw $node->fail('min_v', sprintf('%g V lies above max_v (%g V)', $minV, $maxV));
+        }
+        $attached = $node->objectOrNull('attached_adapter');
+        $cable = $node->objectOrNull('cable');
+        $cabinet = $node->objectOrNull('cabinet');
+        $supply = $node->objectOrNull('supply');
+        $access = $node->objectOrNull('access');
+        $tariff = $node->objectOrNull('tariff');
+
+        return new Outlet(
+            $node->text('id'),
+            $node->textOrNull('name') ?? $node->text('id'),
+            $this->coupler($node, 'coupler'),
+            $current,
+            $node->choices('signalling', Signalling::class),
+            $minV,
+            $maxV,
+            $node->number('max_a', Range::amps()),
+            $node->number('max_kw', Range::kw()),
+            $node->number('sticker_kw', Range::kw()),
+            $cable === null ? null : $this->cable($cable),
+            $attached === null ? null : $this->adapter($attached),
+            $node->boolOrNull('extension') ?? false,
+            $cabinet === null ? null : new Cabinet(
+                $cabinet->number('kw', Range::kw()),
+                $cabinet->choice('policy', SharingPolicy::class),
+                $cabinet->boolOrNull('partner_active'),
+                $cabinet->number('partner_kw', Range::curveKw()),
+                $cabinet->number('module_kw', Range::kw()),
+            ),
+            $supply === null ? null : new Supply($supply->number('volts', Range::volts()), $supply->number('amps', Range::amps()), $supply->wholeNumber('phases', 1, 3)),
+            new Access($access?->choice('kind', AccessKind::class), $access?->texts('makes')),
+            $tariff === null ? null : $this->tariff($tariff),
+        );
+    }
+
+    private function inlet(Node $node): Inlet
+    {
+        $dc = $node->objectOrNull('dc');
+        $ac = $node->objectOrNull('ac');
+
+        return new Inlet(
+            $this->coupler($node, 'coupler'),
+            $node->choice('port', PortCorner::class),
+            $dc === null ? null : $this->dcSide($dc),
+            $ac === null ? null : $this->acSide($ac),
+        );
+    }
+
+    private function dcSide(Node $node): DcSide
+    {
+        $converter = $node->objectOrNull('boost_converter');
+
+        return new DcSide(
+            $node->choices('signalling', Signalling::class),
+            $node->number('max_v', Range::volts()),
+            $node->number('max_a', Range::amps()),
+            $node->number('max_kw', Range::kw()),
+            $this->retrofit($node),
+            $converter === null ? null : new BoostConverter(
+                $converter->number('max_kw', Range::kw()),
+                $converter->number('max_input_a', Range::amps()),
+                $converter->number('input_v', Range::volts()),
+                $converter->number('efficiency', Range::share()),
+            ),
+            $node->boolOrNull('split_pack'),
+        );
+    }
+
+    /** `"impossible"`, `{"adds": [...], "state": "available"}`, or null. */
+    private function retrofit(Node $node): ?Retrofit
+    {
+        $value = $node->raw('retrofit');
+        if ($value === null) {
+            return null;
+        }
+        if ($value === 'impossible') {
+            return Retrofit::impossible();
+        }
+        if (is_string($value)) {
+            throw $node->fail('retrofit', 'expected {"adds": […], "state": "available"}, "impossible" or null');
+        }
+        $retrofit = $node->object('retrofit');
+
+        return match ($retrofit->raw('state')) {
+            'available' => Retrofit::adding($retrofit->choices('adds', Signalling::class) ?? throw $retrofit->fail('adds', 'is required')),
+            'impossible' => Retrofit::impossible(),
+            null => null,
+            default => throw $retrofit->fail('state', 'is none of available, impossible'),
+        };
+    }
+
+    private function acSide(Node $node): AcSide
+    {
+        $minV = $node->number('min_v', Range::volts());
+        $maxV = $node->number('max_v', Range::volts());
+        if ($minV !== null && $maxV !== null && $minV > $maxV) {
+            throw $node->fail('min_v', sprintf('%g V lies above max_v (%g V)', $minV, $maxV));
+        }
+
+        return new AcSide($node->wholeNumber('phases', 1, 3), $node->number('max_a', Range::amps()), $node->number('max_kw', Range::kw()), $minV, $maxV);
+    }
+
+    private function plate(Node $node): Plate
+    {
+        return $node->guard(static fn (): Plate => Plate::of(
+            $node->number('max_v', Range::volts()),
+            $node->number('continuous_a', Range::amps()),
+            $node->number('boost_a', Range::amps()),
+            $node->number('boost_minutes', Range::minutes()),
+            $node->number('max_kw', Range::kw()),
+            $node->number('rated_at_c', Range::celsius()),
+            $node->number('limit_c', Range::celsius()),
+        ));
+    }
+
+    private function cable(Node $node): Cable
+    {
+        return new Cable(
+            $node->number('length_m', Range::metres()),
+            $node->boolOrNull('cooled'),
+            $node->boolOrNull('cooling_failed') ?? false,
+            $this->plate($node),
+            $node->number('ageing', Range::share()) ?? 1.0,
+        );
+    }
+
+    private function tariff(Node $node): Tariff
+    {
+        $currency = $node->text('currency');
+        if (preg_match('/^[A-Z]{3}$/', $currency) !== 1) {
+            throw $node->fail('currency', 'expected three capital letters (ISO 4217)');
+        }
+        $membership = $node->objectOrNull('membership');
+
+        return new Tariff(
+            $currency,
+            $node->money('per_kwh'),
+            $node->money('per_minute'),
+            $node->money('session_fee'),
+            $node->money('idle_per_minute'),
+            $node->number('idle_grace_minutes', Range::graceMinutes()),
+            $membership === null ? null : new Membership(
+                $membership->money('monthly_fee') ?? throw $membership->fail('monthly_fee', 'is required'),
+                $membership->money('per_kwh') ?? throw $membership->fail('per_kwh', 'is required'),
+            ),
+        );
+    }
+
+    private function coupler(Node $node, string $key): Coupler
+    {
+        try {
+            return Coupler::of($node->text($key));
+        } catch (UnknownCoupler $e) {
+            throw $node->fail($key, $e->getMessage());
+        }
+    }
+
+    private function curve(Node $node, string $key, Range $range): ?Curve
+    {
+        if (! $node->has($key)) {
+            return null;
+        }
+        $points = [];
+        foreach ($node->list($key) as $i => $pair) {
+            if (! is_array($pair) || ! array_is_list($pair) || count($pair) !== 2) {
+                throw $node->fail("{$key}[{$i}]", 'expected a [soc, value] pair');
+            }
+            $points[] = [
+                Node::numberAt($pair[0], $node->at("{$key}[{$i}][0]"), Range::soc()),
+                Node::numberAt($pair[1], $node->at("{$key}[{$i}][1]"), $range),
+            ];
+        }
+
+        return $node->guard(static fn (): Curve => Curve::through($points), $key);
+    }
+}

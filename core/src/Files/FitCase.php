@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Files;
+
+use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Equipment\Adapter;
+use Harmozon\Core\Equipment\Outlet;
+use Harmozon\Core\Equipment\Vehicle;
+use Harmozon\Core\Fit\AdapterPolicy;
+use Harmozon\Core\Fit\Fitter;
+
+/** What a case file holds: one vehicle, a kit, one outlet, a policy and the conditions. */
+final readonly class FitCase
+{
+    /** @param list<Adapter> $adapters */
+    public function __construct(
+        public Vehicle $vehicle,
+        public array $adapters,
+        public Outlet $outlet,
+        public AdapterPolicy $policy,
+        public Conditions $conditions,
+    ) {}
+
+    public function fitter(): Fitter
+    {
+        return new Fitter($this->adapters, $this->conditions, $this->policy);
+    }
+}

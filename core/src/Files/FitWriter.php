@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Files;
+
+use Harmozon\Core\Fit\Answer;
+use Harmozon\Core\Fit\ChainAnswer;
+use Harmozon\Core\Fit\Figure;
+use Harmozon\Core\Fit\GateResult;
+
+/**
+ * Writes answers with the field names of the contract. kW are rounded to hundredths.
+ *
+ * @phpstan-type GateFields array{gate: string, result: string, reason: string, check: string|null, figures: list<array{name: string, value: float, unit: string}>}
+ */
+final class FitWriter
+{
+    /** @return array<string, mixed> */
+    public function answer(Answer $answer): array
+    {
+        return [
+            ...$this->chain($answer->best),
+            'alternatives' => array_map(static fn (ChainAnswer $a): array => [
+                'chain' => $a->chain->linkIds(),
+                'outcome' => $a->outcome->value,
+                'expected_peak_kw' => self::rounded($a->expectedPeakKw()),
+                'why' => $a->why(),
+            ], $answer->alternatives),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function chain(ChainAnswer $answer): array
+    {
+        return [
+            'outcome' => $answer->outcome->value,
+            'chain' => $answer->chain->linkIds(),
+            'adapters' => $answer->chain->adapterIds(),
+            'expected_peak_kw' => self::rounded($answer->expectedPeakKw()),
+            'binding' => $answer->peak?->binding->value,
+            'binding_link' => $answer->peak?->linkId,
+            'peak_at_soc' => self::rounded($answer->peak?->soc),
+            'ideal_peak_kw' => self::rounded($answer->idealPeakKw),
+            'why' => $answer->why(),
+            'gates' => array_map($this->gate(...), $answer->gates),
+            'cautions' => $answer->cautions,
+        ];
+    }
+
+    /** @return GateFields */
+    private function gate(GateResult $gate): array
+    {
+        return [
+            'gate' => $gate->gate->value,
+            'result' => $gate->result->value,
+            'reason' => $gate->reason,
+            'check' => $gate->check,
+            'figures' => array_map(static fn (Figure $f): array => ['name' => $f->name, 'value' => round($f->value, 2), 'unit' => $f->unit], $gate->figures),
+        ];
+    }
+
+    public static function rounded(?float $value, int $decimals = 2): ?float
+    {
+        return $value === null ? null : round($value, $decimals);
+    }
+}

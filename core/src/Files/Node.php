@@ -1,0 +1,256 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Files;
+
+use Harmozon\Core\Equipment\ImpossibleValue;
+
+/**
+ * An object of a decoded JSON document together with its path, so that every complaint names its field. A key that is
+ * absent and a key that is null both read as null: not known.
+ */
+final readonly class Node
+{
+    /** @param array<array-key, mixed> $fields */
+    private function __construct(private array $fields, public string $path) {}
+
+    /** @throws FieldError when the value is not an object */
+    public static function of(mixed $value, string $path = ''): self
+    {
+        if (! is_array($value) || ($value !== [] && array_is_list($value))) {
+            throw FieldError::at($path, sprintf('expected an object, got %s', self::kind($value)));
+        }
+
+        return new self($value, $path);
+    }
+
+    /** @throws FieldError when the text is not a JSON object */
+    public static function fromJson(string $json): self
+    {
+        try {
+            $value = json_decode($json, true, 64, JSON_THROW_ON_ERROR);
+        } catch (\JsonException $e) {
+            throw FieldError::at('', 'not valid JSON ('.lcfirst($e->getMessage()).')');
+        }
+
+        return self::of($value);
+    }
+
+    public function has(string $key): bool
+    {
+        return isset($this->fields[$key]);
+    }
+
+    /** The raw value of a field; null when absent. */
+    public function raw(string $key): mixed
+    {
+        return $this->fields[$key] ?? null;
+    }
+
+    public function at(string $key): string
+    {
+        return $this->path === '' ? $key : "{$this->path}.{$key}";
+    }
+
+    public function fail(string $key, string $problem): FieldError
+    {
+        return FieldError::at($this->at($key), $problem);
+    }
+
+    public function object(string $key): self
+    {
+        return self::of($this->fields[$key] ?? throw $this->fail($key, 'is required'), $this->at($key));
+    }
+
+    public function objectOrNull(string $key): ?self
+    {
+        return $this->has($key) ? $this->object($key) : null;
+    }
+
+    /** @return list<self> */
+    public function objects(string $key): array
+    {
+        $nodes = [];
+        foreach ($this->list($key) as $i => $value) {
+            $nodes[] = self::of($value, $this->at($key)."[{$i}]");
+        }
+
+        return $nodes;
+    }
+
+    public function text(string $key): string
+    {
+        return $this->textOrNull($key) ?? throw $this->fail($key, 'is required');
+    }
+
+    public function textOrNull(string $key, int $longest = 500): ?string
+    {
+        $value = $this->raw($key);
+        if ($value === null) {
+            return null;
+        }
+        if (! is_string($value)) {
+            throw $this->fail($key, sprintf('expected text, got %s', self::kind($value)));
+        }
+        if (trim($value) === '') {
+            throw $this->fail($key, 'must not be empty');
+        }
+
+        return mb_strlen($value) <= $longest ? $value : throw $this->fail($key, "is longer than {$longest} characters");
+    }
+
+    public function boolOrNull(string $key): ?bool
+    {
+        $value = $this->raw($key);
+
+        return $value === null || is_bool($value) ? $value : throw $this->fail($key, sprintf('expected true or false, got %s', self::kind($value)));
+    }
+
+    /** A number inside a physical range. */
+    public function number(string $key, Range $range): ?float
+    {
+        $value = $this->raw($key);
+
+        return $value === null ? null : self::numberAt($value, $this->at($key), $range);
+    }
+
+    public function wholeNumber(string $key, int $least, int $most): ?int
+    {
+        $value = $this->raw($key);
+        if ($value === null) {
+            return null;
+        }
+        if (! is_int($value) && ! (is_float($value) && floor($value) === $value)) {
+            throw $this->fail($key, sprintf('expected a whole number, got %s', self::kind($value)));
+        }
+
+        return $value >= $least && $value <= $most ? (int) $value : throw $this->fail($key, "must be from {$least} to {$most}");
+    }
+
+    /** Money: a decimal as text, or a JSON number, never negative. */
+    public function money(string $key): ?string
+    {
+        $value = $this->raw($key);
+        if ($value === null) {
+            return null;
+        }
+        $text = is_int($value) || is_float($value) ? (string) $value : $value;
+        if (! is_string($text) || preg_match('/^\d{1,9}(\.\d{1,6})?$/', $text) !== 1) {
+            throw $this->fail($key, 'expected an amount of money such as "0.45"');
+        }
+
+        return $text;
+    }
+
+    /**
+     * @template T of \BackedEnum
+     *
+     * @param  class-string<T>  $enum
+     * @return T|null
+     */
+    public function choice(string $key, string $enum): ?\BackedEnum
+    {
+        $value = $this->raw($key);
+
+        return $value === null ? null : self::choiceAt($value, $this->at($key), $enum);
+    }
+
+    /**
+     * @template T of \BackedEnum
+     *
+     * @param  class-string<T>  $enum
+     * @return list<T>|null
+     */
+    public function choices(string $key, string $enum): ?array
+    {
+        if (! $this->has($key)) {
+            return null;
+        }
+        $chosen = [];
+        foreach ($this->list($key) as $i => $value) {
+            $chosen[] = self::choiceAt($value, $this->at($key)."[{$i}]", $enum);
+        }
+
+        return $chosen;
+    }
+
+    /** @return list<string>|null */
+    public function texts(string $key): ?array
+    {
+        if (! $this->has($key)) {
+            return null;
+        }
+        $texts = [];
+        foreach ($this->list($key) as $i => $value) {
+            $texts[] = is_string($value) && trim($value) !== '' ? $value : throw $this->fail("{$key}[{$i}]", sprintf('expected text, got %s', self::kind($value)));
+        }
+
+        return $texts;
+    }
+
+    /** @return list<mixed> */
+    public function list(string $key): array
+    {
+        $value = $this->raw($key) ?? throw $this->fail($key, 'is required');
+
+        return is_array($value) && array_is_list($value) ? $value : throw $this->fail($key, sprintf('expected a list, got %s', self::kind($value)));
+    }
+
+    public static function numberAt(mixed $value, string $path, Range $range): float
+    {
+        if (! is_int($value) && ! is_float($value)) {
+            throw FieldError::at($path, sprintf('expected a number, got %s', self::kind($value)));
+        }
+
+        return $range->holds((float) $value) ? (float) $value : throw FieldError::at($path, sprintf('%s is outside %s', json_encode($value), $range->words()));
+    }
+
+    /**
+     * Builds a value whose own rules may refuse the figures, and names the field when they do.
+     *
+     * @template T
+     *
+     * @param  callable(): T  $make
+     * @return T
+     */
+    public function guard(callable $make, string $key = ''): mixed
+    {
+        try {
+            return $make();
+        } catch (ImpossibleValue $e) {
+            $base = $key === '' ? $this->path : $this->at($key);
+            $dot = $e->field === '' || str_starts_with($e->field, '[') || $base === '' ? '' : '.';
+            throw FieldError::at($base.$dot.$e->field, $e->getMessage());
+        }
+    }
+
+    /**
+     * @template T of \BackedEnum
+     *
+     * @param  class-string<T>  $enum
+     * @return T
+     */
+    private static function choiceAt(mixed $value, string $path, string $enum): \BackedEnum
+    {
+        $chosen = is_string($value) ? $enum::tryFrom($value) : null;
+
+        return $chosen ?? throw FieldError::at($path, sprintf(
+            '%s is none of %s',
+            is_string($value) ? '"'.mb_substr($value, 0, 40).'"' : self::kind($value),
+            implode(', ', array_map(static fn (\BackedEnum $c): string => (string) $c->value, $enum::cases())),
+        ));
+    }
+
+    private static function kind(mixed $value): string
+    {
+        return match (true) {
+            $value === null => 'null',
+            is_bool($value) => 'true or false',
+            is_string($value) => 'text',
+            is_int($value), is_float($value) => 'a number',
+            is_array($value) => array_is_list($value) ? 'a list' : 'an object',
+            default => get_debug_type($value),
+        };
+    }
+}

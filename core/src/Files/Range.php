@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Files;
+
+/** The span in which a quantity is physically believable. Wide on purpose: it catches wrong units, not odd cars. */
+final readonly class Range
+{
+    private function __construct(private float $least, private float $most, private string $unit) {}
+
+    /** Volts of any coupler known to the standards, with room above. */
+    public static function volts(): self
+    {
+        return new self(1, 2000, 'V');
+    }
+
+    public static function amps(): self
+    {
+        return new self(0.1, 3000, 'A');
+    }
+
+    public static function kw(): self
+    {
+        return new self(0.01, 5000, 'kW');
+    }
+
+    public static function curveKw(): self
+    {
+        return new self(0, 5000, 'kW');
+    }
+
+    public static function kwh(): self
+    {
+        return new self(0.1, 2000, 'kWh');
+    }
+
+    public static function soc(): self
+    {
+        return new self(0, 100, '%');
+    }
+
+    public static function celsius(): self
+    {
+        return new self(-60, 250, '°C');
+    }
+
+    public static function minutes(): self
+    {
+        return new self(0.01, 1440, 'min');
+    }
+
+    public static function share(): self
+    {
+        return new self(0.01, 1, '');
+    }
+
+    public static function metres(): self
+    {
+        return new self(0, 50, 'm');
+    }
+
+    public static function kmPerKwh(): self
+    {
+        return new self(0.05, 30, 'km/kWh');
+    }
+
+    public static function heatLoad(): self
+    {
+        return new self(0, 5, '');
+    }
+
+    public static function graceMinutes(): self
+    {
+        return new self(0, 1440, 'min');
+    }
+
+    /** Electrical readings may be 0: nothing flows. */
+    public static function readVolts(): self
+    {
+        return new self(0, 2000, 'V');
+    }
+
+    public static function readAmps(): self
+    {
+        return new self(0, 3000, 'A');
+    }
+
+    public static function readKw(): self
+    {
+        return new self(0, 5000, 'kW');
+    }
+
+    /** A thermometer may be wrong by far; what no sensor can show is refused, the rest is kept and flagged. */
+    public static function readCelsius(): self
+    {
+        return new self(-273, 2000, '°C');
+    }
+
+    public function holds(float $value): bool
+    {
+        return is_finite($value) && $value >= $this->least && $value <= $this->most;
+    }
+
+    public function words(): string
+    {
+        return trim(sprintf('%g … %g %s', $this->least, $this->most, $this->unit));
+    }
+}

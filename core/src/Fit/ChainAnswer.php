@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Fit;
+
+use Harmozon\Core\Chain\Chain;
+use Harmozon\Core\Chain\VoltagePlan;
+use Harmozon\Core\Power\Peak;
+
+/** What the gates and the limits say of one chain. */
+final readonly class ChainAnswer
+{
+    /**
+     * @param  list<GateResult>  $gates  all seven, in order
+     * @param  Peak|null  $peak  null when no current is expected, or no limit is known
+     * @param  float|null  $idealPeakKw  what this vehicle would take here from an ideal station; null when not known
+     * @param  list<string>  $cautions
+     */
+    public function __construct(
+        public Chain $chain,
+        public Outcome $outcome,
+        public array $gates,
+        public ?Peak $peak,
+        public ?float $idealPeakKw,
+        public VoltagePlan $voltage,
+        public array $cautions,
+    ) {}
+
+    /** 0 where nothing flows; null where it would flow but no limit is known. */
+    public function expectedPeakKw(): ?float
+    {
+        return $this->outcome->mayFlow() ? $this->peak?->kw : 0.0;
+    }
+
+    /** Negative when this is the better answer: by outcome, peak, fewest adapters, then a fixed order of ids. */
+    public function compare(self $other): int
+    {
+        return [$other->outcome->rank(), $other->expectedPeakKw() ?? 0.0, count($this->chain->adapters), implode("\n", $this->chain->linkIds())]
+            <=> [$this->outcome->rank(), $this->expectedPeakKw() ?? 0.0, count($other->chain->adapters), implode("\n", $other->chain->linkIds())];
+    }
+
+    /** One sentence for why the answer is what it is. */
+    public function why(): string
+    {
+        foreach ($this->gates as $gate) {
+            if ($this->outcome === Outcome::Hazard ? $gate->isHazard : $gate->result === Result::Fail) {
+                return $gate->reason;
+            }
+        }
+        if ($this->outcome === Outcome::Unverified) {
+            foreach ($this->gates as $gate) {
+                if ($gate->result === Result::Unknown) {
+                    return $gate->reason;
+                }
+            }
+        }
+
+        return $this->peak === null
+            ? 'Joins and may charge; no limit of the chain is known yet.'
+            : ucfirst($this->peak->binding->words()).($this->outcome === Outcome::Limited ? ' holds it back.' : ' sets the peak.');
+    }
+}

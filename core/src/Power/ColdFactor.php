@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Power;
+
+use Harmozon\Core\Chain\Conditions;
+
+/** What is left of the charge curve in a cold pack: 1 from 25 °C, 0.35 at 0 °C, 0.15 at −15 °C and below. */
+final class ColdFactor
+{
+    public const AT_FREEZING = 0.35;
+
+    public const AT_MINUS_15_C = 0.15;
+
+    public static function at(float $packC): float
+    {
+        return match (true) {
+            $packC >= Conditions::WARM_PACK_C => 1.0,
+            $packC >= 0 => self::AT_FREEZING + $packC / Conditions::WARM_PACK_C * (1 - self::AT_FREEZING),
+            $packC >= -15 => self::AT_MINUS_15_C + ($packC + 15) / 15 * (self::AT_FREEZING - self::AT_MINUS_15_C),
+            default => self::AT_MINUS_15_C,
+        };
+    }
+}

@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Power;
+
+use Harmozon\Core\Chain\Chain;
+use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Chain\VoltagePlan;
+use Harmozon\Core\Equipment\CurrentKind;
+use Harmozon\Core\Equipment\Curve;
+
+/** Gathers the limits of every link of a chain. */
+final class Limits
+{
+    /** The car's step-up as a link. */
+    public const CONVERTER = 'converter';
+
+    /** The pack as a link. */
+    public const PACK = 'pack';
+
+    /** @var list<AmpLimit> */
+    private array $amps = [];
+
+    /** @var list<KwLimit> */
+    private array $kw = [];
+
+    /** @var list<string> */
+    private array $unread = [];
+
+    private function __construct(private readonly Chain $chain, private readonly Conditions $conditions) {}
+
+    /** The limits of a chain at its starting heat loads; null when the volts at the plug are not known. */
+    public static function ofChain(Chain $chain, VoltagePlan $plan, Conditions $conditions): ?LimitSet
+    {
+        if ($plan->plugV === null) {
+            return null;
+        }
+        $limits = new self($chain, $conditions);
+        $limits->station();
+        $limits->adapters();
+        $chain->current() === CurrentKind::Dc ? $limits->vehicleDc() : $limits->vehicleAc();
+        $limits->converter($plan);
+
+        return new LimitSet($plan->plugV, $chain->phases(), $limits->amps, $limits->kw, $limits->curve(), $limits->unread);
+    }
+
+    /** What the vehicle alone would take through this inlet, at its own volts, in the same conditions. */
+    public static function ofVehicle(Chain $chain, Conditions $conditions): ?LimitSet
+    {
+        $limits = new self($chain, $conditions);
+        if ($chain->current() === CurrentKind::Dc) {
+            $limits->vehicleDc();
+            $volts = $chain->vehicle->pack->voltageBySoc;
+
+            return $volts === null ? null : new LimitSet($volts, 1, $limits->amps, $limits->kw, $limits->curve());
+        }
+        $limits->vehicleAc();
+        $side = $chain->inlet->ac;
+
+        return $side?->maxV === null ? null : new LimitSet(Curve::level($side->maxV), $side->phases ?? 1, $limits->amps, $limits->kw, null);
+    }
+
+    private function station(): void
+    {
+        $outlet = $this->chain->outlet;
+        $id = $outlet->id;
+        $this->addAmps(BindingCode::StationCurrent, $id, $outlet->maxA);
+        $this->addKw(BindingCode::StationPower, $id, $outlet->maxKw);
+        $this->addKw(BindingCode::StationPower, $id, $outlet->cabinet?->kw);
+        $this->addKw(BindingCode::Sharing, $id, $outlet->cabinet?->shareKw());
+        if ($outlet->cabinet?->isShareUnknown() === true) {
+            $this->unread[] = 'how the cabinet shares its power';
+        }
+        if ($outlet->cable !== null) {
+            $cable = $outlet->cable;
+            $cooled = $cable->cooled === true && ! $cable->coolingFailed;
+            $duty = Duty::of($cable->plateNow(), $this->conditions->ambientC, $cable->ageing, $cooled);
+            $this->addAmps(BindingCode::CableCurrent, Chain::CABLE, $duty?->allowsA($this->conditions->thetaOf(Chain::CABLE)));
+        }
+        if ($this->chain->current() === CurrentKind::Ac) {
+            $this->addAmps(BindingCode::SupplyCurrent, $id, $outlet->supply?->amps);
+            if ($outlet->supply?->amps === null && $outlet->maxA === null) {
+                $this->unread[] = "the supply's amps";
+            }
+        } elseif ($outlet->maxA === null) {
+            $this->unread[] = "the station's amps";
+        }
+    }
+
+    private function adapters(): void
+    {
+        foreach ($this->chain->adapters as $adapter) {
+            $duty = Duty::of($adapter->plate, $this->conditions->ambientC);
+            $this->addAmps(BindingCode::AdapterCurrent, $adapter->id, $duty?->allowsA($this->conditions->thetaOf($adapter->id)));
+            $this->addKw(BindingCode::AdapterPower, $adapter->id, $adapter->plate->maxKw);
+            if ($duty === null) {
+                $this->unread[] = sprintf('the amps of %s', $adapter->name);
+            }
+        }
+    }
+
+    private function vehicleDc(): void
+    {
+        $side = $this->chain->inlet->dc;
+        $this->addAmps(BindingCode::VehicleCurrent, $this->chain->inletLink(), $side?->maxA);
+        $this->addKw(BindingCode::VehicleCurve, self::PACK, $side?->maxKw);
+    }
+
+    private function vehicleAc(): void
+    {
+        $side = $this->chain->inlet->ac;
+        $this->addAmps(BindingCode::OnboardCharger, $this->chain->inletLink(), $side?->maxA);
+        $this->addKw(BindingCode::OnboardCharger, $this->chain->inletLink(), $side?->maxKw);
+    }
+
+    private function converter(VoltagePlan $plan): void
+    {
+        $this->addKw(BindingCode::ConverterPower, self::CONVERTER, $plan->converter?->maxKw);
+        $this->addAmps(BindingCode::ConverterCurrent, self::CONVERTER, $plan->converter?->maxInputA);
+        if ($plan->converter !== null && $plan->converter->maxKw === null && $plan->converter->maxInputA === null) {
+            $this->unread[] = "the limit of the car's step-up";
+        }
+    }
+
+    private function curve(): ?CurveLimit
+    {
+        $curve = $this->chain->vehicle->chargeCurveKw;
+        if ($curve === null || $this->chain->current() === CurrentKind::Ac) {
+            return null;
+        }
+        $packC = $this->conditions->packTemperatureC();
+        $factor = $packC === null ? 1.0 : ColdFactor::at($packC);
+
+        return new CurveLimit($factor < 1 ? BindingCode::ColdPack : BindingCode::VehicleCurve, self::PACK, $curve->times($factor));
+    }
+
+    private function addAmps(BindingCode $code, string $linkId, ?float $amps): void
+    {
+        if ($amps !== null) {
+            $this->amps[] = new AmpLimit($code, $linkId, $amps);
+        }
+    }
+
+    private function addKw(BindingCode $code, string $linkId, ?float $kw): void
+    {
+        if ($kw !== null) {
+            $this->kw[] = new KwLimit($code, $linkId, $kw);
+        }
+    }
+}
