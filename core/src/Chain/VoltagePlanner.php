@@ -48,10 +48,11 @@ final class VoltagePlanner
         }
         $pack = $chain->vehicle->pack->voltageBySoc;
         $max = $chain->outlet->maxV;
-        if ($pack === null || $max === null) {
-            $missing = [...($pack === null ? [Unread::packV()] : []), ...($max === null ? [Unread::stationMaxV()] : [])];
-
-            return VoltagePlan::unknown($missing, $pack);
+        if ($pack === null) {
+            return VoltagePlan::unknown($max === null ? [Unread::packV(), Unread::stationMaxV()] : [Unread::packV()]);
+        }
+        if ($max === null) {
+            return VoltagePlan::unknown([Unread::stationMaxV()], $pack);
         }
 
         return $pack->at($conditions->socFrom) <= $max

@@ -58,6 +58,6 @@ final readonly class ChainAnswer
 
         return $this->peak === null
             ? 'Joins and may charge; no limit of the chain is known yet.'
-            : ucfirst($this->peak->binding->words()).($this->outcome === Outcome::Limited ? ' holds it back.' : ' sets the peak.');
+            : ($this->outcome === Outcome::Limited ? 'Held back by ' : 'The peak is set by ').$this->peak->binding->words().'.';
     }
 }

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Bench;
+
+/** What the stand-in should act out, and what a person beside it writes down. */
+final readonly class Script
+{
+    /**
+     * @param  int  $seed  the same seed gives the same readings
+     * @param  int  $everyS  seconds between two readings
+     * @param  list<string>  $reads  of soc, v, a, kw, adapter, handle, inlet, ambient
+     * @param  float  $longestMinutes  the driver leaves after so long
+     * @param  bool  $ignoresHeat  the car keeps drawing boost amps whatever the adapter's load
+     * @param  bool  $failsToStart  the handshake never ends
+     */
+    public function __construct(
+        public int $seed,
+        public int $everyS = 10,
+        public array $reads = ['soc', 'v', 'a', 'kw'],
+        public float $longestMinutes = 600.0,
+        public bool $ignoresHeat = false,
+        public bool $failsToStart = false,
+        public string $source = 'stand-in',
+    ) {}
+
+    public function isRead(string $what): bool
+    {
+        return in_array($what, $this->reads, true);
+    }
+}

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Files;
+
+use Harmozon\Core\Record\Flag;
+use Harmozon\Core\Record\Gap;
+use Harmozon\Core\Record\Judgement;
+use Harmozon\Core\Record\PeakValue;
+use Harmozon\Core\Record\PlateRow;
+use Harmozon\Core\Record\Proven;
+use Harmozon\Core\Record\Quantity;
+use Harmozon\Core\Record\TemperatureRow;
+
+/** Writes a judgement with the field names of the contract. */
+final class CheckWriter
+{
+    /**
+     * @param  list<RejectedRow>  $rejected
+     * @return array<string, mixed>
+     */
+    public function judgement(Judgement $judgement, array $rejected = []): array
+    {
+        $measured = $judgement->measured;
+
+        return [
+            'verdict' => $judgement->verdict->value,
+            'readings' => $measured->readings,
+            'rejected' => array_map(static fn (RejectedRow $r): array => ['line' => $r->line, 'reason' => $r->reason], $rejected),
+            'gaps' => array_map(static fn (Gap $g): array => ['from_s' => $g->fromS, 'to_s' => $g->toS], $measured->gaps),
+            'peaks' => [
+                'v' => self::peak($measured->peak(Quantity::Volts)),
+                'a' => self::peak($measured->peak(Quantity::Amps)),
+                'kw' => self::peak($measured->peak(Quantity::Kw)),
+            ],
+            'mean_10min' => ['a' => FitWriter::rounded($measured->mean10MinA), 'kw' => FitWriter::rounded($measured->mean10MinKw)],
+            'mean_1min' => ['a' => FitWriter::rounded($measured->mean1MinA), 'kw' => FitWriter::rounded($measured->mean1MinKw)],
+            'energy_kwh' => FitWriter::rounded($measured->energyKwh, 3),
+            'soc_gained' => FitWriter::rounded($measured->socGained()),
+            'implied_usable_kwh' => FitWriter::rounded($judgement->impliedUsableKwh),
+            'plate_check' => array_map($this->plateRow(...), $judgement->plateCheck),
+            'proven' => array_map(static fn (Proven $p): array => [
+                'adapter' => $p->adapterId,
+                'of_continuous' => FitWriter::rounded($p->ofContinuous, 4),
+                'of_boost' => FitWriter::rounded($p->ofBoost, 4),
+            ], $judgement->proven),
+            'temperatures' => array_map(static fn (TemperatureRow $t): array => [
+                'point' => $t->point->value,
+                'max_c' => FitWriter::rounded($t->maxC),
+                'rise_k' => FitWriter::rounded($t->riseK),
+                'state' => $t->state->value,
+                'index_k_per_100a2' => FitWriter::rounded($t->index($measured->mean10MinA)),
+            ], $judgement->temperatures),
+            'flags' => array_map(static fn (Flag $f): array => ['t_s' => $f->tMs / 1000, 'code' => $f->code->value, 'detail' => $f->detail], $measured->flags),
+            'flags_left_out' => $measured->flagsLeftOut,
+            'findings' => $judgement->findings,
+        ];
+    }
+
+    /** @return array{value: float, t_s: float, provenance: string}|null */
+    private static function peak(?PeakValue $peak): ?array
+    {
+        return $peak === null ? null : ['value' => round($peak->value, 2), 't_s' => $peak->tMs / 1000, 'provenance' => $peak->provenance->value];
+    }
+
+    /** @return array<string, mixed> */
+    private function plateRow(PlateRow $row): array
+    {
+        return [
+            'link' => $row->link->id,
+            'name' => $row->link->name,
+            'quantity' => $row->quantity->value,
+            'limit' => $row->limit(),
+            'continuous_limit' => $row->continuousLimit(),
+            'peak' => FitWriter::rounded($row->peak?->value),
+            'utilisation' => FitWriter::rounded($row->utilisation(), 4),
+            'state' => $row->state->value,
+            'minutes_over_continuous' => FitWriter::rounded($row->minutesOverContinuous, 3),
+            'allowed_minutes' => $row->allowedMinutes(),
+            'theta_max' => FitWriter::rounded($row->thetaMax, 4),
+            'provenance' => $row->peak?->provenance->value,
+            'missing' => $row->missing,
+        ];
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Power;
+
+use Harmozon\Core\Chain\Chain;
+use Harmozon\Core\Chain\VoltagePlan;
+use Harmozon\Core\Equipment\BoostConverter;
+use Harmozon\Core\Equipment\CurrentKind;
+
+/** Share of the energy at the plug that reaches the pack. Plug and pack energy are never the same figure. */
+final class Efficiency
+{
+    public const DC = 0.95;
+
+    public const AC = 0.90;
+
+    public static function of(Chain $chain, VoltagePlan $plan): float
+    {
+        return match (true) {
+            $chain->current() === CurrentKind::Ac => self::AC,
+            $plan->converter !== null => $plan->converter->efficiency ?? BoostConverter::DEFAULT_EFFICIENCY,
+            default => self::DC,
+        };
+    }
+}

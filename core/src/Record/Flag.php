@@ -1,0 +1,10 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Record;
+
+final readonly class Flag
+{
+    public function __construct(public int $tMs, public FlagCode $code, public string $detail) {}
+}

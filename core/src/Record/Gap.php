@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Record;
+
+/** A stretch without readings that is too long to look across. */
+final readonly class Gap
+{
+    /** Readings further apart than this leave a gap (s). */
+    public const LONGEST_S = 120.0;
+
+    public function __construct(public float $fromS, public float $toS) {}
+}

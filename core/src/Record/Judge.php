@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Record;
+
+use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Equipment\Adapter;
+use Harmozon\Core\Fit\ChainAnswer;
+use Harmozon\Core\Power\Efficiency;
+use Harmozon\Core\Power\Limits;
+
+/** Judges one session of one chain. Readings go in as a stream; the judgement may be asked for at any moment. */
+final class Judge
+{
+    /** Instrument tolerance (share of the value). */
+    public const DEFAULT_TOLERANCE = 0.01;
+
+    private readonly Meter $meter;
+
+    /** @var list<Link> */
+    private readonly array $links;
+
+    public function __construct(
+        private readonly ChainAnswer $answer,
+        Conditions $conditions,
+        private readonly float $tolerance = self::DEFAULT_TOLERANCE,
+    ) {
+        $chain = $answer->chain;
+        $this->links = Links::of($chain, $answer->voltage);
+        $duties = [];
+        foreach ($this->links as $link) {
+            $duty = DutyMeter::of($link->plate, $conditions->ambientC, $conditions->thetaOf($link->id), $tolerance, $link->ageing, $link->cooled);
+            if ($duty !== null && ($link->kind === LinkKind::Adapter || $link->kind === LinkKind::Cable)) {
+                $duties[$link->id] = $duty;
+            }
+        }
+        $this->meter = new Meter(
+            new Completer($answer->voltage->plugV, $chain->phases()),
+            new Plausibility($this->possibleKw($conditions), $chain->vehicle->pack->usableKwh, $chain->phases()),
+            $duties,
+        );
+    }
+
+    public function add(Reading $reading): void
+    {
+        $this->meter->add($reading);
+    }
+
+    public function judgement(): Judgement
+    {
+        $measured = $this->meter->measured();
+        $rows = (new PlateCheck($this->tolerance))->rows($this->links, $measured);
+        $temperatures = $this->temperatures($measured);
+        [$verdict, $findings] = (new VerdictRule($this->answer))->decide($measured, $rows, $temperatures);
+
+        return new Judgement($verdict, $findings, $measured, $rows, $temperatures, $this->proven($measured), $this->impliedUsableKwh($measured));
+    }
+
+    /** The most the weakest link could ever pass, at the highest volts of the session; null when nothing is known. */
+    private function possibleKw(Conditions $conditions): ?float
+    {
+        $limits = Limits::ofChain($this->answer->chain, $this->answer->voltage, new Conditions(
+            $conditions->socFrom, $conditions->socTo, null, null, true,
+        ));
+        if ($limits === null) {
+            return null;
+        }
+        $kwPerAmp = $limits->plugV->highestBetween(0, 100) * $limits->phases / 1000;
+        $possible = [
+            ...($limits->leastA() === null ? [] : [$limits->leastA() * $kwPerAmp]),
+            ...($limits->leastKw() === null ? [] : [$limits->leastKw()]),
+            ...($limits->curve === null ? [] : [$limits->curve->kw->highestBetween(0, 100)]),
+        ];
+
+        return $possible === [] ? null : min($possible);
+    }
+
+    /** @return list<TemperatureRow> */
+    private function temperatures(Measured $measured): array
+    {
+        $adapter = $this->answer->chain->adapters[0] ?? null;
+        $rows = [];
+        foreach ($measured->temperatures->points() as $point) {
+            $rows[] = TemperatureRow::of($point, $measured->temperatures->hottestC($point) ?? 0.0, $measured->temperatures->highestRiseK($point), $adapter);
+        }
+
+        return $rows;
+    }
+
+    /** @return list<Proven> */
+    private function proven(Measured $measured): array
+    {
+        $peakA = $measured->peak(Quantity::Amps)?->value;
+
+        return array_map(static fn (Adapter $adapter): Proven => new Proven(
+            $adapter->id,
+            $measured->mean10MinA === null || $adapter->plate->continuousA === null ? null : $measured->mean10MinA / $adapter->plate->continuousA,
+            $peakA === null || ! $adapter->plate->hasBoost() || $adapter->plate->boostA === null ? null : $peakA / $adapter->plate->boostA,
+        ), $this->answer->chain->adapters);
+    }
+
+    private function impliedUsableKwh(Measured $measured): ?float
+    {
+        $gained = $measured->socGained();
+
+        return $measured->energyKwh === null || $gained === null || $gained < 1
+            ? null
+            : $measured->energyKwh * Efficiency::of($this->answer->chain, $this->answer->voltage) / ($gained / 100);
+    }
+}

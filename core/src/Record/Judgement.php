@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Record;
+
+/** What a session's readings say about the pieces it went through. */
+final readonly class Judgement
+{
+    /**
+     * @param  list<string>  $findings  worst first
+     * @param  list<PlateRow>  $plateCheck
+     * @param  list<TemperatureRow>  $temperatures
+     * @param  list<Proven>  $proven
+     * @param  float|null  $impliedUsableKwh  energy into the pack over the charge gained
+     */
+    public function __construct(
+        public Verdict $verdict,
+        public array $findings,
+        public Measured $measured,
+        public array $plateCheck,
+        public array $temperatures,
+        public array $proven,
+        public ?float $impliedUsableKwh,
+    ) {}
+}

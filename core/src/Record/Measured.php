@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Record;
+
+/** What a session's readings add up to, before any plate is held against them. */
+final readonly class Measured
+{
+    /**
+     * @param  array<value-of<Quantity>, PeakValue>  $peaks
+     * @param  float|null  $energyKwh  at the plug; null with fewer than two readings of kW
+     * @param  float|null  $lastTs  time of the last reading (s)
+     * @param  list<Gap>  $gaps
+     * @param  list<Flag>  $flags
+     * @param  int  $flagsLeftOut  flags beyond those listed
+     * @param  array<string, DutyMeter>  $duties  by link id
+     */
+    public function __construct(
+        public int $readings,
+        public int $readingsWithAmps,
+        public array $peaks,
+        public ?float $mean10MinA,
+        public ?float $mean10MinKw,
+        public ?float $mean1MinA,
+        public ?float $mean1MinKw,
+        public ?float $energyKwh,
+        public ?float $firstSoc,
+        public ?float $lastSoc,
+        public ?float $lastTs,
+        public array $gaps,
+        public array $flags,
+        public int $flagsLeftOut,
+        public array $duties,
+        public float $samplingGapS,
+        public TemperatureMeter $temperatures,
+    ) {}
+
+    public function peak(Quantity $quantity): ?PeakValue
+    {
+        return $this->peaks[$quantity->value] ?? null;
+    }
+
+    public function socGained(): ?float
+    {
+        return $this->firstSoc === null || $this->lastSoc === null ? null : $this->lastSoc - $this->firstSoc;
+    }
+
+    /** Whether any current was seen to flow: more than a screen's rounding. */
+    public function flowed(): bool
+    {
+        return ($this->peak(Quantity::Amps)->value ?? 0.0) > 0.5 || ($this->peak(Quantity::Kw)->value ?? 0.0) > 0.1;
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Record;
+
+/** Holds each quantity of a session against each plate of its chain. */
+final class PlateCheck
+{
+    /** A boost may be outlasted by this much before it counts (minutes): clocks and screens round. */
+    private const OVERRUN_MINUTES = 1.0;
+
+    public function __construct(private readonly float $tolerance) {}
+
+    /**
+     * @param  list<Link>  $links
+     * @return list<PlateRow>
+     */
+    public function rows(array $links, Measured $measured): array
+    {
+        $rows = [];
+        foreach ($links as $link) {
+            foreach (Quantity::cases() as $quantity) {
+                $row = $this->row($link, $quantity, $measured);
+                if ($row !== null) {
+                    $rows[] = $row;
+                }
+            }
+        }
+
+        return $rows;
+    }
+
+    private function row(Link $link, Quantity $quantity, Measured $measured): ?PlateRow
+    {
+        $limit = $link->limit($quantity);
+        $peak = $measured->peak($quantity);
+        if ($limit === null) {
+            return $link->kind->shows($quantity)
+                ? new PlateRow($link, $quantity, PlateState::NotMeasured, $peak, sprintf('the rated %s of %s', $quantity->words(), $link->name))
+                : null;
+        }
+        if ($peak === null) {
+            return new PlateRow($link, $quantity, PlateState::NotMeasured, null, sprintf('no %s were read, and they do not follow from the rest', $quantity->words()));
+        }
+        $state = PlateState::of($peak->value, $limit, $this->tolerance);
+
+        return $quantity === Quantity::Amps
+            ? $this->amps($link, $peak, $state, $measured)
+            : new PlateRow($link, $quantity, $state, $peak, null);
+    }
+
+    /** Amps have two limits where the plate has a boost: how high, and for how long. */
+    private function amps(Link $link, PeakValue $peak, PlateState $state, Measured $measured): PlateRow
+    {
+        $duty = $measured->duties[$link->id] ?? null;
+        $minutes = $duty?->minutesOverContinuous();
+        $allowed = $link->plate->hasBoost() ? $link->plate->boostMinutes : null;
+        $overrun = $minutes !== null && $allowed !== null
+            && $minutes > $allowed + max(self::OVERRUN_MINUTES, $measured->samplingGapS / 60);
+
+        return new PlateRow($link, Quantity::Amps, $overrun ? PlateState::Over : $state, $peak, null, $minutes, $duty?->thetaMax(), $overrun);
+    }
+}

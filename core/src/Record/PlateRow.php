@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Record;
+
+/** One link and one quantity of the plate check. */
+final readonly class PlateRow
+{
+    public function __construct(
+        public Link $link,
+        public Quantity $quantity,
+        public PlateState $state,
+        public ?PeakValue $peak,
+        public ?string $missing,
+        public ?float $minutesOverContinuous = null,
+        public ?float $thetaMax = null,
+        public bool $isBoostOverrun = false,
+    ) {}
+
+    public function limit(): ?float
+    {
+        return $this->link->limit($this->quantity);
+    }
+
+    public function continuousLimit(): ?float
+    {
+        return $this->quantity === Quantity::Amps ? $this->link->plate->continuousA : null;
+    }
+
+    /** The boost minutes of the plate, where it has a boost. */
+    public function allowedMinutes(): ?float
+    {
+        return $this->quantity === Quantity::Amps && $this->link->plate->hasBoost() ? $this->link->plate->boostMinutes : null;
+    }
+
+    public function utilisation(): ?float
+    {
+        $limit = $this->limit();
+
+        return $this->peak === null || $limit === null ? null : $this->peak->value / $limit;
+    }
+}

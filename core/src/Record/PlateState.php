@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Record;
+
+enum PlateState: string
+{
+    case Within = 'within';
+    case Close = 'close';
+    case Over = 'over';
+    case NotMeasured = 'not_measured';
+
+    /** From this share of the limit a peak is close to it. */
+    public const CLOSE_FROM = 0.9;
+
+    public static function of(float $peak, float $limit, float $tolerance): self
+    {
+        return match (true) {
+            $peak > $limit * (1 + $tolerance) => self::Over,
+            $peak >= $limit * self::CLOSE_FROM => self::Close,
+            default => self::Within,
+        };
+    }
+}

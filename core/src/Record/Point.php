@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Record;
+
+/** Where a temperature was read. An infrared thermometer sees the surface: the contact inside is hotter. */
+enum Point: string
+{
+    case Adapter = 'adapter';
+    case Handle = 'handle';
+    case Cable = 'cable';
+    case Inlet = 'inlet';
+    case Ambient = 'ambient';
+
+    /** Whether a hand holds this surface. */
+    public function isHeld(): bool
+    {
+        return $this === self::Adapter || $this === self::Handle || $this === self::Cable;
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Record;
+
+/** Where a value comes from, best first. */
+enum Provenance: string
+{
+    /** Read off an instrument. */
+    case Measured = 'measured';
+
+    /** The third of V, A, kW from two that were read. */
+    case Derived = 'derived';
+
+    /** Volts from the pack's curve at the reading's state of charge, and what follows from them. */
+    case Estimated = 'estimated';
+}
