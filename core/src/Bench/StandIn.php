@@ -66,7 +66,8 @@ final class StandIn
         $efficiency = Efficiency::of($this->chain, $this->plan);
         $kw = 0.0;
         $lastS = (int) round(min($this->script->longestMinutes, 1440.0) * 60);
-        for ($tS = 0; $tS <= $lastS && $soc < $end; $tS++) {
+        $tS = 0;
+        for (; $tS <= $lastS && $soc < $end; $tS++) {
             $kw = $tS < self::HANDSHAKE_S || $this->script->failsToStart ? 0.0 : min($kw + self::RAMP_KW_PER_S, $this->allowedKw($soc));
             if ($tS % $this->script->everyS === 0) {
                 yield $this->note($tS, $soc, $plugV, $kw);

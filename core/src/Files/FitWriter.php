@@ -48,6 +48,23 @@ final class FitWriter
         ];
     }
 
+    /** @return array<string, mixed> what a cell of the board shows */
+    public function cell(Answer $answer): array
+    {
+        $best = $answer->best;
+
+        return [
+            'outlet' => $best->chain->outlet->id,
+            'vehicle' => $best->chain->vehicle->id,
+            'outcome' => $best->outcome->value,
+            'expected_peak_kw' => self::rounded($best->expectedPeakKw()),
+            'ideal_peak_kw' => self::rounded($best->idealPeakKw),
+            'adapters' => $best->chain->adapterIds(),
+            'binding' => $best->peak?->binding->value,
+            'why' => $best->why(),
+        ];
+    }
+
     /** @return GateFields */
     private function gate(GateResult $gate): array
     {

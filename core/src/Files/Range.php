@@ -97,6 +97,11 @@ final readonly class Range
         return new self(-273, 2000, '°C');
     }
 
+    public static function seconds(float $longestS): self
+    {
+        return new self(0, $longestS, 's');
+    }
+
     public function holds(float $value): bool
     {
         return is_finite($value) && $value >= $this->least && $value <= $this->most;

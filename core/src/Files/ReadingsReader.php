@@ -143,9 +143,7 @@ final class ReadingsReader
     private function seconds(array $texts, bool $decimalComma): float
     {
         if (($texts['t_s'] ?? '') !== '') {
-            $tS = self::number($texts['t_s'], 't_s', Range::soc(), $decimalComma, false) ?? 0.0;
-
-            return abs($tS) <= self::LONGEST_S && $tS >= 0 ? $tS : throw FieldError::at('t_s', sprintf('%s is no time of a session', $texts['t_s']));
+            return self::number($texts['t_s'], 't_s', Range::seconds(self::LONGEST_S), $decimalComma) ?? 0.0;
         }
         $time = $texts['time'] ?? '';
         if ($time === '') {
@@ -186,7 +184,7 @@ final class ReadingsReader
         return $elapsed >= 0 && $elapsed <= self::LONGEST_S ? $elapsed : throw FieldError::at('time', 'lies before the first row');
     }
 
-    private static function number(string $text, string $name, Range $range, bool $decimalComma, bool $checked = true): ?float
+    private static function number(string $text, string $name, Range $range, bool $decimalComma): ?float
     {
         if ($text === '') {
             return null;
@@ -197,7 +195,7 @@ final class ReadingsReader
         }
         $value = (float) $plain;
 
-        return ! $checked || $range->holds($value) ? $value : throw FieldError::at($name, sprintf('%s is outside %s', $text, $range->words()));
+        return $range->holds($value) ? $value : throw FieldError::at($name, sprintf('%s is outside %s', $text, $range->words()));
     }
 
     private static function text(string $text, string $name): ?string

@@ -48,10 +48,29 @@ final class Fitter
 
     public function answer(Outlet $outlet, Vehicle $vehicle): Answer
     {
-        $answers = array_map($this->judge(...), $this->finder->chains($outlet, $vehicle));
+        return $this->best($this->finder->chains($outlet, $vehicle));
+    }
+
+    /** @param non-empty-list<Chain> $chains */
+    private function best(array $chains): Answer
+    {
+        $answers = array_map($this->judge(...), $chains);
         usort($answers, static fn (ChainAnswer $a, ChainAnswer $b): int => $a->compare($b));
 
         return new Answer($answers[0], array_slice($answers, 1));
+    }
+
+    /**
+     * The answer for exactly these adapters, through whichever inlet they serve best.
+     *
+     * @param  list<Adapter>  $adapters  in the order the current passes them
+     */
+    public function exactly(Outlet $outlet, array $adapters, Vehicle $vehicle): Answer
+    {
+        return $this->best(array_map(
+            static fn (int $inlet): Chain => new Chain($outlet, $adapters, $vehicle, $inlet),
+            array_keys($vehicle->inlets),
+        ));
     }
 
     public function judge(Chain $chain): ChainAnswer

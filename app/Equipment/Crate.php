@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Equipment;
+
+use App\Models\Adapter;
+use App\Models\Outlet;
+use App\Models\Vehicle;
+use Harmozon\Core\Equipment\Adapter as CoreAdapter;
+use Harmozon\Core\Equipment\Outlet as CoreOutlet;
+use Harmozon\Core\Equipment\Vehicle as CoreVehicle;
+use Harmozon\Core\Files\EquipmentReader;
+use Harmozon\Core\Files\Node;
+use Illuminate\Support\Collection;
+
+/** The way from stored pieces to the core: each is read exactly as a case file is. */
+final class Crate
+{
+    public function __construct(private readonly EquipmentReader $reader) {}
+
+    public function vehicle(Vehicle $vehicle): CoreVehicle
+    {
+        return $this->reader->vehicle(Node::of($vehicle->inCaseFile(), 'vehicle'));
+    }
+
+    public function outlet(Outlet $outlet): CoreOutlet
+    {
+        return $this->reader->outlet(Node::of($outlet->inCaseFile(), 'outlet'));
+    }
+
+    /**
+     * @param  Collection<int, Adapter>  $adapters
+     * @return list<CoreAdapter>
+     */
+    public function kit(Collection $adapters): array
+    {
+        return array_values($adapters->map(fn (Adapter $a): CoreAdapter => $this->reader->adapter(Node::of($a->inCaseFile(), 'adapter')))->all());
+    }
+
+    /** @return Collection<int, Adapter> the whole crate, in its order */
+    public function adapters(): Collection
+    {
+        return Adapter::query()->orderBy('position')->get();
+    }
+}

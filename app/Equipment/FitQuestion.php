@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Equipment;
+
+use App\Models\Adapter;
+use App\Models\Outlet;
+use App\Models\Vehicle;
+use Harmozon\Core\Files\CaseReader;
+use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Files\FitCase;
+use Harmozon\Core\Files\Node;
+use Harmozon\Core\Fit\Answer;
+use Illuminate\Support\Collection;
+
+/** A question about one car at one outlet, asked with pieces of the garage. */
+final readonly class FitQuestion
+{
+    /**
+     * @param  Collection<int, Adapter>  $adapters  the kit to choose from, or exactly the adapters to use
+     * @param  array<string, mixed>  $conditions
+     */
+    private function __construct(
+        public Outlet $outlet,
+        public Vehicle $vehicle,
+        public Collection $adapters,
+        public bool $isExact,
+        private string $policy,
+        private array $conditions,
+    ) {}
+
+    /**
+     * @param  list<string>|null  $adapterIds  null: the whole crate
+     * @param  array<string, mixed>  $conditions
+     *
+     * @throws FieldError when a piece is not in this garage
+     */
+    public static function ask(string $outletId, string $vehicleId, ?array $adapterIds, bool $isExact, string $policy, array $conditions): self
+    {
+        $outlet = Outlet::query()->firstWhere('ulid', $outletId) ?? throw FieldError::at('outlet', 'is not in this garage');
+        $vehicle = Vehicle::query()->firstWhere('ulid', $vehicleId) ?? throw FieldError::at('vehicle', 'is not in this garage');
+        $crate = Adapter::query()->orderBy('position')->get()->keyBy('ulid');
+        $adapters = $adapterIds === null ? $crate->values() : new Collection(array_map(
+            static fn (string $id, int $i): Adapter => $crate->get($id) ?? throw FieldError::at("adapters[{$i}]", 'is not in this garage'),
+            $adapterIds, array_keys($adapterIds),
+        ));
+
+        return new self($outlet, $vehicle, $adapters, $isExact, $policy, $conditions);
+    }
+
+    /** @return array<string, mixed> the same question as a case file */
+    public function caseFile(): array
+    {
+        return [
+            'format' => CaseReader::FORMAT,
+            'version' => CaseReader::VERSION,
+            'vehicle' => $this->vehicle->inCaseFile(),
+            'adapters' => array_values($this->adapters->map(static fn (Adapter $a): array => $a->inCaseFile())->all()),
+            'outlet' => $this->outlet->inCaseFile(),
+            'policy' => $this->policy,
+            'conditions' => $this->conditions,
+        ];
+    }
+
+    public function case(): FitCase
+    {
+        return (new CaseReader)->case(Node::of($this->caseFile()));
+    }
+
+    public function answer(): Answer
+    {
+        $case = $this->case();
+
+        return $this->isExact
+            ? $case->fitter()->exactly($case->outlet, $case->adapters, $case->vehicle)
+            : $case->fitter()->answer($case->outlet, $case->vehicle);
+    }
+}

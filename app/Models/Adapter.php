@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+/**
+ * @property string $tag the letters by which the crate knows it
+ */
+final class Adapter extends Piece
+{
+    public function inCaseFile(): array
+    {
+        return [...parent::inCaseFile(), 'name' => "{$this->tag} ({$this->name})"];
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Garage\BelongsToGarage;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\SoftDeletes;
+use Illuminate\Support\Carbon;
+
+/**
+ * @property int $id
+ * @property string $ulid
+ * @property int $garage_id
+ * @property int|null $vehicle_id
+ * @property int|null $outlet_id
+ * @property array<string, mixed> $case_file the plates as they were when the session began
+ * @property list<string> $chain_adapters ids of the adapters, in the order the current passes them
+ * @property int $inlet_index
+ * @property string $note
+ * @property Carbon $started_at
+ * @property Carbon|null $finished_at
+ * @property string|null $verdict
+ * @property array<string, mixed>|null $summary
+ */
+final class ChargeSession extends Model
+{
+    use BelongsToGarage;
+    use HasPublicId;
+    use SoftDeletes;
+
+    protected $guarded = [];
+
+    protected $casts = [
+        'case_file' => 'array',
+        'chain_adapters' => 'array',
+        'started_at' => 'datetime',
+        'finished_at' => 'datetime',
+        'summary' => 'array',
+    ];
+
+    /** @return HasMany<Reading, $this> in the order they were taken */
+    public function readings(): HasMany
+    {
+        return $this->hasMany(Reading::class)->orderBy('t_ms')->orderBy('id');
+    }
+}

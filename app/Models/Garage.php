@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * @property int $id
+ * @property string $ulid
+ * @property string $name
+ * @property string $timezone
+ * @property string $currency
+ */
+final class Garage extends Model
+{
+    use HasPublicId;
+
+    protected $guarded = [];
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Garage\BelongsToGarage;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A piece of equipment: a name, and its plate in the words of the case file.
+ *
+ * @property int $id
+ * @property string $ulid
+ * @property int $garage_id
+ * @property string $name
+ * @property string $blurb
+ * @property int $position
+ * @property array<string, mixed> $spec
+ */
+abstract class Piece extends Model
+{
+    use BelongsToGarage;
+    use HasPublicId;
+
+    protected $guarded = [];
+
+    protected $casts = ['spec' => 'array'];
+
+    /** @return array<string, mixed> as it stands in a case file */
+    public function inCaseFile(): array
+    {
+        return ['id' => $this->ulid, 'name' => $this->name, ...$this->spec];
+    }
+}

@@ -1,0 +1,7 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+final class Vehicle extends Piece {}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use App\Garage\CurrentGarage;
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\ServiceProvider;
+use Illuminate\Support\Str;
+
+final class AppServiceProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        $this->app->scoped(CurrentGarage::class);
+    }
+
+    public function boot(): void
+    {
+        Model::shouldBeStrict();
+        JsonResource::withoutWrapping();
+        RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute(5)
+            ->by(Str::lower($request->string('email')->toString()).'|'.$request->ip()));
+    }
+}

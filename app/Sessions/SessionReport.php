@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions;
+
+use App\Models\ChargeSession;
+use App\Models\Reading;
+use Harmozon\Core\Files\CheckWriter;
+use Harmozon\Core\Files\FitWriter;
+use Harmozon\Core\Record\Completed;
+use Harmozon\Core\Record\Completer;
+use Harmozon\Core\Record\Judge;
+use Harmozon\Core\Record\Judgement;
+use Harmozon\Core\Record\Quantity;
+use Harmozon\Core\Record\Trace;
+use Harmozon\Core\Record\Value;
+
+/** Asks the core to judge a stored session, and puts its answer into words of the API. */
+final class SessionReport
+{
+    private const ROWS_A_READ = 1000;
+
+    /** Stretches of the small curve in the log. */
+    private const SPARK_STRETCHES = 24;
+
+    public function __construct(private readonly CheckWriter $writer, private readonly FitWriter $fit) {}
+
+    /** @return array<string, mixed> chain, judgement and curve */
+    public function full(ChargeSession $session): array
+    {
+        $chain = SessionChain::of($session);
+        [$judgement, $trace] = $this->read($session, $chain, new Trace($this->durationS($session)));
+
+        return [
+            'chain' => $this->fit->chain($chain->answer),
+            'judgement' => [...$this->writer->judgement($judgement), 'verdict_words' => $judgement->verdict->words()],
+            'curve' => array_map(self::point(...), $trace->points()),
+        ];
+    }
+
+    /** @return array{string, array<string, mixed>} the verdict, and what a line of the log shows */
+    public function summary(ChargeSession $session): array
+    {
+        $chain = SessionChain::of($session);
+        [$judgement, $trace] = $this->read($session, $chain, new Trace($this->durationS($session), self::SPARK_STRETCHES));
+        $measured = $judgement->measured;
+
+        return [$judgement->verdict->value, [
+            'verdict_words' => $judgement->verdict->words(),
+            'finding' => $judgement->findings[0] ?? null,
+            'readings' => $measured->readings,
+            'minutes' => $measured->lastTs === null ? null : round($measured->lastTs / 60, 1),
+            'peak_kw' => FitWriter::rounded($measured->peak(Quantity::Kw)?->value, 1),
+            'peak_a' => FitWriter::rounded($measured->peak(Quantity::Amps)?->value, 1),
+            'energy_kwh' => FitWriter::rounded($measured->energyKwh, 1),
+            'soc_from' => $measured->firstSoc,
+            'soc_to' => $measured->lastSoc,
+            'spark' => array_map(static fn (Completed $p): array => [$p->reading->tS(), FitWriter::rounded($p->kw?->value, 1)], $trace->points()),
+        ]];
+    }
+
+    /** @return array{Judgement, Trace} */
+    private function read(ChargeSession $session, SessionChain $chain, Trace $trace): array
+    {
+        $judge = new Judge($chain->answer, $chain->conditions);
+        $completer = new Completer($chain->answer->voltage->plugV, $chain->answer->chain->phases());
+        foreach ($session->readings()->lazy(self::ROWS_A_READ) as $row) {
+            assert($row instanceof Reading);
+            $reading = $row->toCore();
+            $judge->add($reading);
+            $trace->add($completer->complete($reading));
+        }
+
+        return [$judge->judgement(), $trace];
+    }
+
+    private function durationS(ChargeSession $session): float
+    {
+        $lastMs = $session->readings()->max('t_ms');
+
+        return is_numeric($lastMs) ? (float) $lastMs / 1000 : 0.0;
+    }
+
+    /** @return array<string, mixed> */
+    private static function point(Completed $point): array
+    {
+        $number = static fn (?Value $value): ?float => FitWriter::rounded($value?->value, 1);
+
+        return [
+            't_s' => $point->reading->tS(),
+            'soc' => $point->reading->socPct,
+            'v' => $number($point->volts),
+            'a' => $number($point->amps),
+            'kw' => $number($point->kw),
+        ];
+    }
+}

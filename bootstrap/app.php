@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Middleware\SecurityHeaders;
+use Harmozon\Core\Files\FieldError;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Route;
+
+return Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(
+        web: __DIR__.'/../routes/web.php',
+        // The API is the page's own: it uses the page's session and its CSRF token.
+        using: static function (): void {
+            Route::middleware('web')->prefix('api')->group(__DIR__.'/../routes/api.php');
+            Route::middleware('web')->group(__DIR__.'/../routes/web.php');
+        },
+    )
+    ->withCommands([__DIR__.'/../app/Console/Commands'])
+    ->withMiddleware(static function (Middleware $middleware): void {
+        $middleware->remove(HandleCors::class);
+        $middleware->append(SecurityHeaders::class);
+        $middleware->redirectGuestsTo('/');
+    })
+    ->withExceptions(static function (Exceptions $exceptions): void {
+        $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*') || $request->expectsJson());
+        $exceptions->render(static fn (FieldError $e): JsonResponse => new JsonResponse([
+            'message' => $e->getMessage(),
+            'errors' => [$e->path => [$e->problem]],
+        ], 422));
+        $exceptions->dontReport(FieldError::class);
+    })
+    ->create();

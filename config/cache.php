@@ -1,0 +1,10 @@
+<?php
+
+return [
+    'default' => env('CACHE_STORE', 'file'),
+    'stores' => [
+        'file' => ['driver' => 'file', 'path' => storage_path('framework/cache/data'), 'lock_path' => storage_path('framework/cache/data')],
+        'array' => ['driver' => 'array', 'serialize' => false],
+    ],
+    'prefix' => 'harmozon_',
+];

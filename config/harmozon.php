@@ -1,0 +1,12 @@
+<?php
+
+return [
+    // In demo mode the sign-in page offers to open the demo garage without a password.
+    'demo' => (bool) env('HARMOZON_DEMO', false),
+    'demo_email' => 'marionette@lanternfish.example',
+    'demo_password' => 'dovetail-and-shim',
+    // A readings file larger than this is refused before it is read (KiB).
+    'largest_readings_file_kib' => 20_480,
+    // Readings one session may hold: a day at 1 Hz.
+    'most_readings' => 86_400,
+];
