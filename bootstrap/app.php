@@ -14,7 +14,6 @@ use Illuminate\Support\Facades\Route;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
-        web: __DIR__.'/../routes/web.php',
         // The API is the page's own: it uses the page's session and its CSRF token.
         using: static function (): void {
             Route::middleware('web')->prefix('api')->group(__DIR__.'/../routes/api.php');

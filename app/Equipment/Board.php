@@ -24,9 +24,9 @@ final class Board
     public function cells(array $kit, AdapterPolicy $policy, Conditions $conditions): array
     {
         $fitter = new Fitter($kit, $conditions, $policy);
-        $vehicles = Vehicle::query()->orderBy('position')->get()->map($this->crate->vehicle(...));
+        $vehicles = Vehicle::inOrder()->map($this->crate->vehicle(...));
         $cells = [];
-        foreach (Outlet::query()->orderBy('position')->get()->map($this->crate->outlet(...)) as $outlet) {
+        foreach (Outlet::inOrder()->map($this->crate->outlet(...)) as $outlet) {
             foreach ($vehicles as $vehicle) {
                 $cells[] = $this->writer->cell($fitter->answer($outlet, $vehicle));
             }

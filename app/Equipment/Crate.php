@@ -41,6 +41,6 @@ final class Crate
     /** @return Collection<int, Adapter> the whole crate, in its order */
     public function adapters(): Collection
     {
-        return Adapter::query()->orderBy('position')->get();
+        return Adapter::inOrder();
     }
 }

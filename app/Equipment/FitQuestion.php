@@ -40,7 +40,7 @@ final readonly class FitQuestion
     {
         $outlet = Outlet::query()->firstWhere('ulid', $outletId) ?? throw FieldError::at('outlet', 'is not in this garage');
         $vehicle = Vehicle::query()->firstWhere('ulid', $vehicleId) ?? throw FieldError::at('vehicle', 'is not in this garage');
-        $crate = Adapter::query()->orderBy('position')->get()->keyBy('ulid');
+        $crate = Adapter::inOrder()->keyBy('ulid');
         $adapters = $adapterIds === null ? $crate->values() : new Collection(array_map(
             static fn (string $id, int $i): Adapter => $crate->get($id) ?? throw FieldError::at("adapters[{$i}]", 'is not in this garage'),
             $adapterIds, array_keys($adapterIds),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Garage\BelongsToGarage;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletes;
@@ -33,17 +34,33 @@ final class ChargeSession extends Model
 
     protected $guarded = [];
 
-    protected $casts = [
-        'case_file' => 'array',
-        'chain_adapters' => 'array',
-        'started_at' => 'datetime',
-        'finished_at' => 'datetime',
-        'summary' => 'array',
-    ];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return [
+            'case_file' => 'array',
+            'chain_adapters' => 'array',
+            'started_at' => 'datetime',
+            'finished_at' => 'datetime',
+            'summary' => 'array',
+        ];
+    }
+
+    /** @return Collection<int, self> newest first */
+    public static function newest(int $most): Collection
+    {
+        $query = self::query();
+        $query->orderByDesc('started_at')->orderByDesc('id')->limit($most);
+
+        return $query->get();
+    }
 
     /** @return HasMany<Reading, $this> in the order they were taken */
     public function readings(): HasMany
     {
-        return $this->hasMany(Reading::class)->orderBy('t_ms')->orderBy('id');
+        $readings = $this->hasMany(Reading::class);
+        $readings->orderBy('t_ms')->orderBy('id');
+
+        return $readings;
     }
 }

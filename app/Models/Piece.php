@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Garage\BelongsToGarage;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -25,7 +26,20 @@ abstract class Piece extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['spec' => 'array'];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['spec' => 'array'];
+    }
+
+    /** @return Collection<int, static> as the garage arranged them */
+    public static function inOrder(): Collection
+    {
+        $query = static::query();
+        $query->orderBy('position')->orderBy('id');
+
+        return $query->get();
+    }
 
     /** @return array<string, mixed> as it stands in a case file */
     public function inCaseFile(): array

@@ -24,9 +24,21 @@ final class Place extends Model
 
     protected $guarded = [];
 
+    /** @return Collection<int, self> with their outlets, as the garage arranged them */
+    public static function inOrder(): Collection
+    {
+        $query = self::query();
+        $query->with('outlets')->orderBy('position')->orderBy('id');
+
+        return $query->get();
+    }
+
     /** @return HasMany<Outlet, $this> */
     public function outlets(): HasMany
     {
-        return $this->hasMany(Outlet::class)->orderBy('position');
+        $outlets = $this->hasMany(Outlet::class);
+        $outlets->orderBy('position');
+
+        return $outlets;
     }
 }

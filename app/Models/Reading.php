@@ -7,6 +7,7 @@ namespace App\Models;
 use App\Garage\BelongsToGarage;
 use Harmozon\Core\Record\Point;
 use Harmozon\Core\Record\Reading as CoreReading;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -31,6 +32,15 @@ final class Reading extends Model
     public $timestamps = false;
 
     protected $guarded = [];
+
+    /** @return Collection<int, self> newest first */
+    public static function newestOf(ChargeSession $session, int $most): Collection
+    {
+        $query = self::query();
+        $query->where('charge_session_id', $session->id)->orderByDesc('t_ms')->orderByDesc('id')->limit($most);
+
+        return $query->get();
+    }
 
     public function toCore(): CoreReading
     {

@@ -24,7 +24,11 @@ final class User extends Authenticatable
 
     protected $hidden = ['password', 'remember_token'];
 
-    protected $casts = ['password' => 'hashed'];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['password' => 'hashed'];
+    }
 
     /** @return BelongsTo<Garage, $this> */
     public function garage(): BelongsTo

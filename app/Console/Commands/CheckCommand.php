@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Files\TextInput;
+use App\Console\CoreCommand;
+use Harmozon\Core\Files\CaseReader;
+use Harmozon\Core\Files\CheckWriter;
+use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Files\ReadingsReader;
+use Harmozon\Core\Files\RejectedRow;
+use Harmozon\Core\Record\Judge;
+use Harmozon\Core\Record\Judgement;
+use Harmozon\Core\Record\PlateRow;
+
+final class CheckCommand extends CoreCommand
+{
+    protected $signature = 'harmozon:check {case : a case file, or - for standard input} {readings : a readings file (CSV), or -} {--json : print JSON instead of a table}';
+
+    protected $description = 'Whether a recorded session stayed within the plates of its chain';
+
+    private ?Judgement $judgement = null;
+
+    /** @var list<RejectedRow> */
+    private array $rejected = [];
+
+    protected function answer(): array
+    {
+        if ($this->path('case') === '-' && $this->path('readings') === '-') {
+            throw FieldError::at('readings', 'only one of the two can come from standard input');
+        }
+        $case = (new CaseReader)->json(TextInput::text($this->path('case'), 'case'));
+        $judge = new Judge($case->fitter()->answer($case->outlet, $case->vehicle)->best, $case->conditions);
+        foreach ((new ReadingsReader)->read(TextInput::lines($this->path('readings'), 'readings')) as $row) {
+            if ($row instanceof RejectedRow) {
+                $this->rejected[] = $row;
+            } else {
+                $judge->add($row);
+            }
+        }
+        $this->judgement = $judge->judgement();
+
+        return (new CheckWriter)->judgement($this->judgement, $this->rejected);
+    }
+
+    protected function describe(array $answer): void
+    {
+        $judgement = $this->judgement;
+        if ($judgement === null) {
+            return;
+        }
+        $this->line($judgement->verdict->words());
+        foreach ($judgement->findings as $finding) {
+            $this->line('- '.$finding);
+        }
+        $this->table(['link', 'quantity', 'peak', 'limit', 'share', 'state'], array_map(static fn (PlateRow $r): array => [
+            $r->link->name,
+            $r->quantity->unit(),
+            $r->peak === null ? '–' : round($r->peak->value, 1),
+            $r->limit() ?? '–',
+            $r->utilisation() === null ? '–' : round(100 * $r->utilisation()).' %',
+            $r->state->value,
+        ], $judgement->plateCheck));
+        foreach ($this->rejected as $row) {
+            $this->line("line {$row->line} left out: {$row->reason}");
+        }
+    }
+}

@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Demo;
+
+use App\Equipment\FitQuestion;
+use App\Garage\CurrentGarage;
+use App\Models\Adapter;
+use App\Models\ChargeSession;
+use App\Models\Garage;
+use App\Models\Outlet;
+use App\Models\Place;
+use App\Models\User;
+use App\Models\Vehicle;
+use App\Sessions\SessionBook;
+use App\Sessions\SessionChain;
+use Harmozon\Core\Bench\StandIn;
+use Harmozon\Core\Files\Node;
+use Harmozon\Core\Files\ScriptReader;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/** The made-up company of the demo: its crate, its places, and sessions acted out by the stand-in. */
+final class DemoGarage
+{
+    private const FILE = 'demo/lanternfish.json';
+
+    public function __construct(
+        private readonly CurrentGarage $garage,
+        private readonly SessionBook $book,
+        private readonly ScriptReader $scripts,
+    ) {}
+
+    public function isLoaded(): bool
+    {
+        return User::query()->where('email', config('harmozon.demo_email'))->exists();
+    }
+
+    /** Loads the garage anew; one that is there is replaced, with all it holds. */
+    public function load(): Garage
+    {
+        $demo = Node::fromJson((string) file_get_contents(database_path(self::FILE)));
+
+        return DB::transaction(function () use ($demo): Garage {
+            User::query()->firstWhere('email', config('harmozon.demo_email'))?->garage->delete();
+            $about = $demo->object('garage');
+            $garage = Garage::query()->create([
+                'name' => $about->text('name'), 'timezone' => $about->text('timezone'), 'currency' => $about->text('currency'),
+            ]);
+            User::query()->create([
+                'garage_id' => $garage->id,
+                'name' => $demo->object('user')->text('name'),
+                'email' => config('harmozon.demo_email'),
+                'password' => config('harmozon.demo_password'),
+            ]);
+            $this->garage->open($garage, fn () => $this->fill($demo));
+
+            return $garage;
+        });
+    }
+
+    private function fill(Node $demo): void
+    {
+        foreach ($demo->objects('vehicles') as $i => $node) {
+            Vehicle::query()->create(self::piece($node, $i));
+        }
+        foreach ($demo->objects('adapters') as $i => $node) {
+            Adapter::query()->create(['tag' => $node->text('tag'), ...self::piece($node, $i)]);
+        }
+        $position = 0;
+        foreach ($demo->objects('places') as $i => $node) {
+            $place = Place::query()->create(['name' => $node->text('name'), 'position' => $i]);
+            foreach ($node->objects('outlets') as $outlet) {
+                Outlet::query()->create(['place_id' => $place->id, ...self::piece($outlet, $position++)]);
+            }
+        }
+        foreach ($demo->objects('sessions') as $node) {
+            $this->session($node);
+        }
+    }
+
+    private function session(Node $node): void
+    {
+        $adapters = array_map(
+            static fn (string $tag): string => Adapter::query()->where('tag', $tag)->firstOrFail()->ulid,
+            $node->texts('adapters') ?? [],
+        );
+        $conditions = $node->raw('conditions');
+        $question = FitQuestion::ask(
+            Outlet::query()->where('name', $node->text('outlet'))->firstOrFail()->ulid,
+            Vehicle::query()->where('name', $node->text('vehicle'))->firstOrFail()->ulid,
+            $adapters, true, 'certified', is_array($conditions) ? array_filter($conditions, is_string(...), ARRAY_FILTER_USE_KEY) : [],
+        );
+        $daysAgo = $node->wholeNumber('days_ago', 0, 3650) ?? 0;
+        $startedAt = Carbon::now()->startOfDay()->subDays($daysAgo)->addHours(17)->addMinutes(7 * $daysAgo % 60);
+        $session = $this->book->begin($question, $startedAt, $node->text('note'));
+        $lastMs = $this->actOut($session, $node);
+        $this->book->finish($session->refresh(), $startedAt->copy()->addMilliseconds($lastMs));
+    }
+
+    /** @return int when the last reading was taken (ms) */
+    private function actOut(ChargeSession $session, Node $node): int
+    {
+        $chain = SessionChain::of($session);
+        $script = $this->scripts->script($node->object('script'));
+        $readings = [];
+        $lastMs = 0;
+        foreach ((new StandIn($chain->answer->chain, $chain->answer->voltage, $chain->conditions, $script))->readings() as $reading) {
+            $readings[Str::ulid()->toBase32()] = $reading;
+            $lastMs = $reading->tMs;
+        }
+        $this->book->take($session, $readings);
+
+        return $lastMs;
+    }
+
+    /** @return array{name: string, blurb: string, position: int, spec: mixed} */
+    private static function piece(Node $node, int $position): array
+    {
+        return ['name' => $node->text('name'), 'blurb' => $node->text('blurb'), 'position' => $position, 'spec' => $node->raw('spec')];
+    }
+}

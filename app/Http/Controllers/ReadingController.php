@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Files\TextInput;
+use App\Http\Requests\ReadingsFileRequest;
+use App\Http\Requests\ReadingsRequest;
+use App\Models\ChargeSession;
+use App\Models\Reading;
+use App\Sessions\SessionBook;
+use App\Sessions\SessionReport;
+use Harmozon\Core\Files\ReadingJsonReader;
+use Harmozon\Core\Files\RejectedRow;
+use Illuminate\Http\JsonResponse;
+
+final class ReadingController extends Controller
+{
+    /** Rows the page lists: the newest. */
+    private const NEWEST = 50;
+
+    public function __construct(private readonly SessionBook $book, private readonly SessionReport $reports) {}
+
+    /** The newest readings, as they were taken. */
+    public function index(ChargeSession $session): JsonResponse
+    {
+        $newest = Reading::newestOf($session, self::NEWEST);
+
+        return response()->json([
+            'count' => $session->readings()->count(),
+            'readings' => $newest->map(static fn (Reading $r): array => [
+                'client_id' => $r->client_id,
+                't_s' => $r->t_ms / 1000,
+                ...$r->only([...Reading::QUANTITIES, 'source', 'note']),
+            ]),
+        ]);
+    }
+
+    public function store(ReadingsRequest $request, ChargeSession $session, ReadingJsonReader $reader): JsonResponse
+    {
+        $added = $this->book->take($session, $request->readings($reader));
+
+        return response()->json(['added' => $added, ...$this->reports->full($session)]);
+    }
+
+    public function load(ReadingsFileRequest $request, ChargeSession $session): JsonResponse
+    {
+        $path = $request->upload()->getPathname();
+        $loaded = $this->book->load($session, TextInput::lines($path, 'file'), (string) hash_file('sha256', $path));
+
+        return response()->json([
+            'import' => $loaded->import,
+            'understood' => $loaded->understood,
+            'added' => $loaded->added,
+            'rejected' => array_map(static fn (RejectedRow $r): array => ['line' => $r->line, 'reason' => $r->reason], $loaded->rejected),
+            'ignored_columns' => $loaded->ignoredColumns,
+            ...$this->reports->full($session),
+        ]);
+    }
+
+    public function destroy(ChargeSession $session, string $clientId): JsonResponse
+    {
+        abort_if($this->book->forget($session, $clientId) === 0, 404);
+
+        return response()->json($this->reports->full($session));
+    }
+
+    public function destroyFile(ChargeSession $session, string $import): JsonResponse
+    {
+        abort_if($this->book->forgetFile($session, $import) === 0, 404);
+
+        return response()->json($this->reports->full($session));
+    }
+}

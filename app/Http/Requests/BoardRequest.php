@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Harmozon\Core\Fit\AdapterPolicy;
+use Illuminate\Foundation\Http\FormRequest;
+
+final class BoardRequest extends FormRequest
+{
+    /** @return array<string, list<string>> */
+    public function rules(): array
+    {
+        return ['kit' => ['string', 'in:own,none'], 'policy' => ['string', 'in:maker,certified,any']];
+    }
+
+    public function kit(): string
+    {
+        return $this->string('kit', 'own')->toString();
+    }
+
+    public function policy(): AdapterPolicy
+    {
+        return AdapterPolicy::from($this->string('policy', AdapterPolicy::Certified->value)->toString());
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Harmozon\Core\Files\Node;
+use Harmozon\Core\Files\ReadingJsonReader;
+use Harmozon\Core\Record\Reading;
+use Illuminate\Foundation\Http\FormRequest;
+
+final class ReadingsRequest extends FormRequest
+{
+    /** @return array<string, list<string>> */
+    public function rules(): array
+    {
+        return ['readings' => ['required', 'list', 'min:1', 'max:500'], 'readings.*' => ['array'], 'readings.*.client_id' => ['required', 'string', 'ulid']];
+    }
+
+    /** @return array<string, Reading> by the id their taker gave them; the core checks the figures */
+    public function readings(ReadingJsonReader $reader): array
+    {
+        $readings = [];
+        foreach (Node::of($this->all())->objects('readings') as $node) {
+            $readings[strtoupper($node->text('client_id'))] = $reader->reading($node);
+        }
+
+        return $readings;
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\AccountController;
+use App\Http\Controllers\FitController;
+use App\Http\Controllers\GarageController;
+use App\Http\Controllers\ReadingController;
+use App\Http\Controllers\SessionController;
+use Illuminate\Support\Facades\Route;
+
+// The only two doors for a visitor.
+Route::post('sign-in', [AccountController::class, 'signIn'])->middleware('throttle:sign-in')->name('api.sign-in');
+Route::post('demo-sign-in', [AccountController::class, 'openDemo'])->middleware('throttle:30,1')->name('api.demo-sign-in');
+
+Route::middleware('auth')->name('api.')->group(static function (): void {
+    Route::post('sign-out', [AccountController::class, 'signOut'])->name('sign-out');
+    Route::get('me', [AccountController::class, 'me'])->name('me');
+    Route::get('garage', [GarageController::class, 'show'])->name('garage');
+    Route::get('board', [FitController::class, 'board'])->name('board');
+    Route::post('fit', [FitController::class, 'fit'])->name('fit');
+
+    Route::get('sessions', [SessionController::class, 'index'])->name('sessions');
+    Route::post('sessions', [SessionController::class, 'store'])->name('sessions.begin');
+    Route::post('sessions/{id}/restore', [SessionController::class, 'restore'])->name('sessions.restore');
+    Route::prefix('sessions/{session}')->name('session.')->group(static function (): void {
+        Route::get('', [SessionController::class, 'show'])->name('show');
+        Route::delete('', [SessionController::class, 'destroy'])->name('discard');
+        Route::post('finish', [SessionController::class, 'finish'])->name('finish');
+        Route::post('reopen', [SessionController::class, 'reopen'])->name('reopen');
+        Route::get('readings', [ReadingController::class, 'index'])->name('readings');
+        Route::post('readings', [ReadingController::class, 'store'])->name('readings.take');
+        Route::delete('readings/{clientId}', [ReadingController::class, 'destroy'])->name('readings.forget');
+        Route::post('readings-file', [ReadingController::class, 'load'])->name('file.load');
+        Route::delete('readings-file/{import}', [ReadingController::class, 'destroyFile'])->name('file.forget');
+    });
+});
