@@ -4,6 +4,7 @@
     <meta charset="utf-8">
     <meta name="viewport" content="width=device-width, initial-scale=1">
     <meta name="harmozon-demo" content="{{ config('harmozon.demo') ? 'yes' : 'no' }}">
+    <meta name="harmozon-visitor" content="{{ auth()->guest() ? 'yes' : 'no' }}">
     <meta name="color-scheme" content="light dark">
     <title>Harmozon</title>
     <link rel="icon" href="/icon.svg" type="image/svg+xml">

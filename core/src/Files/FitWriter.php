@@ -23,6 +23,7 @@ final class FitWriter
             ...$this->chain($answer->best),
             'alternatives' => array_map(static fn (ChainAnswer $a): array => [
                 'chain' => $a->chain->linkIds(),
+                'adapters' => $a->chain->adapterIds(),
                 'outcome' => $a->outcome->value,
                 'expected_peak_kw' => self::rounded($a->expectedPeakKw()),
                 'why' => $a->why(),

@@ -33,11 +33,19 @@ final readonly class ChainAnswer
         return $this->outcome->mayFlow() ? $this->peak?->kw : 0.0;
     }
 
-    /** Negative when this is the better answer: by outcome, peak, fewest adapters, then a fixed order of ids. */
+    /**
+     * Negative when this is the better answer: by outcome, peak, fewest adapters; then the chain that breaks at fewer
+     * gates, then a fixed order of ids, so that the order of the kit never decides.
+     */
     public function compare(self $other): int
     {
-        return [$other->outcome->rank(), $other->expectedPeakKw() ?? 0.0, count($this->chain->adapters), implode("\n", $this->chain->linkIds())]
-            <=> [$this->outcome->rank(), $this->expectedPeakKw() ?? 0.0, count($other->chain->adapters), implode("\n", $other->chain->linkIds())];
+        return [$other->outcome->rank(), $other->expectedPeakKw() ?? 0.0, count($this->chain->adapters), $this->failures(), implode("\n", $this->chain->linkIds())]
+            <=> [$this->outcome->rank(), $this->expectedPeakKw() ?? 0.0, count($other->chain->adapters), $other->failures(), implode("\n", $other->chain->linkIds())];
+    }
+
+    private function failures(): int
+    {
+        return count(array_filter($this->gates, static fn (GateResult $g): bool => $g->result === Result::Fail));
     }
 
     /** One sentence for why the answer is what it is. */

@@ -1,0 +1,155 @@
+<script setup lang="ts">
+import { ref } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { ApiError } from '@/api/client';
+import { useAccount } from '@/stores/account';
+import JointGlyph from '@/ui/JointGlyph.vue';
+
+const account = useAccount();
+const router = useRouter();
+const route = useRoute();
+const email = ref('');
+const password = ref('');
+const remember = ref(false);
+const complaint = ref('');
+const isBusy = ref(false);
+const isDemo = document.querySelector<HTMLMetaElement>('meta[name=harmozon-demo]')?.content === 'yes';
+
+async function enter(door: () => Promise<void>): Promise<void> {
+  isBusy.value = true;
+  complaint.value = '';
+  try {
+    await door();
+    const to = route.query.to;
+    await router.push(typeof to === 'string' && to.startsWith('/') && !to.startsWith('//') ? to : '/board');
+  } catch (e) {
+    complaint.value =
+      e instanceof ApiError && e.status === 429
+        ? 'Too many tries. Wait a minute, then try again.'
+        : e instanceof Error
+          ? e.message
+          : String(e);
+  } finally {
+    isBusy.value = false;
+  }
+}
+</script>
+
+<template>
+  <main class="door">
+    <section class="about">
+      <div class="pieces" aria-hidden="true">
+        <JointGlyph outcome="charges" />
+        <JointGlyph outcome="limited" :tags="['A1']" />
+        <JointGlyph outcome="wont_charge" />
+      </div>
+      <h1>Harmozon</h1>
+      <p>
+        Which car fits which charger, through which adapter; what the session gives, and whether the adapter stayed
+        within its plate.
+      </p>
+    </section>
+    <form class="form" @submit.prevent="enter(() => account.signIn(email, password, remember))">
+      <h2>Sign in</h2>
+      <label for="email">E-mail</label>
+      <el-input id="email" v-model="email" type="email" autocomplete="username" required size="large" />
+      <label for="password">Password</label>
+      <el-input
+        id="password"
+        v-model="password"
+        type="password"
+        autocomplete="current-password"
+        required
+        size="large"
+      />
+      <label class="remember"><input v-model="remember" type="checkbox" /> Keep me signed in on this device</label>
+      <p v-if="complaint" class="complaint" role="alert">{{ complaint }}</p>
+      <el-button type="primary" native-type="submit" size="large" :loading="isBusy">Sign in</el-button>
+      <template v-if="isDemo">
+        <p class="or quiet">or look around first, in a made-up garage:</p>
+        <el-button size="large" :disabled="isBusy" @click="enter(account.openDemo)">Open the demo garage</el-button>
+      </template>
+    </form>
+  </main>
+</template>
+
+<style scoped>
+.door {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(320px, 420px);
+  gap: 72px;
+  align-items: center;
+  max-width: 1020px;
+  min-height: 100%;
+  margin: 0 auto;
+  padding: 40px 32px;
+}
+
+.pieces {
+  display: flex;
+  gap: 14px;
+  margin-bottom: 28px;
+}
+
+.about h1 {
+  margin-bottom: 14px;
+  font-size: 46px;
+  font-stretch: 122%;
+}
+
+.about p {
+  max-width: 30em;
+  color: var(--ink-soft);
+  font-size: 18px;
+}
+
+.form {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  padding: 28px;
+  border: 1.5px solid var(--ink);
+  background: var(--paper-raised);
+}
+
+.form h2 {
+  margin-bottom: 8px;
+}
+
+.form .el-button {
+  width: 100%;
+  margin: 6px 0 0;
+}
+
+label {
+  font-weight: 600;
+}
+
+.remember {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  margin: 4px 0;
+  font-weight: 400;
+}
+
+.or {
+  margin-top: 12px;
+}
+
+@media (width <= 760px) {
+  .door {
+    grid-template-columns: 1fr;
+    gap: 24px;
+    padding: 24px 16px;
+  }
+
+  .about h1 {
+    font-size: 34px;
+  }
+
+  .pieces {
+    margin-bottom: 16px;
+  }
+}
+</style>

@@ -1,0 +1,92 @@
+import createClient from 'openapi-fetch';
+import type { components, paths } from './schema';
+
+type Schemas = components['schemas'];
+export type Adapter = Schemas['Adapter'];
+export type Vehicle = Schemas['Vehicle'];
+export type Outlet = Schemas['Outlet'];
+export type Place = Schemas['Place'];
+export type Cell = Schemas['Cell'];
+export type ChainAnswer = Schemas['ChainAnswer'];
+export type FitAnswer = Schemas['FitAnswer'];
+export type Gate = Schemas['Gate'];
+export type Judgement = Schemas['Judgement'];
+export type Me = Schemas['Me'];
+export type Outcome = Schemas['Outcome'];
+export type PlateRow = Schemas['PlateRow'];
+export type Policy = Schemas['Policy'];
+export type Reading = Schemas['Reading'];
+export type Report = Schemas['Report'];
+export type SessionLine = Schemas['SessionLine'];
+export type Verdict = Schemas['Verdict'];
+export type CurvePoint = Schemas['CurvePoint'];
+export type Loaded = Schemas['Loaded'];
+
+/** What a refused call said, field by field; nothing was written. */
+export class ApiError extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly fields: Record<string, string[]> = {},
+  ) {
+    super(message);
+  }
+
+  /** The first complaint about a field or anything below it. */
+  about(field: string): string | undefined {
+    const path = Object.keys(this.fields).find((p) => p === field || p.endsWith(`.${field}`));
+    return path ? this.fields[path]?.[0] : undefined;
+  }
+}
+
+function csrfToken(): string {
+  const cookie = document.cookie.split('; ').find((c) => c.startsWith('XSRF-TOKEN='));
+  return cookie ? decodeURIComponent(cookie.slice('XSRF-TOKEN='.length)) : '';
+}
+
+export const api = createClient<paths>({ baseUrl: '/api', headers: { Accept: 'application/json' } });
+
+const unauthorised = new Set<() => void>();
+
+/** Called whenever the server no longer knows who is asking. */
+export function onSignedOut(listener: () => void): void {
+  unauthorised.add(listener);
+}
+
+api.use({
+  onRequest({ request }) {
+    request.headers.set('X-XSRF-TOKEN', csrfToken());
+    return request;
+  },
+  onResponse({ response, schemaPath }) {
+    if (response.status === 401 && schemaPath !== '/me') {
+      unauthorised.forEach((tell) => tell());
+    }
+    return response;
+  },
+  onError() {
+    return new ApiError(0, 'Harmozon cannot be reached. Nothing was lost: what you typed is still here.');
+  },
+});
+
+interface Outcomes<T> {
+  data?: T;
+  error?: unknown;
+  response: Response;
+}
+
+/** The answer of a call, or an ApiError that says what was wrong. */
+export async function ask<T>(call: Promise<Outcomes<T>>): Promise<T> {
+  const { data, error, response } = await call;
+  if (response.ok) {
+    return data as T;
+  }
+  if (response.status === 419) {
+    throw new ApiError(419, 'This page was open for too long. Reload it and try again.');
+  }
+  const said = (typeof error === 'object' && error !== null ? error : {}) as {
+    message?: string;
+    errors?: Record<string, string[]>;
+  };
+  throw new ApiError(response.status, said.message ?? `The server answered ${response.status}.`, said.errors);
+}

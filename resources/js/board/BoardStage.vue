@@ -1,0 +1,107 @@
+<script setup lang="ts">
+import { useMediaQuery } from '@vueuse/core';
+import { nextTick, ref, watch } from 'vue';
+import { useBoard } from '@/stores/board';
+import { useRail } from '@/stores/rail';
+import BoardLegend from './BoardLegend.vue';
+import BoardMatrix from './BoardMatrix.vue';
+import WhyPanel from './WhyPanel.vue';
+
+const board = useBoard();
+const rail = useRail();
+const isWide = useMediaQuery('(width > 1000px)');
+const showsDrawer = ref(false);
+const why = ref<InstanceType<typeof WhyPanel>>();
+
+const kits = [
+  { label: 'kit I own', value: 'own' },
+  { label: 'no adapter', value: 'none' },
+];
+
+async function choose(outlet: string, vehicle: string, opensWhy: boolean): Promise<void> {
+  await rail.choose({ outlet, vehicle });
+  showsDrawer.value = !isWide.value;
+  if (opensWhy) {
+    await nextTick();
+    why.value?.focus();
+  }
+}
+
+/** Back from Why to the chosen cell, so that the arrows go on from there. */
+function backToCell(): void {
+  showsDrawer.value = false;
+  document.querySelector<HTMLElement>('[data-cell][tabindex="0"]')?.focus();
+}
+
+watch([() => board.kit, () => board.policy], () => rail.refresh());
+</script>
+
+<template>
+  <div class="board-stage">
+    <section class="board" aria-labelledby="board-title">
+      <h1 id="board-title" class="sr-only">Board: which car at which charger</h1>
+      <!-- On a wide screen the switches stand in the strip, so that the board keeps its height. -->
+      <Teleport defer to="#stage-tools" :disabled="!isWide">
+        <div class="switches">
+          <el-segmented v-model="board.kit" :options="kits" aria-label="Which adapters" />
+          <el-select v-model="board.policy" class="policy" aria-label="Adapter policy">
+            <el-option label="certified adapters" value="certified" />
+            <el-option label="maker-approved only" value="maker" />
+            <el-option label="any, with warnings" value="any" />
+          </el-select>
+        </div>
+      </Teleport>
+      <p v-if="board.error" class="complaint" role="alert">{{ board.error }}</p>
+      <BoardMatrix @choose="choose" />
+      <BoardLegend />
+    </section>
+    <aside v-if="isWide" class="why" aria-label="Why">
+      <WhyPanel ref="why" @back="backToCell" />
+    </aside>
+    <el-drawer v-else v-model="showsDrawer" direction="btt" size="82%" title="Why">
+      <WhyPanel ref="why" @back="backToCell" />
+    </el-drawer>
+  </div>
+</template>
+
+<style scoped>
+.board-stage {
+  display: flex;
+  height: 100%;
+}
+
+.board {
+  flex: 1;
+  overflow: auto;
+  min-width: 0;
+  padding: 0 20px 10px;
+}
+
+.switches {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+}
+
+.policy {
+  width: 176px;
+}
+
+.why {
+  flex: 0 0 372px;
+  overflow: auto;
+  padding: 18px 20px 24px;
+  border-left: 1px solid var(--line);
+  background: var(--paper-raised);
+}
+
+@media (width <= 720px) {
+  .board {
+    padding: 8px 12px 20px;
+  }
+
+  .switches {
+    margin-bottom: 6px;
+  }
+}
+</style>

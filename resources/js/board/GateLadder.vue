@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Gate } from '@/api/client';
+
+const props = defineProps<{ gates: Gate[] }>();
+
+const words: Record<Gate['result'], string> = { pass: 'holds', caution: 'care', fail: 'breaks here', unknown: 'check' };
+/** Below the first failure the rungs are drawn faint: the chain is broken there. */
+const breaksAt = computed(() => {
+  const at = props.gates.findIndex((g) => g.result === 'fail');
+  return at < 0 ? props.gates.length : at;
+});
+</script>
+
+<template>
+  <ol class="ladder">
+    <li v-for="(gate, i) in gates" :key="gate.gate" :class="[gate.result, { below: i > breaksAt }]">
+      <svg viewBox="0 0 16 16" width="16" height="16" aria-hidden="true">
+        <path v-if="gate.result === 'pass'" d="M2 2H14V14H2Z" />
+        <path v-else-if="gate.result === 'caution'" d="M8 1L15 8L8 15L1 8Z" />
+        <path v-else-if="gate.result === 'unknown'" class="open" d="M8 2L14 8L8 14L2 8Z" />
+        <path v-else class="cross" d="M3 3L13 13M13 3L3 13" />
+      </svg>
+      <span class="name"
+        >{{ gate.gate }}<span class="sr-only">: {{ words[gate.result] }}</span></span
+      >
+      <span class="reason">
+        {{ gate.reason }}
+        <span v-if="gate.check" class="check">Where to read it: {{ gate.check }}</span>
+      </span>
+    </li>
+  </ol>
+</template>
+
+<style scoped>
+.ladder {
+  position: relative;
+  margin: 8px 0 0;
+  padding: 0;
+  list-style: none;
+}
+
+.ladder::before {
+  position: absolute;
+  top: 14px;
+  bottom: 18px;
+  left: 7px;
+  width: 2px;
+  background: var(--line-strong);
+  content: '';
+}
+
+li {
+  position: relative;
+  display: grid;
+  grid-template-columns: 16px 78px minmax(0, 1fr);
+  gap: 10px;
+  padding: 5px 0;
+  line-height: 1.35;
+}
+
+svg {
+  margin-top: 2px;
+  background: var(--paper-raised);
+}
+
+path {
+  fill: var(--ink);
+}
+
+.caution path {
+  fill: var(--ochre);
+}
+
+.unknown .open {
+  fill: var(--paper-raised);
+  stroke: var(--ochre);
+  stroke-dasharray: 3 2;
+  stroke-width: 2;
+}
+
+.cross {
+  stroke: var(--ink);
+  stroke-width: 3;
+}
+
+.name {
+  font-family: var(--face-wide);
+  font-size: 13.5px;
+  font-weight: 650;
+}
+
+.reason {
+  font-size: 14px;
+}
+
+.fail .reason {
+  font-weight: 600;
+}
+
+.below {
+  color: var(--ink-faint);
+}
+
+.below path {
+  fill: var(--line-strong);
+}
+
+.check {
+  display: block;
+  margin-top: 2px;
+  color: var(--ochre-text);
+  font-size: 13px;
+}
+</style>

@@ -1,0 +1,160 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { api, ask, type Report } from '@/api/client';
+import { useBoard } from '@/stores/board';
+import { useGarage } from '@/stores/garage';
+import { useRail } from '@/stores/rail';
+import { kw, outcomeWords } from '@/ui/words';
+
+const emit = defineEmits<{ begun: [report: Report] }>();
+
+const rail = useRail();
+const board = useBoard();
+const garage = useGarage();
+const note = ref('');
+const error = ref('');
+const isBusy = ref(false);
+
+const answer = computed(() => rail.answer);
+const isHazard = computed(() => answer.value?.outcome === 'hazard');
+const flows = computed(() => ['charges', 'limited'].includes(answer.value?.outcome ?? ''));
+const through = computed(() => (answer.value?.adapters ?? []).map((id) => garage.tag(id)).join(' and '));
+
+async function begin(): Promise<void> {
+  if (!rail.outlet || !rail.vehicle || !answer.value) {
+    return;
+  }
+  isBusy.value = true;
+  error.value = '';
+  try {
+    emit(
+      'begun',
+      await ask(
+        api.POST('/sessions', {
+          body: {
+            outlet: rail.outlet.id,
+            vehicle: rail.vehicle.id,
+            adapters: answer.value.adapters,
+            policy: board.policy,
+            note: note.value,
+          },
+        }),
+      ),
+    );
+  } catch (e) {
+    error.value = e instanceof Error ? e.message : String(e);
+  } finally {
+    isBusy.value = false;
+  }
+}
+</script>
+
+<template>
+  <section v-if="answer" class="before" aria-labelledby="before-title">
+    <div class="what">
+      <p class="kicker">before</p>
+      <h1 id="before-title">
+        {{ rail.vehicle?.name }} at {{ rail.outlet?.name }}<template v-if="through">, through {{ through }}</template>
+      </h1>
+      <p class="verdict" :class="answer.outcome">
+        <strong>{{ outcomeWords[answer.outcome] }}</strong>
+        <span v-if="flows" class="figures"> up to {{ kw(answer.expected_peak_kw) }} kW</span>
+      </p>
+      <p class="quiet">{{ answer.why }}</p>
+      <template v-if="isHazard">
+        <p class="complaint">
+          Do not connect this chain. A session that was run so can still be written down; it will be marked.
+        </p>
+      </template>
+      <label for="note">Note</label>
+      <el-input
+        id="note"
+        v-model="note"
+        maxlength="1000"
+        placeholder="Stall number, instrument, anything to remember"
+      />
+      <p v-if="error" class="complaint" role="alert">{{ error }}</p>
+      <el-button type="primary" size="large" class="begin" :loading="isBusy" @click="begin">
+        {{ isHazard ? 'Write down a session' : 'Start the session' }}
+      </el-button>
+    </div>
+    <div class="care">
+      <h2>Take care</h2>
+      <ul>
+        <li v-for="caution in answer.cautions" :key="caution">{{ caution }}</li>
+      </ul>
+      <p class="quiet small">
+        The handbooks of the car and the adapter outrank Harmozon. Stop when something smells, buzzes or is too hot to
+        hold.
+      </p>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.before {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 40px;
+}
+
+.what {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+}
+
+.verdict strong {
+  font-family: var(--face-wide);
+  font-size: 18px;
+  font-stretch: 112%;
+}
+
+.unverified strong {
+  color: var(--ochre-text);
+}
+
+.hazard strong {
+  color: var(--brick-text);
+}
+
+label {
+  margin-top: 8px;
+  font-weight: 600;
+}
+
+.begin {
+  align-self: flex-start;
+  min-width: 220px;
+  height: 52px;
+  margin-top: 8px;
+  font-size: 17px;
+}
+
+ul {
+  margin: 8px 0;
+  padding: 0;
+  border-top: 1px solid var(--line);
+  list-style: none;
+}
+
+li {
+  padding: 10px 0;
+  border-bottom: 1px solid var(--line);
+}
+
+.small {
+  font-size: 13px;
+}
+
+@media (width <= 720px) {
+  .before {
+    grid-template-columns: 1fr;
+    gap: 20px;
+  }
+
+  .begin {
+    align-self: stretch;
+  }
+}
+</style>

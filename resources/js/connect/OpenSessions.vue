@@ -1,0 +1,40 @@
+<script setup lang="ts">
+import type { SessionLine } from '@/api/client';
+import { useAccount } from '@/stores/account';
+import { day, hour } from '@/ui/words';
+
+defineProps<{ sessions: SessionLine[] }>();
+const account = useAccount();
+const zone = account.me?.garage.timezone ?? 'UTC';
+</script>
+
+<template>
+  <section class="open" aria-labelledby="open-title">
+    <h2 id="open-title">Still open</h2>
+    <ul>
+      <li v-for="s in sessions" :key="s.id">
+        <RouterLink :to="`/connect/${s.id}`">{{ s.vehicle.name }} at {{ s.outlet.name }}</RouterLink>
+        <span class="quiet"> since {{ day(s.started_at, zone) }}, {{ hour(s.started_at, zone) }}</span>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.open {
+  margin-bottom: 22px;
+  padding: 12px 16px;
+  border-left: 4px solid var(--ink);
+  background: var(--paper-raised);
+}
+
+ul {
+  margin: 4px 0 0;
+  padding: 0;
+  list-style: none;
+}
+
+li {
+  padding: 3px 0;
+}
+</style>

@@ -1,0 +1,104 @@
+<script setup lang="ts">
+import { onMounted, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import ChainRail from '@/rail/ChainRail.vue';
+import { useBoard } from '@/stores/board';
+import { useGarage } from '@/stores/garage';
+import { useRail } from '@/stores/rail';
+import UndoBar from '@/ui/UndoBar.vue';
+import { useUndo } from '@/ui/useUndo';
+import KeysDialog from './KeysDialog.vue';
+import StageStrip from './StageStrip.vue';
+import { stages } from './stages';
+import { useShortcuts } from './useShortcuts';
+
+const garage = useGarage();
+const rail = useRail();
+const board = useBoard();
+const router = useRouter();
+const undo = useUndo();
+const isReady = ref(false);
+const error = ref('');
+const showsKeys = ref(false);
+
+onMounted(async () => {
+  try {
+    await garage.load();
+    isReady.value = true;
+    await Promise.all([board.load(), rail.refresh()]);
+  } catch (e) {
+    error.value = e instanceof Error ? e.message : String(e);
+  }
+});
+
+useShortcuts({
+  ...Object.fromEntries(stages.map((stage, i) => [String(i + 1), () => router.push(stage.path)])),
+  n: () => router.push('/connect'),
+  u: () => undo.takeBack(),
+  '?': () => {
+    showsKeys.value = !showsKeys.value;
+  },
+});
+</script>
+
+<template>
+  <div class="frame">
+    <a class="skip" href="#stage">Skip to the stage</a>
+    <header class="top"><ChainRail /></header>
+    <StageStrip class="strip" @keys="showsKeys = true" />
+    <main id="stage" class="stage" tabindex="-1">
+      <p v-if="error" class="complaint" role="alert">{{ error }}</p>
+      <slot v-else-if="isReady" />
+      <p v-else class="loading quiet" role="status">Opening the garage…</p>
+    </main>
+    <UndoBar />
+    <KeysDialog v-model="showsKeys" />
+  </div>
+</template>
+
+<style scoped>
+.frame {
+  display: grid;
+  grid-template: auto auto minmax(0, 1fr) / minmax(0, 1fr);
+  height: 100%;
+}
+
+.skip {
+  position: absolute;
+  z-index: 40;
+  top: -60px;
+  left: 12px;
+  padding: 8px 14px;
+  background: var(--ink);
+  color: var(--on-ink);
+}
+
+.skip:focus {
+  top: 8px;
+}
+
+.top {
+  border-bottom: 1px solid var(--line);
+  background: var(--paper-sunk);
+}
+
+.stage {
+  overflow: auto;
+  outline: none;
+}
+
+.loading,
+.complaint {
+  margin: 40px;
+}
+
+@media (width <= 720px) {
+  .frame {
+    grid-template: auto minmax(0, 1fr) auto / minmax(0, 1fr);
+  }
+
+  .strip {
+    order: 3;
+  }
+}
+</style>

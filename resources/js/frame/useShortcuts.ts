@@ -1,0 +1,28 @@
+import { onBeforeUnmount, onMounted } from 'vue';
+
+function isTyping(target: EventTarget | null): boolean {
+  return (
+    target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
+  );
+}
+
+function isControl(target: EventTarget | null): boolean {
+  return target instanceof HTMLElement && target.closest('button, a, [role=button], [role=gridcell]') !== null;
+}
+
+/** Single keys, while the component stands. They rest while someone types; Space and Enter leave buttons alone. */
+export function useShortcuts(keys: Record<string, () => unknown>): void {
+  function press(event: KeyboardEvent): void {
+    const action = keys[event.key];
+    if (!action || event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented || isTyping(event.target)) {
+      return;
+    }
+    if ((event.key === ' ' || event.key === 'Enter') && isControl(event.target)) {
+      return;
+    }
+    event.preventDefault();
+    action();
+  }
+  onMounted(() => window.addEventListener('keydown', press));
+  onBeforeUnmount(() => window.removeEventListener('keydown', press));
+}

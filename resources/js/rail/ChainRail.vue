@@ -1,0 +1,314 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { useAccount } from '@/stores/account';
+import { useGarage } from '@/stores/garage';
+import { useRail } from '@/stores/rail';
+import JointGlyph from '@/ui/JointGlyph.vue';
+import { kw, outcomeWords } from '@/ui/words';
+import { adapterPlate, converterPlate, inletPlate, outletPlate, packPlate } from './plates';
+import RailPiece from './RailPiece.vue';
+import SwapPopover from './SwapPopover.vue';
+
+const rail = useRail();
+const garage = useGarage();
+const account = useAccount();
+
+const answer = computed(() => rail.answer);
+const joint = computed(() => {
+  switch (answer.value?.outcome) {
+    case 'no_joint':
+      return 'apart';
+    case 'wont_charge':
+    case 'hazard':
+      return 'touching';
+    default:
+      return 'locked';
+  }
+});
+const stepsUp = computed(() => answer.value?.binding_link === 'converter');
+const current = computed(() => rail.outlet?.spec.current ?? 'dc');
+const binds = (link: string | undefined) => answer.value?.binding_link === link;
+const outletBinds = computed(() => binds(rail.outlet?.id) || binds('cable'));
+
+const outletOptions = computed(() =>
+  garage.places.map((p) => ({
+    group: p.name,
+    items: p.outlets.map((o) => ({ id: o.id, name: o.name, hint: outletPlate(o) })),
+  })),
+);
+const vehicleOptions = computed(() => [
+  { group: '', items: garage.vehicles.map((v) => ({ id: v.id, name: v.name, hint: v.blurb })) },
+]);
+const adapterOptions = computed(() => [
+  { group: '', items: [{ id: '', name: 'No adapter', hint: 'direct' }] },
+  {
+    group: 'The crate',
+    items: garage.adapters.map((a) => ({ id: a.id, name: `${a.tag} · ${a.name}`, hint: a.blurb })),
+  },
+]);
+const tags = computed(() => (answer.value?.adapters ?? []).map(garage.tag));
+</script>
+
+<template>
+  <div class="rail">
+    <div class="brand">
+      <RouterLink to="/board" class="word">Harmozon</RouterLink>
+      <span class="quiet">{{ account.me?.garage.name }}</span>
+    </div>
+
+    <template v-if="answer && rail.outlet && rail.vehicle">
+      <div class="chain" role="group" aria-label="The chain">
+        <SwapPopover
+          label="Swap the outlet"
+          :groups="outletOptions"
+          :chosen="rail.outlet.id"
+          @choose="(id) => rail.choose({ outlet: id })"
+        >
+          <RailPiece
+            kicker="outlet"
+            :name="rail.outlet.name"
+            :plate="outletPlate(rail.outlet)"
+            :binds="outletBinds"
+            :joint="joint"
+          />
+        </SwapPopover>
+        <SwapPopover
+          label="Swap the adapter"
+          :groups="adapterOptions"
+          :chosen="answer.adapters[0] ?? ''"
+          @choose="(id) => rail.choose({ adapters: id === '' ? [] : [id] })"
+        >
+          <template v-if="rail.adapters.length > 0">
+            <RailPiece
+              v-for="a in rail.adapters"
+              :key="a?.id"
+              kicker="adapter"
+              :name="a ? `${a.tag} ${a.name}` : 'attached'"
+              :plate="a ? adapterPlate(a) : ''"
+              :binds="binds(a?.id)"
+              :joint="joint"
+            />
+          </template>
+          <span v-else class="add" title="Put an adapter between"><span aria-hidden="true">+</span></span>
+        </SwapPopover>
+        <SwapPopover
+          label="Swap the car"
+          :groups="vehicleOptions"
+          :chosen="rail.vehicle.id"
+          @choose="(id) => rail.choose({ vehicle: id })"
+        >
+          <RailPiece
+            kicker="inlet"
+            :name="`${rail.vehicle.name}, ${rail.inlet?.coupler ?? ''}`"
+            :plate="inletPlate(rail.inlet, current)"
+            :binds="binds(answer.chain.at(-1))"
+            joint="locked"
+          />
+        </SwapPopover>
+        <RailPiece
+          v-if="stepsUp"
+          class="fixed"
+          kicker="step-up"
+          name="Converter"
+          :plate="converterPlate(rail.inlet)"
+          binds
+          joint="locked"
+        />
+        <RailPiece
+          class="fixed"
+          kicker="pack"
+          :name="`${rail.vehicle.name}'s pack`"
+          :plate="packPlate(rail.vehicle)"
+          :binds="binds('pack')"
+        />
+      </div>
+      <div class="folded">
+        <JointGlyph :outcome="answer.outcome" :tags="tags" />
+        <span class="names">{{ rail.outlet.name }} ▸ {{ rail.vehicle.name }}</span>
+      </div>
+      <div class="verdict" :class="answer.outcome" aria-live="polite">
+        <span class="word-out">{{ outcomeWords[answer.outcome] }}</span>
+        <span v-if="answer.outcome === 'charges' || answer.outcome === 'limited'" class="kw figures">
+          {{ kw(answer.expected_peak_kw) }} kW<template v-if="answer.outcome === 'limited'">
+            of {{ kw(answer.ideal_peak_kw) }}</template
+          >
+        </span>
+        <span class="why">{{ answer.why }}</span>
+      </div>
+    </template>
+    <p v-else-if="rail.error" class="complaint hint" role="alert">{{ rail.error }}</p>
+    <p v-else class="hint quiet">No chain chosen yet. Pick a cell on the board: a car at a charger.</p>
+  </div>
+</template>
+
+<style scoped>
+.rail {
+  display: grid;
+  grid-template-columns: 118px minmax(0, 1fr) 250px;
+  gap: 18px;
+  align-items: center;
+  min-height: 104px;
+  padding: 12px 20px;
+}
+
+.brand {
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+  font-size: 12.5px;
+  line-height: 1.3;
+}
+
+.word {
+  font-family: var(--face-wide);
+  font-size: 19px;
+  font-stretch: 122%;
+  font-weight: 760;
+  letter-spacing: -0.01em;
+  text-decoration: none;
+}
+
+.chain {
+  display: flex;
+  min-width: 0;
+}
+
+.fixed {
+  flex: 0 1 auto;
+}
+
+/* Sits on the joint itself: that is where an adapter would go. */
+.add {
+  position: absolute;
+  z-index: 4;
+  bottom: -9px;
+  left: -12px;
+  display: grid;
+  place-items: center;
+  width: 24px;
+  height: 24px;
+  border: 1.5px solid var(--line-strong);
+  background: var(--paper-sunk);
+  color: var(--ink-soft);
+  line-height: 1;
+}
+
+.verdict {
+  display: flex;
+  flex-direction: column;
+  min-width: 0;
+}
+
+.word-out {
+  font-family: var(--face-wide);
+  font-size: 19px;
+  font-stretch: 112%;
+  font-weight: 720;
+  line-height: 1.15;
+}
+
+.kw {
+  font-size: 15px;
+  font-weight: 680;
+}
+
+.limited .kw {
+  color: var(--copper-text);
+}
+
+.unverified .word-out {
+  color: var(--ochre-text);
+}
+
+.hazard .word-out {
+  color: var(--brick-text);
+}
+
+.why {
+  display: -webkit-box;
+  overflow: hidden;
+  font-size: 13px;
+  line-height: 1.3;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 3;
+}
+
+.folded {
+  display: none;
+}
+
+.hint {
+  grid-column: 2 / -1;
+}
+
+@media (width <= 1100px) {
+  .rail {
+    grid-template-columns: minmax(0, 1fr) 230px;
+  }
+
+  .brand {
+    display: none;
+  }
+
+  .hint {
+    grid-column: 1 / -1;
+  }
+}
+
+@media (width <= 720px) {
+  .rail {
+    grid-template-columns: auto minmax(0, 1fr);
+    gap: 10px;
+    min-height: 48px;
+    padding: 7px 12px;
+  }
+
+  .chain {
+    display: none;
+  }
+
+  .folded {
+    display: flex;
+    gap: 10px;
+    align-items: center;
+    min-width: 0;
+  }
+
+  .folded .names {
+    overflow: hidden;
+    max-width: 46vw;
+    font-size: 13px;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+
+  .verdict {
+    flex-direction: row;
+    justify-content: flex-end;
+  }
+
+  .why {
+    display: none;
+  }
+
+  .word-out {
+    font-size: 13px;
+    font-stretch: 96%;
+    text-align: right;
+  }
+
+  .kw {
+    display: none;
+  }
+
+  .limited .word-out,
+  .charges .word-out {
+    display: none;
+  }
+
+  .limited .kw,
+  .charges .kw {
+    display: inline;
+  }
+}
+</style>

@@ -1,0 +1,107 @@
+<script setup lang="ts">
+/** One piece of the chain. A tenon on its right side enters the next piece. */
+defineProps<{
+  kicker: string;
+  name: string;
+  plate: string;
+  /** Whether this piece holds the power where it is. */
+  binds?: boolean;
+  /** How it meets the next piece; none for the last. */
+  joint?: 'locked' | 'touching' | 'apart' | 'none';
+}>();
+</script>
+
+<template>
+  <div class="piece" :class="[joint ?? 'none', { binds }]">
+    <span class="kicker">{{ kicker }}</span>
+    <span class="name">{{ name }}</span>
+    <span class="plate figures">{{ plate }}</span>
+    <span v-if="joint === 'locked'" class="tenon" aria-hidden="true" />
+  </div>
+</template>
+
+<style scoped>
+.piece {
+  position: relative;
+  display: flex;
+  flex-direction: column;
+  justify-content: center;
+  min-width: 0;
+  height: 76px;
+  padding: 0 14px 0 26px;
+  background: var(--paper-raised);
+}
+
+.kicker {
+  line-height: 1.2;
+}
+
+.name {
+  overflow: hidden;
+  font-family: var(--face-wide);
+  font-size: 15px;
+  font-stretch: 104%;
+  font-weight: 680;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+.plate {
+  overflow: hidden;
+  font-size: 13px;
+  font-stretch: 96%;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+.tenon,
+.tenon::before {
+  position: absolute;
+  content: '';
+  clip-path: polygon(0 24%, 100% 0, 100% 100%, 0 76%);
+}
+
+/* An ink line round the tenon is what makes two pieces of the same colour read as joined. */
+.tenon {
+  z-index: 2;
+  top: 14px;
+  right: -19px;
+  width: 19px;
+  height: 48px;
+  background: var(--ink-soft);
+}
+
+.tenon::before {
+  top: 2px;
+  left: -2px;
+  width: 19px;
+  height: 44px;
+  background: var(--paper-raised);
+}
+
+.locked {
+  border-right: 1.5px solid var(--ink-soft);
+}
+
+.touching {
+  margin-right: 3px;
+  border-right: 2px dashed var(--line-strong);
+}
+
+.apart {
+  margin-right: 26px;
+}
+
+.binds {
+  background: var(--copper);
+  color: var(--on-copper);
+}
+
+.binds .kicker {
+  color: inherit;
+}
+
+.binds .tenon::before {
+  background: var(--copper);
+}
+</style>

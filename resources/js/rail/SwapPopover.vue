@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import { onKeyStroke } from '@vueuse/core';
+import { nextTick, ref } from 'vue';
+
+/** A piece of the rail as a button: it opens the pieces that could stand in its place. */
+defineProps<{
+  label: string;
+  groups: { group: string; items: { id: string; name: string; hint: string }[] }[];
+  chosen: string;
+}>();
+const emit = defineEmits<{ choose: [id: string] }>();
+
+const isOpen = ref(false);
+const list = ref<HTMLElement>();
+const trigger = ref<HTMLElement>();
+
+function choose(id: string): void {
+  close();
+  emit('choose', id);
+}
+
+function close(): void {
+  isOpen.value = false;
+  trigger.value?.focus();
+}
+
+onKeyStroke('Escape', close, { target: list });
+
+async function focusFirst(): Promise<void> {
+  await nextTick();
+  (
+    list.value?.querySelector<HTMLElement>('[aria-current=true]') ?? list.value?.querySelector<HTMLElement>('button')
+  )?.focus();
+}
+</script>
+
+<template>
+  <el-popover
+    v-model:visible="isOpen"
+    trigger="click"
+    placement="bottom-start"
+    :width="300"
+    :show-arrow="false"
+    @after-enter="focusFirst"
+  >
+    <template #reference>
+      <button ref="trigger" type="button" class="swap plain-button" :aria-expanded="isOpen">
+        <span class="sr-only">{{ label }}: </span><slot />
+      </button>
+    </template>
+    <div ref="list" class="list" role="group" :aria-label="label">
+      <template v-for="part in groups" :key="part.group">
+        <h3 v-if="part.group" class="kicker">{{ part.group }}</h3>
+        <button
+          v-for="item in part.items"
+          :key="item.id"
+          type="button"
+          class="item plain-button"
+          :aria-current="item.id === chosen ? 'true' : undefined"
+          @click="choose(item.id)"
+        >
+          <span>{{ item.name }}</span>
+          <span class="quiet">{{ item.hint }}</span>
+        </button>
+      </template>
+    </div>
+  </el-popover>
+</template>
+
+<style scoped>
+.swap {
+  position: relative;
+  display: flex;
+  min-width: 0;
+}
+
+.swap:hover :deep(.piece),
+.swap:hover :deep(.add) {
+  box-shadow: inset 0 -3px 0 var(--line-strong);
+}
+
+.swap:focus-visible {
+  z-index: 3;
+  outline-offset: 1px;
+}
+
+.list {
+  overflow: auto;
+  max-height: 60vh;
+}
+
+.list h3 {
+  margin: 8px 0 2px;
+}
+
+.item {
+  display: flex;
+  flex-direction: column;
+  width: 100%;
+  padding: 5px 8px;
+  line-height: 1.25;
+}
+
+.item .quiet {
+  font-size: 12.5px;
+}
+
+.item:hover,
+.item[aria-current='true'] {
+  background: var(--paper-sunk);
+}
+
+.item[aria-current='true'] {
+  box-shadow: inset 3px 0 0 var(--ink);
+}
+</style>

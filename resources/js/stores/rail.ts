@@ -1,0 +1,77 @@
+import { useSessionStorage } from '@vueuse/core';
+import { defineStore } from 'pinia';
+import { computed, ref } from 'vue';
+import { api, ask, type FitAnswer, type SessionLine } from '@/api/client';
+import { useBoard } from './board';
+import { useGarage } from './garage';
+
+interface Pick {
+  outlet: string | null;
+  vehicle: string | null;
+  /** Exactly these adapters; null lets the best answer choose. */
+  adapters: string[] | null;
+}
+
+/** The chain the user is working on: picked on the board, swapped in the rail, forecast, connected and judged. */
+export const useRail = defineStore('rail', () => {
+  const garage = useGarage();
+  const board = useBoard();
+  const pick = useSessionStorage<Pick>('harmozon-rail', { outlet: null, vehicle: null, adapters: null });
+  const answer = ref<FitAnswer | null>(null);
+  const error = ref('');
+  let asked = 0;
+
+  const outlet = computed(() => garage.outlet(pick.value.outlet));
+  const vehicle = computed(() => garage.vehicle(pick.value.vehicle));
+  const adapters = computed(() => (answer.value?.adapters ?? []).map((id) => garage.adapter(id)));
+  /** The inlet the chain ends in, from the last link id (`vehicle#index`). */
+  const inlet = computed(() => {
+    const last = answer.value?.chain.at(-1);
+    return vehicle.value?.spec.inlets[Number(last?.split('#').at(-1) ?? 0)];
+  });
+
+  async function refresh(): Promise<void> {
+    const { outlet: o, vehicle: v, adapters: exact } = pick.value;
+    if (!o || !v || !garage.outlet(o) || !garage.vehicle(v)) {
+      answer.value = null;
+      return;
+    }
+    const mine = ++asked;
+    error.value = '';
+    try {
+      const found = await ask(
+        api.POST('/fit', {
+          body: {
+            outlet: o,
+            vehicle: v,
+            adapters: exact ?? (board.kit === 'none' ? [] : null),
+            exact: exact !== null,
+            policy: board.policy,
+          },
+        }),
+      );
+      if (mine === asked) {
+        answer.value = found;
+      }
+    } catch (e) {
+      error.value = e instanceof Error ? e.message : String(e);
+    }
+  }
+
+  function choose(changes: Partial<Pick>): Promise<void> {
+    pick.value = { ...pick.value, adapters: null, ...changes };
+    return refresh();
+  }
+
+  /** Takes the chain of a recorded session, as far as its pieces are still in the garage. */
+  async function follow(session: SessionLine): Promise<void> {
+    await garage.load();
+    await choose({
+      outlet: session.outlet.id,
+      vehicle: session.vehicle.id,
+      adapters: session.adapters.map((a) => a.id).filter((id) => garage.adapter(id)),
+    });
+  }
+
+  return { follow, pick, answer, error, outlet, vehicle, adapters, inlet, choose, refresh };
+});
