@@ -39,7 +39,7 @@ abstract class CoreCommand extends Command
      */
     abstract protected function answer(): array;
 
-    /** @param array<string, mixed> $answer */
+    /** @param  array<string, mixed>  $answer */
     abstract protected function describe(array $answer): void;
 
     protected function path(string $argument): string

@@ -31,7 +31,8 @@ final class DemoGarage
         private readonly CurrentGarage $garage,
         private readonly SessionBook $book,
         private readonly ScriptReader $scripts,
-    ) {}
+    ) {
+    }
 
     public function isLoaded(): bool
     {

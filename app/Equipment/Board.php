@@ -15,7 +15,9 @@ use Harmozon\Core\Fit\Fitter;
 /** Every car of the garage at every outlet. */
 final class Board
 {
-    public function __construct(private readonly Crate $crate, private readonly FitWriter $writer) {}
+    public function __construct(private readonly Crate $crate, private readonly FitWriter $writer)
+    {
+    }
 
     /**
      * @param  list<CoreAdapter>  $kit

@@ -17,7 +17,9 @@ use Illuminate\Support\Collection;
 /** The way from stored pieces to the core: each is read exactly as a case file is. */
 final class Crate
 {
-    public function __construct(private readonly EquipmentReader $reader) {}
+    public function __construct(private readonly EquipmentReader $reader)
+    {
+    }
 
     public function vehicle(Vehicle $vehicle): CoreVehicle
     {

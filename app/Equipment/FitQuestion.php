@@ -28,7 +28,8 @@ final readonly class FitQuestion
         public bool $isExact,
         private string $policy,
         private array $conditions,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  list<string>|null  $adapterIds  null: the whole crate

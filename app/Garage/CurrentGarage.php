@@ -13,7 +13,9 @@ final class CurrentGarage
 {
     private ?int $opened = null;
 
-    public function __construct(private readonly Auth $auth) {}
+    public function __construct(private readonly Auth $auth)
+    {
+    }
 
     public function id(): ?int
     {

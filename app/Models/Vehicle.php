@@ -4,4 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-final class Vehicle extends Piece {}
+final class Vehicle extends Piece
+{
+}

@@ -22,5 +22,6 @@ final readonly class LoadedFile
         public int $added,
         public array $rejected,
         public array $ignoredColumns,
-    ) {}
+    ) {
+    }
 }

@@ -20,7 +20,9 @@ final class SessionBook
 {
     private const ROWS_A_WRITE = 200;
 
-    public function __construct(private readonly SessionReport $reports) {}
+    public function __construct(private readonly SessionReport $reports)
+    {
+    }
 
     public function begin(FitQuestion $question, Carbon $startedAt, string $note = ''): ChargeSession
     {
@@ -128,7 +130,7 @@ final class SessionBook
         }
     }
 
-    /** @param array<string, CoreReading> $readings */
+    /** @param  array<string, CoreReading>  $readings */
     private function write(ChargeSession $session, array $readings): int
     {
         $most = config('harmozon.most_readings');

@@ -16,7 +16,9 @@ use Harmozon\Core\Fit\ChainAnswer;
 /** The chain of a session, from the plates it was begun with. */
 final readonly class SessionChain
 {
-    private function __construct(public ChainAnswer $answer, public Conditions $conditions) {}
+    private function __construct(public ChainAnswer $answer, public Conditions $conditions)
+    {
+    }
 
     public static function of(ChargeSession $session): self
     {

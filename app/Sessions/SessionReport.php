@@ -24,7 +24,9 @@ final class SessionReport
     /** Stretches of the small curve in the log. */
     private const SPARK_STRETCHES = 24;
 
-    public function __construct(private readonly CheckWriter $writer, private readonly FitWriter $fit) {}
+    public function __construct(private readonly CheckWriter $writer, private readonly FitWriter $fit)
+    {
+    }
 
     /** @return array<string, mixed> chain, judgement and curve */
     public function full(ChargeSession $session): array

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Files\TextInput;
 use App\Console\CoreCommand;
+use App\Files\TextInput;
 use Harmozon\Core\Files\CaseReader;
 use Harmozon\Core\Files\FitWriter;
 use Harmozon\Core\Fit\Answer;

@@ -20,7 +20,9 @@ final class ReadingController extends Controller
     /** Rows the page lists: the newest. */
     private const NEWEST = 50;
 
-    public function __construct(private readonly SessionBook $book, private readonly SessionReport $reports) {}
+    public function __construct(private readonly SessionBook $book, private readonly SessionReport $reports)
+    {
+    }
 
     /** The newest readings, as they were taken. */
     public function index(ChargeSession $session): JsonResponse

@@ -22,7 +22,8 @@ final class SessionController extends Controller
         private readonly SessionBook $book,
         private readonly SessionLine $lines,
         private readonly SessionReport $reports,
-    ) {}
+    ) {
+    }
 
     /** The log: newest first. */
     public function index(): JsonResponse

@@ -23,7 +23,8 @@ final readonly class Script
         public bool $ignoresHeat = false,
         public bool $failsToStart = false,
         public string $source = 'stand-in',
-    ) {}
+    ) {
+    }
 
     public function isRead(string $what): bool
     {

@@ -19,7 +19,7 @@ final readonly class Chain
 
     public Inlet $inlet;
 
-    /** @param list<Adapter> $adapters */
+    /** @param  list<Adapter>  $adapters */
     public function __construct(
         public Outlet $outlet,
         public array $adapters,

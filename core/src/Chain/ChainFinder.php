@@ -21,7 +21,7 @@ final class ChainFinder
     /** @var array<string, list<Adapter>> kit by the shape of its charger side */
     private array $byInput = [];
 
-    /** @param list<Adapter> $kit */
+    /** @param  list<Adapter>  $kit */
     public function __construct(array $kit)
     {
         foreach ($kit as $adapter) {

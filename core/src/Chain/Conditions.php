@@ -14,7 +14,7 @@ final readonly class Conditions
     /** Warm enough that the charge curve holds as published (°C). */
     public const WARM_PACK_C = 25.0;
 
-    /** @param array<string, float> $theta starting heat load by link id (an adapter's id, or `cable`), 1 being the allowed rise */
+    /** @param  array<string, float>  $theta starting heat load by link id (an adapter's id, or `cable`), 1 being the allowed rise */
     public function __construct(
         public float $socFrom = self::DEFAULT_SOC_FROM,
         public float $socTo = self::DEFAULT_SOC_TO,
@@ -23,7 +23,8 @@ final readonly class Conditions
         public bool $packPrepared = true,
         public bool $member = false,
         public array $theta = [],
-    ) {}
+    ) {
+    }
 
     /** The pack's temperature: prepared is warm; else as read; else soaked to the ambient. Null when nothing tells. */
     public function packTemperatureC(): ?float

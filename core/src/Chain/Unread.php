@@ -7,7 +7,9 @@ namespace Harmozon\Core\Chain;
 /** A fact nobody has read yet, and where it is usually found. */
 final readonly class Unread
 {
-    public function __construct(public string $fact, public string $where) {}
+    public function __construct(public string $fact, public string $where)
+    {
+    }
 
     public static function stationMaxV(): self
     {
@@ -57,7 +59,7 @@ final readonly class Unread
         return implode(' and ', array_map(static fn (self $u): string => $u->fact, $missing));
     }
 
-    /** @param non-empty-list<self> $missing */
+    /** @param  non-empty-list<self>  $missing */
     public static function places(array $missing): string
     {
         return implode('; ', array_map(static fn (self $u): string => ucfirst($u->fact).': '.$u->where, $missing)).'.';

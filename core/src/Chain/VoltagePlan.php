@@ -25,9 +25,10 @@ final readonly class VoltagePlan
         public ?BoostConverter $converter,
         public ?string $failure,
         public array $missing,
-    ) {}
+    ) {
+    }
 
-    /** @param list<Unread> $missing */
+    /** @param  list<Unread>  $missing */
     public static function session(VoltageMode $mode, Curve $plugV, ?float $stopsAtSoc = null, ?BoostConverter $converter = null, array $missing = []): self
     {
         return new self($mode, $plugV, $stopsAtSoc, $converter, null, $missing);

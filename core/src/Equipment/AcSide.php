@@ -13,5 +13,6 @@ final readonly class AcSide
         public ?float $maxKw,
         public ?float $minV,
         public ?float $maxV,
-    ) {}
+    ) {
+    }
 }

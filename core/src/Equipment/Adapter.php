@@ -28,7 +28,8 @@ final readonly class Adapter
         public ?AttachOrder $attachOrder = null,
         public ?string $price = null,
         public ?bool $testOverdue = null,
-    ) {}
+    ) {
+    }
 
     public function isActive(): bool
     {

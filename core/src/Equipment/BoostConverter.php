@@ -15,5 +15,6 @@ final readonly class BoostConverter
         public ?float $maxInputA,
         public ?float $inputV,
         public ?float $efficiency,
-    ) {}
+    ) {
+    }
 }

@@ -13,7 +13,8 @@ final readonly class Cabinet
         public ?bool $partnerActive,
         public ?float $partnerKw,
         public ?float $moduleKw,
-    ) {}
+    ) {
+    }
 
     /** kW left for this stall while the partner charges; null when it is idle, or when the share cannot be known. */
     public function shareKw(): ?float

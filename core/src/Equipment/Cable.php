@@ -10,14 +10,15 @@ final readonly class Cable
     /** What a cooled connector carries without its coolant (IEC 62196-3: 200 A uncooled). */
     public const DRY_RATING_A = 200.0;
 
-    /** @param float $ageing share of the continuous amps that is left, 1 when new */
+    /** @param  float  $ageing share of the continuous amps that is left, 1 when new */
     public function __construct(
         public ?float $lengthM,
         public ?bool $cooled,
         public bool $coolingFailed,
         public Plate $plate,
         public float $ageing,
-    ) {}
+    ) {
+    }
 
     /** The plate that holds today: with a dead pump a cooled cable falls to its dry rating. */
     public function plateNow(): Plate

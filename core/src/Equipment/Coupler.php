@@ -7,7 +7,9 @@ namespace Harmozon\Core\Equipment;
 /** One mating shape: a family, and for sockets the kind of socket (`socket:14-50`). */
 final readonly class Coupler
 {
-    private function __construct(public CouplerFamily $family, public string $id) {}
+    private function __construct(public CouplerFamily $family, public string $id)
+    {
+    }
 
     /** @throws UnknownCoupler when the id is none of the families, or names no kind of socket */
     public static function of(string $id): self

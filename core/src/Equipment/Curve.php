@@ -11,7 +11,9 @@ final readonly class Curve
      * @param  non-empty-list<float>  $soc  percent, strictly rising
      * @param  non-empty-list<float>  $value  one for each state of charge
      */
-    private function __construct(public array $soc, public array $value) {}
+    private function __construct(public array $soc, public array $value)
+    {
+    }
 
     /**
      * @param  list<array{float, float}>  $points  pairs of percent and value

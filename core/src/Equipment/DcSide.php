@@ -20,5 +20,6 @@ final readonly class DcSide
         public ?Retrofit $retrofit,
         public ?BoostConverter $boostConverter,
         public ?bool $splitPack,
-    ) {}
+    ) {
+    }
 }

@@ -12,7 +12,8 @@ final readonly class Inlet
         public ?PortCorner $port,
         public ?DcSide $dc,
         public ?AcSide $ac,
-    ) {}
+    ) {
+    }
 
     public function has(CurrentKind $current): bool
     {

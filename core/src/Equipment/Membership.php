@@ -6,5 +6,7 @@ namespace Harmozon\Core\Equipment;
 
 final readonly class Membership
 {
-    public function __construct(public string $monthlyFee, public string $perKwh) {}
+    public function __construct(public string $monthlyFee, public string $perKwh)
+    {
+    }
 }

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Equipment;
 /** A connector or socket offered by a stall, with its own plate, its cabinet and what stands around it. */
 final readonly class Outlet
 {
-    /** @param list<Signalling>|null $signalling languages spoken; null when not known */
+    /** @param  list<Signalling>|null  $signalling languages spoken; null when not known */
     public function __construct(
         public string $id,
         public string $name,
@@ -26,7 +26,8 @@ final readonly class Outlet
         public ?Supply $supply,
         public Access $access,
         public ?Tariff $tariff,
-    ) {}
+    ) {
+    }
 
     /**
      * Volts present when a session begins at an AC outlet: the supply's, or the plate's where only that was read.

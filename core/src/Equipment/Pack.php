@@ -7,5 +7,7 @@ namespace Harmozon\Core\Equipment;
 /** The traction battery: usable energy, and its voltage over state of charge. */
 final readonly class Pack
 {
-    public function __construct(public ?float $usableKwh, public ?Curve $voltageBySoc) {}
+    public function __construct(public ?float $usableKwh, public ?Curve $voltageBySoc)
+    {
+    }
 }

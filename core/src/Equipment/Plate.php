@@ -23,7 +23,8 @@ final readonly class Plate
         public ?float $maxKw,
         public float $ratedAtC,
         public float $limitC,
-    ) {}
+    ) {
+    }
 
     /** @throws ImpossibleValue */
     public static function of(

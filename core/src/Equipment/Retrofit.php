@@ -7,10 +7,12 @@ namespace Harmozon\Core\Equipment;
 /** Whether a workshop can add languages to a car that lacks them. */
 final readonly class Retrofit
 {
-    /** @param list<Signalling> $adds */
-    private function __construct(public bool $possible, public array $adds) {}
+    /** @param  list<Signalling>  $adds */
+    private function __construct(public bool $possible, public array $adds)
+    {
+    }
 
-    /** @param list<Signalling> $adds */
+    /** @param  list<Signalling>  $adds */
     public static function adding(array $adds): self
     {
         return new self(true, $adds);

@@ -33,7 +33,7 @@ enum Signalling: string
         };
     }
 
-    /** @param list<self> $languages */
+    /** @param  list<self>  $languages */
     public static function list(array $languages): string
     {
         return $languages === []

@@ -10,5 +10,7 @@ namespace Harmozon\Core\Equipment;
  */
 final readonly class Supply
 {
-    public function __construct(public ?float $volts, public ?float $amps, public ?int $phases) {}
+    public function __construct(public ?float $volts, public ?float $amps, public ?int $phases)
+    {
+    }
 }

@@ -15,5 +15,6 @@ final readonly class Tariff
         public ?string $idlePerMinute,
         public ?float $idleGraceMinutes,
         public ?Membership $membership,
-    ) {}
+    ) {
+    }
 }

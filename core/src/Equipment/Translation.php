@@ -11,7 +11,9 @@ final readonly class Translation
      * @param  list<Signalling>  $from
      * @param  list<Signalling>  $to
      */
-    public function __construct(public array $from, public array $to) {}
+    public function __construct(public array $from, public array $to)
+    {
+    }
 
     /**
      * @param  list<Signalling>  $spoken  by the station's side

@@ -19,5 +19,6 @@ final readonly class Vehicle
         public ?float $kmPerKwh,
         public array $inlets,
         public ?array $programmes,
-    ) {}
+    ) {
+    }
 }

@@ -15,7 +15,9 @@ final class CaseReader
 
     public const VERSION = 1;
 
-    public function __construct(private readonly EquipmentReader $equipment = new EquipmentReader) {}
+    public function __construct(private readonly EquipmentReader $equipment = new EquipmentReader)
+    {
+    }
 
     /** @throws FieldError */
     public function json(string $json): FitCase

@@ -52,7 +52,7 @@ final class CheckWriter
                 'state' => $t->state->value,
                 'index_k_per_100a2' => FitWriter::rounded($t->index($measured->mean10MinA)),
             ], $judgement->temperatures),
-            'flags' => array_map(static fn (Flag $f): array => ['t_s' => $f->tMs / 1000, 'code' => $f->code->value, 'detail' => $f->detail], $measured->flags),
+            'flags' => array_map(static fn (Flag $f): array => ['t_s' => $f->tMs / 1000.0, 'code' => $f->code->value, 'detail' => $f->detail], $measured->flags),
             'flags_left_out' => $measured->flagsLeftOut,
             'findings' => $judgement->findings,
         ];
@@ -61,7 +61,7 @@ final class CheckWriter
     /** @return array{value: float, t_s: float, provenance: string}|null */
     private static function peak(?PeakValue $peak): ?array
     {
-        return $peak === null ? null : ['value' => round($peak->value, 2), 't_s' => $peak->tMs / 1000, 'provenance' => $peak->provenance->value];
+        return $peak === null ? null : ['value' => round($peak->value, 2), 't_s' => $peak->tMs / 1000.0, 'provenance' => $peak->provenance->value];
     }
 
     /** @return array<string, mixed> */

@@ -19,8 +19,10 @@ final class CsvRecords implements \IteratorAggregate
 
     private string $delimiter = ',';
 
-    /** @param iterable<string> $lines with or without their line ends */
-    public function __construct(private readonly iterable $lines) {}
+    /** @param  iterable<string>  $lines with or without their line ends */
+    public function __construct(private readonly iterable $lines)
+    {
+    }
 
     public function delimiter(): string
     {

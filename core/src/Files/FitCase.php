@@ -14,14 +14,15 @@ use Harmozon\Core\Fit\Fitter;
 /** What a case file holds: one vehicle, a kit, one outlet, a policy and the conditions. */
 final readonly class FitCase
 {
-    /** @param list<Adapter> $adapters */
+    /** @param  list<Adapter>  $adapters */
     public function __construct(
         public Vehicle $vehicle,
         public array $adapters,
         public Outlet $outlet,
         public AdapterPolicy $policy,
         public Conditions $conditions,
-    ) {}
+    ) {
+    }
 
     public function fitter(): Fitter
     {

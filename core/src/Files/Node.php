@@ -12,8 +12,10 @@ use Harmozon\Core\Equipment\ImpossibleValue;
  */
 final readonly class Node
 {
-    /** @param array<array-key, mixed> $fields */
-    private function __construct(private array $fields, public string $path) {}
+    /** @param  array<array-key, mixed>  $fields */
+    private function __construct(private array $fields, public string $path)
+    {
+    }
 
     /** @throws FieldError when the value is not an object */
     public static function of(mixed $value, string $path = ''): self

@@ -7,7 +7,9 @@ namespace Harmozon\Core\Files;
 /** The span in which a quantity is physically believable. Wide on purpose: it catches wrong units, not odd cars. */
 final readonly class Range
 {
-    private function __construct(private float $least, private float $most, private string $unit) {}
+    private function __construct(private float $least, private float $most, private string $unit)
+    {
+    }
 
     /** Volts of any coupler known to the standards, with room above. */
     public static function volts(): self

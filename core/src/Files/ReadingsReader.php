@@ -139,7 +139,7 @@ final class ReadingsReader
         return $reading->holdsAnything() ? $reading : throw FieldError::at('row', 'holds no value');
     }
 
-    /** @param array<string, string> $texts */
+    /** @param  array<string, string>  $texts */
     private function seconds(array $texts, bool $decimalComma): float
     {
         if (($texts['t_s'] ?? '') !== '') {

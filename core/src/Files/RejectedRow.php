@@ -7,5 +7,7 @@ namespace Harmozon\Core\Files;
 /** A row of a readings file that was left out, and why. */
 final readonly class RejectedRow
 {
-    public function __construct(public int $line, public string $reason) {}
+    public function __construct(public int $line, public string $reason)
+    {
+    }
 }

@@ -25,7 +25,8 @@ final readonly class ChainAnswer
         public ?float $idealPeakKw,
         public VoltagePlan $voltage,
         public array $cautions,
-    ) {}
+    ) {
+    }
 
     /** 0 where nothing flows; null where it would flow but no limit is known. */
     public function expectedPeakKw(): ?float

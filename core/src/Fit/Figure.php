@@ -7,5 +7,7 @@ namespace Harmozon\Core\Fit;
 /** A number a gate used, with its name and unit. */
 final readonly class Figure
 {
-    public function __construct(public string $name, public float $value, public string $unit) {}
+    public function __construct(public string $name, public float $value, public string $unit)
+    {
+    }
 }

@@ -26,7 +26,7 @@ final class Fitter
 
     private readonly PeakFinder $peaks;
 
-    /** @param list<Adapter> $kit */
+    /** @param  list<Adapter>  $kit */
     public function __construct(
         array $kit,
         private readonly Conditions $conditions,
@@ -51,7 +51,7 @@ final class Fitter
         return $this->best($this->finder->chains($outlet, $vehicle));
     }
 
-    /** @param non-empty-list<Chain> $chains */
+    /** @param  non-empty-list<Chain>  $chains */
     private function best(array $chains): Answer
     {
         $answers = array_map($this->judge(...), $chains);

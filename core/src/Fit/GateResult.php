@@ -9,7 +9,7 @@ use Harmozon\Core\Chain\Unread;
 /** A gate's answer: result, reason in one sentence, the figures used, and for an unknown where to read the fact. */
 final readonly class GateResult
 {
-    /** @param list<Figure> $figures */
+    /** @param  list<Figure>  $figures */
     private function __construct(
         public GateName $gate,
         public Result $result,
@@ -17,21 +17,22 @@ final readonly class GateResult
         public ?string $check,
         public bool $isHazard,
         public array $figures,
-    ) {}
+    ) {
+    }
 
-    /** @param list<Figure> $figures */
+    /** @param  list<Figure>  $figures */
     public static function pass(GateName $gate, string $reason, array $figures = []): self
     {
         return new self($gate, Result::Pass, $reason, null, false, $figures);
     }
 
-    /** @param list<Figure> $figures */
+    /** @param  list<Figure>  $figures */
     public static function caution(GateName $gate, string $reason, array $figures = [], ?string $check = null): self
     {
         return new self($gate, Result::Caution, $reason, $check, false, $figures);
     }
 
-    /** @param list<Figure> $figures */
+    /** @param  list<Figure>  $figures */
     public static function fail(GateName $gate, string $reason, array $figures = []): self
     {
         return new self($gate, Result::Fail, $reason, null, false, $figures);

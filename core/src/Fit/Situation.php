@@ -16,5 +16,6 @@ final readonly class Situation
         public Conditions $conditions,
         public AdapterPolicy $policy,
         public VoltagePlan $voltage,
-    ) {}
+    ) {
+    }
 }

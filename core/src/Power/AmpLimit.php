@@ -7,5 +7,7 @@ namespace Harmozon\Core\Power;
 /** A link that allows so many amps (per phase, for AC). */
 final readonly class AmpLimit
 {
-    public function __construct(public BindingCode $code, public string $linkId, public float $amps) {}
+    public function __construct(public BindingCode $code, public string $linkId, public float $amps)
+    {
+    }
 }

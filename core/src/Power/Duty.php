@@ -19,7 +19,8 @@ final readonly class Duty
         public float $boostA,
         public float $effectiveA,
         public float $tauMinutes,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  float|null  $ambientC  null: as rated

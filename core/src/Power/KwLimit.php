@@ -7,5 +7,7 @@ namespace Harmozon\Core\Power;
 /** A link that allows so many kW, whatever the volts. */
 final readonly class KwLimit
 {
-    public function __construct(public BindingCode $code, public string $linkId, public float $kw) {}
+    public function __construct(public BindingCode $code, public string $linkId, public float $kw)
+    {
+    }
 }

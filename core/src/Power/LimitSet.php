@@ -23,7 +23,8 @@ final readonly class LimitSet
         public array $kw,
         public ?CurveLimit $curve,
         public array $unread = [],
-    ) {}
+    ) {
+    }
 
     public function kwPerAmp(float $soc): float
     {

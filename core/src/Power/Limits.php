@@ -28,7 +28,9 @@ final class Limits
     /** @var list<string> */
     private array $unread = [];
 
-    private function __construct(private readonly Chain $chain, private readonly Conditions $conditions) {}
+    private function __construct(private readonly Chain $chain, private readonly Conditions $conditions)
+    {
+    }
 
     /** The limits of a chain at its starting heat loads; null when the volts at the plug are not known. */
     public static function ofChain(Chain $chain, VoltagePlan $plan, Conditions $conditions): ?LimitSet

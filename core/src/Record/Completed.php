@@ -7,7 +7,9 @@ namespace Harmozon\Core\Record;
 /** A reading with what follows from it. */
 final readonly class Completed
 {
-    public function __construct(public Reading $reading, public ?Value $volts, public ?Value $amps, public ?Value $kw) {}
+    public function __construct(public Reading $reading, public ?Value $volts, public ?Value $amps, public ?Value $kw)
+    {
+    }
 
     public function of(Quantity $quantity): ?Value
     {

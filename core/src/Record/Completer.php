@@ -13,7 +13,9 @@ final readonly class Completer
      * @param  Curve|null  $plugV  volts at the plug over state of charge; null when not known
      * @param  int  $phases  1 for DC
      */
-    public function __construct(private ?Curve $plugV, private int $phases) {}
+    public function __construct(private ?Curve $plugV, private int $phases)
+    {
+    }
 
     public function complete(Reading $reading): Completed
     {

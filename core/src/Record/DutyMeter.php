@@ -70,7 +70,7 @@ final class DutyMeter
         $this->duty = Duty::of($this->plate, $celsius, $this->ageing, $this->cooled) ?? $this->duty;
     }
 
-    /** @param bool $afterGap whether too much time passed since the last reading to count it as time above continuous */
+    /** @param  bool  $afterGap whether too much time passed since the last reading to count it as time above continuous */
     public function add(float $tS, float $amps, bool $afterGap): void
     {
         $lastS = $this->lastS;

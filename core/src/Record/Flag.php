@@ -6,5 +6,7 @@ namespace Harmozon\Core\Record;
 
 final readonly class Flag
 {
-    public function __construct(public int $tMs, public FlagCode $code, public string $detail) {}
+    public function __construct(public int $tMs, public FlagCode $code, public string $detail)
+    {
+    }
 }

@@ -10,5 +10,7 @@ final readonly class Gap
     /** Readings further apart than this leave a gap (s). */
     public const LONGEST_S = 120.0;
 
-    public function __construct(public float $fromS, public float $toS) {}
+    public function __construct(public float $fromS, public float $toS)
+    {
+    }
 }

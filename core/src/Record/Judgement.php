@@ -22,5 +22,6 @@ final readonly class Judgement
         public array $temperatures,
         public array $proven,
         public ?float $impliedUsableKwh,
-    ) {}
+    ) {
+    }
 }

@@ -34,7 +34,8 @@ final readonly class Measured
         public array $duties,
         public float $samplingGapS,
         public TemperatureMeter $temperatures,
-    ) {}
+    ) {
+    }
 
     public function peak(Quantity $quantity): ?PeakValue
     {

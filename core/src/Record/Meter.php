@@ -48,7 +48,7 @@ final class Meter
 
     private readonly TemperatureMeter $temperatures;
 
-    /** @param array<string, DutyMeter> $duties by link id */
+    /** @param  array<string, DutyMeter>  $duties by link id */
     public function __construct(
         private readonly Completer $completer,
         private readonly Plausibility $plausibility,
@@ -115,7 +115,7 @@ final class Meter
         );
     }
 
-    /** @param list<Flag> $flags */
+    /** @param  list<Flag>  $flags */
     private function keep(array $flags): void
     {
         foreach ($flags as $flag) {

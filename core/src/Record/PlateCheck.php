@@ -10,7 +10,9 @@ final class PlateCheck
     /** A boost may be outlasted by this much before it counts (minutes): clocks and screens round. */
     private const OVERRUN_MINUTES = 1.0;
 
-    public function __construct(private readonly float $tolerance) {}
+    public function __construct(private readonly float $tolerance)
+    {
+    }
 
     /**
      * @param  list<Link>  $links

@@ -16,7 +16,8 @@ final readonly class PlateRow
         public ?float $minutesOverContinuous = null,
         public ?float $thetaMax = null,
         public bool $isBoostOverrun = false,
-    ) {}
+    ) {
+    }
 
     public function limit(): ?float
     {

@@ -34,7 +34,8 @@ final class Plausibility
         private readonly ?float $possibleKw,
         private readonly ?float $usableKwh,
         private readonly int $phases,
-    ) {}
+    ) {
+    }
 
     /** @return list<Flag> */
     public function flags(Completed $now): array

@@ -21,7 +21,8 @@ final readonly class Reading
         public array $celsius = [],
         public ?string $source = null,
         public ?string $note = null,
-    ) {}
+    ) {
+    }
 
     public function tS(): float
     {

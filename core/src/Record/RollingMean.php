@@ -15,7 +15,9 @@ final class RollingMean
     /** @var list<array{float, float, float}> time (s), value, integral up to there, oldest first */
     private array $points = [];
 
-    public function __construct(private readonly float $windowS) {}
+    public function __construct(private readonly float $windowS)
+    {
+    }
 
     public function highest(): ?float
     {

@@ -17,9 +17,11 @@ final readonly class TemperatureRow
 
     private const OVER_C = 60.0;
 
-    private function __construct(public Point $point, public float $maxC, public ?float $riseK, public TemperatureState $state) {}
+    private function __construct(public Point $point, public float $maxC, public ?float $riseK, public TemperatureState $state)
+    {
+    }
 
-    /** @param Adapter|null $adapter the one whose own limits stand in for the general ones */
+    /** @param  Adapter|null  $adapter the one whose own limits stand in for the general ones */
     public static function of(Point $point, float $maxC, ?float $riseK, ?Adapter $adapter): self
     {
         $own = $point === Point::Adapter ? $adapter : null;

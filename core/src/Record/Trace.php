@@ -17,7 +17,9 @@ final class Trace
      * @param  float  $durationS  time of the session's last reading
      * @param  int  $most  stretches to cut it into
      */
-    public function __construct(private readonly float $durationS, private readonly int $most = 300) {}
+    public function __construct(private readonly float $durationS, private readonly int $most = 300)
+    {
+    }
 
     public function add(Completed $reading): void
     {

@@ -6,7 +6,9 @@ namespace Harmozon\Core\Record;
 
 final readonly class Value
 {
-    public function __construct(public float $value, public Provenance $provenance) {}
+    public function __construct(public float $value, public Provenance $provenance)
+    {
+    }
 
     public static function measured(?float $value): ?self
     {

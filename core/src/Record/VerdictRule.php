@@ -13,7 +13,9 @@ final readonly class VerdictRule
     /** With fewer readings nothing can be said. */
     private const FEWEST_READINGS = 3;
 
-    public function __construct(private ChainAnswer $answer) {}
+    public function __construct(private ChainAnswer $answer)
+    {
+    }
 
     /**
      * @param  list<PlateRow>  $rows

@@ -58,6 +58,10 @@ const through = computed(() => props.session.adapters.map((a) => a.name).join(' 
   background: var(--paper-raised);
 }
 
+.when {
+  white-space: nowrap;
+}
+
 .when,
 .what {
   display: flex;

@@ -40,7 +40,7 @@ final class SignallingGate implements Gate
         return $this->dc($spoken, $side, $chain);
     }
 
-    /** @param list<Signalling> $spoken */
+    /** @param  list<Signalling>  $spoken */
     private function dc(array $spoken, DcSide $side, Chain $chain): GateResult
     {
         $car = $chain->vehicle->name;

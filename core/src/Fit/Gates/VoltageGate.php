@@ -38,7 +38,7 @@ final class VoltageGate implements Gate
         return $this->meets($situation);
     }
 
-    /** @param list<Unread> $missing gathers the ratings that nobody has read */
+    /** @param  list<Unread>  $missing gathers the ratings that nobody has read */
     private function overRated(Situation $situation, float $highestV, array &$missing): ?GateResult
     {
         $chain = $situation->chain;

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Tests\Bench;
+
+use Harmozon\Core\Bench\Script;
+use Harmozon\Core\Bench\StandIn;
+use Harmozon\Core\Record\Judge;
+use Harmozon\Core\Record\Judgement;
+use Harmozon\Core\Record\Quantity;
+use Harmozon\Core\Record\Verdict;
+use Harmozon\Core\Tests\Cases;
+use PHPUnit\Framework\TestCase;
+
+final class StandInTest extends TestCase
+{
+    public function test_the_same_seed_gives_the_same_readings_and_another_seed_others(): void
+    {
+        self::assertEquals(self::readings(new Script(7)), self::readings(new Script(7)));
+        self::assertNotEquals(self::readings(new Script(7)), self::readings(new Script(8)));
+    }
+
+    public function test_energy_is_conserved_through_noise_and_rounding(): void
+    {
+        // 10 to 80 % of 60 kWh are 42 kWh in the pack, 44.21 kWh at the plug.
+        $judgement = self::judged(new Script(3, everyS: 5), adapter: ['plate.continuous_a' => 500]);
+
+        self::assertEqualsWithDelta(42 / 0.95, $judgement->measured->energyKwh, 0.4);
+        self::assertEqualsWithDelta(60.0, $judgement->impliedUsableKwh, 0.8);
+        self::assertSame(Verdict::Passed, $judgement->verdict);
+        self::assertSame([], $judgement->measured->flags);
+    }
+
+    public function test_it_obeys_the_adapters_heat_unless_told_otherwise(): void
+    {
+        $hungry = ['charge_curve_kw' => [[0, 300]], 'inlets.0.dc.max_kw' => 300, 'pack.usable_kwh' => 140];
+        $obeys = self::judged(new Script(3), $hungry);
+        $ignores = self::judged(new Script(3, ignoresHeat: true), $hungry);
+
+        self::assertSame(Verdict::Failed, $ignores->verdict);
+        self::assertNotSame(Verdict::Failed, $obeys->verdict, implode(' ', $obeys->findings));
+        self::assertGreaterThan($obeys->measured->mean10MinA, $ignores->measured->mean10MinA + 1);
+    }
+
+    public function test_a_failed_start_passes_no_power(): void
+    {
+        $judgement = self::judged(new Script(3, longestMinutes: 3, failsToStart: true));
+
+        self::assertSame(0.0, $judgement->measured->peak(Quantity::Kw)?->value);
+        self::assertSame(Verdict::Incomplete, $judgement->verdict);
+    }
+
+    public function test_only_what_the_script_reads_is_noted(): void
+    {
+        foreach (self::readings(new Script(3, reads: ['soc', 'kw'])) as $reading) {
+            self::assertNull($reading->volts);
+            self::assertNull($reading->amps);
+            self::assertNotNull($reading->kw);
+        }
+    }
+
+    /**
+     * @param  array<string, mixed>  $car
+     * @param  array<string, mixed>  $adapter
+     * @return list<\Harmozon\Core\Record\Reading>
+     */
+    private static function readings(Script $script, array $car = [], array $adapter = []): array
+    {
+        [$case, $answer] = self::chain($car, $adapter);
+
+        return iterator_to_array((new StandIn($answer->chain, $answer->voltage, $case->conditions, $script))->readings(), false);
+    }
+
+    /**
+     * @param  array<string, mixed>  $car
+     * @param  array<string, mixed>  $adapter
+     */
+    private static function judged(Script $script, array $car = [], array $adapter = []): Judgement
+    {
+        [$case, $answer] = self::chain($car, $adapter);
+        $judge = new Judge($answer, $case->conditions);
+        foreach (self::readings($script, $car, $adapter) as $reading) {
+            $judge->add($reading);
+        }
+
+        return $judge->judgement();
+    }
+
+    /**
+     * @param  array<string, mixed>  $car
+     * @param  array<string, mixed>  $adapter
+     * @return array{\Harmozon\Core\Files\FitCase, \Harmozon\Core\Fit\ChainAnswer}
+     */
+    private static function chain(array $car, array $adapter): array
+    {
+        $case = Cases::read(Cases::file(car: $car, outlet: ['coupler' => 'j3400'], adapters: [$adapter]));
+
+        return [$case, $case->fitter()->answer($case->outlet, $case->vehicle)->best];
+    }
+}

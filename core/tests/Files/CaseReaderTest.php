@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Tests\Files;
+
+use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Equipment\Coupler;
+use Harmozon\Core\Files\CaseReader;
+use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Tests\Cases;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class CaseReaderTest extends TestCase
+{
+    #[DataProvider('faults')]
+    public function test_a_fault_is_named_by_its_path(string $path, mixed $value, string $complaint): void
+    {
+        $file = Cases::file(adapters: [[]]);
+        $this->expectExceptionObject(FieldError::at('x', 'y'));
+        $this->expectExceptionMessage($complaint);
+        Cases::read(Cases::changed($file, [$path => $value]));
+    }
+
+    /** @return iterable<string, array{string, mixed, string}> */
+    public static function faults(): iterable
+    {
+        yield 'another format' => ['format', 'other/case', 'format: expected "harmozon/case"'];
+        yield 'a version to come' => ['version', 2, 'version: 2 is not known'];
+        yield 'a version as text' => ['version', '1', 'version: "1" is not known'];
+        yield 'text for a number' => ['vehicle.inlets.0.dc.max_v', '500', 'vehicle.inlets[0].dc.max_v: expected a number, got text'];
+        yield 'true for a number' => ['outlet.max_a', true, 'outlet.max_a: expected a number, got true or false'];
+        yield 'volts below zero' => ['outlet.max_v', -400, 'outlet.max_v: -400 is outside 1 … 2000 V'];
+        yield 'kilowatts written as watts' => ['outlet.max_kw', 350_000, 'outlet.max_kw: 350000 is outside'];
+        yield 'an unknown shape' => ['outlet.coupler', 'round', 'outlet.coupler: "round" is no coupler'];
+        yield 'a socket of no kind' => ['outlet.coupler', 'socket:', 'outlet.coupler: "socket:" names no kind of socket'];
+        yield 'an unknown language' => ['outlet.signalling', ['plc', 'morse'], 'outlet.signalling[1]: "morse" is none of'];
+        yield 'a list that is none' => ['vehicle.inlets', 'two', 'vehicle.inlets: expected a list, got text'];
+        yield 'a car without inlets' => ['vehicle.inlets', [], 'vehicle.inlets: a vehicle needs at least one inlet'];
+        yield 'a missing id' => ['adapters.0.id', null, 'adapters[0].id: is required'];
+        yield 'boost below continuous' => ['adapters.0.plate.boost_a', 200, 'adapters[0].plate.boost_a: boost amps (200) cannot be below'];
+        yield 'boost without minutes' => ['adapters.0.plate.boost_minutes', null, 'adapters[0].plate.boost_minutes: boost amps need'];
+        yield 'the same id twice' => ['adapters.1', Cases::ADAPTER, 'adapters[1].id: "a1" stands twice'];
+        yield 'a curve that goes back' => ['vehicle.pack.voltage_by_soc', [[0, 300], [50, 350], [40, 360]], 'vehicle.pack.voltage_by_soc[2][0]: states of charge must rise'];
+        yield 'a curve of triples' => ['vehicle.pack.voltage_by_soc', [[0, 300, 1]], 'vehicle.pack.voltage_by_soc[0]: expected a [soc, value] pair'];
+        yield 'an empty curve' => ['vehicle.charge_curve_kw', [], 'vehicle.charge_curve_kw: needs at least one'];
+        yield 'a window upside down' => ['outlet.min_v', 1500, 'outlet.min_v: 1500 V lies above max_v'];
+        yield 'a target below the arrival' => ['conditions.soc_to', 5, 'conditions.soc_to: 5 % lies below soc_from'];
+        yield 'a charge beyond full' => ['conditions.soc_to', 101, 'conditions.soc_to: 101 is outside 0 … 100 %'];
+        yield 'an unknown policy' => ['policy', 'whatever', 'policy: "whatever" is none of maker, certified, any'];
+        yield 'money in words' => ['outlet.tariff', ['currency' => 'USD', 'per_kwh' => 'forty'], 'outlet.tariff.per_kwh: expected an amount of money'];
+        yield 'no currency' => ['outlet.tariff', ['currency' => 'dollars'], 'outlet.tariff.currency: expected three capital letters'];
+        yield 'a retrofit in other words' => ['vehicle.inlets.0.dc.retrofit', 'maybe', 'vehicle.inlets[0].dc.retrofit: expected'];
+        yield 'an outlet that is text' => ['outlet', 'post', 'outlet: expected an object, got text'];
+    }
+
+    public function test_text_that_is_no_json_is_refused(): void
+    {
+        $this->expectException(FieldError::class);
+        $this->expectExceptionMessage('not valid JSON');
+        (new CaseReader)->json('{"format": ');
+    }
+
+    public function test_absent_and_null_are_both_not_known(): void
+    {
+        $case = Cases::read(Cases::file(car: ['inlets.0.dc.max_v' => null, 'programmes' => null], outlet: ['min_v' => null, 'cable' => null]));
+
+        self::assertNull($case->vehicle->inlets[0]->dc?->maxV);
+        self::assertNull($case->vehicle->programmes);
+        self::assertNull($case->outlet->cable);
+        self::assertSame(Conditions::DEFAULT_SOC_FROM, Cases::read(Cases::file(case: ['conditions' => null]))->conditions->socFrom);
+    }
+
+    public function test_a_combined_inlet_takes_its_ac_half_and_not_the_other_way_round(): void
+    {
+        self::assertTrue(Coupler::of('ccs1')->takes(Coupler::of('type1')));
+        self::assertTrue(Coupler::of('ccs2')->takes(Coupler::of('type2')));
+        self::assertFalse(Coupler::of('type1')->takes(Coupler::of('ccs1')));
+        self::assertFalse(Coupler::of('ccs1')->takes(Coupler::of('type2')));
+        self::assertFalse(Coupler::of('socket:14-50')->is(Coupler::of('socket:14-30')));
+    }
+}

@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Tests\Fit;
+
+use Eris\Generator;
+use Eris\Generators;
+use Eris\TestTrait;
+use Harmozon\Core\Fit\Answer;
+use Harmozon\Core\Fit\GateName;
+use Harmozon\Core\Fit\Result;
+use Harmozon\Core\Tests\Cases;
+use PHPUnit\Framework\TestCase;
+
+/** What must hold for every kit and every plate, whatever the figures. */
+final class FitPropertiesTest extends TestCase
+{
+    use TestTrait;
+
+    private const SHAPES = ['ccs1', 'j3400', 'type1', 'chademo'];
+
+    public function test_a_larger_kit_never_worsens_the_best_answer(): void
+    {
+        $this->forAll(self::kits(), self::adapter(), Generators::elements(self::SHAPES))
+            ->then(static function (array $kit, array $extra, string $outlet): void {
+                $small = Cases::answer(self::at($outlet, $kit))->best;
+                $large = Cases::answer(self::at($outlet, [...$kit, $extra]))->best;
+
+                self::assertGreaterThanOrEqual($small->outcome->rank(), $large->outcome->rank());
+                if ($small->outcome === $large->outcome) {
+                    self::assertGreaterThanOrEqual($small->expectedPeakKw(), $large->expectedPeakKw());
+                }
+            });
+    }
+
+    public function test_the_order_of_the_kit_does_not_matter(): void
+    {
+        $this->forAll(self::kits(), Generators::elements(self::SHAPES))
+            ->then(static function (array $kit, string $outlet): void {
+                $named = self::named($kit);
+                self::assertSame(
+                    self::told(Cases::answer(self::atNamed($outlet, $named))),
+                    self::told(Cases::answer(self::atNamed($outlet, array_reverse($named)))),
+                );
+            });
+    }
+
+    public function test_raising_a_plate_never_lowers_the_peak(): void
+    {
+        $paths = ['max_a', 'max_kw', 'cable.continuous_a'];
+        $this->forAll(Generators::elements($paths), Generators::choose(20, 400), Generators::choose(0, 300))
+            ->then(static function (string $path, int $low, int $more): void {
+                $peak = static fn (int $value): ?float => Cases::answer(Cases::file(outlet: [$path => $value]))->best->expectedPeakKw();
+
+                self::assertGreaterThanOrEqual($peak($low) - 1e-9, $peak($low + $more));
+            });
+    }
+
+    public function test_the_peak_is_never_above_what_any_link_allows(): void
+    {
+        $this->forAll(Generators::choose(10, 600), Generators::choose(10, 500), Generators::choose(50, 600))
+            ->then(static function (int $stationA, int $stationKw, int $adapterA): void {
+                $answer = Cases::answer(Cases::file(
+                    outlet: ['coupler' => 'j3400', 'max_a' => $stationA, 'max_kw' => $stationKw],
+                    adapters: [['plate.continuous_a' => $adapterA, 'plate.boost_a' => null, 'plate.boost_minutes' => null]],
+                ))->best;
+                $highestV = 360.0;
+
+                self::assertLessThanOrEqual(min($stationKw, 150, $stationA * $highestV / 1000, $adapterA * $highestV / 1000) + 1e-6, $answer->expectedPeakKw());
+                self::assertLessThanOrEqual($answer->idealPeakKw + 1e-6, $answer->expectedPeakKw());
+            });
+    }
+
+    public function test_a_fact_that_is_read_is_never_asked_for_again(): void
+    {
+        $facts = [
+            'vehicle.inlets.0.dc.signalling' => [['plc'], GateName::Signalling],
+            'outlet.max_v' => [1000, GateName::Voltage],
+            'outlet.min_v' => [150, GateName::Voltage],
+            'outlet.access' => [['kind' => 'open'], GateName::Access],
+            'outlet.signalling' => [['plc'], GateName::Signalling],
+            'adapters.0.recalled' => [false, GateName::Adapter],
+            'adapters.0.certification' => ['certified', GateName::Adapter],
+            'adapters.0.plate.max_v' => [1000, GateName::Voltage],
+        ];
+        $file = Cases::file(outlet: ['coupler' => 'j3400'], adapters: [[]]);
+        foreach ($facts as $path => [$known, $gate]) {
+            $unknown = Cases::answer(Cases::changed($file, [$path => null]))->best;
+            $read = Cases::answer(Cases::changed($file, [$path => $known]))->best;
+
+            self::assertSame(Result::Unknown, Cases::gate($unknown, $gate)->result, $path);
+            self::assertSame('unverified', $unknown->outcome->value, $path);
+            self::assertNotSame(Result::Unknown, Cases::gate($read, $gate)->result, $path);
+            self::assertSame('charges', $read->outcome->value, $path);
+        }
+    }
+
+    /** @param  list<array<string, mixed>>  $kit */
+    private static function at(string $outlet, array $kit): array
+    {
+        return self::atNamed($outlet, self::named($kit));
+    }
+
+    private static function atNamed(string $outlet, array $named): array
+    {
+        return Cases::file(outlet: ['coupler' => $outlet, 'signalling' => ['plc'], 'current' => $outlet === 'type1' ? 'ac' : 'dc', 'supply' => ['volts' => 240, 'amps' => 40, 'phases' => 1]], adapters: $named);
+    }
+
+    private static function named(array $kit): array
+    {
+        return array_map(static fn (array $a, int $i): array => ['id' => "a{$i}", 'name' => "A{$i}", ...$a], array_values($kit), array_keys(array_values($kit)));
+    }
+
+    private static function told(Answer $answer): array
+    {
+        return [$answer->best->outcome, $answer->best->chain->linkIds(), $answer->best->expectedPeakKw()];
+    }
+
+    private static function kits(): Generator
+    {
+        return Generators::bind(Generators::choose(0, 5), static fn (int $size): Generator => Generators::vector($size, self::adapter()));
+    }
+
+    private static function adapter(): Generator
+    {
+        return Generators::map(
+            static fn (array $p): array => ['input' => $p[0], 'output' => $p[1], 'current' => $p[2], 'plate.continuous_a' => $p[3], 'plate.boost_a' => $p[3] + 50, 'certification' => $p[4], 'recalled' => $p[5]],
+            Generators::tuple(
+                Generators::elements(self::SHAPES), Generators::elements(self::SHAPES), Generators::elements(['dc', 'ac', null]),
+                Generators::choose(30, 500), Generators::elements(['certified', 'claims', null]), Generators::elements([false, false, true, null]),
+            ),
+        );
+    }
+}

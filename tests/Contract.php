@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use Illuminate\Testing\TestResponse;
+use Opis\JsonSchema\Errors\ErrorFormatter;
+use Opis\JsonSchema\Validator;
+use PHPUnit\Framework\Assert;
+use Symfony\Component\Yaml\Yaml;
+
+/** Holds real responses against the OpenAPI document. */
+final class Contract
+{
+    /** @var array<string, mixed>|null */
+    private static ?array $document = null;
+
+    /** @return array<string, mixed> */
+    public static function document(): array
+    {
+        return self::$document ??= Yaml::parseFile(dirname(__DIR__).'/docs/openapi.yaml');
+    }
+
+    /** @param  TestResponse<\Symfony\Component\HttpFoundation\Response>  $response */
+    public static function holds(string $method, string $path, TestResponse $response): void
+    {
+        $status = (string) $response->getStatusCode();
+        $operation = self::document()['paths'][$path][strtolower($method)] ?? null;
+        Assert::assertNotNull($operation, "{$method} {$path} is not described");
+        $described = $operation['responses'][$status] ?? null;
+        Assert::assertNotNull($described, "{$method} {$path} answered {$status}, which is not described: ".$response->getContent());
+        if (isset($described['$ref'])) {
+            $described = self::document()['components']['responses'][basename($described['$ref'])];
+        }
+        $schema = $described['content']['application/json']['schema'] ?? null;
+        if ($schema === null) {
+            Assert::assertSame('', $response->getContent());
+
+            return;
+        }
+        $result = self::validator()->validate(
+            json_decode((string) $response->getContent(), false, 512, JSON_THROW_ON_ERROR),
+            json_decode((string) json_encode(self::absolute($schema)), false),
+        );
+        $error = $result->error();
+        Assert::assertNull($error, $error === null ? '' : "{$method} {$path}: ".json_encode((new ErrorFormatter)->format($error), JSON_PRETTY_PRINT));
+    }
+
+    private static function validator(): Validator
+    {
+        $validator = new Validator;
+        $validator->resolver()?->registerRaw(
+            (string) json_encode(['$id' => 'https://harmozon.example/api', 'components' => self::document()['components']]), 'https://harmozon.example/api',
+        );
+
+        return $validator;
+    }
+
+    /** References inside the document, made absolute so that a schema can stand alone. */
+    private static function absolute(mixed $schema): mixed
+    {
+        if (! is_array($schema)) {
+            return $schema;
+        }
+        foreach ($schema as $key => $value) {
+            $schema[$key] = $key === '$ref' && is_string($value) ? 'https://harmozon.example/api'.$value : self::absolute($value);
+        }
+
+        return $schema;
+    }
+}

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Harmozon\Core\Tests\Cases;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\Process\Process;
+use Tests\TestCase;
+
+/** The commands as a script calls them: real processes, standard input, exit codes. */
+final class CommandsTest extends TestCase
+{
+    public function test_fit_answers_in_the_contracts_fields(): void
+    {
+        $process = $this->artisanRun(['harmozon:fit', '-', '--json'], self::file());
+        self::assertSame(0, $process->getExitCode(), $process->getErrorOutput());
+        $answer = json_decode($process->getOutput(), true, 512, JSON_THROW_ON_ERROR);
+
+        self::assertSame(['post', 'a1', 'car#0'], $answer['chain']);
+        self::assertSame(['a1'], $answer['adapters']);
+        self::assertSame(['shape', 'current', 'signalling', 'voltage', 'access', 'adapter', 'reach'], array_column($answer['gates'], 'gate'));
+        self::assertSame(['charges', 150.0, 'vehicle_curve', 150.0], [$answer['outcome'], $answer['expected_peak_kw'], $answer['binding'], $answer['ideal_peak_kw']]);
+        self::assertIsArray($answer['alternatives']);
+    }
+
+    public function test_fit_prints_a_table_for_people(): void
+    {
+        $process = $this->artisanRun(['harmozon:fit', '-'], self::file());
+
+        self::assertSame(0, $process->getExitCode());
+        self::assertStringContainsString('Charges, peak 150 kW', $process->getOutput());
+        self::assertStringContainsString('signalling', $process->getOutput());
+    }
+
+    public function test_check_judges_an_hour_at_one_reading_a_second(): void
+    {
+        $case = $this->temporary('case.json', self::file());
+        $csv = "\u{FEFF}t_s,volts,amps\n";
+        for ($s = 0; $s < 3600; $s++) {
+            $csv .= "{$s},340,".($s < 600 ? 400 : 250)."\n";
+        }
+        $process = $this->artisanRun(['harmozon:check', $case, '-', '--json'], $csv."oops,1,2\n");
+        self::assertSame(0, $process->getExitCode(), $process->getErrorOutput());
+        $check = json_decode($process->getOutput(), true, 512, JSON_THROW_ON_ERROR);
+
+        self::assertSame(['passed', 3600, [['line' => 3602, 'reason' => 't_s: "oops" is not a number']]], [$check['verdict'], $check['readings'], $check['rejected']]);
+        self::assertSame(['value' => 400.0, 't_s' => 0.0, 'provenance' => 'measured'], $check['peaks']['a']);
+        // 340 V × (600 s × 400 A + 3000 s × 250 A), less half a second of the last and of the step.
+        self::assertEqualsWithDelta(340 * (600 * 400 + 3000 * 250) / 3.6e6, $check['energy_kwh'], 0.05);
+        self::assertEqualsWithDelta(400.0, $check['mean_1min']['a'], 1e-6);
+        $rows = array_values(array_filter($check['plate_check'], static fn (array $r): bool => $r['link'] === 'a1' && $r['quantity'] === 'a'));
+        self::assertSame([500.0, 300.0, 'within', 15.0], [$rows[0]['limit'], $rows[0]['continuous_limit'], $rows[0]['state'], $rows[0]['allowed_minutes']]);
+        self::assertEqualsWithDelta(10.0, $rows[0]['minutes_over_continuous'], 0.02);
+        self::assertArrayNotHasKey('held_back_by', $check, 'what is not computed is absent');
+    }
+
+    /** @param  list<string>  $arguments */
+    #[DataProvider('badInput')]
+    public function test_bad_input_ends_with_two_and_one_line(array $arguments, string $input, string $line): void
+    {
+        $process = $this->artisanRun($arguments, $input);
+
+        self::assertSame(2, $process->getExitCode(), $process->getOutput());
+        self::assertSame('', $process->getOutput());
+        self::assertStringStartsWith($line, $process->getErrorOutput());
+        self::assertSame(1, substr_count($process->getErrorOutput(), "\n"));
+    }
+
+    /** @return iterable<string, array{list<string>, string, string}> */
+    public static function badInput(): iterable
+    {
+        $wrong = static fn (array $changes): string => (string) json_encode(Cases::changed(json_decode(self::file(), true), $changes));
+        yield 'no JSON' => [['harmozon:fit', '-', '--json'], '{', 'case: not valid JSON'];
+        yield 'nothing' => [['harmozon:fit', '-', '--json'], '', 'case: not valid JSON'];
+        yield 'a list' => [['harmozon:fit', '-'], '[1]', 'case: expected an object, got a list'];
+        yield 'no such file' => [['harmozon:fit', '/no/such.case.json'], '', 'case: "/no/such.case.json" is not a file'];
+        yield 'a version to come' => [['harmozon:fit', '-', '--json'], $wrong(['version' => 9]), 'version: 9 is not known'];
+        yield 'an impossible number' => [['harmozon:fit', '-', '--json'], $wrong(['vehicle.inlets.0.dc.max_v' => -1]), 'vehicle.inlets[0].dc.max_v: -1 is outside'];
+        yield 'the wrong type' => [['harmozon:check', '-', __FILE__, '--json'], $wrong(['outlet.max_a' => 'many']), 'outlet.max_a: expected a number'];
+        yield 'readings without a time' => [['harmozon:check', '-', __FILE__, '--json'], self::file(), 'readings: the header needs a column t_s'];
+        yield 'both from standard input' => [['harmozon:check', '-', '-'], self::file(), 'readings: only one of the two'];
+    }
+
+    private static function file(): string
+    {
+        return (string) json_encode(Cases::file(car: ['charge_curve_kw' => [[0, 150]]], outlet: ['coupler' => 'j3400'], adapters: [[]]));
+    }
+
+    /** @param  list<string>  $arguments */
+    private function artisanRun(array $arguments, string $input): Process
+    {
+        $process = new Process([PHP_BINARY, 'artisan', ...$arguments], base_path(), ['APP_ENV' => 'testing'], $input);
+        $process->run();
+
+        return $process;
+    }
+
+    private function temporary(string $name, string $content): string
+    {
+        $path = tempnam(sys_get_temp_dir(), 'harmozon').$name;
+        file_put_contents($path, $content);
+        $this->beforeApplicationDestroyed(static fn () => unlink($path));
+
+        return $path;
+    }
+}

@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Adapter;
+use App\Models\Outlet;
+use App\Models\Vehicle;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Testing\TestResponse;
+use Tests\Contract;
+use Tests\TestCase;
+
+final class FitApiTest extends TestCase
+{
+    use RefreshDatabase;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->actingAs($this->demoUser());
+    }
+
+    public function test_the_garage_holds_the_scenario(): void
+    {
+        $response = $this->getJson('/api/garage')->assertOk()->assertJsonCount(5, 'vehicles')->assertJsonCount(8, 'adapters')->assertJsonCount(5, 'places');
+        Contract::holds('GET', '/garage', $response);
+        self::assertSame(12, array_sum(array_map(static fn (array $p): int => count($p['outlets']), $response->json('places'))));
+    }
+
+    public function test_the_board_answers_every_pair_as_a_practitioner_would(): void
+    {
+        $response = $this->getJson('/api/board')->assertOk()->assertJsonCount(60, 'cells');
+        Contract::holds('GET', '/board', $response);
+
+        self::assertSame(['limited', 100.0, []], $this->cell($response, 'Sorrel', 'Ostler, second generation'));
+        self::assertSame(['wont_charge', 0.0, []], $this->cell($response, 'Sorrel', 'Ostler, first generation'));
+        // 500 A × 315.1 V where the falling curve meets the adapter's amps, at 55.1 %.
+        self::assertSame(['charges', 157.54, ['A3']], $this->cell($response, 'Brindle', 'Ostler, second generation'));
+        self::assertSame(['wont_charge', 0.0, ['A1']], $this->cell($response, 'Marten', 'Fernway 150'));
+        self::assertSame(['hazard', 0.0, ['A5']], $this->cell($response, 'Pippin', 'Millrace post, j3400'));
+        self::assertSame(['no_joint', 0.0, []], $this->cell($response, 'Dray', 'Fernway 50, chademo'));
+        self::assertSame('unverified', $this->cell($response, 'Dray', 'Fernway 400')[0]);
+        self::assertSame(['charges', 6.6, ['P1']], $this->cell($response, 'Pippin', 'Yard socket, 240 V 50 A'));
+    }
+
+    public function test_without_adapters_the_board_knows_none(): void
+    {
+        $response = $this->getJson('/api/board?kit=none&policy=any')->assertOk();
+        Contract::holds('GET', '/board', $response);
+
+        self::assertSame([], array_merge(...array_column($response->json('cells'), 'adapters')));
+        self::assertSame(['no_joint', 0.0, []], $this->cell($response, 'Brindle', 'Ostler, second generation'));
+        Contract::holds('GET', '/board', $this->getJson('/api/board?kit=borrowed')->assertStatus(422));
+    }
+
+    public function test_why_names_seven_gates_and_other_ways(): void
+    {
+        $response = $this->fit('Pippin', 'Yard socket, 240 V 50 A')->assertOk()->assertJsonCount(7, 'gates');
+        Contract::holds('POST', '/fit', $response);
+        self::assertSame('P1', $this->tag($response->json('adapters.0')));
+        self::assertNotSame([], $response->json('cautions'));
+    }
+
+    public function test_a_chain_can_be_asked_for_exactly(): void
+    {
+        $response = $this->fit('Brindle', 'Ostler, second generation', ['exact' => true, 'adapters' => [$this->id(Adapter::class, 'Halyard H-3')]])->assertOk();
+        self::assertSame('hazard', $response->json('outcome'));
+        self::assertStringContainsString('recall', $response->json('why'));
+
+        $direct = $this->fit('Brindle', 'Ostler, second generation', ['exact' => true, 'adapters' => []])->assertOk();
+        self::assertSame('no_joint', $direct->json('outcome'));
+    }
+
+    public function test_a_question_that_cannot_be_asked_names_its_field(): void
+    {
+        foreach ([
+            [['outlet' => 'nowhere'], 'outlet'],
+            [['vehicle' => null], 'vehicle'],
+            [['adapters' => ['nothing']], 'adapters[0]'],
+            [['adapters' => 'all'], 'adapters'],
+            [['policy' => 'none'], 'policy'],
+            [['conditions' => ['soc_from' => 200]], 'conditions.soc_from'],
+            [['conditions' => ['soc_from' => 'ten']], 'conditions.soc_from'],
+            [['conditions' => ['theta' => ['a' => -3]]], 'conditions.theta.a'],
+        ] as [$wrong, $field]) {
+            $response = $this->fit('Brindle', 'Fernway 150', $wrong)->assertStatus(422);
+            Contract::holds('POST', '/fit', $response);
+            self::assertArrayHasKey($field, $response->json('errors'), (string) $response->getContent());
+        }
+    }
+
+    /** @param  array<string, mixed>  $more */
+    private function fit(string $vehicle, string $outlet, array $more = []): TestResponse
+    {
+        return $this->postJson('/api/fit', ['outlet' => $this->id(Outlet::class, $outlet), 'vehicle' => $this->id(Vehicle::class, $vehicle), ...$more]);
+    }
+
+    /** @return array{string, float|null, list<string>} outcome, kW, tags */
+    private function cell(TestResponse $board, string $vehicle, string $outlet): array
+    {
+        $ids = [$this->id(Outlet::class, $outlet), $this->id(Vehicle::class, $vehicle)];
+        foreach ($board->json('cells') as $cell) {
+            if ([$cell['outlet'], $cell['vehicle']] === $ids) {
+                return [$cell['outcome'], $cell['expected_peak_kw'] === null ? null : (float) $cell['expected_peak_kw'], array_map($this->tag(...), $cell['adapters'])];
+            }
+        }
+        self::fail('no such cell');
+    }
+
+    /** @param  class-string<\Illuminate\Database\Eloquent\Model>  $model */
+    private function id(string $model, string $name): string
+    {
+        return $model::query()->where('name', $name)->firstOrFail()->ulid;
+    }
+
+    private function tag(string $id): string
+    {
+        return Adapter::query()->where('ulid', $id)->firstOrFail()->tag;
+    }
+}

@@ -1,0 +1,178 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Adapter;
+use App\Models\Outlet;
+use App\Models\Vehicle;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+use Tests\Contract;
+use Tests\TestCase;
+
+final class SessionApiTest extends TestCase
+{
+    use RefreshDatabase;
+
+    private const FILE = "t_s,soc_pct,volts,amps,kw\n0,20,300,0,0\n60,21,301,400,120.4\n120,22,302,400,120.8\nx,1,2,3,4\n180,24,303,400,121.2\n";
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->actingAs($this->demoUser());
+    }
+
+    public function test_the_log_holds_the_scenarios_sessions_with_their_verdicts(): void
+    {
+        $response = $this->getJson('/api/sessions')->assertOk()->assertJsonCount(8, 'sessions');
+        Contract::holds('GET', '/sessions', $response);
+
+        self::assertEqualsCanonicalizing(
+            ['passed', 'passed', 'passed', 'passed', 'passed', 'passed_indicative', 'failed', 'incomplete'],
+            array_column($response->json('sessions'), 'verdict'),
+        );
+        foreach ($response->json('sessions') as $line) {
+            Contract::holds('GET', '/sessions/{session}', $this->getJson("/api/sessions/{$line['id']}")->assertOk());
+        }
+    }
+
+    public function test_a_session_from_start_to_verdict(): void
+    {
+        $begun = $this->begin()->assertCreated();
+        Contract::holds('POST', '/sessions', $begun);
+        $id = $begun->json('session.id');
+        self::assertSame('incomplete', $begun->json('judgement.verdict'));
+
+        $taken = $this->take($id, [['t_s' => 0, 'volts' => 300, 'amps' => 0], ['t_s' => 60, 'volts' => 301, 'amps' => 380], ['t_s' => 120, 'kw' => 100, 'soc_pct' => 22]])->assertOk();
+        Contract::holds('POST', '/sessions/{session}/readings', $taken);
+        self::assertSame(3, $taken->json('added'));
+        self::assertEquals(380, $taken->json('judgement.peaks.a.value'));
+        self::assertSame('passed', $taken->json('judgement.verdict'));
+
+        $list = $this->getJson("/api/sessions/{$id}/readings")->assertOk()->assertJsonPath('count', 3);
+        Contract::holds('GET', '/sessions/{session}/readings', $list);
+        self::assertEquals([120, 60, 0], array_column($list->json('readings'), 't_s'));
+
+        $finished = $this->postJson("/api/sessions/{$id}/finish")->assertOk()->assertJsonPath('session.verdict', 'passed');
+        Contract::holds('POST', '/sessions/{session}/finish', $finished);
+        $this->take($id, [['t_s' => 180, 'kw' => 1]])->assertStatus(422)->assertJsonPath('errors.session.0', 'is finished; reopen it to change its readings');
+        Contract::holds('POST', '/sessions/{session}/reopen', $this->postJson("/api/sessions/{$id}/reopen")->assertOk()->assertJsonPath('session.verdict', null));
+    }
+
+    public function test_the_same_reading_twice_is_stored_once_and_can_be_taken_back(): void
+    {
+        $id = $this->begin()->json('session.id');
+        $reading = ['client_id' => (string) Str::ulid(), 't_s' => 5, 'kw' => 50];
+
+        self::assertSame(1, $this->take($id, [$reading])->json('added'));
+        self::assertSame(0, $this->take($id, [['kw' => 90] + $reading])->json('added'));
+        self::assertEquals(50, $this->getJson("/api/sessions/{$id}/readings")->json('readings.0.kw'));
+
+        Contract::holds('DELETE', '/sessions/{session}/readings/{clientId}', $this->deleteJson("/api/sessions/{$id}/readings/{$reading['client_id']}")->assertOk());
+        $this->deleteJson("/api/sessions/{$id}/readings/{$reading['client_id']}")->assertNotFound();
+    }
+
+    public function test_impossible_readings_are_named_and_nothing_of_them_is_written(): void
+    {
+        $id = $this->begin()->json('session.id');
+        foreach ([
+            [['t_s' => 1, 'amps' => 99_999], 'readings[1].amps'],
+            [['t_s' => -1, 'kw' => 5], 'readings[1].t_s'],
+            [['t_s' => 1, 'kw' => 'five'], 'readings[1].kw'],
+            [['t_s' => 1], 'readings[1]'],
+            [['kw' => 5], 'readings[1].t_s'],
+        ] as [$wrong, $path]) {
+            $response = $this->take($id, [['t_s' => 0, 'kw' => 5], $wrong])->assertStatus(422);
+            Contract::holds('POST', '/sessions/{session}/readings', $response);
+            self::assertArrayHasKey($path, $response->json('errors'), (string) $response->getContent());
+        }
+        foreach ([[], ['readings' => 'none'], ['readings' => []], ['readings' => [['client_id' => 'short', 't_s' => 1, 'kw' => 1]]], ['readings' => ['text']]] as $body) {
+            $this->postJson("/api/sessions/{$id}/readings", $body)->assertStatus(422);
+        }
+        $this->getJson("/api/sessions/{$id}/readings")->assertJsonPath('count', 0);
+    }
+
+    public function test_a_readings_file_is_loaded_once_with_a_report_of_what_was_left_out(): void
+    {
+        $id = $this->begin()->json('session.id');
+        $response = $this->load($id, self::FILE)->assertOk();
+        Contract::holds('POST', '/sessions/{session}/readings-file', $response);
+        self::assertSame([4, 4, [['line' => 5, 'reason' => 't_s: "x" is not a number']]], [$response->json('understood'), $response->json('added'), $response->json('rejected')]);
+        self::assertEquals(400, $response->json('judgement.peaks.a.value'));
+
+        $again = $this->load($id, self::FILE)->assertOk();
+        self::assertSame([4, 0], [$again->json('understood'), $again->json('added')]);
+
+        Contract::holds('DELETE', '/sessions/{session}/readings-file/{import}', $this->deleteJson("/api/sessions/{$id}/readings-file/{$again->json('import')}")->assertOk());
+        $this->getJson("/api/sessions/{$id}/readings")->assertJsonPath('count', 0);
+    }
+
+    public function test_a_file_that_cannot_be_used_is_refused_whole(): void
+    {
+        $id = $this->begin()->json('session.id');
+        foreach (['', "volts,amps\n1,2\n", "t_s,kw,kw\n1,2,3\n", "\xff\xfe\x00binary"] as $content) {
+            $this->load($id, $content)->assertStatus(422)->assertJsonStructure(['message', 'errors']);
+        }
+        config(['harmozon.most_readings' => 2]);
+        $this->load($id, self::FILE)->assertStatus(422)->assertJsonPath('errors.readings.0', 'a session holds at most 2 readings; nothing of this was kept');
+        $this->postJson("/api/sessions/{$id}/readings-file", ['file' => 'not a file'])->assertStatus(422);
+        $this->getJson("/api/sessions/{$id}/readings")->assertJsonPath('count', 0);
+    }
+
+    public function test_editing_a_car_later_does_not_rewrite_the_past(): void
+    {
+        $begun = $this->begin();
+        $limit = static fn (TestResponse $r): mixed => collect($r->json('judgement.plate_check'))->firstWhere(fn (array $row): bool => str_ends_with($row['link'], '#0') && $row['quantity'] === 'a')['limit'];
+        $before = $limit($begun);
+        $vehicle = Vehicle::query()->where('name', 'Brindle')->firstOrFail();
+        $spec = $vehicle->spec;
+        $spec['inlets'][0]['dc']['max_a'] = 10;
+        $vehicle->update(['spec' => $spec]);
+
+        self::assertSame($before, $limit($this->getJson('/api/sessions/'.$begun->json('session.id'))));
+    }
+
+    public function test_a_session_put_aside_is_gone_from_the_log_and_comes_back(): void
+    {
+        $id = $this->begin()->json('session.id');
+        Contract::holds('DELETE', '/sessions/{session}', $this->deleteJson("/api/sessions/{$id}")->assertNoContent());
+        Contract::holds('GET', '/sessions/{session}', $this->getJson("/api/sessions/{$id}")->assertNotFound());
+        $this->getJson('/api/sessions')->assertJsonCount(8, 'sessions');
+        Contract::holds('POST', '/sessions/{session}/restore', $this->postJson("/api/sessions/{$id}/restore")->assertOk());
+        $this->getJson('/api/sessions')->assertJsonCount(9, 'sessions');
+    }
+
+    public function test_the_database_keeps_what_it_acknowledges(): void
+    {
+        self::assertSame(1, (int) DB::selectOne('PRAGMA foreign_keys')->foreign_keys);
+        self::assertSame(2, (int) DB::selectOne('PRAGMA synchronous')->synchronous);
+    }
+
+    private function begin(): TestResponse
+    {
+        return $this->postJson('/api/sessions', [
+            'outlet' => Outlet::query()->where('name', 'Ostler, second generation')->firstOrFail()->ulid,
+            'vehicle' => Vehicle::query()->where('name', 'Brindle')->firstOrFail()->ulid,
+            'adapters' => [Adapter::query()->where('tag', 'A3')->firstOrFail()->ulid],
+            'note' => 'stall 4',
+        ]);
+    }
+
+    /** @param  list<array<string, mixed>>  $readings */
+    private function take(string $session, array $readings): TestResponse
+    {
+        return $this->postJson("/api/sessions/{$session}/readings", [
+            'readings' => array_map(static fn (array $r): array => ['client_id' => (string) Str::ulid(), ...$r], $readings),
+        ]);
+    }
+
+    private function load(string $session, string $content): TestResponse
+    {
+        return $this->post("/api/sessions/{$session}/readings-file", ['file' => UploadedFile::fake()->createWithContent('session.csv', $content)], ['Accept' => 'application/json']);
+    }
+}
