@@ -89,7 +89,9 @@ const tags = computed(() => (answer.value?.adapters ?? []).map(garage.tag));
               :joint="joint"
             />
           </template>
-          <span v-else class="add" title="Put an adapter between"><span aria-hidden="true">+</span></span>
+          <span v-else class="add-slot" title="Put an adapter between"
+            ><span class="add" aria-hidden="true">+</span></span
+          >
         </SwapPopover>
         <SwapPopover
           label="Swap the car"
@@ -175,6 +177,12 @@ const tags = computed(() => (answer.value?.adapters ?? []).map(garage.tag));
 
 .fixed {
   flex: 0 1 auto;
+}
+
+/* As thin as the joint, so that the pieces stay joined. */
+.add-slot {
+  width: 2px;
+  height: 76px;
 }
 
 /* Sits on the joint itself: that is where an adapter would go. */

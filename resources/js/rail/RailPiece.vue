@@ -63,6 +63,7 @@ defineProps<{
 
 /* An ink line round the tenon is what makes two pieces of the same colour read as joined. */
 .tenon {
+  pointer-events: none;
   z-index: 2;
   top: 14px;
   right: -19px;

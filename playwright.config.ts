@@ -1,0 +1,38 @@
+import { defineConfig } from '@playwright/test';
+
+const port = Number(process.env.HARMOZON_TEST_PORT ?? 8179);
+
+export default defineConfig({
+  testDir: 'tests/Browser',
+  timeout: 120_000,
+  expect: { timeout: 10_000 },
+  fullyParallel: true,
+  forbidOnly: Boolean(process.env.CI),
+  workers: 2,
+  reporter: [['list'], ['junit']],
+  outputDir: '.cache/playwright',
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    trace: 'off',
+    screenshot: 'only-on-failure',
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  webServer: {
+    command: 'bash tests/Browser/serve.sh',
+    url: `http://127.0.0.1:${port}/sign-in`,
+    env: { HARMOZON_TEST_PORT: String(port) },
+    timeout: 60_000,
+  },
+});

@@ -1,0 +1,77 @@
+import { expect, test, type Page } from '@playwright/test';
+import { cell, demo } from './support';
+
+/** Tab until the focus stands on something with this name; fails when it cannot be reached. */
+async function tabTo(page: Page, name: RegExp): Promise<void> {
+  for (let i = 0; i < 60; i++) {
+    await page.keyboard.press('Tab');
+    const label = await page.evaluate(() => {
+      const at = document.activeElement === document.body ? null : (document.activeElement as HTMLElement | null);
+      const labelled = (at as HTMLInputElement | null)?.labels?.[0]?.textContent;
+      return (at?.getAttribute('aria-label') ?? labelled ?? at?.textContent ?? '').trim();
+    });
+    if (name.test(label)) {
+      return;
+    }
+  }
+  throw new Error(`the Tab key does not reach ${name}`);
+}
+
+test('the whole way with the keyboard alone', async ({ page }) => {
+  await page.goto('/sign-in');
+  await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+  await tabTo(page, /E-mail/);
+  await page.keyboard.type(demo.email);
+  await tabTo(page, /Password/);
+  await page.keyboard.type(demo.password);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('grid')).toBeVisible();
+
+  // Into the grid, and across it with the arrows.
+  await tabTo(page, /^Pippin at Yard socket/);
+  await page.keyboard.press('ArrowRight');
+  await expect(cell(page, 'Brindle', 'Yard socket, 240 V 50 A')).toBeFocused();
+  for (let i = 0; i < 9; i++) await page.keyboard.press('ArrowDown');
+  await expect(cell(page, 'Brindle', 'Ostler, second generation')).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Brindle at Ostler, second generation', level: 2 })).toBeFocused();
+  await page.keyboard.press('Escape');
+  await expect(cell(page, 'Brindle', 'Ostler, second generation')).toBeFocused();
+
+  // The keys show themselves, and go.
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeHidden();
+
+  await page.keyboard.press('n');
+  await expect(page).toHaveURL(/\/connect$/);
+  await tabTo(page, /Start the session/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Peaks against plates' })).toBeVisible();
+
+  for (const [minute, amps] of [
+    ['0', '0'],
+    ['1', '380'],
+    ['2', '385'],
+  ] as const) {
+    await page.getByLabel('Volts').focus();
+    await page.keyboard.type('301');
+    await tabTo(page, /Amps/);
+    await page.keyboard.type(amps);
+    await tabTo(page, /at minute/);
+    await page.keyboard.type(minute);
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { name: `Readings, ${Number(minute) + 1}` })).toBeVisible();
+    await expect(page.getByLabel('at minute')).toHaveValue('');
+    await expect(page.getByLabel('Charge')).toBeFocused();
+  }
+  await tabTo(page, /^Finish/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Stayed within its plates' })).toBeVisible();
+
+  await page.keyboard.press('4');
+  await expect(page.getByRole('heading', { name: 'Log', level: 1 })).toBeVisible();
+  await page.keyboard.press('1');
+  await expect(page.getByRole('grid')).toBeVisible();
+});

@@ -1,0 +1,30 @@
+import { expect, type Page } from '@playwright/test';
+
+export const demo = { email: 'marionette@lanternfish.example', password: 'dovetail-and-shim' };
+
+export async function openDemo(page: Page): Promise<void> {
+  await page.goto('/sign-in');
+  await page.getByRole('button', { name: 'Open the demo garage' }).click();
+  await expect(page.getByRole('grid', { name: 'Cars at chargers' })).toBeVisible();
+}
+
+/** The board's cell for a car at a charger, by what a screen reader says of it. */
+export function cell(page: Page, car: string, charger: string) {
+  return page.getByRole('button', { name: `${car} at ${charger}:` });
+}
+
+export async function choose(page: Page, car: string, charger: string): Promise<void> {
+  await cell(page, car, charger).click();
+  await expect(page.getByRole('heading', { name: `${car} at ${charger}`, level: 2 })).toBeVisible();
+}
+
+/** A session of 25 minutes: 420 A for 14, then 290 A; one row is bad. */
+export function readingsFile(peakA = 420, minutesAtPeak = 14): { name: string; mimeType: string; buffer: Buffer } {
+  const rows = ['t_s,soc_pct,volts,amps,adapter_c,ambient_c'];
+  for (let t = 0; t <= 1500; t += 10) {
+    const amps = t < 60 ? 0 : t < 60 + minutesAtPeak * 60 ? peakA : 290;
+    rows.push(`${t},${(12 + t / 30).toFixed(1)},${(290 + t / 50).toFixed(1)},${amps},${(20 + t / 90).toFixed(1)},19`);
+  }
+  rows.push('1510,full,330,1,40,19');
+  return { name: 'session.csv', mimeType: 'text/csv', buffer: Buffer.from(rows.join('\n')) };
+}
