@@ -126,7 +126,7 @@ const tags = computed(() => (answer.value?.adapters ?? []).map(garage.tag));
       </div>
       <div class="folded">
         <JointGlyph :outcome="answer.outcome" :tags="tags" />
-        <span class="names">{{ rail.outlet.name }} ▸ {{ rail.vehicle.name }}</span>
+        <span class="names">{{ rail.vehicle.name }} at {{ rail.outlet.name }}</span>
       </div>
       <div class="verdict" :class="answer.outcome" aria-live="polite">
         <span class="word-out">{{ outcomeWords[answer.outcome] }}</span>

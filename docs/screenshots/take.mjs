@@ -1,0 +1,89 @@
+// Takes the pictures of the README from the demo garage of a running server:
+//   ./harmozon reset-demo && ./harmozon start &      then      node docs/screenshots/take.mjs [address]
+import { chromium } from '@playwright/test';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+const base = process.argv[2] ?? 'http://127.0.0.1:8080';
+const folder = dirname(fileURLToPath(import.meta.url));
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu'],
+});
+
+async function at(size, colorScheme, walk) {
+  const context = await browser.newContext({ viewport: size, colorScheme, reducedMotion: 'reduce', baseURL: base });
+  const page = await context.newPage();
+  await page.goto('/sign-in');
+  const take = async (name) => {
+    await page.evaluate(() => document.fonts.ready);
+    await page.waitForLoadState('networkidle');
+    await page.screenshot({ path: join(folder, `${name}.png`) });
+  };
+  const open = async () => {
+    await page.getByRole('button', { name: 'Open the demo garage' }).click();
+    await page.getByRole('grid').waitFor();
+  };
+  const choose = async (car, outlet) => {
+    await page.getByRole('button', { name: `${car} at ${outlet}:` }).click();
+    await page.getByRole('heading', { name: `${car} at ${outlet}` }).waitFor();
+  };
+  await walk({ page, take, open, choose });
+  await context.close();
+}
+
+const wide = { width: 1280, height: 800 };
+const phone = { width: 390, height: 844 };
+
+/** Starts a session for the chain in the rail, and puts it aside again when the picture is taken. */
+async function session(page, picture) {
+  await page.goto('/connect');
+  await page.getByRole('button', { name: 'Start the session' }).click();
+  for (const [minute, soc, volts, amps] of [
+    ['0', '18', '289', '0'],
+    ['2', '21', '296', '470'],
+    ['6', '30', '300', '468'],
+    ['9', '37', '303', '466'],
+  ]) {
+    await page.getByLabel('Charge').fill(soc);
+    await page.getByLabel('Volts').fill(volts);
+    await page.getByLabel('Amps').fill(amps);
+    await page.getByLabel('at minute').fill(minute);
+    await page.getByRole('button', { name: 'Take the reading' }).click();
+    await page.getByRole('cell', { name: soc + '.0' }).waitFor();
+  }
+  await page.getByRole('button', { name: 'Dismiss' }).click();
+  await picture();
+  await page.getByRole('button', { name: 'Put this session aside' }).click();
+  await page.waitForURL('**/connect');
+}
+
+await at(wide, 'light', async ({ page, take, open, choose }) => {
+  await take('sign-in');
+  await open();
+  await choose('Sorrel', 'Ostler, second generation');
+  await take('board');
+  await choose('Brindle', 'Ostler, second generation');
+  await session(page, () => take('connect'));
+  await page.goto('/log');
+  await page.getByRole('heading', { name: 'Log', level: 1 }).waitFor();
+  await take('log');
+  await page.getByRole('link').filter({ hasText: 'left it running' }).click();
+  await page.locator('.curve svg').waitFor();
+  await take('report');
+});
+await at(wide, 'dark', async ({ take, open, choose }) => {
+  await open();
+  await choose('Marten', 'Ostler, third in full');
+  await take('board-night');
+});
+await at(phone, 'dark', async ({ page, take, open, choose }) => {
+  await open();
+  await choose('Brindle', 'Ostler, second generation');
+  await page.keyboard.press('Escape');
+  await page.goto('/connect');
+  await page.getByRole('button', { name: 'Start the session' }).waitFor();
+  await take('connect-phone-before');
+  await session(page, () => take('connect-phone'));
+});
+await browser.close();
