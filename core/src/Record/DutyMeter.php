@@ -70,17 +70,16 @@ final class DutyMeter
         $this->duty = Duty::of($this->plate, $celsius, $this->ageing, $this->cooled) ?? $this->duty;
     }
 
-    /** @param  bool  $afterGap whether too much time passed since the last reading to count it as time above continuous */
-    public function add(float $tS, float $amps, bool $afterGap): void
+    /**
+     * Between two readings the amps are taken to run straight, however far apart they are: with readings noted by hand
+     * every few minutes, not to count the time between them would call a long boost short.
+     */
+    public function add(float $tS, float $amps): void
     {
         $lastS = $this->lastS;
         if ($lastS !== null && $tS > $lastS) {
             $this->heat($lastS, $this->lastA, $tS, $amps);
-            if ($afterGap) {
-                $this->endRun();
-            } else {
-                $this->countAbove($this->lastA, $amps, $tS - $lastS);
-            }
+            $this->countAbove($this->lastA, $amps, $tS - $lastS);
         }
         $isWarm = $this->theta >= self::RESTED_THETA;
         if ($this->wasWarm && ! $isWarm) {

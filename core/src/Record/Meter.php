@@ -159,12 +159,12 @@ final class Meter
         $this->readingsWithAmps++;
         $before = $this->last[Quantity::Amps->value] ?? null;
         $isGap = $before !== null && $tS - $before[0] > Gap::LONGEST_S;
-        if ($before !== null && ! $isGap) {
+        if ($before !== null) {
             $whole = (int) round($tS - $before[0]);
             $this->intervals[$whole] = ($this->intervals[$whole] ?? 0) + 1;
         }
         foreach ($this->duties as $duty) {
-            $duty->add($tS, $amps->value, $isGap);
+            $duty->add($tS, $amps->value);
         }
         $this->mean(Quantity::Amps, $tS, $amps->value, $isGap);
     }

@@ -65,6 +65,16 @@ final class JudgeTest extends TestCase
         self::assertSame(PlateState::Over, self::row(self::judge(self::steady(440, 970)), 'a1', Quantity::Amps)->state);
     }
 
+    public function test_readings_noted_by_hand_every_four_minutes_still_count_as_time_above(): void
+    {
+        $noted = static fn (int $minutes): array => array_map(static fn (int $m): Reading => new Reading($m * 60_000, 30, 340, 440), range(0, $minutes, 4));
+
+        // One sampling gap, four minutes, is allowed beyond the plate's fifteen.
+        self::assertEqualsWithDelta(16.0, self::row(self::judge($noted(16)), 'a1', Quantity::Amps)->minutesOverContinuous, 1e-9);
+        self::assertNotSame(PlateState::Over, self::row(self::judge($noted(16)), 'a1', Quantity::Amps)->state);
+        self::assertSame(PlateState::Over, self::row(self::judge($noted(20)), 'a1', Quantity::Amps)->state);
+    }
+
     public function test_runs_add_up_until_the_piece_has_rested(): void
     {
         // Two runs of 10 min with 2 min at 100 A between: the load falls from 0.55 to 0.53, so 20 min count.
