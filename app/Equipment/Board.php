@@ -30,7 +30,7 @@ final class Board
         $cells = [];
         foreach (Outlet::inOrder()->map($this->crate->outlet(...)) as $outlet) {
             foreach ($vehicles as $vehicle) {
-                $cells[] = $this->writer->cell($fitter->answer($outlet, $vehicle));
+                $cells[] = $this->writer->cell($fitter->bestOf($outlet, $vehicle));
             }
         }
 

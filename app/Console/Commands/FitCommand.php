@@ -41,7 +41,7 @@ final class FitCommand extends CoreCommand
         $this->table(['gate', 'result', 'reason'], array_map(static fn (GateResult $g): array => [
             $g->gate->value, $g->result->value, wordwrap($g->reason.($g->check === null ? '' : ' '.$g->check), 90),
         ], $best->gates));
-        foreach ($best->cautions as $caution) {
+        foreach ($best->cautions() as $caution) {
             $this->line('! '.$caution);
         }
     }

@@ -18,8 +18,18 @@ final class ChainFinder
     /** How many loose adapters are tried in a row: two are enough to find a temptation and refuse it. */
     private const DEEPEST_STACK = 2;
 
+    /** At most one adapter in all, the station's own included. */
+    public const UNSTACKED = 1;
+
     /** @var array<string, list<Adapter>> kit by the shape of its charger side */
     private array $byInput = [];
+
+    private ?Outlet $lastOutlet = null;
+
+    private ?int $lastMost = null;
+
+    /** @var list<array{list<Adapter>, Coupler}> */
+    private array $lastPaths = [];
 
     /** @param  list<Adapter>  $kit */
     public function __construct(array $kit)
@@ -29,15 +39,13 @@ final class ChainFinder
         }
     }
 
-    /** @return non-empty-list<Chain> */
-    public function chains(Outlet $outlet, Vehicle $vehicle): array
+    /**
+     * @param  int|null  $most  most adapters in a chain, the station's own included; null for as many as are tried
+     * @return non-empty-list<Chain>
+     */
+    public function chains(Outlet $outlet, Vehicle $vehicle, ?int $most = null): array
     {
-        $paths = $this->extend([[[], $outlet->coupler]]);
-        if ($outlet->attachedAdapter !== null) {
-            $attached = $outlet->attachedAdapter;
-            $paths = [...$paths, ...$this->extend([[[$attached], $attached->output]])];
-        }
-
+        $paths = $this->pathsFrom($outlet, $most);
         $chains = [];
         foreach ($vehicle->inlets as $index => $inlet) {
             $mates = [];
@@ -53,13 +61,32 @@ final class ChainFinder
     }
 
     /**
+     * Every way through the kit from an outlet. Kept for the outlet asked about last: a board asks for its every car.
+     *
+     * @return list<array{list<Adapter>, Coupler}> adapters and the shape they end in
+     */
+    private function pathsFrom(Outlet $outlet, ?int $most): array
+    {
+        if ($this->lastOutlet !== $outlet || $this->lastMost !== $most) {
+            $paths = $this->extend([[[], $outlet->coupler]], $most ?? self::DEEPEST_STACK);
+            if ($outlet->attachedAdapter !== null) {
+                $attached = $outlet->attachedAdapter;
+                $paths = [...$paths, ...$this->extend([[[$attached], $attached->output]], $most === null ? self::DEEPEST_STACK : $most - 1)];
+            }
+            [$this->lastOutlet, $this->lastMost, $this->lastPaths] = [$outlet, $most, $paths];
+        }
+
+        return $this->lastPaths;
+    }
+
+    /**
      * @param  list<array{list<Adapter>, Coupler}>  $paths  adapters so far and the shape they end in
      * @return list<array{list<Adapter>, Coupler}>
      */
-    private function extend(array $paths): array
+    private function extend(array $paths, int $deepest): array
     {
         $all = $ends = $paths;
-        for ($depth = 0; $depth < self::DEEPEST_STACK; $depth++) {
+        for ($depth = 0; $depth < $deepest; $depth++) {
             $longer = [];
             foreach ($ends as [$adapters, $connector]) {
                 foreach ($this->byInput[$connector->id] ?? [] as $next) {

@@ -45,15 +45,13 @@ final class FitWriter
             'ideal_peak_kw' => self::rounded($answer->idealPeakKw),
             'why' => $answer->why(),
             'gates' => array_map($this->gate(...), $answer->gates),
-            'cautions' => $answer->cautions,
+            'cautions' => $answer->cautions(),
         ];
     }
 
     /** @return array<string, mixed> what a cell of the board shows */
-    public function cell(Answer $answer): array
+    public function cell(ChainAnswer $best): array
     {
-        $best = $answer->best;
-
         return [
             'outlet' => $best->chain->outlet->id,
             'vehicle' => $best->chain->vehicle->id,

@@ -4,31 +4,27 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Fit;
 
-use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Equipment\AttachOrder;
 use Harmozon\Core\Equipment\CurrentKind;
-use Harmozon\Core\Power\LimitSet;
 
 /** The cautions that apply to one chain, those of its gates first. Handbooks outrank every one of them. */
 final class Cautions
 {
-    /**
-     * @param  list<GateResult>  $gates
-     * @return list<string>
-     */
-    public static function of(Chain $chain, array $gates, Outcome $outcome, ?LimitSet $limits): array
+    /** @return list<string> */
+    public static function of(ChainAnswer $answer): array
     {
+        $chain = $answer->chain;
         $cautions = [];
-        foreach ($gates as $gate) {
+        foreach ($answer->gates as $gate) {
             if ($gate->result === Result::Caution) {
                 $cautions[] = $gate->reason;
             }
         }
-        if (! $outcome->mayFlow()) {
+        if (! $answer->outcome->mayFlow()) {
             return $cautions;
         }
-        if ($limits !== null && $limits->unread !== []) {
-            $cautions[] = sprintf('Not read yet: %s. The kW shown is a ceiling.', implode(', ', $limits->unread));
+        if ($answer->limits !== null && $answer->limits->unread !== []) {
+            $cautions[] = sprintf('Not read yet: %s. The kW shown is a ceiling.', implode(', ', $answer->limits->unread));
         }
         foreach ($chain->adapters as $adapter) {
             $cautions[] = match ($adapter->attachOrder) {

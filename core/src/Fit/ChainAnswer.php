@@ -6,6 +6,7 @@ namespace Harmozon\Core\Fit;
 
 use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Chain\VoltagePlan;
+use Harmozon\Core\Power\LimitSet;
 use Harmozon\Core\Power\Peak;
 
 /** What the gates and the limits say of one chain. */
@@ -15,7 +16,7 @@ final readonly class ChainAnswer
      * @param  list<GateResult>  $gates  all seven, in order
      * @param  Peak|null  $peak  null when no current is expected, or no limit is known
      * @param  float|null  $idealPeakKw  what this vehicle would take here from an ideal station; null when not known
-     * @param  list<string>  $cautions
+     * @param  LimitSet|null  $limits  of the chain; null when no current is expected, or the volts are not known
      */
     public function __construct(
         public Chain $chain,
@@ -24,8 +25,14 @@ final readonly class ChainAnswer
         public ?Peak $peak,
         public ?float $idealPeakKw,
         public VoltagePlan $voltage,
-        public array $cautions,
+        public ?LimitSet $limits,
     ) {
+    }
+
+    /** @return list<string> those of its gates first */
+    public function cautions(): array
+    {
+        return Cautions::of($this);
     }
 
     /** 0 where nothing flows; null where it would flow but no limit is known. */

@@ -9,6 +9,7 @@ use Harmozon\Core\Chain\ChainFinder;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Chain\VoltagePlanner;
 use Harmozon\Core\Equipment\Adapter;
+use Harmozon\Core\Equipment\Inlet;
 use Harmozon\Core\Equipment\Outlet;
 use Harmozon\Core\Equipment\Vehicle;
 use Harmozon\Core\Power\Limits;
@@ -25,6 +26,9 @@ final class Fitter
     private readonly VoltagePlanner $planner;
 
     private readonly PeakFinder $peaks;
+
+    /** @var \WeakMap<Inlet, array<string, float|null>> by inlet and current */
+    private readonly \WeakMap $idealKw;
 
     /** @param  list<Adapter>  $kit */
     public function __construct(
@@ -44,11 +48,39 @@ final class Fitter
         $this->finder = new ChainFinder($kit);
         $this->planner = new VoltagePlanner;
         $this->peaks = new PeakFinder;
+        $this->idealKw = new \WeakMap;
     }
 
     public function answer(Outlet $outlet, Vehicle $vehicle): Answer
     {
         return $this->best($this->finder->chains($outlet, $vehicle));
+    }
+
+    /**
+     * The best chain alone, for a board: stacks are refused whatever they join, so they are looked at only where nothing
+     * else joins at all.
+     */
+    public function bestOf(Outlet $outlet, Vehicle $vehicle): ChainAnswer
+    {
+        $best = $this->bestAmong($this->finder->chains($outlet, $vehicle, ChainFinder::UNSTACKED));
+
+        return $best->outcome === Outcome::NoJoint
+            ? $this->bestAmong($this->finder->chains($outlet, $vehicle))
+            : $best;
+    }
+
+    /** @param  non-empty-list<Chain>  $chains */
+    private function bestAmong(array $chains): ChainAnswer
+    {
+        $best = $this->judge($chains[0]);
+        foreach (array_slice($chains, 1) as $chain) {
+            $next = $this->judge($chain);
+            if ($next->compare($best) < 0) {
+                $best = $next;
+            }
+        }
+
+        return $best;
     }
 
     /** @param  non-empty-list<Chain>  $chains */
@@ -77,18 +109,31 @@ final class Fitter
     {
         $plan = $this->planner->plan($chain, $this->conditions);
         $situation = new Situation($chain, $this->conditions, $this->policy, $plan);
-        $gates = array_map(static fn (Gate $gate): GateResult => $gate->judge($situation), $this->gates);
-
+        $gates = [];
+        foreach ($this->gates as $gate) {
+            $gates[] = $gate->judge($situation);
+        }
+        $idealKw = $this->idealKw($chain);
+        if (! Outcome::of($gates, null, null)->mayFlow()) {
+            return new ChainAnswer($chain, Outcome::of($gates, null, null), $gates, null, $idealKw, $plan, null);
+        }
         $limits = Limits::ofChain($chain, $plan, $this->conditions);
         $peak = $limits === null ? null : $this->peaks->find($limits, $this->conditions->socFrom, $plan->endSoc($this->conditions));
-        $ideal = Limits::ofVehicle($chain, $this->conditions);
-        $idealKw = $ideal === null ? null : $this->peaks->find($ideal, $this->conditions->socFrom, $this->conditions->socTo)?->kw;
 
-        $outcome = Outcome::of($gates, $peak?->kw, $idealKw);
+        return new ChainAnswer($chain, Outcome::of($gates, $peak?->kw, $idealKw), $gates, $peak, $idealKw, $plan, $limits);
+    }
 
-        return new ChainAnswer(
-            $chain, $outcome, $gates, $outcome->mayFlow() ? $peak : null, $idealKw, $plan,
-            Cautions::of($chain, $gates, $outcome, $limits),
-        );
+    /** Depends on the vehicle's inlet and the kind of current alone, so it is worked out once for each. */
+    private function idealKw(Chain $chain): ?float
+    {
+        $known = $this->idealKw[$chain->inlet] ?? [];
+        $current = $chain->current()->value;
+        if (! array_key_exists($current, $known)) {
+            $ideal = Limits::ofVehicle($chain, $this->conditions);
+            $known[$current] = $ideal === null ? null : $this->peaks->find($ideal, $this->conditions->socFrom, $this->conditions->socTo)?->kw;
+            $this->idealKw[$chain->inlet] = $known;
+        }
+
+        return $known[$current];
     }
 }
