@@ -9,8 +9,8 @@ use App\Models\Vehicle;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Equipment\Adapter as CoreAdapter;
 use Harmozon\Core\Files\FitWriter;
+use Harmozon\Core\Files\GarageFile;
 use Harmozon\Core\Fit\AdapterPolicy;
-use Harmozon\Core\Fit\Fitter;
 
 /** Every car of the garage at every outlet. */
 final class Board
@@ -25,15 +25,14 @@ final class Board
      */
     public function cells(array $kit, AdapterPolicy $policy, Conditions $conditions): array
     {
-        $fitter = new Fitter($kit, $conditions, $policy);
-        $vehicles = Vehicle::inOrder()->map($this->crate->vehicle(...));
-        $cells = [];
-        foreach (Outlet::inOrder()->map($this->crate->outlet(...)) as $outlet) {
-            foreach ($vehicles as $vehicle) {
-                $cells[] = $this->writer->cell($fitter->bestOf($outlet, $vehicle));
-            }
-        }
+        $garage = new GarageFile(
+            array_values(Vehicle::inOrder()->map($this->crate->vehicle(...))->all()),
+            $kit,
+            array_values(Outlet::inOrder()->map($this->crate->outlet(...))->all()),
+            $policy,
+            $conditions,
+        );
 
-        return $cells;
+        return array_map($this->writer->cell(...), iterator_to_array($garage->board(), false));
     }
 }

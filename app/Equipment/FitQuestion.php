@@ -7,11 +7,13 @@ namespace App\Equipment;
 use App\Models\Adapter;
 use App\Models\Outlet;
 use App\Models\Vehicle;
+use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Files\CaseReader;
 use Harmozon\Core\Files\FieldError;
 use Harmozon\Core\Files\FitCase;
 use Harmozon\Core\Files\Node;
 use Harmozon\Core\Fit\Answer;
+use Harmozon\Core\Fit\Change;
 use Illuminate\Support\Collection;
 
 /** A question about one car at one outlet, asked with pieces of the garage. */
@@ -67,6 +69,14 @@ final readonly class FitQuestion
     public function case(): FitCase
     {
         return (new CaseReader)->case(Node::of($this->caseFile()));
+    }
+
+    /** @return list<Change> single changes that would improve the answer of the whole kit */
+    public function changes(Catalogue $catalogue, Answer $answer): array
+    {
+        $case = $this->case();
+
+        return $case->changes($catalogue)->changes($answer->best, $case->outlet, $case->vehicle);
     }
 
     public function answer(): Answer

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Garage\CurrentGarage;
+use Harmozon\Core\Catalogue\Catalogue;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
@@ -18,6 +19,10 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->scoped(CurrentGarage::class);
+        $this->app->singleton(Catalogue::class, static fn (): Catalogue => Catalogue::fromJson(
+            (string) file_get_contents(base_path('core/catalogue/charger-kinds.json')),
+            (string) file_get_contents(base_path('core/catalogue/adapter-kinds.json')),
+        ));
     }
 
     public function boot(): void

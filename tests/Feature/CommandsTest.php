@@ -22,7 +22,34 @@ final class CommandsTest extends TestCase
         self::assertSame(['a1'], $answer['adapters']);
         self::assertSame(['shape', 'current', 'signalling', 'voltage', 'access', 'adapter', 'reach'], array_column($answer['gates'], 'gate'));
         self::assertSame(['charges', 150.0, 'vehicle_curve', 150.0], [$answer['outcome'], $answer['expected_peak_kw'], $answer['binding'], $answer['ideal_peak_kw']]);
-        self::assertIsArray($answer['alternatives']);
+        self::assertSame([[], []], [$answer['alternatives'], $answer['changes']]);
+    }
+
+    public function test_fit_answers_a_whole_garage(): void
+    {
+        $garage = Cases::file(adapters: [[]]);
+        $second = Cases::changed(Cases::CAR, ['id' => 'second', 'inlets.0.coupler' => 'j3400']);
+        $file = ['format' => 'harmozon/garage', 'version' => 1, 'vehicles' => [Cases::CAR, $second], 'adapters' => $garage['adapters'], 'outlets' => [Cases::DC_POST, Cases::changed(Cases::DC_POST, ['id' => 'hub', 'coupler' => 'j3400'])]];
+        $process = $this->artisanRun(['harmozon:fit', '-', '--board', '--json'], (string) json_encode($file));
+        self::assertSame(0, $process->getExitCode(), $process->getErrorOutput());
+        $cells = json_decode($process->getOutput(), true, 512, JSON_THROW_ON_ERROR)['cells'];
+
+        self::assertSame(
+            ['post car charges', 'post second no_joint', 'hub car charges', 'hub second charges'],
+            array_map(static fn (array $c): string => "{$c['outlet']} {$c['vehicle']} {$c['outcome']}", $cells),
+        );
+        self::assertSame(['hub', 'a1', 'car#0'], $cells[2]['chain']);
+
+        $wrong = $this->artisanRun(['harmozon:fit', '-', '--board'], (string) json_encode(Cases::changed($file, ['vehicles.1.id' => 'car'])));
+        self::assertSame([2, "vehicles[1].id: \"car\" stands twice\n"], [$wrong->getExitCode(), $wrong->getErrorOutput()]);
+    }
+
+    public function test_the_benchmark_prints_its_figures(): void
+    {
+        $process = $this->artisanRun(['harmozon:bench', 'board', '--runs=1'], '');
+
+        self::assertSame(0, $process->getExitCode());
+        self::assertMatchesRegularExpression('/720 pairs\nmedian [\d.]+ ms .* pairs per second, peak memory [\d.]+ MB/', $process->getOutput());
     }
 
     public function test_fit_prints_a_table_for_people(): void

@@ -55,6 +55,16 @@ final class FitApiTest extends TestCase
         Contract::holds('GET', '/board', $this->getJson('/api/board?kit=borrowed')->assertStatus(422));
     }
 
+    public function test_what_could_be_bought_makes_the_board_no_worse(): void
+    {
+        $own = $this->getJson('/api/board')->json('cells');
+        $response = $this->getJson('/api/board?kit=buy')->assertOk();
+        Contract::holds('GET', '/board', $response);
+        $flows = static fn (array $cells): int => count(array_filter($cells, static fn (array $c): bool => in_array($c['outcome'], ['charges', 'limited'], true)));
+
+        self::assertGreaterThan($flows($own), $flows($response->json('cells')));
+    }
+
     public function test_why_names_seven_gates_and_other_ways(): void
     {
         $response = $this->fit('Pippin', 'Yard socket, 240 V 50 A')->assertOk()->assertJsonCount(7, 'gates');

@@ -8,13 +8,14 @@ use App\Equipment\Board;
 use App\Equipment\Crate;
 use App\Http\Requests\BoardRequest;
 use App\Http\Requests\FitRequest;
+use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Files\FitWriter;
 use Illuminate\Http\JsonResponse;
 
 final class FitController extends Controller
 {
-    public function board(BoardRequest $request, Board $board, Crate $crate): JsonResponse
+    public function board(BoardRequest $request, Board $board, Crate $crate, Catalogue $catalogue): JsonResponse
     {
         $policy = $request->policy();
         $kit = $request->kit();
@@ -22,12 +23,19 @@ final class FitController extends Controller
         return response()->json([
             'kit' => $kit,
             'policy' => $policy->value,
-            'cells' => $board->cells($kit === 'none' ? [] : $crate->kit($crate->adapters()), $policy, new Conditions),
+            'cells' => $board->cells(match ($kit) {
+                'none' => [],
+                'buy' => [...$crate->kit($crate->adapters()), ...$catalogue->adapters],
+                default => $crate->kit($crate->adapters()),
+            }, $policy, new Conditions),
         ]);
     }
 
-    public function fit(FitRequest $request, FitWriter $writer): JsonResponse
+    public function fit(FitRequest $request, FitWriter $writer, Catalogue $catalogue): JsonResponse
     {
-        return response()->json($writer->answer($request->question()->answer()));
+        $question = $request->question();
+        $answer = $question->answer();
+
+        return response()->json($writer->answer($answer, $question->changes($catalogue, $answer)));
     }
 }

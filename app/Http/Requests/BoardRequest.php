@@ -12,7 +12,7 @@ final class BoardRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['kit' => ['string', 'in:own,none'], 'policy' => ['string', 'in:maker,certified,any']];
+        return ['kit' => ['string', 'in:own,buy,none'], 'policy' => ['string', 'in:maker,certified,any']];
     }
 
     public function kit(): string

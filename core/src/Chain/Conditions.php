@@ -36,4 +36,14 @@ final readonly class Conditions
     {
         return $this->theta[$linkId] ?? 0.0;
     }
+
+    public function arriving(float $socFrom): self
+    {
+        return new self($socFrom, max($socFrom, $this->socTo), $this->ambientC, $this->packC, $this->packPrepared, $this->member, $this->theta);
+    }
+
+    public function prepared(): self
+    {
+        return new self($this->socFrom, $this->socTo, $this->ambientC, $this->packC, true, $this->member, $this->theta);
+    }
 }

@@ -40,4 +40,13 @@ final readonly class Adapter
     {
         return $this->input->isSocket();
     }
+
+    /** The same with its own battery charged. */
+    public function charged(): self
+    {
+        return new self(
+            $this->id, $this->name, $this->input, $this->output, $this->current, $this->plate, $this->translates, $this->certification,
+            $this->makerApproved, $this->recalled, $this->damaged, true, $this->derateC, $this->cutoffC, $this->attachOrder, $this->price, $this->testOverdue,
+        );
+    }
 }

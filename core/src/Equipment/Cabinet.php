@@ -37,4 +37,10 @@ final readonly class Cabinet
     {
         return $this->partnerActive === true && $this->shareKw() === null;
     }
+
+    /** The neighbour has left. */
+    public function alone(): self
+    {
+        return new self($this->kw, $this->policy, false, $this->partnerKw, $this->moduleKw);
+    }
 }

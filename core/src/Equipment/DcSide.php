@@ -22,4 +22,10 @@ final readonly class DcSide
         public ?bool $splitPack,
     ) {
     }
+
+    /** @param  list<Signalling>  $languages */
+    public function speaking(array $languages): self
+    {
+        return new self($languages, $this->maxV, $this->maxA, $this->maxKw, $this->retrofit, $this->boostConverter, $this->splitPack);
+    }
 }

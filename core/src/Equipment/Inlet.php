@@ -22,4 +22,9 @@ final readonly class Inlet
             CurrentKind::Ac => $this->ac !== null,
         };
     }
+
+    public function withDc(DcSide $dc): self
+    {
+        return new self($this->coupler, $this->port, $dc, $this->ac);
+    }
 }

@@ -36,4 +36,28 @@ final readonly class Outlet
     {
         return $this->supply->volts ?? $this->maxV;
     }
+
+    public function admitting(Access $access): self
+    {
+        return $this->changed($access, $this->extension, $this->cabinet);
+    }
+
+    public function withoutExtension(): self
+    {
+        return $this->changed($this->access, false, $this->cabinet);
+    }
+
+    /** The neighbour at the cabinet has left. */
+    public function alone(): self
+    {
+        return $this->changed($this->access, $this->extension, $this->cabinet?->alone());
+    }
+
+    private function changed(Access $access, bool $extension, ?Cabinet $cabinet): self
+    {
+        return new self(
+            $this->id, $this->name, $this->coupler, $this->current, $this->signalling, $this->minV, $this->maxV, $this->maxA, $this->maxKw,
+            $this->stickerKw, $this->cable, $this->attachedAdapter, $extension, $cabinet, $this->supply, $access, $this->tariff,
+        );
+    }
 }

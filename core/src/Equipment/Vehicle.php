@@ -21,4 +21,12 @@ final readonly class Vehicle
         public ?array $programmes,
     ) {
     }
+
+    public function withInlet(int $index, Inlet $inlet): self
+    {
+        $inlets = $this->inlets;
+        $inlets[$index] = $inlet;
+
+        return new self($this->id, $this->name, $this->pack, $this->chargeCurveKw, $this->kmPerKwh, array_values($inlets), $this->programmes);
+    }
 }

@@ -6,12 +6,16 @@ namespace Harmozon\Core\Files;
 
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Equipment\Adapter;
+use Harmozon\Core\Equipment\Outlet;
+use Harmozon\Core\Equipment\Vehicle;
 use Harmozon\Core\Fit\AdapterPolicy;
 
 /** Reads a case file (`harmozon/case`, version 1). */
 final class CaseReader
 {
     public const FORMAT = 'harmozon/case';
+
+    public const GARAGE_FORMAT = 'harmozon/garage';
 
     public const VERSION = 1;
 
@@ -28,16 +32,9 @@ final class CaseReader
     /** @throws FieldError */
     public function case(Node $node): FitCase
     {
-        $format = $node->text('format');
-        if ($format !== self::FORMAT) {
-            throw $node->fail('format', sprintf('expected "%s"', self::FORMAT));
-        }
-        $version = $node->raw('version') ?? throw $node->fail('version', 'is required');
-        if ($version !== self::VERSION) {
-            throw $node->fail('version', sprintf('%s is not known; this program reads version %d', json_encode($version), self::VERSION));
-        }
+        self::mustBe($node, self::FORMAT);
         $outlet = $this->equipment->outlet($node->object('outlet'));
-        $adapters = $this->kit($node, $outlet->attachedAdapter);
+        $adapters = $this->kit($node, $outlet->attachedAdapter === null ? [] : [$outlet->attachedAdapter]);
 
         return new FitCase(
             $this->equipment->vehicle($node->object('vehicle')),
@@ -48,11 +45,67 @@ final class CaseReader
         );
     }
 
-    /** @return list<Adapter> */
-    private function kit(Node $node, ?Adapter $attached): array
+    /**
+     * A whole garage (`harmozon/garage`, version 1): `vehicles`, `adapters`, `outlets`, policy and conditions.
+     *
+     * @throws FieldError
+     */
+    public function garage(Node $node): GarageFile
+    {
+        self::mustBe($node, self::GARAGE_FORMAT);
+        $vehicles = self::each($node, 'vehicles', $this->equipment->vehicle(...));
+        $outlets = self::each($node, 'outlets', $this->equipment->outlet(...));
+        $attached = array_values(array_filter(array_map(static fn (Outlet $o): ?Adapter => $o->attachedAdapter, $outlets), static fn (?Adapter $a): bool => $a !== null));
+
+        return new GarageFile(
+            $vehicles,
+            $this->kit($node, $attached),
+            $outlets,
+            $node->choice('policy', AdapterPolicy::class) ?? AdapterPolicy::Certified,
+            $this->conditions($node->objectOrNull('conditions') ?? Node::of([])),
+        );
+    }
+
+    /**
+     * @template T of Vehicle|Outlet
+     *
+     * @param  callable(Node): T  $read
+     * @return list<T>
+     */
+    private static function each(Node $node, string $key, callable $read): array
+    {
+        $pieces = $seen = [];
+        foreach ($node->objects($key) as $item) {
+            $piece = $read($item);
+            if (isset($seen[$piece->id])) {
+                throw $item->fail('id', sprintf('"%s" stands twice', $piece->id));
+            }
+            $seen[$piece->id] = true;
+            $pieces[] = $piece;
+        }
+
+        return $pieces;
+    }
+
+    private static function mustBe(Node $node, string $format): void
+    {
+        if ($node->text('format') !== $format) {
+            throw $node->fail('format', sprintf('expected "%s"', $format));
+        }
+        $version = $node->raw('version') ?? throw $node->fail('version', 'is required');
+        if ($version !== self::VERSION) {
+            throw $node->fail('version', sprintf('%s is not known; this program reads version %d', json_encode($version), self::VERSION));
+        }
+    }
+
+    /**
+     * @param  list<Adapter>  $attached  adapters of the stations, whose ids are taken
+     * @return list<Adapter>
+     */
+    private function kit(Node $node, array $attached): array
     {
         $kit = [];
-        $seen = $attached === null ? [] : [$attached->id => true];
+        $seen = array_fill_keys(array_map(static fn (Adapter $a): string => $a->id, $attached), true);
         foreach ($node->has('adapters') ? $node->objects('adapters') : [] as $piece) {
             $adapter = $this->equipment->adapter($piece);
             if (isset($seen[$adapter->id])) {

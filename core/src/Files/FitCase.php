@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Files;
 
+use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Equipment\Outlet;
 use Harmozon\Core\Equipment\Vehicle;
 use Harmozon\Core\Fit\AdapterPolicy;
+use Harmozon\Core\Fit\ChangeFinder;
 use Harmozon\Core\Fit\Fitter;
 
 /** What a case file holds: one vehicle, a kit, one outlet, a policy and the conditions. */
@@ -22,6 +24,11 @@ final readonly class FitCase
         public AdapterPolicy $policy,
         public Conditions $conditions,
     ) {
+    }
+
+    public function changes(Catalogue $catalogue): ChangeFinder
+    {
+        return new ChangeFinder($this->adapters, $this->conditions, $this->policy, $catalogue);
     }
 
     public function fitter(): Fitter

@@ -6,6 +6,7 @@ namespace Harmozon\Core\Files;
 
 use Harmozon\Core\Fit\Answer;
 use Harmozon\Core\Fit\ChainAnswer;
+use Harmozon\Core\Fit\Change;
 use Harmozon\Core\Fit\Figure;
 use Harmozon\Core\Fit\GateResult;
 
@@ -16,11 +17,19 @@ use Harmozon\Core\Fit\GateResult;
  */
 final class FitWriter
 {
-    /** @return array<string, mixed> */
-    public function answer(Answer $answer): array
+    /**
+     * @param  list<Change>  $changes
+     * @return array<string, mixed>
+     */
+    public function answer(Answer $answer, array $changes): array
     {
         return [
             ...$this->chain($answer->best),
+            'changes' => array_map(static fn (Change $c): array => [
+                'change' => $c->words,
+                'outcome' => $c->answer->outcome->value,
+                'expected_peak_kw' => self::rounded($c->answer->expectedPeakKw()),
+            ], $changes),
             'alternatives' => array_map(static fn (ChainAnswer $a): array => [
                 'chain' => $a->chain->linkIds(),
                 'adapters' => $a->chain->adapterIds(),
@@ -56,6 +65,7 @@ final class FitWriter
             'outlet' => $best->chain->outlet->id,
             'vehicle' => $best->chain->vehicle->id,
             'outcome' => $best->outcome->value,
+            'chain' => $best->chain->linkIds(),
             'expected_peak_kw' => self::rounded($best->expectedPeakKw()),
             'ideal_peak_kw' => self::rounded($best->idealPeakKw),
             'adapters' => $best->chain->adapterIds(),

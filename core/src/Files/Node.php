@@ -39,6 +39,16 @@ final readonly class Node
         return self::of($value);
     }
 
+    /**
+     * The same object with further fields, for documents that keep a piece's name outside its plate.
+     *
+     * @param  array<string, mixed>  $fields
+     */
+    public function with(array $fields): self
+    {
+        return new self([...$this->fields, ...$fields], $this->path);
+    }
+
     public function has(string $key): bool
     {
         return isset($this->fields[$key]);

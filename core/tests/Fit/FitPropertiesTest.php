@@ -34,6 +34,18 @@ final class FitPropertiesTest extends TestCase
             });
     }
 
+    public function test_the_board_gives_the_same_best_answer_as_the_full_question(): void
+    {
+        $this->forAll(self::kits(), Generators::elements(self::SHAPES))
+            ->then(static function (array $kit, string $outlet): void {
+                $case = Cases::read(self::at($outlet, $kit));
+                $full = $case->fitter()->answer($case->outlet, $case->vehicle)->best;
+                $board = $case->fitter()->bestOf($case->outlet, $case->vehicle);
+
+                self::assertSame([$full->outcome, $full->chain->linkIds(), $full->expectedPeakKw()], [$board->outcome, $board->chain->linkIds(), $board->expectedPeakKw()]);
+            });
+    }
+
     public function test_the_order_of_the_kit_does_not_matter(): void
     {
         $this->forAll(self::kits(), Generators::elements(self::SHAPES))

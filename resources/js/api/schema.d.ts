@@ -417,6 +417,7 @@ export interface components {
             outlet: string;
             vehicle: string;
             outcome: components["schemas"]["Outcome"];
+            chain: string[];
             expected_peak_kw: components["schemas"]["NumberOrNull"];
             ideal_peak_kw: components["schemas"]["NumberOrNull"];
             adapters: string[];
@@ -425,7 +426,7 @@ export interface components {
         };
         Board: {
             /** @enum {string} */
-            kit: "own" | "none";
+            kit: "own" | "buy" | "none";
             policy: components["schemas"]["Policy"];
             cells: components["schemas"]["Cell"][];
         };
@@ -475,6 +476,11 @@ export interface components {
             cautions: string[];
         };
         FitAnswer: components["schemas"]["ChainAnswer"] & {
+            changes: {
+                change: string;
+                outcome: components["schemas"]["Outcome"];
+                expected_peak_kw: components["schemas"]["NumberOrNull"];
+            }[];
             alternatives: {
                 chain: string[];
                 adapters: string[];
@@ -761,7 +767,7 @@ export interface operations {
     board: {
         parameters: {
             query?: {
-                kit?: "own" | "none";
+                kit?: "own" | "buy" | "none";
                 policy?: components["schemas"]["Policy"];
             };
             header?: never;

@@ -1,0 +1,172 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Fit;
+
+use Harmozon\Core\Catalogue\Catalogue;
+use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Equipment\Access;
+use Harmozon\Core\Equipment\AccessKind;
+use Harmozon\Core\Equipment\Adapter;
+use Harmozon\Core\Equipment\Outlet;
+use Harmozon\Core\Equipment\Signalling;
+use Harmozon\Core\Equipment\Vehicle;
+use Harmozon\Core\Words\Amount;
+
+/**
+ * What would change an answer: every single change worth thinking of is made, the gates are run again, and those that
+ * improve the answer are told, the greatest gain first. Nothing is said that was not found this way.
+ */
+final class ChangeFinder
+{
+    /** A change of the same outcome is worth telling from this gain in peak power (share). */
+    private const WORTH_GAIN = 0.05;
+
+    private const MOST_TOLD = 6;
+
+    /** @param  list<Adapter>  $kit */
+    public function __construct(
+        private readonly array $kit,
+        private readonly Conditions $conditions,
+        private readonly AdapterPolicy $policy,
+        private readonly Catalogue $catalogue,
+    ) {
+    }
+
+    /** @return list<Change> nothing for an answer that charges already */
+    public function changes(ChainAnswer $now, Outlet $outlet, Vehicle $vehicle): array
+    {
+        if ($now->outcome === Outcome::Charges) {
+            return [];
+        }
+        $found = [];
+        foreach ($this->tried($outlet, $vehicle) as $change) {
+            if ($this->improves($change->answer, $now) && ! isset($found[$change->words])) {
+                $found[$change->words] = $change;
+            }
+        }
+        usort($found, static fn (Change $a, Change $b): int => [$b->answer->outcome->rank(), $b->answer->expectedPeakKw() ?? 0.0, $a->words]
+            <=> [$a->answer->outcome->rank(), $a->answer->expectedPeakKw() ?? 0.0, $b->words]);
+
+        return array_slice($found, 0, self::MOST_TOLD);
+    }
+
+    private function improves(ChainAnswer $then, ChainAnswer $now): bool
+    {
+        if (! $then->outcome->mayFlow()) {
+            return false;
+        }
+
+        return $then->outcome->rank() > $now->outcome->rank()
+            || ($then->outcome === $now->outcome && ($then->expectedPeakKw() ?? 0.0) > (1 + self::WORTH_GAIN) * ($now->expectedPeakKw() ?? 0.0));
+    }
+
+    /** @return \Generator<int, Change> */
+    private function tried(Outlet $outlet, Vehicle $vehicle): \Generator
+    {
+        yield from $this->retrofits($outlet, $vehicle);
+        yield from $this->adapters($outlet, $vehicle);
+        yield from $this->arrivals($outlet, $vehicle);
+        yield from $this->circumstances($outlet, $vehicle);
+        yield from $this->hardware($outlet, $vehicle);
+    }
+
+    /** @return \Generator<int, Change> */
+    private function retrofits(Outlet $outlet, Vehicle $vehicle): \Generator
+    {
+        foreach ($vehicle->inlets as $i => $inlet) {
+            $retrofit = $inlet->dc?->retrofit;
+            if ($inlet->dc === null || $retrofit === null || ! $retrofit->possible) {
+                continue;
+            }
+            $languages = [...($inlet->dc->signalling ?? []), ...$retrofit->adds];
+            $then = $vehicle->withInlet($i, $inlet->withDc($inlet->dc->speaking($languages)));
+            yield new Change(sprintf('the retrofit of %s that adds %s', $vehicle->name, Signalling::list($retrofit->adds)), $this->answer($outlet, $then));
+        }
+    }
+
+    /** @return \Generator<int, Change> an adapter of a given pair and plate, or one's own made ready */
+    private function adapters(Outlet $outlet, Vehicle $vehicle): \Generator
+    {
+        foreach ($this->kit as $i => $own) {
+            if ($own->isActive() && $own->batteryOk === false) {
+                $kit = $this->kit;
+                $kit[$i] = $own->charged();
+                yield new Change(sprintf('charging the own battery of %s', $own->name), $this->answer($outlet, $vehicle, kit: array_values($kit)));
+            }
+        }
+        foreach ($this->catalogue->adapters as $kind) {
+            if ($kind->input->is($outlet->coupler)) {
+                yield new Change(sprintf('a certified %s, %s', $kind->name, self::plate($kind)), $this->answer($outlet, $vehicle, kit: [...$this->kit, $kind]));
+            }
+        }
+    }
+
+    private static function plate(Adapter $kind): string
+    {
+        $plate = $kind->plate;
+
+        return implode(' ', array_filter([
+            $plate->maxV === null ? null : Amount::volts($plate->maxV),
+            $plate->continuousA === null ? null : Amount::amps($plate->continuousA),
+            $plate->boostA === null ? null : sprintf('(%s for %s)', Amount::amps($plate->boostA), Amount::minutes($plate->boostMinutes ?? 0.0)),
+        ], static fn (?string $part): bool => $part !== null));
+    }
+
+    /** @return \Generator<int, Change> arriving where the pack lies below the station's ceiling */
+    private function arrivals(Outlet $outlet, Vehicle $vehicle): \Generator
+    {
+        $volts = $vehicle->pack->voltageBySoc;
+        if ($volts === null || $outlet->maxV === null || $volts->at($this->conditions->socFrom) <= $outlet->maxV) {
+            return;
+        }
+        $ceiling = $volts->firstAbove($outlet->maxV, 0, 100);
+        if ($ceiling === null || $ceiling < 2) {
+            return;
+        }
+        yield new Change(sprintf('arriving below %s', Amount::percent($ceiling)), $this->answer($outlet, $vehicle, $this->conditions->arriving($ceiling / 2)));
+    }
+
+    /** @return \Generator<int, Change> */
+    private function circumstances(Outlet $outlet, Vehicle $vehicle): \Generator
+    {
+        if ($outlet->access->kind !== AccessKind::Open && $outlet->access->kind !== AccessKind::Account) {
+            yield new Change('an account or admission that lets this car start here', $this->answer($outlet->admitting(new Access(AccessKind::Account, null)), $vehicle));
+        }
+        if ($outlet->extension) {
+            yield new Change('without the extension lead', $this->answer($outlet->withoutExtension(), $vehicle));
+        }
+        if ($outlet->cabinet?->partnerActive === true) {
+            yield new Change('when the neighbour at the cabinet has left', $this->answer($outlet->alone(), $vehicle));
+        }
+        if (! $this->conditions->packPrepared) {
+            yield new Change('with the pack warmed on the way', $this->answer($outlet, $vehicle, $this->conditions->prepared()));
+        }
+    }
+
+    /** @return \Generator<int, Change> another stall of the same shape with other hardware: the best of each group */
+    private function hardware(Outlet $outlet, Vehicle $vehicle): \Generator
+    {
+        $best = [];
+        foreach ($this->catalogue->chargers as $kind) {
+            if (! $kind->outlet->coupler->is($outlet->coupler) || $kind->outlet->current !== $outlet->current) {
+                continue;
+            }
+            $change = new Change(
+                sprintf('another stall: %s', $kind->name),
+                $this->answer($kind->outlet->admitting($outlet->access), $vehicle),
+            );
+            if (! isset($best[$kind->group]) || $change->answer->compare($best[$kind->group]->answer) < 0) {
+                $best[$kind->group] = $change;
+            }
+        }
+        yield from array_values($best);
+    }
+
+    /** @param  list<Adapter>|null  $kit */
+    private function answer(Outlet $outlet, Vehicle $vehicle, ?Conditions $conditions = null, ?array $kit = null): ChainAnswer
+    {
+        return (new Fitter($kit ?? $this->kit, $conditions ?? $this->conditions, $this->policy))->bestOf($outlet, $vehicle);
+    }
+}

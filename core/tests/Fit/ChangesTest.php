@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Tests\Fit;
+
+use Harmozon\Core\Catalogue\Catalogue;
+use Harmozon\Core\Catalogue\ChargerKind;
+use Harmozon\Core\Equipment\Adapter;
+use Harmozon\Core\Equipment\CouplerFamily;
+use Harmozon\Core\Fit\Change;
+use Harmozon\Core\Tests\Cases;
+use PHPUnit\Framework\TestCase;
+
+final class ChangesTest extends TestCase
+{
+    public function test_the_catalogue_knows_every_shape_and_says_what_to_see_and_what_to_read(): void
+    {
+        $catalogue = self::catalogue();
+        $families = array_unique(array_map(static fn (ChargerKind $k): string => $k->outlet->coupler->family->value, $catalogue->chargers));
+
+        self::assertEqualsCanonicalizing(array_map(static fn (CouplerFamily $f): string => $f->value, CouplerFamily::cases()), $families);
+        foreach ($catalogue->chargers as $kind) {
+            self::assertArrayHasKey($kind->group, $catalogue->groups);
+            self::assertNotSame('', $kind->seen);
+            self::assertSame($kind->group === 'historic', $kind->read === [], $kind->id);
+        }
+        $ids = [...array_map(static fn (ChargerKind $k): string => $k->id, $catalogue->chargers), ...array_map(static fn (Adapter $a): string => $a->id, $catalogue->adapters)];
+        self::assertSame($ids, array_values(array_unique($ids)));
+    }
+
+    public function test_an_answer_that_charges_needs_no_change(): void
+    {
+        self::assertSame([], self::changes(Cases::file()));
+    }
+
+    public function test_a_retrofit_is_found_by_running_the_gates_with_it(): void
+    {
+        $file = Cases::file(car: ['inlets.0.dc.signalling' => ['can_legacy'], 'inlets.0.dc.retrofit' => ['adds' => ['plc'], 'state' => 'available']]);
+
+        self::assertContains('the retrofit of Test car that adds power-line communication: charges 150', self::changes($file));
+        self::assertStringNotContainsString('retrofit', implode(self::changes(Cases::changed($file, ['vehicle.inlets.0.dc.retrofit' => 'impossible']))));
+        // A retrofit that adds the language is of no use where another gate fails too.
+        self::assertStringNotContainsString('retrofit', implode(self::changes(Cases::changed($file, ['outlet.min_v' => 450]))));
+    }
+
+    public function test_a_missing_adapter_is_named_with_its_pair_and_plate(): void
+    {
+        $changes = self::changes(Cases::file(outlet: ['coupler' => 'j3400']));
+
+        self::assertContains('a certified DC adapter, j3400 to ccs1, 1000 V 350 A (500 A for 12 min): charges 150', $changes);
+    }
+
+    public function test_one_s_own_active_adapter_wants_charging(): void
+    {
+        $file = Cases::file(
+            car: ['inlets.0.coupler' => 'chademo', 'inlets.0.dc.signalling' => ['can_chademo'], 'inlets.0.dc.max_kw' => 40, 'charge_curve_kw' => [[0, 40]]],
+            adapters: [['input' => 'ccs1', 'output' => 'chademo', 'translates' => ['from' => ['plc'], 'to' => ['can_chademo']], 'battery_ok' => false]],
+        );
+
+        self::assertContains('charging the own battery of A1: charges 40', self::changes($file));
+    }
+
+    public function test_arriving_lower_helps_where_the_ceiling_is_above_the_empty_pack(): void
+    {
+        // 580 V empty, 600 V at 10 %: a 590 V station meets it at 5 %.
+        $file = Cases::file(car: Cases::HIGH_VOLTAGE, outlet: ['max_v' => 590]);
+
+        self::assertContains('arriving below 5 %: charges 150', self::changes($file));
+        self::assertStringNotContainsString('arriving', implode(self::changes(Cases::changed($file, ['outlet.max_v' => 500]))));
+    }
+
+    public function test_other_hardware_admission_and_a_neighbour_who_leaves(): void
+    {
+        $hub = ['coupler' => 'j3400', 'max_v' => 500, 'signalling' => ['plc'], 'min_v' => 50];
+        $high = Cases::HIGH_VOLTAGE + ['inlets.0.coupler' => 'j3400'];
+        self::assertContains('another stall: Closed hub, third generation in full: charges 150', self::changes(Cases::file(car: $high, outlet: $hub)));
+
+        $closed = Cases::file(outlet: ['access' => ['kind' => 'makes', 'makes' => ['sluice']]]);
+        self::assertContains('an account or admission that lets this car start here: charges 150', self::changes($closed));
+
+        $shared = Cases::file(outlet: ['cabinet' => ['kw' => 200, 'policy' => 'halves', 'partner_active' => true]]);
+        self::assertContains('when the neighbour at the cabinet has left: charges 150', self::changes($shared));
+
+        $extended = Cases::file(outlet: ['extension' => true]);
+        self::assertContains('without the extension lead: charges 150', self::changes($extended));
+    }
+
+    public function test_changes_are_ranked_by_gain_and_every_one_improves_the_answer(): void
+    {
+        $file = Cases::file(outlet: ['max_a' => 100, 'cabinet' => ['kw' => 60, 'policy' => 'halves', 'partner_active' => true]]);
+        $case = Cases::read($file);
+        $now = $case->fitter()->answer($case->outlet, $case->vehicle)->best;
+        $changes = $case->changes(self::catalogue())->changes($now, $case->outlet, $case->vehicle);
+        $gains = array_map(static fn (Change $c): array => [$c->answer->outcome->rank(), $c->answer->expectedPeakKw()], $changes);
+        $sorted = $gains;
+        rsort($sorted);
+
+        self::assertGreaterThan(1, count($changes));
+        self::assertSame($sorted, $gains);
+        foreach ($changes as $change) {
+            self::assertGreaterThan($now->expectedPeakKw(), $change->answer->expectedPeakKw());
+        }
+    }
+
+    /**
+     * @param  array<string, mixed>  $file
+     * @return list<string>
+     */
+    private static function changes(array $file): array
+    {
+        $case = Cases::read($file);
+        $now = $case->fitter()->answer($case->outlet, $case->vehicle)->best;
+
+        return array_map(
+            static fn (Change $c): string => sprintf('%s: %s %d', $c->words, $c->answer->outcome->value, round($c->answer->expectedPeakKw() ?? 0)),
+            $case->changes(self::catalogue())->changes($now, $case->outlet, $case->vehicle),
+        );
+    }
+
+    private static function catalogue(): Catalogue
+    {
+        $folder = dirname(__DIR__, 2).'/catalogue';
+
+        return Catalogue::fromJson((string) file_get_contents("{$folder}/charger-kinds.json"), (string) file_get_contents("{$folder}/adapter-kinds.json"));
+    }
+}
