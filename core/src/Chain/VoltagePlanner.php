@@ -24,7 +24,7 @@ final class VoltagePlanner
         $volts = $chain->outlet->mainsV();
         $side = $chain->inlet->ac;
         if ($volts === null) {
-            return VoltagePlan::unknown([Unread::supplyV()]);
+            return VoltagePlan::unknown([Unread::supplyV($chain)]);
         }
         if ($side === null) {
             return VoltagePlan::fails('This inlet has no AC side.');
@@ -36,7 +36,10 @@ final class VoltagePlanner
         return VoltagePlan::session(
             VoltageMode::Mains,
             Curve::level($volts),
-            missing: $side->minV === null || $side->maxV === null ? [Unread::acWindow()] : [],
+            missing: [
+                ...($side->minV === null ? [Unread::acWindowFrom($chain)] : []),
+                ...($side->maxV === null ? [Unread::acWindowTo($chain)] : []),
+            ],
         );
     }
 
@@ -49,10 +52,10 @@ final class VoltagePlanner
         $pack = $chain->vehicle->pack->voltageBySoc;
         $max = $chain->outlet->maxV;
         if ($pack === null) {
-            return VoltagePlan::unknown($max === null ? [Unread::packV(), Unread::stationMaxV()] : [Unread::packV()]);
+            return VoltagePlan::unknown($max === null ? [Unread::packV($chain), Unread::stationMaxV($chain)] : [Unread::packV($chain)]);
         }
         if ($max === null) {
-            return VoltagePlan::unknown([Unread::stationMaxV()], $pack);
+            return VoltagePlan::unknown([Unread::stationMaxV($chain)], $pack);
         }
 
         return $pack->at($conditions->socFrom) <= $max
@@ -73,7 +76,7 @@ final class VoltagePlanner
             $mode,
             $plugV,
             $plugV->firstAbove($max, $conditions->socFrom, $conditions->socTo),
-            missing: $min === null ? [Unread::stationMinV()] : [],
+            missing: $min === null ? [Unread::stationMinV($chain)] : [],
         );
     }
 
@@ -95,11 +98,11 @@ final class VoltagePlanner
                 VoltageMode::StepUp,
                 Curve::level($plugV),
                 converter: $side->boostConverter,
-                missing: $min === null ? [Unread::stationMinV()] : [],
+                missing: $min === null ? [Unread::stationMinV($chain)] : [],
             );
         }
         if ($side->splitPack === null) {
-            return VoltagePlan::unknown([Unread::splitPack()]);
+            return VoltagePlan::unknown([Unread::splitPack($chain)]);
         }
 
         return VoltagePlan::fails(sprintf(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Files;
 
+use Harmozon\Core\Chain\Unread;
 use Harmozon\Core\Fit\Answer;
 use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Fit\Change;
@@ -13,7 +14,7 @@ use Harmozon\Core\Fit\GateResult;
 /**
  * Writes answers with the field names of the contract. kW are rounded to hundredths.
  *
- * @phpstan-type GateFields array{gate: string, result: string, reason: string, check: string|null, figures: list<array{name: string, value: float, unit: string}>}
+ * @phpstan-type GateFields array{gate: string, result: string, reason: string, check: string|null, asks: list<array{fact: string, where: string, piece: string, path: string, kind: string}>, figures: list<array{name: string, value: float, unit: string}>}
  */
 final class FitWriter
 {
@@ -82,6 +83,7 @@ final class FitWriter
             'result' => $gate->result->value,
             'reason' => $gate->reason,
             'check' => $gate->check,
+            'asks' => array_map(static fn (Unread $u): array => ['fact' => $u->fact, 'where' => $u->where, 'piece' => $u->piece, 'path' => $u->path, 'kind' => $u->kind->value], $gate->missing),
             'figures' => array_map(static fn (Figure $f): array => ['name' => $f->name, 'value' => round($f->value, 2), 'unit' => $f->unit], $gate->figures),
         ];
     }

@@ -9,7 +9,10 @@ use Harmozon\Core\Chain\Unread;
 /** A gate's answer: result, reason in one sentence, the figures used, and for an unknown where to read the fact. */
 final readonly class GateResult
 {
-    /** @param  list<Figure>  $figures */
+    /**
+     * @param  list<Figure>  $figures
+     * @param  list<Unread>  $missing  facts an unknown asks for
+     */
     private function __construct(
         public GateName $gate,
         public Result $result,
@@ -17,6 +20,7 @@ final readonly class GateResult
         public ?string $check,
         public bool $isHazard,
         public array $figures,
+        public array $missing = [],
     ) {
     }
 
@@ -48,16 +52,13 @@ final readonly class GateResult
         return new self($gate, Result::Fail, $reason, null, true, $figures);
     }
 
-    public static function unknown(GateName $gate, string $reason, string $check): self
-    {
-        return new self($gate, Result::Unknown, $reason, $check, false, []);
-    }
-
     /**
+     * A question left open by facts that nobody has read.
+     *
      * @param  non-empty-list<Unread>  $missing
      */
     public static function unread(GateName $gate, array $missing): self
     {
-        return self::unknown($gate, sprintf('Not known yet: %s.', Unread::facts($missing)), Unread::places($missing));
+        return new self($gate, Result::Unknown, sprintf('Not known yet: %s.', Unread::facts($missing)), Unread::places($missing), false, [], $missing);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Fit\Gates;
 
+use Harmozon\Core\Chain\Unread;
 use Harmozon\Core\Equipment\AccessKind;
 use Harmozon\Core\Fit\Gate;
 use Harmozon\Core\Fit\GateName;
@@ -20,9 +21,9 @@ final class AccessGate implements Gate
         return match ($access->kind) {
             AccessKind::Open => GateResult::pass(GateName::Access, 'Open to everyone: start as the stall says.'),
             AccessKind::Account => GateResult::caution(GateName::Access, 'Starts with an account: have the app or card set up before the visit.'),
-            AccessKind::Makes => $this->named($situation, 'The makes this network admits are not known.', "The network's app lists the makes it admits."),
+            AccessKind::Makes => $this->named($situation),
             AccessKind::OwnersOnly => $this->ownersOnly($situation),
-            null => GateResult::unknown(GateName::Access, 'It is not known who may start a session here.', "A sign at the stall, or the place's page in the network's app."),
+            null => GateResult::unread(GateName::Access, [Unread::access($situation->chain)]),
         };
     }
 
@@ -32,22 +33,19 @@ final class AccessGate implements Gate
             return GateResult::fail(GateName::Access, 'Reserved for its owners, and this car belongs to no programme.');
         }
 
-        return $this->named($situation, 'Reserved for its owners; who they are is not known.', 'A sign at the stall, or whoever runs the place.');
+        return $this->named($situation);
     }
 
-    private function named(Situation $situation, string $listUnknown, string $where): GateResult
+    private function named(Situation $situation): GateResult
     {
-        $vehicle = $situation->chain->vehicle;
-        $makes = $situation->chain->outlet->access->makes;
+        $chain = $situation->chain;
+        $vehicle = $chain->vehicle;
+        $makes = $chain->outlet->access->makes;
         if ($makes === null) {
-            return GateResult::unknown(GateName::Access, $listUnknown, $where);
+            return GateResult::unread(GateName::Access, [Unread::admittedMakes($chain)]);
         }
         if ($vehicle->programmes === null) {
-            return GateResult::unknown(
-                GateName::Access,
-                sprintf('It is not known whether %s is admitted (%s).', $vehicle->name, implode(', ', $makes)),
-                "The car maker's list of charging partners, or the network's app after adding the car.",
-            );
+            return GateResult::unread(GateName::Access, [Unread::programmes($chain)]);
         }
         $admitted = array_values(array_intersect($makes, $vehicle->programmes));
 

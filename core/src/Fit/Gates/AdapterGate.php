@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Fit\Gates;
 
+use Harmozon\Core\Chain\Unread;
 use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Equipment\Certification;
 use Harmozon\Core\Equipment\CurrentKind;
@@ -55,13 +56,13 @@ final class AdapterGate implements Gate
             return $trust;
         }
         if ($adapter->recalled === null) {
-            return GateResult::unknown(GateName::Adapter, sprintf('It is not known whether %s is under recall.', $name), "The maker's recall notices, by the model and serial on the adapter's plate.");
+            return GateResult::unread(GateName::Adapter, [Unread::recall($adapter)]);
         }
         if ($adapter->damaged === null) {
-            return GateResult::unknown(GateName::Adapter, sprintf('It is not known whether %s is sound.', $name), 'Look at it in good light: contacts, seals, latch, any discolouration or water.');
+            return GateResult::unread(GateName::Adapter, [Unread::damage($adapter)]);
         }
         if ($adapter->isActive() && $adapter->batteryOk === null) {
-            return GateResult::unknown(GateName::Adapter, sprintf('It is not known whether the battery of %s is charged.', $name), "The adapter's own indicator lamp, as its handbook explains it.");
+            return GateResult::unread(GateName::Adapter, [Unread::battery($adapter)]);
         }
         if ($trust->result === Result::Pass && $adapter->testOverdue === true) {
             return GateResult::caution(GateName::Adapter, sprintf('%s is due for a test: try it near home before relying on it.', $name));
@@ -80,12 +81,12 @@ final class AdapterGate implements Gate
             return match ($adapter->makerApproved) {
                 true => GateResult::pass(GateName::Adapter, sprintf('%s is approved by the car\'s maker.', $name)),
                 false => GateResult::fail(GateName::Adapter, sprintf('%s is not approved by the car\'s maker, and the policy asks for that.', $name)),
-                null => GateResult::unknown(GateName::Adapter, sprintf('It is not known whether the car\'s maker approves %s.', $name), "The car's handbook, or its maker's list of charging accessories."),
+                null => GateResult::unread(GateName::Adapter, [Unread::makerApproval($adapter)]),
             };
         }
         $certification = $adapter->certification;
         if ($certification === null) {
-            return GateResult::unknown(GateName::Adapter, sprintf('It is not known whether %s is certified.', $name), "The certification mark and file number on the adapter's plate; a claim in an advertisement is not one.");
+            return GateResult::unread(GateName::Adapter, [Unread::certification($adapter)]);
         }
         if ($certification === Certification::Certified) {
             return GateResult::pass(GateName::Adapter, sprintf('%s is %s.', $name, $certification->words()));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Fit\Gates;
 
+use Harmozon\Core\Chain\Unread;
 use Harmozon\Core\Fit\Gate;
 use Harmozon\Core\Fit\GateName;
 use Harmozon\Core\Fit\GateResult;
@@ -31,11 +32,7 @@ final class CurrentGate implements Gate
         }
         foreach ($chain->adapters as $adapter) {
             if ($adapter->current === null) {
-                return GateResult::unknown(
-                    GateName::Current,
-                    sprintf('It is not known whether %s is wired for AC or for DC.', $adapter->name),
-                    'The plate stamped on the adapter says AC or DC beside its volts and amps.',
-                );
+                return GateResult::unread(GateName::Current, [Unread::adapterCurrent($adapter)]);
             }
         }
 

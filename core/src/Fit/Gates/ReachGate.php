@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Fit\Gates;
 
+use Harmozon\Core\Chain\Unread;
 use Harmozon\Core\Equipment\PortCorner;
 use Harmozon\Core\Fit\Figure;
 use Harmozon\Core\Fit\Gate;
@@ -35,9 +36,9 @@ final class ReachGate implements Gate
         $port = $situation->chain->inlet->port;
         $length = $situation->chain->outlet->cable?->lengthM;
         if ($port === null || $length === null) {
-            return GateResult::unknown(GateName::Reach, $port === null
-                ? "It is not known at which corner the car's port sits."
-                : 'It is not known how long the cable is.', 'Walk round the car and the post before parking.');
+            return GateResult::unread(GateName::Reach, $port !== null
+                ? [Unread::cableLength($situation->chain)]
+                : [Unread::portCorner($situation->chain), ...($length === null ? [Unread::cableLength($situation->chain)] : [])]);
         }
 
         return $this->park($port, $length);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Fit\Gates;
 
 use Harmozon\Core\Chain\Chain;
+use Harmozon\Core\Chain\Unread;
 use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Equipment\DcSide;
 use Harmozon\Core\Equipment\Signalling;
@@ -21,11 +22,7 @@ final class SignallingGate implements Gate
         $chain = $situation->chain;
         $spoken = self::spokenAtInlet($chain);
         if ($spoken === null) {
-            return GateResult::unknown(
-                GateName::Signalling,
-                'It is not known which language this station speaks.',
-                'The maker and build year on the stall, or the place\'s page in its network\'s app, tell the hardware generation.',
-            );
+            return GateResult::unread(GateName::Signalling, [Unread::stationLanguages($chain)]);
         }
         if ($chain->current() === CurrentKind::Ac) {
             return in_array(Signalling::Pwm, $spoken, true)
@@ -48,11 +45,7 @@ final class SignallingGate implements Gate
             return GateResult::fail(GateName::Signalling, 'No language of the station gets through to the car on this way.');
         }
         if ($side->signalling === null) {
-            return GateResult::unknown(
-                GateName::Signalling,
-                sprintf('It is not known whether %s speaks %s.', $car, Signalling::list($spoken)),
-                'An options or "additional vehicle information" screen in the car, the build year, or the dealer by VIN tells which DC languages are fitted.',
-            );
+            return GateResult::unread(GateName::Signalling, [Unread::vehicleLanguages($chain)]);
         }
         foreach ($side->signalling as $language) {
             if (in_array($language, $spoken, true)) {

@@ -44,7 +44,7 @@ final class VoltageGate implements Gate
         $chain = $situation->chain;
         foreach ($chain->adapters as $adapter) {
             if ($adapter->plate->maxV === null) {
-                $missing[] = Unread::adapterMaxV($adapter->name);
+                $missing[] = Unread::adapterMaxV($adapter);
             } elseif ($highestV > $adapter->plate->maxV) {
                 return self::tooHigh($highestV, $adapter->name, $adapter->plate->maxV);
             }
@@ -55,7 +55,7 @@ final class VoltageGate implements Gate
             return $highestV > $inletMaxV ? self::tooHigh($highestV, sprintf('the inlet of %s', $chain->vehicle->name), $inletMaxV) : null;
         }
         if ($isDc && $chain->inlet->dc !== null) {
-            $missing[] = Unread::inletMaxV();
+            $missing[] = Unread::inletMaxV($chain);
         }
 
         return null;

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Chain;
+
+/** What sort of answer a question about a fact takes. */
+enum FactKind: string
+{
+    case Volts = 'volts';
+    case Metres = 'metres';
+    case YesNo = 'yes_no';
+    case Languages = 'languages';
+    case Current = 'current';
+    case Certification = 'certification';
+    case Access = 'access';
+    case Names = 'names';
+    case Corner = 'corner';
+    case Curve = 'curve';
+}
