@@ -5,8 +5,8 @@ return [
     'demo' => (bool) env('HARMOZON_DEMO', false),
     'demo_email' => 'marionette@lanternfish.example',
     'demo_password' => 'dovetail-and-shim',
-    // A readings file larger than this is refused before it is read (KiB).
-    'largest_readings_file_kib' => 20_480,
+    // A file larger than this is refused before it is read (KiB).
+    'largest_file_kib' => 20_480,
     // Readings one session may hold: a day at 1 Hz.
     'most_readings' => 86_400,
 ];

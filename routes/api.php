@@ -3,8 +3,11 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\AccountController;
+use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\FitController;
 use App\Http\Controllers\GarageController;
+use App\Http\Controllers\OcpiController;
+use App\Http\Controllers\PieceController;
 use App\Http\Controllers\ReadingController;
 use App\Http\Controllers\SessionController;
 use Illuminate\Support\Facades\Route;
@@ -19,6 +22,18 @@ Route::middleware('auth')->name('api.')->group(static function (): void {
     Route::get('garage', [GarageController::class, 'show'])->name('garage');
     Route::get('board', [FitController::class, 'board'])->name('board');
     Route::post('fit', [FitController::class, 'fit'])->name('fit');
+
+    Route::get('catalogue', [CatalogueController::class, 'show'])->name('catalogue');
+    Route::prefix('pieces/{kind}')->name('pieces.')->group(static function (): void {
+        Route::post('', [PieceController::class, 'store'])->name('create');
+        Route::post('check', [PieceController::class, 'check'])->name('check');
+        Route::put('{piece}', [PieceController::class, 'update'])->name('replace');
+        Route::delete('{piece}', [PieceController::class, 'destroy'])->name('remove');
+        Route::post('{piece}/restore', [PieceController::class, 'restore'])->name('restore');
+    });
+    Route::post('ocpi/preview', [OcpiController::class, 'preview'])->name('ocpi.preview');
+    Route::post('ocpi/import', [OcpiController::class, 'import'])->name('ocpi.import');
+    Route::get('ocpi/export', [OcpiController::class, 'export'])->name('ocpi.export');
 
     Route::get('sessions', [SessionController::class, 'index'])->name('sessions');
     Route::post('sessions', [SessionController::class, 'store'])->name('sessions.begin');

@@ -7,6 +7,7 @@ namespace App\Models;
 use App\Garage\BelongsToGarage;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\SoftDeletes;
 
 /**
  * A piece of equipment: a name, and its plate in the words of the case file.
@@ -23,6 +24,7 @@ abstract class Piece extends Model
 {
     use BelongsToGarage;
     use HasPublicId;
+    use SoftDeletes;
 
     protected $guarded = [];
 

@@ -8,6 +8,7 @@ use App\Garage\BelongsToGarage;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\SoftDeletes;
 
 /**
  * @property int $id
@@ -21,6 +22,7 @@ final class Place extends Model
 {
     use BelongsToGarage;
     use HasPublicId;
+    use SoftDeletes;
 
     protected $guarded = [];
 

@@ -99,6 +99,11 @@ final readonly class Range
         return new self(-273, 2000, '°C');
     }
 
+    public static function watts(): self
+    {
+        return new self(10, 5_000_000, 'W');
+    }
+
     public static function seconds(float $longestS): self
     {
         return new self(0, $longestS, 's');

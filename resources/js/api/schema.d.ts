@@ -297,6 +297,153 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/catalogue": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Kinds of charger and adapter to begin a plate from */
+        get: operations["catalogue"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/pieces/{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: components["parameters"]["Kind"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Add a car, an adapter, a place or an outlet */
+        post: operations["createPiece"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/pieces/{kind}/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: components["parameters"]["Kind"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Whether a piece could be kept as typed; writes nothing */
+        post: operations["checkPiece"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/pieces/{kind}/{piece}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: components["parameters"]["Kind"];
+                piece: components["parameters"]["Piece"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        /** Write a piece anew */
+        put: operations["replacePiece"];
+        post?: never;
+        /** Put a piece aside; it can be restored */
+        delete: operations["removePiece"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/pieces/{kind}/{piece}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: components["parameters"]["Kind"];
+                piece: components["parameters"]["Piece"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring a piece back */
+        post: operations["restorePiece"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/ocpi/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What an OCPI 2.2.1 Locations file would bring; writes nothing */
+        post: operations["previewOcpi"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/ocpi/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Add the places of an OCPI 2.2.1 Locations file */
+        post: operations["importOcpi"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/ocpi/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The places as OCPI 2.2.1 Locations */
+        get: operations["exportOcpi"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -430,6 +577,45 @@ export interface components {
             policy: components["schemas"]["Policy"];
             cells: components["schemas"]["Cell"][];
         };
+        Piece: {
+            name: string;
+            blurb?: string;
+            /** @description For an adapter */
+            tag?: string;
+            /** @description For an outlet */
+            place?: string;
+            /** @description The plate in the words of the case file */
+            spec?: Record<string, never>;
+        };
+        Catalogue: {
+            groups: components["schemas"]["Named"][];
+            chargers: {
+                id: string;
+                group: string;
+                name: string;
+                seen: string;
+                read: string[];
+                outlet: {
+                    coupler: string;
+                    current: string;
+                };
+            }[];
+            adapters: {
+                id: string;
+                name: string;
+                adapter: Record<string, never>;
+            }[];
+        };
+        OcpiPreview: {
+            places: {
+                name: string;
+                outlets: {
+                    name: string;
+                    spec: Record<string, never>;
+                }[];
+                not_understood: string[];
+            }[];
+        };
         FitQuestion: {
             outlet: string;
             vehicle: string;
@@ -456,6 +642,14 @@ export interface components {
             result: "pass" | "caution" | "fail" | "unknown";
             reason: string;
             check: components["schemas"]["TextOrNull"];
+            asks: {
+                fact: string;
+                where: string;
+                piece: string;
+                path: string;
+                /** @enum {string} */
+                kind: "volts" | "metres" | "yes_no" | "languages" | "current" | "certification" | "access" | "names" | "corner" | "curve";
+            }[];
             figures: {
                 name: string;
                 value: number;
@@ -661,6 +855,17 @@ export interface components {
                 "application/json": components["schemas"]["Message"];
             };
         };
+        /** @description The piece's id */
+        Kept: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": {
+                    id: string;
+                };
+            };
+        };
         /** @description The fields that cannot be accepted; nothing was written */
         Refused: {
             headers: {
@@ -672,9 +877,19 @@ export interface components {
         };
     };
     parameters: {
+        Kind: "vehicles" | "adapters" | "outlets" | "places";
+        Piece: string;
         Session: string;
     };
-    requestBodies: never;
+    requestBodies: {
+        File: {
+            content: {
+                "multipart/form-data": {
+                    file: string;
+                };
+            };
+        };
+    };
     headers: never;
     pathItems: never;
 }
@@ -1081,6 +1296,208 @@ export interface operations {
             401: components["responses"]["Message"];
             404: components["responses"]["Message"];
             422: components["responses"]["Refused"];
+        };
+    };
+    catalogue: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The catalogue */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Catalogue"];
+                };
+            };
+            401: components["responses"]["Message"];
+        };
+    };
+    createPiece: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: components["parameters"]["Kind"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Piece"];
+            };
+        };
+        responses: {
+            201: components["responses"]["Kept"];
+            401: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    checkPiece: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: components["parameters"]["Kind"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Piece"];
+            };
+        };
+        responses: {
+            /** @description It could */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            401: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    replacePiece: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: components["parameters"]["Kind"];
+                piece: components["parameters"]["Piece"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Piece"];
+            };
+        };
+        responses: {
+            200: components["responses"]["Kept"];
+            401: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    removePiece: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: components["parameters"]["Kind"];
+                piece: components["parameters"]["Piece"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Put aside */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            401: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+        };
+    };
+    restorePiece: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: components["parameters"]["Kind"];
+                piece: components["parameters"]["Piece"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Kept"];
+            401: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+        };
+    };
+    previewOcpi: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: components["requestBodies"]["File"];
+        responses: {
+            /** @description Places with their outlets */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OcpiPreview"];
+                };
+            };
+            401: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    importOcpi: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: components["requestBodies"]["File"];
+        responses: {
+            /** @description The places that were added */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        places: string[];
+                        outlets: number;
+                    };
+                };
+            };
+            401: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    exportOcpi: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Locations */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        locations: Record<string, never>[];
+                        left_out: string[];
+                    };
+                };
+            };
+            401: components["responses"]["Message"];
         };
     };
 }

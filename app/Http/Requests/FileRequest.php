@@ -7,12 +7,12 @@ namespace App\Http\Requests;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
 
-final class ReadingsFileRequest extends FormRequest
+final class FileRequest extends FormRequest
 {
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        $largest = config('harmozon.largest_readings_file_kib');
+        $largest = config('harmozon.largest_file_kib');
 
         return ['file' => ['required', 'file', 'max:'.(is_int($largest) ? $largest : 0)]];
     }

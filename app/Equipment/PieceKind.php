@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Equipment;
+
+use App\Models\Adapter;
+use App\Models\Outlet;
+use App\Models\Place;
+use App\Models\Vehicle;
+
+/** What a garage is made of, as it is named in an address. */
+enum PieceKind: string
+{
+    case Vehicles = 'vehicles';
+    case Adapters = 'adapters';
+    case Outlets = 'outlets';
+    case Places = 'places';
+
+    /** @return class-string<Vehicle|Adapter|Outlet|Place> */
+    public function model(): string
+    {
+        return match ($this) {
+            self::Vehicles => Vehicle::class,
+            self::Adapters => Adapter::class,
+            self::Outlets => Outlet::class,
+            self::Places => Place::class,
+        };
+    }
+
+    public function hasPlate(): bool
+    {
+        return $this !== self::Places;
+    }
+}

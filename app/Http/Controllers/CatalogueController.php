@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use Illuminate\Http\JsonResponse;
+
+final class CatalogueController extends Controller
+{
+    /** Kinds of charger and of adapter to begin a plate from, in the words of the case file. */
+    public function show(): JsonResponse
+    {
+        $chargers = json_decode((string) file_get_contents(base_path('core/catalogue/charger-kinds.json')), true, flags: JSON_THROW_ON_ERROR);
+        $adapters = json_decode((string) file_get_contents(base_path('core/catalogue/adapter-kinds.json')), true, flags: JSON_THROW_ON_ERROR);
+        assert(is_array($chargers) && is_array($adapters));
+
+        return response()->json(['groups' => $chargers['groups'], 'chargers' => $chargers['kinds'], 'adapters' => $adapters['kinds']]);
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Equipment\PieceKind;
+use App\Equipment\PieceStore;
+use App\Models\Adapter;
+use App\Models\Outlet;
+use App\Models\Place;
+use App\Models\Vehicle;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+final class PieceController extends Controller
+{
+    public function __construct(private readonly PieceStore $pieces)
+    {
+    }
+
+    /** Whether a plate could be kept, while it is still being typed. */
+    public function check(Request $request, PieceKind $kind): Response
+    {
+        $this->pieces->check($kind, self::fields($request));
+
+        return response()->noContent();
+    }
+
+    public function store(Request $request, PieceKind $kind): JsonResponse
+    {
+        return response()->json(self::id($this->pieces->create($kind, self::fields($request))), 201);
+    }
+
+    public function update(Request $request, PieceKind $kind, string $piece): JsonResponse
+    {
+        return response()->json(self::id($this->pieces->replace($kind, $piece, self::fields($request))));
+    }
+
+    public function destroy(PieceKind $kind, string $piece): Response
+    {
+        $this->pieces->remove($kind, $piece);
+
+        return response()->noContent();
+    }
+
+    public function restore(PieceKind $kind, string $piece): JsonResponse
+    {
+        return response()->json(self::id($this->pieces->restore($kind, $piece)));
+    }
+
+    /** @return array<string, mixed> */
+    private static function fields(Request $request): array
+    {
+        return array_filter($request->json()->all(), is_string(...), ARRAY_FILTER_USE_KEY);
+    }
+
+    /** @return array{id: string} */
+    private static function id(Vehicle|Adapter|Outlet|Place $piece): array
+    {
+        return ['id' => $piece->ulid];
+    }
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Files;
+
+/** A connector of an imported place, as an outlet in the words of the case file. */
+final readonly class OcpiOutlet
+{
+    /** @param  array<string, mixed>  $spec */
+    public function __construct(public string $name, public array $spec)
+    {
+    }
+}

@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Outlet;
+use App\Models\Place;
+use App\Models\Vehicle;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Testing\TestResponse;
+use Tests\Contract;
+use Tests\TestCase;
+
+final class PieceApiTest extends TestCase
+{
+    use RefreshDatabase;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->actingAs($this->demoUser());
+    }
+
+    public function test_an_unknown_that_is_read_changes_the_board(): void
+    {
+        $dray = Vehicle::query()->where('name', 'Dray')->firstOrFail();
+        $hub = Outlet::query()->where('name', 'Ostler, third in full')->firstOrFail();
+        $fit = fn (): TestResponse => $this->postJson('/api/fit', ['vehicle' => $dray->ulid, 'outlet' => $hub->ulid]);
+
+        $asks = collect($fit()->assertJsonPath('outcome', 'unverified')->json('gates'))->flatMap(fn (array $g): array => $g['asks'])->all();
+        self::assertSame([[$dray->ulid, 'programmes', 'names']], array_map(static fn (array $a): array => [$a['piece'], $a['path'], $a['kind']], $asks));
+
+        $response = $this->putJson("/api/pieces/vehicles/{$dray->ulid}", ['name' => 'Dray', 'blurb' => $dray->blurb, 'spec' => ['programmes' => ['ostler']] + $dray->spec]);
+        Contract::holds('PUT', '/pieces/{kind}/{piece}', $response->assertOk());
+        $fit()->assertJsonPath('outcome', 'charges');
+    }
+
+    public function test_every_kind_of_piece_is_made_from_the_catalogue_removed_and_brought_back(): void
+    {
+        $catalogue = $this->getJson('/api/catalogue')->assertOk();
+        Contract::holds('GET', '/catalogue', $catalogue);
+        $place = $this->postJson('/api/pieces/places', ['name' => 'New place'])->assertCreated();
+        Contract::holds('POST', '/pieces/{kind}', $place);
+
+        foreach ($catalogue->json('chargers') as $kind) {
+            $this->postJson('/api/pieces/outlets', ['name' => $kind['name'], 'place' => $place->json('id'), 'spec' => $kind['outlet']])->assertCreated();
+        }
+        foreach ($catalogue->json('adapters') as $kind) {
+            $this->postJson('/api/pieces/adapters', ['name' => $kind['name'], 'tag' => 'N1', 'spec' => $kind['adapter']])->assertCreated();
+        }
+        $this->getJson('/api/board')->assertOk()->assertJsonCount(5 * (12 + count($catalogue->json('chargers'))), 'cells');
+
+        $id = Vehicle::query()->where('name', 'Pippin')->firstOrFail()->ulid;
+        Contract::holds('DELETE', '/pieces/{kind}/{piece}', $this->deleteJson("/api/pieces/vehicles/{$id}")->assertNoContent());
+        $this->getJson('/api/garage')->assertJsonCount(4, 'vehicles');
+        Contract::holds('POST', '/pieces/{kind}/{piece}/restore', $this->postJson("/api/pieces/vehicles/{$id}/restore")->assertOk());
+        $this->getJson('/api/garage')->assertJsonCount(5, 'vehicles');
+        $this->postJson('/api/pieces/spoons', ['name' => 'x'])->assertNotFound();
+    }
+
+    public function test_a_plate_that_cannot_be_is_refused_by_its_field_and_the_old_one_stays(): void
+    {
+        $van = Vehicle::query()->where('name', 'Brindle')->firstOrFail();
+        $wrong = $van->spec;
+        $wrong['inlets'][0]['dc']['max_v'] = 50_000;
+        foreach (['POST' => '/api/pieces/vehicles/check', 'PUT' => "/api/pieces/vehicles/{$van->ulid}"] as $method => $path) {
+            $response = $this->json($method, $path, ['name' => 'Brindle', 'spec' => $wrong])->assertStatus(422);
+            Contract::holds($method, $method === 'PUT' ? '/pieces/{kind}/{piece}' : '/pieces/{kind}/check', $response);
+            self::assertArrayHasKey('spec.inlets[0].dc.max_v', $response->json('errors'));
+        }
+        foreach ([[], ['name' => ''], ['name' => 'x'], ['name' => 'x', 'spec' => 'plate'], ['name' => 'x', 'spec' => ['inlets' => []]]] as $body) {
+            $this->putJson("/api/pieces/vehicles/{$van->ulid}", $body)->assertStatus(422);
+        }
+        $this->postJson('/api/pieces/outlets', ['name' => 'x', 'place' => 'nowhere', 'spec' => ['coupler' => 'type1', 'current' => 'ac']])->assertStatus(422)->assertJsonStructure(['errors' => ['place']]);
+        Contract::holds('POST', '/pieces/{kind}/check', $this->postJson('/api/pieces/vehicles/check', ['name' => 'Brindle', 'spec' => $van->spec])->assertNoContent());
+
+        self::assertSame($van->spec, $van->refresh()->spec);
+    }
+
+    public function test_places_come_from_an_ocpi_file_with_a_preview_and_go_back(): void
+    {
+        $locations = [['id' => 'L1', 'name' => 'Sluice wharf', 'evses' => [
+            ['uid' => 'E1', 'connectors' => [
+                ['id' => '1', 'standard' => 'IEC_62196_T1_COMBO', 'format' => 'CABLE', 'power_type' => 'DC', 'max_voltage' => 920, 'max_amperage' => 500, 'max_electric_power' => 350000],
+                ['id' => '2', 'standard' => 'CHADEMO', 'format' => 'CABLE', 'power_type' => 'DC', 'max_voltage' => 500, 'max_amperage' => 125],
+            ]],
+            ['uid' => 'E2', 'connectors' => [
+                ['id' => '1', 'standard' => 'IEC_62196_T2', 'format' => 'SOCKET', 'power_type' => 'AC_3_PHASE', 'max_voltage' => 230, 'max_amperage' => 32, 'max_electric_power' => 22000],
+                ['id' => '2', 'standard' => 'PANTOGRAPH_TOP_DOWN', 'format' => 'CABLE', 'power_type' => 'DC', 'max_voltage' => 900, 'max_amperage' => 500],
+            ]],
+        ]]];
+        $preview = $this->upload('preview', $locations)->assertOk();
+        Contract::holds('POST', '/ocpi/preview', $preview);
+        self::assertSame(['ccs1, 350 kW', 'chademo', 'type2, 22 kW'], array_column($preview->json('places.0.outlets'), 'name'));
+        self::assertSame(['locations[0].evses[1].connectors[1]: connector standard "PANTOGRAPH_TOP_DOWN" is not known here'], $preview->json('places.0.not_understood'));
+        self::assertSame(5, Place::query()->count(), 'a preview writes nothing');
+
+        $imported = $this->upload('import', ['data' => $locations])->assertOk()->assertJsonPath('outlets', 3);
+        Contract::holds('POST', '/ocpi/import', $imported);
+        $outlet = Outlet::query()->where('name', 'ccs1, 350 kW')->firstOrFail();
+        self::assertEquals([920, 500, 350, null, ['plc']], [$outlet->spec['max_v'], $outlet->spec['max_a'], $outlet->spec['max_kw'], $outlet->spec['min_v'], $outlet->spec['signalling']]);
+
+        $export = $this->getJson('/api/ocpi/export')->assertOk();
+        Contract::holds('GET', '/ocpi/export', $export);
+        $back = array_values(array_filter($export->json('locations'), static fn (array $l): bool => $l['name'] === 'Sluice wharf'))[0];
+        self::assertEquals(
+            [array_diff_key($locations[0]['evses'][0]['connectors'][0], ['id' => 1]), array_diff_key($locations[0]['evses'][1]['connectors'][0], ['id' => 1])],
+            [array_diff_key($back['evses'][0]['connectors'][0], ['id' => 1]), array_diff_key($back['evses'][2]['connectors'][0], ['id' => 1])],
+        );
+    }
+
+    public function test_an_ocpi_file_that_cannot_be_read_adds_nothing(): void
+    {
+        $wrongVolts = [['id' => 'L', 'evses' => [['uid' => 'E', 'connectors' => [['standard' => 'CHADEMO', 'power_type' => 'DC', 'max_voltage' => 'high']]]]]];
+        foreach (['{', [], ['data' => 'x'], [['evses' => 'none', 'id' => 'x']], $wrongVolts, ['text']] as $content) {
+            $this->upload('import', $content)->assertStatus(422)->assertJsonStructure(['message', 'errors']);
+        }
+        self::assertSame(5, Place::query()->count());
+    }
+
+    private function upload(string $what, mixed $content): TestResponse
+    {
+        $text = is_string($content) ? $content : (string) json_encode($content);
+
+        return $this->post("/api/ocpi/{$what}", ['file' => UploadedFile::fake()->createWithContent('locations.json', $text)], ['Accept' => 'application/json']);
+    }
+}
