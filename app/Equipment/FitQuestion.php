@@ -8,12 +8,14 @@ use App\Models\Adapter;
 use App\Models\Outlet;
 use App\Models\Vehicle;
 use Harmozon\Core\Catalogue\Catalogue;
+use Harmozon\Core\Equipment\Adapter as CoreAdapter;
 use Harmozon\Core\Files\CaseReader;
 use Harmozon\Core\Files\FieldError;
 use Harmozon\Core\Files\FitCase;
 use Harmozon\Core\Files\Node;
 use Harmozon\Core\Fit\Answer;
 use Harmozon\Core\Fit\Change;
+use Harmozon\Core\Fit\Fitter;
 use Illuminate\Support\Collection;
 
 /** A question about one car at one outlet, asked with pieces of the garage. */
@@ -79,12 +81,13 @@ final readonly class FitQuestion
         return $case->changes($catalogue)->changes($answer->best, $case->outlet, $case->vehicle);
     }
 
-    public function answer(): Answer
+    /** @param  list<CoreAdapter>  $more  adapters beside the garage's own, for what could be bought */
+    public function answer(array $more = []): Answer
     {
         $case = $this->case();
 
         return $this->isExact
             ? $case->fitter()->exactly($case->outlet, $case->adapters, $case->vehicle)
-            : $case->fitter()->answer($case->outlet, $case->vehicle);
+            : (new Fitter([...$case->adapters, ...$more], $case->conditions, $case->policy))->answer($case->outlet, $case->vehicle);
     }
 }

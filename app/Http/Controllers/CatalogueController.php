@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use Harmozon\Core\Equipment\Marks;
 use Illuminate\Http\JsonResponse;
 
 final class CatalogueController extends Controller
@@ -15,6 +16,14 @@ final class CatalogueController extends Controller
         $adapters = json_decode((string) file_get_contents(base_path('core/catalogue/adapter-kinds.json')), true, flags: JSON_THROW_ON_ERROR);
         assert(is_array($chargers) && is_array($adapters));
 
-        return response()->json(['groups' => $chargers['groups'], 'chargers' => $chargers['kinds'], 'adapters' => $adapters['kinds']]);
+        return response()->json([
+            'groups' => $chargers['groups'],
+            'chargers' => $chargers['kinds'],
+            'adapters' => $adapters['kinds'],
+            'marks' => array_map(static fn (Marks $m): array => [
+                'coupler' => $m->family->value, 'outline' => $m->outline, 'contacts' => $m->contacts, 'big_below' => $m->bigBelow,
+                'words' => $m->words, 'historic' => $m->family->isHistoric(),
+            ], Marks::all()),
+        ]);
     }
 }

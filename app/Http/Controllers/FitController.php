@@ -34,7 +34,7 @@ final class FitController extends Controller
     public function fit(FitRequest $request, FitWriter $writer, Catalogue $catalogue): JsonResponse
     {
         $question = $request->question();
-        $answer = $question->answer();
+        $answer = $question->answer($request->mayBuy() ? $catalogue->adapters : []);
 
         return response()->json($writer->answer($answer, $question->changes($catalogue, $answer)));
     }

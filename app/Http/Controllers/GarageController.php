@@ -4,25 +4,29 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Equipment\Crate;
 use App\Models\Adapter;
 use App\Models\Outlet;
 use App\Models\Piece;
 use App\Models\Place;
 use App\Models\Vehicle;
+use Harmozon\Core\Catalogue\Catalogue;
+use Harmozon\Core\Equipment\OutletGroup;
 use Illuminate\Http\JsonResponse;
 
 final class GarageController extends Controller
 {
     /** Every piece of the garage with its plate. */
-    public function show(): JsonResponse
+    public function show(Crate $crate, Catalogue $catalogue): JsonResponse
     {
         return response()->json([
             'vehicles' => Vehicle::inOrder()->map(self::piece(...)),
             'adapters' => Adapter::inOrder()->map(static fn (Adapter $a): array => ['tag' => $a->tag, ...self::piece($a)]),
+            'groups' => array_map(static fn (string $id, string $name): array => ['id' => $id, 'name' => $name], array_keys($catalogue->groups), $catalogue->groups),
             'places' => Place::inOrder()->map(static fn (Place $place): array => [
                 'id' => $place->ulid,
                 'name' => $place->name,
-                'outlets' => $place->outlets->map(static fn (Outlet $o): array => self::piece($o)),
+                'outlets' => $place->outlets->map(static fn (Outlet $o): array => [...self::piece($o), 'group' => OutletGroup::of($crate->outlet($o))->value]),
             ]),
         ]);
     }

@@ -19,9 +19,15 @@ class FitRequest extends FormRequest
             'adapters' => ['nullable', 'list', 'max:20'],
             'adapters.*' => ['string'],
             'exact' => ['boolean'],
+            'kit' => ['string', 'in:own,buy'],
             'policy' => ['string', 'in:maker,certified,any'],
             'conditions' => ['array'],
         ];
+    }
+
+    public function mayBuy(): bool
+    {
+        return $this->string('kit')->toString() === 'buy';
     }
 
     public function question(): FitQuestion

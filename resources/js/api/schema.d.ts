@@ -531,6 +531,8 @@ export interface components {
             };
         };
         Outlet: {
+            /** @enum {string} */
+            group: "sockets" | "ac" | "dc" | "hubs" | "other" | "historic";
             id: string;
             name: string;
             blurb: string;
@@ -556,6 +558,7 @@ export interface components {
             outlets: components["schemas"]["Outlet"][];
         };
         Garage: {
+            groups: components["schemas"]["Named"][];
             vehicles: components["schemas"]["Vehicle"][];
             adapters: components["schemas"]["Adapter"][];
             places: components["schemas"]["Place"][];
@@ -585,9 +588,20 @@ export interface components {
             /** @description For an outlet */
             place?: string;
             /** @description The plate in the words of the case file */
-            spec?: Record<string, never>;
+            spec?: {
+                [key: string]: unknown;
+            };
         };
         Catalogue: {
+            marks: {
+                coupler: string;
+                /** @enum {string} */
+                outline: "round" | "flat-top" | "oval" | "large round" | "paddle" | "square";
+                contacts: number;
+                big_below: boolean;
+                words: string;
+                historic: boolean;
+            }[];
             groups: components["schemas"]["Named"][];
             chargers: {
                 id: string;
@@ -623,6 +637,11 @@ export interface components {
             adapters?: string[] | null;
             /** @description Use exactly these adapters */
             exact?: boolean;
+            /**
+             * @description With buy the kinds of adapter that can be bought are in the kit too
+             * @enum {string}
+             */
+            kit?: "own" | "buy";
             policy?: components["schemas"]["Policy"];
             /** @description As in the case file */
             conditions?: Record<string, never>;

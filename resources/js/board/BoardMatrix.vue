@@ -1,10 +1,17 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
+import type { Outlet } from '@/api/client';
 import { useBoard } from '@/stores/board';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
 import JointGlyph from '@/ui/JointGlyph.vue';
 import { kw, outcomeShort, outcomeWords } from '@/ui/words';
+
+interface Section {
+  id: string;
+  name: string;
+  outlets: Outlet[];
+}
 
 const emit = defineEmits<{ choose: [outlet: string, vehicle: string, opensWhy: boolean] }>();
 
@@ -13,12 +20,53 @@ const board = useBoard();
 const rail = useRail();
 const grid = ref<HTMLElement>();
 
-const rowOf = computed(() => new Map(garage.outlets.map((o, i) => [o.id, i])));
+/** The row that is read as a whole: who can use this charger? */
+const row = ref<string | null>(null);
+
+const cars = computed(() => garage.vehicles.filter((v) => board.only === null || v.id === board.only));
+const sections = computed<Section[]>(() =>
+  board.rows === 'place'
+    ? garage.places
+    : garage.groups
+        .map((g) => ({ ...g, outlets: garage.outlets.filter((o) => o.group === g.id) }))
+        .filter((g) => g.outlets.length > 0),
+);
+const ordered = computed(() => sections.value.flatMap((s) => s.outlets));
+const rowOf = computed(() => new Map(ordered.value.map((o, i) => [o.id, i])));
+const flows = (o: string, v: string) => ['charges', 'limited'].includes(board.cell(o, v)?.outcome ?? '');
+const count = (v: string) => garage.outlets.filter((o) => flows(o.id, v)).length;
+const withKw = (name: string, o: string, v: string) => `${name} ${kw(board.cell(o, v)?.expected_peak_kw)} kW`;
+
+/** A whole column or a whole row as a sentence. */
+const reading = computed(() => {
+  const car = garage.vehicle(board.only);
+  if (car) {
+    const places = garage.outlets.filter((o) => flows(o.id, car.id)).map((o) => withKw(o.name, o.id, car.id));
+    return `${car.name} can charge at ${places.length} of ${garage.outlets.length}: ${places.join(' · ') || 'nowhere'}.`;
+  }
+  const outlet = garage.outlet(row.value);
+  if (outlet) {
+    const users = garage.vehicles.filter((v) => flows(outlet.id, v.id)).map((v) => withKw(v.name, outlet.id, v.id));
+    return `${outlet.name} serves ${users.length} of ${garage.vehicles.length}: ${users.join(' · ') || 'none of them'}.`;
+  }
+  return '';
+});
+
+function toggleCar(id: string): void {
+  row.value = null;
+  board.only = board.only === id ? null : id;
+}
+
+function toggleRow(id: string): void {
+  board.only = null;
+  row.value = row.value === id ? null : id;
+}
+
 const isChosen = (o: string, v: string) => rail.pick.outlet === o && rail.pick.vehicle === v;
-const hasChoice = computed(() => Boolean(rail.outlet && rail.vehicle));
+const hasChoice = computed(() => Boolean(rail.outlet && cars.value.some((v) => v.id === rail.pick.vehicle)));
 /** One cell of the grid takes the Tab key: the chosen one, or the first. */
 const takesTab = (o: string, v: string) =>
-  hasChoice.value ? isChosen(o, v) : o === garage.outlets[0]?.id && v === garage.vehicles[0]?.id;
+  hasChoice.value ? isChosen(o, v) : o === ordered.value[0]?.id && v === cars.value[0]?.id;
 
 function words(outletId: string, vehicleId: string): string {
   const cell = board.cell(outletId, vehicleId);
@@ -42,7 +90,7 @@ function move(event: KeyboardEvent, row: number, column: number): void {
     ArrowLeft: [0, -1],
     ArrowRight: [0, 1],
   };
-  const last = [garage.outlets.length - 1, garage.vehicles.length - 1] as const;
+  const last = [ordered.value.length - 1, cars.value.length - 1] as const;
   const edges: Record<string, [number, number]> = { Home: [row, 0], End: [row, last[1]] };
   const step = steps[event.key];
   const target = step ? ([row + step[0], column + step[1]] as const) : edges[event.key];
@@ -58,29 +106,44 @@ function move(event: KeyboardEvent, row: number, column: number): void {
 </script>
 
 <template>
-  <div
-    ref="grid"
-    class="matrix"
-    role="grid"
-    aria-label="Cars at chargers"
-    :style="{ '--cars': garage.vehicles.length }"
-  >
+  <p class="reading" role="status">{{ reading }}</p>
+  <div ref="grid" class="matrix" role="grid" aria-label="Cars at chargers" :style="{ '--cars': cars.length }">
     <div class="row head" role="row">
       <span role="columnheader" class="kicker"><span class="sr-only">Charger; </span>expected peak, kW</span>
-      <span v-for="v in garage.vehicles" :key="v.id" class="car" role="columnheader">
-        <strong>{{ v.name }}</strong>
-        <span class="kicker">{{ v.blurb }}</span>
+      <span v-for="v in cars" :key="v.id" role="columnheader">
+        <button
+          type="button"
+          class="car plain-button"
+          :aria-pressed="board.only === v.id"
+          :title="board.only === v.id ? 'Show every car' : `Where can ${v.name} go?`"
+          @click="toggleCar(v.id)"
+        >
+          <span class="car-name"
+            ><strong>{{ v.name }}</strong>
+            <span class="count figures">{{ count(v.id) }}/{{ garage.outlets.length }}</span></span
+          >
+          <span class="kicker">{{ v.blurb }}</span>
+        </button>
       </span>
     </div>
-    <template v-for="place in garage.places" :key="place.id">
+    <template v-for="section in sections" :key="section.id">
       <div class="row place" role="row">
-        <h2 role="rowheader">{{ place.name }}</h2>
+        <h2 role="rowheader">{{ section.name }}</h2>
       </div>
-      <div v-for="o in place.outlets" :key="o.id" class="row" role="row">
+      <div v-for="o in section.outlets" :key="o.id" class="row" role="row">
         <span class="outlet" role="rowheader">
-          <span class="name">{{ o.name }}</span>
+          <button
+            type="button"
+            class="plain-button"
+            :data-row="o.id"
+            :aria-pressed="row === o.id"
+            :title="`Who can use ${o.name}?`"
+            @click="toggleRow(o.id)"
+          >
+            {{ o.name }}
+          </button>
         </span>
-        <span v-for="(v, column) in garage.vehicles" :key="v.id" role="gridcell" :aria-selected="isChosen(o.id, v.id)">
+        <span v-for="(v, column) in cars" :key="v.id" role="gridcell" :aria-selected="isChosen(o.id, v.id)">
           <button
             type="button"
             class="cell"
@@ -196,5 +259,28 @@ function move(event: KeyboardEvent, row: number, column: number): void {
 .no_joint .figure {
   color: var(--ink-faint);
   font-weight: 500;
+}
+.car-name {
+  display: flex;
+  gap: 8px;
+  align-items: baseline;
+}
+
+.count {
+  color: var(--ink-soft);
+  font-size: 12px;
+}
+
+[aria-pressed='true'] {
+  text-decoration: underline;
+  text-underline-offset: 3px;
+}
+
+.reading:empty {
+  display: none;
+}
+
+.reading {
+  margin: 8px 0 0;
 }
 </style>

@@ -5,16 +5,19 @@ import { useBoard } from '@/stores/board';
 import { useRail } from '@/stores/rail';
 import BoardLegend from './BoardLegend.vue';
 import BoardMatrix from './BoardMatrix.vue';
+import IdentifyKey from './IdentifyKey.vue';
 import WhyPanel from './WhyPanel.vue';
 
 const board = useBoard();
 const rail = useRail();
 const isWide = useMediaQuery('(width > 1000px)');
 const showsDrawer = ref(false);
+const showsIdentify = ref(false);
 const why = ref<InstanceType<typeof WhyPanel>>();
 
 const kits = [
   { label: 'kit I own', value: 'own' },
+  { label: 'kit I could buy', value: 'buy' },
   { label: 'no adapter', value: 'none' },
 ];
 
@@ -43,6 +46,11 @@ watch([() => board.kit, () => board.policy], () => rail.refresh());
       <!-- On a wide screen the switches stand in the strip, so that the board keeps its height. -->
       <Teleport defer to="#stage-tools" :disabled="!isWide">
         <div class="switches">
+          <button type="button" class="text-button" @click="showsIdentify = true">what is this plug?</button>
+          <el-select v-model="board.rows" class="rows" aria-label="Rows by">
+            <el-option label="rows by place" value="place" />
+            <el-option label="rows by kind" value="kind" />
+          </el-select>
           <el-segmented v-model="board.kit" :options="kits" aria-label="Which adapters" />
           <el-select v-model="board.policy" class="policy" aria-label="Adapter policy">
             <el-option label="certified adapters" value="certified" />
@@ -54,6 +62,9 @@ watch([() => board.kit, () => board.policy], () => rail.refresh());
       <p v-if="board.error" class="complaint" role="alert">{{ board.error }}</p>
       <BoardMatrix @choose="choose" />
       <BoardLegend />
+      <el-dialog v-model="showsIdentify" title="What is this plug?" width="min(720px, 94%)" destroy-on-close>
+        <IdentifyKey @found="showsIdentify = false" />
+      </el-dialog>
     </section>
     <aside v-if="isWide" class="why" aria-label="Why">
       <WhyPanel ref="why" @back="backToCell" />
@@ -81,6 +92,10 @@ watch([() => board.kit, () => board.policy], () => rail.refresh());
   display: flex;
   gap: 10px;
   align-items: center;
+}
+
+.rows {
+  width: 128px;
 }
 
 .policy {

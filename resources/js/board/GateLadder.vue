@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Gate } from '@/api/client';
+import AskForm from './AskForm.vue';
 
 const props = defineProps<{ gates: Gate[] }>();
 
@@ -26,7 +27,7 @@ const breaksAt = computed(() => {
       >
       <span class="reason">
         {{ gate.reason }}
-        <span v-if="gate.check" class="check">Where to read it: {{ gate.check }}</span>
+        <AskForm v-for="ask in gate.asks" :key="ask.piece + ask.path" :ask="ask" />
       </span>
     </li>
   </ol>
@@ -104,12 +105,5 @@ path {
 
 .below path {
   fill: var(--line-strong);
-}
-
-.check {
-  display: block;
-  margin-top: 2px;
-  color: var(--ochre-text);
-  font-size: 13px;
 }
 </style>

@@ -58,6 +58,15 @@ defineExpose({ focus: () => heading.value?.focus() });
         </ul>
         <p class="small quiet">The handbooks of the car and the adapter outrank Harmozon.</p>
       </template>
+      <template v-if="answer.changes.length > 0">
+        <h3>What would change it</h3>
+        <ul class="lines changes">
+          <li v-for="change in answer.changes" :key="change.change">
+            <span>{{ change.change }}</span>
+            <span class="figures">{{ change.expected_peak_kw === null ? '?' : kw(change.expected_peak_kw) }} kW</span>
+          </li>
+        </ul>
+      </template>
       <template v-if="answer.alternatives.length > 0">
         <h3>Other ways</h3>
         <ul class="lines">
@@ -126,6 +135,17 @@ h3 {
   padding: 6px 0;
   border-bottom: 1px solid var(--line);
   line-height: 1.35;
+}
+
+.changes li {
+  display: flex;
+  gap: 12px;
+  justify-content: space-between;
+}
+
+.changes .figures {
+  font-weight: 640;
+  white-space: nowrap;
 }
 
 .small {

@@ -4,7 +4,10 @@ import { api, ask, type Cell, type Policy } from '@/api/client';
 
 /** Every car at every outlet, for the chosen kit and policy. */
 export const useBoard = defineStore('board', () => {
-  const kit = ref<'own' | 'none'>('own');
+  const kit = ref<'own' | 'buy' | 'none'>('own');
+  const rows = ref<'place' | 'kind'>('place');
+  /** Only this car's column, or every car. */
+  const only = ref<string | null>(null);
   const policy = ref<Policy>('certified');
   const cells = ref<Map<string, Cell>>(new Map());
   const isLoading = ref(false);
@@ -34,5 +37,5 @@ export const useBoard = defineStore('board', () => {
 
   watch([kit, policy], load);
 
-  return { kit, policy, cells, cell, isLoading, error, load };
+  return { rows, only, kit, policy, cells, cell, isLoading, error, load };
 });

@@ -7,6 +7,7 @@ export const useGarage = defineStore('garage', () => {
   const vehicles = ref<Vehicle[]>([]);
   const adapters = ref<Adapter[]>([]);
   const places = ref<Place[]>([]);
+  const groups = ref<{ id: string; name: string }[]>([]);
   let loading: Promise<void> | null = null;
 
   const outlets = computed<Outlet[]>(() => places.value.flatMap((p) => p.outlets));
@@ -17,6 +18,7 @@ export const useGarage = defineStore('garage', () => {
         vehicles.value = garage.vehicles;
         adapters.value = garage.adapters;
         places.value = garage.places;
+        groups.value = garage.groups;
       })
       .catch((e: unknown) => {
         loading = null;
@@ -25,10 +27,17 @@ export const useGarage = defineStore('garage', () => {
     return loading;
   }
 
+  /** Reads everything anew, after a piece was changed. */
+  function reload(): Promise<void> {
+    loading = null;
+    return load();
+  }
+
   const vehicle = (id: string | null) => vehicles.value.find((v) => v.id === id);
   const adapter = (id: string | null) => adapters.value.find((a) => a.id === id);
   const outlet = (id: string | null) => outlets.value.find((o) => o.id === id);
-  const tag = (adapterId: string) => adapter(adapterId)?.tag ?? '?';
+  /** The letters on an adapter; a plus for one that would have to be bought. */
+  const tag = (adapterId: string) => adapter(adapterId)?.tag ?? '+';
 
-  return { vehicles, adapters, places, outlets, load, vehicle, adapter, outlet, tag };
+  return { vehicles, adapters, places, groups, outlets, load, reload, vehicle, adapter, outlet, tag };
 });

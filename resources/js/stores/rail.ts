@@ -45,6 +45,7 @@ export const useRail = defineStore('rail', () => {
             outlet: o,
             vehicle: v,
             adapters: exact ?? (board.kit === 'none' ? [] : null),
+            kit: board.kit === 'buy' ? 'buy' : 'own',
             exact: exact !== null,
             policy: board.policy,
           },

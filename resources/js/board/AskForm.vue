@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import type { Gate } from '@/api/client';
+import FieldEntry from '@/kit/FieldEntry.vue';
+import { accessKinds, certifications, corners, type Field } from '@/kit/fields';
+import { useEdit } from '@/stores/edit';
+import { withValue } from '@/ui/dotted';
+
+/** A fact nobody has read, where to read it, and a place to write it down there and then. */
+const props = defineProps<{ ask: Gate['asks'][number] }>();
+
+const edit = useEdit();
+const value = ref<unknown>(null);
+const error = ref('');
+const isBusy = ref(false);
+
+const field = computed<Field>(() => {
+  const base = { path: props.ask.path, label: props.ask.fact };
+  switch (props.ask.kind) {
+    case 'volts':
+      return { ...base, kind: 'number', unit: 'V' };
+    case 'metres':
+      return { ...base, kind: 'number', unit: 'm' };
+    case 'yes_no':
+    case 'languages':
+    case 'names':
+      return { ...base, kind: props.ask.kind };
+    case 'curve':
+      return { ...base, kind: 'curve', unit: '% : V' };
+    case 'corner':
+      return { ...base, kind: 'choice', options: corners };
+    case 'access':
+      return { ...base, kind: 'choice', options: accessKinds };
+    case 'certification':
+      return { ...base, kind: 'choice', options: certifications };
+    default:
+      return {
+        ...base,
+        kind: 'choice',
+        options: [
+          ['dc', 'DC'],
+          ['ac', 'AC'],
+        ],
+      };
+  }
+});
+
+async function keep(): Promise<void> {
+  const found = edit.draftOf(props.ask.piece);
+  if (!found) {
+    error.value = "This piece is the station's own: its record is the outlet's.";
+    return;
+  }
+  isBusy.value = true;
+  error.value = '';
+  try {
+    const spec = withValue(found.draft.spec ?? {}, props.ask.path, value.value);
+    await edit.replace(found.kind, props.ask.piece, { ...found.draft, spec }, found.draft);
+  } catch (e) {
+    error.value = e instanceof Error ? e.message : String(e);
+  } finally {
+    isBusy.value = false;
+  }
+}
+</script>
+
+<template>
+  <form class="ask" @submit.prevent="keep">
+    <FieldEntry v-model="value" :field="field" :complaint="error || undefined" />
+    <p class="where">{{ ask.where }}</p>
+    <button type="submit" class="text-button" :disabled="isBusy || value === null">I have read it</button>
+  </form>
+</template>
+
+<style scoped>
+.ask {
+  margin-top: 6px;
+  padding: 8px 12px;
+  border: 1.5px dashed var(--ochre);
+}
+
+.where {
+  margin: 4px 0;
+  color: var(--ochre-text);
+  font-size: 13px;
+}
+
+button:disabled {
+  color: var(--ink-faint);
+  cursor: default;
+}
+</style>

@@ -1,0 +1,198 @@
+<script setup lang="ts">
+import { computed, onMounted, ref } from 'vue';
+import { api, ask } from '@/api/client';
+import type { components } from '@/api/schema';
+import { useBoard } from '@/stores/board';
+import { useGarage } from '@/stores/garage';
+import CouplerFace from '@/ui/CouplerFace.vue';
+
+/** A short key of questions from what one sees to a row, a column or a piece of the crate. */
+const emit = defineEmits<{ found: [] }>();
+
+type Marks = components['schemas']['Catalogue']['marks'][number];
+type Subject = 'connector' | 'inlet' | 'adapter';
+
+const garage = useGarage();
+const board = useBoard();
+const marks = ref<Marks[]>([]);
+const subject = ref<Subject>('connector');
+const bigBelow = ref<boolean | null>(null);
+const contacts = ref<number | null>(null);
+const first = ref<Marks | null>(null);
+const chosen = ref<Marks | null>(null);
+const error = ref('');
+
+onMounted(async () => {
+  try {
+    marks.value = (await ask(api.GET('/catalogue'))).marks;
+  } catch (e) {
+    error.value = e instanceof Error ? e.message : String(e);
+  }
+});
+
+const left = computed(() => marks.value.filter((m) => bigBelow.value === null || m.big_below === bigBelow.value));
+const counts = computed(() => [...new Set(left.value.map((m) => m.contacts))].sort((a, b) => a - b));
+const candidates = computed(() => left.value.filter((m) => contacts.value === null || m.contacts === contacts.value));
+const question = computed(() =>
+  subject.value === 'adapter' ? (first.value ? 'The side that faces the car' : 'The side that faces the charger') : '',
+);
+
+const outlets = computed(() => garage.outlets.filter((o) => o.spec.coupler === chosen.value?.coupler));
+const cars = computed(() =>
+  garage.vehicles.filter((v) => v.spec.inlets.some((i) => i.coupler === chosen.value?.coupler)),
+);
+const pieces = computed(() =>
+  garage.adapters.filter((a) => a.spec.input === first.value?.coupler && a.spec.output === chosen.value?.coupler),
+);
+
+function again(): void {
+  bigBelow.value = contacts.value = first.value = chosen.value = null;
+}
+
+function pick(m: Marks): void {
+  if (subject.value === 'adapter' && !first.value) {
+    first.value = m;
+    bigBelow.value = contacts.value = null;
+  } else {
+    chosen.value = m;
+  }
+}
+
+function toRow(outletId: string): void {
+  board.only = null;
+  emit('found');
+  requestAnimationFrame(() => document.querySelector<HTMLElement>(`[data-row="${outletId}"]`)?.focus());
+}
+
+function toColumn(vehicleId: string): void {
+  board.only = vehicleId;
+  emit('found');
+}
+</script>
+
+<template>
+  <div class="key">
+    <p v-if="error" class="complaint" role="alert">{{ error }}</p>
+    <fieldset>
+      <legend>What do you look at?</legend>
+      <label v-for="s in ['connector', 'inlet', 'adapter'] as const" :key="s">
+        <input v-model="subject" type="radio" name="subject" :value="s" @change="again" />
+        {{ s === 'connector' ? 'the plug on a charger' : s === 'inlet' ? "a car's inlet" : 'an adapter' }}
+      </label>
+    </fieldset>
+    <template v-if="!chosen">
+      <h3 v-if="question">{{ question }}</h3>
+      <fieldset>
+        <legend>Are there two big contacts below the round part?</legend>
+        <label
+          ><input v-model="bigBelow" type="radio" name="below" :value="true" @change="contacts = null" /> yes</label
+        >
+        <label
+          ><input v-model="bigBelow" type="radio" name="below" :value="false" @change="contacts = null" /> no</label
+        >
+      </fieldset>
+      <fieldset v-if="bigBelow !== null">
+        <legend>How many contacts in all?</legend>
+        <label v-for="n in counts" :key="n">
+          <input v-model="contacts" type="radio" name="contacts" :value="n" /> {{ n === 0 ? 'none' : n }}
+        </label>
+      </fieldset>
+      <p class="quiet">Which of these is it?</p>
+      <ul class="faces">
+        <li v-for="m in candidates" :key="m.coupler">
+          <button type="button" class="plain-button" @click="pick(m)">
+            <CouplerFace :coupler="m.coupler" />
+            <strong>{{ m.coupler }}</strong>
+          </button>
+        </li>
+      </ul>
+    </template>
+    <div v-else class="result">
+      <CouplerFace :coupler="chosen.coupler" class="big" />
+      <div>
+        <h3>{{ subject === 'adapter' ? `${first?.coupler} to ${chosen.coupler}` : chosen.coupler }}</h3>
+        <p>{{ chosen.words }}</p>
+        <template v-if="chosen.historic"><p>No car in use today takes it: historic, not usable.</p></template>
+        <template v-else-if="subject === 'connector'">
+          <p class="quiet">
+            {{ outlets.length > 0 ? 'On your board:' : 'None of your places has one yet: add it under Kit.' }}
+          </p>
+          <p v-for="o in outlets" :key="o.id">
+            <button type="button" class="text-button" @click="toRow(o.id)">{{ o.name }}</button>
+          </p>
+        </template>
+        <template v-else-if="subject === 'inlet'">
+          <p class="quiet">
+            {{ cars.length > 0 ? 'Your cars with it:' : 'None of your cars has one: add it under Kit.' }}
+          </p>
+          <p v-for="v in cars" :key="v.id">
+            <button type="button" class="text-button" @click="toColumn(v.id)">{{ v.name }}</button>
+          </p>
+        </template>
+        <template v-else>
+          <p class="quiet">{{ pieces.length > 0 ? 'In your crate:' : 'None in your crate.' }}</p>
+          <p v-for="a in pieces" :key="a.id">{{ a.tag }} · {{ a.name }}</p>
+        </template>
+        <button type="button" class="text-button" @click="again">Look again</button>
+      </div>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.key {
+  display: flex;
+  flex-direction: column;
+  gap: 12px;
+}
+
+fieldset {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 20px;
+  margin: 0;
+  padding: 0;
+  border: 0;
+}
+
+legend {
+  padding: 0;
+  font-weight: 650;
+}
+
+.faces {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(112px, 1fr));
+  gap: 8px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+.faces button {
+  display: flex;
+  flex-direction: column;
+  align-items: center;
+  width: 100%;
+  padding: 8px;
+  border: 1.5px solid var(--line);
+}
+
+.faces button:hover {
+  border-color: var(--ink);
+}
+
+.faces svg {
+  height: 84px;
+}
+
+.result {
+  display: grid;
+  grid-template-columns: 150px 1fr;
+  gap: 20px;
+}
+
+.big {
+  width: 150px;
+}
+</style>

@@ -1,0 +1,52 @@
+<script setup lang="ts">
+/** A piece of the garage as its plate. */
+defineProps<{ tag?: string; name: string; blurb: string; lines: string[] }>();
+defineEmits<{ edit: []; remove: [] }>();
+</script>
+
+<template>
+  <article class="card">
+    <h3>
+      <span v-if="tag" class="tag">{{ tag }}</span>{{ name }}
+    </h3>
+    <p class="quiet">{{ blurb }}</p>
+    <p v-for="line in lines" :key="line" class="figures">{{ line }}</p>
+    <p class="acts">
+      <button type="button" class="text-button" @click="$emit('edit')">
+        Edit<span class="sr-only"> {{ name }}</span>
+      </button>
+      <button type="button" class="text-button" @click="$emit('remove')">
+        Remove<span class="sr-only"> {{ name }}</span>
+      </button>
+    </p>
+  </article>
+</template>
+
+<style scoped>
+.card {
+  display: flex;
+  flex-direction: column;
+  padding: 10px 14px;
+  border: 1.5px solid var(--line-strong);
+  background: var(--paper-raised);
+}
+
+.tag {
+  margin-right: 8px;
+  padding: 0 5px;
+  border: 1.5px solid var(--ink);
+}
+
+.quiet,
+.figures {
+  font-size: 13.5px;
+}
+
+.acts {
+  display: flex;
+  gap: 16px;
+  margin-top: auto;
+  padding-top: 6px;
+  font-size: 13.5px;
+}
+</style>

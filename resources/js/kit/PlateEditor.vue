@@ -1,0 +1,163 @@
+<script setup lang="ts">
+import { useDebounceFn } from '@vueuse/core';
+import { computed, ref, watch } from 'vue';
+import { ApiError } from '@/api/client';
+import { useEdit, type Draft, type PieceKind } from '@/stores/edit';
+import { valueAt, withValue } from '@/ui/dotted';
+import FieldEntry from './FieldEntry.vue';
+import { fieldsOf } from './fields';
+
+/** A form shaped like the plate it copies; checked as it is typed. */
+const props = defineProps<{ kind: PieceKind; id: string | null; start: Draft }>();
+const emit = defineEmits<{ done: [] }>();
+
+const edit = useEdit();
+const draft = ref<Draft>(JSON.parse(JSON.stringify(props.start)) as Draft);
+const complaints = ref<Record<string, string[]>>({});
+const isBusy = ref(false);
+const error = ref('');
+
+const inlets = computed(() => {
+  const list = draft.value.spec?.inlets;
+  return Array.isArray(list) ? list.length : 0;
+});
+const groups = computed(() => fieldsOf(props.kind, inlets.value));
+const isThere = (path: string | undefined) => path === undefined || Boolean(valueAt(draft.value.spec, path));
+
+/** `spec.inlets[0].dc.max_v` belongs to the field `inlets.0.dc.max_v`, and so does anything below it. */
+function complaintAbout(path: string): string | undefined {
+  const dotted = (p: string) => p.replace(/\[(\d+)\]/g, '.$1').replace(/^spec\./, '');
+  const found = Object.keys(complaints.value).find((p) => dotted(p) === path || dotted(p).startsWith(`${path}.`));
+  return found === undefined ? undefined : complaints.value[found]?.[0];
+}
+
+function set(path: string, value: unknown): void {
+  draft.value = { ...draft.value, spec: withValue(draft.value.spec ?? {}, path, value) };
+}
+
+function keep(e: unknown): void {
+  if (e instanceof ApiError && e.status === 422) {
+    complaints.value = e.fields;
+    error.value = e.message;
+  } else {
+    error.value = e instanceof Error ? e.message : String(e);
+  }
+}
+
+const check = useDebounceFn(async () => {
+  try {
+    await edit.check(props.kind, draft.value);
+    complaints.value = {};
+    error.value = '';
+  } catch (e) {
+    keep(e);
+  }
+}, 350);
+
+watch(draft, check, { deep: true });
+
+async function save(): Promise<void> {
+  isBusy.value = true;
+  try {
+    await (props.id === null
+      ? edit.create(props.kind, draft.value)
+      : edit.replace(props.kind, props.id, draft.value, props.start));
+    emit('done');
+  } catch (e) {
+    keep(e);
+  } finally {
+    isBusy.value = false;
+  }
+}
+</script>
+
+<template>
+  <form class="editor" @submit.prevent="save">
+    <div class="names">
+      <div>
+        <label for="piece-name">Name</label>
+        <el-input id="piece-name" v-model="draft.name" maxlength="120" required />
+      </div>
+      <div v-if="kind === 'adapters'" class="tag">
+        <label for="piece-tag">Tag</label>
+        <el-input id="piece-tag" v-model="draft.tag" maxlength="4" required />
+      </div>
+      <div v-if="kind !== 'places'">
+        <label for="piece-blurb">In a few words</label>
+        <el-input id="piece-blurb" v-model="draft.blurb" maxlength="120" />
+      </div>
+    </div>
+    <section v-for="group in groups" :key="group.title" class="plate" :aria-label="group.title">
+      <header>
+        <h3>{{ group.title }}</h3>
+        <button
+          v-if="group.under"
+          type="button"
+          class="text-button"
+          @click="set(group.under, isThere(group.under) ? null : {})"
+        >
+          {{ isThere(group.under) ? 'take off' : 'add' }}
+        </button>
+      </header>
+      <div v-if="isThere(group.under)" class="fields">
+        <FieldEntry
+          v-for="field in group.fields"
+          :key="field.path"
+          :field="field"
+          :model-value="valueAt(draft.spec, field.path)"
+          :complaint="complaintAbout(field.path)"
+          @update:model-value="set(field.path, $event)"
+        />
+      </div>
+    </section>
+    <p v-if="error" class="complaint" role="alert">{{ error }}</p>
+    <div class="end">
+      <el-button type="primary" native-type="submit" size="large" :loading="isBusy">Keep</el-button>
+      <el-button size="large" @click="emit('done')">Leave as it was</el-button>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.editor {
+  display: flex;
+  flex-direction: column;
+  gap: 14px;
+}
+
+.names {
+  display: flex;
+  gap: 14px;
+}
+
+.names > div {
+  flex: 1;
+}
+
+.names .tag {
+  flex: 0 0 70px;
+}
+
+.names label {
+  color: var(--ink-soft);
+  font-size: 13px;
+}
+
+.plate {
+  padding: 12px 16px 14px;
+  border: 1.5px solid var(--ink);
+  background: var(--paper-raised);
+}
+
+.plate header {
+  display: flex;
+  justify-content: space-between;
+}
+
+.fields {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(128px, 1fr));
+  gap: 10px 18px;
+  margin-top: 8px;
+}
+</style>
