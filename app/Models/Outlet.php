@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -12,6 +13,15 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Outlet extends Piece
 {
+    /** @return Collection<int, static> of the places that are still there */
+    public static function inOrder(): Collection
+    {
+        $query = self::query();
+        $query->whereHas('place')->orderBy('position')->orderBy('id');
+
+        return $query->get();
+    }
+
     /** @return BelongsTo<Place, $this> */
     public function place(): BelongsTo
     {

@@ -57,6 +57,8 @@ final class PieceApiTest extends TestCase
         $this->getJson('/api/garage')->assertJsonCount(4, 'vehicles');
         Contract::holds('POST', '/pieces/{kind}/{piece}/restore', $this->postJson("/api/pieces/vehicles/{$id}/restore")->assertOk());
         $this->getJson('/api/garage')->assertJsonCount(5, 'vehicles');
+        $this->deleteJson("/api/pieces/places/{$place->json('id')}")->assertNoContent();
+        $this->getJson('/api/board')->assertJsonCount(5 * 12, 'cells');
         $this->postJson('/api/pieces/spoons', ['name' => 'x'])->assertNotFound();
     }
 

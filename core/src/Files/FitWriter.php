@@ -72,6 +72,7 @@ final class FitWriter
             'adapters' => $best->chain->adapterIds(),
             'binding' => $best->peak?->binding->value,
             'why' => $best->why(),
+            'asks' => array_map(self::ask(...), array_merge(...array_map(static fn (GateResult $g): array => $g->missing, $best->gates))),
         ];
     }
 
@@ -83,9 +84,15 @@ final class FitWriter
             'result' => $gate->result->value,
             'reason' => $gate->reason,
             'check' => $gate->check,
-            'asks' => array_map(static fn (Unread $u): array => ['fact' => $u->fact, 'where' => $u->where, 'piece' => $u->piece, 'path' => $u->path, 'kind' => $u->kind->value], $gate->missing),
+            'asks' => array_map(self::ask(...), $gate->missing),
             'figures' => array_map(static fn (Figure $f): array => ['name' => $f->name, 'value' => round($f->value, 2), 'unit' => $f->unit], $gate->figures),
         ];
+    }
+
+    /** @return array{fact: string, where: string, piece: string, path: string, kind: string} */
+    private static function ask(Unread $unread): array
+    {
+        return ['fact' => $unread->fact, 'where' => $unread->where, 'piece' => $unread->piece, 'path' => $unread->path, 'kind' => $unread->kind->value];
     }
 
     public static function rounded(?float $value, int $decimals = 2): ?float

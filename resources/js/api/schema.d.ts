@@ -564,6 +564,7 @@ export interface components {
             places: components["schemas"]["Place"][];
         };
         Cell: {
+            asks: components["schemas"]["Ask"][];
             outlet: string;
             vehicle: string;
             outcome: components["schemas"]["Outcome"];
@@ -654,6 +655,15 @@ export interface components {
             conditions?: Record<string, never>;
             note?: string | null;
         };
+        /** @description A fact nobody has read, whose it is, the field it belongs to, and where to read it */
+        Ask: {
+            fact: string;
+            where: string;
+            piece: string;
+            path: string;
+            /** @enum {string} */
+            kind: "volts" | "metres" | "yes_no" | "languages" | "current" | "certification" | "access" | "names" | "corner" | "curve";
+        };
         Gate: {
             /** @enum {string} */
             gate: "shape" | "current" | "signalling" | "voltage" | "access" | "adapter" | "reach";
@@ -661,14 +671,7 @@ export interface components {
             result: "pass" | "caution" | "fail" | "unknown";
             reason: string;
             check: components["schemas"]["TextOrNull"];
-            asks: {
-                fact: string;
-                where: string;
-                piece: string;
-                path: string;
-                /** @enum {string} */
-                kind: "volts" | "metres" | "yes_no" | "languages" | "current" | "certification" | "access" | "names" | "corner" | "curve";
-            }[];
+            asks: components["schemas"]["Ask"][];
             figures: {
                 name: string;
                 value: number;

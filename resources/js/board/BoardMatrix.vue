@@ -4,6 +4,7 @@ import type { Outlet } from '@/api/client';
 import { useBoard } from '@/stores/board';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
+import CheckCar from './CheckCar.vue';
 import JointGlyph from '@/ui/JointGlyph.vue';
 import { kw, outcomeShort, outcomeWords } from '@/ui/words';
 
@@ -107,9 +108,16 @@ function move(event: KeyboardEvent, row: number, column: number): void {
 
 <template>
   <p class="reading" role="status">{{ reading }}</p>
+  <CheckCar v-if="board.only" :vehicle="board.only" />
   <div ref="grid" class="matrix" role="grid" aria-label="Cars at chargers" :style="{ '--cars': cars.length }">
     <div class="row head" role="row">
-      <span role="columnheader" class="kicker"><span class="sr-only">Charger; </span>expected peak, kW</span>
+      <span role="columnheader" class="kicker">
+        <span class="sr-only">Chargers, </span>
+        <button type="button" class="text-button by" @click="board.rows = board.rows === 'place' ? 'kind' : 'place'">
+          {{ board.rows === 'place' ? 'by place' : 'by kind' }}
+        </button>
+        · peak, kW
+      </span>
       <span v-for="v in cars" :key="v.id" role="columnheader">
         <button
           type="button"

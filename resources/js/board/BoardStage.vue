@@ -36,6 +36,19 @@ function backToCell(): void {
   document.querySelector<HTMLElement>('[data-cell][tabindex="0"]')?.focus();
 }
 
+let foundRow: string | null = null;
+
+function found(outletId: string | null): void {
+  foundRow = outletId;
+  showsIdentify.value = false;
+}
+
+/** Only once the dialog has gone: it gives the focus back to its own button first. */
+function toFoundRow(): void {
+  document.querySelector<HTMLElement>(`[data-row="${foundRow}"]`)?.focus();
+  foundRow = null;
+}
+
 watch([() => board.kit, () => board.policy], () => rail.refresh());
 </script>
 
@@ -46,11 +59,6 @@ watch([() => board.kit, () => board.policy], () => rail.refresh());
       <!-- On a wide screen the switches stand in the strip, so that the board keeps its height. -->
       <Teleport defer to="#stage-tools" :disabled="!isWide">
         <div class="switches">
-          <button type="button" class="text-button" @click="showsIdentify = true">what is this plug?</button>
-          <el-select v-model="board.rows" class="rows" aria-label="Rows by">
-            <el-option label="rows by place" value="place" />
-            <el-option label="rows by kind" value="kind" />
-          </el-select>
           <el-segmented v-model="board.kit" :options="kits" aria-label="Which adapters" />
           <el-select v-model="board.policy" class="policy" aria-label="Adapter policy">
             <el-option label="certified adapters" value="certified" />
@@ -61,9 +69,18 @@ watch([() => board.kit, () => board.policy], () => rail.refresh());
       </Teleport>
       <p v-if="board.error" class="complaint" role="alert">{{ board.error }}</p>
       <BoardMatrix @choose="choose" />
-      <BoardLegend />
-      <el-dialog v-model="showsIdentify" title="What is this plug?" width="min(720px, 94%)" destroy-on-close>
-        <IdentifyKey @found="showsIdentify = false" />
+      <div class="foot">
+        <BoardLegend />
+        <button type="button" class="text-button" @click="showsIdentify = true">What is this plug?</button>
+      </div>
+      <el-dialog
+        v-model="showsIdentify"
+        title="What is this plug?"
+        width="min(720px, 94%)"
+        destroy-on-close
+        @closed="toFoundRow"
+      >
+        <IdentifyKey @found="found" />
       </el-dialog>
     </section>
     <aside v-if="isWide" class="why" aria-label="Why">
@@ -94,12 +111,19 @@ watch([() => board.kit, () => board.policy], () => rail.refresh());
   align-items: center;
 }
 
-.rows {
-  width: 128px;
+.foot {
+  display: flex;
+  gap: 18px;
+  align-items: flex-end;
+  justify-content: space-between;
+}
+
+.foot .text-button {
+  flex: none;
 }
 
 .policy {
-  width: 176px;
+  width: 168px;
 }
 
 .why {

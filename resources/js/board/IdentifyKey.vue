@@ -7,7 +7,7 @@ import { useGarage } from '@/stores/garage';
 import CouplerFace from '@/ui/CouplerFace.vue';
 
 /** A short key of questions from what one sees to a row, a column or a piece of the crate. */
-const emit = defineEmits<{ found: [] }>();
+const emit = defineEmits<{ found: [outletId: string | null] }>();
 
 type Marks = components['schemas']['Catalogue']['marks'][number];
 type Subject = 'connector' | 'inlet' | 'adapter';
@@ -60,13 +60,12 @@ function pick(m: Marks): void {
 
 function toRow(outletId: string): void {
   board.only = null;
-  emit('found');
-  requestAnimationFrame(() => document.querySelector<HTMLElement>(`[data-row="${outletId}"]`)?.focus());
+  emit('found', outletId);
 }
 
 function toColumn(vehicleId: string): void {
   board.only = vehicleId;
-  emit('found');
+  emit('found', null);
 }
 </script>
 

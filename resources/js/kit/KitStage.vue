@@ -94,6 +94,14 @@ const newCar = (): Draft => ({
     <section v-for="p in garage.places" :key="p.id" :aria-label="p.name">
       <div class="head">
         <h2>{{ p.name }}</h2>
+        <span class="acts">
+          <button type="button" class="text-button" @click="open(p.id)">
+            Rename<span class="sr-only"> {{ p.name }}</span>
+          </button>
+          <button type="button" class="text-button" @click="attempt(() => edit.remove('places', p.id, p.name))">
+            Remove<span class="sr-only"> {{ p.name }}</span>
+          </button>
+        </span>
         <CatalogueStart what="chargers" @begin="(draft) => begin('outlets', { ...draft, place: p.id })" />
       </div>
       <div class="cards">
@@ -151,6 +159,13 @@ const newCar = (): Draft => ({
   margin: 22px 0 8px;
   padding-bottom: 4px;
   border-bottom: 1.5px solid var(--ink);
+}
+
+.acts {
+  display: flex;
+  gap: 16px;
+  margin-right: auto;
+  font-size: 13.5px;
 }
 
 .cards {

@@ -9,7 +9,7 @@ export function written(kind: FieldKind, value: unknown): string {
     return value.map((pair) => (Array.isArray(pair) ? pair.join(':') : '')).join('  ');
   }
   if (kind === 'names' && Array.isArray(value)) {
-    return value.join(', ');
+    return value.length === 0 ? 'none' : value.join(', ');
   }
   return String(value);
 }
@@ -36,10 +36,12 @@ export function read(kind: FieldKind, text: string): unknown {
     case 'curve':
       return trimmed.split(/[\s;]+/).map((pair) => pair.split(':').map(number));
     case 'names':
-      return trimmed
-        .split(',')
-        .map((name) => name.trim())
-        .filter((name) => name !== '');
+      return trimmed.toLowerCase() === 'none'
+        ? []
+        : trimmed
+            .split(',')
+            .map((name) => name.trim())
+            .filter((name) => name !== '');
     default:
       return trimmed;
   }

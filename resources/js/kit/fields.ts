@@ -140,7 +140,7 @@ export function fieldsOf(kind: PieceKind, inlets: number): FieldGroup[] {
             { path: 'pack.voltage_by_soc', label: 'volts by charge', kind: 'curve', unit: '% : V' },
             { path: 'charge_curve_kw', label: 'kW by charge', kind: 'curve', unit: '% : kW' },
             { path: 'km_per_kwh', label: 'range', kind: 'number', unit: 'km/kWh' },
-            { path: 'programmes', label: 'admitted by', kind: 'names' },
+            { path: 'programmes', label: 'admitted by (networks, or "none")', kind: 'names' },
           ],
         },
         ...Array.from({ length: inlets }, (_, i) => inlet(i)).flat(),

@@ -74,6 +74,10 @@ export const useEdit = defineStore('edit', () => {
       const { name, blurb, tag, spec } = adapter;
       return { kind: 'adapters', draft: { name, blurb, tag, spec: copy(spec) } };
     }
+    const own = garage.places.find((p) => p.id === id);
+    if (own) {
+      return { kind: 'places', draft: { name: own.name } };
+    }
     const outlet = garage.outlet(id);
     const place = garage.places.find((p) => p.outlets.some((o) => o.id === id));
     return outlet && place

@@ -1,0 +1,131 @@
+import { expect, test } from '@playwright/test';
+import { cell, choose, openDemo } from './support';
+
+test.describe.configure({ mode: 'serial' });
+
+test('a newcomer with the same-looking plug learns that a retrofit would help', async ({ page }) => {
+  await openDemo(page);
+  await choose(page, 'Marten', 'Ostler, third in full');
+  const why = page.getByRole('complementary', { name: 'Why' });
+
+  await expect(why).toContainText('only the old language of the closed network');
+  await expect(why.getByRole('heading', { name: 'What would change it' })).toBeVisible();
+  await expect(why).toContainText('the retrofit of Marten that adds power-line communication');
+});
+
+test('a mixed household reads one fact and finds that one adapter serves two cars', async ({ page }) => {
+  await openDemo(page);
+  await expect(cell(page, 'Brindle', 'Ostler, third in full')).toHaveAccessibleName(/Charges, 158 kW through A3/);
+  await expect(cell(page, 'Dray', 'Ostler, third in full')).toHaveAccessibleName(/Check first/);
+  await page.getByRole('button', { name: /^Dray 4\/12/ }).click();
+  await expect(page.getByText(/Dray can charge at 4 of 12/)).toBeVisible();
+  const check = page.getByRole('region', { name: 'How to check Dray' });
+  await check.getByLabel('which networks admit Dray').fill('ostler');
+  await check.getByLabel('which networks admit Dray').press('Tab');
+  await check.getByRole('button', { name: 'I have read it' }).click();
+
+  await expect(cell(page, 'Dray', 'Ostler, third in full')).toHaveAccessibleName(/Charges, 270 kW through A3/);
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(cell(page, 'Dray', 'Ostler, third in full')).toHaveAccessibleName(/Check first/);
+});
+
+test('refused: a high-voltage truck at 500 V, an AC adapter at a hub, a recalled adapter anywhere', async ({
+  page,
+}) => {
+  await openDemo(page);
+  const why = page.getByRole('complementary', { name: 'Why' });
+  await choose(page, 'Dray', 'Ostler, second generation');
+  await expect(why).toContainText('the station ends at 500 V, and the car has no way to step up');
+  await choose(page, 'Pippin', 'Ostler, second generation');
+  await expect(why).toContainText('A5 (Gudgeon G-5) is wired for AC only, and this outlet gives DC');
+
+  for (const each of await page.getByRole('gridcell').getByRole('button').all()) {
+    await expect(each).not.toHaveAccessibleName(/A4/);
+  }
+  await choose(page, 'Brindle', 'Ostler, second generation');
+  await why.getByRole('button', { name: 'through A4' }).click();
+  await expect(why).toContainText('is under recall: do not use it');
+});
+
+test('the board is read by kind, by row, and with what could be bought', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('button', { name: 'by place' }).click();
+  await expect(page.getByRole('rowheader', { name: 'Closed hubs' })).toBeVisible();
+  await page.getByRole('button', { name: 'Fernway 350' }).first().click();
+  await expect(
+    page.getByText('Fernway 350 serves 3 of 5: Brindle 158 kW · Sorrel 234 kW · Dray 270 kW.'),
+  ).toBeVisible();
+
+  await expect(cell(page, 'Pippin', 'Fernway 350')).toHaveAccessibleName(/Mates, won't charge/);
+  await page.getByText('kit I could buy').click();
+  await expect(cell(page, 'Pippin', 'Fernway 350')).toHaveAccessibleName(/Charges/);
+});
+
+test('the identify key leads from what one sees to a row', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('button', { name: 'What is this plug?' }).click();
+  const key = page.getByRole('dialog', { name: 'What is this plug?' });
+  await key.getByRole('radio', { name: 'no' }).check();
+  await key.getByRole('radio', { name: '10' }).check();
+  await expect(key.getByRole('listitem')).toHaveCount(1);
+  await key.getByRole('button', { name: 'chademo' }).click();
+  await key.getByRole('button', { name: 'Fernway 50, chademo' }).click();
+  await expect(key).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Fernway 50, chademo', exact: true })).toBeFocused();
+
+  await page.getByRole('button', { name: 'What is this plug?' }).click();
+  await key.getByRole('button', { name: 'legacy_paddle' }).click();
+  await expect(key).toContainText('historic, not usable');
+});
+
+test('a plate is edited with checks as it is typed, and the change is taken back', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/kit');
+  await page.getByRole('button', { name: 'Edit Fernway 150' }).click();
+  const editor = page.getByRole('dialog', { name: 'Edit Fernway 150' });
+  const plate = editor.getByRole('region', { name: 'Data plate' });
+  await plate.getByLabel('V to').fill('95000');
+  await plate.getByLabel('V to').press('Tab');
+  await expect(plate.getByRole('alert')).toContainText('95000 is outside 1 … 2000 V');
+  await plate.getByLabel('V to').fill('500');
+  await plate.getByLabel('kW', { exact: true }).fill('90000 W');
+  await plate.getByLabel('kW', { exact: true }).press('Tab');
+  await expect(plate.getByRole('alert')).toHaveCount(0);
+  await editor.getByRole('button', { name: 'Keep' }).click();
+  await expect(editor).toBeHidden();
+  const card = page.getByRole('article').filter({ has: page.getByRole('heading', { name: 'Fernway 150' }) });
+  await expect(card).toContainText('500 V · 350 A · 90 kW');
+
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(card).toContainText('950 V · 350 A · 150 kW');
+});
+
+test('places are imported after a preview that tells what was not understood', async ({ page }) => {
+  const connector = (standard: string) => ({
+    standard,
+    format: 'CABLE',
+    power_type: 'DC',
+    max_voltage: 920,
+    max_amperage: 200,
+    max_electric_power: 120000,
+  });
+  const file = [
+    {
+      id: 'L1',
+      name: 'Sluice wharf',
+      evses: [{ uid: 'E1', connectors: [connector('IEC_62196_T1_COMBO'), connector('PANTOGRAPH')] }],
+    },
+  ];
+  await openDemo(page);
+  await page.goto('/kit');
+  await page.getByRole('button', { name: 'Import places (OCPI)' }).click();
+  await page
+    .getByLabel(/A Locations file/)
+    .setInputFiles({ name: 'l.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(file)) });
+  await expect(page.getByText('connector standard "PANTOGRAPH" is not known here')).toBeVisible();
+  await page.getByRole('button', { name: 'Add 1 place' }).click();
+
+  await expect(page.getByRole('heading', { name: 'Sluice wharf' })).toBeVisible();
+  await page.getByRole('button', { name: 'Remove Sluice wharf' }).click();
+  await expect(page.getByRole('heading', { name: 'Sluice wharf' })).toHaveCount(0);
+});
