@@ -109,7 +109,14 @@ function move(event: KeyboardEvent, row: number, column: number): void {
 <template>
   <p class="reading" role="status">{{ reading }}</p>
   <CheckCar v-if="board.only" :vehicle="board.only" />
-  <div ref="grid" class="matrix" role="grid" aria-label="Cars at chargers" :style="{ '--cars': cars.length }">
+  <div
+    ref="grid"
+    class="matrix"
+    :class="{ dense: cars.length > 7, single: cars.length === 1 }"
+    role="grid"
+    aria-label="Cars at chargers"
+    :style="{ '--cars': cars.length }"
+  >
     <div class="row head" role="row">
       <span role="columnheader" class="kicker">
         <span class="sr-only">Chargers, </span>
@@ -178,12 +185,13 @@ function move(event: KeyboardEvent, row: number, column: number): void {
 
 <style scoped>
 .matrix {
-  min-width: calc(150px + var(--cars) * 118px);
+  min-width: calc(150px + var(--cars) * var(--column));
+  --column: 128px;
 }
 
 .row {
   display: grid;
-  grid-template-columns: minmax(150px, 1.6fr) repeat(var(--cars), minmax(118px, 1fr));
+  grid-template-columns: minmax(150px, 1.6fr) repeat(var(--cars), minmax(var(--column), 1fr));
   align-items: center;
   border-bottom: 1px solid var(--line);
 }
@@ -217,6 +225,59 @@ function move(event: KeyboardEvent, row: number, column: number): void {
   color: var(--ink-soft);
   font-size: 13px;
   font-weight: 640;
+}
+
+/* A wide board scrolls under its row names. */
+.outlet,
+.head > :first-child,
+.place h2 {
+  position: sticky;
+  z-index: 2;
+  left: 0;
+  background: var(--paper);
+
+  /* Covers the padding at the left too. */
+  box-shadow: -20px 0 0 var(--paper);
+}
+
+.head > :first-child {
+  align-self: stretch;
+  align-content: end;
+}
+
+.place h2 {
+  justify-self: start;
+}
+
+.dense {
+  --column: 108px;
+}
+
+.dense :deep(.joint) {
+  width: 50px;
+  height: 18.4px;
+}
+
+.dense .cell {
+  gap: 5px;
+  padding: 2px 4px;
+  font-size: 13.5px;
+}
+
+.dense .car strong {
+  font-size: 13px;
+}
+
+.dense .car .kicker {
+  overflow: hidden;
+  max-width: 100px;
+  font-size: 11.5px;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+.single {
+  max-width: 560px;
 }
 
 .outlet {
