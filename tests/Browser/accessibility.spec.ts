@@ -22,6 +22,8 @@ for (const [name, colorScheme, viewport] of [
   ['on a phone', 'dark', { width: 390, height: 844 }],
 ] as const) {
   test(`no screen has a serious fault, ${name}`, async ({ browser, baseURL }) => {
+    // The whole page is read by the checker a dozen times over.
+    test.setTimeout(300_000);
     const context = await browser.newContext({ colorScheme, viewport, baseURL, reducedMotion: 'reduce' });
     const page = await context.newPage();
     await page.goto('/sign-in');

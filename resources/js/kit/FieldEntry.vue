@@ -16,6 +16,15 @@ const yesNo = computed({
   get: () => (model.value === true ? 'yes' : model.value === false ? 'no' : ''),
   set: (chosen: string) => (model.value = chosen === '' ? null : chosen === 'yes'),
 });
+/** A retrofit is told by what it adds; a word alone says that none is possible. */
+const retrofit = computed({
+  get: () => {
+    const value = model.value;
+    return typeof value === 'string' ? value : Array.isArray((value as { adds?: string[] } | null)?.adds) ? 'plc' : '';
+  },
+  set: (chosen: string) =>
+    (model.value = chosen === 'plc' ? { adds: ['plc'], state: 'available' } : chosen === '' ? null : chosen),
+});
 const spoken = computed(() => (Array.isArray(model.value) ? (model.value as string[]) : null));
 
 function speak(language: string, isSpoken: boolean): void {
@@ -51,6 +60,11 @@ function speak(language: string, isSpoken: boolean): void {
         <option value="">not known</option>
         <option value="yes">yes</option>
         <option value="no">no</option>
+      </select>
+      <select v-else-if="field.kind === 'retrofit'" :id="id" v-model="retrofit">
+        <option value="">not known</option>
+        <option value="plc">adds power-line communication</option>
+        <option value="impossible">not possible</option>
       </select>
       <span v-else class="typed">
         <input

@@ -35,6 +35,11 @@ function set(path: string, value: unknown): void {
   draft.value = { ...draft.value, spec: withValue(draft.value.spec ?? {}, path, value) };
 }
 
+function setInlets(change: (list: unknown[]) => unknown[]): void {
+  const list = draft.value.spec?.inlets;
+  set('inlets', change(Array.isArray(list) ? list : []));
+}
+
 function keep(e: unknown): void {
   if (e instanceof ApiError && e.status === 422) {
     complaints.value = e.fields;
@@ -94,7 +99,7 @@ async function save(): Promise<void> {
           v-if="group.under"
           type="button"
           class="text-button"
-          @click="set(group.under, isThere(group.under) ? null : {})"
+          @click="set(group.under, isThere(group.under) ? null : (group.start ?? {}))"
         >
           {{ isThere(group.under) ? 'take off' : 'add' }}
         </button>
@@ -110,6 +115,18 @@ async function save(): Promise<void> {
         />
       </div>
     </section>
+    <p v-if="kind === 'vehicles'" class="inlets">
+      <button
+        type="button"
+        class="text-button"
+        @click="setInlets((list) => [...list, { coupler: 'type1', dc: null, ac: {} }])"
+      >
+        Add an inlet
+      </button>
+      <button v-if="inlets > 1" type="button" class="text-button" @click="setInlets((list) => list.slice(0, -1))">
+        Take off inlet {{ inlets }}
+      </button>
+    </p>
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
     <div class="end">
       <el-button type="primary" native-type="submit" size="large" :loading="isBusy">Keep</el-button>
@@ -141,6 +158,11 @@ async function save(): Promise<void> {
 .names label {
   color: var(--ink-soft);
   font-size: 13px;
+}
+
+.inlets {
+  display: flex;
+  gap: 20px;
 }
 
 .plate {

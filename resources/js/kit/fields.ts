@@ -1,7 +1,8 @@
 import type { PieceKind } from '@/stores/edit';
 
 /** How a figure is entered; `watts` takes kW, or W as some plates print it. */
-export type FieldKind = 'number' | 'watts' | 'choice' | 'yes_no' | 'languages' | 'names' | 'curve' | 'text';
+export type FieldKind =
+  'number' | 'watts' | 'choice' | 'yes_no' | 'languages' | 'names' | 'curve' | 'retrofit' | 'text';
 
 export interface Field {
   path: string;
@@ -17,6 +18,8 @@ export interface FieldGroup {
   title: string;
   /** Only shown, and only kept, when the object at this path is there; a switch puts it there. */
   under?: string;
+  /** What the switch puts there; an empty plate by default. */
+  start?: Record<string, unknown>;
   fields: Field[];
 }
 
@@ -103,6 +106,7 @@ function inlet(i: number): FieldGroup[] {
         kw(`${at}.dc.max_kw`),
         { path: `${at}.dc.signalling`, label: 'speaks', kind: 'languages' },
         { path: `${at}.dc.split_pack`, label: 'splits its pack', kind: 'yes_no' },
+        { path: `${at}.dc.retrofit`, label: 'retrofit', kind: 'retrofit' },
       ],
     },
     {
@@ -166,6 +170,15 @@ export function fieldsOf(kind: PieceKind, inlets: number): FieldGroup[] {
           ],
         },
         {
+          title: 'Translation',
+          under: 'translates',
+          start: { from: ['plc'], to: ['can_chademo'] },
+          fields: [
+            { path: 'translates.from', label: 'understands', kind: 'languages' },
+            { path: 'translates.to', label: 'speaks to the car', kind: 'languages' },
+          ],
+        },
+        {
           title: 'Trust',
           fields: [
             { path: 'certification', label: 'certification', kind: 'choice', options: certifications },
@@ -226,10 +239,53 @@ export function fieldsOf(kind: PieceKind, inlets: number): FieldGroup[] {
           ],
         },
         {
+          title: 'Cabinet',
+          under: 'cabinet',
+          fields: [
+            kw('cabinet.kw'),
+            {
+              path: 'cabinet.policy',
+              label: 'shares',
+              kind: 'choice',
+              options: [
+                ['halves', 'in halves'],
+                ['first_come', 'first come'],
+                ['modules', 'in modules'],
+              ],
+            },
+            kw('cabinet.module_kw', 'module'),
+            { path: 'cabinet.partner_active', label: 'neighbour charges', kind: 'yes_no' },
+            kw('cabinet.partner_kw', 'neighbour takes'),
+          ],
+        },
+        {
+          title: "The station's own adapter",
+          under: 'attached_adapter',
+          start: {
+            id: 'attached',
+            name: "the station's own adapter",
+            input: 'j3400',
+            output: 'ccs1',
+            current: 'dc',
+            plate: {},
+          },
+          fields: [
+            { path: 'attached_adapter.input', label: 'charger side', kind: 'choice', options: couplers, needed: true },
+            { path: 'attached_adapter.output', label: 'car side', kind: 'choice', options: couplers, needed: true },
+            { path: 'attached_adapter.current', label: 'wired for', kind: 'choice', options: currents },
+            v('attached_adapter.plate.max_v'),
+            a('attached_adapter.plate.continuous_a', 'A continuous'),
+            { path: 'attached_adapter.certification', label: 'certification', kind: 'choice', options: certifications },
+            { path: 'attached_adapter.recalled', label: 'recalled', kind: 'yes_no' },
+            { path: 'attached_adapter.damaged', label: 'damaged', kind: 'yes_no' },
+          ],
+        },
+        {
           title: 'Access',
           fields: [
             { path: 'access.kind', label: 'who may start', kind: 'choice', options: accessKinds },
             { path: 'access.makes', label: 'admitted', kind: 'names' },
+            { path: 'extension', label: 'extension lead in use', kind: 'yes_no' },
           ],
         },
       ];
