@@ -22,14 +22,15 @@ use Illuminate\Support\Collection;
 final readonly class FitQuestion
 {
     /**
-     * @param  Collection<int, Adapter>  $adapters  the kit to choose from, or exactly the adapters to use
+     * @param  Collection<int, Adapter>  $adapters  the kit to choose from
+     * @param  list<string>|null  $exactly  ids of exactly the adapters to use
      * @param  array<string, mixed>  $conditions
      */
     private function __construct(
         public Outlet $outlet,
         public Vehicle $vehicle,
         public Collection $adapters,
-        public bool $isExact,
+        private ?array $exactly,
         private string $policy,
         private array $conditions,
     ) {
@@ -46,12 +47,17 @@ final readonly class FitQuestion
         $outlet = Outlet::query()->firstWhere('ulid', $outletId) ?? throw FieldError::at('outlet', 'is not in this garage');
         $vehicle = Vehicle::query()->firstWhere('ulid', $vehicleId) ?? throw FieldError::at('vehicle', 'is not in this garage');
         $crate = Adapter::inOrder()->keyBy('ulid');
-        $adapters = $adapterIds === null ? $crate->values() : new Collection(array_map(
-            static fn (string $id, int $i): Adapter => $crate->get($id) ?? throw FieldError::at("adapters[{$i}]", 'is not in this garage'),
-            $adapterIds, array_keys($adapterIds),
-        ));
+        $adapters = $adapterIds === null ? $crate->values() : new Collection;
+        foreach ($adapterIds ?? [] as $i => $id) {
+            $adapter = $crate->get($id);
+            if ($adapter !== null) {
+                $adapters->push($adapter);
+            } elseif ($id !== $outlet->attachedAdapterId()) {
+                throw FieldError::at("adapters[{$i}]", 'is not in this garage');
+            }
+        }
 
-        return new self($outlet, $vehicle, $adapters, $isExact, $policy, $conditions);
+        return new self($outlet, $vehicle, $adapters->unique('ulid')->values(), $isExact ? ($adapterIds ?? []) : null, $policy, $conditions);
     }
 
     /** @return array<string, mixed> the same question as a case file */
@@ -85,9 +91,14 @@ final readonly class FitQuestion
     public function answer(array $more = []): Answer
     {
         $case = $this->case();
+        if ($this->exactly === null) {
+            return (new Fitter([...$case->adapters, ...$more], $case->conditions, $case->policy))->answer($case->outlet, $case->vehicle);
+        }
+        $pieces = [];
+        foreach ([...$case->adapters, ...($case->outlet->attachedAdapter === null ? [] : [$case->outlet->attachedAdapter])] as $adapter) {
+            $pieces[$adapter->id] = $adapter;
+        }
 
-        return $this->isExact
-            ? $case->fitter()->exactly($case->outlet, $case->adapters, $case->vehicle)
-            : (new Fitter([...$case->adapters, ...$more], $case->conditions, $case->policy))->answer($case->outlet, $case->vehicle);
+        return $case->fitter()->exactly($case->outlet, array_map(static fn (string $id): CoreAdapter => $pieces[$id], $this->exactly), $case->vehicle);
     }
 }

@@ -90,7 +90,8 @@ final class PieceStore
             PieceKind::Adapters => $this->reader->adapter($spec),
             default => $this->reader->outlet($spec),
         };
-        $columns += ['blurb' => $node->textOrNull('blurb', 120) ?? '', 'spec' => $node->raw('spec')];
+        // A plate has no name of its own: the piece's id and name stand outside it.
+        $columns += ['blurb' => $node->textOrNull('blurb', 120) ?? '', 'spec' => array_diff_key((array) $node->raw('spec'), ['id' => true, 'name' => true])];
         if ($kind === PieceKind::Adapters) {
             $columns['tag'] = $node->textOrNull('tag', 4) ?? throw $node->fail('tag', 'is required');
         }

@@ -22,6 +22,15 @@ final class Outlet extends Piece
         return $query->get();
     }
 
+    /** The id of the adapter that hangs in the stall's own holster; null when there is none. */
+    public function attachedAdapterId(): ?string
+    {
+        $attached = $this->spec['attached_adapter'] ?? null;
+        $id = is_array($attached) ? ($attached['id'] ?? null) : null;
+
+        return is_string($id) ? $id : null;
+    }
+
     /** @return BelongsTo<Place, $this> */
     public function place(): BelongsTo
     {

@@ -13,10 +13,14 @@ final class SessionLine
     public function of(ChargeSession $session): array
     {
         $case = $session->case_file;
+        $known = is_array($case['adapters'] ?? null) ? $case['adapters'] : [];
+        $known[] = is_array($case['outlet'] ?? null) ? ($case['outlet']['attached_adapter'] ?? null) : null;
         $adapters = [];
-        foreach (is_array($case['adapters'] ?? null) ? $case['adapters'] : [] as $adapter) {
-            if (is_array($adapter)) {
-                $adapters[] = ['id' => $adapter['id'] ?? '', 'name' => $adapter['name'] ?? ''];
+        foreach ($session->chain_adapters as $id) {
+            foreach ($known as $adapter) {
+                if (is_array($adapter) && ($adapter['id'] ?? null) === $id) {
+                    $adapters[] = ['id' => $id, 'name' => $adapter['name'] ?? $id];
+                }
             }
         }
 

@@ -62,6 +62,20 @@ final class PieceApiTest extends TestCase
         $this->postJson('/api/pieces/spoons', ['name' => 'x'])->assertNotFound();
     }
 
+    public function test_a_session_can_run_through_the_stations_own_adapter(): void
+    {
+        $kind = collect($this->getJson('/api/catalogue')->json('chargers'))->firstWhere('id', 'hub-second-attached');
+        $spec = ['access' => ['kind' => 'open'], 'id' => 'forged', 'name' => 'Forged'] + $kind['outlet'];
+        $outlet = $this->postJson('/api/pieces/outlets', ['name' => 'Hub with adapter', 'place' => Place::query()->firstOrFail()->ulid, 'spec' => $spec])->assertCreated()->json('id');
+        $van = Vehicle::query()->where('name', 'Brindle')->firstOrFail()->ulid;
+
+        $fit = $this->postJson('/api/fit', ['vehicle' => $van, 'outlet' => $outlet, 'adapters' => []])->assertOk();
+        self::assertSame([[$outlet, 'attached', "{$van}#0"], 'charges'], [$fit->json('chain'), $fit->json('outcome')]);
+        $begun = $this->postJson('/api/sessions', ['vehicle' => $van, 'outlet' => $outlet, 'adapters' => ['attached']])->assertCreated();
+        self::assertSame([['id' => 'attached', 'name' => "the stall's own adapter"]], $begun->json('session.adapters'));
+        self::assertContains('attached', array_column($begun->json('judgement.plate_check'), 'link'));
+    }
+
     public function test_a_plate_that_cannot_be_is_refused_by_its_field_and_the_old_one_stays(): void
     {
         $van = Vehicle::query()->where('name', 'Brindle')->firstOrFail();

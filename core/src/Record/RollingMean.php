@@ -54,11 +54,10 @@ final class RollingMean
             return;
         }
         $ends = [$firstEnd];
-        foreach ($this->points as [$tS]) {
-            $end = $tS + $this->windowS;
-            if ($end > $firstEnd && $end < $toS) {
-                $ends[] = $end;
-            }
+        // Only readings that the start of the window passes on this stretch matter.
+        $count = count($this->points);
+        for ($i = $this->indexBefore($firstEnd - $this->windowS) + 1; $i < $count && $this->points[$i][0] + $this->windowS < $toS; $i++) {
+            $ends[] = $this->points[$i][0] + $this->windowS;
         }
         $ends[] = $toS;
         $leftGap = null;
@@ -96,6 +95,14 @@ final class RollingMean
     /** @return array{array{float, float, float}, array{float, float, float}} the readings before and after a time, by bisection */
     private function around(float $tS): array
     {
+        $low = $this->indexBefore($tS);
+
+        return [$this->points[$low], $this->points[min($low + 1, count($this->points) - 1)]];
+    }
+
+    /** The last reading but one that is not after a time, by bisection; the first when all are after it. */
+    private function indexBefore(float $tS): int
+    {
         $low = 0;
         $high = count($this->points) - 1;
         while ($high - $low > 1) {
@@ -107,7 +114,7 @@ final class RollingMean
             }
         }
 
-        return [$this->points[$low], $this->points[$high]];
+        return $low;
     }
 
     private function drop(float $beforeS): void

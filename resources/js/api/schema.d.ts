@@ -545,6 +545,9 @@ export interface components {
                 max_a?: components["schemas"]["NumberOrNull"];
                 max_kw?: components["schemas"]["NumberOrNull"];
                 sticker_kw?: components["schemas"]["NumberOrNull"];
+                attached_adapter?: null | {
+                    id?: string;
+                };
                 supply?: {
                     volts?: components["schemas"]["NumberOrNull"];
                     amps?: components["schemas"]["NumberOrNull"];

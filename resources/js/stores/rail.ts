@@ -70,7 +70,9 @@ export const useRail = defineStore('rail', () => {
     await choose({
       outlet: session.outlet.id,
       vehicle: session.vehicle.id,
-      adapters: session.adapters.map((a) => a.id).filter((id) => garage.adapter(id)),
+      adapters: session.adapters
+        .map((a) => a.id)
+        .filter((id) => garage.adapter(id) ?? garage.outlet(session.outlet.id)?.spec.attached_adapter?.id === id),
     });
   }
 
