@@ -9,6 +9,8 @@ export default defineConfig({
   fullyParallel: true,
   forbidOnly: Boolean(process.env.CI),
   workers: 2,
+  // A shared machine may stall a browser; a test that fails twice is broken.
+  retries: process.env.CI ? 1 : 0,
   reporter: [['list'], ['junit']],
   outputDir: '.cache/playwright',
   use: {

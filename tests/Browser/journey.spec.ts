@@ -47,6 +47,8 @@ test('from signing in to a session that stands in the log', async ({ page, baseU
   await expect(amps).toContainText('within');
 
   await page.getByRole('link', { name: 'Log', exact: true }).first().click();
+  await expect(page).toHaveURL(/\/log$/);
+  await expect(page.getByRole('heading', { name: 'Log', level: 1 })).toBeVisible();
   await page.reload();
   const line = page.getByRole('link').filter({ hasText: note });
   await expect(line).toContainText('Passed');
