@@ -7,7 +7,6 @@ namespace App\Sessions;
 use App\Equipment\FitQuestion;
 use App\Models\ChargeSession;
 use App\Models\Reading;
-use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Files\FieldError;
 use Harmozon\Core\Files\ReadingsReader;
 use Harmozon\Core\Files\RejectedRow;
@@ -26,11 +25,7 @@ final class SessionBook
 
     public function begin(FitQuestion $question, Carbon $startedAt, string $note = ''): ChargeSession
     {
-        return $this->beginWith($question, $question->answer()->best->chain, $startedAt, $note);
-    }
-
-    public function beginWith(FitQuestion $question, Chain $chain, Carbon $startedAt, string $note = ''): ChargeSession
-    {
+        $chain = $question->answer()->best->chain;
         $caseFile = $question->caseFile();
         $used = $chain->adapterIds();
         $caseFile['adapters'] = array_values(array_filter(

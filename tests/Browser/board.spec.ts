@@ -100,6 +100,16 @@ test('a plate is edited with checks as it is typed, and the change is taken back
   await expect(card).toContainText('950 V · 350 A · 150 kW');
 });
 
+test('a plate begun from the catalogue says what must be read off the real one', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/kit');
+  await page.getByRole('button', { name: 'Add an outlet from the catalogue' }).first().click();
+  await page.getByRole('button', { name: /^ccs1, 150 kW with 350 A/ }).click();
+  const editor = page.getByRole('dialog', { name: 'New outlet' });
+
+  await expect(editor.getByText('amps, on the data plate: not the big number on the sticker')).toBeVisible();
+});
+
 test('places are imported after a preview that tells what was not understood', async ({ page }) => {
   const connector = (standard: string) => ({
     standard,

@@ -50,9 +50,4 @@ final readonly class Catalogue
             ),
         );
     }
-
-    public static function empty(): self
-    {
-        return new self([], [], []);
-    }
 }

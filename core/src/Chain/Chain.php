@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Harmozon\Core\Chain;
 
 use Harmozon\Core\Equipment\Adapter;
-use Harmozon\Core\Equipment\Coupler;
 use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Equipment\Inlet;
 use Harmozon\Core\Equipment\Outlet;
@@ -50,18 +49,6 @@ final readonly class Chain
     public function linkIds(): array
     {
         return [$this->outlet->id, ...$this->adapterIds(), $this->inletLink()];
-    }
-
-    /** The shape that reaches the vehicle. */
-    public function lastConnector(): Coupler
-    {
-        return $this->adapters === [] ? $this->outlet->coupler : $this->adapters[count($this->adapters) - 1]->output;
-    }
-
-    /** Whether the station's own adapter is part of the chain. */
-    public function usesAttached(): bool
-    {
-        return $this->adapters !== [] && $this->adapters[0] === $this->outlet->attachedAdapter;
     }
 
     /** Phases that both the supply and the onboard charger have; 1 for DC, so that kW is V × A × phases / 1000. */

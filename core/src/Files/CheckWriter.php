@@ -74,6 +74,7 @@ final class CheckWriter
             'limit' => $row->limit(),
             'continuous_limit' => $row->continuousLimit(),
             'peak' => FitWriter::rounded($row->peak?->value),
+            'margin' => FitWriter::rounded($row->margin()),
             'utilisation' => FitWriter::rounded($row->utilisation(), 4),
             'state' => $row->state->value,
             'minutes_over_continuous' => FitWriter::rounded($row->minutesOverContinuous, 3),

@@ -94,11 +94,6 @@ final class DutyMeter
         return $this->thetaMax;
     }
 
-    public function theta(): float
-    {
-        return $this->theta;
-    }
-
     public function longestRunMinutes(): float
     {
         return max($this->longestRunS, $this->runS) / 60;

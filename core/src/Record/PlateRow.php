@@ -35,6 +35,14 @@ final readonly class PlateRow
         return $this->quantity === Quantity::Amps && $this->link->plate->hasBoost() ? $this->link->plate->boostMinutes : null;
     }
 
+    /** What is left below the limit, in the quantity's unit; negative above it. */
+    public function margin(): ?float
+    {
+        $limit = $this->limit();
+
+        return $this->peak === null || $limit === null ? null : $limit - $this->peak->value;
+    }
+
     public function utilisation(): ?float
     {
         $limit = $this->limit();

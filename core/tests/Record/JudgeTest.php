@@ -27,6 +27,7 @@ final class JudgeTest extends TestCase
         self::assertSame(Verdict::Passed, $judgement->verdict);
         self::assertSame(PlateState::Within, self::row($judgement, 'a1', Quantity::Amps)->state);
         self::assertEqualsWithDelta(0.5, self::row($judgement, 'a1', Quantity::Amps)->utilisation(), 1e-9);
+        self::assertEqualsWithDelta(250.0, self::row($judgement, 'a1', Quantity::Amps)->margin(), 1e-9);
         self::assertEqualsWithDelta(250.0, $judgement->measured->mean10MinA, 1e-6);
         self::assertEqualsWithDelta(250 / 300, $judgement->proven[0]->ofContinuous, 1e-9);
         self::assertEqualsWithDelta(0.5, $judgement->proven[0]->ofBoost, 1e-9);

@@ -752,6 +752,7 @@ export interface components {
             limit: components["schemas"]["NumberOrNull"];
             continuous_limit: components["schemas"]["NumberOrNull"];
             peak: components["schemas"]["NumberOrNull"];
+            margin: components["schemas"]["NumberOrNull"];
             utilisation: components["schemas"]["NumberOrNull"];
             /** @enum {string} */
             state: "within" | "close" | "over" | "not_measured";

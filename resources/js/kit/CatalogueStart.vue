@@ -6,7 +6,7 @@ import type { Draft } from '@/stores/edit';
 
 /** Begins a plate from a kind of the catalogue; what its own plate must tell is shown beside it. */
 const props = defineProps<{ what: 'chargers' | 'adapters' }>();
-const emit = defineEmits<{ begin: [draft: Draft] }>();
+const emit = defineEmits<{ begin: [draft: Draft, read: string[]] }>();
 
 const catalogue = ref<components['schemas']['Catalogue'] | null>(null);
 const isOpen = ref(false);
@@ -32,9 +32,10 @@ function begin(id: string): void {
   const charger = catalogue.value?.chargers.find((k) => k.id === id);
   const adapter = catalogue.value?.adapters.find((k) => k.id === id);
   if (props.what === 'chargers' && charger) {
-    emit('begin', { name: charger.name, blurb: '', spec: charger.outlet as Record<string, unknown> });
+    emit('begin', { name: charger.name, blurb: '', spec: charger.outlet as Record<string, unknown> }, charger.read);
   } else if (adapter) {
-    emit('begin', { name: adapter.name, tag: 'N1', blurb: '', spec: adapter.adapter as Record<string, unknown> });
+    const spec = adapter.adapter as Record<string, unknown>;
+    emit('begin', { name: adapter.name, tag: 'N1', blurb: '', spec }, ["the adapter's own plate, every figure of it"]);
   }
 }
 </script>

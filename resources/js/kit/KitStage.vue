@@ -10,7 +10,7 @@ import PlateEditor from './PlateEditor.vue';
 
 const garage = useGarage();
 const edit = useEdit();
-const opened = ref<{ kind: PieceKind; id: string | null; draft: Draft } | null>(null);
+const opened = ref<{ kind: PieceKind; id: string | null; draft: Draft; read: string[] } | null>(null);
 const importing = ref(false);
 const error = ref('');
 
@@ -18,11 +18,11 @@ const words: Record<PieceKind, string> = { vehicles: 'car', adapters: 'adapter',
 
 function open(id: string): void {
   const found = edit.draftOf(id);
-  opened.value = found && { ...found, id };
+  opened.value = found && { ...found, id, read: [] };
 }
 
-function begin(kind: PieceKind, draft: Draft): void {
-  opened.value = { kind, id: null, draft };
+function begin(kind: PieceKind, draft: Draft, read: string[] = []): void {
+  opened.value = { kind, id: null, draft, read };
 }
 
 async function attempt(task: () => Promise<unknown>): Promise<void> {
@@ -75,7 +75,7 @@ const newCar = (): Draft => ({
     <section aria-labelledby="adapters-title">
       <div class="head">
         <h2 id="adapters-title">Adapters</h2>
-        <CatalogueStart what="adapters" @begin="(draft) => begin('adapters', draft)" />
+        <CatalogueStart what="adapters" @begin="(draft, read) => begin('adapters', draft, read)" />
       </div>
       <div class="cards">
         <PlateCard
@@ -102,7 +102,7 @@ const newCar = (): Draft => ({
             Remove<span class="sr-only"> {{ p.name }}</span>
           </button>
         </span>
-        <CatalogueStart what="chargers" @begin="(draft) => begin('outlets', { ...draft, place: p.id })" />
+        <CatalogueStart what="chargers" @begin="(draft, read) => begin('outlets', { ...draft, place: p.id }, read)" />
       </div>
       <div class="cards">
         <PlateCard
@@ -135,6 +135,7 @@ const newCar = (): Draft => ({
         :key="opened.id ?? opened.draft.name"
         :kind="opened.kind"
         :start="opened.draft"
+        :read="opened.read"
         @done="opened = null"
       />
     </el-drawer>

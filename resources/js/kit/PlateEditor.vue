@@ -8,7 +8,7 @@ import FieldEntry from './FieldEntry.vue';
 import { fieldsOf } from './fields';
 
 /** A form shaped like the plate it copies; checked as it is typed. */
-const props = defineProps<{ kind: PieceKind; id: string | null; start: Draft }>();
+const props = defineProps<{ kind: PieceKind; id: string | null; start: Draft; read: string[] }>();
 const emit = defineEmits<{ done: [] }>();
 
 const edit = useEdit();
@@ -78,6 +78,12 @@ async function save(): Promise<void> {
 
 <template>
   <form class="editor" @submit.prevent="save">
+    <div v-if="read.length > 0" class="read">
+      <p>These are the usual figures of such a piece. Before you believe them, read:</p>
+      <ul>
+        <li v-for="fact in read" :key="fact">{{ fact }}</li>
+      </ul>
+    </div>
     <div class="names">
       <div>
         <label for="piece-name">Name</label>
@@ -181,5 +187,15 @@ async function save(): Promise<void> {
   grid-template-columns: repeat(auto-fill, minmax(128px, 1fr));
   gap: 10px 18px;
   margin-top: 8px;
+}
+.read {
+  padding: 8px 14px;
+  border-left: 4px solid var(--ochre);
+  background: var(--paper);
+}
+
+.read ul {
+  margin: 2px 0 0;
+  padding-left: 18px;
 }
 </style>

@@ -10,11 +10,9 @@ const stateWords = { within: 'within', close: 'close', over: 'over', not_measure
 const decimals = (row: PlateRow) => (row.quantity === 'kw' ? 1 : 0);
 
 function margin(row: PlateRow): string {
-  if (row.limit === null || row.peak === null) {
-    return '–';
-  }
-  const left = row.limit - row.peak;
-  return `${left < 0 ? '−' : ''}${Math.abs(left).toFixed(decimals(row))} ${units[row.quantity]}`;
+  return row.margin === null
+    ? '–'
+    : `${row.margin < 0 ? '−' : ''}${Math.abs(row.margin).toFixed(decimals(row))} ${units[row.quantity]}`;
 }
 
 function more(row: PlateRow): string {
