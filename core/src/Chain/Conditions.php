@@ -14,7 +14,13 @@ final readonly class Conditions
     /** Warm enough that the charge curve holds as published (°C). */
     public const WARM_PACK_C = 25.0;
 
-    /** @param  array<string, float>  $theta starting heat load by link id (an adapter's id, or `cable`), 1 being the allowed rise */
+    /**
+     * @param  array<string, float>  $theta  heat load by link id (an adapter's id, or `cable`) when earlier use ended, 1 being the allowed rise
+     * @param  float  $restedMinutes  since then: the loads have decayed for so long
+     * @param  float  $ageing  share of the continuous amps that uncooled cables and adapters have kept
+     * @param  float  $idleMinutes  how long the car stays plugged in after the end
+     * @param  float|null  $nextStopKw  what the next stop on the way would give
+     */
     public function __construct(
         public float $socFrom = self::DEFAULT_SOC_FROM,
         public float $socTo = self::DEFAULT_SOC_TO,
@@ -23,6 +29,11 @@ final readonly class Conditions
         public bool $packPrepared = true,
         public bool $member = false,
         public array $theta = [],
+        public Faults $faults = new Faults,
+        public float $ageing = 1.0,
+        public float $restedMinutes = 0.0,
+        public float $idleMinutes = 0.0,
+        public ?float $nextStopKw = null,
     ) {
     }
 
@@ -39,11 +50,24 @@ final readonly class Conditions
 
     public function arriving(float $socFrom): self
     {
-        return new self($socFrom, max($socFrom, $this->socTo), $this->ambientC, $this->packC, $this->packPrepared, $this->member, $this->theta);
+        return $this->with(socFrom: $socFrom, socTo: max($socFrom, $this->socTo));
+    }
+
+    public function upTo(float $socTo): self
+    {
+        return $this->with(socTo: $socTo);
     }
 
     public function prepared(): self
     {
-        return new self($this->socFrom, $this->socTo, $this->ambientC, $this->packC, true, $this->member, $this->theta);
+        return $this->with(packPrepared: true);
+    }
+
+    private function with(?float $socFrom = null, ?float $socTo = null, ?bool $packPrepared = null): self
+    {
+        return new self(
+            $socFrom ?? $this->socFrom, $socTo ?? $this->socTo, $this->ambientC, $this->packC, $packPrepared ?? $this->packPrepared, $this->member,
+            $this->theta, $this->faults, $this->ageing, $this->restedMinutes, $this->idleMinutes, $this->nextStopKw,
+        );
     }
 }

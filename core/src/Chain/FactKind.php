@@ -8,6 +8,7 @@ namespace Harmozon\Core\Chain;
 enum FactKind: string
 {
     case Volts = 'volts';
+    case KiloWattHours = 'kwh';
     case Metres = 'metres';
     case YesNo = 'yes_no';
     case Languages = 'languages';

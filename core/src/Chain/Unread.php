@@ -62,6 +62,11 @@ final readonly class Unread
         return new self("the pack's voltage", "the car's handbook under technical data, or a reading of volts on the charger's screen during any DC session", $chain->vehicle->id, 'pack.voltage_by_soc', FactKind::Curve);
     }
 
+    public static function usableKwh(Chain $chain): self
+    {
+        return new self("the pack's usable kWh", "the car's handbook under technical data; the gross figure of a brochure is larger", $chain->vehicle->id, 'pack.usable_kwh', FactKind::KiloWattHours);
+    }
+
     public static function splitPack(Chain $chain): self
     {
         return new self('whether the pack can be switched to two halves', "the car's handbook under DC charging at 400 V-class stations, or the dealer by VIN", $chain->vehicle->id, self::inlet($chain, 'dc.split_pack'), FactKind::YesNo);

@@ -19,14 +19,32 @@ final readonly class Cabinet
     /** kW left for this stall while the partner charges; null when it is idle, or when the share cannot be known. */
     public function shareKw(): ?float
     {
-        if ($this->partnerActive !== true || $this->kw === null || $this->policy === null) {
+        return $this->partnerActive === true ? $this->besidePartnerKw(isPartnerFirst: true) : null;
+    }
+
+    /**
+     * kW left for this stall once a partner arrives after it; INF when the first to come keeps all it takes, null when the
+     * share cannot be known.
+     */
+    public function shareOnceJoinedKw(): ?float
+    {
+        return $this->besidePartnerKw(isPartnerFirst: false);
+    }
+
+    private function besidePartnerKw(bool $isPartnerFirst): ?float
+    {
+        $kw = $this->kw;
+        if ($kw === null || $this->policy === null) {
             return null;
         }
-        $kw = $this->kw;
 
         return match ($this->policy) {
             SharingPolicy::Halves => $kw / 2,
-            SharingPolicy::FirstCome => $this->partnerKw === null ? null : max(0.0, $kw - $this->partnerKw),
+            SharingPolicy::FirstCome => match (true) {
+                ! $isPartnerFirst => INF,
+                $this->partnerKw === null => null,
+                default => max(0.0, $kw - $this->partnerKw),
+            },
             SharingPolicy::Modules => $this->partnerKw === null || $this->moduleKw === null
                 ? null
                 : max(0.0, (floor($kw / $this->moduleKw) - ceil($this->partnerKw / $this->moduleKw)) * $this->moduleKw),

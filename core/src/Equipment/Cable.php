@@ -20,6 +20,18 @@ final readonly class Cable
     ) {
     }
 
+    /** The same with a dead pump; an uncooled cable has none to lose. */
+    public function withCoolingFailed(): self
+    {
+        return new self($this->lengthM, $this->cooled, $this->cooled === true, $this->plate, $this->ageing);
+    }
+
+    /** Whether a coolant carries the heat away now. */
+    public function isCooledNow(): bool
+    {
+        return $this->cooled === true && ! $this->coolingFailed;
+    }
+
     /** The plate that holds today: with a dead pump a cooled cable falls to its dry rating. */
     public function plateNow(): Plate
     {

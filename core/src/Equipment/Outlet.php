@@ -7,7 +7,10 @@ namespace Harmozon\Core\Equipment;
 /** A connector or socket offered by a stall, with its own plate, its cabinet and what stands around it. */
 final readonly class Outlet
 {
-    /** @param  list<Signalling>|null  $signalling languages spoken; null when not known */
+    /**
+     * @param  list<Signalling>|null  $signalling  languages spoken; null when not known
+     * @param  string|null  $knownFault  what somebody found wrong with this stall; null when nothing is known
+     */
     public function __construct(
         public string $id,
         public string $name,
@@ -26,6 +29,7 @@ final readonly class Outlet
         public ?Supply $supply,
         public Access $access,
         public ?Tariff $tariff,
+        public ?string $knownFault = null,
     ) {
     }
 
@@ -57,7 +61,7 @@ final readonly class Outlet
     {
         return new self(
             $this->id, $this->name, $this->coupler, $this->current, $this->signalling, $this->minV, $this->maxV, $this->maxA, $this->maxKw,
-            $this->stickerKw, $this->cable, $this->attachedAdapter, $extension, $cabinet, $this->supply, $access, $this->tariff,
+            $this->stickerKw, $this->cable, $this->attachedAdapter, $extension, $cabinet, $this->supply, $access, $this->tariff, $this->knownFault,
         );
     }
 }

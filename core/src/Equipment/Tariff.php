@@ -7,6 +7,7 @@ namespace Harmozon\Core\Equipment;
 /** What a session costs. Money is kept as decimal strings in one currency, as printed at the place. */
 final readonly class Tariff
 {
+    /** @param  list<MinuteBand>  $minuteBands  price per minute by the power taken, from the lowest band up; empty when it is flat */
     public function __construct(
         public string $currency,
         public ?string $perKwh,
@@ -15,6 +16,7 @@ final readonly class Tariff
         public ?string $idlePerMinute,
         public ?float $idleGraceMinutes,
         public ?Membership $membership,
+        public array $minuteBands = [],
     ) {
     }
 }

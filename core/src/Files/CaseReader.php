@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Files;
 
 use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Chain\Faults;
 use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Equipment\Outlet;
 use Harmozon\Core\Equipment\Vehicle;
@@ -118,6 +119,15 @@ final class CaseReader
         return $kit;
     }
 
+    private function faults(Node $node): Faults
+    {
+        return new Faults(
+            $node->boolOrNull('cooling_failed') ?? false,
+            $node->number('derated_kw', Range::kw()),
+            $node->number('neighbour_at_minute', Range::graceMinutes()),
+        );
+    }
+
     public function conditions(Node $node): Conditions
     {
         $from = $node->number('soc_from', Range::soc()) ?? Conditions::DEFAULT_SOC_FROM;
@@ -142,6 +152,11 @@ final class CaseReader
             $node->boolOrNull('pack_prepared') ?? ! $node->has('pack_c'),
             $node->boolOrNull('member') ?? false,
             $theta,
+            $this->faults($node->objectOrNull('faults') ?? Node::of([])),
+            $node->number('ageing', Range::share()) ?? 1.0,
+            $node->number('rested_minutes', Range::restMinutes()) ?? 0.0,
+            $node->number('idle_minutes', Range::graceMinutes()) ?? 0.0,
+            $node->number('next_stop_kw', Range::kw()),
         );
     }
 }

@@ -19,6 +19,7 @@ use Harmozon\Core\Equipment\Curve;
 use Harmozon\Core\Equipment\DcSide;
 use Harmozon\Core\Equipment\Inlet;
 use Harmozon\Core\Equipment\Membership;
+use Harmozon\Core\Equipment\MinuteBand;
 use Harmozon\Core\Equipment\Outlet;
 use Harmozon\Core\Equipment\Pack;
 use Harmozon\Core\Equipment\Plate;
@@ -121,6 +122,7 @@ final class EquipmentReader
             $supply === null ? null : new Supply($supply->number('volts', Range::volts()), $supply->number('amps', Range::amps()), $supply->wholeNumber('phases', 1, 3)),
             new Access($access?->choice('kind', AccessKind::class), $access?->texts('makes')),
             $tariff === null ? null : $this->tariff($tariff),
+            $node->textOrNull('known_fault', 200),
         );
     }
 
@@ -234,7 +236,23 @@ final class EquipmentReader
                 $membership->money('monthly_fee') ?? throw $membership->fail('monthly_fee', 'is required'),
                 $membership->money('per_kwh') ?? throw $membership->fail('per_kwh', 'is required'),
             ),
+            $this->minuteBands($node),
         );
+    }
+
+    /** @return list<MinuteBand> by power, from the lowest band up */
+    private function minuteBands(Node $node): array
+    {
+        $bands = [];
+        foreach ($node->has('minute_bands') ? $node->objects('minute_bands') : [] as $band) {
+            $fromKw = $band->number('from_kw', Range::curveKw()) ?? throw $band->fail('from_kw', 'is required');
+            if ($bands !== [] && $fromKw <= $bands[count($bands) - 1]->fromKw) {
+                throw $band->fail('from_kw', 'must rise from band to band');
+            }
+            $bands[] = new MinuteBand($fromKw, $band->money('per_minute') ?? throw $band->fail('per_minute', 'is required'));
+        }
+
+        return $bands;
     }
 
     private function coupler(Node $node, string $key): Coupler

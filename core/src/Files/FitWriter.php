@@ -90,7 +90,7 @@ final class FitWriter
     }
 
     /** @return array{fact: string, where: string, piece: string, path: string, kind: string} */
-    private static function ask(Unread $unread): array
+    public static function ask(Unread $unread): array
     {
         return ['fact' => $unread->fact, 'where' => $unread->where, 'piece' => $unread->piece, 'path' => $unread->path, 'kind' => $unread->kind->value];
     }

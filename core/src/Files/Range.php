@@ -77,6 +77,12 @@ final readonly class Range
         return new self(0, 1440, 'min');
     }
 
+    /** Up to a month: everything is cold long before. */
+    public static function restMinutes(): self
+    {
+        return new self(0, 44_640, 'min');
+    }
+
     /** Electrical readings may be 0: nothing flows. */
     public static function readVolts(): self
     {

@@ -20,6 +20,8 @@ enum BindingCode: string
     case ConverterPower = 'converter_power';
     case ConverterCurrent = 'converter_current';
     case SupplyCurrent = 'supply_current';
+    case Ramp = 'ramp';
+    case Handshake = 'handshake';
 
     /** Whether the vehicle would meet this limit at an ideal station too. */
     public function isVehiclesOwn(): bool
@@ -46,6 +48,8 @@ enum BindingCode: string
             self::ConverterPower => "the kW of the car's step-up",
             self::ConverterCurrent => "the amps of the car's step-up",
             self::SupplyCurrent => 'the amps of the supply',
+            self::Ramp => 'the rise after the start',
+            self::Handshake => 'the handshake',
         };
     }
 }

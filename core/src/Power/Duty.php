@@ -49,6 +49,12 @@ final readonly class Duty
         return $theta < 1 && $this->effectiveA > 0 ? max($this->boostA, $this->effectiveA) : $this->effectiveA;
     }
 
+    /** Minutes that the full boost lasts from this load; INF when it can be held for ever, 0 when it is spent. */
+    public function boostMinutes(float $theta): float
+    {
+        return $this->minutesUntilFull($theta, $this->boostA);
+    }
+
     /** The load after some minutes at a steady current. */
     public function after(float $theta, float $amps, float $minutes): float
     {

@@ -15,6 +15,8 @@ final readonly class LimitSet
      * @param  list<AmpLimit>  $amps
      * @param  list<KwLimit>  $kw
      * @param  list<string>  $unread  figures that nobody has read, in words: the sum is then a ceiling, not a forecast
+     * @param  list<HeatLink>  $heat  the links among those of `amps` whose amps change with their heat load
+     * @param  list<LaterLimit>  $later
      */
     public function __construct(
         public Curve $plugV,
@@ -23,6 +25,8 @@ final readonly class LimitSet
         public array $kw,
         public ?CurveLimit $curve,
         public array $unread = [],
+        public array $heat = [],
+        public array $later = [],
     ) {
     }
 

@@ -28,6 +28,12 @@ final class Limits
     /** @var list<string> */
     private array $unread = [];
 
+    /** @var list<HeatLink> */
+    private array $heat = [];
+
+    /** @var list<LaterLimit> */
+    private array $later = [];
+
     private function __construct(private readonly Chain $chain, private readonly Conditions $conditions)
     {
     }
@@ -44,7 +50,9 @@ final class Limits
         $chain->current() === CurrentKind::Dc ? $limits->vehicleDc() : $limits->vehicleAc();
         $limits->converter($plan);
 
-        return new LimitSet($plan->plugV, $chain->phases(), $limits->amps, $limits->kw, $limits->curve(), $limits->unread);
+        $curve = $limits->curve();
+
+        return new LimitSet($plan->plugV, $chain->phases(), $limits->amps, $limits->kw, $curve, $limits->unread, $limits->heat, $limits->later);
     }
 
     /** What the vehicle alone would take through this inlet, at its own volts, in the same conditions. */
@@ -71,14 +79,12 @@ final class Limits
         $this->addKw(BindingCode::StationPower, $id, $outlet->maxKw);
         $this->addKw(BindingCode::StationPower, $id, $outlet->cabinet?->kw);
         $this->addKw(BindingCode::Sharing, $id, $outlet->cabinet?->shareKw());
-        if ($outlet->cabinet?->isShareUnknown() === true) {
-            $this->unread[] = 'how the cabinet shares its power';
-        }
+        $this->addKw(BindingCode::StationPower, $id, $this->conditions->faults->deratedKw);
+        $this->neighbour();
         if ($outlet->cable !== null) {
-            $cable = $outlet->cable;
-            $cooled = $cable->cooled === true && ! $cable->coolingFailed;
-            $duty = Duty::of($cable->plateNow(), $this->conditions->ambientC, $cable->ageing, $cooled);
-            $this->addAmps(BindingCode::CableCurrent, Chain::CABLE, $duty?->allowsA($this->conditions->thetaOf(Chain::CABLE)));
+            $cable = $this->conditions->faults->coolingFailed ? $outlet->cable->withCoolingFailed() : $outlet->cable;
+            $duty = Duty::of($cable->plateNow(), $this->conditions->ambientC, $cable->ageing * $this->conditions->ageing, $cable->isCooledNow());
+            $this->addHeat(BindingCode::CableCurrent, Chain::CABLE, "the station's cable", $duty);
         }
         if ($this->chain->current() === CurrentKind::Ac) {
             $this->addAmps(BindingCode::SupplyCurrent, $id, $outlet->supply?->amps);
@@ -90,11 +96,26 @@ final class Limits
         }
     }
 
+    /** The cabinet's partner, there already or arriving later. */
+    private function neighbour(): void
+    {
+        $cabinet = $this->chain->outlet->cabinet;
+        $minute = $this->conditions->faults->neighbourAtMinute;
+        $isThere = $cabinet?->partnerActive === true;
+        $shareKw = $isThere || $minute === null ? null : $cabinet?->shareOnceJoinedKw();
+        if ($shareKw !== null && $shareKw < INF) {
+            $this->later[] = new LaterLimit($minute, new KwLimit(BindingCode::Sharing, $this->chain->outlet->id, $shareKw));
+        }
+        if ($cabinet?->isShareUnknown() === true || (! $isThere && $minute !== null && $shareKw === null)) {
+            $this->unread[] = 'how the cabinet shares its power';
+        }
+    }
+
     private function adapters(): void
     {
         foreach ($this->chain->adapters as $adapter) {
-            $duty = Duty::of($adapter->plate, $this->conditions->ambientC);
-            $this->addAmps(BindingCode::AdapterCurrent, $adapter->id, $duty?->allowsA($this->conditions->thetaOf($adapter->id)));
+            $duty = Duty::of($adapter->plate, $this->conditions->ambientC, $this->conditions->ageing);
+            $this->addHeat(BindingCode::AdapterCurrent, $adapter->id, $adapter->name, $duty);
             $this->addKw(BindingCode::AdapterPower, $adapter->id, $adapter->plate->maxKw);
             if ($duty === null) {
                 $this->unread[] = sprintf('the amps of %s', $adapter->name);
@@ -128,13 +149,28 @@ final class Limits
     private function curve(): ?CurveLimit
     {
         $curve = $this->chain->vehicle->chargeCurveKw;
-        if ($curve === null || $this->chain->current() === CurrentKind::Ac) {
+        if ($this->chain->current() === CurrentKind::Ac) {
+            return null;
+        }
+        if ($curve === null) {
+            $this->unread[] = "the car's charge curve";
+
             return null;
         }
         $packC = $this->conditions->packTemperatureC();
         $factor = $packC === null ? 1.0 : ColdFactor::at($packC);
 
         return new CurveLimit($factor < 1 ? BindingCode::ColdPack : BindingCode::VehicleCurve, self::PACK, $curve->times($factor));
+    }
+
+    private function addHeat(BindingCode $code, string $linkId, string $name, ?Duty $duty): void
+    {
+        if ($duty === null) {
+            return;
+        }
+        $link = new HeatLink($code, $linkId, $name, $duty, $duty->after($this->conditions->thetaOf($linkId), 0.0, $this->conditions->restedMinutes));
+        $this->heat[] = $link;
+        $this->addAmps($code, $linkId, $link->allowsA());
     }
 
     private function addAmps(BindingCode $code, string $linkId, ?float $amps): void

@@ -1,0 +1,191 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Files;
+
+use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Equipment\Vehicle;
+use Harmozon\Core\Forecast\Bill;
+use Harmozon\Core\Forecast\Forecast;
+use Harmozon\Core\Forecast\HeatReport;
+use Harmozon\Core\Forecast\Marginal;
+use Harmozon\Core\Forecast\Ranking;
+use Harmozon\Core\Forecast\RankOrder;
+use Harmozon\Core\Forecast\Step;
+use Harmozon\Core\Forecast\Sticker;
+use Harmozon\Core\Forecast\Stop;
+use Harmozon\Core\Forecast\Usage;
+use Harmozon\Core\Power\BindingCode;
+
+/**
+ * Writes forecasts with the field names of the contract. Energies are whole watt-hours, so that a bill can be checked
+ * from them.
+ */
+final class ForecastWriter
+{
+    /** @return array<string, mixed> */
+    public function forecast(Forecast $forecast, Conditions $conditions): array
+    {
+        $answer = $forecast->answer;
+        $bill = $forecast->isGiven() ? Bill::of($answer->chain->outlet->tariff, Usage::of($forecast, $conditions->idleMinutes)) : null;
+
+        return [
+            'outcome' => $answer->outcome->value,
+            'chain' => $answer->chain->linkIds(),
+            'minutes' => FitWriter::rounded($forecast->minutes),
+            'plug_kwh' => round($forecast->plugKwh, 3),
+            'pack_kwh' => round($forecast->packKwh, 3),
+            'mean_kw' => round($forecast->meanKw(), 2),
+            'peak_kw' => round($forecast->peakKw, 2),
+            'minutes_by_binding' => (object) array_map(static fn (float $m): float => round($m, 2), $forecast->minutesByBinding),
+            'stopped' => $forecast->stopped,
+            'soc_end' => round($forecast->socEnd, 2),
+            'cost' => $bill === null ? null : $this->bill($bill),
+            'theta_end' => (object) self::theta(array_column(array_map(static fn (HeatReport $h): array => [$h->link->linkId, $h->thetaEnd], $forecast->heat), 1, 0)),
+            'marginal' => array_map(fn (Marginal $m): array => $this->marginal($m, $forecast, $conditions), $forecast->marginal),
+            'km' => FitWriter::rounded($forecast->km(), 1),
+            'km_per_hour' => FitWriter::rounded($forecast->kmPerHour($forecast->meanKw()), 1),
+            'go_on_at_soc' => FitWriter::rounded($forecast->goOnAtSoc, 1),
+            'heat' => array_map($this->heat(...), $forecast->heat),
+            'bindings' => (object) array_map(static fn (string $code): string => BindingCode::from($code)->words(), array_combine(array_keys($forecast->minutesByBinding), array_keys($forecast->minutesByBinding))),
+            'unread' => $answer->limits->unread ?? [],
+            'asks' => array_map(FitWriter::ask(...), $forecast->missing),
+            'points' => array_map(fn (Step $p): array => $this->point($p, $forecast), $forecast->points),
+        ];
+    }
+
+    /** @return array<string, mixed> one stop of the list, with where it stands in each order and why */
+    public function ranking(Ranking $ranking): array
+    {
+        $stops = $places = $reasons = [];
+        foreach (RankOrder::cases() as $order) {
+            foreach ($ranking->by($order) as $place => $stop) {
+                $id = $stop->outletId();
+                $stops[$id] = $stop;
+                $places[$id][$order->value] = $place + 1;
+                $reasons[$id][$order->value] = $ranking->reason($stop, $order);
+            }
+        }
+
+        return ['stops' => array_map(fn (Stop $s): array => [
+            ...$this->stop($s),
+            'places' => $places[$s->outletId()],
+            'reasons' => $reasons[$s->outletId()],
+        ], array_values($stops))];
+    }
+
+    /**
+     * @param  iterable<Vehicle>  $vehicles
+     * @return array<string, mixed>
+     */
+    public function sticker(Sticker $sticker, iterable $vehicles, Conditions $conditions): array
+    {
+        $cars = [];
+        foreach ($vehicles as $vehicle) {
+            $kw = $sticker->forCar($vehicle, $conditions);
+            $cars[] = [
+                'vehicle' => $vehicle->id,
+                'least_v' => FitWriter::rounded($kw['leastV'] ?? null, 0),
+                'most_v' => FitWriter::rounded($kw['mostV'] ?? null, 0),
+                'least_kw' => FitWriter::rounded($kw['leastKw'] ?? null, 1),
+                'most_kw' => FitWriter::rounded($kw['mostKw'] ?? null, 1),
+            ];
+        }
+
+        return [
+            'outlet' => $sticker->outlet->id,
+            'sticker_kw' => $sticker->outlet->stickerKw,
+            'at_volts' => array_map(static fn (float $v): array => ['v' => $v, 'kw' => FitWriter::rounded($sticker->plateKwAt($v), 1)], Sticker::VOLTS),
+            'cars' => $cars,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function bill(Bill $bill): array
+    {
+        return [
+            'currency' => $bill->currency(),
+            'amount' => $bill->amount(),
+            'with_membership' => $bill->withMembership(),
+            'idle_fee' => $bill->idleFee(),
+            'break_even_kwh_per_month' => $bill->breakEvenKwhPerMonth(),
+            'break_even_sessions_per_month' => $bill->breakEvenSessionsPerMonth(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function marginal(Marginal $marginal, Forecast $forecast, Conditions $conditions): array
+    {
+        $meanKw = $marginal->minutesPer5 > 0 ? $marginal->plugKwhPer5 / $marginal->minutesPer5 * 60 : 0.0;
+        $bill = Bill::of($forecast->answer->chain->outlet->tariff, new Usage($marginal->plugKwhPer5, [[$marginal->minutesPer5, $meanKw]]));
+
+        return [
+            'soc' => round($marginal->soc, 2),
+            'minutes_per_5' => round($marginal->minutesPer5, 2),
+            'plug_kwh_per_5' => round($marginal->plugKwhPer5, 3),
+            'amount_per_5' => $bill?->runningAmount($conditions->member),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function heat(HeatReport $heat): array
+    {
+        $minutes = $heat->boostMinutesToday();
+
+        return [
+            'link' => $heat->link->linkId,
+            'theta_start' => round($heat->link->theta, 3),
+            'theta_end' => round($heat->thetaEnd, 3),
+            'boost_a' => round($heat->link->duty->boostA, 1),
+            'effective_a' => round($heat->link->duty->effectiveA, 1),
+            'boost_minutes_today' => $minutes === null || $minutes === INF ? null : round($minutes, 1),
+            'full_at_minute' => FitWriter::rounded($heat->fullAtMinute, 1),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function point(Step $point, Forecast $forecast): array
+    {
+        return [
+            't_s' => round($point->tS, 2),
+            'soc' => round($point->soc, 3),
+            'v' => round($point->volts, 1),
+            'a' => round($point->amps, 1),
+            'kw' => round($point->kw, 2),
+            'binding' => $point->binding->value,
+            'binding_link' => $point->linkId === '' ? null : $point->linkId,
+            'km_per_hour' => FitWriter::rounded($forecast->kmPerHour($point->kw), 0),
+            'theta' => (object) self::theta($point->theta),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function stop(Stop $stop): array
+    {
+        $forecast = $stop->forecast;
+
+        return [
+            'outlet' => $stop->outletId(),
+            'adapters' => $forecast->answer->chain->adapterIds(),
+            'outcome' => $forecast->answer->outcome->value,
+            'minutes' => FitWriter::rounded($forecast->minutes, 1),
+            'plug_kwh' => round($forecast->plugKwh, 1),
+            'peak_kw' => round($forecast->peakKw, 1),
+            'soc_end' => round($forecast->socEnd, 1),
+            'stopped' => $forecast->stopped,
+            'currency' => $stop->bill?->currency(),
+            'amount' => $stop->price,
+            'risk' => $stop->risk,
+        ];
+    }
+
+    /**
+     * @param  array<array-key, float>  $theta
+     * @return array<array-key, float>
+     */
+    private static function theta(array $theta): array
+    {
+        return array_map(static fn (float $t): float => round($t, 3), $theta);
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Forecast;
+
+use Harmozon\Core\Power\HeatLink;
+
+/** What a session does to a link with a duty rating. */
+final readonly class HeatReport
+{
+    /** @param  float|null  $fullAtMinute  minutes after plugging in at which it was at its limit; null when it never was */
+    public function __construct(public HeatLink $link, public float $thetaEnd, public ?float $fullAtMinute)
+    {
+    }
+
+    /** Minutes that its full boost lasts today; null when its plate has no boost left to give. */
+    public function boostMinutesToday(): ?float
+    {
+        $duty = $this->link->duty;
+
+        return $duty->boostA > $duty->effectiveA ? $duty->boostMinutes($this->link->theta) : null;
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Forecast;
+
+/** How power and charge go on from one moment while one limit binds: exact, whatever the time. */
+final readonly class Path
+{
+    /** Exponents below this are as good as 0. */
+    private const TINY = 1e-12;
+
+    /**
+     * @param  float  $kw  power now
+     * @param  float  $slope  kW per percent; 0 on a ramp
+     * @param  float  $kwPerS  of a ramp; 0 otherwise
+     * @param  float  $socPerKwS  percent that a kW at the plug brings in a second
+     */
+    private function __construct(private float $kw, private float $slope, private float $kwPerS, private float $socPerKwS)
+    {
+    }
+
+    /** The power rises with the time. */
+    public static function ramp(float $kw, float $kwPerS, float $socPerKwS): self
+    {
+        return new self($kw, 0.0, $kwPerS, $socPerKwS);
+    }
+
+    /** The power is a straight line over the state of charge. */
+    public static function line(float $kw, float $slope, float $socPerKwS): self
+    {
+        return new self($kw, $slope, 0.0, $socPerKwS);
+    }
+
+    public function kwAfter(float $seconds): float
+    {
+        return $this->kw * exp($this->slope * $this->socPerKwS * $seconds) + $this->kwPerS * $seconds;
+    }
+
+    /** Percent of charge gained. */
+    public function percentAfter(float $seconds): float
+    {
+        $exponent = $this->slope * $this->socPerKwS * $seconds;
+        $kwS = abs($exponent) < self::TINY ? $this->kw * $seconds : $this->kw * expm1($exponent) / ($this->slope * $this->socPerKwS);
+
+        return $this->socPerKwS * ($kwS + $this->kwPerS * $seconds ** 2 / 2);
+    }
+
+    /** Seconds until so many percent are gained; INF when they never are. */
+    public function secondsTo(float $percent): float
+    {
+        $kwS = $percent / $this->socPerKwS;
+        if ($this->kwPerS > 0) {
+            return (sqrt($this->kw ** 2 + 2 * $this->kwPerS * $kwS) - $this->kw) / $this->kwPerS;
+        }
+        $share = $this->slope * $percent / $this->kw;
+
+        return match (true) {
+            abs($share) < self::TINY => $kwS / $this->kw,
+            $share <= -1 => INF,
+            default => log1p($share) / ($this->slope * $this->socPerKwS),
+        };
+    }
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Forecast;
+
+/** What a driver may want most of a stop. */
+enum RankOrder: string
+{
+    case Time = 'time';
+    case Money = 'money';
+    case Risk = 'risk';
+}

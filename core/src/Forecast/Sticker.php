@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Forecast;
+
+use Harmozon\Core\Chain\Chain;
+use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Chain\VoltagePlanner;
+use Harmozon\Core\Equipment\CurrentKind;
+use Harmozon\Core\Equipment\Outlet;
+use Harmozon\Core\Equipment\Vehicle;
+
+/** The number on a station's sticker against what its plate gives at the volts of a pack. */
+final readonly class Sticker
+{
+    /** Pack voltages of the strip: from a small 400 V-class pack to an 800 V-class one. */
+    public const VOLTS = [300.0, 350.0, 400.0, 600.0, 700.0, 800.0];
+
+    public function __construct(public Outlet $outlet)
+    {
+    }
+
+    /**
+     * The smaller of the plate's kW and its amps at these volts; 0 above the station's ceiling or below its floor, null
+     * when neither kW nor amps were read, or the outlet is AC.
+     */
+    public function plateKwAt(float $volts): ?float
+    {
+        $o = $this->outlet;
+        if ($o->current === CurrentKind::Ac || ($o->maxKw === null && $o->maxA === null)) {
+            return null;
+        }
+        if (($o->maxV !== null && $volts > $o->maxV) || ($o->minV !== null && $volts < $o->minV)) {
+            return 0.0;
+        }
+
+        return min($o->maxKw ?? INF, $o->maxA === null ? INF : $o->maxA * $volts / 1000);
+    }
+
+    /**
+     * The least and the most the plate gives at the volts that this car would put on the plug (its own, half of them, or
+     * its step-up's); null where they do not meet, or are not known.
+     *
+     * @return array{leastV: float, mostV: float, leastKw: float, mostKw: float}|null
+     */
+    public function forCar(Vehicle $vehicle, Conditions $conditions): ?array
+    {
+        foreach (array_keys($vehicle->inlets) as $index) {
+            $chain = new Chain($this->outlet, [], $vehicle, $index);
+            if ($this->outlet->current === CurrentKind::Ac || $chain->inlet->dc === null) {
+                continue;
+            }
+            $plan = (new VoltagePlanner)->plan($chain, $conditions);
+            if ($plan->plugV === null) {
+                continue;
+            }
+            [$least, $most] = [$plan->plugV->at($conditions->socFrom), $plan->plugV->at($plan->endSoc($conditions))];
+            [$leastKw, $mostKw] = [$this->plateKwAt($least), $this->plateKwAt($most)];
+
+            return $leastKw === null || $mostKw === null ? null : ['leastV' => $least, 'mostV' => $most, 'leastKw' => $leastKw, 'mostKw' => $mostKw];
+        }
+
+        return null;
+    }
+}
