@@ -142,11 +142,11 @@ final class Tally
     private function point(Step $step): void
     {
         $last = $this->last;
-        if ($last !== null && $last->lengthS > 2 * self::INSTANT_S && abs($last->endKw - $step->kw) > self::FALL_KW) {
-            $this->points[] = $last->justBeforeEnd($step->soc, $step->volts, self::INSTANT_S);
-        }
-        $changes = $last === null || $last->binding !== $step->binding || $last->linkId !== $step->linkId;
         $newest = $this->points[count($this->points) - 1] ?? null;
+        if ($last !== null && $newest !== null && $newest->tS < $step->tS - 2 * self::INSTANT_S && abs($last->endKw - $step->kw) > self::FALL_KW) {
+            $newest = $this->points[] = $last->justBeforeEnd($step->soc, $step->volts, self::INSTANT_S);
+        }
+        $changes = $last === null || $newest?->binding !== $step->binding || $newest->linkId !== $step->linkId || abs($last->endKw - $step->kw) > self::FALL_KW;
         if ($newest === null || $changes || $step->lengthS <= 0.0 || $step->tS - $newest->tS >= self::CLOSEST_S || $step->lengthS > Integrator::LONGEST_STEP_S - self::CLOSEST_S) {
             $this->points[] = $step;
         }

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Tests\Forecast;
+
+use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Files\EquipmentReader;
+use Harmozon\Core\Files\Node;
+use Harmozon\Core\Fit\Fitter;
+use Harmozon\Core\Forecast\Ranking;
+use Harmozon\Core\Forecast\RankOrder;
+use Harmozon\Core\Forecast\Sticker;
+use Harmozon\Core\Forecast\Stop;
+use Harmozon\Core\Tests\Cases;
+use PHPUnit\Framework\TestCase;
+
+/** Stops for one car in their three orders, and stickers against plates. */
+final class StopsTest extends TestCase
+{
+    private const PRICE = ['currency' => 'USD', 'per_kwh' => '0.40'];
+
+    public function test_three_orders_and_their_reasons(): void
+    {
+        $ranking = self::ranking([
+            ['id' => 'fast', 'name' => 'Fast', 'tariff' => ['currency' => 'USD', 'per_kwh' => '0.60']],
+            ['id' => 'cheap', 'name' => 'Cheap', 'max_kw' => 75, 'tariff' => self::PRICE],
+            ['id' => 'unread', 'name' => 'Unread', 'max_kw' => 120, 'max_v' => null],
+            ['id' => 'broken', 'name' => 'Broken', 'max_kw' => 100, 'tariff' => self::PRICE, 'known_fault' => 'latch sticks'],
+            ['id' => 'foreign', 'name' => 'Foreign', 'coupler' => 'gbt_dc'],
+        ]);
+
+        self::assertSame(['fast', 'unread', 'broken', 'cheap', 'foreign'], self::ids($ranking->by(RankOrder::Time)));
+        self::assertSame(['broken', 'cheap', 'fast', 'unread', 'foreign'], self::ids($ranking->by(RankOrder::Money)));
+        self::assertSame(['fast', 'cheap', 'unread', 'broken', 'foreign'], self::ids($ranking->by(RankOrder::Risk)));
+
+        $reason = static fn (string $id, RankOrder $order): string => $ranking->reason(self::stop($ranking, $id), $order);
+        self::assertSame("Quickest: 20 min, held by the car's own charge curve for 19 min of them.", $reason('fast', RankOrder::Time));
+        self::assertStringContainsString("16 min more than Fast: held by the station's kW", $reason('cheap', RankOrder::Time));
+        // 44.211 kWh × 0.40 = 17.68; × 0.60 = 26.53.
+        self::assertSame('Cheapest: 17.68 USD for 44.2 kWh.', $reason('broken', RankOrder::Money));
+        self::assertSame('17.68 USD for 44.2 kWh, as at Broken.', $reason('cheap', RankOrder::Money));
+        self::assertSame('26.53 USD for 44.2 kWh, 8.85 USD more than Broken.', $reason('fast', RankOrder::Money));
+        self::assertStringStartsWith('Price not read', $reason('unread', RankOrder::Money));
+        self::assertSame('Nothing left open: access and plates are read, no fault is known.', $reason('fast', RankOrder::Risk));
+        self::assertSame('Known fault: latch sticks.', $reason('broken', RankOrder::Risk));
+        self::assertSame("Not read: the station's highest volts.", $reason('unread', RankOrder::Risk));
+        self::assertStringContainsString('gbt_dc', $reason('foreign', RankOrder::Risk));
+    }
+
+    public function test_a_stop_that_ends_early_stands_behind_those_that_do_not(): void
+    {
+        $ranking = self::ranking([['id' => 'ceiling', 'name' => 'Ceiling', 'max_v' => 350], ['id' => 'slow', 'name' => 'Slow', 'max_kw' => 30]]);
+
+        self::assertSame(['slow', 'ceiling'], self::ids($ranking->by(RankOrder::Time)));
+        self::assertStringEndsWith('The station ends at 350 V; the pack is there at 63 %.', $ranking->reason(self::stop($ranking, 'ceiling'), RankOrder::Time));
+    }
+
+    public function test_two_currencies_are_not_compared(): void
+    {
+        $ranking = self::ranking([['id' => 'home', 'tariff' => self::PRICE], ['id' => 'away', 'tariff' => ['currency' => 'EUR', 'per_kwh' => '0.90']]]);
+
+        self::assertSame('17.68 USD for 44.2 kWh; not compared with another currency.', $ranking->reason(self::stop($ranking, 'home'), RankOrder::Money));
+    }
+
+    public function test_a_member_pays_the_members_price(): void
+    {
+        $outlets = [['id' => 'club', 'tariff' => ['currency' => 'USD', 'per_kwh' => '0.50', 'membership' => ['monthly_fee' => '5', 'per_kwh' => '0.30']]], ['id' => 'plain', 'tariff' => self::PRICE]];
+
+        self::assertSame(['plain', 'club'], self::ids(self::ranking($outlets)->by(RankOrder::Money)));
+        self::assertSame(['club', 'plain'], self::ids(self::ranking($outlets, member: true)->by(RankOrder::Money)));
+    }
+
+    public function test_a_350_sticker_gives_a_400_v_car_140_kw(): void
+    {
+        $sticker = new Sticker(self::outlet(['max_a' => 350, 'max_kw' => 350, 'max_v' => 920, 'min_v' => 150]));
+
+        self::assertSame([105.0, 122.5, 140.0, 210.0, 245.0, 280.0], array_map($sticker->plateKwAt(...), Sticker::VOLTS));
+        self::assertSame(0.0, $sticker->plateKwAt(921));
+        self::assertSame(0.0, $sticker->plateKwAt(149));
+        $car = $sticker->forCar(Cases::read(Cases::file())->vehicle, new Conditions);
+        self::assertEqualsWithDelta(['leastV' => 320.0, 'mostV' => 360.0, 'leastKw' => 112.0, 'mostKw' => 126.0], $car, 1e-9);
+    }
+
+    public function test_a_sticker_over_plates_nobody_read(): void
+    {
+        self::assertNull((new Sticker(self::outlet(['max_a' => null, 'max_kw' => null])))->plateKwAt(400));
+        self::assertSame(150.0, (new Sticker(self::outlet(['max_a' => null, 'max_kw' => 150])))->plateKwAt(400));
+        self::assertNull((new Sticker(self::outlet([])))->forCar(Cases::read(Cases::file(car: ['pack.voltage_by_soc' => null]))->vehicle, new Conditions));
+    }
+
+    /** @param  list<array<string, mixed>>  $outlets  changes to the standard post */
+    private static function ranking(array $outlets, bool $member = false): Ranking
+    {
+        $case = Cases::read(Cases::file(case: ['conditions.member' => $member]));
+
+        return Ranking::of(array_map(self::outlet(...), $outlets), $case->vehicle, new Fitter([], $case->conditions), $case->conditions);
+    }
+
+    private static function outlet(array $changes): \Harmozon\Core\Equipment\Outlet
+    {
+        return (new EquipmentReader)->outlet(Node::of(Cases::changed(Cases::DC_POST, $changes)));
+    }
+
+    private static function stop(Ranking $ranking, string $id): Stop
+    {
+        foreach ($ranking->by(RankOrder::Time) as $stop) {
+            if ($stop->outletId() === $id) {
+                return $stop;
+            }
+        }
+        self::fail("{$id} is not ranked");
+    }
+
+    /** @param  list<Stop>  $stops */
+    private static function ids(array $stops): array
+    {
+        return array_map(static fn (Stop $s): string => $s->outletId(), $stops);
+    }
+}
