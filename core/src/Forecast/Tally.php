@@ -92,7 +92,7 @@ final class Tally
             $this->watchNextStop($this->last, $step->soc);
         }
         $isEnd = $step->lengthS <= 0.0 || ($isFlowing && $step->soc >= $this->endSoc - self::SAME_SOC);
-        $this->point($step);
+        $this->point($step, $isEnd);
         if ($isEnd) {
             $this->end = $step;
 
@@ -139,7 +139,7 @@ final class Tally
     }
 
     /** Every step is at most half a minute long; where the power falls at once, both sides of the fall are kept. */
-    private function point(Step $step): void
+    private function point(Step $step, bool $isEnd): void
     {
         $last = $this->last;
         $newest = $this->points[count($this->points) - 1] ?? null;
@@ -147,7 +147,7 @@ final class Tally
             $newest = $this->points[] = $last->justBeforeEnd($step->soc, $step->volts, self::INSTANT_S);
         }
         $changes = $last === null || $newest?->binding !== $step->binding || $newest->linkId !== $step->linkId || abs($last->endKw - $step->kw) > self::FALL_KW;
-        if ($newest === null || $changes || $step->lengthS <= 0.0 || $step->tS - $newest->tS >= self::CLOSEST_S || $step->lengthS > Integrator::LONGEST_STEP_S - self::CLOSEST_S) {
+        if ($newest === null || $changes || $isEnd || $step->tS - $newest->tS >= self::CLOSEST_S || $step->lengthS > Integrator::LONGEST_STEP_S - self::CLOSEST_S) {
             $this->points[] = $step;
         }
         $this->last = $step;
