@@ -44,12 +44,53 @@ final class CommandsTest extends TestCase
         self::assertSame([2, "vehicles[1].id: \"car\" stands twice\n"], [$wrong->getExitCode(), $wrong->getErrorOutput()]);
     }
 
+    public function test_forecast_answers_in_the_contracts_fields(): void
+    {
+        $file = Cases::changed(Cases::file(adapters: [[]], outlet: ['coupler' => 'j3400']), ['outlet.tariff' => ['currency' => 'USD', 'per_kwh' => '0.45', 'membership' => ['monthly_fee' => '7.00', 'per_kwh' => '0.34']]]);
+        $process = $this->artisanRun(['harmozon:forecast', '-', '--json'], (string) json_encode($file));
+        self::assertSame(0, $process->getExitCode(), $process->getErrorOutput());
+        $answer = json_decode($process->getOutput(), true, 512, JSON_THROW_ON_ERROR);
+
+        self::assertSame(['charges', ['post', 'a1', 'car#0'], null, 80.0], [$answer['outcome'], $answer['chain'], $answer['stopped'], $answer['soc_end']]);
+        // 42 kWh into the pack are 44.211 at the plug: × 0.45 = 19.895, × 0.34 = 15.03.
+        self::assertSame([44.211, 42.0], [$answer['plug_kwh'], $answer['pack_kwh']]);
+        self::assertSame(['USD', '19.89', '15.03'], [$answer['cost']['currency'], $answer['cost']['amount'], $answer['cost']['with_membership']]);
+        self::assertEqualsWithDelta($answer['plug_kwh'] / $answer['minutes'] * 60, $answer['mean_kw'], 0.05);
+        self::assertEqualsWithDelta($answer['minutes'] - 0.75, array_sum($answer['minutes_by_binding']), 0.03);
+        self::assertSame(['cable', 'a1'], array_keys($answer['theta_end']));
+        self::assertSame(80.0, end($answer['marginal'])['soc']);
+        self::assertGreaterThan(0, $answer['marginal'][0]['minutes_per_5']);
+        foreach (array_slice($answer['points'], 1) as $i => $point) {
+            self::assertSame([], array_diff(['t_s', 'soc', 'v', 'a', 'kw', 'binding'], array_keys($point)));
+            self::assertLessThanOrEqual(30.0, $point['t_s'] - $answer['points'][$i]['t_s']);
+            self::assertGreaterThan($answer['points'][$i]['t_s'], $point['t_s']);
+        }
+    }
+
+    public function test_forecast_prints_a_table_and_refuses_what_it_cannot_read(): void
+    {
+        $process = $this->artisanRun(['harmozon:forecast', '-'], (string) json_encode(Cases::file()));
+        self::assertSame(0, $process->getExitCode());
+        self::assertStringContainsString('20 min to 80 %: 44.2 kWh at the plug, 42.0 kWh in the pack', $process->getOutput());
+        self::assertStringContainsString("the car's own charge curve", $process->getOutput());
+
+        $wrong = $this->artisanRun(['harmozon:forecast', '-', '--json'], (string) json_encode(Cases::changed(Cases::file(), ['conditions.faults' => ['derated_kw' => 'half']])));
+        self::assertSame([2, '', "conditions.faults.derated_kw: expected a number, got text\n"], [$wrong->getExitCode(), $wrong->getOutput(), $wrong->getErrorOutput()]);
+
+        $refused = $this->artisanRun(['harmozon:forecast', '-', '--json'], (string) json_encode(Cases::file(outlet: ['coupler' => 'chademo'])));
+        $answer = json_decode($refused->getOutput(), true, 512, JSON_THROW_ON_ERROR);
+        self::assertSame([0, 'no_joint', null, []], [$refused->getExitCode(), $answer['outcome'], $answer['minutes'], $answer['points']]);
+        self::assertNotNull($answer['stopped']);
+    }
+
     public function test_the_benchmark_prints_its_figures(): void
     {
         $process = $this->artisanRun(['harmozon:bench', 'board', '--runs=1'], '');
 
         self::assertSame(0, $process->getExitCode());
         self::assertMatchesRegularExpression('/720 pairs\nmedian [\d.]+ ms .* pairs per second, peak memory [\d.]+ MB/', $process->getOutput());
+        $forecasts = $this->artisanRun(['harmozon:bench', 'forecast', '--runs=1'], '');
+        self::assertMatchesRegularExpression('/^\d+ forecasts .*\nmedian [\d.]+ ms .* forecasts per second/', $forecasts->getOutput());
     }
 
     public function test_fit_prints_a_table_for_people(): void

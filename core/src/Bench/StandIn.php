@@ -7,11 +7,9 @@ namespace Harmozon\Core\Bench;
 use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Chain\VoltagePlan;
-use Harmozon\Core\Equipment\Curve;
-use Harmozon\Core\Power\Duty;
+use Harmozon\Core\Forecast\Integrator;
 use Harmozon\Core\Power\Efficiency;
 use Harmozon\Core\Power\Limits;
-use Harmozon\Core\Power\LimitSet;
 use Harmozon\Core\Record\Point;
 use Harmozon\Core\Record\Reading;
 
@@ -21,12 +19,6 @@ use Harmozon\Core\Record\Reading;
  */
 final class StandIn
 {
-    /** First power this long after plugging in (s). */
-    private const HANDSHAKE_S = 45;
-
-    /** How fast the power rises (kW/s). */
-    private const RAMP_KW_PER_S = 10.0;
-
     /** How the warmth inside a piece shows on its surface (share of the rise at the contact). */
     private const SURFACE_SHARE = 0.38;
 
@@ -36,8 +28,9 @@ final class StandIn
 
     private const DEFAULT_AMBIENT_C = 20.0;
 
-    /** @var array<string, float> heat load by link id */
-    private array $theta = [];
+    private const LONGEST_MINUTES = 1440.0;
+
+    private const STEP_S = 1.0;
 
     private readonly Noise $noise;
 
@@ -51,78 +44,51 @@ final class StandIn
     ) {
         $this->noise = new Noise($script->seed);
         $this->ambientC = $conditions->ambientC ?? self::DEFAULT_AMBIENT_C;
-        foreach ([...$chain->adapterIds(), Chain::CABLE] as $id) {
-            $this->theta[$id] = $conditions->thetaOf($id);
-        }
     }
 
     /** @return \Generator<int, Reading> */
     public function readings(): \Generator
     {
-        $soc = $this->conditions->socFrom;
-        $end = $this->plan->endSoc($this->conditions);
         $packKwh = $this->chain->vehicle->pack->usableKwh ?? throw new \DomainException('the stand-in needs the pack\'s usable kWh');
-        $plugV = $this->plan->plugV ?? throw new \DomainException('the stand-in needs a chain whose volts meet');
-        $efficiency = Efficiency::of($this->chain, $this->plan);
-        $kw = 0.0;
-        $lastS = (int) round(min($this->script->longestMinutes, 1440.0) * 60);
-        $tS = 0;
-        for (; $tS <= $lastS && $soc < $end; $tS++) {
-            $kw = $tS < self::HANDSHAKE_S || $this->script->failsToStart ? 0.0 : min($kw + self::RAMP_KW_PER_S, $this->allowedKw($soc));
-            if ($tS % $this->script->everyS === 0) {
-                yield $this->note($tS, $soc, $plugV, $kw);
-            }
-            $amps = $kw * 1000 / ($plugV->at($soc) * $this->chain->phases());
-            $this->warm($amps);
-            $soc += $kw / 3600 * $efficiency / $packKwh * 100;
-        }
-        yield $this->note($tS, min($soc, $end), $plugV, 0.0);
-    }
-
-    private function allowedKw(float $soc): float
-    {
-        $limits = $this->limits();
-        $kw = [
-            ...($limits->leastA() === null ? [] : [$limits->leastA() * $limits->kwPerAmp($soc)]),
-            ...($limits->leastKw() === null ? [] : [$limits->leastKw()]),
-            ...($limits->curve === null ? [] : [$limits->curve->kw->at($soc)]),
-        ];
-
-        return $kw === [] ? 0.0 : min($kw);
-    }
-
-    private function limits(): LimitSet
-    {
-        $now = new Conditions(
-            $this->conditions->socFrom, $this->conditions->socTo, $this->conditions->ambientC, $this->conditions->packC,
-            $this->conditions->packPrepared, $this->conditions->member, $this->script->ignoresHeat ? [] : $this->theta,
+        $limits = Limits::ofChain($this->chain, $this->plan, $this->conditions) ?? throw new \DomainException('the stand-in needs a chain whose volts meet');
+        $lastS = min($this->script->longestMinutes, self::LONGEST_MINUTES) * 60;
+        $walk = new Integrator(
+            $limits,
+            $packKwh,
+            Efficiency::of($this->chain, $this->plan),
+            $this->conditions->socFrom,
+            [$this->plan->endSoc($this->conditions)],
+            self::STEP_S,
+            $this->script->failsToStart ? INF : Integrator::HANDSHAKE_S,
+            ! $this->script->ignoresHeat,
         );
-
-        return Limits::ofChain($this->chain, $this->plan, $now) ?? throw new \DomainException('the stand-in needs a chain whose volts meet');
+        $nextS = 0.0;
+        $end = null;
+        foreach ($walk->steps() as $step) {
+            $end = $step;
+            if ($step->tS > $lastS || $step->lengthS <= 0.0) {
+                break;
+            }
+            if ($step->tS >= $nextS - 1e-6) {
+                yield $this->note((int) round($step->tS), $step->soc, $step->volts, $step->kw, $step->theta);
+                $nextS += $this->script->everyS;
+            }
+        }
+        if ($end !== null) {
+            yield $this->note((int) ceil(min($end->tS, $lastS + 1)), $end->soc, $end->volts, 0.0, $end->theta);
+        }
     }
 
-    private function warm(float $amps): void
-    {
-        foreach ($this->chain->adapters as $adapter) {
-            $duty = Duty::of($adapter->plate, $this->conditions->ambientC);
-            $this->theta[$adapter->id] = $duty?->after($this->theta[$adapter->id], $amps, 1 / 60) ?? 0.0;
-        }
-        $cable = $this->chain->outlet->cable;
-        if ($cable !== null) {
-            $duty = Duty::of($cable->plateNow(), $this->conditions->ambientC, $cable->ageing, $cable->cooled === true && ! $cable->coolingFailed);
-            $this->theta[Chain::CABLE] = $duty?->after($this->theta[Chain::CABLE], $amps, 1 / 60) ?? 0.0;
-        }
-    }
-
-    private function note(int $tS, float $soc, Curve $plugV, float $kw): Reading
+    /** @param  array<string, float>  $theta  heat load by link id */
+    private function note(int $tS, float $soc, float $plugV, float $kw, array $theta): Reading
     {
         $phases = $this->chain->phases();
-        $volts = $plugV->at($soc) * (1 + self::VOLTS_NOISE * $this->noise->wobble());
-        $amps = $kw * 1000 / ($plugV->at($soc) * $phases) * (1 + self::AMPS_NOISE * $this->noise->wobble());
+        $volts = $plugV * (1 + self::VOLTS_NOISE * $this->noise->wobble());
+        $amps = $kw * 1000 / ($plugV * $phases) * (1 + self::AMPS_NOISE * $this->noise->wobble());
         $celsius = [];
         foreach (Point::cases() as $point) {
             if ($this->script->isRead($point->value)) {
-                $celsius[$point->value] = round($this->surfaceC($point) + 0.3 * $this->noise->wobble(), 1);
+                $celsius[$point->value] = round($this->surfaceC($point, $theta) + 0.3 * $this->noise->wobble(), 1);
             }
         }
 
@@ -137,17 +103,19 @@ final class StandIn
         );
     }
 
-    private function surfaceC(Point $point): float
+    /** @param  array<string, float>  $theta */
+    private function surfaceC(Point $point, array $theta): float
     {
         $adapter = $this->chain->adapters[0] ?? null;
-        $theta = match ($point) {
-            Point::Adapter => $adapter === null ? 0.0 : $this->theta[$adapter->id],
-            Point::Handle, Point::Cable => $this->theta[Chain::CABLE],
-            Point::Inlet => 0.6 * ($adapter === null ? $this->theta[Chain::CABLE] : $this->theta[$adapter->id]),
+        $cable = $theta[Chain::CABLE] ?? 0.0;
+        $load = match ($point) {
+            Point::Adapter => $adapter === null ? 0.0 : ($theta[$adapter->id] ?? 0.0),
+            Point::Handle, Point::Cable => $cable,
+            Point::Inlet => 0.6 * ($adapter === null ? $cable : ($theta[$adapter->id] ?? 0.0)),
             Point::Ambient => 0.0,
         };
         $rise = $adapter === null ? 65.0 : $adapter->plate->limitC - $adapter->plate->ratedAtC;
 
-        return $this->ambientC + self::SURFACE_SHARE * $rise * $theta;
+        return $this->ambientC + self::SURFACE_SHARE * $rise * $load;
     }
 }

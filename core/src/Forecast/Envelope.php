@@ -66,7 +66,8 @@ final class Envelope
 
     private string $kwLink = '';
 
-    public function __construct(private readonly LimitSet $limits, float $fromSoc, float $toSoc)
+    /** @param  bool  $obeysHeat  false: links keep allowing their boost whatever their load, as no sound charger would */
+    public function __construct(private readonly LimitSet $limits, float $fromSoc, float $toSoc, private readonly bool $obeysHeat = true)
     {
         $this->stretches = self::stretches($limits, $fromSoc, $toSoc);
         $this->kwPerVA = $limits->phases / 1000;
@@ -169,7 +170,7 @@ final class Envelope
         [$this->leastA, $this->ampsCode, $this->ampsLink] = [INF, null, ''];
         foreach ($this->limits->amps as $limit) {
             $link = $this->heat[$limit->linkId] ?? null;
-            $amps = $link === null ? $limit->amps : $link->duty->allowsA($this->theta[$limit->linkId] < self::FULL ? 0.0 : 1.0);
+            $amps = $link === null ? $limit->amps : $link->duty->allowsA($this->obeysHeat && $this->theta[$limit->linkId] >= self::FULL ? 1.0 : 0.0);
             if ($amps < $this->leastA || ($amps === $this->leastA && $this->ampsCode !== null && self::before($limit->code, $this->ampsCode))) {
                 [$this->leastA, $this->ampsCode, $this->ampsLink] = [$amps, $limit->code, $limit->linkId];
             }

@@ -19,9 +19,17 @@ use Harmozon\Core\Words\Amount;
 /** Forecasts a session on a chain that the gates have judged. */
 final class Forecaster
 {
+    private const SPARING_S = 1800.0;
+
     /** @param  float  $stepS  longest step; any gives the same answer but for the rounding of heat loads */
-    public function __construct(private readonly float $stepS = Integrator::LONGEST_STEP_S)
+    public function __construct(private readonly float $stepS = Integrator::LONGEST_STEP_S, private readonly ?float $levelStepS = null)
     {
+    }
+
+    /** For many forecasts, or one to be drawn: a night at a socket is a handful of points, not a thousand. */
+    public static function sparing(): self
+    {
+        return new self(levelStepS: self::SPARING_S);
     }
 
     public function forecast(ChainAnswer $answer, Conditions $conditions): Forecast
@@ -42,7 +50,7 @@ final class Forecaster
         $endSoc = min($conditions->socTo, $plan->stopsAtSoc ?? 100.0);
         $lastSoc = min($beyond->socTo, $plan->stopsAtSoc ?? 100.0, self::firstPlateSoc($chain, $limits->plugV, $endSoc, $beyond->socTo));
         $tally = new Tally($limits->heat, $conditions->socFrom, $endSoc, $lastSoc, $conditions->nextStopKw);
-        $walk = new Integrator($limits, $packKwh, Efficiency::of($chain, $plan), $conditions->socFrom, $tally->marks(), $this->stepS);
+        $walk = new Integrator($limits, $packKwh, Efficiency::of($chain, $plan), $conditions->socFrom, $tally->marks(), $this->stepS, levelStepS: $this->levelStepS);
         foreach ($walk->steps() as $step) {
             $tally->add($step);
         }

@@ -35,6 +35,9 @@ final class Integrator
 
     private const INSTANT_S = 1e-6;
 
+    /** Slopes below this are level (kW or V per percent). */
+    private const LEVEL = 1e-9;
+
     private readonly Envelope $envelope;
 
     /** Percent of charge that a kW at the plug brings in a second. */
@@ -49,6 +52,9 @@ final class Integrator
      * @param  float  $efficiency  share of the plug's energy that reaches the pack
      * @param  list<float>  $marks  states of charge at which a step ends, rising; the last is the end
      * @param  float  $stepS  longest step; steps end at its multiples
+     * @param  float  $handshakeS  INF for one that never ends
+     * @param  bool  $obeysHeat  false: boosts never end
+     * @param  float|null  $levelStepS  longest step while volts and power stay level; null: as the others
      */
     public function __construct(
         private readonly LimitSet $limits,
@@ -58,9 +64,11 @@ final class Integrator
         private readonly array $marks,
         private readonly float $stepS = self::LONGEST_STEP_S,
         private readonly float $handshakeS = self::HANDSHAKE_S,
+        bool $obeysHeat = true,
+        private readonly ?float $levelStepS = null,
     ) {
         $this->socPerKwS = $efficiency / $packKwh / 36;
-        $this->envelope = new Envelope($limits, $soc, $marks === [] ? $soc : $marks[count($marks) - 1]);
+        $this->envelope = new Envelope($limits, $soc, $marks === [] ? $soc : $marks[count($marks) - 1], $obeysHeat);
     }
 
     /** Why the walk ended; null while it has not. */
@@ -135,7 +143,8 @@ final class Integrator
     {
         $at = $this->envelope;
         $toSoc = $isRamping ? $markSoc : min($markSoc, $at->until);
-        $spanS = min($this->untilTickS(), $path->secondsTo($toSoc - $this->soc));
+        $isLevel = ! $isRamping && abs($at->slope) < self::LEVEL && abs($at->voltsSlope) < self::LEVEL;
+        $spanS = min($this->untilTickS($isLevel ? $this->levelStepS : null), $path->secondsTo($toSoc - $this->soc));
         if ($isRamping) {
             $spanS = min($spanS, $this->handshakeS + $at->kw / self::RAMP_KW_PER_S - $this->tS);
         }
@@ -180,8 +189,10 @@ final class Integrator
         return $this->envelope->volts + $this->envelope->voltsSlope * $path->percentAfter($seconds);
     }
 
-    private function untilTickS(): float
+    private function untilTickS(?float $stepS = null): float
     {
-        return (floor(($this->tS + self::INSTANT_S) / $this->stepS) + 1) * $this->stepS - $this->tS;
+        $stepS ??= $this->stepS;
+
+        return (floor(($this->tS + self::INSTANT_S) / $stepS) + 1) * $stepS - $this->tS;
     }
 }

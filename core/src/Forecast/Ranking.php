@@ -30,7 +30,7 @@ final class Ranking
     public static function of(iterable $outlets, Vehicle $vehicle, Fitter $fitter, Conditions $conditions): self
     {
         $stops = [];
-        $forecaster = new Forecaster;
+        $forecaster = Forecaster::sparing();
         foreach ($outlets as $outlet) {
             $forecast = $forecaster->forecast($fitter->bestOf($outlet, $vehicle), $conditions);
             $bill = $forecast->isGiven() ? Bill::of($outlet->tariff, Usage::of($forecast, $conditions->idleMinutes)) : null;

@@ -52,6 +52,13 @@ final class CaseReaderTest extends TestCase
         yield 'money in words' => ['outlet.tariff', ['currency' => 'USD', 'per_kwh' => 'forty'], 'outlet.tariff.per_kwh: expected an amount of money'];
         yield 'no currency' => ['outlet.tariff', ['currency' => 'dollars'], 'outlet.tariff.currency: expected three capital letters'];
         yield 'a retrofit in other words' => ['vehicle.inlets.0.dc.retrofit', 'maybe', 'vehicle.inlets[0].dc.retrofit: expected'];
+        yield 'a neighbour before us' => ['conditions.faults', ['neighbour_at_minute' => -3], 'conditions.faults.neighbour_at_minute: -3 is outside 0 … 1440 min'];
+        yield 'a derating in words' => ['conditions.faults', ['derated_kw' => 'half'], 'conditions.faults.derated_kw: expected a number, got text'];
+        yield 'ageing above new' => ['conditions.ageing', 1.2, 'conditions.ageing: 1.2 is outside 0.01 … 1'];
+        yield 'a rest that never began' => ['conditions.rested_minutes', -1, 'conditions.rested_minutes: -1 is outside'];
+        yield 'a band without a price' => ['outlet.tariff', ['currency' => 'USD', 'minute_bands' => [['from_kw' => 0]]], 'outlet.tariff.minute_bands[0].per_minute: is required'];
+        yield 'bands that go back' => ['outlet.tariff', ['currency' => 'USD', 'minute_bands' => [['from_kw' => 60, 'per_minute' => '0.2'], ['from_kw' => 20, 'per_minute' => '0.1']]], 'outlet.tariff.minute_bands[1].from_kw: must rise'];
+        yield 'a fault that is a number' => ['outlet.known_fault', 7, 'outlet.known_fault: expected text, got a number'];
         yield 'an outlet that is text' => ['outlet', 'post', 'outlet: expected an object, got text'];
     }
 

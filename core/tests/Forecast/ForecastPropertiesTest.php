@@ -83,6 +83,20 @@ final class ForecastPropertiesTest extends TestCase
             });
     }
 
+    public function test_sparing_points_changes_no_total(): void
+    {
+        $this->limitTo(30)->forAll(self::plates(), Generators::elements([Cases::DC_POST, Cases::AC_POST]))
+            ->then(static function (array $outlet, array $post): void {
+                $case = Cases::read(Cases::file(outlet: $post === Cases::AC_POST ? [] : $outlet, post: $post));
+                $answer = $case->fitter()->answer($case->outlet, $case->vehicle)->best;
+                $full = (new Forecaster)->forecast($answer, $case->conditions);
+                $spare = Forecaster::sparing()->forecast($answer, $case->conditions);
+
+                self::assertEqualsWithDelta([$full->minutes, $full->plugKwh, $full->heat[0]->thetaEnd], [$spare->minutes, $spare->plugKwh, $spare->heat[0]->thetaEnd], 1e-6);
+                self::assertLessThanOrEqual(count($full->points), count($spare->points));
+            });
+    }
+
     public function test_a_hotter_day_never_lengthens_a_boost(): void
     {
         $this->forAll(Generators::choose(-20, 80), Generators::choose(0, 30), Generators::choose(100, 400), Generators::choose(1, 30))
