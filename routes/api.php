@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\AccountController;
 use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\FitController;
+use App\Http\Controllers\ForecastController;
 use App\Http\Controllers\GarageController;
 use App\Http\Controllers\OcpiController;
 use App\Http\Controllers\PieceController;
@@ -20,8 +21,12 @@ Route::middleware('auth')->name('api.')->group(static function (): void {
     Route::post('sign-out', [AccountController::class, 'signOut'])->name('sign-out');
     Route::get('me', [AccountController::class, 'me'])->name('me');
     Route::get('garage', [GarageController::class, 'show'])->name('garage');
+    Route::put('garage/units', [GarageController::class, 'units'])->name('garage.units');
     Route::get('board', [FitController::class, 'board'])->name('board');
     Route::post('fit', [FitController::class, 'fit'])->name('fit');
+
+    Route::post('forecast', [ForecastController::class, 'forecast'])->name('forecast');
+    Route::post('ranking', [ForecastController::class, 'ranking'])->name('ranking');
 
     Route::get('catalogue', [CatalogueController::class, 'show'])->name('catalogue');
     Route::prefix('pieces/{kind}')->name('pieces.')->group(static function (): void {

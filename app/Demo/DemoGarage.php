@@ -48,7 +48,7 @@ final class DemoGarage
             User::query()->firstWhere('email', config('harmozon.demo_email'))?->garage->delete();
             $about = $demo->object('garage');
             $garage = Garage::query()->create([
-                'name' => $about->text('name'), 'timezone' => $about->text('timezone'), 'currency' => $about->text('currency'),
+                'name' => $about->text('name'), 'timezone' => $about->text('timezone'), 'currency' => $about->text('currency'), 'units' => $about->textOrNull('units') ?? 'metric',
             ]);
             User::query()->create([
                 'garage_id' => $garage->id,

@@ -7,6 +7,7 @@ namespace App\Equipment;
 use App\Models\Adapter;
 use App\Models\Outlet;
 use App\Models\Vehicle;
+use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Equipment\Adapter as CoreAdapter;
 use Harmozon\Core\Equipment\Outlet as CoreOutlet;
 use Harmozon\Core\Equipment\Vehicle as CoreVehicle;
@@ -38,6 +39,19 @@ final class Crate
     public function kit(Collection $adapters): array
     {
         return array_values($adapters->map(fn (Adapter $a): CoreAdapter => $this->reader->adapter(Node::of($a->inCaseFile(), 'adapter')))->all());
+    }
+
+    /**
+     * @param  string  $kit  `own`, `buy` (with what could be bought) or `none`
+     * @return list<CoreAdapter>
+     */
+    public function chosen(string $kit, Catalogue $catalogue): array
+    {
+        return match ($kit) {
+            'none' => [],
+            'buy' => [...$this->kit($this->adapters()), ...$catalogue->adapters],
+            default => $this->kit($this->adapters()),
+        };
     }
 
     /** @return Collection<int, Adapter> the whole crate, in its order */

@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $name
  * @property string $timezone
  * @property string $currency
+ * @property string $units `metric` or `us`: how temperatures and distances are shown
  */
 final class Garage extends Model
 {

@@ -59,6 +59,7 @@ final class AccountController extends Controller
                 'name' => $user->garage->name,
                 'timezone' => $user->garage->timezone,
                 'currency' => $user->garage->currency,
+                'units' => $user->garage->units,
             ],
         ]);
     }

@@ -23,11 +23,7 @@ final class FitController extends Controller
         return response()->json([
             'kit' => $kit,
             'policy' => $policy->value,
-            'cells' => $board->cells(match ($kit) {
-                'none' => [],
-                'buy' => [...$crate->kit($crate->adapters()), ...$catalogue->adapters],
-                default => $crate->kit($crate->adapters()),
-            }, $policy, new Conditions),
+            'cells' => $board->cells($crate->chosen($kit, $catalogue), $policy, new Conditions),
         ]);
     }
 

@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Equipment\Crate;
+use App\Garage\CurrentGarage;
+use App\Http\Requests\UnitsRequest;
 use App\Models\Adapter;
+use App\Models\Garage;
 use App\Models\Outlet;
 use App\Models\Piece;
 use App\Models\Place;
@@ -13,6 +16,7 @@ use App\Models\Vehicle;
 use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Equipment\OutletGroup;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
 
 final class GarageController extends Controller
 {
@@ -29,6 +33,14 @@ final class GarageController extends Controller
                 'outlets' => $place->outlets->map(static fn (Outlet $o): array => [...self::piece($o), 'group' => OutletGroup::of($crate->outlet($o))->value]),
             ]),
         ]);
+    }
+
+    /** How temperatures and distances are shown; what is stored stays as it is. */
+    public function units(UnitsRequest $request, CurrentGarage $garage): Response
+    {
+        Garage::query()->whereKey($garage->id())->update(['units' => $request->units()]);
+
+        return response()->noContent();
     }
 
     /** @return array{id: string, name: string, blurb: string, spec: array<string, mixed>} */

@@ -7,7 +7,7 @@ namespace App\Http\Requests;
 use Harmozon\Core\Fit\AdapterPolicy;
 use Illuminate\Foundation\Http\FormRequest;
 
-final class BoardRequest extends FormRequest
+class BoardRequest extends FormRequest
 {
     /** @return array<string, list<string>> */
     public function rules(): array

@@ -89,6 +89,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/garage/units": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** How temperatures and distances are shown */
+        put: operations["setUnits"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/board": {
         parameters: {
             query?: never;
@@ -117,6 +134,40 @@ export interface paths {
         put?: never;
         /** One car at one outlet, through seven gates */
         post: operations["fit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/forecast": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What up to three chains will give under the same conditions */
+        post: operations["forecast"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/ranking": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Every outlet as a stop for one car, by time, money and risk */
+        post: operations["ranking"];
         delete?: never;
         options?: never;
         head?: never;
@@ -472,8 +523,11 @@ export interface components {
                 name: string;
                 timezone: string;
                 currency: string;
+                units: components["schemas"]["Units"];
             };
         };
+        /** @enum {string} */
+        Units: "metric" | "us";
         /** @enum {string} */
         Outcome: "charges" | "limited" | "unverified" | "wont_charge" | "no_joint" | "hazard";
         /** @enum {string} */
@@ -505,6 +559,7 @@ export interface components {
             name: string;
             blurb: string;
             spec: {
+                km_per_kwh?: components["schemas"]["NumberOrNull"];
                 pack?: {
                     usable_kwh?: components["schemas"]["NumberOrNull"];
                     voltage_by_soc?: number[][] | null;
@@ -548,6 +603,24 @@ export interface components {
                 attached_adapter?: null | {
                     id?: string;
                 };
+                cable?: null | {
+                    cooled?: boolean | null;
+                    continuous_a?: components["schemas"]["NumberOrNull"];
+                };
+                cabinet?: null | {
+                    kw?: components["schemas"]["NumberOrNull"];
+                    policy?: components["schemas"]["TextOrNull"];
+                    partner_active?: boolean | null;
+                };
+                tariff?: null | {
+                    currency?: string;
+                    per_kwh?: string | number | null;
+                    membership?: null | {
+                        monthly_fee?: string | number;
+                        per_kwh?: string | number;
+                    };
+                };
+                known_fault?: components["schemas"]["TextOrNull"];
                 supply?: {
                     volts?: components["schemas"]["NumberOrNull"];
                     amps?: components["schemas"]["NumberOrNull"];
@@ -665,7 +738,7 @@ export interface components {
             piece: string;
             path: string;
             /** @enum {string} */
-            kind: "volts" | "metres" | "yes_no" | "languages" | "current" | "certification" | "access" | "names" | "corner" | "curve";
+            kind: "volts" | "kwh" | "metres" | "yes_no" | "languages" | "current" | "certification" | "access" | "names" | "corner" | "curve";
         };
         Gate: {
             /** @enum {string} */
@@ -707,6 +780,154 @@ export interface components {
                 expected_peak_kw: components["schemas"]["NumberOrNull"];
                 why: string;
             }[];
+        };
+        /** @description As in the case file; what is absent takes its default */
+        Conditions: {
+            soc_from?: number;
+            soc_to?: number;
+            ambient_c?: components["schemas"]["NumberOrNull"];
+            pack_c?: components["schemas"]["NumberOrNull"];
+            pack_prepared?: boolean;
+            member?: boolean;
+            theta?: {
+                [key: string]: number;
+            };
+            rested_minutes?: number;
+            ageing?: number;
+            idle_minutes?: number;
+            next_stop_kw?: components["schemas"]["NumberOrNull"];
+            faults?: {
+                cooling_failed?: boolean;
+                derated_kw?: components["schemas"]["NumberOrNull"];
+                neighbour_at_minute?: components["schemas"]["NumberOrNull"];
+            };
+        };
+        ForecastQuestion: {
+            chains: {
+                outlet: string;
+                vehicle: string;
+                adapters?: string[] | null;
+                exact?: boolean;
+            }[];
+            /** @enum {string} */
+            kit?: "own" | "buy";
+            policy?: components["schemas"]["Policy"];
+            conditions?: components["schemas"]["Conditions"];
+        };
+        ForecastPoint: {
+            t_s: number;
+            soc: number;
+            v: number;
+            a: number;
+            kw: number;
+            binding: string;
+            binding_link: components["schemas"]["TextOrNull"];
+            km_per_hour: components["schemas"]["NumberOrNull"];
+            theta: {
+                [key: string]: number;
+            };
+        };
+        Forecast: {
+            answer: components["schemas"]["ChainAnswer"];
+            outcome: components["schemas"]["Outcome"];
+            chain: string[];
+            minutes: components["schemas"]["NumberOrNull"];
+            plug_kwh: number;
+            pack_kwh: number;
+            mean_kw: number;
+            peak_kw: number;
+            minutes_by_binding: {
+                [key: string]: number;
+            };
+            stopped: components["schemas"]["TextOrNull"];
+            soc_end: number;
+            cost: null | {
+                currency: string;
+                amount: string;
+                with_membership: components["schemas"]["TextOrNull"];
+                idle_fee: string;
+                break_even_kwh_per_month: components["schemas"]["TextOrNull"];
+                break_even_sessions_per_month: number | null;
+            };
+            theta_end: {
+                [key: string]: number;
+            };
+            marginal: {
+                soc: number;
+                minutes_per_5: number;
+                plug_kwh_per_5: number;
+                amount_per_5: components["schemas"]["TextOrNull"];
+            }[];
+            km: components["schemas"]["NumberOrNull"];
+            km_per_hour: components["schemas"]["NumberOrNull"];
+            go_on_at_soc: components["schemas"]["NumberOrNull"];
+            heat: {
+                link: string;
+                theta_start: number;
+                theta_end: number;
+                boost_a: number;
+                effective_a: number;
+                boost_minutes_today: components["schemas"]["NumberOrNull"];
+                full_at_minute: components["schemas"]["NumberOrNull"];
+            }[];
+            /** @description Binding codes in words */
+            bindings: {
+                [key: string]: string;
+            };
+            unread: string[];
+            asks: components["schemas"]["Ask"][];
+            points: components["schemas"]["ForecastPoint"][];
+        };
+        Forecasts: {
+            forecasts: components["schemas"]["Forecast"][];
+            sticker: {
+                outlet: string;
+                sticker_kw: components["schemas"]["NumberOrNull"];
+                at_volts: {
+                    v: number;
+                    kw: components["schemas"]["NumberOrNull"];
+                }[];
+                cars: {
+                    vehicle: string;
+                    least_v: components["schemas"]["NumberOrNull"];
+                    most_v: components["schemas"]["NumberOrNull"];
+                    least_kw: components["schemas"]["NumberOrNull"];
+                    most_kw: components["schemas"]["NumberOrNull"];
+                }[];
+            };
+        };
+        RankingQuestion: {
+            vehicle: string;
+            /** @enum {string} */
+            kit?: "own" | "buy" | "none";
+            policy?: components["schemas"]["Policy"];
+            conditions?: components["schemas"]["Conditions"];
+        };
+        Ranking: {
+            stops: components["schemas"]["Stop"][];
+        };
+        Stop: {
+            outlet: string;
+            adapters: string[];
+            outcome: components["schemas"]["Outcome"];
+            minutes: components["schemas"]["NumberOrNull"];
+            plug_kwh: number;
+            peak_kw: number;
+            soc_end: number;
+            stopped: components["schemas"]["TextOrNull"];
+            currency: components["schemas"]["TextOrNull"];
+            amount: components["schemas"]["TextOrNull"];
+            risk: number;
+            places: {
+                time: number;
+                money: number;
+                risk: number;
+            };
+            reasons: {
+                time: string;
+                money: string;
+                risk: string;
+            };
         };
         Named: {
             id: string;
@@ -1005,6 +1226,32 @@ export interface operations {
             401: components["responses"]["Message"];
         };
     };
+    setUnits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    units: components["schemas"]["Units"];
+                };
+            };
+        };
+        responses: {
+            /** @description Kept */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            401: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
     board: {
         parameters: {
             query?: {
@@ -1050,6 +1297,58 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FitAnswer"];
+                };
+            };
+            401: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    forecast: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ForecastQuestion"];
+            };
+        };
+        responses: {
+            /** @description One forecast a chain, and the sticker of the first outlet */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Forecasts"];
+                };
+            };
+            401: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    ranking: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RankingQuestion"];
+            };
+        };
+        responses: {
+            /** @description The stops */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Ranking"];
                 };
             };
             401: components["responses"]["Message"];

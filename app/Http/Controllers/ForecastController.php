@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Equipment\Crate;
+use App\Http\Requests\ForecastRequest;
+use App\Http\Requests\RankingRequest;
+use App\Models\Outlet;
+use App\Models\Vehicle;
+use Harmozon\Core\Catalogue\Catalogue;
+use Harmozon\Core\Files\FitWriter;
+use Harmozon\Core\Files\ForecastWriter;
+use Harmozon\Core\Fit\Fitter;
+use Harmozon\Core\Forecast\Forecaster;
+use Harmozon\Core\Forecast\Ranking;
+use Harmozon\Core\Forecast\Sticker;
+use Illuminate\Http\JsonResponse;
+
+final class ForecastController extends Controller
+{
+    /** Up to three chains side by side, and the sticker of the first one's outlet. */
+    public function forecast(ForecastRequest $request, ForecastWriter $writer, FitWriter $fit, Crate $crate, Catalogue $catalogue): JsonResponse
+    {
+        $forecasts = [];
+        $sticker = null;
+        foreach ($request->questions() as $question) {
+            $case = $question->case();
+            $best = $question->answer($request->mayBuy() ? $catalogue->adapters : [])->best;
+            $forecasts[] = [
+                'answer' => $fit->chain($best),
+                ...$writer->forecast(Forecaster::sparing()->forecast($best, $case->conditions), $case->conditions),
+            ];
+            $sticker ??= $writer->sticker(new Sticker($case->outlet), Vehicle::inOrder()->map($crate->vehicle(...)), $case->conditions);
+        }
+
+        return response()->json(['forecasts' => $forecasts, 'sticker' => $sticker]);
+    }
+
+    /** Every outlet as a stop for one car. */
+    public function ranking(RankingRequest $request, ForecastWriter $writer, Crate $crate, Catalogue $catalogue): JsonResponse
+    {
+        $conditions = $request->conditions();
+        $fitter = new Fitter($crate->chosen($request->kit(), $catalogue), $conditions, $request->policy());
+
+        return response()->json($writer->ranking(Ranking::of(Outlet::inOrder()->map($crate->outlet(...)), $crate->vehicle($request->vehicle()), $fitter, $conditions)));
+    }
+}

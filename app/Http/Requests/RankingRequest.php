@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\Vehicle;
+use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Files\CaseReader;
+use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Files\Node;
+
+/** One car and one need, at every outlet. */
+final class RankingRequest extends BoardRequest
+{
+    /** @return array<string, list<string>> */
+    public function rules(): array
+    {
+        return [...parent::rules(), 'vehicle' => ['required', 'string'], 'conditions' => ['array']];
+    }
+
+    /** @throws FieldError */
+    public function vehicle(): Vehicle
+    {
+        return Vehicle::query()->firstWhere('ulid', $this->string('vehicle')->toString()) ?? throw FieldError::at('vehicle', 'is not in this garage');
+    }
+
+    /** @throws FieldError */
+    public function conditions(): Conditions
+    {
+        return (new CaseReader)->conditions(Node::of($this->validated('conditions', []), 'conditions'));
+    }
+}
