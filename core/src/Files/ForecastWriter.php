@@ -48,7 +48,7 @@ final class ForecastWriter
             'km_per_hour' => FitWriter::rounded($forecast->kmPerHour($forecast->meanKw()), 1),
             'go_on_at_soc' => FitWriter::rounded($forecast->goOnAtSoc, 1),
             'heat' => array_map($this->heat(...), $forecast->heat),
-            'bindings' => (object) array_map(static fn (string $code): string => BindingCode::from($code)->words(), array_combine(array_keys($forecast->minutesByBinding), array_keys($forecast->minutesByBinding))),
+            'bindings' => (object) self::bindings($forecast),
             'unread' => $answer->limits->unread ?? [],
             'asks' => array_map(FitWriter::ask(...), $forecast->missing),
             'points' => array_map(fn (Step $p): array => $this->point($p, $forecast), $forecast->points),
@@ -99,6 +99,18 @@ final class ForecastWriter
             'at_volts' => array_map(static fn (float $v): array => ['v' => $v, 'kw' => FitWriter::rounded($sticker->plateKwAt($v), 1)], Sticker::VOLTS),
             'cars' => $cars,
         ];
+    }
+
+    /** @return array<string, array{words: string, is_vehicles_own: bool}> by code */
+    private static function bindings(Forecast $forecast): array
+    {
+        $bindings = [];
+        foreach (array_keys($forecast->minutesByBinding) as $value) {
+            $code = BindingCode::from($value);
+            $bindings[$value] = ['words' => $code->words(), 'is_vehicles_own' => $code->isVehiclesOwn()];
+        }
+
+        return $bindings;
     }
 
     /** @return array<string, mixed> */

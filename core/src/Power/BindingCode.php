@@ -27,7 +27,7 @@ enum BindingCode: string
     public function isVehiclesOwn(): bool
     {
         return match ($this) {
-            self::VehicleCurve, self::ColdPack, self::VehicleCurrent, self::OnboardCharger => true,
+            self::VehicleCurve, self::ColdPack, self::VehicleCurrent, self::OnboardCharger, self::Ramp, self::Handshake => true,
             default => false,
         };
     }

@@ -872,7 +872,10 @@ export interface components {
             }[];
             /** @description Binding codes in words */
             bindings: {
-                [key: string]: string;
+                [key: string]: {
+                    words: string;
+                    is_vehicles_own: boolean;
+                };
             };
             unread: string[];
             asks: components["schemas"]["Ask"][];

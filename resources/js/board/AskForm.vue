@@ -19,6 +19,8 @@ const field = computed<Field>(() => {
   switch (props.ask.kind) {
     case 'volts':
       return { ...base, kind: 'number', unit: 'V' };
+    case 'kwh':
+      return { ...base, kind: 'number', unit: 'kWh' };
     case 'metres':
       return { ...base, kind: 'number', unit: 'm' };
     case 'yes_no':

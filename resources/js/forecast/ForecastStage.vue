@@ -1,12 +1,186 @@
 <script setup lang="ts">
+import { useMediaQuery } from '@vueuse/core';
+import { onUnmounted, ref, watch } from 'vue';
+import AskForm from '@/board/AskForm.vue';
+import { useAccount } from '@/stores/account';
+import { useBoard } from '@/stores/board';
+import { useForecast } from '@/stores/forecast';
+import { useRail } from '@/stores/rail';
 import EmptyState from '@/ui/EmptyState.vue';
+import { outcomeWords } from '@/ui/words';
+import BindingLegend from './BindingLegend.vue';
+import CompareChains from './CompareChains.vue';
+import CursorLine from './CursorLine.vue';
+import ForecastFigures from './ForecastFigures.vue';
+import NeedPanel from './NeedPanel.vue';
+import NextFive from './NextFive.vue';
+import type { Axis } from './points';
+import PowerChart from './PowerChart.vue';
+import StickerStrip from './StickerStrip.vue';
+import StopRanking from './StopRanking.vue';
+
+const forecast = useForecast();
+const rail = useRail();
+const board = useBoard();
+const account = useAccount();
+const isWide = useMediaQuery('(width > 720px)');
+const axis = ref<Axis>('time');
+const showsVoltsAmps = ref(false);
+const sheet = ref<'next' | 'compare' | 'stops' | 'sticker'>('next');
+
+const axes = [
+  { label: 'over time', value: 'time' },
+  { label: 'over charge', value: 'charge' },
+];
+const sheets = [
+  { label: 'The next 5 %', value: 'next' },
+  { label: 'Compare', value: 'compare' },
+  { label: 'Where to go', value: 'stops' },
+  { label: 'Sticker and plate', value: 'sticker' },
+];
+const units = [
+  { label: 'km, °C', value: 'metric' },
+  { label: 'mi, °F', value: 'us' },
+];
+
+// The rail answers anew after an edit of a plate: then the forecast does too.
+watch(
+  () => [forecast.chains, forecast.conditions, board.policy, board.kit, rail.answer],
+  () => forecast.refresh(),
+  { deep: true, immediate: true },
+);
+onUnmounted(() => (forecast.cursorS = null));
 </script>
 
 <template>
-  <EmptyState title="Forecast is not built yet">
+  <EmptyState v-if="forecast.chains.length === 0" title="Forecast">
     <p>
-      It will draw the power of the chain in the rail over time and charge, say what holds it back when, and what the
-      session costs.
+      Choose a chain first: a car at a charger, on the <RouterLink to="/board">Board</RouterLink>. Its power over time,
+      what holds it back when, and what it costs will stand here.
     </p>
   </EmptyState>
+  <div v-else class="forecast">
+    <Teleport defer to="#stage-tools" :disabled="!isWide">
+      <div class="tools">
+        <el-segmented v-model="axis" :options="axes" aria-label="Power over time or over charge" />
+        <el-checkbox v-model="showsVoltsAmps">volts and amps</el-checkbox>
+        <el-segmented
+          :model-value="account.me?.garage.units ?? 'metric'"
+          :options="units"
+          aria-label="Units"
+          @change="(u: string | number | boolean) => account.setUnits(u === 'us' ? 'us' : 'metric')"
+        />
+      </div>
+    </Teleport>
+    <section class="view" aria-labelledby="forecast-title">
+      <h1 id="forecast-title" class="sr-only">Forecast: {{ rail.vehicle?.name }} at {{ rail.outlet?.name }}</h1>
+      <p v-if="forecast.error" class="complaint" role="alert">
+        {{ forecast.error }} The last forecast still stands here.
+      </p>
+      <template v-if="forecast.main && forecast.main.minutes !== null">
+        <ForecastFigures :main="forecast.main" />
+        <PowerChart
+          v-model:cursor="forecast.cursorS"
+          class="chart"
+          :main="forecast.main"
+          :others="forecast.others.filter((f) => f.points.length > 0)"
+          :axis="axis"
+          :shows-volts-amps="showsVoltsAmps"
+        />
+        <BindingLegend :main="forecast.main" />
+        <CursorLine :main="forecast.main" />
+      </template>
+      <div v-else-if="forecast.main" class="none">
+        <h2>{{ outcomeWords[forecast.main.outcome] }}: no forecast</h2>
+        <p>{{ forecast.main.stopped }}</p>
+        <AskForm v-for="ask in forecast.main.asks" :key="ask.path" :ask="ask" />
+      </div>
+      <div class="sheet">
+        <el-segmented v-model="sheet" class="sheets" :options="sheets" aria-label="What else to see" />
+        <NextFive v-if="sheet === 'next' && forecast.main && forecast.main.minutes !== null" :main="forecast.main" />
+        <CompareChains v-else-if="sheet === 'compare'" />
+        <StopRanking v-else-if="sheet === 'stops'" />
+        <StickerStrip v-else-if="sheet === 'sticker' && forecast.answer" :sticker="forecast.answer.sticker" />
+      </div>
+      <p class="quiet small">
+        A forecast is arithmetic on plates, not a promise. The handbooks of the car and the adapter outrank it.
+      </p>
+    </section>
+    <aside class="need"><NeedPanel /></aside>
+  </div>
 </template>
+
+<style scoped>
+.forecast {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 318px;
+  height: 100%;
+}
+
+.view {
+  display: flex;
+  flex-direction: column;
+  gap: 7px;
+  overflow: auto;
+  min-width: 0;
+  padding: 12px 20px 16px;
+}
+
+.chart {
+  flex: 1 0 272px;
+  max-height: 420px;
+}
+
+.tools {
+  display: flex;
+  gap: 16px;
+  align-items: center;
+}
+
+.sheet {
+  padding-top: 9px;
+  border-top: 1px solid var(--line);
+}
+
+.sheets {
+  margin-bottom: 8px;
+}
+
+.none {
+  margin: 24px 0;
+}
+
+.small {
+  font-size: 13px;
+}
+
+.need {
+  overflow: auto;
+  padding: 10px 20px 20px;
+  border-left: 1px solid var(--line);
+  background: var(--paper-raised);
+}
+
+@media (width <= 900px) {
+  .forecast {
+    display: block;
+    height: auto;
+  }
+
+  .view,
+  .need {
+    overflow: visible;
+    padding: 10px 12px 16px;
+    border-left: 0;
+  }
+
+  .chart {
+    flex: none;
+    height: 260px;
+  }
+
+  .tools {
+    flex-wrap: wrap;
+  }
+}
+</style>

@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { useRoute } from 'vue-router';
 import { useAccount } from '@/stores/account';
+import { pointAt } from '@/forecast/points';
+import { useForecast } from '@/stores/forecast';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
 import JointGlyph from '@/ui/JointGlyph.vue';
-import { kw, outcomeWords } from '@/ui/words';
+import { clock, kw, outcomeWords } from '@/ui/words';
 import { adapterPlate, converterPlate, inletPlate, outletPlate, packPlate } from './plates';
 import RailPiece from './RailPiece.vue';
 import SwapPopover from './SwapPopover.vue';
@@ -13,7 +16,27 @@ const rail = useRail();
 const garage = useGarage();
 const account = useAccount();
 
-const answer = computed(() => rail.answer);
+const forecast = useForecast();
+const route = useRoute();
+
+/** On the forecast the rail stands under its need, and at its cursor; elsewhere under the usual conditions. */
+const main = computed(() => (route.meta.stage === 'forecast' ? forecast.main : null));
+const answer = computed(() => (rail.answer && main.value ? main.value.answer : rail.answer));
+const point = computed(() =>
+  main.value && forecast.cursorS !== null ? pointAt(main.value.points, forecast.cursorS) : null,
+);
+const bindingLink = computed(() => (point.value ? point.value.binding_link : answer.value?.binding_link));
+const heldBy = computed(() => {
+  const words = point.value ? main.value?.bindings[point.value.binding]?.words : undefined;
+  return words ? `Held by ${words} at ${point.value?.soc.toFixed(0)} %.` : 'Nothing flows yet.';
+});
+/** The heat of a link at the cursor, or at the end. */
+const heatOf = (link: string | undefined) =>
+  link === undefined ? undefined : (point.value?.theta ?? main.value?.theta_end)?.[link];
+function boostOf(link: string | undefined): string | undefined {
+  const minutes = main.value?.heat.find((h) => h.link === link)?.boost_minutes_today;
+  return minutes === null || minutes === undefined ? undefined : `boost ${minutes.toFixed(1)} min today`;
+}
 const joint = computed(() => {
   switch (answer.value?.outcome) {
     case 'no_joint':
@@ -25,9 +48,9 @@ const joint = computed(() => {
       return 'locked';
   }
 });
-const stepsUp = computed(() => answer.value?.binding_link === 'converter');
+const stepsUp = computed(() => [answer.value?.binding_link, bindingLink.value].includes('converter'));
 const current = computed(() => rail.outlet?.spec.current ?? 'dc');
-const binds = (link: string | undefined) => answer.value?.binding_link === link;
+const binds = (link: string | undefined) => link !== undefined && bindingLink.value === link;
 const outletBinds = computed(() => binds(rail.outlet?.id) || binds('cable'));
 
 const outletOptions = computed(() =>
@@ -70,6 +93,8 @@ const tags = computed(() => (answer.value?.adapters ?? []).map(garage.tag));
             :plate="outletPlate(rail.outlet)"
             :binds="outletBinds"
             :joint="joint"
+            :heat="heatOf('cable')"
+            :boost="boostOf('cable')"
           />
         </SwapPopover>
         <SwapPopover
@@ -87,6 +112,8 @@ const tags = computed(() => (answer.value?.adapters ?? []).map(garage.tag));
               :plate="a ? adapterPlate(a) : ''"
               :binds="binds(a?.id)"
               :joint="joint"
+              :heat="heatOf(a?.id)"
+              :boost="boostOf(a?.id)"
             />
           </template>
           <span v-else class="add-slot" title="Put an adapter between"
@@ -130,12 +157,13 @@ const tags = computed(() => (answer.value?.adapters ?? []).map(garage.tag));
       </div>
       <div class="verdict" :class="answer.outcome" aria-live="polite">
         <span class="word-out">{{ outcomeWords[answer.outcome] }}</span>
-        <span v-if="answer.outcome === 'charges' || answer.outcome === 'limited'" class="kw figures">
+        <span v-if="point" class="kw figures">{{ kw(point.kw) }} kW at {{ clock(point.t_s) }}</span>
+        <span v-else-if="answer.outcome === 'charges' || answer.outcome === 'limited'" class="kw figures">
           {{ kw(answer.expected_peak_kw) }} kW<template v-if="answer.outcome === 'limited'">
             of {{ kw(answer.ideal_peak_kw) }}</template
           >
         </span>
-        <span class="why">{{ answer.why }}</span>
+        <span class="why">{{ point ? heldBy : answer.why }}</span>
       </div>
     </template>
     <p v-else-if="rail.error" class="complaint hint" role="alert">{{ rail.error }}</p>

@@ -8,14 +8,22 @@ defineProps<{
   binds?: boolean;
   /** How it meets the next piece; none for the last. */
   joint?: 'locked' | 'touching' | 'apart' | 'none';
+  /** Heat load, 1 being the allowed rise; absent where the piece has no duty rating, or none is forecast. */
+  heat?: number;
+  /** How long its boost lasts today, in words. */
+  boost?: string;
 }>();
 </script>
 
 <template>
   <div class="piece" :class="[joint ?? 'none', { binds }]">
-    <span class="kicker">{{ kicker }}</span>
+    <span class="kicker">{{ boost ? `${kicker}, ${boost}` : kicker }}</span>
     <span class="name">{{ name }}</span>
     <span class="plate figures">{{ plate }}</span>
+    <span v-if="heat !== undefined" class="heat" :class="{ full: heat >= 0.9995 }">
+      <span class="fill" :style="{ inlineSize: `${Math.min(1, heat) * 100}%` }" />
+      <span class="sr-only">heat {{ Math.round(heat * 100) }} % of what its rating allows</span>
+    </span>
     <span v-if="joint === 'locked'" class="tenon" aria-hidden="true" />
   </div>
 </template>
@@ -52,6 +60,36 @@ defineProps<{
   font-stretch: 96%;
   text-overflow: ellipsis;
   white-space: nowrap;
+}
+
+.kicker {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+/* A gauge let into the lower edge of the piece. */
+.heat {
+  position: absolute;
+  right: 14px;
+  bottom: 5px;
+  left: 26px;
+  height: 6px;
+  border: 1px solid var(--line-strong);
+}
+
+.heat .fill {
+  display: block;
+  height: 100%;
+  background: var(--ink-soft);
+}
+
+.binds .heat {
+  border-color: currentcolor;
+}
+
+.binds .heat .fill {
+  background: currentcolor;
 }
 
 .tenon,

@@ -35,5 +35,12 @@ export const useAccount = defineStore('account', () => {
     window.location.assign('/sign-in');
   }
 
-  return { me, recall, signIn, openDemo, signOut };
+  async function setUnits(units: Me['garage']['units']): Promise<void> {
+    await ask(api.PUT('/garage/units', { body: { units } }));
+    if (me.value) {
+      me.value = { ...me.value, garage: { ...me.value.garage, units } };
+    }
+  }
+
+  return { me, recall, signIn, openDemo, signOut, setUnits };
 });

@@ -41,6 +41,30 @@ export function percent(share: number | null | undefined): string {
   return share === null || share === undefined ? '–' : `${Math.round(share * 100)} %`;
 }
 
+/** An amount of money as it is printed at the place; decimals come from the core and stay as they are. */
+export function money(amount: string | null | undefined, currency: string | null | undefined): string {
+  if (amount === null || amount === undefined || !currency) {
+    return 'price not read';
+  }
+  const decimals = amount.split('.')[1]?.length ?? 0;
+  return new Intl.NumberFormat('en', {
+    style: 'currency',
+    currency,
+    currencyDisplay: 'narrowSymbol',
+    minimumFractionDigits: decimals,
+    maximumFractionDigits: decimals,
+  }).format(Number(amount));
+}
+
+/** Minutes as they are said: "27 min", or "4 h 12 min" from two hours on. */
+export function duration(minutes: number | null | undefined): string {
+  if (minutes === null || minutes === undefined) {
+    return '–';
+  }
+  const whole = Math.round(minutes);
+  return whole < 120 ? `${whole} min` : `${Math.floor(whole / 60)} h ${whole % 60} min`;
+}
+
 /** Seconds as m:ss, or h:mm:ss from an hour on. */
 export function clock(seconds: number): string {
   const s = Math.max(0, Math.floor(seconds));

@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import { computed, useId } from 'vue';
+import type { Forecast } from '@/api/client';
+import HatchDefs from './HatchDefs.vue';
+import { hatchOf, label } from './points';
+
+/** Minutes by the link that binds, longest first. */
+const props = defineProps<{ main: Forecast }>();
+const hatch = useId();
+
+const rows = computed(() =>
+  Object.entries(props.main.minutes_by_binding)
+    .sort(([, a], [, b]) => b - a)
+    .map(([code, minutes]) => ({
+      code,
+      minutes,
+      words: label(props.main.bindings[code]?.words),
+      fill: `url(#${hatch}-${props.main.bindings[code]?.is_vehicles_own === false ? 'held' : 'own'}-${hatchOf(code)})`,
+    })),
+);
+</script>
+
+<template>
+  <ul class="legend" aria-label="Minutes by the link that binds">
+    <li v-for="(row, i) in rows" :key="row.code">
+      <svg width="26" height="16" aria-hidden="true" focusable="false">
+        <HatchDefs v-if="i === 0" :prefix="hatch" />
+        <rect x="0.5" y="0.5" width="25" height="15" :fill="row.fill" class="swatch" />
+      </svg>
+      <span>{{ row.words }}</span>
+      <span class="figures">{{ row.minutes < 1 ? '< 1' : row.minutes.toFixed(0) }} min</span>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.legend {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 20px;
+  margin: 0;
+  padding: 0;
+  font-size: 13.5px;
+  list-style: none;
+}
+
+li {
+  display: flex;
+  gap: 7px;
+  align-items: center;
+}
+
+.swatch {
+  stroke: var(--line-strong);
+}
+
+.figures {
+  font-weight: 640;
+}
+</style>

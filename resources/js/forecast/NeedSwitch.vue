@@ -1,0 +1,23 @@
+<script setup lang="ts">
+/** Something that is so or is not. */
+defineProps<{ label: string; disabled?: boolean }>();
+const model = defineModel<boolean>({ required: true });
+</script>
+
+<template>
+  <div class="switch">
+    <span aria-hidden="true">{{ label }}</span>
+    <el-switch v-model="model" :aria-label="label" :disabled="disabled" />
+  </div>
+</template>
+
+<style scoped>
+.switch {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  justify-content: space-between;
+  min-height: 28px;
+  line-height: 1.25;
+}
+</style>

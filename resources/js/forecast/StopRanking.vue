@@ -1,0 +1,148 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import type { Stop } from '@/api/client';
+import { useForecast } from '@/stores/forecast';
+import { useGarage } from '@/stores/garage';
+import { useRail } from '@/stores/rail';
+import JointGlyph from '@/ui/JointGlyph.vue';
+import { duration, money } from '@/ui/words';
+import { useRanking } from './useRanking';
+
+/** Where to go: every outlet for this car and this need, in one of three orders, each with its reason. */
+const rail = useRail();
+const garage = useGarage();
+const forecast = useForecast();
+const { stops, error } = useRanking();
+const order = ref<'time' | 'money' | 'risk'>('time');
+const orders = [
+  { label: 'by time', value: 'time' },
+  { label: 'by money', value: 'money' },
+  { label: 'by risk', value: 'risk' },
+];
+
+const sorted = computed(() => [...stops.value].sort((a, b) => a.places[order.value] - b.places[order.value]));
+const given = computed(() => sorted.value.filter((s) => s.minutes !== null));
+const none = computed(() => sorted.value.filter((s) => s.minutes === null));
+const place = (id: string) => garage.places.find((p) => p.outlets.some((o) => o.id === id))?.name ?? '';
+const name = (id: string) => garage.outlet(id)?.name ?? id;
+
+function keepBeside(stop: Stop): void {
+  if (rail.pick.vehicle) {
+    forecast.keepBeside({ outlet: stop.outlet, vehicle: rail.pick.vehicle, adapters: stop.adapters });
+  }
+}
+</script>
+
+<template>
+  <div>
+    <div class="head">
+      <p>
+        Where {{ rail.vehicle?.name }} gets from {{ forecast.need.from }} to {{ forecast.need.to }} %:
+        {{ given.length }} of {{ stops.length }} outlets.
+      </p>
+      <el-segmented v-model="order" :options="orders" aria-label="Order of the stops" />
+    </div>
+    <p v-if="error" class="complaint" role="alert">{{ error }}</p>
+    <ol class="stops">
+      <li v-for="s in given" :key="s.outlet" :class="{ here: s.outlet === rail.outlet?.id }">
+        <JointGlyph :outcome="s.outcome" :tags="s.adapters.map(garage.tag)" />
+        <div class="what">
+          <button type="button" class="text-button" @click="rail.choose({ outlet: s.outlet })">
+            {{ name(s.outlet) }}
+          </button>
+          <span class="quiet"> {{ place(s.outlet) }}</span>
+          <span class="reason">{{ s.reasons[order] }}</span>
+        </div>
+        <span class="figures number">{{ duration(s.minutes) }}</span>
+        <span class="figures number">{{ s.amount === null ? '?' : money(s.amount, s.currency) }}</span>
+        <button type="button" class="text-button beside" @click="keepBeside(s)">
+          compare<span class="sr-only"> with {{ name(s.outlet) }}</span>
+        </button>
+      </li>
+    </ol>
+    <details v-if="none.length > 0">
+      <summary>{{ none.length }} where nothing flows</summary>
+      <ul class="none">
+        <li v-for="s in none" :key="s.outlet">
+          <strong>{{ name(s.outlet) }}</strong> {{ s.reasons[order] }}
+        </li>
+      </ul>
+    </details>
+  </div>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 20px;
+  align-items: center;
+  justify-content: space-between;
+  margin-bottom: 4px;
+}
+
+.stops {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+.stops li {
+  display: grid;
+  grid-template-columns: 66px minmax(0, 1fr) auto auto auto;
+  gap: 4px 16px;
+  align-items: center;
+  padding: 6px 0 6px 8px;
+  border-bottom: 1px solid var(--line);
+}
+
+.stops .here {
+  box-shadow: inset 3px 0 0 var(--ink);
+}
+
+.what {
+  line-height: 1.3;
+}
+
+.reason {
+  display: block;
+  font-size: 13.5px;
+}
+
+.number {
+  min-width: 74px;
+  font-weight: 640;
+  text-align: right;
+}
+
+.beside {
+  font-size: 13.5px;
+}
+
+details {
+  margin-top: 8px;
+}
+
+summary {
+  cursor: pointer;
+}
+
+.none {
+  padding-left: 18px;
+  font-size: 13.5px;
+}
+
+@media (width <= 720px) {
+  .stops li {
+    grid-template-columns: minmax(0, 1fr) auto auto;
+  }
+
+  .stops li > :first-child {
+    display: none;
+  }
+
+  .what {
+    grid-column: 1 / -1;
+  }
+}
+</style>

@@ -1,0 +1,40 @@
+import { ref, watch } from 'vue';
+import { api, ask, type Stop } from '@/api/client';
+import { useBoard } from '@/stores/board';
+import { useForecast } from '@/stores/forecast';
+import { useRail } from '@/stores/rail';
+
+/** Every outlet of the garage as a stop for the car in the rail; asked anew when the need changes. */
+export function useRanking() {
+  const rail = useRail();
+  const board = useBoard();
+  const forecast = useForecast();
+  const stops = ref<Stop[]>([]);
+  const error = ref('');
+  let asked = 0;
+
+  async function load(): Promise<void> {
+    const vehicle = rail.pick.vehicle;
+    if (!vehicle) {
+      return;
+    }
+    const mine = ++asked;
+    try {
+      const found = await ask(
+        api.POST('/ranking', {
+          body: { vehicle, kit: board.kit, policy: board.policy, conditions: forecast.conditions },
+        }),
+      );
+      if (mine === asked) {
+        stops.value = found.stops;
+        error.value = '';
+      }
+    } catch (e) {
+      error.value = e instanceof Error ? e.message : String(e);
+    }
+  }
+
+  watch(() => [rail.pick.vehicle, board.kit, board.policy, forecast.conditions], load, { immediate: true, deep: true });
+
+  return { stops, error };
+}
