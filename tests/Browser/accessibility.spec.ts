@@ -36,6 +36,14 @@ for (const [name, colorScheme, viewport] of [
     expect(await faults(page)).toEqual([]);
     await closeWhy(page);
 
+    await page.goto('/forecast');
+    await expect(page.getByText('into the pack')).toBeVisible();
+    for (const sheet of ['Compare', 'Where to go', 'Sticker', 'Next 5 %']) {
+      await page.getByText(sheet, { exact: true }).click();
+      expect(await faults(page), sheet).toEqual([]);
+      expect(await fits(page), sheet).toBe(true);
+    }
+
     for (const path of ['/forecast', '/kit', '/bench', '/log', '/nowhere']) {
       await page.goto(path);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();

@@ -51,7 +51,7 @@ final class ForecastCommand extends CoreCommand
         }
         $this->line(sprintf(
             '%s to %s: %.1f kWh at the plug, %.1f kWh in the pack, mean %s, peak %s',
-            Amount::minutes($forecast->minutes), Amount::percent($forecast->socEnd), $forecast->plugKwh, $forecast->packKwh, Amount::kw($forecast->meanKw()), Amount::kw($forecast->peakKw),
+            Amount::duration($forecast->minutes), Amount::percent($forecast->socEnd), $forecast->plugKwh, $forecast->packKwh, Amount::kw($forecast->meanKw()), Amount::kw($forecast->peakKw),
         ));
         if ($this->bill !== null) {
             $member = $this->bill->withMembership();

@@ -9,6 +9,7 @@ use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Equipment\Outlet;
 use Harmozon\Core\Equipment\Vehicle;
 use Harmozon\Core\Fit\Fitter;
+use Harmozon\Core\Fit\Outcome;
 use Harmozon\Core\Power\BindingCode;
 use Harmozon\Core\Words\Amount;
 
@@ -18,6 +19,9 @@ use Harmozon\Core\Words\Amount;
  */
 final class Ranking
 {
+    /** A smaller difference is none (minutes). */
+    private const SAME_MINUTES = 0.5;
+
     /** @var array<string, list<Stop>> by order */
     private array $sorted = [];
 
@@ -79,6 +83,9 @@ final class Ranking
         }
         $first = $this->by($order)[0];
         $short = $stop->forecast->stopped === null ? '' : ' '.$stop->forecast->stopped;
+        if ($order !== RankOrder::Risk && $stop->forecast->answer->outcome === Outcome::Unverified) {
+            $short .= sprintf(' Check first: %s.', implode(', ', $stop->openFacts));
+        }
 
         return match ($order) {
             RankOrder::Time => self::timeReason($stop, $first),
@@ -100,11 +107,15 @@ final class Ranking
     {
         $minutes = $stop->forecast->minutes ?? 0.0;
         [$code, $held] = $stop->forecast->longestBinding() ?? [BindingCode::VehicleCurve->value, 0.0];
-        $why = sprintf('held by %s for %s of them', BindingCode::from($code)->words(), Amount::minutes($held));
+        $why = sprintf('held by %s for %s of them', BindingCode::from($code)->words(), Amount::duration($held));
 
-        return $stop === $first
-            ? sprintf('Quickest: %s, %s.', Amount::minutes($minutes), $why)
-            : sprintf('%s, %s more than %s: %s.', Amount::minutes($minutes), Amount::minutes(max(0.0, $minutes - ($first->forecast->minutes ?? 0.0))), $first->name(), $why);
+        $more = $minutes - ($first->forecast->minutes ?? 0.0);
+
+        return match (true) {
+            $stop === $first => sprintf('Quickest: %s, %s.', Amount::duration($minutes), $why),
+            $more < self::SAME_MINUTES => sprintf('%s, as at %s: %s.', Amount::duration($minutes), $first->name(), $why),
+            default => sprintf('%s, %s more than %s: %s.', Amount::duration($minutes), Amount::duration($more), $first->name(), $why),
+        };
     }
 
     private static function moneyReason(Stop $stop, Stop $first): string

@@ -32,6 +32,14 @@ final class Amount
         return self::trimmed($minutes, $minutes < 10 ? 1 : 0).' min';
     }
 
+    /** Minutes, or hours and minutes from two hours on. */
+    public static function duration(float $minutes): string
+    {
+        $whole = (int) round($minutes);
+
+        return $whole < 120 ? self::minutes($minutes) : sprintf('%d h %d min', intdiv($whole, 60), $whole % 60);
+    }
+
     public static function metres(float $m): string
     {
         return self::trimmed($m, 1).' m';

@@ -33,10 +33,10 @@ const axes = [
   { label: 'over charge', value: 'charge' },
 ];
 const sheets = [
-  { label: 'The next 5 %', value: 'next' },
+  { label: 'Next 5 %', value: 'next' },
   { label: 'Compare', value: 'compare' },
   { label: 'Where to go', value: 'stops' },
-  { label: 'Sticker and plate', value: 'sticker' },
+  { label: 'Sticker', value: 'sticker' },
 ];
 const units = [
   { label: 'km, °C', value: 'metric' },
@@ -127,7 +127,7 @@ onUnmounted(() => (forecast.cursorS = null));
 }
 
 .chart {
-  flex: 1 0 272px;
+  flex: 1 0 248px;
   max-height: 420px;
 }
 

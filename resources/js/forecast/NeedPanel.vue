@@ -113,7 +113,7 @@ const hasNextStop = optional('nextStopKw', 100);
       />
     </template>
 
-    <details>
+    <details open>
       <summary>Faults, price and the next stop</summary>
       <NeedSwitch v-if="isCooled" v-model="forecast.need.coolingFailed" label="cable's cooling has failed" />
       <template v-if="isDc">

@@ -77,6 +77,15 @@ const ends = computed(() =>
     return end ? [{ letter: 'BC'[i], x: x.value(at.value(end)) - 4, y: y.value(end.kw) - 7 }] : [];
   }),
 );
+const voltsAmps = computed(() => {
+  const end = props.main.points.at(-1);
+  return end
+    ? [
+        { letter: 'V', y: yVoltsAmps.value(end.v) },
+        { letter: 'A', y: yVoltsAmps.value(end.a) },
+      ]
+    : [];
+});
 const cursor = computed(() => (cursorS.value === null ? null : pointAt(props.main.points, cursorS.value)));
 const cursorX = computed(() => (cursor.value ? x.value(at.value(cursor.value)) : 0));
 const lastS = computed(() => props.main.points.at(-1)?.t_s ?? 0);
@@ -166,6 +175,16 @@ function step(event: KeyboardEvent): void {
       <template v-if="showsVoltsAmps">
         <path class="volts" :d="path(main.points, (p) => p.v, yVoltsAmps)" />
         <path class="amps" :d="path(main.points, (p) => p.a, yVoltsAmps)" />
+        <text
+          v-for="mark in voltsAmps"
+          :key="mark.letter"
+          class="name"
+          :x="width - edge.right - 6"
+          :y="mark.y - 5"
+          text-anchor="end"
+        >
+          {{ mark.letter }}
+        </text>
         <g class="grid">
           <text v-for="tick in yVoltsAmps.ticks(5)" :key="tick" :x="width - edge.right + 7" :y="yVoltsAmps(tick) + 4">
             {{ tick }}

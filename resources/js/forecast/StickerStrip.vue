@@ -55,12 +55,15 @@ const cars = computed(() =>
         </li>
       </ol>
     </div>
-    <dl>
-      <template v-for="c in cars" :key="c.vehicle">
-        <dt>{{ c.name }}</dt>
-        <dd class="figures" :class="{ quiet: c.least_kw === null }">{{ c.says }}</dd>
-      </template>
-    </dl>
+    <div>
+      <p class="lead">At the volts these cars put on the plug, each up to what it takes, if it joins at all:</p>
+      <dl>
+        <template v-for="c in cars" :key="c.vehicle">
+          <dt>{{ c.name }}</dt>
+          <dd class="figures" :class="{ quiet: c.least_kw === null }">{{ c.says }}</dd>
+        </template>
+      </dl>
+    </div>
   </div>
 </template>
 
@@ -115,7 +118,7 @@ dl {
   grid-template-columns: auto minmax(0, 1fr);
   gap: 4px 16px;
   align-content: start;
-  margin: 0;
+  margin: 6px 0 0;
 }
 
 dt {

@@ -50,7 +50,7 @@ function keepBeside(stop: Stop): void {
           <button type="button" class="text-button" @click="rail.choose({ outlet: s.outlet })">
             {{ name(s.outlet) }}
           </button>
-          <span class="quiet"> {{ place(s.outlet) }}</span>
+          <span class="quiet place">{{ place(s.outlet) }}</span>
           <span class="reason">{{ s.reasons[order] }}</span>
         </div>
         <span class="figures number">{{ duration(s.minutes) }}</span>
@@ -102,6 +102,10 @@ function keepBeside(stop: Stop): void {
 
 .what {
   line-height: 1.3;
+}
+
+.place {
+  margin-left: 9px;
 }
 
 .reason {

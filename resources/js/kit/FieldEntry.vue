@@ -91,6 +91,7 @@ function speak(language: string, isSpoken: boolean): void {
 }
 
 .curve,
+.bands,
 .languages,
 .names {
   grid-column: 1 / -1;

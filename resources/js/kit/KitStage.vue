@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import { adapterPlate, inletPlate, outletPlate, packPlate } from '@/rail/plates';
+import { adapterPlate, inletPlate, outletPlate, pricePlate, packPlate } from '@/rail/plates';
 import { useEdit, type Draft, type PieceKind } from '@/stores/edit';
 import { useGarage } from '@/stores/garage';
 import CatalogueStart from './CatalogueStart.vue';
@@ -110,7 +110,7 @@ const newCar = (): Draft => ({
           :key="o.id"
           :name="o.name"
           :blurb="o.blurb"
-          :lines="[`${o.spec.coupler}: ${outletPlate(o)}`]"
+          :lines="[`${o.spec.coupler}: ${outletPlate(o)}`, pricePlate(o)]"
           @edit="open(o.id)"
           @remove="attempt(() => edit.remove('outlets', o.id, o.name))"
         />

@@ -2,6 +2,7 @@
 import { useDebounceFn } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import { ApiError } from '@/api/client';
+import { useAccount } from '@/stores/account';
 import { useEdit, type Draft, type PieceKind } from '@/stores/edit';
 import { valueAt, withValue } from '@/ui/dotted';
 import FieldEntry from './FieldEntry.vue';
@@ -12,6 +13,7 @@ const props = defineProps<{ kind: PieceKind; id: string | null; start: Draft; re
 const emit = defineEmits<{ done: [] }>();
 
 const edit = useEdit();
+const account = useAccount();
 const draft = ref<Draft>(JSON.parse(JSON.stringify(props.start)) as Draft);
 const complaints = ref<Record<string, string[]>>({});
 const isBusy = ref(false);
@@ -21,8 +23,11 @@ const inlets = computed(() => {
   const list = draft.value.spec?.inlets;
   return Array.isArray(list) ? list.length : 0;
 });
-const groups = computed(() => fieldsOf(props.kind, inlets.value));
-const isThere = (path: string | undefined) => path === undefined || Boolean(valueAt(draft.value.spec, path));
+const groups = computed(() => fieldsOf(props.kind, inlets.value, account.me?.garage.currency ?? 'USD'));
+/** A part of something that is not there is not asked for. */
+const shown = computed(() => groups.value.filter((g) => isThere(g.under?.split('.').slice(0, -1).join('.'))));
+const isThere = (path: string | undefined) =>
+  path === undefined || path === '' || Boolean(valueAt(draft.value.spec, path));
 
 /** `spec.inlets[0].dc.max_v` belongs to the field `inlets.0.dc.max_v`, and so does anything below it. */
 function complaintAbout(path: string): string | undefined {
@@ -98,7 +103,7 @@ async function save(): Promise<void> {
         <el-input id="piece-blurb" v-model="draft.blurb" maxlength="120" />
       </div>
     </div>
-    <section v-for="group in groups" :key="group.title" class="plate" :aria-label="group.title">
+    <section v-for="group in shown" :key="group.title" class="plate" :aria-label="group.title">
       <header>
         <h3>{{ group.title }}</h3>
         <button

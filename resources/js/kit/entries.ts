@@ -8,6 +8,11 @@ export function written(kind: FieldKind, value: unknown): string {
   if (kind === 'curve' && Array.isArray(value)) {
     return value.map((pair) => (Array.isArray(pair) ? pair.join(':') : '')).join('  ');
   }
+  if (kind === 'bands' && Array.isArray(value)) {
+    return value
+      .map((band: { from_kw?: unknown; per_minute?: unknown }) => `${String(band.from_kw)}:${String(band.per_minute)}`)
+      .join('  ');
+  }
   if (kind === 'names' && Array.isArray(value)) {
     return value.length === 0 ? 'none' : value.join(', ');
   }
@@ -35,6 +40,11 @@ export function read(kind: FieldKind, text: string): unknown {
       return number(trimmed);
     case 'curve':
       return trimmed.split(/[\s;]+/).map((pair) => pair.split(':').map(number));
+    case 'bands':
+      return trimmed.split(/[\s;]+/).map((pair) => {
+        const [from = '', price] = pair.split(':');
+        return { from_kw: number(from), per_minute: price ?? null };
+      });
     case 'names':
       return trimmed.toLowerCase() === 'none'
         ? []

@@ -2,7 +2,7 @@ import type { PieceKind } from '@/stores/edit';
 
 /** How a figure is entered; `watts` takes kW, or W as some plates print it. */
 export type FieldKind =
-  'number' | 'watts' | 'choice' | 'yes_no' | 'languages' | 'names' | 'curve' | 'retrofit' | 'text';
+  'number' | 'watts' | 'choice' | 'yes_no' | 'languages' | 'names' | 'curve' | 'bands' | 'retrofit' | 'text';
 
 export interface Field {
   path: string;
@@ -133,7 +133,7 @@ function inlet(i: number): FieldGroup[] {
 }
 
 /** The fields of a plate, in the order of its print. */
-export function fieldsOf(kind: PieceKind, inlets: number): FieldGroup[] {
+export function fieldsOf(kind: PieceKind, inlets: number, currency: string): FieldGroup[] {
   switch (kind) {
     case 'vehicles':
       return [
@@ -236,6 +236,8 @@ export function fieldsOf(kind: PieceKind, inlets: number): FieldGroup[] {
             a('cable.continuous_a', 'A continuous'),
             a('cable.boost_a', 'A boost'),
             { path: 'cable.boost_minutes', label: 'boost for', kind: 'number', unit: 'min' },
+            { path: 'cable.cooling_failed', label: 'cooling has failed', kind: 'yes_no' },
+            { path: 'cable.ageing', label: 'rating left (1 is new)', kind: 'number' },
           ],
         },
         {
@@ -286,6 +288,30 @@ export function fieldsOf(kind: PieceKind, inlets: number): FieldGroup[] {
             { path: 'access.kind', label: 'who may start', kind: 'choice', options: accessKinds },
             { path: 'access.makes', label: 'admitted', kind: 'names' },
             { path: 'extension', label: 'extension lead in use', kind: 'yes_no' },
+            { path: 'known_fault', label: 'known fault of this stall', kind: 'text' },
+          ],
+        },
+        {
+          title: 'Price',
+          under: 'tariff',
+          start: { currency },
+          fields: [
+            { path: 'tariff.currency', label: 'currency (USD, EUR, …)', kind: 'text', needed: true },
+            { path: 'tariff.per_kwh', label: 'for a kWh', kind: 'text' },
+            { path: 'tariff.per_minute', label: 'for a minute', kind: 'text' },
+            { path: 'tariff.session_fee', label: 'for a session', kind: 'text' },
+            { path: 'tariff.idle_per_minute', label: 'idle, for a minute', kind: 'text' },
+            { path: 'tariff.idle_grace_minutes', label: 'idle after', kind: 'number', unit: 'min' },
+            { path: 'tariff.minute_bands', label: 'for a minute, by power (from kW : price)', kind: 'bands' },
+          ],
+        },
+        {
+          title: 'Membership',
+          under: 'tariff.membership',
+          start: { monthly_fee: '0', per_kwh: '0' },
+          fields: [
+            { path: 'tariff.membership.monthly_fee', label: 'a month', kind: 'text', needed: true },
+            { path: 'tariff.membership.per_kwh', label: 'for a kWh', kind: 'text', needed: true },
           ],
         },
       ];

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import type { Judgement } from '@/api/client';
-import { number } from '@/ui/words';
+import { useUnits } from '@/ui/useUnits';
 
 defineProps<{ temperatures: Judgement['temperatures'] }>();
 
+const { thermometer, rise } = useUnits();
 const stateWords = { within: 'within', caution: 'take care', over: 'over', not_measured: 'ambient not read' };
 </script>
 
@@ -13,10 +14,8 @@ const stateWords = { within: 'within', caution: 'take care', over: 'over', not_m
     <ul>
       <li v-for="t in temperatures" :key="t.point" :class="t.state">
         <span class="point">{{ t.point }}</span>
-        <span class="figures">{{ number(t.max_c, 1) }} °C</span>
-        <span class="figures">{{
-          t.rise_k === null ? 'rise not measured' : `${number(t.rise_k, 1)} K above ambient`
-        }}</span>
+        <span class="figures">{{ thermometer(t.max_c) }}</span>
+        <span class="figures">{{ t.rise_k === null ? 'rise not measured' : `${rise(t.rise_k)} above ambient` }}</span>
         <strong>{{ stateWords[t.state] }}</strong>
       </li>
     </ul>

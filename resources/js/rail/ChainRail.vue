@@ -28,7 +28,7 @@ const point = computed(() =>
 const bindingLink = computed(() => (point.value ? point.value.binding_link : answer.value?.binding_link));
 const heldBy = computed(() => {
   const words = point.value ? main.value?.bindings[point.value.binding]?.words : undefined;
-  return words ? `Held by ${words} at ${point.value?.soc.toFixed(0)} %.` : 'Nothing flows yet.';
+  return words ? `Held by ${words} at ${point.value?.soc.toFixed(0)}\u00a0%.` : 'Nothing flows yet.';
 });
 /** The heat of a link at the cursor, or at the end. */
 const heatOf = (link: string | undefined) =>

@@ -1,4 +1,5 @@
 import type { Adapter, Outlet, Vehicle } from '@/api/client';
+import { money } from '@/ui/words';
 
 type Inlet = Vehicle['spec']['inlets'][number];
 
@@ -13,6 +14,15 @@ export function outletPlate(outlet: Outlet): string {
   return spec.current === 'ac'
     ? join(v(spec.supply?.volts), a(spec.supply?.amps), kw(spec.max_kw))
     : join(spec.max_v ? v(spec.max_v) : '? V', a(spec.max_a), kw(spec.max_kw));
+}
+
+/** The price for a kWh as it is printed at the place. */
+export function pricePlate(outlet: Outlet): string {
+  const { tariff } = outlet.spec;
+  const perKwh = tariff?.per_kwh;
+  return perKwh === null || perKwh === undefined
+    ? 'price not read'
+    : `${money(String(perKwh), tariff?.currency)} for a kWh`;
 }
 
 export function adapterPlate(adapter: Adapter): string {
