@@ -46,6 +46,7 @@ final class FitWriter
     {
         return [
             'outcome' => $answer->outcome->value,
+            'flows' => $answer->outcome->flow()->value,
             'chain' => $answer->chain->linkIds(),
             'adapters' => $answer->chain->adapterIds(),
             'expected_peak_kw' => self::rounded($answer->expectedPeakKw()),
@@ -66,6 +67,7 @@ final class FitWriter
             'outlet' => $best->chain->outlet->id,
             'vehicle' => $best->chain->vehicle->id,
             'outcome' => $best->outcome->value,
+            'flows' => $best->outcome->flow()->value,
             'chain' => $best->chain->linkIds(),
             'expected_peak_kw' => self::rounded($best->expectedPeakKw()),
             'ideal_peak_kw' => self::rounded($best->idealPeakKw),

@@ -165,6 +165,7 @@ final class ForecastWriter
             'v' => round($point->volts, 1),
             'a' => round($point->amps, 1),
             'kw' => round($point->kw, 2),
+            'car_kw' => FitWriter::rounded($forecast->car?->kwAt($point->soc)),
             'binding' => $point->binding->value,
             'binding_link' => $point->linkId === '' ? null : $point->linkId,
             'km_per_hour' => FitWriter::rounded($forecast->kmPerHour($point->kw), 0),

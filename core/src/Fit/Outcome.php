@@ -33,10 +33,19 @@ enum Outcome: string
         };
     }
 
+    public function flow(): Flow
+    {
+        return match ($this) {
+            self::Charges, self::Limited => Flow::Yes,
+            self::Unverified => Flow::Maybe,
+            self::WontCharge, self::NoJoint, self::Hazard => Flow::No,
+        };
+    }
+
     /** Whether current is expected to flow, or may flow once the open facts are read. */
     public function mayFlow(): bool
     {
-        return $this->rank() >= self::Unverified->rank();
+        return $this->flow() !== Flow::No;
     }
 
     public function words(): string

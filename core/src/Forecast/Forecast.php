@@ -6,6 +6,7 @@ namespace Harmozon\Core\Forecast;
 
 use Harmozon\Core\Chain\Unread;
 use Harmozon\Core\Fit\ChainAnswer;
+use Harmozon\Core\Power\LimitSet;
 
 /** What a chain will give between two states of charge. */
 final readonly class Forecast
@@ -21,6 +22,7 @@ final readonly class Forecast
      * @param  list<Step>  $points  at most 30 s apart; the last one is the end
      * @param  list<Unread>  $missing  without these there is no forecast
      * @param  float|null  $goOnAtSoc  from here on the next stop would be quicker; null when it never is, or is not known
+     * @param  LimitSet|null  $car  what the vehicle alone would allow in these conditions
      */
     public function __construct(
         public ChainAnswer $answer,
@@ -36,6 +38,7 @@ final readonly class Forecast
         public array $points,
         public array $missing = [],
         public ?float $goOnAtSoc = null,
+        public ?LimitSet $car = null,
     ) {
     }
 

@@ -61,7 +61,7 @@ final class Forecaster
             default => null,
         };
 
-        return $tally->forecast($answer, Efficiency::of($chain, $plan), $stopped);
+        return $tally->forecast($answer, Efficiency::of($chain, $plan), $stopped, Limits::ofVehicle($chain, $conditions));
     }
 
     private static function stopWords(Integrator $walk): string

@@ -7,6 +7,7 @@ namespace Harmozon\Core\Forecast;
 use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Power\BindingCode;
 use Harmozon\Core\Power\HeatLink;
+use Harmozon\Core\Power\LimitSet;
 
 /** Adds up the steps of a session: totals up to the target, and the minutes of every 5 % up to one step beyond it. */
 final class Tally
@@ -116,8 +117,9 @@ final class Tally
     /**
      * @param  float  $efficiency  share of the plug's energy that reaches the pack
      * @param  string|null  $stopped  why it ended before the target
+     * @param  LimitSet|null  $car  what the vehicle alone would allow
      */
-    public function forecast(ChainAnswer $answer, float $efficiency, ?string $stopped): Forecast
+    public function forecast(ChainAnswer $answer, float $efficiency, ?string $stopped, ?LimitSet $car): Forecast
     {
         $end = $this->end ?? throw new \LogicException('a walk ends with a step of no length');
 
@@ -135,6 +137,7 @@ final class Tally
             $this->points,
             [],
             $this->goOnAtSoc,
+            $car,
         );
     }
 

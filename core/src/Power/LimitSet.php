@@ -35,6 +35,15 @@ final readonly class LimitSet
         return $this->plugV->at($soc) * $this->phases / 1000;
     }
 
+    /** The smallest of all limits at a state of charge, at the starting heat loads; null when none is known. */
+    public function kwAt(float $soc): ?float
+    {
+        $amps = $this->leastA();
+        $kw = array_filter([$amps === null ? null : $amps * $this->kwPerAmp($soc), $this->leastKw(), $this->curve?->kw->at($soc)], static fn (?float $k): bool => $k !== null);
+
+        return $kw === [] ? null : min($kw);
+    }
+
     /** The fewest amps that any link allows; null when no amps are known. */
     public function leastA(): ?float
     {

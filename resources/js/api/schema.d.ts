@@ -530,6 +530,11 @@ export interface components {
         Units: "metric" | "us";
         /** @enum {string} */
         Outcome: "charges" | "limited" | "unverified" | "wont_charge" | "no_joint" | "hazard";
+        /**
+         * @description Whether current is expected to flow
+         * @enum {string}
+         */
+        Flows: "yes" | "maybe" | "no";
         /** @enum {string} */
         Policy: "maker" | "certified" | "any";
         /** @enum {string} */
@@ -644,6 +649,7 @@ export interface components {
             outlet: string;
             vehicle: string;
             outcome: components["schemas"]["Outcome"];
+            flows: components["schemas"]["Flows"];
             chain: string[];
             expected_peak_kw: components["schemas"]["NumberOrNull"];
             ideal_peak_kw: components["schemas"]["NumberOrNull"];
@@ -756,6 +762,7 @@ export interface components {
         };
         ChainAnswer: {
             outcome: components["schemas"]["Outcome"];
+            flows: components["schemas"]["Flows"];
             chain: string[];
             adapters: string[];
             expected_peak_kw: components["schemas"]["NumberOrNull"];
@@ -820,6 +827,8 @@ export interface components {
             v: number;
             a: number;
             kw: number;
+            /** @description What the car alone would take at this charge */
+            car_kw: number | null;
             binding: string;
             binding_link: components["schemas"]["TextOrNull"];
             km_per_hour: components["schemas"]["NumberOrNull"];

@@ -34,7 +34,7 @@ const sections = computed<Section[]>(() =>
 );
 const ordered = computed(() => sections.value.flatMap((s) => s.outlets));
 const rowOf = computed(() => new Map(ordered.value.map((o, i) => [o.id, i])));
-const flows = (o: string, v: string) => ['charges', 'limited'].includes(board.cell(o, v)?.outcome ?? '');
+const flows = (o: string, v: string) => board.cell(o, v)?.flows === 'yes';
 const count = (v: string) => garage.outlets.filter((o) => flows(o.id, v)).length;
 const withKw = (name: string, o: string, v: string) => `${name} ${kw(board.cell(o, v)?.expected_peak_kw)} kW`;
 
@@ -74,9 +74,8 @@ function words(outletId: string, vehicleId: string): string {
   if (!cell) {
     return 'not known yet';
   }
-  const flows = cell.outcome === 'charges' || cell.outcome === 'limited';
   const through = cell.adapters.length > 0 ? ` through ${cell.adapters.map(garage.tag).join(' and ')}` : '';
-  return `${garage.vehicle(vehicleId)?.name} at ${garage.outlet(outletId)?.name}: ${outcomeWords[cell.outcome]}${flows ? `, ${kw(cell.expected_peak_kw)} kW` : ''}${through}`;
+  return `${garage.vehicle(vehicleId)?.name} at ${garage.outlet(outletId)?.name}: ${outcomeWords[cell.outcome]}${cell.flows === 'yes' ? `, ${kw(cell.expected_peak_kw)} kW` : ''}${through}`;
 }
 
 function figure(outletId: string, vehicleId: string): string {

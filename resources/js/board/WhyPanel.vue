@@ -25,7 +25,7 @@ const cautions = computed(() => {
   const said = new Set(answer.value?.gates.map((g) => g.reason));
   return (answer.value?.cautions ?? []).filter((c) => !said.has(c));
 });
-const flows = computed(() => ['charges', 'limited', 'unverified'].includes(answer.value?.outcome ?? ''));
+const flows = computed(() => answer.value !== null && answer.value.flows !== 'no');
 
 function otherWay(adapters: string[]): string {
   return adapters.length > 0 ? `through ${adapters.map(garage.tag).join(' and ')}` : 'direct';

@@ -17,7 +17,7 @@ const isBusy = ref(false);
 
 const answer = computed(() => rail.answer);
 const isHazard = computed(() => answer.value?.outcome === 'hazard');
-const flows = computed(() => ['charges', 'limited'].includes(answer.value?.outcome ?? ''));
+const flows = computed(() => answer.value?.flows === 'yes');
 const through = computed(() => (answer.value?.adapters ?? []).map((id) => garage.tag(id)).join(' and '));
 
 async function begin(): Promise<void> {

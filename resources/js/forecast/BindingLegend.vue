@@ -30,6 +30,10 @@ const rows = computed(() =>
       <span>{{ row.words }}</span>
       <span class="figures">{{ row.minutes < 1 ? '< 1' : row.minutes.toFixed(0) }} min</span>
     </li>
+    <li>
+      <svg width="26" height="16" aria-hidden="true" focusable="false"><path class="car" d="M0 8H26" /></svg>
+      <span>what the car alone would take</span>
+    </li>
   </ul>
 </template>
 
@@ -52,6 +56,12 @@ li {
 
 .swatch {
   stroke: var(--line-strong);
+}
+
+.car {
+  stroke: var(--ink-faint);
+  stroke-width: 1.3;
+  stroke-dasharray: 1.5 3.5;
 }
 
 .figures {

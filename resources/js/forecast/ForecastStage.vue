@@ -163,15 +163,34 @@ onUnmounted(() => (forecast.cursorS = null));
 
 @media (width <= 900px) {
   .forecast {
-    display: block;
+    display: flex;
+    flex-direction: column;
+    gap: 8px;
     height: auto;
+    padding-top: 8px;
   }
 
-  .view,
+  /* One column: the sliders come right below the curve that they move. */
+  .view {
+    display: contents;
+  }
+
+  .view > *,
+  .tools {
+    margin-inline: 12px;
+  }
+
   .need {
     overflow: visible;
-    padding: 10px 12px 16px;
+    order: 1;
+    padding: 8px 12px 16px;
     border-left: 0;
+  }
+
+  .sheet,
+  .small {
+    order: 2;
+    margin-bottom: 12px;
   }
 
   .chart {

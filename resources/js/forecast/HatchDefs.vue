@@ -3,59 +3,32 @@
 defineProps<{ prefix: string }>();
 
 const inks = ['own', 'held'] as const;
+const hatchings = [
+  { id: 'plain', size: 8 },
+  { id: 'rise', size: 7, turn: 45, line: 'M0 0V7' },
+  { id: 'fall', size: 7, turn: -45, line: 'M0 0V7' },
+  { id: 'dense', size: 4, turn: 45, line: 'M0 0V4' },
+  { id: 'upright', size: 7, line: 'M0 0V7' },
+  { id: 'level', size: 7, line: 'M0 0H7' },
+  { id: 'cross', size: 8, line: 'M0 0L8 8M8 0L0 8' },
+  { id: 'dots', size: 7, line: 'M3 3H4V4H3Z' },
+];
 </script>
 
 <template>
   <defs>
     <template v-for="ink in inks" :key="ink">
-      <pattern :id="`${prefix}-${ink}-plain`" width="8" height="8" patternUnits="userSpaceOnUse">
-        <rect width="8" height="8" :class="`wash ${ink}`" />
-      </pattern>
       <pattern
-        :id="`${prefix}-${ink}-rise`"
-        width="7"
-        height="7"
+        v-for="h in hatchings"
+        :id="`${prefix}-${ink}-${h.id}`"
+        :key="h.id"
+        :width="h.size"
+        :height="h.size"
         patternUnits="userSpaceOnUse"
-        patternTransform="rotate(45)"
+        :patternTransform="h.turn ? `rotate(${h.turn})` : undefined"
       >
-        <rect width="7" height="7" :class="`wash ${ink}`" />
-        <path d="M0 0V7" :class="`stroke ${ink}`" />
-      </pattern>
-      <pattern
-        :id="`${prefix}-${ink}-fall`"
-        width="7"
-        height="7"
-        patternUnits="userSpaceOnUse"
-        patternTransform="rotate(-45)"
-      >
-        <rect width="7" height="7" :class="`wash ${ink}`" />
-        <path d="M0 0V7" :class="`stroke ${ink}`" />
-      </pattern>
-      <pattern
-        :id="`${prefix}-${ink}-dense`"
-        width="4"
-        height="4"
-        patternUnits="userSpaceOnUse"
-        patternTransform="rotate(45)"
-      >
-        <rect width="4" height="4" :class="`wash ${ink}`" />
-        <path d="M0 0V4" :class="`stroke ${ink}`" />
-      </pattern>
-      <pattern :id="`${prefix}-${ink}-upright`" width="7" height="7" patternUnits="userSpaceOnUse">
-        <rect width="7" height="7" :class="`wash ${ink}`" />
-        <path d="M0 0V7" :class="`stroke ${ink}`" />
-      </pattern>
-      <pattern :id="`${prefix}-${ink}-level`" width="7" height="7" patternUnits="userSpaceOnUse">
-        <rect width="7" height="7" :class="`wash ${ink}`" />
-        <path d="M0 0H7" :class="`stroke ${ink}`" />
-      </pattern>
-      <pattern :id="`${prefix}-${ink}-cross`" width="8" height="8" patternUnits="userSpaceOnUse">
-        <rect width="8" height="8" :class="`wash ${ink}`" />
-        <path d="M0 0L8 8M8 0L0 8" :class="`stroke ${ink}`" />
-      </pattern>
-      <pattern :id="`${prefix}-${ink}-dots`" width="7" height="7" patternUnits="userSpaceOnUse">
-        <rect width="7" height="7" :class="`wash ${ink}`" />
-        <circle cx="3.5" cy="3.5" r="1.2" :class="`dot ${ink}`" />
+        <rect :width="h.size" :height="h.size" :class="`wash ${ink}`" />
+        <path v-if="h.line" :d="h.line" :class="`stroke ${ink}`" />
       </pattern>
     </template>
   </defs>
@@ -81,13 +54,5 @@ const inks = ['own', 'held'] as const;
 
 .stroke.held {
   stroke: var(--copper);
-}
-
-.dot.own {
-  fill: var(--ink-soft);
-}
-
-.dot.held {
-  fill: var(--copper);
 }
 </style>

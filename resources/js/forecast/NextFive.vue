@@ -51,13 +51,16 @@ const price = (amount: string | null) => (amount === null ? '' : `, ${money(amou
       </p>
       <p v-for="fact in main.unread" :key="fact" class="open">Not read: {{ fact }}. Until then this is a ceiling.</p>
     </div>
-    <ol class="steps" aria-label="Minutes for every 5 percent">
-      <li v-for="m in before" :key="m.soc">
-        <span class="quiet figures">{{ m.soc.toFixed(0) }} %</span>
-        <span class="bar" :style="{ inlineSize: `${(m.minutes_per_5 / most) * 100}%` }" />
-        <span class="figures">{{ m.minutes_per_5.toFixed(1) }}<span class="sr-only"> min</span></span>
-      </li>
-    </ol>
+    <div>
+      <p class="kicker" aria-hidden="true">minutes for 5 % more, from</p>
+      <ol class="steps" aria-label="Minutes for 5 percent more, from each state of charge">
+        <li v-for="m in before" :key="m.soc">
+          <span class="quiet figures">{{ m.soc.toFixed(0) }} %</span>
+          <span class="bar" :style="{ inlineSize: `${(m.minutes_per_5 / most) * 100}%` }" />
+          <span class="figures">{{ m.minutes_per_5.toFixed(1) }}<span class="sr-only"> min</span></span>
+        </li>
+      </ol>
+    </div>
   </div>
 </template>
 

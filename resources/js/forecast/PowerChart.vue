@@ -35,7 +35,13 @@ const most = (figure: (p: ForecastPoint) => number, of: Forecast[]) =>
 const x = computed(() => scaleLinear(span.value, [edge.value.left, Math.max(60, width.value) - edge.value.right]));
 const y = computed(() =>
   scaleLinear(
-    [0, most((p) => p.kw, all.value) * 1.06],
+    [
+      0,
+      Math.max(
+        most((p) => p.kw, all.value),
+        most((p) => p.car_kw ?? 0, [props.main]),
+      ) * 1.06,
+    ],
     [Math.max(80, height.value) - edge.value.bottom, edge.value.top],
   ),
 );
@@ -47,6 +53,12 @@ const path = (of: ForecastPoint[], figure: (p: ForecastPoint) => number, scale: 
   line<ForecastPoint>()
     .x((p) => x.value(at.value(p)))
     .y((p) => scale(figure(p)))(of) ?? '';
+
+/** What the car alone would take: the gap below it is what the chain costs. */
+const carKw = computed(() => {
+  const known = props.main.points.filter((p) => p.car_kw !== null && p.binding !== 'handshake');
+  return known.length > 1 ? path(known, (p) => p.car_kw ?? 0, y.value) : '';
+});
 
 const bands = computed(() =>
   bandsOf(props.main.points)
@@ -171,6 +183,7 @@ function step(event: KeyboardEvent): void {
         :class="`o${i}`"
         :d="path(other.points, (p) => p.kw, y)"
       />
+      <path v-if="carKw" class="car" :d="carKw" />
       <path class="power" :d="path(main.points, (p) => p.kw, y)" />
       <template v-if="showsVoltsAmps">
         <path class="volts" :d="path(main.points, (p) => p.v, yVoltsAmps)" />
@@ -243,6 +256,13 @@ svg {
   stroke: var(--copper);
   stroke-width: 2.6;
   stroke-linejoin: round;
+}
+
+.car {
+  fill: none;
+  stroke: var(--ink-faint);
+  stroke-width: 1.3;
+  stroke-dasharray: 1.5 3.5;
 }
 
 .other {

@@ -22,6 +22,7 @@ export function pointAt(points: ForecastPoint[], seconds: number): ForecastPoint
     v: mix(left.v, right.v),
     a: mix(left.a, right.a),
     kw: mix(left.kw, right.kw),
+    car_kw: left.car_kw === null || right.car_kw === null ? null : mix(left.car_kw, right.car_kw),
     km_per_hour:
       left.km_per_hour === null || right.km_per_hour === null ? null : mix(left.km_per_hour, right.km_per_hour),
     theta: Object.fromEntries(Object.entries(left.theta).map(([k, v]) => [k, mix(v, right.theta[k] ?? v)])),

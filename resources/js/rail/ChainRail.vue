@@ -22,6 +22,9 @@ const route = useRoute();
 /** On the forecast the rail stands under its need, and at its cursor; elsewhere under the usual conditions. */
 const main = computed(() => (route.meta.stage === 'forecast' ? forecast.main : null));
 const answer = computed(() => (rail.answer && main.value ? main.value.answer : rail.answer));
+/** The pieces of that answer, which under the forecast's need may be others than elsewhere. */
+const adapters = computed(() => (answer.value?.adapters ?? []).map((id) => ({ id, piece: garage.adapter(id) })));
+const inlet = computed(() => rail.vehicle?.spec.inlets[Number(answer.value?.chain.at(-1)?.split('#').at(-1) ?? 0)]);
 const point = computed(() =>
   main.value && forecast.cursorS !== null ? pointAt(main.value.points, forecast.cursorS) : null,
 );
@@ -103,17 +106,17 @@ const tags = computed(() => (answer.value?.adapters ?? []).map(garage.tag));
           :chosen="answer.adapters[0] ?? ''"
           @choose="(id) => rail.choose({ adapters: id === '' ? [] : [id] })"
         >
-          <template v-if="rail.adapters.length > 0">
+          <template v-if="adapters.length > 0">
             <RailPiece
-              v-for="a in rail.adapters"
-              :key="a?.id"
+              v-for="a in adapters"
+              :key="a.id"
               kicker="adapter"
-              :name="a ? `${a.tag} ${a.name}` : 'attached'"
-              :plate="a ? adapterPlate(a) : ''"
-              :binds="binds(a?.id)"
+              :name="a.piece ? `${a.piece.tag} ${a.piece.name}` : 'attached'"
+              :plate="a.piece ? adapterPlate(a.piece) : ''"
+              :binds="binds(a.id)"
               :joint="joint"
-              :heat="heatOf(a?.id)"
-              :boost="boostOf(a?.id)"
+              :heat="heatOf(a.id)"
+              :boost="boostOf(a.id)"
             />
           </template>
           <span v-else class="add-slot" title="Put an adapter between"
@@ -128,8 +131,8 @@ const tags = computed(() => (answer.value?.adapters ?? []).map(garage.tag));
         >
           <RailPiece
             kicker="inlet"
-            :name="`${rail.vehicle.name}, ${rail.inlet?.coupler ?? ''}`"
-            :plate="inletPlate(rail.inlet, current)"
+            :name="`${rail.vehicle.name}, ${inlet?.coupler ?? ''}`"
+            :plate="inletPlate(inlet, current)"
             :binds="binds(answer.chain.at(-1))"
             joint="locked"
           />
@@ -139,7 +142,7 @@ const tags = computed(() => (answer.value?.adapters ?? []).map(garage.tag));
           class="fixed"
           kicker="step-up"
           name="Converter"
-          :plate="converterPlate(rail.inlet)"
+          :plate="converterPlate(inlet)"
           binds
           joint="locked"
         />
@@ -158,7 +161,7 @@ const tags = computed(() => (answer.value?.adapters ?? []).map(garage.tag));
       <div class="verdict" :class="answer.outcome" aria-live="polite">
         <span class="word-out">{{ outcomeWords[answer.outcome] }}</span>
         <span v-if="point" class="kw figures">{{ kw(point.kw) }} kW at {{ clock(point.t_s) }}</span>
-        <span v-else-if="answer.outcome === 'charges' || answer.outcome === 'limited'" class="kw figures">
+        <span v-else-if="answer.flows === 'yes'" class="kw figures">
           {{ kw(answer.expected_peak_kw) }} kW<template v-if="answer.outcome === 'limited'">
             of {{ kw(answer.ideal_peak_kw) }}</template
           >

@@ -23,12 +23,6 @@ export const useRail = defineStore('rail', () => {
 
   const outlet = computed(() => garage.outlet(pick.value.outlet));
   const vehicle = computed(() => garage.vehicle(pick.value.vehicle));
-  const adapters = computed(() => (answer.value?.adapters ?? []).map((id) => garage.adapter(id)));
-  /** The inlet the chain ends in, from the last link id (`vehicle#index`). */
-  const inlet = computed(() => {
-    const last = answer.value?.chain.at(-1);
-    return vehicle.value?.spec.inlets[Number(last?.split('#').at(-1) ?? 0)];
-  });
 
   async function refresh(): Promise<void> {
     const { outlet: o, vehicle: v, adapters: exact } = pick.value;
@@ -76,5 +70,5 @@ export const useRail = defineStore('rail', () => {
     });
   }
 
-  return { follow, pick, answer, error, outlet, vehicle, adapters, inlet, choose, refresh };
+  return { follow, pick, answer, error, outlet, vehicle, choose, refresh };
 });
