@@ -30,7 +30,7 @@ final class ForecastCommand extends CoreCommand
     {
         $case = (new CaseReader)->json(TextInput::text($this->path('case'), 'case'));
         $this->forecast = (new Forecaster)->forecast($case->fitter()->answer($case->outlet, $case->vehicle)->best, $case->conditions);
-        $this->bill = Bill::of($case->outlet->tariff, Usage::of($this->forecast, $case->conditions->idleMinutes));
+        $this->bill = Bill::of($case->outlet->tariff, Usage::of($this->forecast, $case->conditions->idleMinutes), $case->conditions->member);
 
         return (new ForecastWriter)->forecast($this->forecast, $case->conditions);
     }

@@ -28,7 +28,7 @@ final class ForecastWriter
     public function forecast(Forecast $forecast, Conditions $conditions): array
     {
         $answer = $forecast->answer;
-        $bill = $forecast->isGiven() ? Bill::of($answer->chain->outlet->tariff, Usage::of($forecast, $conditions->idleMinutes)) : null;
+        $bill = $forecast->isGiven() ? Bill::of($answer->chain->outlet->tariff, Usage::of($forecast, $conditions->idleMinutes), $conditions->member) : null;
 
         return [
             'outcome' => $answer->outcome->value,
@@ -120,6 +120,7 @@ final class ForecastWriter
             'currency' => $bill->currency(),
             'amount' => $bill->amount(),
             'with_membership' => $bill->withMembership(),
+            'without_membership' => $bill->withoutMembership(),
             'idle_fee' => $bill->idleFee(),
             'break_even_kwh_per_month' => $bill->breakEvenKwhPerMonth(),
             'break_even_sessions_per_month' => $bill->breakEvenSessionsPerMonth(),
@@ -130,13 +131,13 @@ final class ForecastWriter
     private function marginal(Marginal $marginal, Forecast $forecast, Conditions $conditions): array
     {
         $meanKw = $marginal->minutesPer5 > 0 ? $marginal->plugKwhPer5 / $marginal->minutesPer5 * 60 : 0.0;
-        $bill = Bill::of($forecast->answer->chain->outlet->tariff, new Usage($marginal->plugKwhPer5, [[$marginal->minutesPer5, $meanKw]]));
+        $bill = Bill::of($forecast->answer->chain->outlet->tariff, new Usage($marginal->plugKwhPer5, [[$marginal->minutesPer5, $meanKw]]), $conditions->member);
 
         return [
             'soc' => round($marginal->soc, 2),
             'minutes_per_5' => round($marginal->minutesPer5, 2),
             'plug_kwh_per_5' => round($marginal->plugKwhPer5, 3),
-            'amount_per_5' => $bill?->runningAmount($conditions->member),
+            'amount_per_5' => $bill?->runningAmount(),
         ];
     }
 

@@ -22,16 +22,16 @@ final readonly class Bill
 
     private const MINUTE_DECIMALS = 2;
 
-    private function __construct(private Tariff $tariff, private Usage $usage)
+    private function __construct(private Tariff $tariff, private Usage $usage, private bool $isMember)
     {
     }
 
     /** @return self|null null when neither a price by kWh nor one by minute has been read */
-    public static function of(?Tariff $tariff, Usage $usage): ?self
+    public static function of(?Tariff $tariff, Usage $usage, bool $isMember = false): ?self
     {
         return $tariff === null || ($tariff->perKwh === null && $tariff->perMinute === null && $tariff->minuteBands === [])
             ? null
-            : new self($tariff, $usage);
+            : new self($tariff, $usage, $isMember);
     }
 
     public function currency(): string
@@ -39,24 +39,27 @@ final readonly class Bill
         return $this->tariff->currency;
     }
 
-    /** What anybody pays. */
+    /** What this driver pays; a member's monthly fee stands apart. */
     public function amount(): string
+    {
+        return $this->isMember ? ($this->withMembership() ?? $this->withoutMembership()) : $this->withoutMembership();
+    }
+
+    public function withoutMembership(): string
     {
         return $this->rounded($this->sum($this->tariff->perKwh));
     }
 
-    /** What a member pays, the monthly fee apart; null when there is no membership. */
+    /** Null when there is no membership. */
     public function withMembership(): ?string
     {
         return $this->tariff->membership === null ? null : $this->rounded($this->sum($this->tariff->membership->perKwh));
     }
 
-    /** The part that stays out of what 5 % more would cost: what is paid once, and after the end. */
-    public function runningAmount(bool $isMember): string
+    /** What this driver pays for energy and minutes alone, without what is paid once or after the end. */
+    public function runningAmount(): string
     {
-        $perKwh = $isMember && $this->tariff->membership !== null ? $this->tariff->membership->perKwh : $this->tariff->perKwh;
-
-        return $this->rounded($this->running($perKwh));
+        return $this->rounded($this->running($this->isMember ? ($this->tariff->membership->perKwh ?? $this->tariff->perKwh) : $this->tariff->perKwh));
     }
 
     public function idleFee(): string

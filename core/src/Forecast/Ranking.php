@@ -37,8 +37,8 @@ final class Ranking
         $forecaster = Forecaster::sparing();
         foreach ($outlets as $outlet) {
             $forecast = $forecaster->forecast($fitter->bestOf($outlet, $vehicle), $conditions);
-            $bill = $forecast->isGiven() ? Bill::of($outlet->tariff, Usage::of($forecast, $conditions->idleMinutes)) : null;
-            $stops[] = new Stop($forecast, $bill, $conditions->member);
+            $bill = $forecast->isGiven() ? Bill::of($outlet->tariff, Usage::of($forecast, $conditions->idleMinutes), $conditions->member) : null;
+            $stops[] = new Stop($forecast, $bill);
         }
 
         return new self($stops);

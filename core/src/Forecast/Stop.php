@@ -20,9 +20,9 @@ final readonly class Stop
     /** How much could go wrong: 0 is nothing known. Every unread fact counts one, unverified access two, a known fault ten. */
     public int $risk;
 
-    public function __construct(public Forecast $forecast, public ?Bill $bill, bool $isMember)
+    public function __construct(public Forecast $forecast, public ?Bill $bill)
     {
-        $this->price = $isMember ? ($bill?->withMembership() ?? $bill?->amount()) : $bill?->amount();
+        $this->price = $bill?->amount();
         $this->openFacts = $this->facts();
         $this->risk = count($this->openFacts)
             + ($this->isAccessUnverified() ? 2 : 0)

@@ -43,10 +43,13 @@ final readonly class Duty
         return new self($boostA, $continuousA * $ageing * $derating, $tau);
     }
 
-    /** The amps allowed at this load. */
+    /**
+     * The amps allowed at this load: the plate's boost below 1, then what the ambient leaves of its continuous amps. Cold
+     * air never lifts a piece above the highest amps on its plate.
+     */
     public function allowsA(float $theta): float
     {
-        return $theta < 1 && $this->effectiveA > 0 ? max($this->boostA, $this->effectiveA) : $this->effectiveA;
+        return $theta < 1 && $this->effectiveA > 0 ? $this->boostA : min($this->boostA, $this->effectiveA);
     }
 
     /** Minutes that the full boost lasts from this load; INF when it can be held for ever, 0 when it is spent. */

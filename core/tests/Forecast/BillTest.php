@@ -20,6 +20,9 @@ final class BillTest extends TestCase
         $bill = self::bill(['perKwh' => '0.45', 'membership' => new Membership('7.00', '0.34')], 51.9);
 
         self::assertSame(['23.36', '17.65', 'USD'], [$bill?->amount(), $bill?->withMembership(), $bill?->currency()]);
+        $member = Bill::of(new Tariff('USD', '0.45', null, null, null, null, new Membership('7.00', '0.34')), new Usage(51.9, []), isMember: true);
+        self::assertSame(['17.65', '23.36'], [$member?->amount(), $member?->withoutMembership()]);
+        self::assertSame('23.36', Bill::of(new Tariff('USD', '0.45', null, null, null, null, null), new Usage(51.9, []), isMember: true)?->amount());
     }
 
     public function test_tenths_that_floats_cannot_hold_add_up(): void
@@ -37,7 +40,7 @@ final class BillTest extends TestCase
         self::assertSame('8.50', self::bill($tariff, 20, [[30.0, 40.0]], 5.0)?->amount());
         self::assertSame('11.30', self::bill($tariff, 20, [[30.0, 40.0]], 12.0)?->amount());
         self::assertSame('2.80', self::bill($tariff, 20, [[30.0, 40.0]], 12.0)?->idleFee());
-        self::assertSame('7.50', self::bill($tariff, 20, [[30.0, 40.0]], 12.0)?->runningAmount(false));
+        self::assertSame('7.50', self::bill($tariff, 20, [[30.0, 40.0]], 12.0)?->runningAmount());
     }
 
     public function test_minutes_by_power_band(): void

@@ -14,6 +14,18 @@ use PHPUnit\Framework\TestCase;
 
 final class DutyTest extends TestCase
 {
+    public function test_cold_air_never_lifts_a_piece_above_its_plate(): void
+    {
+        // At 0 °C 250 A could be 250 √(90 / 65) = 294 A.
+        $plain = Duty::of(Plate::of(continuousA: 250), 0.0);
+        self::assertEqualsWithDelta(294.2, $plain?->effectiveA, 0.05);
+        self::assertSame([250.0, 250.0], [$plain?->allowsA(0.0), $plain?->allowsA(1.0)]);
+
+        $boosted = Duty::of(Plate::of(continuousA: 250, boostA: 280, boostMinutes: 15), 0.0);
+        self::assertSame([280.0, 280.0], [$boosted?->allowsA(0.5), $boosted?->allowsA(1.2)]);
+        self::assertSame(INF, $boosted?->boostMinutes(0.5));
+    }
+
     use TestTrait;
 
     private static function duty(?float $ambientC = null, float $ageing = 1.0, bool $cooled = false): Duty

@@ -852,8 +852,10 @@ export interface components {
             soc_end: number;
             cost: null | {
                 currency: string;
+                /** @description What this driver pays */
                 amount: string;
                 with_membership: components["schemas"]["TextOrNull"];
+                without_membership: string;
                 idle_fee: string;
                 break_even_kwh_per_month: components["schemas"]["TextOrNull"];
                 break_even_sessions_per_month: number | null;

@@ -65,14 +65,7 @@ function choose(index: number): void {
           <td class="number figures">{{ f.minutes === null ? outcomeWords[f.outcome] : duration(f.minutes) }}</td>
           <td class="number figures">{{ f.minutes === null ? '–' : f.plug_kwh.toFixed(1) }}</td>
           <td class="number figures">
-            {{
-              f.minutes === null
-                ? '–'
-                : money(
-                    forecast.need.isMember ? (f.cost?.with_membership ?? f.cost?.amount) : f.cost?.amount,
-                    f.cost?.currency,
-                  )
-            }}
+            {{ f.minutes === null ? '–' : money(f.cost?.amount, f.cost?.currency) }}
           </td>
           <td class="number figures">{{ kw(f.peak_kw) }}</td>
           <td>{{ heldBy(f) }}</td>

@@ -11,16 +11,13 @@ const forecast = useForecast();
 const { distance, distanceUnit } = useUnits();
 
 const cost = computed(() => props.main.cost);
-const paid = computed(() =>
-  forecast.need.isMember ? (cost.value?.with_membership ?? cost.value?.amount) : cost.value?.amount,
-);
 const membership = computed(() => {
   const c = cost.value;
   if (!c?.with_membership) {
     return null;
   }
   const other = forecast.need.isMember
-    ? `${money(c.amount, c.currency)} without membership`
+    ? `${money(c.without_membership, c.currency)} without membership`
     : `${money(c.with_membership, c.currency)} as a member`;
   const sessions = c.break_even_sessions_per_month;
   const pays =
@@ -46,7 +43,7 @@ const membership = computed(() => {
       <span>{{ main.pack_kwh.toFixed(1) }} of them into the pack</span>
     </p>
     <p>
-      <strong class="figures">{{ money(paid, cost?.currency) }}</strong>
+      <strong class="figures">{{ money(cost?.amount, cost?.currency) }}</strong>
       <span v-if="cost && Number(cost.idle_fee) > 0"
         >idle fee of {{ money(cost.idle_fee, cost.currency) }} included</span
       >
