@@ -23,6 +23,9 @@ final class Cautions
         if (! $answer->outcome->mayFlow()) {
             return $cautions;
         }
+        if ($chain->outlet->knownFault !== null) {
+            $cautions[] = sprintf('Known fault of this stall: %s.', rtrim($chain->outlet->knownFault, '.'));
+        }
         if ($answer->limits !== null && $answer->limits->unread !== []) {
             $cautions[] = sprintf('Not read yet: %s. The kW shown is a ceiling.', implode(', ', $answer->limits->unread));
         }

@@ -52,6 +52,12 @@ final class Envelope
 
     private int $at = 0;
 
+    /** Where it was last looked. */
+    private float $soc = 0.0;
+
+    /** A limit has changed since. */
+    private bool $isStale = true;
+
     private readonly float $kwPerVA;
 
     private float $leastA = INF;
@@ -90,6 +96,7 @@ final class Envelope
     /** A constant limit that holds from now on. */
     public function add(KwLimit $limit): void
     {
+        $this->isStale = true;
         if ($limit->kw < $this->leastKw || ($limit->kw === $this->leastKw && $this->kwCode !== null && self::before($limit->code, $this->kwCode))) {
             [$this->leastKw, $this->kwCode, $this->kwLink] = [$limit->kw, $limit->code, $limit->linkId];
         }
@@ -98,6 +105,15 @@ final class Envelope
     /** Looks at a state of charge: sets everything that is public. */
     public function lookAt(float $soc): void
     {
+        if (! $this->isStale && $soc >= $this->soc && $soc < $this->until - 1e-9) {
+            $this->kw += $this->slope * ($soc - $this->soc);
+            $this->volts += $this->voltsSlope * ($soc - $this->soc);
+            $this->soc = $soc;
+
+            return;
+        }
+        $this->isStale = false;
+        $this->soc = $soc;
         while ($soc >= $this->stretches[$this->at]['to'] - 1e-9 && isset($this->stretches[$this->at + 1])) {
             $this->at++;
         }
@@ -167,6 +183,7 @@ final class Envelope
 
     private function findAmps(): void
     {
+        $this->isStale = true;
         [$this->leastA, $this->ampsCode, $this->ampsLink] = [INF, null, ''];
         foreach ($this->limits->amps as $limit) {
             $link = $this->heat[$limit->linkId] ?? null;

@@ -100,7 +100,7 @@ final class Limits
     private function neighbour(): void
     {
         $cabinet = $this->chain->outlet->cabinet;
-        $minute = $this->conditions->faults->neighbourAtMinute;
+        $minute = $this->chain->current() === CurrentKind::Dc ? $this->conditions->faults->neighbourAtMinute : null;
         $isThere = $cabinet?->partnerActive === true;
         $shareKw = $isThere || $minute === null ? null : $cabinet?->shareOnceJoinedKw();
         if ($shareKw !== null && $shareKw < INF) {

@@ -222,4 +222,11 @@ final class WorkedPairsTest extends TestCase
             Cases::file(car: ['inlets.0.coupler' => 'type2'], outlet: ['coupler' => 'type2', 'supply' => ['volts' => 230, 'amps' => 16, 'phases' => 3]], post: Cases::AC_POST), Outcome::Limited, 3.68,
         ];
     }
+
+    public function test_a_known_fault_of_the_stall_is_told_before_connecting(): void
+    {
+        $cautions = Cases::answer(Cases::file(outlet: ['known_fault' => 'the latch sticks.']))->best->cautions();
+
+        self::assertContains('Known fault of this stall: the latch sticks.', $cautions);
+    }
 }

@@ -7,8 +7,13 @@ namespace Harmozon\Core\Tests\Forecast;
 use Eris\Generator;
 use Eris\Generators;
 use Eris\TestTrait;
+use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Forecast\Forecast;
 use Harmozon\Core\Forecast\Forecaster;
+use Harmozon\Core\Power\AmpLimit;
+use Harmozon\Core\Power\Limits;
+use Harmozon\Core\Power\LimitSet;
 use Harmozon\Core\Tests\Cases;
 use PHPUnit\Framework\TestCase;
 
@@ -81,6 +86,39 @@ final class ForecastPropertiesTest extends TestCase
                     self::assertEqualsWithDelta($second->heat[0]->thetaEnd, $other->heat[0]->thetaEnd, 0.005);
                 }
             });
+    }
+
+    /** Against a walk that knows nothing of exact solutions: the smallest limit now, a fifth of a second at a time. */
+    public function test_a_plain_walk_in_small_steps_ends_at_the_same_minute(): void
+    {
+        $this->limitTo(12)->forAll(self::plates(), Generators::choose(0, 40), Generators::choose(10, 40))
+            ->then(static function (array $outlet, int $from, int $more): void {
+                $case = Cases::read(self::file($outlet, ['conditions.soc_from' => $from, 'conditions.soc_to' => $from + $more, 'conditions.ambient_c' => 40]));
+                $answer = $case->fitter()->answer($case->outlet, $case->vehicle)->best;
+                $forecast = (new Forecaster)->forecast($answer, $case->conditions);
+                [$minutes, $theta] = self::plainWalk($answer, $case->conditions);
+
+                self::assertEqualsWithDelta($minutes, $forecast->minutes, 0.005 * $minutes);
+                self::assertEqualsWithDelta($theta, $forecast->heat[0]->thetaEnd, 0.01);
+            });
+    }
+
+    /** @return array{float, float} minutes, and the cable's heat load at the end */
+    private static function plainWalk(ChainAnswer $answer, Conditions $conditions): array
+    {
+        $limits = Limits::ofChain($answer->chain, $answer->voltage, $conditions) ?? self::fail('the chain has volts');
+        $cable = $limits->heat[0];
+        [$soc, $theta, $kw, $s, $stepS] = [$conditions->socFrom, $cable->theta, 0.0, 45.0, 0.2];
+        while ($soc < $conditions->socTo) {
+            $others = new LimitSet($limits->plugV, 1, array_values(array_filter($limits->amps, static fn (AmpLimit $l): bool => $l->linkId !== $cable->linkId)), $limits->kw, $limits->curve);
+            $volts = $limits->plugV->at($soc);
+            $kw = min($kw + 10 * $stepS, $others->kwAt($soc) ?? INF, ($theta < 1 ? $cable->duty->boostA : $cable->duty->effectiveA) * $volts / 1000);
+            $theta += (($kw * 1000 / $volts / $cable->duty->effectiveA) ** 2 - $theta) / $cable->duty->tauMinutes * $stepS / 60;
+            $soc += $kw * 0.95 / 60 / 36 * $stepS;
+            $s += $stepS;
+        }
+
+        return [$s / 60, $theta];
     }
 
     public function test_sparing_points_changes_no_total(): void

@@ -73,11 +73,13 @@ const hasNextStop = optional('nextStopKw', 100);
       :max="40"
     />
     <template v-if="isDc">
-      <NeedSwitch v-model="hasNeighbour" label="a neighbour arrives" :disabled="!hasCabinet || isNeighbourThere" />
+      <NeedSwitch v-model="hasNeighbour" label="a neighbour arrives" :disabled="isNeighbourThere" />
       <p v-if="isNeighbourThere" class="small quiet">The plate says one is there already.</p>
-      <p v-else-if="!hasCabinet" class="small quiet">No shared cabinet is on this outlet's plate.</p>
+      <p v-else-if="!hasCabinet && need.neighbourAtMinute !== null" class="small quiet">
+        Nothing about a shared cabinet is on this outlet's plate.
+      </p>
       <NeedSlider
-        v-if="need.neighbourAtMinute !== null && hasCabinet"
+        v-if="need.neighbourAtMinute !== null && !isNeighbourThere"
         v-model="forecast.need.neighbourAtMinute!"
         label="after"
         :says="`${need.neighbourAtMinute} min`"

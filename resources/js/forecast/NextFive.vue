@@ -16,6 +16,7 @@ const next = computed(() => {
 });
 const before = computed(() => props.main.marginal.filter((m) => m !== next.value));
 const most = computed(() => Math.max(...props.main.marginal.map((m) => m.minutes_per_5), 0.1));
+const fault = computed(() => garage.outlet(props.main.chain[0] ?? null)?.spec.known_fault);
 const boosts = computed(() =>
   props.main.heat
     .filter((h) => h.boost_minutes_today !== null)
@@ -49,6 +50,7 @@ const price = (amount: string | null) => (amount === null ? '' : `, ${money(amou
           b.full_at_minute === null ? '; not used up here.' : `; used up at minute ${b.full_at_minute.toFixed(0)}.`
         }}
       </p>
+      <p v-if="fault" class="open">Known fault of this stall: {{ fault }}.</p>
       <p v-for="fact in main.unread" :key="fact" class="open">Not read: {{ fact }}. Until then this is a ceiling.</p>
     </div>
     <div>
