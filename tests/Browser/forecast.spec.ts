@@ -130,3 +130,24 @@ test('a price is written down and the forecast knows it', async ({ page }) => {
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(page.locator('.figures-line')).toContainText('$24.61');
 });
+
+test('a forecast that rests on an unread fact says so, and fits a narrow window', async ({ page }) => {
+  await openForecast(page, 'Dray', 'Fernway 400');
+  await expect(page.getByText("Check first. Not known yet: the station's highest volts.")).toBeVisible();
+  for (const width of [1180, 1000, 820, 390]) {
+    await page.setViewportSize({ width, height: 760 });
+    await expect(page.getByRole('slider', { name: 'Cursor on the power curve' })).toBeVisible();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBe(
+      0,
+    );
+  }
+});
+
+test('a night at a socket is told in hours', async ({ page }) => {
+  await openForecast(page, 'Pippin', 'Yard socket, 240 V 50 A');
+  await expect(page.locator('.figures-line')).toContainText('4 h 15 min');
+  await expect(page.getByText('hours since plugging in')).toBeAttached();
+  await expect(page.getByRole('list', { name: 'Minutes by the link that binds' })).toContainText(
+    "car's onboard charger",
+  );
+});

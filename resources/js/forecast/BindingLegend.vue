@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue';
 import type { Forecast } from '@/api/client';
+import { duration } from '@/ui/words';
 import HatchDefs from './HatchDefs.vue';
 import { hatchOf, label } from './points';
 
@@ -28,7 +29,7 @@ const rows = computed(() =>
         <rect x="0.5" y="0.5" width="25" height="15" :fill="row.fill" class="swatch" />
       </svg>
       <span>{{ row.words }}</span>
-      <span class="figures">{{ row.minutes < 1 ? '< 1' : row.minutes.toFixed(0) }} min</span>
+      <span class="figures">{{ row.minutes < 1 ? '< 1 min' : duration(row.minutes) }}</span>
     </li>
     <li>
       <svg width="26" height="16" aria-hidden="true" focusable="false"><path class="car" d="M0 8H26" /></svg>

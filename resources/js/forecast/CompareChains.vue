@@ -18,7 +18,7 @@ const isKept = computed(() => forecast.others.length >= MOST_BESIDE);
 
 function heldBy(f: Forecast): string {
   const longest = Object.entries(f.minutes_by_binding).sort(([, a], [, b]) => b - a)[0];
-  return longest ? `${label(f.bindings[longest[0]]?.words)}, ${longest[1].toFixed(0)} min` : (f.stopped ?? '');
+  return longest ? `${label(f.bindings[longest[0]]?.words)}, ${duration(longest[1])}` : (f.stopped ?? '');
 }
 
 function nameOf(f: Forecast): string {

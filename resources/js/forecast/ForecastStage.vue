@@ -23,7 +23,7 @@ const forecast = useForecast();
 const rail = useRail();
 const board = useBoard();
 const account = useAccount();
-const isWide = useMediaQuery('(width > 720px)');
+const isWide = useMediaQuery('(width > 1180px)');
 const axis = ref<Axis>('time');
 const showsVoltsAmps = ref(false);
 const sheet = ref<'next' | 'compare' | 'stops' | 'sticker'>('next');
@@ -60,24 +60,27 @@ onUnmounted(() => (forecast.cursorS = null));
     </p>
   </EmptyState>
   <div v-else class="forecast">
-    <Teleport defer to="#stage-tools" :disabled="!isWide">
-      <div class="tools">
-        <el-segmented v-model="axis" :options="axes" aria-label="Power over time or over charge" />
-        <el-checkbox v-model="showsVoltsAmps">volts and amps</el-checkbox>
-        <el-segmented
-          :model-value="account.me?.garage.units ?? 'metric'"
-          :options="units"
-          aria-label="Units"
-          @change="(u: string | number | boolean) => account.setUnits(u === 'us' ? 'us' : 'metric')"
-        />
-      </div>
-    </Teleport>
     <section class="view" aria-labelledby="forecast-title">
+      <Teleport defer to="#stage-tools" :disabled="!isWide">
+        <div class="tools">
+          <el-segmented v-model="axis" :options="axes" aria-label="Power over time or over charge" />
+          <el-checkbox v-model="showsVoltsAmps">volts and amps</el-checkbox>
+          <el-segmented
+            :model-value="account.me?.garage.units ?? 'metric'"
+            :options="units"
+            aria-label="Units"
+            @change="(u: string | number | boolean) => account.setUnits(u === 'us' ? 'us' : 'metric')"
+          />
+        </div>
+      </Teleport>
       <h1 id="forecast-title" class="sr-only">Forecast: {{ rail.vehicle?.name }} at {{ rail.outlet?.name }}</h1>
       <p v-if="forecast.error" class="complaint" role="alert">
         {{ forecast.error }} The last forecast still stands here.
       </p>
       <template v-if="forecast.main && forecast.main.minutes !== null">
+        <p v-if="forecast.main.answer.flows === 'maybe'" class="check">
+          <strong>Check first.</strong> {{ forecast.main.answer.why }} This holds only if that turns out well.
+        </p>
         <ForecastFigures :main="forecast.main" />
         <PowerChart
           v-model:cursor="forecast.cursorS"
@@ -137,6 +140,16 @@ onUnmounted(() => (forecast.cursorS = null));
   align-items: center;
 }
 
+.check {
+  padding: 5px 12px;
+  border-left: 4px solid var(--ochre);
+  background: var(--paper-raised);
+}
+
+.check strong {
+  color: var(--ochre-text);
+}
+
 .sheet {
   padding-top: 9px;
   border-top: 1px solid var(--line);
@@ -175,8 +188,7 @@ onUnmounted(() => (forecast.cursorS = null));
     display: contents;
   }
 
-  .view > *,
-  .tools {
+  .view > * {
     margin-inline: 12px;
   }
 

@@ -36,7 +36,7 @@ const hatchings = [
 
 <style scoped>
 .wash.own {
-  fill: var(--paper-sunk);
+  fill: var(--ink-wash);
 }
 
 .wash.held {

@@ -6,7 +6,7 @@ import { computed, useId, useTemplateRef } from 'vue';
 import type { Forecast, ForecastPoint } from '@/api/client';
 import { clock, kw as kwWords } from '@/ui/words';
 import HatchDefs from './HatchDefs.vue';
-import { along, bandsOf, hatchOf, label, pointAt, type Axis } from './points';
+import { along, bandsOf, hatchOf, label, pointAt, SECONDS, timeUnit, type Axis } from './points';
 
 /** Power over time or charge; the area under the first curve is cut into bands by the link that binds. */
 const props = defineProps<{
@@ -23,8 +23,9 @@ const frame = useTemplateRef<HTMLElement>('frame');
 const { width, height } = useElementSize(frame);
 const edge = computed(() => ({ left: 42, right: props.showsVoltsAmps ? 46 : 12, top: 16, bottom: 34 }));
 
-const at = computed(() => along(props.axis));
 const all = computed(() => [props.main, ...props.others]);
+const unit = computed(() => timeUnit(Math.max(...all.value.map((f) => f.points.at(-1)?.t_s ?? 0))));
+const at = computed(() => along(props.axis, unit.value));
 const span = computed(() => {
   const ends = all.value.flatMap((f) => [f.points[0], f.points.at(-1)]).filter((p) => p !== undefined);
   const values = ends.map(at.value);
@@ -114,7 +115,7 @@ function follow(event: PointerEvent): void {
   }
   const value = x.value.invert(event.clientX - box.left);
   if (props.axis === 'time') {
-    cursorS.value = Math.min(lastS.value, Math.max(0, value * 60));
+    cursorS.value = Math.min(lastS.value, Math.max(0, value * SECONDS[unit.value]));
     return;
   }
   // Over charge the handshake has no width; between two points the charge rises evenly enough.
@@ -171,7 +172,7 @@ function step(event: KeyboardEvent): void {
         </template>
         <text class="unit" :x="edge.left - 7" :y="edge.top - 5" text-anchor="end">kW</text>
         <text class="unit" :x="width - edge.right" :y="height - 4" text-anchor="end">
-          {{ axis === 'time' ? 'minutes since plugging in' : 'charge, %' }}
+          {{ axis === 'time' ? `${unit} since plugging in` : 'charge, %' }}
         </text>
       </g>
       <path v-for="band in bands" :key="band.key" class="band" :d="band.d" :fill="band.fill" />

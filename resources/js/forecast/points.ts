@@ -3,7 +3,14 @@ import type { ForecastPoint } from '@/api/client';
 /** A curve over time or over charge: which of a point's figures stands on the axis below. */
 export type Axis = 'time' | 'charge';
 
-export const along = (axis: Axis) => (p: ForecastPoint) => (axis === 'time' ? p.t_s / 60 : p.soc);
+export const SECONDS = { minutes: 60, hours: 3600 } as const;
+export type TimeUnit = keyof typeof SECONDS;
+
+/** Long sessions are told in hours. */
+export const timeUnit = (lastS: number): TimeUnit => (lastS > 3 * SECONDS.hours ? 'hours' : 'minutes');
+
+export const along = (axis: Axis, unit: TimeUnit) => (p: ForecastPoint) =>
+  axis === 'time' ? p.t_s / SECONDS[unit] : p.soc;
 
 /** The state of a session between two of its points; what is not a number is that of the earlier one. */
 export function pointAt(points: ForecastPoint[], seconds: number): ForecastPoint | null {
