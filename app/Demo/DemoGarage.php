@@ -22,10 +22,13 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
-/** The made-up company of the demo: its crate, its places, and sessions acted out by the stand-in. */
+/**
+ * The made-up company of the demo: its crate, its places, and sessions acted out by the stand-in; and the second garage
+ * that is lent to it overseas, with an account of its own.
+ */
 final class DemoGarage
 {
-    private const FILE = 'demo/lanternfish.json';
+    private const FILES = ['demo/lanternfish.json', 'demo/overseas.json'];
 
     public function __construct(
         private readonly CurrentGarage $garage,
@@ -39,13 +42,21 @@ final class DemoGarage
         return User::query()->where('email', config('harmozon.demo_email'))->exists();
     }
 
-    /** Loads the garage anew; one that is there is replaced, with all it holds. */
-    public function load(): Garage
+    /**
+     * Loads the garages anew; those that are there are replaced, with all they hold.
+     *
+     * @return list<Garage> the company's own first
+     */
+    public function load(): array
     {
-        $demo = Node::fromJson((string) file_get_contents(database_path(self::FILE)));
+        return array_map(fn (string $file): Garage => $this->loadFile(Node::fromJson((string) file_get_contents(database_path($file)))), self::FILES);
+    }
 
+    private function loadFile(Node $demo): Garage
+    {
         return DB::transaction(function () use ($demo): Garage {
-            User::query()->firstWhere('email', config('harmozon.demo_email'))?->garage->delete();
+            $email = $demo->object('user')->text('email');
+            User::query()->firstWhere('email', $email)?->garage->delete();
             $about = $demo->object('garage');
             $garage = Garage::query()->create([
                 'name' => $about->text('name'), 'timezone' => $about->text('timezone'), 'currency' => $about->text('currency'), 'units' => $about->textOrNull('units') ?? 'metric',
@@ -53,7 +64,7 @@ final class DemoGarage
             User::query()->create([
                 'garage_id' => $garage->id,
                 'name' => $demo->object('user')->text('name'),
-                'email' => config('harmozon.demo_email'),
+                'email' => $email,
                 'password' => config('harmozon.demo_password'),
             ]);
             $this->garage->open($garage, fn () => $this->fill($demo));

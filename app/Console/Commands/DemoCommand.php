@@ -18,7 +18,9 @@ final class DemoCommand extends Command
         if ($this->option('if-missing') === true && $demo->isLoaded()) {
             return self::SUCCESS;
         }
-        $this->info('Demo garage loaded: '.$demo->load()->name);
+        foreach ($demo->load() as $garage) {
+            $this->info("Demo garage loaded: {$garage->name}");
+        }
 
         return self::SUCCESS;
     }
