@@ -8,6 +8,10 @@ namespace Harmozon\Core\Chain;
 enum FactKind: string
 {
     case Volts = 'volts';
+    case Amps = 'amps';
+    case KiloWatts = 'kw';
+    case Sharing = 'sharing';
+    case PowerCurve = 'curve_kw';
     case KiloWattHours = 'kwh';
     case Metres = 'metres';
     case YesNo = 'yes_no';

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Chain;
 
 use Harmozon\Core\Equipment\Adapter;
+use Harmozon\Core\Equipment\SharingPolicy;
 
 /** A fact nobody has read yet: whose it is, where in its record it belongs, and where it is usually found. */
 final readonly class Unread
@@ -60,6 +61,45 @@ final readonly class Unread
     public static function packV(Chain $chain): self
     {
         return new self("the pack's voltage", "the car's handbook under technical data, or a reading of volts on the charger's screen during any DC session", $chain->vehicle->id, 'pack.voltage_by_soc', FactKind::Curve);
+    }
+
+    public static function stationA(Chain $chain): self
+    {
+        return new self("the station's amps", 'the data plate on the stall: the A beside the V, not the big number on the sticker', $chain->outlet->id, 'max_a', FactKind::Amps);
+    }
+
+    public static function supplyA(Chain $chain): self
+    {
+        return new self("the supply's amps", 'the label beside the socket, or 80 % of what its breaker says', $chain->outlet->id, 'supply.amps', FactKind::Amps);
+    }
+
+    public static function adapterA(Adapter $adapter): self
+    {
+        return new self("the amps of {$adapter->name}", 'the plate stamped on the adapter', $adapter->id, 'plate.continuous_a', FactKind::Amps);
+    }
+
+    public static function converterKw(Chain $chain): self
+    {
+        return new self("the limit of the car's step-up", "the car's handbook under DC charging at 400 V-class stations", $chain->vehicle->id, self::inlet($chain, 'dc.boost_converter.max_kw'), FactKind::KiloWatts);
+    }
+
+    public static function chargeCurve(Chain $chain): self
+    {
+        return new self("the car's charge curve", "the car's handbook or data sheet; or kW beside % noted through one session at a strong station", $chain->vehicle->id, 'charge_curve_kw', FactKind::PowerCurve);
+    }
+
+    /** Whichever figure is missing for a stall's share of its cabinet. */
+    public static function cabinetShare(Chain $chain): self
+    {
+        $cabinet = $chain->outlet->cabinet;
+        $id = $chain->outlet->id;
+
+        return match (true) {
+            $cabinet?->policy === null => new self('how the cabinet shares its power', "a notice at the stalls, or the place's page in the network's app", $id, 'cabinet.policy', FactKind::Sharing),
+            $cabinet->kw === null => new self("the cabinet's kW", 'the plate on the cabinet, when it stands in reach; else whoever runs the place', $id, 'cabinet.kw', FactKind::KiloWatts),
+            $cabinet->policy === SharingPolicy::Modules && $cabinet->moduleKw === null => new self("the size of the cabinet's blocks", "the maker's data sheet of the cabinet", $id, 'cabinet.module_kw', FactKind::KiloWatts),
+            default => new self('what the neighbour takes', "the neighbour's screen", $id, 'cabinet.partner_kw', FactKind::KiloWatts),
+        };
     }
 
     public static function usableKwh(Chain $chain): self

@@ -49,7 +49,7 @@ final class ForecastWriter
             'go_on_at_soc' => FitWriter::rounded($forecast->goOnAtSoc, 1),
             'heat' => array_map($this->heat(...), $forecast->heat),
             'bindings' => (object) self::bindings($forecast),
-            'unread' => $answer->limits->unread ?? [],
+            'unread' => array_map(FitWriter::ask(...), $answer->limits->unread ?? []),
             'asks' => array_map(FitWriter::ask(...), $forecast->missing),
             'points' => array_map(fn (Step $p): array => $this->point($p, $forecast), $forecast->points),
         ];

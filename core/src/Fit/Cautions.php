@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Fit;
 
+use Harmozon\Core\Chain\Unread;
 use Harmozon\Core\Equipment\AttachOrder;
 use Harmozon\Core\Equipment\CurrentKind;
 
@@ -27,7 +28,7 @@ final class Cautions
             $cautions[] = sprintf('Known fault of this stall: %s.', rtrim($chain->outlet->knownFault, '.'));
         }
         if ($answer->limits !== null && $answer->limits->unread !== []) {
-            $cautions[] = sprintf('Not read yet: %s. The kW shown is a ceiling.', implode(', ', $answer->limits->unread));
+            $cautions[] = sprintf('Not read yet: %s. The kW shown is a ceiling. %s', Unread::facts($answer->limits->unread), Unread::places($answer->limits->unread));
         }
         foreach ($chain->adapters as $adapter) {
             $cautions[] = match ($adapter->attachOrder) {

@@ -132,7 +132,7 @@ final class Integrator
         $this->envelope->lookAt($this->soc);
         while ($this->tS < $this->handshakeS - self::INSTANT_S) {
             $spanS = min($this->untilTickS(), $this->handshakeS - $this->tS);
-            yield new Step($this->tS, $spanS, $this->soc, 0.0, 0.0, 0.0, $this->envelope->volts, 0.0, BindingCode::Handshake, '', $this->envelope->theta);
+            yield new Step($this->tS, $spanS, $this->soc, 0.0, 0.0, 0.0, 0.0, $this->envelope->volts, 0.0, BindingCode::Handshake, '', $this->envelope->theta);
             $this->envelope->warm(0.0, $spanS);
             $this->tS += $spanS;
         }
@@ -146,7 +146,7 @@ final class Integrator
         $isLevel = ! $isRamping && abs($at->slope) < self::LEVEL && abs($at->voltsSlope) < self::LEVEL;
         $spanS = min($this->untilTickS($isLevel ? $this->levelStepS : null), $path->secondsTo($toSoc - $this->soc));
         if ($isRamping) {
-            $spanS = min($spanS, $this->handshakeS + $at->kw / self::RAMP_KW_PER_S - $this->tS);
+            $spanS = min($spanS, $this->rampS($path));
         }
         foreach ($later as $limit) {
             $spanS = min($spanS, 60 * $limit->fromMinute - $this->tS);
@@ -155,6 +155,19 @@ final class Integrator
         $mostA = max($at->amps($path->kwAfter(0.0), $at->volts), $at->amps($path->kwAfter($spanS), $this->voltsAfter($path, $spanS)));
 
         return max($at->secondsUntilFull($mostA, $spanS), self::INSTANT_S);
+    }
+
+    /** Seconds until the ramp meets the limit, which itself changes a little while the charge rises. */
+    private function rampS(Path $path): float
+    {
+        $at = $this->envelope;
+        $limitKw = $at->kw;
+        for ($round = 0; $round < 4; $round++) {
+            $spanS = max(0.0, $this->handshakeS + $limitKw / self::RAMP_KW_PER_S - $this->tS);
+            $limitKw = $at->kw + $at->slope * min($path->percentAfter($spanS), $at->until - $this->soc);
+        }
+
+        return max(0.0, $this->handshakeS + $limitKw / self::RAMP_KW_PER_S - $this->tS);
     }
 
     private function step(Path $path, float $spanS, bool $isRamping): Step
@@ -168,6 +181,7 @@ final class Integrator
             $this->soc,
             $kw,
             $path->kwAfter($spanS),
+            $at->amps($path->kwAfter($spanS), $this->voltsAfter($path, $spanS)),
             $path->percentAfter($spanS) / $this->socPerKwS / 3600,
             $at->volts,
             $at->amps($kw, $at->volts),

@@ -13,6 +13,7 @@ final readonly class Step
      * @param  float  $tS  seconds since plugging in
      * @param  float  $kw  at the plug, when it begins
      * @param  float  $endKw  at the plug, when it ends, before whatever ends it takes hold
+     * @param  float  $endAmps  at the plug (per phase, for AC), then
      * @param  float  $plugKwh  through the plug, over the stretch
      * @param  float  $volts  at the plug (per phase, for AC), when it begins
      * @param  float  $amps  at the plug (per phase, for AC), when it begins
@@ -24,6 +25,7 @@ final readonly class Step
         public float $soc,
         public float $kw,
         public float $endKw,
+        public float $endAmps,
         public float $plugKwh,
         public float $volts,
         public float $amps,
@@ -42,8 +44,6 @@ final readonly class Step
      */
     public function justBeforeEnd(float $endSoc, float $endVolts, float $instantS): self
     {
-        $amps = $this->kw > 0 ? $this->amps * $this->endKw / $this->kw * $this->volts / $endVolts : 0.0;
-
-        return new self($this->tS + $this->lengthS - $instantS, $instantS, $endSoc, $this->endKw, $this->endKw, 0.0, $endVolts, $amps, $this->binding, $this->linkId, $this->theta);
+        return new self($this->tS + $this->lengthS - $instantS, $instantS, $endSoc, $this->endKw, $this->endKw, $this->endAmps, 0.0, $endVolts, $this->endAmps, $this->binding, $this->linkId, $this->theta);
     }
 }

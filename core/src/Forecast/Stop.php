@@ -64,7 +64,7 @@ final readonly class Stop
     /** @return list<string> */
     private function facts(): array
     {
-        $facts = $this->forecast->answer->limits->unread ?? [];
+        $facts = array_map(static fn (Unread $u): string => $u->fact, $this->forecast->answer->limits->unread ?? []);
         foreach ($this->forecast->answer->gates as $gate) {
             if ($gate->gate !== GateName::Reach && $gate->result === Result::Unknown) {
                 array_push($facts, ...array_map(static fn (Unread $u): string => $u->fact, $gate->missing));

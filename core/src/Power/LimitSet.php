@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Power;
 
+use Harmozon\Core\Chain\Unread;
 use Harmozon\Core\Equipment\Curve;
 
 /** Every limit of a chain, kept by kind, over the volts at the plug. */
@@ -14,7 +15,7 @@ final readonly class LimitSet
      * @param  int  $phases  1 for DC
      * @param  list<AmpLimit>  $amps
      * @param  list<KwLimit>  $kw
-     * @param  list<string>  $unread  figures that nobody has read, in words: the sum is then a ceiling, not a forecast
+     * @param  list<Unread>  $unread  figures that nobody has read: the sum is then a ceiling, not a forecast
      * @param  list<HeatLink>  $heat  the links among those of `amps` whose amps change with their heat load
      * @param  list<LaterLimit>  $later
      */

@@ -6,6 +6,7 @@ namespace Harmozon\Core\Power;
 
 use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Chain\Unread;
 use Harmozon\Core\Chain\VoltagePlan;
 use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Equipment\Curve;
@@ -25,7 +26,7 @@ final class Limits
     /** @var list<KwLimit> */
     private array $kw = [];
 
-    /** @var list<string> */
+    /** @var list<Unread> */
     private array $unread = [];
 
     /** @var list<HeatLink> */
@@ -89,10 +90,10 @@ final class Limits
         if ($this->chain->current() === CurrentKind::Ac) {
             $this->addAmps(BindingCode::SupplyCurrent, $id, $outlet->supply?->amps);
             if ($outlet->supply?->amps === null && $outlet->maxA === null) {
-                $this->unread[] = "the supply's amps";
+                $this->unread[] = Unread::supplyA($this->chain);
             }
         } elseif ($outlet->maxA === null) {
-            $this->unread[] = "the station's amps";
+            $this->unread[] = Unread::stationA($this->chain);
         }
     }
 
@@ -107,7 +108,7 @@ final class Limits
             $this->later[] = new LaterLimit($minute, new KwLimit(BindingCode::Sharing, $this->chain->outlet->id, $shareKw));
         }
         if ($cabinet?->isShareUnknown() === true || (! $isThere && $minute !== null && $shareKw === null)) {
-            $this->unread[] = 'how the cabinet shares its power';
+            $this->unread[] = Unread::cabinetShare($this->chain);
         }
     }
 
@@ -118,7 +119,7 @@ final class Limits
             $this->addHeat(BindingCode::AdapterCurrent, $adapter->id, $adapter->name, $duty);
             $this->addKw(BindingCode::AdapterPower, $adapter->id, $adapter->plate->maxKw);
             if ($duty === null) {
-                $this->unread[] = sprintf('the amps of %s', $adapter->name);
+                $this->unread[] = Unread::adapterA($adapter);
             }
         }
     }
@@ -142,7 +143,7 @@ final class Limits
         $this->addKw(BindingCode::ConverterPower, self::CONVERTER, $plan->converter?->maxKw);
         $this->addAmps(BindingCode::ConverterCurrent, self::CONVERTER, $plan->converter?->maxInputA);
         if ($plan->converter !== null && $plan->converter->maxKw === null && $plan->converter->maxInputA === null) {
-            $this->unread[] = "the limit of the car's step-up";
+            $this->unread[] = Unread::converterKw($this->chain);
         }
     }
 
@@ -153,7 +154,7 @@ final class Limits
             return null;
         }
         if ($curve === null) {
-            $this->unread[] = "the car's charge curve";
+            $this->unread[] = Unread::chargeCurve($this->chain);
 
             return null;
         }

@@ -157,6 +157,7 @@ final class ForecastPropertiesTest extends TestCase
                 ));
                 $curve = Cases::read(Cases::file())->vehicle->chargeCurveKw;
                 foreach ($forecast->points as $point) {
+                    self::assertLessThanOrEqual($curve?->at($point->soc) + 0.05, $point->kw);
                     if ($point->binding->value !== 'handshake' && $point->binding->value !== 'ramp') {
                         self::assertEqualsWithDelta($curve?->at($point->soc), $point->kw, 1e-6);
                     }

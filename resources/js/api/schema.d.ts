@@ -744,7 +744,7 @@ export interface components {
             piece: string;
             path: string;
             /** @enum {string} */
-            kind: "volts" | "kwh" | "metres" | "yes_no" | "languages" | "current" | "certification" | "access" | "names" | "corner" | "curve";
+            kind: "volts" | "amps" | "kw" | "kwh" | "curve_kw" | "sharing" | "metres" | "yes_no" | "languages" | "current" | "certification" | "access" | "names" | "corner" | "curve";
         };
         Gate: {
             /** @enum {string} */
@@ -888,7 +888,8 @@ export interface components {
                     is_vehicles_own: boolean;
                 };
             };
-            unread: string[];
+            /** @description Figures without which this is a ceiling */
+            unread: components["schemas"]["Ask"][];
             asks: components["schemas"]["Ask"][];
             points: components["schemas"]["ForecastPoint"][];
         };

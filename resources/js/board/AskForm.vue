@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue';
 import type { Gate } from '@/api/client';
 import FieldEntry from '@/kit/FieldEntry.vue';
-import { accessKinds, certifications, corners, type Field } from '@/kit/fields';
+import { accessKinds, certifications, corners, sharing, type Field } from '@/kit/fields';
 import { useEdit } from '@/stores/edit';
 import { withValue } from '@/ui/dotted';
 
@@ -19,6 +19,14 @@ const field = computed<Field>(() => {
   switch (props.ask.kind) {
     case 'volts':
       return { ...base, kind: 'number', unit: 'V' };
+    case 'amps':
+      return { ...base, kind: 'number', unit: 'A' };
+    case 'kw':
+      return { ...base, kind: 'watts', unit: 'kW' };
+    case 'curve_kw':
+      return { ...base, kind: 'curve', unit: '% : kW' };
+    case 'sharing':
+      return { ...base, kind: 'choice', options: sharing };
     case 'kwh':
       return { ...base, kind: 'number', unit: 'kWh' };
     case 'metres':

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Forecast } from '@/api/client';
+import AskForm from '@/board/AskForm.vue';
 import { useForecast } from '@/stores/forecast';
 import { useGarage } from '@/stores/garage';
 import { money } from '@/ui/words';
@@ -51,7 +52,10 @@ const price = (amount: string | null) => (amount === null ? '' : `, ${money(amou
         }}
       </p>
       <p v-if="fault" class="open">Known fault of this stall: {{ fault }}.</p>
-      <p v-for="fact in main.unread" :key="fact" class="open">Not read: {{ fact }}. Until then this is a ceiling.</p>
+      <template v-if="main.unread.length > 0">
+        <p class="open">Not everything is read, so this is a ceiling:</p>
+        <AskForm v-for="ask in main.unread" :key="ask.piece + ask.path" :ask="ask" />
+      </template>
     </div>
     <div>
       <p class="kicker" aria-hidden="true">minutes for 5 % more, from</p>

@@ -78,6 +78,12 @@ export const certifications = [
   ['none', 'neither'],
 ] as const;
 
+export const sharing = [
+  ['halves', 'in halves'],
+  ['first_come', 'first come'],
+  ['modules', 'in modules'],
+] as const;
+
 const currents = [
   ['dc', 'DC'],
   ['ac', 'AC'],
@@ -249,11 +255,7 @@ export function fieldsOf(kind: PieceKind, inlets: number, currency: string): Fie
               path: 'cabinet.policy',
               label: 'shares',
               kind: 'choice',
-              options: [
-                ['halves', 'in halves'],
-                ['first_come', 'first come'],
-                ['modules', 'in modules'],
-              ],
+              options: sharing,
             },
             kw('cabinet.module_kw', 'module'),
             { path: 'cabinet.partner_active', label: 'neighbour charges', kind: 'yes_no' },
