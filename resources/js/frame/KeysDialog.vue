@@ -4,6 +4,7 @@ const isOpen = defineModel<boolean>({ required: true });
 const keys: [string, string][] = [
   ['1 … 6', 'go to a stage'],
   ['← ↑ ↓ →', 'move on the board'],
+  ['← →', 'on the curve of a forecast: move the cursor, with Shift in strides'],
   ['Enter', 'on the board: choose the cell and open Why'],
   ['n', 'go to Connect, for a new session'],
   ['Space', 'in a session: take the reading'],
