@@ -133,6 +133,9 @@ test('a price is written down and the forecast knows it', async ({ page }) => {
 
 test('a forecast that rests on an unread fact says so, and fits a narrow window', async ({ page }) => {
   await openForecast(page, 'Dray', 'Fernway 400');
+  await page.getByText('Compare', { exact: true }).click();
+  await page.getByRole('button', { name: 'Keep this chain to compare' }).click();
+  await expect(page.getByRole('row').filter({ hasText: 'B Dray at Fernway 400' })).toBeVisible();
   await expect(page.getByText("Check first. Not known yet: the station's highest volts.")).toBeVisible();
   for (const width of [1180, 1000, 820, 390]) {
     await page.setViewportSize({ width, height: 760 });

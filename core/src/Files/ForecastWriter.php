@@ -183,7 +183,7 @@ final class ForecastWriter
             'outlet' => $stop->outletId(),
             'adapters' => $forecast->answer->chain->adapterIds(),
             'outcome' => $forecast->answer->outcome->value,
-            'minutes' => FitWriter::rounded($forecast->minutes, 1),
+            'minutes' => FitWriter::rounded($forecast->minutes),
             'plug_kwh' => round($forecast->plugKwh, 1),
             'peak_kw' => round($forecast->peakKw, 1),
             'soc_end' => round($forecast->socEnd, 1),

@@ -63,12 +63,12 @@ function choose(index: number): void {
             {{ 'ABC'[i] }} {{ nameOf(f) }}
           </th>
           <td class="number figures">{{ f.minutes === null ? outcomeWords[f.outcome] : duration(f.minutes) }}</td>
-          <td class="number figures">{{ f.minutes === null ? '–' : f.plug_kwh.toFixed(1) }}</td>
+          <td class="number figures" data-unit="kWh">{{ f.minutes === null ? '–' : f.plug_kwh.toFixed(1) }}</td>
           <td class="number figures">
             {{ f.minutes === null ? '–' : money(f.cost?.amount, f.cost?.currency) }}
           </td>
-          <td class="number figures">{{ kw(f.peak_kw) }}</td>
-          <td>{{ heldBy(f) }}</td>
+          <td class="number figures" data-unit="kW">{{ kw(f.peak_kw) }}</td>
+          <td class="held">{{ heldBy(f) }}</td>
           <td class="acts">
             <template v-if="i > 0">
               <button type="button" class="text-button" @click="choose(i)">
@@ -155,10 +155,39 @@ tbody th {
   margin-top: 12px;
 }
 
+/* On a phone each chain is a small sheet of its own. */
 @media (width <= 720px) {
-  table {
+  table,
+  tbody {
     display: block;
-    overflow-x: auto;
+  }
+
+  thead {
+    display: none;
+  }
+
+  tr {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 2px 14px;
+    padding: 8px 0;
+    border-bottom: 1px solid var(--line);
+  }
+
+  th,
+  td {
+    padding: 0;
+    border: 0;
+  }
+
+  th,
+  td.held,
+  td.acts {
+    flex-basis: 100%;
+  }
+
+  td[data-unit]::after {
+    content: ' ' attr(data-unit);
   }
 }
 </style>

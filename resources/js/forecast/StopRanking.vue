@@ -5,7 +5,7 @@ import { useForecast } from '@/stores/forecast';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
 import JointGlyph from '@/ui/JointGlyph.vue';
-import { duration, money } from '@/ui/words';
+import { duration, money, outcomeWords } from '@/ui/words';
 import { useRanking } from './useRanking';
 
 /** Where to go: every outlet for this car and this need, in one of three orders, each with its reason. */
@@ -64,7 +64,8 @@ function keepBeside(stop: Stop): void {
       <summary>{{ none.length }} where nothing flows</summary>
       <ul class="none">
         <li v-for="s in none" :key="s.outlet">
-          <strong>{{ name(s.outlet) }}</strong> {{ s.reasons[order] }}
+          <strong :class="s.outcome">{{ name(s.outlet) }}: {{ outcomeWords[s.outcome] }}.</strong>
+          {{ s.reasons[order] }}
         </li>
       </ul>
     </details>
@@ -134,6 +135,10 @@ summary {
 .none {
   padding-left: 18px;
   font-size: 13.5px;
+}
+
+.none .hazard {
+  color: var(--brick-text);
 }
 
 @media (width <= 720px) {

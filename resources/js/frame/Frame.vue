@@ -82,7 +82,9 @@ useShortcuts({
   background: var(--paper-sunk);
 }
 
+/* Positioned, so that what is hidden inside it for screen readers is clipped with it. */
 .stage {
+  position: relative;
   overflow: auto;
   outline: none;
 }
