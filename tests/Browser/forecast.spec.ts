@@ -154,3 +154,23 @@ test('a night at a socket is told in hours', async ({ page }) => {
     "car's onboard charger",
   );
 });
+
+test('a stall that failed is noted in the report and ranks last by risk', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/log');
+  const failed = page.getByRole('link').filter({ hasText: 'Pippin at Fernway 50, chademo' }).first();
+  await failed.click();
+  await page.getByRole('button', { name: 'Note a fault of this stall' }).click();
+  await page.getByLabel('What was wrong with this stall?').fill('the screen froze');
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText('Known fault of this stall: the screen froze.')).toBeVisible();
+
+  await page.keyboard.press('2');
+  await page.getByText('Where to go', { exact: true }).click();
+  await page.getByText('by risk', { exact: true }).click();
+  const last = page.locator('.stops > li').last();
+  await expect(last).toContainText('Fernway 50, chademo');
+  await expect(last).toContainText('Known fault: the screen froze.');
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(last).not.toContainText('the screen froze');
+});

@@ -2,6 +2,7 @@ import { ref, watch } from 'vue';
 import { api, ask, type Stop } from '@/api/client';
 import { useBoard } from '@/stores/board';
 import { useForecast } from '@/stores/forecast';
+import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
 
 /** Every outlet of the garage as a stop for the car in the rail; asked anew when the need changes. */
@@ -9,6 +10,7 @@ export function useRanking() {
   const rail = useRail();
   const board = useBoard();
   const forecast = useForecast();
+  const garage = useGarage();
   const stops = ref<Stop[]>([]);
   const error = ref('');
   let asked = 0;
@@ -34,7 +36,20 @@ export function useRanking() {
     }
   }
 
-  watch(() => [rail.pick.vehicle, board.kit, board.policy, forecast.conditions], load, { immediate: true, deep: true });
+  watch(
+    [
+      () => rail.pick.vehicle,
+      () => board.kit,
+      () => board.policy,
+      () => forecast.conditions,
+      // Replaced as a whole when a plate was changed.
+      () => garage.places,
+      () => garage.adapters,
+      () => garage.vehicles,
+    ],
+    load,
+    { immediate: true },
+  );
 
   return { stops, error };
 }

@@ -8,6 +8,7 @@ import { useUndo } from '@/ui/useUndo';
 import VerdictStamp from '@/ui/VerdictStamp.vue';
 import { clock, day, hour, number } from '@/ui/words';
 import PlateCheck from './PlateCheck.vue';
+import StallFault from './StallFault.vue';
 import TemperatureTable from './TemperatureTable.vue';
 
 // The chart library is large: it is fetched only when a report is opened.
@@ -121,6 +122,8 @@ onMounted(async () => {
 
     <PlateCheck :rows="judgement.plate_check" />
     <TemperatureTable v-if="judgement.temperatures.length > 0" :temperatures="judgement.temperatures" />
+
+    <StallFault :session="session" />
 
     <section v-if="judgement.flags.length > 0" aria-labelledby="flags-title">
       <h2 id="flags-title">Flagged readings, kept as they are</h2>

@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import type { SessionLine } from '@/api/client';
+import { useAccount } from '@/stores/account';
+import { useEdit } from '@/stores/edit';
+import { useGarage } from '@/stores/garage';
+import { day } from '@/ui/words';
+import { withValue } from '@/ui/dotted';
+
+/** What was wrong with the stall, kept on its plate: the next driver is warned, and it ranks last by risk. */
+const props = defineProps<{ session: SessionLine }>();
+
+const edit = useEdit();
+const garage = useGarage();
+const account = useAccount();
+const words = ref<string | null>(null);
+const error = ref('');
+
+const outlet = computed(() => garage.outlet(props.session.outlet.id));
+const fault = computed(() => outlet.value?.spec.known_fault ?? null);
+
+function begin(): void {
+  words.value = `${day(props.session.started_at, account.me?.garage.timezone ?? 'UTC')}: did not start`;
+}
+
+async function keep(text: string | null): Promise<void> {
+  const found = edit.draftOf(props.session.outlet.id);
+  if (!found) {
+    return;
+  }
+  error.value = '';
+  try {
+    const spec = withValue(found.draft.spec ?? {}, 'known_fault', text);
+    await edit.replace(found.kind, props.session.outlet.id, { ...found.draft, spec }, found.draft);
+    words.value = null;
+  } catch (e) {
+    error.value = e instanceof Error ? e.message : String(e);
+  }
+}
+</script>
+
+<template>
+  <section v-if="outlet" class="fault" aria-label="The stall">
+    <p v-if="fault" class="known">
+      Known fault of this stall: {{ fault }}.
+      <button type="button" class="text-button" @click="keep(null)">It is mended</button>
+    </p>
+    <form v-else-if="words !== null" @submit.prevent="keep(words?.trim() || null)">
+      <label for="stall-fault">What was wrong with this stall?</label>
+      <input id="stall-fault" v-model="words" maxlength="200" autocomplete="off" />
+      <el-button native-type="submit">Keep</el-button>
+      <button type="button" class="text-button" @click="words = null">Leave it</button>
+    </form>
+    <button v-else type="button" class="text-button" @click="begin">Note a fault of this stall</button>
+    <p v-if="error" class="complaint" role="alert">{{ error }}</p>
+  </section>
+</template>
+
+<style scoped>
+.fault {
+  margin-top: 22px;
+}
+
+.known {
+  color: var(--ochre-text);
+}
+
+form {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 14px;
+  align-items: center;
+}
+
+input {
+  flex: 1;
+  min-width: 220px;
+  padding: 5px 8px;
+  border: 1px solid var(--line-strong);
+  background: var(--paper-raised);
+}
+</style>
