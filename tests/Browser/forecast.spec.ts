@@ -98,6 +98,12 @@ test('sticker and plate, and the units of the garage', async ({ page }) => {
   await page.getByText('mi, °F', { exact: true }).click();
   await expect(figures).toContainText('135 mi gained');
   await expect(page.getByText('68 °F').first()).toBeVisible();
+  const ambient = page.getByRole('slider', { name: 'ambient' });
+  await ambient.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByText('69 °F')).toBeVisible();
+  await page.keyboard.press('ArrowLeft');
+  await expect(page.getByText('68 °F')).toBeVisible();
   await page.getByText('km, °C', { exact: true }).click();
   await expect(figures).toContainText('217 km gained');
 });

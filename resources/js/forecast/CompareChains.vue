@@ -21,6 +21,8 @@ function heldBy(f: Forecast): string {
   return longest ? `${label(f.bindings[longest[0]]?.words)}, ${duration(longest[1])}` : (f.stopped ?? '');
 }
 
+const isSame = (f: Forecast, i: number) => i > 0 && f.chain.join() === rows.value[0]?.chain.join();
+
 function nameOf(f: Forecast): string {
   const vehicle = garage.vehicle(f.chain.at(-1)?.split('#')[0] ?? null)?.name ?? '';
   const tags = f.answer.adapters.map(garage.tag).join(' + ');
@@ -61,6 +63,7 @@ function choose(index: number): void {
           <th scope="row">
             <svg width="30" height="10" aria-hidden="true"><path d="M0 5H30" :class="`line l${i}`" /></svg>
             {{ 'ABC'[i] }} {{ nameOf(f) }}
+            <span v-if="isSame(f, i)" class="quiet kept">kept, the same as A until a piece is swapped</span>
           </th>
           <td class="number figures">{{ f.minutes === null ? outcomeWords[f.outcome] : duration(f.minutes) }}</td>
           <td class="number figures" data-unit="kWh">{{ f.minutes === null ? '–' : f.plug_kwh.toFixed(1) }}</td>
@@ -113,6 +116,10 @@ thead th {
 
 tbody th {
   font-weight: 600;
+}
+
+tbody .kept {
+  font-weight: 400;
 }
 
 .number {

@@ -2,14 +2,13 @@
 import { computed } from 'vue';
 import { usual, useForecast } from '@/stores/forecast';
 import { useRail } from '@/stores/rail';
-import { useUnits } from '@/ui/useUnits';
 import NeedSlider from './NeedSlider.vue';
 import NeedSwitch from './NeedSwitch.vue';
+import NeedTemperature from './NeedTemperature.vue';
 
 /** What the driver wants and expects. Every change is forecast at once. */
 const forecast = useForecast();
 const rail = useRail();
-const { celsius } = useUnits();
 
 const need = computed(() => forecast.need);
 const outlet = computed(() => rail.outlet?.spec);
@@ -62,15 +61,14 @@ const hasNextStop = optional('nextStopKw', 100);
         :format-value-text="(v: number) => `${v} %`"
       />
     </div>
-    <NeedSlider v-model="forecast.need.ambientC" label="ambient" :says="celsius(need.ambientC)" :min="-25" :max="50" />
+    <NeedTemperature v-model="forecast.need.ambientC" label="ambient" :min-c="-25" :max-c="50" />
     <NeedSwitch v-model="forecast.need.isPrepared" label="pack warmed up on the way" :disabled="!isDc" />
-    <NeedSlider
+    <NeedTemperature
       v-if="!need.isPrepared && isDc"
       v-model="forecast.need.packC"
       label="pack temperature"
-      :says="celsius(need.packC)"
-      :min="-25"
-      :max="40"
+      :min-c="-25"
+      :max-c="40"
     />
     <template v-if="isDc">
       <NeedSwitch v-model="hasNeighbour" label="a neighbour arrives" :disabled="isNeighbourThere" />
