@@ -21,9 +21,7 @@ abstract class TestCase extends LaravelTestCase
 
     protected function demoUser(): User
     {
-        if (! $this->app->make(DemoGarage::class)->isLoaded()) {
-            $this->app->make(DemoGarage::class)->load();
-        }
+        $this->app->make(DemoGarage::class)->load(onlyMissing: true);
 
         return User::query()->where('email', config('harmozon.demo_email'))->firstOrFail();
     }

@@ -37,19 +37,22 @@ final class DemoGarage
     ) {
     }
 
-    public function isLoaded(): bool
-    {
-        return User::query()->where('email', config('harmozon.demo_email'))->exists();
-    }
-
     /**
-     * Loads the garages anew; those that are there are replaced, with all they hold.
+     * Loads the garages anew; those that are there are replaced, with all they hold, or left as they are.
      *
-     * @return list<Garage> the company's own first
+     * @return list<Garage> those that were loaded, the company's own first
      */
-    public function load(): array
+    public function load(bool $onlyMissing = false): array
     {
-        return array_map(fn (string $file): Garage => $this->loadFile(Node::fromJson((string) file_get_contents(database_path($file)))), self::FILES);
+        $loaded = [];
+        foreach (self::FILES as $file) {
+            $demo = Node::fromJson((string) file_get_contents(database_path($file)));
+            if (! $onlyMissing || User::query()->where('email', $demo->object('user')->text('email'))->doesntExist()) {
+                $loaded[] = $this->loadFile($demo);
+            }
+        }
+
+        return $loaded;
     }
 
     private function loadFile(Node $demo): Garage

@@ -54,7 +54,7 @@ final class JunkTest extends TestCase
     public static function calls(): iterable
     {
         yield 'fit' => ['fit', static fn (string $o, string $v): array => ['outlet' => $o, 'vehicle' => $v, 'adapters' => [], 'exact' => true, 'policy' => 'any', 'conditions' => self::CONDITIONS]];
-        yield 'forecast' => ['forecast', static fn (string $o, string $v): array => ['chains' => [['outlet' => $o, 'vehicle' => $v, 'adapters' => [], 'exact' => true]], 'kit' => 'own', 'policy' => 'any', 'conditions' => self::CONDITIONS]];
+        yield 'forecast' => ['forecast', static fn (string $o, string $v): array => ['chains' => [['outlet' => $o, 'vehicle' => $v, 'adapters' => [], 'exact' => true, 'theta' => ['cable' => 0.4]]], 'kit' => 'own', 'policy' => 'any', 'conditions' => self::CONDITIONS]];
         yield 'ranking' => ['ranking', static fn (string $o, string $v): array => ['vehicle' => $v, 'kit' => 'own', 'policy' => 'any', 'conditions' => self::CONDITIONS]];
         yield 'an outlet' => ['pieces/outlets/check', static fn (string $o): array => [
             'name' => 'Post', 'blurb' => '', 'place' => Outlet::query()->where('ulid', $o)->firstOrFail()->place->ulid,

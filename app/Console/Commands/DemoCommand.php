@@ -9,16 +9,13 @@ use Illuminate\Console\Command;
 
 final class DemoCommand extends Command
 {
-    protected $signature = 'harmozon:demo {--if-missing : leave a demo garage that is there as it is}';
+    protected $signature = 'harmozon:demo {--if-missing : leave demo garages that are there as they are}';
 
-    protected $description = 'Load the demo garage anew';
+    protected $description = 'Load the demo garages anew';
 
     public function handle(DemoGarage $demo): int
     {
-        if ($this->option('if-missing') === true && $demo->isLoaded()) {
-            return self::SUCCESS;
-        }
-        foreach ($demo->load() as $garage) {
+        foreach ($demo->load(onlyMissing: $this->option('if-missing') === true) as $garage) {
             $this->info("Demo garage loaded: {$garage->name}");
         }
 

@@ -12,7 +12,6 @@ use Harmozon\Core\Forecast\Bill;
 use Harmozon\Core\Forecast\Forecast;
 use Harmozon\Core\Forecast\Forecaster;
 use Harmozon\Core\Forecast\Marginal;
-use Harmozon\Core\Forecast\Usage;
 use Harmozon\Core\Power\BindingCode;
 use Harmozon\Core\Words\Amount;
 
@@ -30,7 +29,7 @@ final class ForecastCommand extends CoreCommand
     {
         $case = (new CaseReader)->json(TextInput::text($this->path('case'), 'case'));
         $this->forecast = (new Forecaster)->forecast($case->fitter()->answer($case->outlet, $case->vehicle)->best, $case->conditions);
-        $this->bill = Bill::of($case->outlet->tariff, Usage::of($this->forecast, $case->conditions->idleMinutes), $case->conditions->member);
+        $this->bill = Bill::ofForecast($this->forecast, $case->conditions);
 
         return (new ForecastWriter)->forecast($this->forecast, $case->conditions);
     }

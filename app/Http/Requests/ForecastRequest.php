@@ -8,7 +8,7 @@ use App\Equipment\FitQuestion;
 use Harmozon\Core\Files\FieldError;
 use Illuminate\Foundation\Http\FormRequest;
 
-/** Up to three chains under the same conditions. */
+/** Up to three chains under the same conditions, each with the heat loads of its own links. */
 final class ForecastRequest extends FormRequest
 {
     public const MOST_CHAINS = 3;
@@ -24,6 +24,7 @@ final class ForecastRequest extends FormRequest
             'chains.*.adapters' => ['nullable', 'list', 'max:20'],
             'chains.*.adapters.*' => ['string'],
             'chains.*.exact' => ['boolean'],
+            'chains.*.theta' => ['array'],
             'kit' => ['string', 'in:own,buy'],
             'policy' => ['string', 'in:maker,certified,any'],
             'conditions' => ['array'],
@@ -42,7 +43,7 @@ final class ForecastRequest extends FormRequest
      */
     public function questions(): array
     {
-        /** @var list<array{outlet: string, vehicle: string, adapters?: list<string>|null, exact?: bool}> $chains */
+        /** @var list<array{outlet: string, vehicle: string, adapters?: list<string>|null, exact?: bool, theta?: array<string, mixed>}> $chains */
         $chains = $this->validated('chains');
         /** @var array<string, mixed> $conditions */
         $conditions = $this->validated('conditions', []);
@@ -51,7 +52,8 @@ final class ForecastRequest extends FormRequest
             try {
                 $questions[] = FitQuestion::ask(
                     $chain['outlet'], $chain['vehicle'], $chain['adapters'] ?? null, (bool) ($chain['exact'] ?? false),
-                    $this->string('policy', 'certified')->toString(), $conditions,
+                    $this->string('policy', 'certified')->toString(),
+                    isset($chain['theta']) ? [...$conditions, 'theta' => $chain['theta']] : $conditions,
                 );
             } catch (FieldError $e) {
                 throw FieldError::at("chains[{$i}].{$e->path}", $e->problem);

@@ -28,7 +28,7 @@ final class ForecastWriter
     public function forecast(Forecast $forecast, Conditions $conditions): array
     {
         $answer = $forecast->answer;
-        $bill = $forecast->isGiven() ? Bill::of($answer->chain->outlet->tariff, Usage::of($forecast, $conditions->idleMinutes), $conditions->member) : null;
+        $bill = Bill::ofForecast($forecast, $conditions);
 
         return [
             'outcome' => $answer->outcome->value,
@@ -48,6 +48,7 @@ final class ForecastWriter
             'km_per_hour' => FitWriter::rounded($forecast->kmPerHour($forecast->meanKw()), 1),
             'go_on_at_soc' => FitWriter::rounded($forecast->goOnAtSoc, 1),
             'heat' => array_map($this->heat(...), $forecast->heat),
+            'longest_binding' => $forecast->longestBinding()[0] ?? null,
             'bindings' => (object) self::bindings($forecast),
             'unread' => array_map(FitWriter::ask(...), $answer->limits->unread ?? []),
             'asks' => array_map(FitWriter::ask(...), $forecast->missing),

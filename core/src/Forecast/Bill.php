@@ -6,6 +6,7 @@ namespace Harmozon\Core\Forecast;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
+use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Equipment\MinuteBand;
 use Harmozon\Core\Equipment\Tariff;
 
@@ -32,6 +33,14 @@ final readonly class Bill
         return $tariff === null || ($tariff->perKwh === null && $tariff->perMinute === null && $tariff->minuteBands === [])
             ? null
             : new self($tariff, $usage, $isMember);
+    }
+
+    /** What a forecast session costs; null when nothing flows or no price was read. */
+    public static function ofForecast(Forecast $forecast, Conditions $conditions): ?self
+    {
+        return $forecast->isGiven()
+            ? self::of($forecast->answer->chain->outlet->tariff, Usage::of($forecast, $conditions->idleMinutes), $conditions->member)
+            : null;
     }
 
     public function currency(): string

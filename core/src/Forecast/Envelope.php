@@ -27,15 +27,15 @@ final class Envelope
     /** Power that every link allows where it was last looked (kW at the plug), and how it changes (kW per percent). */
     public float $kw = 0.0;
 
-    public float $slope = 0.0;
+    public float $kwPerPercent = 0.0;
 
     /** The state of charge up to which the same limit binds along the same line. */
-    public float $until = 0.0;
+    public float $untilSoc = 0.0;
 
     /** Volts there (per phase, for AC), and how they change (V per percent). */
     public float $volts = 0.0;
 
-    public float $voltsSlope = 0.0;
+    public float $voltsPerPercent = 0.0;
 
     public BindingCode $binding = BindingCode::VehicleCurve;
 
@@ -47,7 +47,7 @@ final class Envelope
     /** @var array<string, HeatLink> */
     private array $heat = [];
 
-    /** @var list<array{from: float, to: float, v: float, vSlope: float, kw: float, kwSlope: float}> */
+    /** @var list<array{from: float, to: float, v: float, vPerPercent: float, kw: float, kwPerPercent: float}> */
     private readonly array $stretches;
 
     private int $at = 0;
@@ -97,7 +97,7 @@ final class Envelope
     public function add(KwLimit $limit): void
     {
         $this->isStale = true;
-        if ($limit->kw < $this->leastKw || ($limit->kw === $this->leastKw && $this->kwCode !== null && self::before($limit->code, $this->kwCode))) {
+        if ($limit->kw < $this->leastKw || ($limit->kw === $this->leastKw && $this->kwCode !== null && $limit->code->precedence() < $this->kwCode->precedence())) {
             [$this->leastKw, $this->kwCode, $this->kwLink] = [$limit->kw, $limit->code, $limit->linkId];
         }
     }
@@ -105,9 +105,9 @@ final class Envelope
     /** Looks at a state of charge: sets everything that is public. */
     public function lookAt(float $soc): void
     {
-        if (! $this->isStale && $soc >= $this->soc && $soc < $this->until - 1e-9) {
-            $this->kw += $this->slope * ($soc - $this->soc);
-            $this->volts += $this->voltsSlope * ($soc - $this->soc);
+        if (! $this->isStale && $soc >= $this->soc && $soc < $this->untilSoc - 1e-9) {
+            $this->kw += $this->kwPerPercent * ($soc - $this->soc);
+            $this->volts += $this->voltsPerPercent * ($soc - $this->soc);
             $this->soc = $soc;
 
             return;
@@ -119,17 +119,17 @@ final class Envelope
         }
         $stretch = $this->stretches[$this->at];
         $past = $soc - $stretch['from'];
-        $this->volts = $stretch['v'] + $stretch['vSlope'] * $past;
-        $this->voltsSlope = $stretch['vSlope'];
+        $this->volts = $stretch['v'] + $stretch['vPerPercent'] * $past;
+        $this->voltsPerPercent = $stretch['vPerPercent'];
         $lines = [];
         if ($this->ampsCode !== null) {
-            $lines[] = [$this->leastA * $this->volts * $this->kwPerVA, $this->leastA * $stretch['vSlope'] * $this->kwPerVA, $this->ampsCode, $this->ampsLink];
+            $lines[] = [$this->leastA * $this->volts * $this->kwPerVA, $this->leastA * $stretch['vPerPercent'] * $this->kwPerVA, $this->ampsCode, $this->ampsLink];
         }
         if ($this->kwCode !== null) {
             $lines[] = [$this->leastKw, 0.0, $this->kwCode, $this->kwLink];
         }
         if ($this->limits->curve !== null) {
-            $lines[] = [$stretch['kw'] + $stretch['kwSlope'] * $past, $stretch['kwSlope'], $this->limits->curve->code, $this->limits->curve->linkId];
+            $lines[] = [$stretch['kw'] + $stretch['kwPerPercent'] * $past, $stretch['kwPerPercent'], $this->limits->curve->code, $this->limits->curve->linkId];
         }
         $lowest = $lines[0] ?? throw new \DomainException('no limit of this chain is known');
         foreach ($lines as $line) {
@@ -137,12 +137,12 @@ final class Envelope
                 $lowest = $line;
             }
         }
-        [$this->kw, $this->slope, $this->binding, $this->linkId] = $lowest;
-        $this->until = $stretch['to'];
-        foreach ($lines as [$kw, $slope]) {
-            if ($slope < $this->slope - self::LEVEL) {
-                $crossing = $soc + max(0.0, $kw - $this->kw) / ($this->slope - $slope);
-                $this->until = min($this->until, max($crossing, $soc + 1e-7));
+        [$this->kw, $this->kwPerPercent, $this->binding, $this->linkId] = $lowest;
+        $this->untilSoc = $stretch['to'];
+        foreach ($lines as [$kw, $kwPerPercent]) {
+            if ($kwPerPercent < $this->kwPerPercent - self::LEVEL) {
+                $crossing = $soc + max(0.0, $kw - $this->kw) / ($this->kwPerPercent - $kwPerPercent);
+                $this->untilSoc = min($this->untilSoc, max($crossing, $soc + 1e-7));
             }
         }
     }
@@ -188,7 +188,7 @@ final class Envelope
         foreach ($this->limits->amps as $limit) {
             $link = $this->heat[$limit->linkId] ?? null;
             $amps = $link === null ? $limit->amps : $link->duty->allowsA($this->obeysHeat && $this->theta[$limit->linkId] >= self::FULL ? 1.0 : 0.0);
-            if ($amps < $this->leastA || ($amps === $this->leastA && $this->ampsCode !== null && self::before($limit->code, $this->ampsCode))) {
+            if ($amps < $this->leastA || ($amps === $this->leastA && $this->ampsCode !== null && $limit->code->precedence() < $this->ampsCode->precedence())) {
                 [$this->leastA, $this->ampsCode, $this->ampsLink] = [$amps, $limit->code, $limit->linkId];
             }
         }
@@ -209,18 +209,11 @@ final class Envelope
             $line[0] < $other[0] - $same => true,
             $line[0] > $other[0] + $same => false,
             abs($line[1] - $other[1]) > self::LEVEL => $line[1] < $other[1],
-            default => self::before($line[2], $other[2]),
+            default => $line[2]->precedence() < $other[2]->precedence(),
         };
     }
 
-    private static function before(BindingCode $code, BindingCode $other): bool
-    {
-        $order = BindingCode::cases();
-
-        return [$code->isVehiclesOwn(), array_search($code, $order, true)] < [$other->isVehiclesOwn(), array_search($other, $order, true)];
-    }
-
-    /** @return list<array{from: float, to: float, v: float, vSlope: float, kw: float, kwSlope: float}> */
+    /** @return list<array{from: float, to: float, v: float, vPerPercent: float, kw: float, kwPerPercent: float}> */
     private static function stretches(LimitSet $limits, float $fromSoc, float $toSoc): array
     {
         $curve = $limits->curve?->kw;
@@ -235,9 +228,9 @@ final class Envelope
                 'from' => $from,
                 'to' => $to,
                 'v' => $v,
-                'vSlope' => ($limits->plugV->at($to) - $v) / $length,
+                'vPerPercent' => ($limits->plugV->at($to) - $v) / $length,
                 'kw' => $kw,
-                'kwSlope' => $curve === null ? 0.0 : ($curve->at($to) - $kw) / $length,
+                'kwPerPercent' => $curve === null ? 0.0 : ($curve->at($to) - $kw) / $length,
             ];
             $from = $to;
         }

@@ -19,7 +19,7 @@ final readonly class Forecast
      * @param  string|null  $stopped  why it ends before the target; null when it does not
      * @param  list<HeatReport>  $heat
      * @param  list<Marginal>  $marginal
-     * @param  list<Step>  $points  at most 30 s apart; the last one is the end
+     * @param  list<Step>  $points  at most 30 s apart where the power changes; the last one is the end
      * @param  list<Unread>  $missing  without these there is no forecast
      * @param  float|null  $goOnAtSoc  from here on the next stop would be quicker; null when it never is, or is not known
      * @param  LimitSet|null  $car  what the vehicle alone would allow in these conditions

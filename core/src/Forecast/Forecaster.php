@@ -19,6 +19,7 @@ use Harmozon\Core\Words\Amount;
 /** Forecasts a session on a chain that the gates have judged. */
 final class Forecaster
 {
+    /** Longest step while the power stays level, when points are spared (s). */
     private const SPARING_S = 1800.0;
 
     /** @param  float  $stepS  longest step; any gives the same answer but for the rounding of heat loads */
@@ -49,8 +50,9 @@ final class Forecaster
         }
         $endSoc = min($conditions->socTo, $plan->stopsAtSoc ?? 100.0);
         $lastSoc = min($beyond->socTo, $plan->stopsAtSoc ?? 100.0, self::firstPlateSoc($chain, $limits->plugV, $endSoc, $beyond->socTo));
+        $efficiency = Efficiency::of($chain, $plan);
         $tally = new Tally($limits->heat, $conditions->socFrom, $endSoc, $lastSoc, $conditions->nextStopKw);
-        $walk = new Integrator($limits, $packKwh, Efficiency::of($chain, $plan), $conditions->socFrom, $tally->marks(), $this->stepS, levelStepS: $this->levelStepS);
+        $walk = new Integrator($limits, $packKwh, $efficiency, $conditions->socFrom, $tally->marks(), $this->stepS, levelStepS: $this->levelStepS);
         foreach ($walk->steps() as $step) {
             $tally->add($step);
         }
@@ -61,7 +63,7 @@ final class Forecaster
             default => null,
         };
 
-        return $tally->forecast($answer, Efficiency::of($chain, $plan), $stopped, Limits::ofVehicle($chain, $conditions));
+        return $tally->forecast($answer, $efficiency, $stopped, Limits::ofVehicle($chain, $conditions));
     }
 
     private static function stopWords(Integrator $walk): string

@@ -109,7 +109,7 @@ final class Integrator
                 $this->tS >= self::LONGEST_S => StopCause::TooLong,
                 default => null,
             };
-            $path = $isRamping ? Path::ramp($rampKw, self::RAMP_KW_PER_S, $this->socPerKwS) : Path::line($at->kw, $at->slope, $this->socPerKwS);
+            $path = $isRamping ? Path::ramp($rampKw, self::RAMP_KW_PER_S, $this->socPerKwS) : Path::line($at->kw, $at->kwPerPercent, $this->socPerKwS);
             $spanS = $this->cause === null ? $this->spanS($path, $isRamping, $this->marks[$mark] ?? $this->soc, $later) : 0.0;
             $step = $this->step($path, $spanS, $isRamping);
             yield $step;
@@ -142,8 +142,8 @@ final class Integrator
     private function spanS(Path $path, bool $isRamping, float $markSoc, array $later): float
     {
         $at = $this->envelope;
-        $toSoc = $isRamping ? $markSoc : min($markSoc, $at->until);
-        $isLevel = ! $isRamping && abs($at->slope) < self::LEVEL && abs($at->voltsSlope) < self::LEVEL;
+        $toSoc = $isRamping ? $markSoc : min($markSoc, $at->untilSoc);
+        $isLevel = ! $isRamping && abs($at->kwPerPercent) < self::LEVEL && abs($at->voltsPerPercent) < self::LEVEL;
         $spanS = min($this->untilTickS($isLevel ? $this->levelStepS : null), $path->secondsTo($toSoc - $this->soc));
         if ($isRamping) {
             $spanS = min($spanS, $this->rampS($path));
@@ -164,7 +164,7 @@ final class Integrator
         $limitKw = $at->kw;
         for ($round = 0; $round < 4; $round++) {
             $spanS = max(0.0, $this->handshakeS + $limitKw / self::RAMP_KW_PER_S - $this->tS);
-            $limitKw = $at->kw + $at->slope * min($path->percentAfter($spanS), $at->until - $this->soc);
+            $limitKw = $at->kw + $at->kwPerPercent * min($path->percentAfter($spanS), $at->untilSoc - $this->soc);
         }
 
         return max(0.0, $this->handshakeS + $limitKw / self::RAMP_KW_PER_S - $this->tS);
@@ -200,7 +200,7 @@ final class Integrator
 
     private function voltsAfter(Path $path, float $seconds): float
     {
-        return $this->envelope->volts + $this->envelope->voltsSlope * $path->percentAfter($seconds);
+        return $this->envelope->volts + $this->envelope->voltsPerPercent * $path->percentAfter($seconds);
     }
 
     private function untilTickS(?float $stepS = null): float

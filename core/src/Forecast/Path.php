@@ -12,11 +12,11 @@ final readonly class Path
 
     /**
      * @param  float  $kw  power now
-     * @param  float  $slope  kW per percent; 0 on a ramp
+     * @param  float  $kwPerPercent  0 on a ramp
      * @param  float  $kwPerS  of a ramp; 0 otherwise
      * @param  float  $socPerKwS  percent that a kW at the plug brings in a second
      */
-    private function __construct(private float $kw, private float $slope, private float $kwPerS, private float $socPerKwS)
+    private function __construct(private float $kw, private float $kwPerPercent, private float $kwPerS, private float $socPerKwS)
     {
     }
 
@@ -27,21 +27,21 @@ final readonly class Path
     }
 
     /** The power is a straight line over the state of charge. */
-    public static function line(float $kw, float $slope, float $socPerKwS): self
+    public static function line(float $kw, float $kwPerPercent, float $socPerKwS): self
     {
-        return new self($kw, $slope, 0.0, $socPerKwS);
+        return new self($kw, $kwPerPercent, 0.0, $socPerKwS);
     }
 
     public function kwAfter(float $seconds): float
     {
-        return $this->kw * exp($this->slope * $this->socPerKwS * $seconds) + $this->kwPerS * $seconds;
+        return $this->kw * exp($this->kwPerPercent * $this->socPerKwS * $seconds) + $this->kwPerS * $seconds;
     }
 
     /** Percent of charge gained. */
     public function percentAfter(float $seconds): float
     {
-        $exponent = $this->slope * $this->socPerKwS * $seconds;
-        $kwS = abs($exponent) < self::TINY ? $this->kw * $seconds : $this->kw * expm1($exponent) / ($this->slope * $this->socPerKwS);
+        $exponent = $this->kwPerPercent * $this->socPerKwS * $seconds;
+        $kwS = abs($exponent) < self::TINY ? $this->kw * $seconds : $this->kw * expm1($exponent) / ($this->kwPerPercent * $this->socPerKwS);
 
         return $this->socPerKwS * ($kwS + $this->kwPerS * $seconds ** 2 / 2);
     }
@@ -53,12 +53,12 @@ final readonly class Path
         if ($this->kwPerS > 0) {
             return (sqrt($this->kw ** 2 + 2 * $this->kwPerS * $kwS) - $this->kw) / $this->kwPerS;
         }
-        $share = $this->slope * $percent / $this->kw;
+        $share = $this->kwPerPercent * $percent / $this->kw;
 
         return match (true) {
             abs($share) < self::TINY => $kwS / $this->kw,
             $share <= -1 => INF,
-            default => log1p($share) / ($this->slope * $this->socPerKwS),
+            default => log1p($share) / ($this->kwPerPercent * $this->socPerKwS),
         };
     }
 }

@@ -37,8 +37,7 @@ final class Ranking
         $forecaster = Forecaster::sparing();
         foreach ($outlets as $outlet) {
             $forecast = $forecaster->forecast($fitter->bestOf($outlet, $vehicle), $conditions);
-            $bill = $forecast->isGiven() ? Bill::of($outlet->tariff, Usage::of($forecast, $conditions->idleMinutes), $conditions->member) : null;
-            $stops[] = new Stop($forecast, $bill);
+            $stops[] = new Stop($forecast, Bill::ofForecast($forecast, $conditions));
         }
 
         return new self($stops);
@@ -106,15 +105,16 @@ final class Ranking
     private static function timeReason(Stop $stop, Stop $first): string
     {
         $minutes = $stop->forecast->minutes ?? 0.0;
-        [$code, $held] = $stop->forecast->longestBinding() ?? [BindingCode::VehicleCurve->value, 0.0];
-        $why = sprintf('held by %s for %s of them', BindingCode::from($code)->words(), Amount::duration($held));
-
-        $more = $minutes - ($first->forecast->minutes ?? 0.0);
+        $longest = $stop->forecast->longestBinding();
+        $why = $longest === null
+            ? 'nothing to charge'
+            : sprintf('held by %s for %s of them', BindingCode::from($longest[0])->words(), Amount::duration($longest[1]));
+        $moreMinutes = $minutes - ($first->forecast->minutes ?? 0.0);
 
         return match (true) {
             $stop === $first => sprintf('Quickest: %s, %s.', Amount::duration($minutes), $why),
-            $more < self::SAME_MINUTES => sprintf('%s, as at %s: %s.', Amount::duration($minutes), $first->name(), $why),
-            default => sprintf('%s, %s more than %s: %s.', Amount::duration($minutes), Amount::duration($more), $first->name(), $why),
+            $moreMinutes < self::SAME_MINUTES => sprintf('%s, as at %s: %s.', Amount::duration($minutes), $first->name(), $why),
+            default => sprintf('%s, %s more than %s: %s.', Amount::duration($minutes), Amount::duration($moreMinutes), $first->name(), $why),
         };
     }
 

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Harmozon\Core\Forecast;
 
 /** Why a forecast goes no further. */
-enum StopCause: string
+enum StopCause
 {
-    case Reached = 'reached';
-    case NothingFlows = 'nothing_flows';
-    case TooLong = 'too_long';
+    case Reached;
+    case NothingFlows;
+    case TooLong;
 }

@@ -141,7 +141,7 @@ final class Tally
         );
     }
 
-    /** Every step is at most half a minute long; where the power falls at once, both sides of the fall are kept. */
+    /** The beginning of every step but very short ones; where the power falls at once, both sides of the fall are kept. */
     private function point(Step $step, bool $isEnd): void
     {
         $last = $this->last;

@@ -39,8 +39,8 @@ final readonly class Usage
     public function minutesBetween(float $fromKw, float $toKw): float
     {
         $minutes = 0.0;
-        foreach ($this->powerMinutes as [$span, $kw]) {
-            $minutes += $kw >= $fromKw && $kw < $toKw ? $span : 0.0;
+        foreach ($this->powerMinutes as [$spanMinutes, $kw]) {
+            $minutes += $kw >= $fromKw && $kw < $toKw ? $spanMinutes : 0.0;
         }
 
         return $minutes;

@@ -32,6 +32,17 @@ enum BindingCode: string
         };
     }
 
+    /**
+     * Of several links that bind at once, the lowest is named: one that is not the vehicle's own first, since it is what
+     * could be changed; then by the order of the cases.
+     *
+     * @return array{bool, int|false}
+     */
+    public function precedence(): array
+    {
+        return [$this->isVehiclesOwn(), array_search($this, self::cases(), true)];
+    }
+
     public function words(): string
     {
         return match ($this) {

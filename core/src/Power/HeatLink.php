@@ -10,7 +10,6 @@ final readonly class HeatLink
     public function __construct(
         public BindingCode $code,
         public string $linkId,
-        public string $name,
         public Duty $duty,
         public float $theta,
     ) {

@@ -85,7 +85,7 @@ final class Limits
         if ($outlet->cable !== null) {
             $cable = $this->conditions->faults->coolingFailed ? $outlet->cable->withCoolingFailed() : $outlet->cable;
             $duty = Duty::of($cable->plateNow(), $this->conditions->ambientC, $cable->ageing * $this->conditions->ageing, $cable->isCooledNow());
-            $this->addHeat(BindingCode::CableCurrent, Chain::CABLE, "the station's cable", $duty);
+            $this->addHeat(BindingCode::CableCurrent, Chain::CABLE, $duty);
         }
         if ($this->chain->current() === CurrentKind::Ac) {
             $this->addAmps(BindingCode::SupplyCurrent, $id, $outlet->supply?->amps);
@@ -116,7 +116,7 @@ final class Limits
     {
         foreach ($this->chain->adapters as $adapter) {
             $duty = Duty::of($adapter->plate, $this->conditions->ambientC, $this->conditions->ageing);
-            $this->addHeat(BindingCode::AdapterCurrent, $adapter->id, $adapter->name, $duty);
+            $this->addHeat(BindingCode::AdapterCurrent, $adapter->id, $duty);
             $this->addKw(BindingCode::AdapterPower, $adapter->id, $adapter->plate->maxKw);
             if ($duty === null) {
                 $this->unread[] = Unread::adapterA($adapter);
@@ -164,12 +164,12 @@ final class Limits
         return new CurveLimit($factor < 1 ? BindingCode::ColdPack : BindingCode::VehicleCurve, self::PACK, $curve->times($factor));
     }
 
-    private function addHeat(BindingCode $code, string $linkId, string $name, ?Duty $duty): void
+    private function addHeat(BindingCode $code, string $linkId, ?Duty $duty): void
     {
         if ($duty === null) {
             return;
         }
-        $link = new HeatLink($code, $linkId, $name, $duty, $duty->after($this->conditions->thetaOf($linkId), 0.0, $this->conditions->restedMinutes));
+        $link = new HeatLink($code, $linkId, $duty, $duty->after($this->conditions->thetaOf($linkId), 0.0, $this->conditions->restedMinutes));
         $this->heat[] = $link;
         $this->addAmps($code, $linkId, $link->allowsA());
     }

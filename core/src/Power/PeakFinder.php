@@ -94,9 +94,7 @@ final class PeakFinder
                 $binding[] = [$limit->code, $limit->linkId];
             }
         }
-        $order = BindingCode::cases();
-        usort($binding, static fn (array $a, array $b): int => [$a[0]->isVehiclesOwn(), array_search($a[0], $order, true)]
-            <=> [$b[0]->isVehiclesOwn(), array_search($b[0], $order, true)]);
+        usort($binding, static fn (array $a, array $b): int => $a[0]->precedence() <=> $b[0]->precedence());
 
         return new Peak($kw, $soc, $binding[0][0], $binding[0][1]);
     }

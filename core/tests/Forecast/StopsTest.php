@@ -63,6 +63,14 @@ final class StopsTest extends TestCase
         self::assertSame('17.68 USD for 44.2 kWh; not compared with another currency.', $ranking->reason(self::stop($ranking, 'home'), RankOrder::Money));
     }
 
+    public function test_a_full_car_is_held_by_nothing(): void
+    {
+        $case = Cases::read(Cases::file(case: ['conditions.soc_from' => 80]));
+        $ranking = Ranking::of([self::outlet([])], $case->vehicle, new Fitter([], $case->conditions), $case->conditions);
+
+        self::assertSame('Quickest: 0.8 min, nothing to charge.', $ranking->reason($ranking->by(RankOrder::Time)[0], RankOrder::Time));
+    }
+
     public function test_a_member_pays_the_members_price(): void
     {
         $outlets = [['id' => 'club', 'tariff' => ['currency' => 'USD', 'per_kwh' => '0.50', 'membership' => ['monthly_fee' => '5', 'per_kwh' => '0.30']]], ['id' => 'plain', 'tariff' => self::PRICE]];

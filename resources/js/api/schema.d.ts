@@ -620,6 +620,8 @@ export interface components {
                 tariff?: null | {
                     currency?: string;
                     per_kwh?: string | number | null;
+                    per_minute?: string | number | null;
+                    minute_bands?: Record<string, never>[] | null;
                     membership?: null | {
                         monthly_fee?: string | number;
                         per_kwh?: string | number;
@@ -815,6 +817,10 @@ export interface components {
                 vehicle: string;
                 adapters?: string[] | null;
                 exact?: boolean;
+                /** @description Heat loads of the links of this chain, instead of those in the conditions */
+                theta?: {
+                    [key: string]: number;
+                };
             }[];
             /** @enum {string} */
             kit?: "own" | "buy";
@@ -881,6 +887,7 @@ export interface components {
                 boost_minutes_today: components["schemas"]["NumberOrNull"];
                 full_at_minute: components["schemas"]["NumberOrNull"];
             }[];
+            longest_binding: components["schemas"]["TextOrNull"];
             /** @description Binding codes in words */
             bindings: {
                 [key: string]: {

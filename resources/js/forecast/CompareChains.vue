@@ -4,8 +4,7 @@ import type { Forecast } from '@/api/client';
 import { MOST_BESIDE, useForecast } from '@/stores/forecast';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
-import { outcomeWords } from '@/ui/words';
-import { duration, kw, money } from '@/ui/words';
+import { duration, kw, money, outcomeWords } from '@/ui/words';
 import { label } from './points';
 
 /** Up to three chains under the same need: A is the one in the rail. */
@@ -17,8 +16,8 @@ const rows = computed(() => [forecast.main, ...forecast.others].filter((f): f is
 const isKept = computed(() => forecast.others.length >= MOST_BESIDE);
 
 function heldBy(f: Forecast): string {
-  const longest = Object.entries(f.minutes_by_binding).sort(([, a], [, b]) => b - a)[0];
-  return longest ? `${label(f.bindings[longest[0]]?.words)}, ${duration(longest[1])}` : (f.stopped ?? '');
+  const code = f.longest_binding;
+  return code ? `${label(f.bindings[code]?.words)}, ${duration(f.minutes_by_binding[code])}` : (f.stopped ?? '');
 }
 
 const isSame = (f: Forecast, i: number) => i > 0 && f.chain.join() === rows.value[0]?.chain.join();

@@ -35,7 +35,9 @@ const membership = computed(() => {
     <p class="minutes">
       <strong class="figures">{{ duration(main.minutes) }}</strong>
       <span
-        >to {{ main.soc_end.toFixed(0) }} %<template v-if="main.stopped">, not {{ forecast.need.to }} %</template></span
+        >to {{ main.soc_end.toFixed(0) }} %<template v-if="main.stopped"
+          >, not {{ forecast.need.toSoc }} %</template
+        ></span
       >
     </p>
     <p>

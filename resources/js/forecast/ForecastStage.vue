@@ -45,9 +45,9 @@ const units = [
 
 // The rail answers anew after an edit of a plate: then the forecast does too.
 watch(
-  () => [forecast.chains, forecast.conditions, board.policy, board.kit, rail.answer],
+  [() => forecast.chains, () => forecast.conditions, () => board.policy, () => board.kit, () => rail.answer],
   () => forecast.refresh(),
-  { deep: true, immediate: true },
+  { immediate: true },
 );
 onUnmounted(() => (forecast.cursorS = null));
 </script>

@@ -21,10 +21,10 @@ const hasMembership = computed(() => Boolean(outlet.value?.tariff?.membership));
 const isUsual = computed(() => JSON.stringify(need.value) === JSON.stringify(usual));
 
 const span = computed({
-  get: () => [need.value.from, need.value.to],
+  get: () => [need.value.fromSoc, need.value.toSoc],
   set: (value) => {
     const [from = 0, to = 100] = Array.isArray(value) ? value : [];
-    forecast.need = { ...need.value, from: Math.min(from, 99), to: Math.max(to, Math.min(from, 99) + 1) };
+    forecast.need = { ...need.value, fromSoc: Math.min(from, 99), toSoc: Math.max(to, Math.min(from, 99) + 1) };
   },
 });
 /** A switch that puts a usual value where there was none. */
@@ -48,7 +48,7 @@ const hasNextStop = optional('nextStopKw', 100);
     <div class="two">
       <span class="row" aria-hidden="true">
         <span>arrive with, charge to</span>
-        <span class="figures says">{{ need.from }} → {{ need.to }} %</span>
+        <span class="figures says">{{ need.fromSoc }} → {{ need.toSoc }} %</span>
       </span>
       <el-slider
         v-model="span"

@@ -6,15 +6,20 @@ import NeedSlider from './NeedSlider.vue';
 /** A temperature, kept in Celsius and moved in whole degrees of the garage's own scale. */
 defineProps<{ label: string; minC: number; maxC: number }>();
 const model = defineModel<number>({ required: true });
-const { isUs, celsius } = useUnits();
+const { degrees, toCelsius, celsius } = useUnits();
 
-const shown = (c: number) => Math.round(isUs.value ? (c * 9) / 5 + 32 : c);
-const degrees = computed({
-  get: () => shown(model.value),
-  set: (d: number) => (model.value = isUs.value ? Math.round(((d - 32) * 50) / 9) / 10 : d),
+const shown = computed({
+  get: () => Math.round(degrees(model.value)),
+  set: (d: number) => (model.value = Math.round(toCelsius(d) * 10) / 10),
 });
 </script>
 
 <template>
-  <NeedSlider v-model="degrees" :label="label" :says="celsius(model)" :min="shown(minC)" :max="shown(maxC)" />
+  <NeedSlider
+    v-model="shown"
+    :label="label"
+    :says="celsius(model)"
+    :min="Math.round(degrees(minC))"
+    :max="Math.round(degrees(maxC))"
+  />
 </template>

@@ -37,7 +37,7 @@ function keepBeside(stop: Stop): void {
   <div>
     <div class="head">
       <p>
-        Where {{ rail.vehicle?.name }} gets from {{ forecast.need.from }} to {{ forecast.need.to }} %:
+        Where {{ rail.vehicle?.name }} gets from {{ forecast.need.fromSoc }} to {{ forecast.need.toSoc }} %:
         {{ given.length }} of {{ stops.length }} outlets.
       </p>
       <el-segmented v-model="order" :options="orders" aria-label="Order of the stops" />

@@ -63,7 +63,7 @@ export function bandsOf(points: ForecastPoint[]): Band[] {
   return bands.filter((b) => b.points.length > 1);
 }
 
-/** Six hatchings that can be told apart without colour; each code keeps its own. */
+/** Hatchings tell the codes of one chain apart without colour; codes that never meet in a chain may share one. */
 const HATCH: Record<string, string> = {
   vehicle_curve: 'plain',
   onboard_charger: 'plain',

@@ -310,7 +310,6 @@ export function fieldsOf(kind: PieceKind, inlets: number, currency: string): Fie
         {
           title: 'Membership',
           under: 'tariff.membership',
-          start: { monthly_fee: '0', per_kwh: '0' },
           fields: [
             { path: 'tariff.membership.monthly_fee', label: 'a month', kind: 'text', needed: true },
             { path: 'tariff.membership.per_kwh', label: 'for a kWh', kind: 'text', needed: true },

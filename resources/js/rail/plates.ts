@@ -16,13 +16,19 @@ export function outletPlate(outlet: Outlet): string {
     : join(spec.max_v ? v(spec.max_v) : '? V', a(spec.max_a), kw(spec.max_kw));
 }
 
-/** The price for a kWh as it is printed at the place. */
+/** The price as it is printed at the place. */
 export function pricePlate(outlet: Outlet): string {
   const { tariff } = outlet.spec;
-  const perKwh = tariff?.per_kwh;
-  return perKwh === null || perKwh === undefined
-    ? 'price not read'
-    : `${money(String(perKwh), tariff?.currency)} for a kWh`;
+  const printed = (amount: string | number) => money(String(amount), tariff?.currency);
+  const isRead = (amount: string | number | null | undefined) => amount !== null && amount !== undefined;
+  const parts = [
+    ...(isRead(tariff?.per_kwh) ? [`${printed(tariff?.per_kwh ?? '')} for a kWh`] : []),
+    ...(isRead(tariff?.per_minute) && Number(tariff?.per_minute) > 0
+      ? [`${printed(tariff?.per_minute ?? '')} for a minute`]
+      : []),
+    ...((tariff?.minute_bands?.length ?? 0) > 0 ? ['by the minute and its power'] : []),
+  ];
+  return parts.join(', ') || 'price not read';
 }
 
 export function adapterPlate(adapter: Adapter): string {

@@ -15,8 +15,8 @@ export interface Beside {
 
 /** What the driver wants and expects; in metric units, whatever is shown. */
 export interface Need {
-  from: number;
-  to: number;
+  fromSoc: number;
+  toSoc: number;
   ambientC: number;
   isPrepared: boolean;
   packC: number;
@@ -33,8 +33,8 @@ export interface Need {
 }
 
 export const usual: Need = {
-  from: 10,
-  to: 80,
+  fromSoc: 10,
+  toSoc: 80,
   ambientC: 20,
   isPrepared: true,
   packC: 20,
@@ -68,21 +68,22 @@ export const useForecast = defineStore('forecast', () => {
   const main = computed<Forecast | null>(() => answer.value?.forecasts[0] ?? null);
   const others = computed<Forecast[]>(() => answer.value?.forecasts.slice(1) ?? []);
 
-  /** Every link of the chain may be warm from earlier use; the core knows which have a heat load. */
-  const theta = computed(() =>
-    need.value.warmth > 0
-      ? Object.fromEntries(['cable', ...(rail.answer?.adapters ?? [])].map((link) => [link, need.value.warmth]))
-      : {},
-  );
+  /** The driver's own pieces that are warm: the adapters of the chain in the rail go along to every stop. */
+  const warmAdapters = computed(() => (need.value.warmth > 0 ? (rail.answer?.adapters ?? []) : []));
+  const thetaOf = (links: string[]) => Object.fromEntries(links.map((link) => [link, need.value.warmth]));
+  /** The cable of a stall is warm only where somebody has just charged: at the outlet in the rail. */
+  const theta = (outlet: string) =>
+    thetaOf([...warmAdapters.value, ...(need.value.warmth > 0 && outlet === rail.pick.outlet ? ['cable'] : [])]);
 
   const conditions = computed<Conditions>(() => ({
-    soc_from: need.value.from,
-    soc_to: need.value.to,
+    soc_from: need.value.fromSoc,
+    soc_to: need.value.toSoc,
     ambient_c: need.value.ambientC,
     pack_prepared: need.value.isPrepared,
     pack_c: need.value.isPrepared ? null : need.value.packC,
     member: need.value.isMember,
-    theta: theta.value,
+    // At any stop; a chain that is forecast brings its own.
+    theta: thetaOf(warmAdapters.value),
     rested_minutes: need.value.warmth > 0 ? need.value.restedMinutes : 0,
     ageing: need.value.ageing,
     idle_minutes: need.value.idleMinutes,
@@ -105,8 +106,9 @@ export const useForecast = defineStore('forecast', () => {
       vehicle,
       adapters: adapters ?? (board.kit === 'none' ? [] : null),
       exact: adapters !== null,
+      theta: theta(outlet),
     };
-    return [first, ...keptBeside().map((b) => ({ ...b, exact: true }))];
+    return [first, ...keptBeside().map((b) => ({ ...b, exact: true, theta: theta(b.outlet) }))];
   });
 
   function keptBeside(): Beside[] {
