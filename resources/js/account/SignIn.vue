@@ -3,6 +3,7 @@ import { ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { ApiError } from '@/api/client';
 import { useAccount } from '@/stores/account';
+import { useAttempt, wordsOf } from '@/ui/useAttempt';
 import JointGlyph from '@/ui/JointGlyph.vue';
 
 const account = useAccount();
@@ -11,27 +12,21 @@ const route = useRoute();
 const email = ref('');
 const password = ref('');
 const remember = ref(false);
-const complaint = ref('');
-const isBusy = ref(false);
+const {
+  isBusy,
+  error: complaint,
+  attempt,
+} = useAttempt((e) =>
+  e instanceof ApiError && e.status === 429 ? 'Too many tries. Wait a minute, then try again.' : wordsOf(e),
+);
 const isDemo = document.querySelector<HTMLMetaElement>('meta[name=harmozon-demo]')?.content === 'yes';
 
-async function enter(door: () => Promise<void>): Promise<void> {
-  isBusy.value = true;
-  complaint.value = '';
-  try {
+function enter(door: () => Promise<void>): Promise<void> {
+  return attempt(async () => {
     await door();
     const to = route.query.to;
     await router.push(typeof to === 'string' && to.startsWith('/') && !to.startsWith('//') ? to : '/board');
-  } catch (e) {
-    complaint.value =
-      e instanceof ApiError && e.status === 429
-        ? 'Too many tries. Wait a minute, then try again.'
-        : e instanceof Error
-          ? e.message
-          : String(e);
-  } finally {
-    isBusy.value = false;
-  }
+  });
 }
 </script>
 

@@ -5,14 +5,14 @@ import FieldEntry from '@/kit/FieldEntry.vue';
 import { accessKinds, certifications, corners, sharing, type Field } from '@/kit/fields';
 import { useEdit } from '@/stores/edit';
 import { withValue } from '@/ui/dotted';
+import { useAttempt } from '@/ui/useAttempt';
 
 /** A fact nobody has read, where to read it, and a place to write it down there and then. */
 const props = defineProps<{ ask: Gate['asks'][number] }>();
 
 const edit = useEdit();
 const value = ref<unknown>(null);
-const error = ref('');
-const isBusy = ref(false);
+const { isBusy, error, attempt } = useAttempt();
 
 const field = computed<Field>(() => {
   const base = { path: props.ask.path, label: props.ask.fact };
@@ -61,16 +61,10 @@ async function keep(): Promise<void> {
     error.value = "This piece is the station's own: its record is the outlet's.";
     return;
   }
-  isBusy.value = true;
-  error.value = '';
-  try {
+  await attempt(async () => {
     const spec = withValue(found.draft.spec ?? {}, props.ask.path, value.value);
     await edit.replace(found.kind, props.ask.piece, { ...found.draft, spec }, found.draft);
-  } catch (e) {
-    error.value = e instanceof Error ? e.message : String(e);
-  } finally {
-    isBusy.value = false;
-  }
+  });
 }
 </script>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { api, ask, type Report } from '@/api/client';
+import { useAttempt } from '@/ui/useAttempt';
 import { useBoard } from '@/stores/board';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
@@ -12,8 +13,7 @@ const rail = useRail();
 const board = useBoard();
 const garage = useGarage();
 const note = ref('');
-const error = ref('');
-const isBusy = ref(false);
+const { isBusy, error, attempt } = useAttempt();
 
 const answer = computed(() => rail.answer);
 const isHazard = computed(() => answer.value?.outcome === 'hazard');
@@ -21,31 +21,15 @@ const flows = computed(() => answer.value?.flows === 'yes');
 const through = computed(() => (answer.value?.adapters ?? []).map((id) => garage.tag(id)).join(' and '));
 
 async function begin(): Promise<void> {
-  if (!rail.outlet || !rail.vehicle || !answer.value) {
+  const { outlet, vehicle } = rail;
+  const adapters = answer.value?.adapters;
+  if (!outlet || !vehicle || !adapters) {
     return;
   }
-  isBusy.value = true;
-  error.value = '';
-  try {
-    emit(
-      'begun',
-      await ask(
-        api.POST('/sessions', {
-          body: {
-            outlet: rail.outlet.id,
-            vehicle: rail.vehicle.id,
-            adapters: answer.value.adapters,
-            policy: board.policy,
-            note: note.value,
-          },
-        }),
-      ),
-    );
-  } catch (e) {
-    error.value = e instanceof Error ? e.message : String(e);
-  } finally {
-    isBusy.value = false;
-  }
+  await attempt(async () => {
+    const body = { outlet: outlet.id, vehicle: vehicle.id, adapters, policy: board.policy, note: note.value };
+    emit('begun', await ask(api.POST('/sessions', { body })));
+  });
 }
 </script>
 

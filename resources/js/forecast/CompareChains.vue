@@ -126,6 +126,10 @@ tbody .kept {
   white-space: nowrap;
 }
 
+.held {
+  white-space: nowrap;
+}
+
 .line {
   fill: none;
   stroke: var(--ink);

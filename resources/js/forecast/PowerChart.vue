@@ -94,8 +94,8 @@ const voltsAmps = computed(() => {
   const end = props.main.points.at(-1);
   return end
     ? [
-        { letter: 'V', y: yVoltsAmps.value(end.v) },
-        { letter: 'A', y: yVoltsAmps.value(end.a) },
+        { letter: 'V', x: x.value(at.value(end)) - 6, y: yVoltsAmps.value(end.v) },
+        { letter: 'A', x: x.value(at.value(end)) - 6, y: yVoltsAmps.value(end.a) },
       ]
     : [];
 });
@@ -189,14 +189,7 @@ function step(event: KeyboardEvent): void {
       <template v-if="showsVoltsAmps">
         <path class="volts" :d="path(main.points, (p) => p.v, yVoltsAmps)" />
         <path class="amps" :d="path(main.points, (p) => p.a, yVoltsAmps)" />
-        <text
-          v-for="mark in voltsAmps"
-          :key="mark.letter"
-          class="name"
-          :x="width - edge.right - 6"
-          :y="mark.y - 5"
-          text-anchor="end"
-        >
+        <text v-for="mark in voltsAmps" :key="mark.letter" class="name" :x="mark.x" :y="mark.y - 5" text-anchor="end">
           {{ mark.letter }}
         </text>
         <g class="grid">

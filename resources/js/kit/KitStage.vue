@@ -7,12 +7,13 @@ import CatalogueStart from './CatalogueStart.vue';
 import OcpiImport from './OcpiImport.vue';
 import PlateCard from './PlateCard.vue';
 import PlateEditor from './PlateEditor.vue';
+import { useAttempt } from '@/ui/useAttempt';
 
 const garage = useGarage();
 const edit = useEdit();
 const opened = ref<{ kind: PieceKind; id: string | null; draft: Draft; read: string[] } | null>(null);
 const importing = ref(false);
-const error = ref('');
+const { error, attempt } = useAttempt();
 
 const words: Record<PieceKind, string> = { vehicles: 'car', adapters: 'adapter', outlets: 'outlet', places: 'place' };
 
@@ -23,15 +24,6 @@ function open(id: string): void {
 
 function begin(kind: PieceKind, draft: Draft, read: string[] = []): void {
   opened.value = { kind, id: null, draft, read };
-}
-
-async function attempt(task: () => Promise<unknown>): Promise<void> {
-  error.value = '';
-  try {
-    await task();
-  } catch (e) {
-    error.value = e instanceof Error ? e.message : String(e);
-  }
 }
 
 const newCar = (): Draft => ({

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import { api, ask } from '@/api/client';
+import { useAttempt, wordsOf } from '@/ui/useAttempt';
 import type { components } from '@/api/schema';
 import { useEdit } from '@/stores/edit';
 
@@ -9,8 +10,7 @@ const emit = defineEmits<{ done: [] }>();
 const edit = useEdit();
 const file = ref<File | null>(null);
 const preview = ref<components['schemas']['OcpiPreview'] | null>(null);
-const error = ref('');
-const isBusy = ref(false);
+const { isBusy, error, attempt } = useAttempt((e) => `${wordsOf(e)} Nothing was added.`);
 
 function body(): FormData {
   const form = new FormData();
@@ -18,18 +18,6 @@ function body(): FormData {
     form.append('file', file.value);
   }
   return form;
-}
-
-async function attempt(task: () => Promise<void>): Promise<void> {
-  isBusy.value = true;
-  error.value = '';
-  try {
-    await task();
-  } catch (e) {
-    error.value = `${e instanceof Error ? e.message : String(e)} Nothing was added.`;
-  } finally {
-    isBusy.value = false;
-  }
 }
 
 function look(event: Event): Promise<void> {

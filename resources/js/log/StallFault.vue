@@ -6,6 +6,7 @@ import { useEdit } from '@/stores/edit';
 import { useGarage } from '@/stores/garage';
 import { day } from '@/ui/words';
 import { withValue } from '@/ui/dotted';
+import { useAttempt } from '@/ui/useAttempt';
 
 /** What was wrong with the stall, kept on its plate: the next driver is warned, and it ranks last by risk. */
 const props = defineProps<{ session: SessionLine }>();
@@ -14,7 +15,7 @@ const edit = useEdit();
 const garage = useGarage();
 const account = useAccount();
 const words = ref<string | null>(null);
-const error = ref('');
+const { error, attempt } = useAttempt();
 
 const outlet = computed(() => garage.outlet(props.session.outlet.id));
 const fault = computed(() => outlet.value?.spec.known_fault ?? null);
@@ -28,14 +29,11 @@ async function keep(text: string | null): Promise<void> {
   if (!found) {
     return;
   }
-  error.value = '';
-  try {
+  await attempt(async () => {
     const spec = withValue(found.draft.spec ?? {}, 'known_fault', text);
     await edit.replace(found.kind, props.session.outlet.id, { ...found.draft, spec }, found.draft);
     words.value = null;
-  } catch (e) {
-    error.value = e instanceof Error ? e.message : String(e);
-  }
+  });
 }
 </script>
 
