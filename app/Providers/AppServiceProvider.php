@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Database\ImmediateSqliteConnection;
 use App\Garage\CurrentGarage;
 use Harmozon\Core\Catalogue\Catalogue;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
@@ -19,6 +21,7 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->scoped(CurrentGarage::class);
+        Connection::resolverFor('sqlite', static fn (\PDO|\Closure $pdo, string $database, string $prefix, array $config): Connection => new ImmediateSqliteConnection($pdo, $database, $prefix, $config));
         $this->app->singleton(Catalogue::class, static fn (): Catalogue => Catalogue::fromJson(
             (string) file_get_contents(base_path('core/catalogue/charger-kinds.json')),
             (string) file_get_contents(base_path('core/catalogue/adapter-kinds.json')),
