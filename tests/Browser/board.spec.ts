@@ -139,3 +139,28 @@ test('places are imported after a preview that tells what was not understood', a
   await page.getByRole('button', { name: 'Remove Sluice wharf' }).click();
   await expect(page.getByRole('heading', { name: 'Sluice wharf' })).toHaveCount(0);
 });
+
+test('no new name stands beside an old verdict while the answer is on its way', async ({ page }) => {
+  await openDemo(page);
+  await choose(page, 'Sorrel', 'Ostler, second generation');
+  const why = page.getByRole('complementary', { name: 'Why' });
+  let answer: () => void = () => undefined;
+  const held = new Promise<void>((resolve) => (answer = resolve));
+  const asked = new Promise<void>((resolve) => {
+    void page.route('**/api/fit', async (route) => {
+      resolve();
+      await held;
+      await route.continue();
+    });
+  });
+  await cell(page, 'Pippin', 'Fernway 350').click();
+  await asked;
+  await expect(why).toContainText('Sorrel at Ostler, second generation');
+  await expect(why).toContainText('Charges, held back');
+  await expect(why).not.toContainText('Pippin');
+
+  answer();
+  await expect(why).toContainText('Pippin at Fernway 350');
+  await expect(why).toContainText("Mates, won't charge");
+  await expect(why).not.toContainText('Charges, held back');
+});

@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import type { Forecast } from '@/api/client';
 import { MOST_BESIDE, useForecast } from '@/stores/forecast';
 import { useGarage } from '@/stores/garage';
-import { useRail } from '@/stores/rail';
+import { useRail, vehicleOf } from '@/stores/rail';
 import { duration, kw, money, outcomeWords } from '@/ui/words';
 import { label } from './points';
 
@@ -23,15 +23,16 @@ function heldBy(f: Forecast): string {
 const isSame = (f: Forecast, i: number) => i > 0 && f.chain.join() === rows.value[0]?.chain.join();
 
 function nameOf(f: Forecast): string {
-  const vehicle = garage.vehicle(f.chain.at(-1)?.split('#')[0] ?? null)?.name ?? '';
+  const vehicle = garage.vehicle(vehicleOf(f.chain))?.name ?? '';
   const tags = f.answer.adapters.map(garage.tag).join(' + ');
   return `${vehicle} at ${garage.outlet(f.chain[0] ?? null)?.name ?? ''}${tags ? `, ${tags}` : ''}`;
 }
 
 function keep(): void {
-  const { outlet, vehicle } = rail.pick;
-  if (outlet && vehicle && forecast.main) {
-    forecast.keepBeside({ outlet, vehicle, adapters: forecast.main.answer.adapters });
+  const main = forecast.main;
+  const [outlet, vehicle] = [main?.chain[0], vehicleOf(main?.chain)];
+  if (main && outlet && vehicle) {
+    forecast.keepBeside({ outlet, vehicle, adapters: main.answer.adapters });
   }
 }
 

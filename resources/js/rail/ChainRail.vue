@@ -5,7 +5,7 @@ import { useAccount } from '@/stores/account';
 import { pointAt } from '@/forecast/points';
 import { useForecast } from '@/stores/forecast';
 import { useGarage } from '@/stores/garage';
-import { useRail } from '@/stores/rail';
+import { sameEnds, useRail } from '@/stores/rail';
 import JointGlyph from '@/ui/JointGlyph.vue';
 import { clock, kw, outcomeWords } from '@/ui/words';
 import { adapterPlate, converterPlate, inletPlate, outletPlate, packPlate } from './plates';
@@ -20,7 +20,9 @@ const forecast = useForecast();
 const route = useRoute();
 
 /** On the forecast the rail stands under its need, and at its cursor; elsewhere under the usual conditions. */
-const main = computed(() => (route.meta.stage === 'forecast' ? forecast.main : null));
+const main = computed(() =>
+  route.meta.stage === 'forecast' && sameEnds(forecast.main?.chain, rail.answer?.chain) ? forecast.main : null,
+);
 const answer = computed(() => (rail.answer && main.value ? main.value.answer : rail.answer));
 /** The pieces of that answer, which under the forecast's need may be others than elsewhere. */
 const adapters = computed(() => (answer.value?.adapters ?? []).map((id) => ({ id, piece: garage.adapter(id) })));

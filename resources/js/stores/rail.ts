@@ -2,8 +2,16 @@ import { useSessionStorage } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import { api, ask, type FitAnswer, type SessionLine } from '@/api/client';
+import { wordsOf } from '@/ui/useAttempt';
 import { useBoard } from './board';
 import { useGarage } from './garage';
+
+/** A chain ends in an inlet, `vehicle#index`. */
+export const vehicleOf = (chain: string[] | undefined): string | null => chain?.at(-1)?.split('#')[0] ?? null;
+
+/** Whether two chains join the same car to the same outlet, through whatever adapters. */
+export const sameEnds = (one: string[] | undefined, other: string[] | undefined): boolean =>
+  one?.[0] === other?.[0] && vehicleOf(one) === vehicleOf(other);
 
 interface Pick {
   outlet: string | null;
@@ -21,8 +29,9 @@ export const useRail = defineStore('rail', () => {
   const error = ref('');
   let asked = 0;
 
-  const outlet = computed(() => garage.outlet(pick.value.outlet));
-  const vehicle = computed(() => garage.vehicle(pick.value.vehicle));
+  // The pieces are those that the answer is about: until the next one is here, no new name stands beside an old verdict.
+  const outlet = computed(() => garage.outlet(answer.value?.chain[0] ?? pick.value.outlet));
+  const vehicle = computed(() => garage.vehicle(vehicleOf(answer.value?.chain) ?? pick.value.vehicle));
 
   async function refresh(): Promise<void> {
     const { outlet: o, vehicle: v, adapters: exact } = pick.value;
@@ -49,7 +58,10 @@ export const useRail = defineStore('rail', () => {
         answer.value = found;
       }
     } catch (e) {
-      error.value = e instanceof Error ? e.message : String(e);
+      if (mine === asked) {
+        answer.value = null;
+        error.value = wordsOf(e);
+      }
     }
   }
 
