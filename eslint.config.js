@@ -5,6 +5,44 @@ import accessibility from 'eslint-plugin-vuejs-accessibility';
 import globals from 'globals';
 import ts from 'typescript-eslint';
 
+/** The floors of the page, from the ground up: a room uses those below it, never one beside it or above. */
+const floors = [
+  ['words'],
+  ['api'],
+  ['stores', 'ui'],
+  ['plates', 'chart'],
+  ['rail'],
+  ['account', 'board', 'forecast', 'connect', 'log', 'kit', 'bench'],
+  ['frame'],
+];
+
+const keepsToItsFloor = floors.flatMap((rooms, height) =>
+  rooms.map((room) => {
+    const barred = floors
+      .slice(height)
+      .flat()
+      .filter((other) => other !== room);
+    return {
+      files: [`resources/js/${room}/**/*.{ts,vue}`],
+      rules: {
+        'no-restricted-imports': [
+          'error',
+          {
+            patterns: [
+              { group: ['../*'], message: 'Other rooms are named from the ground: @/room/file.' },
+              ...(barred.length === 0
+                ? []
+                : [
+                    { group: barred.map((other) => `@/${other}/*`), message: `${room} stands below it, or beside it.` },
+                  ]),
+            ],
+          },
+        ],
+      },
+    };
+  }),
+);
+
 export default ts.config(
   { ignores: ['vendor', 'node_modules', 'public', 'resources/js/api/schema.d.ts', 'resources/js/components.d.ts'] },
   js.configs.recommended,
@@ -20,7 +58,34 @@ export default ts.config(
       'vue/multi-word-component-names': 'off',
       'vuejs-accessibility/label-has-for': ['error', { required: { some: ['nesting', 'id'] } }],
       'vuejs-accessibility/no-static-element-interactions': 'error',
+      // What the page says stands in words/ alone: no text in a template…
+      'vue/no-bare-strings-in-template': [
+        'error',
+        {
+          allowlist: ['?', '+', '×', 'u', 'n', '3'],
+          attributes: { '/.+/': ['title', 'aria-label', 'placeholder', 'alt', 'label'] },
+        },
+      ],
     },
   },
+  {
+    files: ['resources/js/**/*.{ts,vue}'],
+    ignores: ['resources/js/words/*.ts'],
+    rules: {
+      // …and no two words in a row in a script.
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'Literal[value=/[A-Za-z]{2,} [A-Za-z]{2,}/]',
+          message: 'What the page says stands in words/en.ts.',
+        },
+        {
+          selector: 'TemplateElement[value.raw=/[A-Za-z]{2,} [A-Za-z]{2,}/]',
+          message: 'What the page says stands in words/en.ts.',
+        },
+      ],
+    },
+  },
+  ...keepsToItsFloor,
   prettier,
 );

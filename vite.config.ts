@@ -16,6 +16,10 @@ export default defineConfig({
       resolvers: [ElementPlusResolver({ importStyle: 'css' })],
     }),
   ],
-  resolve: { alias: { '@': fileURLToPath(new URL('./resources/js', import.meta.url)) } },
-  build: { chunkSizeWarningLimit: 700 },
+  resolve: {
+    alias: {
+      '@': fileURLToPath(new URL('./resources/js', import.meta.url)),
+      '@fonts': fileURLToPath(new URL('./.cache/fonts', import.meta.url)),
+    },
+  },
 });

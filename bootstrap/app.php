@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 use App\Http\Middleware\SecurityHeaders;
 use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Refusal;
+use Harmozon\Core\Words\Voice;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -30,14 +33,19 @@ return Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(static function (Exceptions $exceptions): void {
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*') || $request->expectsJson());
-        $exceptions->render(static fn (FieldError $e): JsonResponse => new JsonResponse([
-            'message' => $e->getMessage(),
-            'errors' => [$e->path => [$e->problem]],
-        ], 422));
+        $exceptions->render(static function (Refusal $e): JsonResponse {
+            $voice = app(Voice::class);
+
+            return new JsonResponse([
+                'message' => $voice->say($e->complaint()),
+                'errors' => [$e instanceof FieldError ? $e->path : '' => [$voice->say($e->problem)]],
+                'code' => $e->problem->code,
+            ], 422);
+        });
         // The framework would name its own classes and repeat the id.
         $exceptions->render(static fn (NotFoundHttpException $e, Request $request): ?JsonResponse => $request->is('api/*') && $e->getPrevious() instanceof ModelNotFoundException
-            ? new JsonResponse(['message' => 'There is no such record in this garage.'], 404)
+            ? new JsonResponse(['message' => app(Voice::class)->say(Message::of('app.no_such_record'))], 404)
             : null);
-        $exceptions->dontReport(FieldError::class);
+        $exceptions->dontReport(Refusal::class);
     })
     ->create();

@@ -42,6 +42,6 @@ abstract class TestCase extends LaravelTestCase
      */
     protected function inside(User $user, callable $look): mixed
     {
-        return $this->app->make(CurrentGarage::class)->open($user->garage, $look);
+        return $this->app->make(CurrentGarage::class)->open($user->garage_id, $look);
     }
 }

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Console;
 
 use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Words\Language;
+use Harmozon\Core\Words\Refusal;
+use Harmozon\Core\Words\Voice;
 use Illuminate\Console\Command;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
@@ -18,8 +21,8 @@ abstract class CoreCommand extends Command
     {
         try {
             $answer = $this->answer();
-        } catch (FieldError $e) {
-            $this->stderr($e->getMessage());
+        } catch (Refusal $e) {
+            $this->stderr($this->voice()->say($e->complaint()));
 
             return self::BAD_INPUT;
         }
@@ -41,6 +44,12 @@ abstract class CoreCommand extends Command
 
     /** @param  array<string, mixed>  $answer */
     abstract protected function describe(array $answer): void;
+
+    /** The command line speaks English, °C and metres. */
+    protected function voice(): Voice
+    {
+        return new Voice($this->laravel->make(Language::class));
+    }
 
     protected function path(string $argument): string
     {

@@ -70,7 +70,7 @@ final class DemoGarage
                 'email' => $email,
                 'password' => config('harmozon.demo_password'),
             ]);
-            $this->garage->open($garage, fn () => $this->fill($demo));
+            $this->garage->open($garage->id, fn () => $this->fill($demo));
 
             return $garage;
         });

@@ -9,8 +9,9 @@ use App\Models\Vehicle;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Equipment\Adapter as CoreAdapter;
 use Harmozon\Core\Files\FitWriter;
-use Harmozon\Core\Files\GarageFile;
 use Harmozon\Core\Fit\AdapterPolicy;
+use Harmozon\Core\Fit\Board as CoreBoard;
+use Harmozon\Core\Fit\Fitter;
 
 /** Every car of the garage at every outlet. */
 final class Board
@@ -25,14 +26,12 @@ final class Board
      */
     public function cells(array $kit, AdapterPolicy $policy, Conditions $conditions): array
     {
-        $garage = new GarageFile(
-            array_values(Vehicle::inOrder()->map($this->crate->vehicle(...))->all()),
-            $kit,
-            array_values(Outlet::inOrder()->map($this->crate->outlet(...))->all()),
-            $policy,
-            $conditions,
+        $board = new CoreBoard(
+            new Fitter($kit, $conditions, $policy),
+            Vehicle::inOrder()->map($this->crate->vehicle(...)),
+            Outlet::inOrder()->map($this->crate->outlet(...)),
         );
 
-        return array_map($this->writer->cell(...), iterator_to_array($garage->board(), false));
+        return array_map($this->writer->cell(...), iterator_to_array($board->answers(), false));
     }
 }

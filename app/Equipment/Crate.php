@@ -32,13 +32,18 @@ final class Crate
         return $this->reader->outlet(Node::of($outlet->inCaseFile(), 'outlet'));
     }
 
+    public function adapter(Adapter $adapter): CoreAdapter
+    {
+        return $this->reader->adapter(Node::of($adapter->inCaseFile(), 'adapter'));
+    }
+
     /**
      * @param  Collection<int, Adapter>  $adapters
      * @return list<CoreAdapter>
      */
     public function kit(Collection $adapters): array
     {
-        return array_values($adapters->map(fn (Adapter $a): CoreAdapter => $this->reader->adapter(Node::of($a->inCaseFile(), 'adapter')))->all());
+        return array_values($adapters->map($this->adapter(...))->all());
     }
 
     /**

@@ -16,6 +16,7 @@ use Harmozon\Core\Files\Node;
 use Harmozon\Core\Fit\Answer;
 use Harmozon\Core\Fit\Change;
 use Harmozon\Core\Fit\Fitter;
+use Harmozon\Core\Words\Message;
 use Illuminate\Support\Collection;
 
 /** A question about one car at one outlet, asked with pieces of the garage. */
@@ -44,8 +45,8 @@ final readonly class FitQuestion
      */
     public static function ask(string $outletId, string $vehicleId, ?array $adapterIds, bool $isExact, string $policy, array $conditions): self
     {
-        $outlet = Outlet::query()->firstWhere('ulid', $outletId) ?? throw FieldError::at('outlet', 'is not in this garage');
-        $vehicle = Vehicle::query()->firstWhere('ulid', $vehicleId) ?? throw FieldError::at('vehicle', 'is not in this garage');
+        $outlet = Outlet::query()->firstWhere('ulid', $outletId) ?? throw FieldError::at('outlet', Message::of('app.not_in_garage'));
+        $vehicle = Vehicle::query()->firstWhere('ulid', $vehicleId) ?? throw FieldError::at('vehicle', Message::of('app.not_in_garage'));
         $crate = Adapter::inOrder()->keyBy('ulid');
         $adapters = $adapterIds === null ? $crate->values() : new Collection;
         foreach ($adapterIds ?? [] as $i => $id) {
@@ -53,7 +54,7 @@ final readonly class FitQuestion
             if ($adapter !== null) {
                 $adapters->push($adapter);
             } elseif ($id !== $outlet->attachedAdapterId()) {
-                throw FieldError::at("adapters[{$i}]", 'is not in this garage');
+                throw FieldError::at("adapters[{$i}]", Message::of('app.not_in_garage'));
             }
         }
 
@@ -94,11 +95,7 @@ final readonly class FitQuestion
         if ($this->exactly === null) {
             return (new Fitter([...$case->adapters, ...$more], $case->conditions, $case->policy))->answer($case->outlet, $case->vehicle);
         }
-        $pieces = [];
-        foreach ([...$case->adapters, ...($case->outlet->attachedAdapter === null ? [] : [$case->outlet->attachedAdapter])] as $adapter) {
-            $pieces[$adapter->id] = $adapter;
-        }
 
-        return $case->fitter()->exactly($case->outlet, array_map(static fn (string $id): CoreAdapter => $pieces[$id], $this->exactly), $case->vehicle);
+        return $case->fitter()->exactly($case->outlet, $case->pieces($this->exactly), $case->vehicle);
     }
 }

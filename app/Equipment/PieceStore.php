@@ -11,6 +11,7 @@ use App\Models\Vehicle;
 use Harmozon\Core\Files\EquipmentReader;
 use Harmozon\Core\Files\FieldError;
 use Harmozon\Core\Files\Node;
+use Harmozon\Core\Words\Message;
 
 /** Writes pieces of the garage. A plate is stored only after the core has read it. */
 final class PieceStore
@@ -80,7 +81,7 @@ final class PieceStore
     private function columns(PieceKind $kind, array $fields): array
     {
         $node = Node::of($fields);
-        $columns = ['name' => $node->textOrNull('name', 120) ?? throw $node->fail('name', 'is required')];
+        $columns = ['name' => $node->textOrNull('name', 120) ?? throw $node->fail('name', Message::of('field.required'))];
         if (! $kind->hasPlate()) {
             return $columns;
         }
@@ -93,10 +94,10 @@ final class PieceStore
         // A plate has no name of its own: the piece's id and name stand outside it.
         $columns += ['blurb' => $node->textOrNull('blurb', 120) ?? '', 'spec' => array_diff_key((array) $node->raw('spec'), ['id' => true, 'name' => true])];
         if ($kind === PieceKind::Adapters) {
-            $columns['tag'] = $node->textOrNull('tag', 4) ?? throw $node->fail('tag', 'is required');
+            $columns['tag'] = $node->textOrNull('tag', 4) ?? throw $node->fail('tag', Message::of('field.required'));
         }
         if ($kind === PieceKind::Outlets) {
-            $place = Place::query()->firstWhere('ulid', $node->text('place')) ?? throw $node->fail('place', 'is not in this garage');
+            $place = Place::query()->firstWhere('ulid', $node->text('place')) ?? throw $node->fail('place', Message::of('app.not_in_garage'));
             $columns['place_id'] = $place->id;
         }
 

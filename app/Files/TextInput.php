@@ -5,47 +5,75 @@ declare(strict_types=1);
 namespace App\Files;
 
 use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Words\Message;
 
-/** Text files, line by line; on the command line `-` is standard input. */
+/** Text files, whole or line by line; on the command line `-` is standard input. */
 final class TextInput
 {
     private const STDIN = '-';
 
+    private const CHUNK_BYTES = 65_536;
+
+    /** What goes on for longer without a line end is no line: it is cut here, so that memory stays bounded. */
+    private const LONGEST_LINE_BYTES = 1_048_576;
+
     /** @throws FieldError when the file cannot be read */
     public static function text(string $path, string $argument): string
     {
-        $text = '';
-        foreach (self::lines($path, $argument) as $line) {
-            $text .= $line;
+        $stream = self::open($path, $argument);
+        try {
+            return (string) stream_get_contents($stream);
+        } finally {
+            fclose($stream);
         }
-
-        return $text;
     }
 
     /**
-     * @return iterable<string> one line at a time
+     * @return iterable<string> one line at a time, without its end: a line feed, a carriage return, or both
      *
      * @throws FieldError when the file cannot be read
      */
     public static function lines(string $path, string $argument): iterable
     {
-        if ($path !== self::STDIN && (! is_file($path) || ! is_readable($path))) {
-            throw FieldError::at($argument, sprintf('"%s" is not a file that can be read', $path));
-        }
-
-        return self::stream($path === self::STDIN ? 'php://stdin' : $path);
+        return self::split(self::open($path, $argument));
     }
 
-    /** @return \Generator<int, string> */
-    private static function stream(string $path): \Generator
+    /** @return resource */
+    private static function open(string $path, string $argument)
     {
-        $stream = fopen($path, 'rb');
-        if ($stream === false) {
-            throw FieldError::at('input', 'cannot be opened');
+        if ($path !== self::STDIN && (! is_file($path) || ! is_readable($path))) {
+            throw FieldError::at($argument, Message::of('app.unreadable_file', path: $path));
         }
+        $stream = fopen($path === self::STDIN ? 'php://stdin' : $path, 'rb');
+
+        return $stream !== false ? $stream : throw FieldError::at($argument, Message::of('app.unreadable_file', path: $path));
+    }
+
+    /**
+     * @param  resource  $stream
+     * @return \Generator<int, string>
+     */
+    private static function split($stream): \Generator
+    {
         try {
-            while (($line = fgets($stream)) !== false) {
-                yield $line;
+            $rest = '';
+            while (! feof($stream)) {
+                $rest .= (string) fread($stream, self::CHUNK_BYTES);
+                // A carriage return at the very end may be the first half of a line end.
+                $whole = str_ends_with($rest, "\r") && ! feof($stream) ? substr($rest, 0, -1) : $rest;
+                $held = substr($rest, strlen($whole));
+                $lines = str_contains($whole, "\r") ? (array) preg_split('/\r\n|\n|\r/', $whole) : explode("\n", $whole);
+                $rest = array_pop($lines).$held;
+                foreach ($lines as $line) {
+                    yield (string) $line;
+                }
+                if (strlen($rest) > self::LONGEST_LINE_BYTES) {
+                    yield $rest;
+                    $rest = '';
+                }
+            }
+            if ($rest !== '') {
+                yield $rest;
             }
         } finally {
             fclose($stream);

@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\Garage;
 
-use App\Models\Garage;
-use App\Models\User;
+use Harmozon\Core\Words\Units;
 use Illuminate\Contracts\Auth\Factory as Auth;
 
 /** The garage whose records may be seen now: the signed-in user's, or the one a console task has opened. */
@@ -22,9 +21,21 @@ final class CurrentGarage
         if ($this->opened !== null) {
             return $this->opened;
         }
+
+        return $this->member()?->garageId();
+    }
+
+    /** How the one who asks reads temperatures and lengths; a console task speaks °C and metres. */
+    public function units(): Units
+    {
+        return $this->opened === null ? ($this->member()?->units() ?? Units::Metric) : Units::Metric;
+    }
+
+    private function member(): ?Member
+    {
         $user = $this->auth->guard()->user();
 
-        return $user instanceof User ? $user->garage_id : null;
+        return $user instanceof Member ? $user : null;
     }
 
     /**
@@ -33,9 +44,9 @@ final class CurrentGarage
      * @param  callable(): T  $task
      * @return T
      */
-    public function open(Garage $garage, callable $task): mixed
+    public function open(int $garageId, callable $task): mixed
     {
-        [$before, $this->opened] = [$this->opened, $garage->id];
+        [$before, $this->opened] = [$this->opened, $garageId];
         try {
             return $task();
         } finally {

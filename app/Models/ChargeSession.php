@@ -18,6 +18,7 @@ use Illuminate\Support\Carbon;
  * @property int|null $vehicle_id
  * @property int|null $outlet_id
  * @property array<string, mixed> $case_file the plates as they were when the session began
+ * @property array{vehicle: array{id: string, name: string}, outlet: array{id: string, name: string}, adapters: list<array{id: string, name: string}>} $pieces by the names they had then
  * @property list<string> $chain_adapters ids of the adapters, in the order the current passes them
  * @property int $inlet_index
  * @property string $note
@@ -39,6 +40,7 @@ final class ChargeSession extends Model
     {
         return [
             'case_file' => 'array',
+            'pieces' => 'array',
             'chain_adapters' => 'array',
             'started_at' => 'datetime',
             'finished_at' => 'datetime',

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Garage\Member;
+use Harmozon\Core\Words\Units;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 
@@ -16,7 +18,7 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property string $password
  * @property-read Garage $garage
  */
-final class User extends Authenticatable
+final class User extends Authenticatable implements Member
 {
     use HasPublicId;
 
@@ -28,6 +30,16 @@ final class User extends Authenticatable
     protected function casts(): array
     {
         return ['password' => 'hashed'];
+    }
+
+    public function garageId(): int
+    {
+        return $this->garage_id;
+    }
+
+    public function units(): Units
+    {
+        return Units::tryFrom($this->garage->units) ?? Units::Metric;
     }
 
     /** @return BelongsTo<Garage, $this> */

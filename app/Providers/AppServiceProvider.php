@@ -7,7 +7,11 @@ namespace App\Providers;
 use App\Database\ImmediateSqliteConnection;
 use App\Garage\CurrentGarage;
 use Harmozon\Core\Catalogue\Catalogue;
+use Harmozon\Core\Files\CatalogueReader;
+use Harmozon\Core\Words\Language;
+use Harmozon\Core\Words\Voice;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
@@ -22,10 +26,18 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->scoped(CurrentGarage::class);
         Connection::resolverFor('sqlite', static fn (\PDO|\Closure $pdo, string $database, string $prefix, array $config): Connection => new ImmediateSqliteConnection($pdo, $database, $prefix, $config));
-        $this->app->singleton(Catalogue::class, static fn (): Catalogue => Catalogue::fromJson(
+        $this->app->singleton(Language::class, static fn (): Language => self::language(require app_path('Words/en.php')));
+        $this->app->bind(Voice::class, static fn (Application $app): Voice => new Voice($app->make(Language::class), $app->make(CurrentGarage::class)->units()));
+        $this->app->singleton(Catalogue::class, static fn (): Catalogue => (new CatalogueReader)->catalogue(
             (string) file_get_contents(base_path('core/catalogue/charger-kinds.json')),
             (string) file_get_contents(base_path('core/catalogue/adapter-kinds.json')),
         ));
+    }
+
+    /** @param  array<string, string>  $patterns */
+    private static function language(array $patterns): Language
+    {
+        return Language::english()->with($patterns);
     }
 
     public function boot(): void

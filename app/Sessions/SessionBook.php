@@ -7,10 +7,16 @@ namespace App\Sessions;
 use App\Equipment\FitQuestion;
 use App\Models\ChargeSession;
 use App\Models\Reading;
+use Harmozon\Core\Chain\Chain;
+use Harmozon\Core\Equipment\Adapter;
+use Harmozon\Core\Equipment\Outlet;
+use Harmozon\Core\Equipment\Vehicle;
 use Harmozon\Core\Files\FieldError;
 use Harmozon\Core\Files\ReadingsReader;
 use Harmozon\Core\Files\RejectedRow;
 use Harmozon\Core\Record\Reading as CoreReading;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
@@ -37,11 +43,20 @@ final class SessionBook
             'vehicle_id' => $question->vehicle->id,
             'outlet_id' => $question->outlet->id,
             'case_file' => $caseFile,
+            'pieces' => self::pieces($chain),
             'chain_adapters' => $used,
             'inlet_index' => $chain->inletIndex,
             'note' => $note,
             'started_at' => $startedAt,
         ]);
+    }
+
+    /** @return array{vehicle: array{id: string, name: string}, outlet: array{id: string, name: string}, adapters: list<array{id: string, name: string}>} */
+    private static function pieces(Chain $chain): array
+    {
+        $named = static fn (Vehicle|Outlet|Adapter $piece): array => ['id' => $piece->id, 'name' => $piece->name];
+
+        return ['vehicle' => $named($chain->vehicle), 'outlet' => $named($chain->outlet), 'adapters' => array_map($named, $chain->adapters)];
     }
 
     /**
@@ -121,7 +136,7 @@ final class SessionBook
     private function mustBeOpen(ChargeSession $session): void
     {
         if ($session->finished_at !== null) {
-            throw FieldError::at('session', 'is finished; reopen it to change its readings');
+            throw FieldError::at('session', Message::of('app.session_finished'));
         }
     }
 
@@ -130,7 +145,7 @@ final class SessionBook
     {
         $most = config('harmozon.most_readings');
         if (is_int($most) && $session->readings()->count() + count($readings) > $most) {
-            throw FieldError::at('readings', "a session holds at most {$most} readings; nothing of this was kept");
+            throw FieldError::at('readings', Message::of('app.too_many_readings', most: Amount::count($most)));
         }
         $rows = [];
         foreach ($readings as $clientId => $reading) {

@@ -6,15 +6,14 @@ namespace App\Sessions;
 
 use App\Models\ChargeSession;
 use App\Models\Reading;
+use Harmozon\Core\Equipment\Quantity;
 use Harmozon\Core\Files\CheckWriter;
 use Harmozon\Core\Files\FitWriter;
 use Harmozon\Core\Record\Completed;
-use Harmozon\Core\Record\Completer;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Judgement;
-use Harmozon\Core\Record\Quantity;
 use Harmozon\Core\Record\Trace;
-use Harmozon\Core\Record\Value;
+use Harmozon\Core\Words\Voice;
 
 /** Asks the core to judge a stored session, and puts its answer into words of the API. */
 final class SessionReport
@@ -24,7 +23,7 @@ final class SessionReport
     /** Stretches of the small curve in the log. */
     private const SPARK_STRETCHES = 24;
 
-    public function __construct(private readonly CheckWriter $writer, private readonly FitWriter $fit)
+    public function __construct(private readonly CheckWriter $writer, private readonly FitWriter $fit, private readonly Voice $voice)
     {
     }
 
@@ -36,7 +35,7 @@ final class SessionReport
 
         return [
             'chain' => $this->fit->chain($chain->answer),
-            'judgement' => [...$this->writer->judgement($judgement), 'verdict_words' => $judgement->verdict->words()],
+            'judgement' => [...$this->writer->judgement($judgement), 'verdict_words' => $this->voice->begin($judgement->verdict->message())],
             'curve' => array_map(self::point(...), $trace->points()),
         ];
     }
@@ -49,8 +48,7 @@ final class SessionReport
         $measured = $judgement->measured;
 
         return [$judgement->verdict->value, [
-            'verdict_words' => $judgement->verdict->words(),
-            'finding' => $judgement->findings[0] ?? null,
+            'finding' => isset($judgement->findings[0]) ? $judgement->findings[0]->toArray() : null,
             'readings' => $measured->readings,
             'minutes' => $measured->lastTs === null ? null : round($measured->lastTs / 60, 1),
             'peak_kw' => FitWriter::rounded($measured->peak(Quantity::Kw)?->value, 1),
@@ -58,7 +56,7 @@ final class SessionReport
             'energy_kwh' => FitWriter::rounded($measured->energyKwh, 1),
             'soc_from' => $measured->firstSoc,
             'soc_to' => $measured->lastSoc,
-            'spark' => array_map(static fn (Completed $p): array => [$p->reading->tS(), FitWriter::rounded($p->kw?->value, 1)], $trace->points()),
+            'spark' => array_map(static fn (Completed $p): array => [$p->reading->tS(), FitWriter::rounded($p->kw, 1)], $trace->points()),
         ]];
     }
 
@@ -66,12 +64,9 @@ final class SessionReport
     private function read(ChargeSession $session, SessionChain $chain, Trace $trace): array
     {
         $judge = new Judge($chain->answer, $chain->conditions);
-        $completer = new Completer($chain->answer->voltage->plugV, $chain->answer->chain->phases());
         foreach ($session->readings()->lazy(self::ROWS_A_READ) as $row) {
             assert($row instanceof Reading);
-            $reading = $row->toCore();
-            $judge->add($reading);
-            $trace->add($completer->complete($reading));
+            $trace->add($judge->add($row->toCore()));
         }
 
         return [$judge->judgement(), $trace];
@@ -87,14 +82,12 @@ final class SessionReport
     /** @return array<string, mixed> */
     private static function point(Completed $point): array
     {
-        $number = static fn (?Value $value): ?float => FitWriter::rounded($value?->value, 1);
-
         return [
             't_s' => $point->reading->tS(),
             'soc' => $point->reading->socPct,
-            'v' => $number($point->volts),
-            'a' => $number($point->amps),
-            'kw' => $number($point->kw),
+            'v' => FitWriter::rounded($point->volts, 1),
+            'a' => FitWriter::rounded($point->amps, 1),
+            'kw' => FitWriter::rounded($point->kw, 1),
         ];
     }
 }

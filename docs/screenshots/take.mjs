@@ -111,7 +111,7 @@ await at(wide, 'light', async ({ page, take, open, choose }) => {
   await page.getByRole('heading', { name: 'Log', level: 1 }).waitFor();
   await take('log');
   await page.getByRole('link').filter({ hasText: 'left it running' }).click();
-  await page.locator('.curve svg').waitFor();
+  await page.locator('.chart svg').waitFor();
   await take('report');
 });
 await at(wide, 'dark', async ({ take, open, choose }) => {

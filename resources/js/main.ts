@@ -1,8 +1,8 @@
-import '@fontsource-variable/archivo/wdth.css';
-import '@fontsource-variable/atkinson-hyperlegible-next/index.css';
+import '@fonts/faces.css';
 import '../css/theme.css';
 import '../css/element.css';
 import '../css/base.css';
+import '../css/chart.css';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import App from './App.vue';

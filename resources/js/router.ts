@@ -1,11 +1,13 @@
 import { createRouter, createWebHistory } from 'vue-router';
 import { useAccount } from './stores/account';
+import { useTerms } from './stores/terms';
+import { say, type Code } from './words/say';
 
 declare module 'vue-router' {
   interface RouteMeta {
     /** The stage a screen belongs to, for the strip. */
     stage?: string;
-    title: string;
+    title: Code;
     isOpen?: boolean;
   }
 }
@@ -18,45 +20,55 @@ export const router = createRouter({
       path: '/sign-in',
       name: 'sign-in',
       component: () => import('./account/SignIn.vue'),
-      meta: { title: 'Sign in', isOpen: true },
+      meta: { title: 'screen.sign_in', isOpen: true },
     },
     {
       path: '/board',
       name: 'board',
       component: () => import('./board/BoardStage.vue'),
-      meta: { title: 'Board', stage: 'board' },
+      meta: { title: 'screen.board', stage: 'board' },
     },
     {
       path: '/forecast',
       name: 'forecast',
       component: () => import('./forecast/ForecastStage.vue'),
-      meta: { title: 'Forecast', stage: 'forecast' },
+      meta: { title: 'screen.forecast', stage: 'forecast' },
     },
     {
       path: '/connect/:id?',
       name: 'connect',
       component: () => import('./connect/ConnectStage.vue'),
-      meta: { title: 'Connect', stage: 'connect' },
+      meta: { title: 'screen.connect', stage: 'connect' },
     },
-    { path: '/log', name: 'log', component: () => import('./log/LogStage.vue'), meta: { title: 'Log', stage: 'log' } },
+    {
+      path: '/log',
+      name: 'log',
+      component: () => import('./log/LogStage.vue'),
+      meta: { title: 'screen.log', stage: 'log' },
+    },
     {
       path: '/log/:id',
       name: 'report',
       component: () => import('./log/ReportScreen.vue'),
-      meta: { title: 'Session', stage: 'log' },
+      meta: { title: 'screen.session', stage: 'log' },
     },
-    { path: '/kit', name: 'kit', component: () => import('./kit/KitStage.vue'), meta: { title: 'Kit', stage: 'kit' } },
+    {
+      path: '/kit',
+      name: 'kit',
+      component: () => import('./kit/KitStage.vue'),
+      meta: { title: 'screen.kit', stage: 'kit' },
+    },
     {
       path: '/bench',
       name: 'bench',
       component: () => import('./bench/BenchStage.vue'),
-      meta: { title: 'Bench', stage: 'bench' },
+      meta: { title: 'screen.bench', stage: 'bench' },
     },
     {
       path: '/:missing(.*)*',
       name: 'missing',
       component: () => import('./frame/MissingScreen.vue'),
-      meta: { title: 'Not found' },
+      meta: { title: 'screen.missing' },
     },
   ],
 });
@@ -67,9 +79,18 @@ router.beforeEach(async (to) => {
   if (!account.me && !to.meta.isOpen) {
     return { name: 'sign-in', query: to.fullPath === '/board' ? {} : { to: to.fullPath } };
   }
-  return account.me && to.name === 'sign-in' ? { name: 'board' } : true;
+  if (account.me && to.name === 'sign-in') {
+    return { name: 'board' };
+  }
+  if (!to.meta.isOpen) {
+    // Without them the frame says what is wrong.
+    await useTerms()
+      .load()
+      .catch(() => undefined);
+  }
+  return true;
 });
 
 router.afterEach((to) => {
-  document.title = `${to.meta.title} · Harmozon`;
+  document.title = say('screen.title', { title: say(to.meta.title) });
 });

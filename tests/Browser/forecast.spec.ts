@@ -51,7 +51,7 @@ test('a slider changes the binding link and the rail follows', async ({ page }) 
   await openForecast(page, 'Brindle', 'Ostler, second generation');
   await expect(verdict(page)).toContainText("The peak is set by the adapter's amps.");
   await expect(rail(page).locator('.binds')).toContainText('A3 Tenon T-31');
-  await expect(rail(page)).toContainText('boost 16.5 min today');
+  await expect(rail(page)).toContainText('boost 15.0 min today');
 
   // A pack at 0 °C takes 35 % of its curve: less than the adapter allows.
   await page.getByRole('switch', { name: 'pack warmed up on the way' }).focus();
@@ -82,7 +82,7 @@ test('the cursor reads every value and fills the heat bars', async ({ page }) =>
   await expect(cursor).toHaveAttribute('aria-valuetext', /80 %, 82 kW, held by the car's own charge curve/);
   await expect(page.locator('.cursor-line')).toContainText('330 V');
   await expect(rail(page).locator('.binds')).toContainText("Brindle's pack");
-  await expect(verdict(page)).toContainText('82 kW at 30:52');
+  await expect(verdict(page)).toContainText('82 kW at 32:14');
   await page.keyboard.press('Escape');
   await expect(verdict(page)).toContainText('158 kW');
 });

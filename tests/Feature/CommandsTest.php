@@ -88,9 +88,13 @@ final class CommandsTest extends TestCase
         $process = $this->artisanRun(['harmozon:bench', 'board', '--runs=1'], '');
 
         self::assertSame(0, $process->getExitCode());
-        self::assertMatchesRegularExpression('/720 pairs\nmedian [\d.]+ ms .* pairs per second, peak memory [\d.]+ MB/', $process->getOutput());
-        $forecasts = $this->artisanRun(['harmozon:bench', 'forecast', '--runs=1'], '');
-        self::assertMatchesRegularExpression('/^\d+ forecasts .*\nmedian [\d.]+ ms .* forecasts per second/', $forecasts->getOutput());
+        self::assertMatchesRegularExpression('/pairs: 720; median [\d.]+ ms .* \d+ a second, peak memory [\d.]+ MB/', $process->getOutput());
+        foreach (['forecast' => '/forecasts from 10 to 80 %: \d+; median/', 'ranking' => '/outlets ranked for one car: 60; median/'] as $what => $says) {
+            self::assertMatchesRegularExpression($says, $this->artisanRun(['harmozon:bench', $what, '--runs=1'], '')->getOutput());
+        }
+        $check = $this->artisanRun(['harmozon:bench', 'check', '--runs=1', '--rows=2000'], '')->getOutput();
+        self::assertMatchesRegularExpression('/^2,000 rows split by a bare loop of fgetcsv: [\d.]+ s at best\nthe same rows read and judged: .* times as long/', $check);
+        self::assertSame(2, $this->artisanRun(['harmozon:bench', 'anything'], '')->getExitCode());
     }
 
     public function test_fit_prints_a_table_for_people(): void
@@ -113,7 +117,7 @@ final class CommandsTest extends TestCase
         self::assertSame(0, $process->getExitCode(), $process->getErrorOutput());
         $check = json_decode($process->getOutput(), true, 512, JSON_THROW_ON_ERROR);
 
-        self::assertSame(['passed', 3600, [['line' => 3602, 'reason' => 't_s: "oops" is not a number']]], [$check['verdict'], $check['readings'], $check['rejected']]);
+        self::assertSame(['passed', 3600, [['line' => 3602, 'reason' => 't_s: "oops" is not a number', 'code' => 'readings.not_number']]], [$check['verdict'], $check['readings'], $check['rejected']]);
         self::assertSame(['value' => 400.0, 't_s' => 0.0, 'provenance' => 'measured'], $check['peaks']['a']);
         // 340 V × (600 s × 400 A + 3000 s × 250 A), less half a second of the last and of the step.
         self::assertEqualsWithDelta(340 * (600 * 400 + 3000 * 250) / 3.6e6, $check['energy_kwh'], 0.05);

@@ -102,7 +102,7 @@ final class SessionApiTest extends TestCase
         $id = $this->begin()->json('session.id');
         $response = $this->load($id, self::FILE)->assertOk();
         Contract::holds('POST', '/sessions/{session}/readings-file', $response);
-        self::assertSame([4, 4, [['line' => 5, 'reason' => 't_s: "x" is not a number']]], [$response->json('understood'), $response->json('added'), $response->json('rejected')]);
+        self::assertSame([4, 4, [['line' => 5, 'reason' => 't_s: "x" is not a number', 'code' => 'readings.not_number']]], [$response->json('understood'), $response->json('added'), $response->json('rejected')]);
         self::assertEquals(400, $response->json('judgement.peaks.a.value'));
 
         $again = $this->load($id, self::FILE)->assertOk();

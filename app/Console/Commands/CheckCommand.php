@@ -14,6 +14,8 @@ use Harmozon\Core\Files\RejectedRow;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Judgement;
 use Harmozon\Core\Record\PlateRow;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
 
 final class CheckCommand extends CoreCommand
 {
@@ -29,7 +31,7 @@ final class CheckCommand extends CoreCommand
     protected function answer(): array
     {
         if ($this->path('case') === '-' && $this->path('readings') === '-') {
-            throw FieldError::at('readings', 'only one of the two can come from standard input');
+            throw FieldError::at('readings', Message::of('app.one_standard_input'));
         }
         $case = (new CaseReader)->json(TextInput::text($this->path('case'), 'case'));
         $judge = new Judge($case->fitter()->answer($case->outlet, $case->vehicle)->best, $case->conditions);
@@ -42,7 +44,7 @@ final class CheckCommand extends CoreCommand
         }
         $this->judgement = $judge->judgement();
 
-        return (new CheckWriter)->judgement($this->judgement, $this->rejected);
+        return (new CheckWriter($this->voice()))->judgement($this->judgement, $this->rejected);
     }
 
     protected function describe(array $answer): void
@@ -51,20 +53,20 @@ final class CheckCommand extends CoreCommand
         if ($judgement === null) {
             return;
         }
-        $this->line($judgement->verdict->words());
-        foreach ($judgement->findings as $finding) {
+        $this->line($this->voice()->begin($judgement->verdict->message()));
+        foreach ($this->voice()->each($judgement->findings) as $finding) {
             $this->line('- '.$finding);
         }
-        $this->table(['link', 'quantity', 'peak', 'limit', 'share', 'state'], array_map(static fn (PlateRow $r): array => [
-            $r->link->name,
+        $this->table(['link', 'quantity', 'peak', 'limit', 'share', 'state'], array_map(fn (PlateRow $r): array => [
+            $this->voice()->say($r->link->name),
             $r->quantity->unit(),
             $r->peak === null ? '–' : round($r->peak->value, 1),
             $r->limit() ?? '–',
-            $r->utilisation() === null ? '–' : round(100 * $r->utilisation()).' %',
+            $r->utilisation() === null ? '–' : $this->voice()->amount(Amount::percent(100 * $r->utilisation())),
             $r->state->value,
         ], $judgement->plateCheck));
         foreach ($this->rejected as $row) {
-            $this->line("line {$row->line} left out: {$row->reason}");
+            $this->line($this->voice()->say(Message::of('console.rejected', line: Amount::asGiven($row->line), reason: $row->reason)));
         }
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Demo\DemoGarage;
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Voice;
 use Illuminate\Console\Command;
 
 final class DemoCommand extends Command
@@ -13,10 +15,10 @@ final class DemoCommand extends Command
 
     protected $description = 'Load the demo garages anew';
 
-    public function handle(DemoGarage $demo): int
+    public function handle(DemoGarage $demo, Voice $voice): int
     {
         foreach ($demo->load(onlyMissing: $this->option('if-missing') === true) as $garage) {
-            $this->info("Demo garage loaded: {$garage->name}");
+            $this->info($voice->say(Message::of('console.demo_loaded', garage: $garage->name)));
         }
 
         return self::SUCCESS;

@@ -11,10 +11,9 @@ use Harmozon\Core\Files\CaseReader;
 use Harmozon\Core\Files\FitWriter;
 use Harmozon\Core\Files\Node;
 use Harmozon\Core\Fit\Answer;
-use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Fit\Change;
 use Harmozon\Core\Fit\GateResult;
-use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
 
 final class FitCommand extends CoreCommand
 {
@@ -27,15 +26,15 @@ final class FitCommand extends CoreCommand
     /** @var list<Change> */
     private array $changes = [];
 
-    /** @var list<ChainAnswer> */
+    /** @var list<Answer> */
     private array $pairs = [];
 
     protected function answer(): array
     {
         $text = TextInput::text($this->path('case'), 'case');
-        $writer = new FitWriter;
+        $writer = new FitWriter($this->voice());
         if ($this->option('board') === true) {
-            $this->pairs = iterator_to_array((new CaseReader)->garage(Node::fromJson($text))->board(), false);
+            $this->pairs = iterator_to_array((new CaseReader)->garage(Node::fromJson($text))->board()->answers(), false);
 
             return ['cells' => array_map($writer->cell(...), $this->pairs)];
         }
@@ -50,24 +49,41 @@ final class FitCommand extends CoreCommand
     {
         $best = $this->fit?->best;
         if ($best === null) {
-            $this->table(['outlet', 'vehicle', 'answer', 'kW', 'through'], array_map(static fn (ChainAnswer $a): array => [
-                $a->chain->outlet->name, $a->chain->vehicle->name, $a->outcome->words(), $a->expectedPeakKw() ?? '?', implode(' + ', $a->chain->adapterIds()),
-            ], $this->pairs));
+            $this->table(['outlet', 'vehicle', 'answer', 'power', 'through'], array_map(fn (Answer $a): array => $this->row($a), $this->pairs));
 
             return;
         }
-        $kw = $best->expectedPeakKw();
-        $this->line(sprintf('%s%s', $best->outcome->words(), $kw === null || $kw <= 0.0 ? '' : ', peak '.Amount::kw($kw)));
-        $this->line($best->why());
+        $voice = $this->voice();
+        $given = $best->given();
+        $this->line($given === null ? $voice->begin($best->word()) : $voice->say(Message::of('console.peak', outcome: $best->word(), kw: $given)));
+        $this->line($voice->say($best->why()));
         $this->line(implode(' > ', $best->chain->linkIds()));
         $this->table(['gate', 'result', 'reason'], array_map(static fn (GateResult $g): array => [
-            $g->gate->value, $g->result->value, wordwrap($g->reason.($g->check === null ? '' : ' '.$g->check), 90),
+            $g->gate->value, $g->result()->value, wordwrap($voice->paragraph([$g->reason(), ...($g->check() === null ? [] : [$g->check()])]), 90),
         ], $best->gates));
         foreach ($best->cautions() as $caution) {
-            $this->line('! '.$caution);
+            $this->line($voice->say(Message::of('console.caution', caution: $caution)));
+        }
+        if ($this->fit?->otherWayIsHazard() === true) {
+            $this->line($voice->say(Message::of('console.other_way_is_hazard')));
         }
         foreach ($this->changes as $change) {
-            $this->line(sprintf('> %s: %s, %s', $change->words, lcfirst($change->answer->outcome->words()), Amount::kw($change->answer->expectedPeakKw() ?? 0.0)));
+            $this->line($voice->say(Message::of(
+                'console.change', change: $change->message, outcome: $change->answer->word(), kw: $change->answer->given() ?? Message::of('console.no_power'),
+            )));
         }
+    }
+
+    /** @return list<string> of the table of a board */
+    private function row(Answer $answer): array
+    {
+        $best = $answer->best;
+        $given = $best->given();
+        $word = $answer->otherWayIsHazard() ? Message::of('console.but_hazard', outcome: $best->word()) : $best->word();
+
+        return [
+            $best->chain->outlet->name, $best->chain->vehicle->name, $this->voice()->begin($word),
+            $given === null ? '' : $this->voice()->say($given), implode(' + ', $best->chain->adapterIds()),
+        ];
     }
 }

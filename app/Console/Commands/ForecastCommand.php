@@ -14,6 +14,7 @@ use Harmozon\Core\Forecast\Forecaster;
 use Harmozon\Core\Forecast\Marginal;
 use Harmozon\Core\Power\BindingCode;
 use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
 
 final class ForecastCommand extends CoreCommand
 {
@@ -31,7 +32,7 @@ final class ForecastCommand extends CoreCommand
         $this->forecast = (new Forecaster)->forecast($case->fitter()->answer($case->outlet, $case->vehicle)->best, $case->conditions);
         $this->bill = Bill::ofForecast($this->forecast, $case->conditions);
 
-        return (new ForecastWriter)->forecast($this->forecast, $case->conditions);
+        return (new ForecastWriter($this->voice()))->forecast($this->forecast, $case->conditions);
     }
 
     protected function describe(array $answer): void
@@ -40,32 +41,38 @@ final class ForecastCommand extends CoreCommand
         if ($forecast === null) {
             return;
         }
-        $this->line($forecast->answer->outcome->words());
+        $voice = $this->voice();
+        $this->line($voice->begin($forecast->answer->outcome->message()));
         $this->line(implode(' > ', $forecast->answer->chain->linkIds()));
-        if ($forecast->stopped !== null) {
-            $this->line($forecast->stopped);
+        if ($forecast->cutShort !== null) {
+            $this->line($voice->say($forecast->cutShort));
         }
         if ($forecast->minutes === null) {
             return;
         }
-        $this->line(sprintf(
-            '%s to %s: %.1f kWh at the plug, %.1f kWh in the pack, mean %s, peak %s',
-            Amount::duration($forecast->minutes), Amount::percent($forecast->socEnd), $forecast->plugKwh, $forecast->packKwh, Amount::kw($forecast->meanKw()), Amount::kw($forecast->peakKw),
-        ));
+        $this->line($voice->say(Message::of(
+            'console.forecast',
+            minutes: Amount::duration($forecast->minutes), soc: Amount::percent($forecast->socEnd),
+            plug: Amount::kwh($forecast->plugKwh), pack: Amount::kwh($forecast->packKwh),
+            mean: Amount::kw($forecast->meanKw()), peak: Amount::kw($forecast->peakKw),
+        )));
         if ($this->bill !== null) {
             $member = $this->bill->withMembership();
-            $this->line(sprintf('%s %s%s', $this->bill->amount(), $this->bill->currency(), $member === null ? '' : ", {$member} for members"));
+            $cost = Amount::money($this->bill->amount(), $this->bill->currency());
+            $this->line($voice->say($member === null
+                ? Message::of('console.cost', cost: $cost)
+                : Message::of('console.cost_member', cost: $cost, member: Amount::money($member, $this->bill->currency()))));
         }
         $this->table(['held by', 'minutes'], array_map(
-            static fn (string $code, float $minutes): array => [BindingCode::from($code)->words(), sprintf('%.1f', $minutes)],
+            static fn (string $code, float $minutes): array => [$voice->say(BindingCode::from($code)->message()), sprintf('%.1f', $minutes)],
             array_keys($forecast->minutesByBinding), $forecast->minutesByBinding,
         ));
         $this->table(['from', 'minutes for 5 %'], array_map(
-            static fn (Marginal $m): array => [Amount::percent($m->soc), sprintf('%.1f', $m->minutesPer5)],
+            static fn (Marginal $m): array => [$voice->amount(Amount::percent($m->soc)), sprintf('%.1f', $m->minutesPer5)],
             $forecast->marginal,
         ));
         foreach ($forecast->answer->cautions() as $caution) {
-            $this->line('! '.$caution);
+            $this->line($voice->say(Message::of('console.caution', caution: $caution)));
         }
     }
 }

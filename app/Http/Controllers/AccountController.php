@@ -6,6 +6,8 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\SignInRequest;
 use App\Models\User;
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Voice;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -14,10 +16,10 @@ use Illuminate\Validation\ValidationException;
 
 final class AccountController extends Controller
 {
-    public function signIn(SignInRequest $request): JsonResponse
+    public function signIn(SignInRequest $request, Voice $voice): JsonResponse
     {
         if (! Auth::attempt(['email' => $request->string('email')->toString(), 'password' => $request->string('password')->toString()], $request->boolean('remember'))) {
-            throw ValidationException::withMessages(['email' => 'This e-mail address and password do not belong together.']);
+            throw ValidationException::withMessages(['email' => $voice->say(Message::of('app.sign_in_refused'))]);
         }
         $request->session()->regenerate();
 
@@ -25,12 +27,12 @@ final class AccountController extends Controller
     }
 
     /** Only in demo mode: the made-up garage, without a password. */
-    public function openDemo(Request $request): JsonResponse
+    public function openDemo(Request $request, Voice $voice): JsonResponse
     {
         abort_unless(config('harmozon.demo') === true, 404);
         $user = User::query()->firstWhere('email', config('harmozon.demo_email'));
         if ($user === null) {
-            abort(404, 'The demo garage is not loaded: run ./harmozon reset-demo.');
+            abort(404, $voice->say(Message::of('app.demo_not_loaded')));
         }
         Auth::login($user);
         $request->session()->regenerate();

@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use Harmozon\Core\Equipment\Marks;
+use Harmozon\Core\Words\Voice;
 use Illuminate\Http\JsonResponse;
 
 final class CatalogueController extends Controller
 {
     /** Kinds of charger and of adapter to begin a plate from, in the words of the case file. */
-    public function show(): JsonResponse
+    public function show(Voice $voice): JsonResponse
     {
         $chargers = json_decode((string) file_get_contents(base_path('core/catalogue/charger-kinds.json')), true, flags: JSON_THROW_ON_ERROR);
         $adapters = json_decode((string) file_get_contents(base_path('core/catalogue/adapter-kinds.json')), true, flags: JSON_THROW_ON_ERROR);
@@ -22,7 +23,7 @@ final class CatalogueController extends Controller
             'adapters' => $adapters['kinds'],
             'marks' => array_map(static fn (Marks $m): array => [
                 'coupler' => $m->family->value, 'outline' => $m->outline, 'contacts' => $m->contacts, 'big_below' => $m->bigBelow,
-                'words' => $m->words, 'historic' => $m->family->isHistoric(),
+                'words' => $voice->say($m->message()), 'historic' => $m->family->isHistoric(),
             ], Marks::all()),
         ]);
     }

@@ -41,9 +41,8 @@ final class ForecastController extends Controller
     /** Every outlet as a stop for one car. */
     public function ranking(RankingRequest $request, ForecastWriter $writer, Crate $crate, Catalogue $catalogue): JsonResponse
     {
-        $conditions = $request->conditions();
-        $fitter = new Fitter($crate->chosen($request->kit(), $catalogue), $conditions, $request->policy());
+        $fitter = new Fitter($crate->chosen($request->kit(), $catalogue), $request->conditions(), $request->policy());
 
-        return response()->json($writer->ranking(Ranking::of(Outlet::inOrder()->map($crate->outlet(...)), $crate->vehicle($request->vehicle()), $fitter, $conditions)));
+        return response()->json($writer->ranking(Ranking::of(Outlet::inOrder()->map($crate->outlet(...)), $crate->vehicle($request->vehicle()), $fitter)));
     }
 }

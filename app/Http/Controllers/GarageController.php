@@ -14,25 +14,34 @@ use App\Models\Piece;
 use App\Models\Place;
 use App\Models\Vehicle;
 use Harmozon\Core\Catalogue\Catalogue;
+use Harmozon\Core\Equipment\Outlet as CoreOutlet;
 use Harmozon\Core\Equipment\OutletGroup;
+use Harmozon\Core\Files\PlateWriter;
+use Harmozon\Core\Files\TermsWriter;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 
 final class GarageController extends Controller
 {
     /** Every piece of the garage with its plate. */
-    public function show(Crate $crate, Catalogue $catalogue): JsonResponse
+    public function show(Crate $crate, Catalogue $catalogue, PlateWriter $plates): JsonResponse
     {
         return response()->json([
-            'vehicles' => Vehicle::inOrder()->map(self::piece(...)),
-            'adapters' => Adapter::inOrder()->map(static fn (Adapter $a): array => ['tag' => $a->tag, ...self::piece($a)]),
+            'vehicles' => Vehicle::inOrder()->map(static fn (Vehicle $v): array => [...self::piece($v), 'lines' => $plates->vehicle($crate->vehicle($v))]),
+            'adapters' => Adapter::inOrder()->map(static fn (Adapter $a): array => ['tag' => $a->tag, ...self::piece($a), 'lines' => $plates->adapter($crate->adapter($a))]),
             'groups' => array_map(static fn (string $id, string $name): array => ['id' => $id, 'name' => $name], array_keys($catalogue->groups), $catalogue->groups),
             'places' => Place::inOrder()->map(static fn (Place $place): array => [
                 'id' => $place->ulid,
                 'name' => $place->name,
-                'outlets' => $place->outlets->map(static fn (Outlet $o): array => [...self::piece($o), 'group' => OutletGroup::of($crate->outlet($o))->value]),
+                'outlets' => $place->outlets->map(static fn (Outlet $o): array => self::outlet($o, $crate->outlet($o), $plates)),
             ]),
         ]);
+    }
+
+    /** The names of every closed set in the garage's language, and what a driver is taken to want while nothing else is said. */
+    public function terms(TermsWriter $writer): JsonResponse
+    {
+        return response()->json($writer->terms());
     }
 
     /** How temperatures and distances are shown; what is stored stays as it is. */
@@ -41,6 +50,12 @@ final class GarageController extends Controller
         Garage::query()->whereKey($garage->id())->update(['units' => $request->units()]);
 
         return response()->noContent();
+    }
+
+    /** @return array<string, mixed> */
+    private static function outlet(Outlet $outlet, CoreOutlet $read, PlateWriter $plates): array
+    {
+        return [...self::piece($outlet), 'group' => OutletGroup::of($read)->value, 'lines' => $plates->outlet($read)];
     }
 
     /** @return array{id: string, name: string, blurb: string, spec: array<string, mixed>} */

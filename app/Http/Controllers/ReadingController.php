@@ -11,8 +11,8 @@ use App\Models\ChargeSession;
 use App\Models\Reading;
 use App\Sessions\SessionBook;
 use App\Sessions\SessionReport;
+use Harmozon\Core\Files\CheckWriter;
 use Harmozon\Core\Files\ReadingJsonReader;
-use Harmozon\Core\Files\RejectedRow;
 use Illuminate\Http\JsonResponse;
 
 final class ReadingController extends Controller
@@ -46,7 +46,7 @@ final class ReadingController extends Controller
         return response()->json(['added' => $added, ...$this->reports->full($session)]);
     }
 
-    public function load(FileRequest $request, ChargeSession $session): JsonResponse
+    public function load(FileRequest $request, ChargeSession $session, CheckWriter $writer): JsonResponse
     {
         $path = $request->upload()->getPathname();
         $loaded = $this->book->load($session, TextInput::lines($path, 'file'), (string) hash_file('sha256', $path));
@@ -55,7 +55,7 @@ final class ReadingController extends Controller
             'import' => $loaded->import,
             'understood' => $loaded->understood,
             'added' => $loaded->added,
-            'rejected' => array_map(static fn (RejectedRow $r): array => ['line' => $r->line, 'reason' => $r->reason], $loaded->rejected),
+            'rejected' => array_map($writer->rejected(...), $loaded->rejected),
             'ignored_columns' => $loaded->ignoredColumns,
             ...$this->reports->full($session),
         ]);

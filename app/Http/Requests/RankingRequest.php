@@ -9,6 +9,7 @@ use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Files\CaseReader;
 use Harmozon\Core\Files\FieldError;
 use Harmozon\Core\Files\Node;
+use Harmozon\Core\Words\Message;
 
 /** One car and one need, at every outlet. */
 final class RankingRequest extends BoardRequest
@@ -22,7 +23,7 @@ final class RankingRequest extends BoardRequest
     /** @throws FieldError */
     public function vehicle(): Vehicle
     {
-        return Vehicle::query()->firstWhere('ulid', $this->string('vehicle')->toString()) ?? throw FieldError::at('vehicle', 'is not in this garage');
+        return Vehicle::query()->firstWhere('ulid', $this->string('vehicle')->toString()) ?? throw FieldError::at('vehicle', Message::of('app.not_in_garage'));
     }
 
     /** @throws FieldError */

@@ -7,6 +7,14 @@ namespace Harmozon\Core\Bench;
 /** What the stand-in should act out, and what a person beside it writes down. */
 final readonly class Script
 {
+    public const EVERY_S = 10;
+
+    public const READS = ['soc', 'v', 'a', 'kw'];
+
+    public const LONGEST_MINUTES = 600.0;
+
+    public const SOURCE = 'stand-in';
+
     /**
      * @param  int  $seed  the same seed gives the same readings
      * @param  int  $everyS  seconds between two readings
@@ -17,12 +25,12 @@ final readonly class Script
      */
     public function __construct(
         public int $seed,
-        public int $everyS = 10,
-        public array $reads = ['soc', 'v', 'a', 'kw'],
-        public float $longestMinutes = 600.0,
+        public int $everyS = self::EVERY_S,
+        public array $reads = self::READS,
+        public float $longestMinutes = self::LONGEST_MINUTES,
         public bool $ignoresHeat = false,
         public bool $failsToStart = false,
-        public string $source = 'stand-in',
+        public string $source = self::SOURCE,
     ) {
     }
 

@@ -6,7 +6,9 @@ namespace Harmozon\Core\Bench;
 
 use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Chain\UsualNeed;
 use Harmozon\Core\Chain\VoltagePlan;
+use Harmozon\Core\Equipment\Plate;
 use Harmozon\Core\Forecast\Integrator;
 use Harmozon\Core\Power\Efficiency;
 use Harmozon\Core\Power\Limits;
@@ -22,11 +24,21 @@ final class StandIn
     /** How the warmth inside a piece shows on its surface (share of the rise at the contact). */
     private const SURFACE_SHARE = 0.38;
 
+    /** The inlet is cooled by the car's own wiring: its share of the warmth of what is plugged in. An assumption. */
+    private const INLET_SHARE = 0.6;
+
+    /** Rise allowed at full load where no plate tells it (K). */
+    private const USUAL_RISE_K = Plate::DEFAULT_LIMIT_C - Plate::DEFAULT_RATED_AT_C;
+
+    /** What a clip-on sensor wavers by (K). An assumption. */
+    private const CELSIUS_NOISE_K = 0.3;
+
+    /** Whole seconds summed up as floats come within this (s). */
+    private const SAME_S = 1e-6;
+
     private const AMPS_NOISE = 0.004;
 
     private const VOLTS_NOISE = 0.0008;
-
-    private const DEFAULT_AMBIENT_C = 20.0;
 
     private const LONGEST_MINUTES = 1440.0;
 
@@ -43,14 +55,21 @@ final class StandIn
         private readonly Script $script,
     ) {
         $this->noise = new Noise($script->seed);
-        $this->ambientC = $conditions->ambientC ?? self::DEFAULT_AMBIENT_C;
+        $this->ambientC = $conditions->ambientC ?? UsualNeed::AMBIENT_C;
     }
 
-    /** @return \Generator<int, Reading> */
+    /**
+     * @return \Generator<int, Reading>
+     *
+     * @throws CannotActOut
+     */
     public function readings(): \Generator
     {
-        $packKwh = $this->chain->vehicle->pack->usableKwh ?? throw new \DomainException('the stand-in needs the pack\'s usable kWh');
-        $limits = Limits::ofChain($this->chain, $this->plan, $this->conditions) ?? throw new \DomainException('the stand-in needs a chain whose volts meet');
+        $packKwh = $this->chain->vehicle->pack->usableKwh ?? throw CannotActOut::withoutKwh();
+        $limits = Limits::ofChain($this->chain, $this->plan, $this->conditions) ?? throw CannotActOut::withoutVolts();
+        if (! $limits->isKnown()) {
+            throw CannotActOut::withoutLimit();
+        }
         $lastS = min($this->script->longestMinutes, self::LONGEST_MINUTES) * 60;
         $walk = new Integrator(
             $limits,
@@ -69,7 +88,7 @@ final class StandIn
             if ($step->tS > $lastS || $step->lengthS <= 0.0) {
                 break;
             }
-            if ($step->tS >= $nextS - 1e-6) {
+            if ($step->tS >= $nextS - self::SAME_S) {
                 yield $this->note((int) round($step->tS), $step->soc, $step->volts, $step->kw, $step->theta);
                 $nextS += $this->script->everyS;
             }
@@ -88,7 +107,7 @@ final class StandIn
         $celsius = [];
         foreach (Point::cases() as $point) {
             if ($this->script->isRead($point->value)) {
-                $celsius[$point->value] = round($this->surfaceC($point, $theta) + 0.3 * $this->noise->wobble(), 1);
+                $celsius[$point->value] = round($this->surfaceC($point, $theta) + self::CELSIUS_NOISE_K * $this->noise->wobble(), 1);
             }
         }
 
@@ -111,10 +130,10 @@ final class StandIn
         $load = match ($point) {
             Point::Adapter => $adapter === null ? 0.0 : ($theta[$adapter->id] ?? 0.0),
             Point::Handle, Point::Cable => $cable,
-            Point::Inlet => 0.6 * ($adapter === null ? $cable : ($theta[$adapter->id] ?? 0.0)),
+            Point::Inlet => self::INLET_SHARE * ($adapter === null ? $cable : ($theta[$adapter->id] ?? 0.0)),
             Point::Ambient => 0.0,
         };
-        $rise = $adapter === null ? 65.0 : $adapter->plate->limitC - $adapter->plate->ratedAtC;
+        $rise = $adapter === null ? self::USUAL_RISE_K : $adapter->plate->limitC - $adapter->plate->ratedAtC;
 
         return $this->ambientC + self::SURFACE_SHARE * $rise * $load;
     }

@@ -18,6 +18,9 @@ final readonly class Chain
 
     public Inlet $inlet;
 
+    /** What the outlet gives. */
+    public CurrentKind $current;
+
     /** @param  list<Adapter>  $adapters */
     public function __construct(
         public Outlet $outlet,
@@ -25,13 +28,9 @@ final readonly class Chain
         public Vehicle $vehicle,
         public int $inletIndex,
     ) {
+        $this->current = $outlet->current;
         $this->inlet = $vehicle->inlets[$inletIndex]
-            ?? throw new \OutOfRangeException(sprintf('vehicle %s has no inlet %d', $vehicle->id, $inletIndex));
-    }
-
-    public function current(): CurrentKind
-    {
-        return $this->outlet->current;
+            ?? throw NoSuchInlet::of($vehicle->id, $inletIndex);
     }
 
     public function inletLink(): string
@@ -45,16 +44,47 @@ final readonly class Chain
         return array_map(static fn (Adapter $a): string => $a->id, $this->adapters);
     }
 
+    /** @return list<string> */
+    public function adapterNames(): array
+    {
+        return array_map(static fn (Adapter $a): string => $a->name, $this->adapters);
+    }
+
     /** @return list<string> outlet, adapters, inlet */
     public function linkIds(): array
     {
         return [$this->outlet->id, ...$this->adapterIds(), $this->inletLink()];
     }
 
+    /** Whether an adapter stands in it that is wired for AC alone while the outlet gives DC. */
+    public function isAcOnlyAtDc(): bool
+    {
+        return $this->current === CurrentKind::Dc
+            && array_filter($this->adapters, static fn (Adapter $a): bool => $a->current === CurrentKind::Ac) !== [];
+    }
+
+    /**
+     * Whether the contacts on the car's side of an adapter see the outlet's current: those of an adapter that is wired for
+     * AC alone do at a DC outlet, where its output shares or includes contacts for DC.
+     */
+    public function passesContacts(Adapter $adapter): bool
+    {
+        return $this->current !== CurrentKind::Dc || $adapter->current !== CurrentKind::Ac || $adapter->output->family->carries(CurrentKind::Dc);
+    }
+
+    /** Whether adapters that are wired for AC alone still put the DC of the outlet on the car's own DC contacts. */
+    public function reachesContacts(): bool
+    {
+        return $this->isAcOnlyAtDc()
+            && $this->outlet->coupler->family->carries(CurrentKind::Dc)
+            && $this->inlet->has(CurrentKind::Dc)
+            && array_filter($this->adapters, fn (Adapter $a): bool => ! $this->passesContacts($a)) === [];
+    }
+
     /** Phases that both the supply and the onboard charger have; 1 for DC, so that kW is V × A × phases / 1000. */
     public function phases(): int
     {
-        if ($this->current() === CurrentKind::Dc) {
+        if ($this->current === CurrentKind::Dc) {
             return 1;
         }
 

@@ -10,23 +10,18 @@ use Harmozon\Core\Equipment\Outlet;
 use Harmozon\Core\Equipment\Vehicle;
 
 /**
- * Every chain whose shapes mate, from an outlet through a kit to each inlet of a vehicle: direct, with one adapter, and
- * with two stacked (found so that they can be refused). Where nothing mates at an inlet, the direct pair stands for it.
+ * Every chain whose shapes mate, from an outlet through a kit to each inlet of a vehicle, in the order of the kit: direct,
+ * through the station's own adapter, and through one of the kit. Stacks are found so that they can be refused.
  */
 final class ChainFinder
 {
     /** How many loose adapters are tried in a row: two are enough to find a temptation and refuse it. */
     private const DEEPEST_STACK = 2;
 
-    /** At most one adapter in all, the station's own included. */
-    public const UNSTACKED = 1;
-
-    /** @var array<string, list<Adapter>> kit by the shape of its charger side */
+    /** @var array<string, list<Adapter>> kit by the shapes that go into its charger side */
     private array $byInput = [];
 
     private ?Outlet $lastOutlet = null;
-
-    private ?int $lastMost = null;
 
     /** @var list<array{list<Adapter>, Coupler}> */
     private array $lastPaths = [];
@@ -36,44 +31,73 @@ final class ChainFinder
     {
         foreach ($kit as $adapter) {
             $this->byInput[$adapter->input->id][] = $adapter;
+            $half = $adapter->input->family->acHalf();
+            if ($half !== null) {
+                $this->byInput[$half->value][] = $adapter;
+            }
         }
     }
 
     /**
-     * @param  int|null  $most  most adapters in a chain, the station's own included; null for as many as are tried
+     * With one adapter at the most, the station's own included. Where nothing mates at an inlet, the direct pair stands for
+     * it.
+     *
      * @return non-empty-list<Chain>
      */
-    public function chains(Outlet $outlet, Vehicle $vehicle, ?int $most = null): array
+    public function chains(Outlet $outlet, Vehicle $vehicle): array
     {
-        $paths = $this->pathsFrom($outlet, $most);
+        $chains = $this->mating($this->pathsFrom($outlet), $outlet, $vehicle);
+        $served = array_map(static fn (Chain $c): int => $c->inletIndex, $chains);
+        foreach (array_diff(array_keys($vehicle->inlets), $served) as $index) {
+            $chains[] = new Chain($outlet, [], $vehicle, $index);
+        }
+
+        return $chains !== [] ? $chains : throw new \LogicException('a vehicle has an inlet');
+    }
+
+    /** @return list<Chain> with more than one adapter, the station's own included */
+    public function stacks(Outlet $outlet, Vehicle $vehicle): array
+    {
+        $paths = $this->extend([[[], $outlet->coupler]], self::DEEPEST_STACK);
+        $attached = $outlet->attachedAdapter;
+        if ($attached !== null) {
+            $paths = [...$paths, ...$this->extend([[[$attached], $attached->output]], self::DEEPEST_STACK)];
+        }
+
+        return $this->mating(array_values(array_filter($paths, static fn (array $path): bool => count($path[0]) > 1)), $outlet, $vehicle);
+    }
+
+    /**
+     * @param  list<array{list<Adapter>, Coupler}>  $paths
+     * @return list<Chain>
+     */
+    private function mating(array $paths, Outlet $outlet, Vehicle $vehicle): array
+    {
         $chains = [];
-        foreach ($vehicle->inlets as $index => $inlet) {
-            $mates = [];
-            foreach ($paths as [$adapters, $connector]) {
+        foreach ($paths as [$adapters, $connector]) {
+            foreach ($vehicle->inlets as $index => $inlet) {
                 if ($inlet->coupler->takes($connector)) {
-                    $mates[] = new Chain($outlet, $adapters, $vehicle, $index);
+                    $chains[] = new Chain($outlet, $adapters, $vehicle, $index);
                 }
             }
-            array_push($chains, ...($mates === [] ? [new Chain($outlet, [], $vehicle, $index)] : $mates));
         }
 
         return $chains;
     }
 
     /**
-     * Every way through the kit from an outlet. Kept for the outlet asked about last: a board asks for its every car.
+     * The ways from an outlet with one adapter at the most. Kept for the outlet asked about last: a board asks for its every
+     * car.
      *
      * @return list<array{list<Adapter>, Coupler}> adapters and the shape they end in
      */
-    private function pathsFrom(Outlet $outlet, ?int $most): array
+    private function pathsFrom(Outlet $outlet): array
     {
-        if ($this->lastOutlet !== $outlet || $this->lastMost !== $most) {
-            $paths = $this->extend([[[], $outlet->coupler]], $most ?? self::DEEPEST_STACK);
-            if ($outlet->attachedAdapter !== null) {
-                $attached = $outlet->attachedAdapter;
-                $paths = [...$paths, ...$this->extend([[[$attached], $attached->output]], $most === null ? self::DEEPEST_STACK : $most - 1)];
-            }
-            [$this->lastOutlet, $this->lastMost, $this->lastPaths] = [$outlet, $most, $paths];
+        if ($this->lastOutlet !== $outlet) {
+            $attached = $outlet->attachedAdapter;
+            $direct = [[], $outlet->coupler];
+            $loose = array_slice($this->extend([$direct], 1), 1);
+            [$this->lastOutlet, $this->lastPaths] = [$outlet, [$direct, ...($attached === null ? [] : [[[$attached], $attached->output]]), ...$loose]];
         }
 
         return $this->lastPaths;

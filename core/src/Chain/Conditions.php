@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Chain;
 
+use Harmozon\Core\Equipment\Alterable;
+
 /** The charge that is wanted and the circumstances it happens in. */
 final readonly class Conditions
 {
+    use Alterable;
+
     public const DEFAULT_SOC_FROM = 10.0;
 
     public const DEFAULT_SOC_TO = 80.0;
@@ -17,7 +21,7 @@ final readonly class Conditions
     /**
      * @param  array<string, float>  $theta  heat load by link id (an adapter's id, or `cable`) when earlier use ended, 1 being the allowed rise
      * @param  float  $restedMinutes  since then: the loads have decayed for so long
-     * @param  float  $ageing  share of the continuous amps that uncooled cables and adapters have kept
+     * @param  float  $ratingLeft  share of the continuous amps that uncooled cables and adapters have kept (`ageing` in files)
      * @param  float  $idleMinutes  how long the car stays plugged in after the end
      * @param  float|null  $nextStopKw  what the next stop on the way would give
      */
@@ -30,7 +34,7 @@ final readonly class Conditions
         public bool $member = false,
         public array $theta = [],
         public Faults $faults = new Faults,
-        public float $ageing = 1.0,
+        public float $ratingLeft = 1.0,
         public float $restedMinutes = 0.0,
         public float $idleMinutes = 0.0,
         public ?float $nextStopKw = null,
@@ -61,13 +65,5 @@ final readonly class Conditions
     public function prepared(): self
     {
         return $this->with(packPrepared: true);
-    }
-
-    private function with(?float $socFrom = null, ?float $socTo = null, ?bool $packPrepared = null): self
-    {
-        return new self(
-            $socFrom ?? $this->socFrom, $socTo ?? $this->socTo, $this->ambientC, $this->packC, $packPrepared ?? $this->packPrepared, $this->member,
-            $this->theta, $this->faults, $this->ageing, $this->restedMinutes, $this->idleMinutes, $this->nextStopKw,
-        );
     }
 }

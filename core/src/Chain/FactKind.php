@@ -9,6 +9,7 @@ enum FactKind: string
 {
     case Volts = 'volts';
     case Amps = 'amps';
+    case Phases = 'phases';
     case KiloWatts = 'kw';
     case Sharing = 'sharing';
     case PowerCurve = 'curve_kw';

@@ -6,6 +6,7 @@ namespace Harmozon\Core\Chain;
 
 use Harmozon\Core\Equipment\BoostConverter;
 use Harmozon\Core\Equipment\Curve;
+use Harmozon\Core\Words\Message;
 
 /**
  * The volts at the plug over a session. Without a mode there is no session: `failure` says why not, or `missing` which
@@ -15,48 +16,70 @@ final readonly class VoltagePlan
 {
     /**
      * @param  Curve|null  $plugV  volts at the plug over state of charge; null when there is no session or they are unknown
-     * @param  float|null  $stopsAtSoc  where the pack meets the station's ceiling; null when it does not
+     * @param  float|null  $ceilingAtSoc  where the pack meets the station's ceiling; null when it does not
      * @param  list<Unread>  $missing
+     * @param  array{float, float}|null  $possibleV  the least and the most that the highest volts of a session can be, whatever the missing facts are; null: as `plugV` says
      */
     private function __construct(
         public ?VoltageMode $mode,
         public ?Curve $plugV,
-        public ?float $stopsAtSoc,
+        public ?float $ceilingAtSoc,
         public ?BoostConverter $converter,
-        public ?string $failure,
+        public ?Message $failure,
         public array $missing,
+        private ?array $possibleV = null,
     ) {
     }
 
-    /** @param  list<Unread>  $missing */
-    public static function session(VoltageMode $mode, Curve $plugV, ?float $stopsAtSoc = null, ?BoostConverter $converter = null, array $missing = []): self
+    /**
+     * @param  list<Unread>  $missing
+     * @param  array{float, float}|null  $possibleV
+     */
+    public static function session(VoltageMode $mode, Curve $plugV, ?float $ceilingAtSoc = null, ?BoostConverter $converter = null, array $missing = [], ?array $possibleV = null): self
     {
-        return new self($mode, $plugV, $stopsAtSoc, $converter, null, $missing);
+        return new self($mode, $plugV, $ceilingAtSoc, $converter, null, $missing, $possibleV);
     }
 
-    public static function fails(string $why): self
+    public static function fails(Message $why): self
     {
         return new self(null, null, null, null, $why, []);
     }
 
     /**
      * @param  non-empty-list<Unread>  $missing
+     * @param  array{float, float}  $possibleV  of the sessions that the missing facts leave possible
      * @param  Curve|null  $plugV  the volts the plug would see if the missing facts turn out well
      */
-    public static function unknown(array $missing, ?Curve $plugV = null): self
+    public static function unknown(array $missing, array $possibleV, ?Curve $plugV = null): self
     {
-        return new self($plugV === null ? null : VoltageMode::Native, $plugV, null, null, null, $missing);
+        return new self($plugV === null ? null : VoltageMode::Native, $plugV, null, null, null, $missing, $possibleV);
     }
 
-    /** The highest volts any piece between station and inlet would see; null without a session. */
-    public function highestV(Conditions $conditions): ?float
+    /** Whether there may be a session. */
+    public function mayRun(): bool
     {
-        return $this->plugV?->highestBetween($conditions->socFrom, $this->endSoc($conditions));
+        return $this->failure === null;
+    }
+
+    /**
+     * The least and the most that the highest volts between station and inlet can be; equal where everything is known, null
+     * without a session.
+     *
+     * @return array{float, float}|null
+     */
+    public function highestV(Conditions $conditions): ?array
+    {
+        if (! $this->mayRun()) {
+            return null;
+        }
+        $highest = $this->plugV?->highestBetween($conditions->socFrom, $this->endSoc($conditions));
+
+        return $this->possibleV ?? ($highest === null ? null : [$highest, $highest]);
     }
 
     /** Where the session ends at the latest: the target, or the station's ceiling before it. */
     public function endSoc(Conditions $conditions): float
     {
-        return $this->stopsAtSoc ?? $conditions->socTo;
+        return $this->ceilingAtSoc ?? $conditions->socTo;
     }
 }

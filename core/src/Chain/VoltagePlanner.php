@@ -4,63 +4,105 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Chain;
 
+use Harmozon\Core\Equipment\BoostConverter;
 use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Equipment\Curve;
-use Harmozon\Core\Equipment\DcSide;
 use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
 
 /** Works out the volts at the plug from the pack, the station's window, and the car's ways of reaching it. */
 final class VoltagePlanner
 {
-    public function plan(Chain $chain, Conditions $conditions): VoltagePlan
+    /** @return non-empty-list<VoltagePlan> every way the car has; the better of them is taken */
+    public function plans(Chain $chain, Conditions $conditions): array
     {
-        return $chain->current() === CurrentKind::Ac
-            ? $this->mains($chain)
+        return $chain->current === CurrentKind::Ac
+            ? [$this->mains($chain)]
             : $this->direct($chain, $conditions);
+    }
+
+    /** The plan that goes the same way as another one; the first where none does. */
+    public function alike(VoltagePlan $plan, Chain $chain, Conditions $conditions): VoltagePlan
+    {
+        $plans = $this->plans($chain, $conditions);
+        foreach ($plans as $other) {
+            if ($other->mode === $plan->mode) {
+                return $other;
+            }
+        }
+
+        return $plans[0];
     }
 
     private function mains(Chain $chain): VoltagePlan
     {
         $volts = $chain->outlet->mainsV();
         $side = $chain->inlet->ac;
-        if ($volts === null) {
-            return VoltagePlan::unknown([Unread::supplyV($chain)]);
-        }
         if ($side === null) {
-            return VoltagePlan::fails('This inlet has no AC side.');
+            return VoltagePlan::fails(Message::of('voltage.no_ac_side'));
+        }
+        $phases = [
+            ...($chain->outlet->supply?->phases === null ? [Unread::of(Fact::SupplyPhases, $chain)] : []),
+            ...($side->phases === null ? [Unread::of(Fact::AcPhases, $chain)] : []),
+        ];
+        $least = $side->minV === null ? [Unread::of(Fact::AcMinV, $chain)] : [];
+        if ($volts === null) {
+            return VoltagePlan::unknown([Unread::of(Fact::SupplyV, $chain), ...$least, ...$phases], [$side->minV ?? 0.0, INF]);
         }
         if ($side->minV !== null && $volts < $side->minV) {
-            return VoltagePlan::fails(sprintf('The supply gives %s and the onboard charger starts at %s.', Amount::volts($volts), Amount::volts($side->minV)));
+            return VoltagePlan::fails(Message::of('voltage.supply_low', supply: Amount::volts($volts), starts: Amount::volts($side->minV)));
         }
 
-        return VoltagePlan::session(
-            VoltageMode::Mains,
-            Curve::level($volts),
-            missing: [
-                ...($side->minV === null ? [Unread::acWindowFrom($chain)] : []),
-                ...($side->maxV === null ? [Unread::acWindowTo($chain)] : []),
-            ],
-        );
+        return VoltagePlan::session(VoltageMode::Mains, Curve::level($volts), missing: [...$least, ...$phases]);
     }
 
-    private function direct(Chain $chain, Conditions $conditions): VoltagePlan
+    /** @return non-empty-list<VoltagePlan> */
+    private function direct(Chain $chain, Conditions $conditions): array
     {
-        $side = $chain->inlet->dc;
-        if ($side === null) {
-            return VoltagePlan::fails('This inlet has no DC side.');
+        if ($chain->inlet->dc === null) {
+            return [VoltagePlan::fails(Message::of('voltage.no_dc_side'))];
         }
         $pack = $chain->vehicle->pack->voltageBySoc;
         $max = $chain->outlet->maxV;
         if ($pack === null) {
-            return VoltagePlan::unknown($max === null ? [Unread::packV($chain), Unread::stationMaxV($chain)] : [Unread::packV($chain)]);
+            return [VoltagePlan::unknown([Unread::of(Fact::PackV, $chain), ...$this->unreadWindow($chain)], [$chain->outlet->minV ?? 0.0, $max ?? INF])];
         }
         if ($max === null) {
-            return VoltagePlan::unknown([Unread::stationMaxV($chain)], $pack);
+            return [$this->belowUnreadCeiling($pack, $chain, $conditions)];
         }
 
         return $pack->at($conditions->socFrom) <= $max
-            ? $this->within($pack, VoltageMode::Native, $chain, $max, $conditions)
-            : $this->aboveCeiling($pack, $side, $chain, $max, $conditions);
+            ? [$this->within($pack, VoltageMode::Native, $chain, $max, $conditions)]
+            : $this->aboveCeiling($pack, $chain, $max, $conditions);
+    }
+
+    /** @return list<Unread> ends of the station's window that nobody has read */
+    private function unreadWindow(Chain $chain): array
+    {
+        return [
+            ...($chain->outlet->maxV === null ? [Unread::of(Fact::StationMaxV, $chain)] : []),
+            ...($chain->outlet->minV === null ? [Unread::of(Fact::StationMinV, $chain)] : []),
+        ];
+    }
+
+    /** The ceiling may lie anywhere: above the pack, across its way, or below it, where the car needs a way of its own. */
+    private function belowUnreadCeiling(Curve $pack, Chain $chain, Conditions $conditions): VoltagePlan
+    {
+        $min = $chain->outlet->minV;
+        $start = $pack->at($conditions->socFrom);
+        if ($min !== null && $start < $min) {
+            return self::belowFloor($start, $min);
+        }
+        $least = $start;
+        if ($chain->inlet->dc?->boostConverter !== null) {
+            $least = min($least, $min ?? 0.0);
+        }
+        $half = $pack->times(0.5)->at($conditions->socFrom);
+        if ($chain->inlet->dc?->splitPack !== false && $half >= ($min ?? 0.0)) {
+            $least = min($least, $half);
+        }
+
+        return VoltagePlan::unknown([Unread::of(Fact::StationMaxV, $chain), ...($min === null ? [Unread::of(Fact::StationMinV, $chain)] : [])], [$least, $pack->highestBetween($conditions->socFrom, $conditions->socTo)], $pack);
     }
 
     /** The plug follows the pack (or half of it), from the station's floor up to its ceiling. */
@@ -69,45 +111,70 @@ final class VoltagePlanner
         $min = $chain->outlet->minV;
         $start = $plugV->at($conditions->socFrom);
         if ($min !== null && $start < $min) {
-            return VoltagePlan::fails(sprintf('The pack starts at %s and the station cannot go below %s.', Amount::volts($start), Amount::volts($min)));
+            return self::belowFloor($start, $min);
         }
 
         return VoltagePlan::session(
             $mode,
             $plugV,
             $plugV->firstAbove($max, $conditions->socFrom, $conditions->socTo),
-            missing: $min === null ? [Unread::stationMinV($chain)] : [],
+            missing: $min === null ? [Unread::of(Fact::StationMinV, $chain)] : [],
         );
     }
 
-    private function aboveCeiling(Curve $pack, DcSide $side, Chain $chain, float $max, Conditions $conditions): VoltagePlan
+    /** @return non-empty-list<VoltagePlan> by the car's own means: half its pack, a step-up, or neither */
+    private function aboveCeiling(Curve $pack, Chain $chain, float $max, Conditions $conditions): array
     {
-        $start = $pack->at($conditions->socFrom);
+        $side = $chain->inlet->dc;
+        $stepped = $side?->boostConverter === null ? null : $this->steppedUp($side->boostConverter, $chain, $max);
+        if ($side?->splitPack === false) {
+            return [$stepped ?? self::aboveAll($pack, $max, $conditions)];
+        }
         $half = $pack->times(0.5);
-        if ($side->splitPack === true && $half->at($conditions->socFrom) <= $max) {
-            return $this->within($half, VoltageMode::SplitPack, $chain, $max, $conditions);
-        }
-        if ($side->boostConverter !== null) {
-            $plugV = min($side->boostConverter->inputV ?? $max, $max);
-            $min = $chain->outlet->minV;
-            if ($min !== null && $plugV < $min) {
-                return VoltagePlan::fails(sprintf("The car's step-up takes %s and the station cannot go below %s.", Amount::volts($plugV), Amount::volts($min)));
-            }
-
-            return VoltagePlan::session(
-                VoltageMode::StepUp,
-                Curve::level($plugV),
-                converter: $side->boostConverter,
-                missing: $min === null ? [Unread::stationMinV($chain)] : [],
-            );
-        }
-        if ($side->splitPack === null) {
-            return VoltagePlan::unknown([Unread::splitPack($chain)]);
+        $split = $half->at($conditions->socFrom) <= $max
+            ? $this->within($half, VoltageMode::SplitPack, $chain, $max, $conditions)
+            : VoltagePlan::fails(Message::of('voltage.half_above_ceiling', half: Amount::volts($half->at($conditions->socFrom)), ceiling: Amount::volts($max)));
+        if ($side?->splitPack === true) {
+            return $stepped === null ? [$split] : [$split, $stepped];
         }
 
-        return VoltagePlan::fails(sprintf(
-            'The pack is at %s when it arrives with %s, the station ends at %s, and the car has no way to step up.',
-            Amount::volts($start), Amount::percent($conditions->socFrom), Amount::volts($max),
+        return [match (true) {
+            $stepped?->mayRun() === true => $stepped,
+            // Whether the pack splits or not, nothing comes of it.
+            ! $split->mayRun() => $stepped ?? $split,
+            default => VoltagePlan::unknown([Unread::of(Fact::SplitPack, $chain), ...$split->missing], $split->highestV($conditions) ?? [0.0, INF], $half),
+        }];
+    }
+
+    private function steppedUp(BoostConverter $converter, Chain $chain, float $max): VoltagePlan
+    {
+        $min = $chain->outlet->minV;
+        $plugV = min($converter->inputV ?? $max, $max);
+        if ($min !== null && $plugV < $min) {
+            return VoltagePlan::fails(Message::of('voltage.step_up_below_floor', input: Amount::volts($plugV), floor: Amount::volts($min)));
+        }
+
+        return VoltagePlan::session(
+            VoltageMode::StepUp,
+            Curve::level($plugV),
+            converter: $converter,
+            missing: [
+                ...($converter->inputV === null ? [Unread::of(Fact::ConverterV, $chain)] : []),
+                ...($min === null ? [Unread::of(Fact::StationMinV, $chain)] : []),
+            ],
+            possibleV: $converter->inputV === null ? [$min ?? 0.0, $max] : null,
+        );
+    }
+
+    private static function belowFloor(float $startV, float $floorV): VoltagePlan
+    {
+        return VoltagePlan::fails(Message::of('voltage.below_floor', pack: Amount::volts($startV), floor: Amount::volts($floorV)));
+    }
+
+    private static function aboveAll(Curve $pack, float $max, Conditions $conditions): VoltagePlan
+    {
+        return VoltagePlan::fails(Message::of(
+            'voltage.above_ceiling', pack: Amount::volts($pack->at($conditions->socFrom)), soc: Amount::percent($conditions->socFrom), ceiling: Amount::volts($max),
         ));
     }
 }

@@ -10,6 +10,9 @@ namespace Harmozon\Core\Equipment;
  */
 final readonly class Adapter
 {
+    use Alterable;
+
+    /** @param  bool|null  $holdsBack  whether it holds the current back by itself when it gets warm; null when not known */
     public function __construct(
         public string $id,
         public string $name,
@@ -28,6 +31,7 @@ final readonly class Adapter
         public ?AttachOrder $attachOrder = null,
         public ?string $price = null,
         public ?bool $testOverdue = null,
+        public ?bool $holdsBack = null,
     ) {
     }
 
@@ -41,12 +45,15 @@ final readonly class Adapter
         return $this->input->isSocket();
     }
 
+    /** Whether it is known to hold the current back by itself: it says so, or names a temperature from which it does. */
+    public function holdsBack(): bool
+    {
+        return $this->holdsBack ?? $this->derateC !== null;
+    }
+
     /** The same with its own battery charged. */
     public function charged(): self
     {
-        return new self(
-            $this->id, $this->name, $this->input, $this->output, $this->current, $this->plate, $this->translates, $this->certification,
-            $this->makerApproved, $this->recalled, $this->damaged, true, $this->derateC, $this->cutoffC, $this->attachOrder, $this->price, $this->testOverdue,
-        );
+        return $this->with(batteryOk: true);
     }
 }

@@ -7,6 +7,8 @@ namespace Harmozon\Core\Equipment;
 /** The power electronics behind one or several stalls. */
 final readonly class Cabinet
 {
+    use Alterable;
+
     public function __construct(
         public ?float $kw,
         public ?SharingPolicy $policy,
@@ -59,6 +61,6 @@ final readonly class Cabinet
     /** The neighbour has left. */
     public function alone(): self
     {
-        return new self($this->kw, $this->policy, false, $this->partnerKw, $this->moduleKw);
+        return $this->with(partnerActive: false);
     }
 }

@@ -7,23 +7,29 @@ namespace Harmozon\Core\Equipment;
 /** The station's own cable: its reach, its amps, and whether a coolant keeps it cold. */
 final readonly class Cable
 {
-    /** What a cooled connector carries without its coolant (IEC 62196-3: 200 A uncooled). */
+    use Alterable;
+
+    /** What a cooled connector carries without its coolant, unless its plate says so itself (IEC 62196-3: 200 A uncooled). */
     public const DRY_RATING_A = 200.0;
 
-    /** @param  float  $ageing share of the continuous amps that is left, 1 when new */
+    /**
+     * @param  float  $ratingLeft  share of the continuous amps that is left, 1 when new (`ageing` in files)
+     * @param  float|null  $dryA  what it carries without its coolant; null when not read
+     */
     public function __construct(
         public ?float $lengthM,
         public ?bool $cooled,
         public bool $coolingFailed,
         public Plate $plate,
-        public float $ageing,
+        public float $ratingLeft,
+        public ?float $dryA = null,
     ) {
     }
 
     /** The same with a dead pump; an uncooled cable has none to lose. */
     public function withCoolingFailed(): self
     {
-        return new self($this->lengthM, $this->cooled, $this->cooled === true, $this->plate, $this->ageing);
+        return $this->with(coolingFailed: $this->cooled === true);
     }
 
     /** Whether a coolant carries the heat away now. */
@@ -38,8 +44,8 @@ final readonly class Cable
         if ($this->cooled !== true || ! $this->coolingFailed) {
             return $this->plate;
         }
-        $dry = min($this->plate->continuousA ?? self::DRY_RATING_A, self::DRY_RATING_A);
+        $dryA = $this->dryA ?? min($this->plate->continuousA ?? self::DRY_RATING_A, self::DRY_RATING_A);
 
-        return Plate::of(null, $dry, null, null, null, $this->plate->ratedAtC, $this->plate->limitC);
+        return Plate::of($this->plate->maxV, $dryA, null, null, $this->plate->maxKw, $this->plate->ratedAtC, $this->plate->limitC);
     }
 }

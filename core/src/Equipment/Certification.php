@@ -4,19 +4,18 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Equipment;
 
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Term;
+
 /** What stands behind an adapter's rating (UL 2252 and its kin). "Built to" is not "certified to". */
-enum Certification: string
+enum Certification: string implements Term
 {
     case Certified = 'certified';
     case Claims = 'claims';
     case None = 'none';
 
-    public function words(): string
+    public function message(): Message
     {
-        return match ($this) {
-            self::Certified => 'certified by a test laboratory',
-            self::Claims => 'only claimed to be built to the standard',
-            self::None => 'without any certification',
-        };
+        return Message::of('certification.'.$this->value);
     }
 }

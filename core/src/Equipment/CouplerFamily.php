@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Equipment;
 
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Term;
+
 /**
  * A family of mating shapes: SAE J1772, SAE J3400, IEC 62196-2/-3, GB/T 20234, and the plain sockets that a
  * portable supply reaches.
  */
-enum CouplerFamily: string
+enum CouplerFamily: string implements Term
 {
     case Type1 = 'type1';
     case Type2 = 'type2';
@@ -46,5 +49,10 @@ enum CouplerFamily: string
     public function isHistoric(): bool
     {
         return $this === self::LegacyPaddle || $this === self::LegacyButt;
+    }
+
+    public function message(): Message
+    {
+        return Message::of('coupler.'.$this->value);
     }
 }

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Equipment;
 
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Term;
+
 /** Alternating or direct current, as it passes the plug. */
-enum CurrentKind: string
+enum CurrentKind: string implements Term
 {
     case Ac = 'ac';
     case Dc = 'dc';
 
-    public function words(): string
+    public function message(): Message
     {
-        return match ($this) {
-            self::Ac => 'AC',
-            self::Dc => 'DC',
-        };
+        return Message::of('current.'.$this->value);
     }
 }

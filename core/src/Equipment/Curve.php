@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Equipment;
 
+use Harmozon\Core\Words\Message;
+
 /** A quantity over state of charge in percent: straight lines between its points, level beyond its ends. */
 final readonly class Curve
 {
@@ -23,12 +25,12 @@ final readonly class Curve
     public static function through(array $points): self
     {
         if ($points === []) {
-            throw ImpossibleValue::of('', 'needs at least one [soc, value] pair');
+            throw ImpossibleValue::of('', Message::of('value.curve_empty'));
         }
         $soc = array_column($points, 0);
         foreach ($soc as $i => $s) {
             if ($i > 0 && $s <= $soc[$i - 1]) {
-                throw ImpossibleValue::of(sprintf('[%d][0]', $i), 'states of charge must rise from point to point');
+                throw ImpossibleValue::of(sprintf('[%d][0]', $i), Message::of('value.curve_rises'));
             }
         }
 
@@ -83,11 +85,23 @@ final readonly class Curve
     public function highestBetween(float $from, float $to): float
     {
         $highest = max($this->at($from), $this->at($to));
-        foreach ($this->knotsBetween($from, $to) as $soc) {
-            $highest = max($highest, $this->at($soc));
+        foreach ($this->soc as $i => $soc) {
+            if ($soc > $from && $soc < $to && $this->value[$i] > $highest) {
+                $highest = $this->value[$i];
+            }
         }
 
         return $highest;
+    }
+
+    public function lowest(): float
+    {
+        return min($this->value);
+    }
+
+    public function highest(): float
+    {
+        return max($this->value);
     }
 
     /** @return list<float> the curve's own points strictly inside the span */

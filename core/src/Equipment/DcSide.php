@@ -7,6 +7,8 @@ namespace Harmozon\Core\Equipment;
 /** What an inlet can do with direct current. */
 final readonly class DcSide
 {
+    use Alterable;
+
     /**
      * @param  list<Signalling>|null  $signalling  languages fitted; null when not known
      * @param  BoostConverter|null  $boostConverter  null when the car has none
@@ -26,6 +28,6 @@ final readonly class DcSide
     /** @param  list<Signalling>  $languages */
     public function speaking(array $languages): self
     {
-        return new self($languages, $this->maxV, $this->maxA, $this->maxKw, $this->retrofit, $this->boostConverter, $this->splitPack);
+        return $this->with(signalling: $languages);
     }
 }

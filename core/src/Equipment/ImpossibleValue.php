@@ -4,15 +4,18 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Equipment;
 
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Refusal;
+
 /** A figure that no real plate can carry beside the others. The field is named as the case file names it. */
-final class ImpossibleValue extends \DomainException
+final class ImpossibleValue extends Refusal
 {
-    private function __construct(public readonly string $field, string $problem)
+    private function __construct(public readonly string $field, Message $problem)
     {
         parent::__construct($problem);
     }
 
-    public static function of(string $field, string $problem): self
+    public static function of(string $field, Message $problem): self
     {
         return new self($field, $problem);
     }

@@ -7,6 +7,8 @@ namespace Harmozon\Core\Equipment;
 /** The coupler on the vehicle, the corner it sits at, and what lies behind it. */
 final readonly class Inlet
 {
+    use Alterable;
+
     public function __construct(
         public Coupler $coupler,
         public ?PortCorner $port,
@@ -25,6 +27,6 @@ final readonly class Inlet
 
     public function withDc(DcSide $dc): self
     {
-        return new self($this->coupler, $this->port, $dc, $this->ac);
+        return $this->with(dc: $dc);
     }
 }

@@ -7,6 +7,8 @@ namespace Harmozon\Core\Equipment;
 /** A connector or socket offered by a stall, with its own plate, its cabinet and what stands around it. */
 final readonly class Outlet
 {
+    use Alterable;
+
     /**
      * @param  list<Signalling>|null  $signalling  languages spoken; null when not known
      * @param  string|null  $knownFault  what somebody found wrong with this stall; null when nothing is known
@@ -43,25 +45,17 @@ final readonly class Outlet
 
     public function admitting(Access $access): self
     {
-        return $this->changed($access, $this->extension, $this->cabinet);
+        return $this->with(access: $access);
     }
 
     public function withoutExtension(): self
     {
-        return $this->changed($this->access, false, $this->cabinet);
+        return $this->with(extension: false);
     }
 
     /** The neighbour at the cabinet has left. */
     public function alone(): self
     {
-        return $this->changed($this->access, $this->extension, $this->cabinet?->alone());
-    }
-
-    private function changed(Access $access, bool $extension, ?Cabinet $cabinet): self
-    {
-        return new self(
-            $this->id, $this->name, $this->coupler, $this->current, $this->signalling, $this->minV, $this->maxV, $this->maxA, $this->maxKw,
-            $this->stickerKw, $this->cable, $this->attachedAdapter, $extension, $cabinet, $this->supply, $access, $this->tariff, $this->knownFault,
-        );
+        return $this->with(cabinet: $this->cabinet?->alone());
     }
 }

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Equipment;
 
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Unit;
+
 /**
  * What is stamped on a piece: rated volts, continuous amps, optionally boost amps for so many minutes, kW, and the
  * temperatures the amps hold for. Null is a figure that nobody has read yet.
@@ -39,13 +43,13 @@ final readonly class Plate
         $ratedAtC ??= self::DEFAULT_RATED_AT_C;
         $limitC ??= self::DEFAULT_LIMIT_C;
         if ($boostA !== null && $continuousA !== null && $boostA < $continuousA) {
-            throw ImpossibleValue::of('boost_a', sprintf('boost amps (%g) cannot be below continuous amps (%g)', $boostA, $continuousA));
+            throw ImpossibleValue::of('boost_a', Message::of('value.boost_low', boost: Amount::asGiven($boostA), continuous: Amount::asGiven($continuousA)));
         }
         if ($boostA !== null && $boostMinutes === null) {
-            throw ImpossibleValue::of('boost_minutes', 'boost amps need the minutes they may last');
+            throw ImpossibleValue::of('boost_minutes', Message::of('value.boost_minutes'));
         }
         if ($limitC <= $ratedAtC) {
-            throw ImpossibleValue::of('limit_c', sprintf('the allowed temperature (%g °C) must be above the rated ambient (%g °C)', $limitC, $ratedAtC));
+            throw ImpossibleValue::of('limit_c', Message::of('value.limit_low', limit: Amount::asGiven($limitC, Unit::Celsius), rated: Amount::asGiven($ratedAtC, Unit::Celsius)));
         }
 
         return new self($maxV, $continuousA, $boostA, $boostMinutes, $maxKw, $ratedAtC, $limitC);

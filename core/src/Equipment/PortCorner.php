@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Equipment;
 
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Term;
+
 /** Where the charge port sits, seen by a person in the driver's seat. */
-enum PortCorner: string
+enum PortCorner: string implements Term
 {
     case FrontLeft = 'front-left';
     case FrontRight = 'front-right';
@@ -24,8 +27,8 @@ enum PortCorner: string
         return str_ends_with($this->value, 'centre');
     }
 
-    public function words(): string
+    public function message(): Message
     {
-        return str_replace('-', ' ', $this->value);
+        return Message::of('port.'.$this->value);
     }
 }

@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Equipment;
 
+use Harmozon\Core\Words\Listing;
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Term;
+
 /** The language in which vehicle and station agree on a session. */
-enum Signalling: string
+enum Signalling: string implements Term
 {
     /** AC control pilot: SAE J1772, IEC 61851-1. */
     case Pwm = 'pwm';
@@ -22,22 +26,21 @@ enum Signalling: string
     /** GB/T 27930. */
     case CanGbt = 'can_gbt';
 
-    public function words(): string
+    public function current(): CurrentKind
     {
-        return match ($this) {
-            self::Pwm => 'the AC control pilot',
-            self::Plc => 'power-line communication',
-            self::CanLegacy => 'the old language of the closed network',
-            self::CanChademo => 'CHAdeMO signalling',
-            self::CanGbt => 'GB/T signalling',
-        };
+        return $this === self::Pwm ? CurrentKind::Ac : CurrentKind::Dc;
+    }
+
+    public function message(): Message
+    {
+        return Message::of('signalling.'.$this->value);
     }
 
     /** @param  list<self>  $languages */
-    public static function list(array $languages): string
+    public static function list(array $languages): Listing
     {
-        return $languages === []
-            ? 'nothing'
-            : implode(' and ', array_map(static fn (self $s): string => $s->words(), $languages));
+        return Listing::and($languages === []
+            ? [Message::of('signalling.nothing')]
+            : array_map(static fn (self $s): Message => $s->message(), $languages));
     }
 }

@@ -4,17 +4,21 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Equipment;
 
-final class UnknownCoupler extends \DomainException
+use Harmozon\Core\Words\Listing;
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Refusal;
+
+final class UnknownCoupler extends Refusal
 {
     public static function id(string $id): self
     {
         $known = array_map(static fn (CouplerFamily $f): string => $f->value, CouplerFamily::cases());
 
-        return new self(sprintf('"%s" is no coupler; known are %s', $id, implode(', ', array_diff($known, ['socket'])).' and socket:<kind>'));
+        return new self(Message::of('coupler_id.unknown', id: $id, known: Listing::comma(array_values(array_diff($known, [CouplerFamily::Socket->value])))));
     }
 
     public static function socketKind(string $id): self
     {
-        return new self(sprintf('"%s" names no kind of socket; write for example socket:14-50', $id));
+        return new self(Message::of('coupler_id.no_socket', id: $id));
     }
 }

@@ -6,6 +6,8 @@ namespace Harmozon\Core\Equipment;
 
 final readonly class Vehicle
 {
+    use Alterable;
+
     /**
      * @param  Curve|null  $chargeCurveKw  kW at the plug over state of charge, warm and unhindered
      * @param  non-empty-list<Inlet>  $inlets
@@ -27,6 +29,6 @@ final readonly class Vehicle
         $inlets = $this->inlets;
         $inlets[$index] = $inlet;
 
-        return new self($this->id, $this->name, $this->pack, $this->chargeCurveKw, $this->kmPerKwh, array_values($inlets), $this->programmes);
+        return $this->with(inlets: array_values($inlets));
     }
 }

@@ -10,6 +10,9 @@ use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Equipment\Outlet;
 use Harmozon\Core\Equipment\Vehicle;
 use Harmozon\Core\Fit\AdapterPolicy;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Unit;
 
 /** Reads a case file (`harmozon/case`, version 1). */
 final class CaseReader
@@ -79,7 +82,7 @@ final class CaseReader
         foreach ($node->objects($key) as $item) {
             $piece = $read($item);
             if (isset($seen[$piece->id])) {
-                throw $item->fail('id', sprintf('"%s" stands twice', $piece->id));
+                throw $item->fail('id', Message::of('field.twice', id: $piece->id));
             }
             $seen[$piece->id] = true;
             $pieces[] = $piece;
@@ -91,11 +94,11 @@ final class CaseReader
     private static function mustBe(Node $node, string $format): void
     {
         if ($node->text('format') !== $format) {
-            throw $node->fail('format', sprintf('expected "%s"', $format));
+            throw $node->fail('format', Message::of('field.expected_format', format: $format));
         }
-        $version = $node->raw('version') ?? throw $node->fail('version', 'is required');
+        $version = $node->raw('version') ?? throw $node->fail('version', Message::of('field.required'));
         if ($version !== self::VERSION) {
-            throw $node->fail('version', sprintf('%s is not known; this program reads version %d', json_encode($version), self::VERSION));
+            throw $node->fail('version', Message::of('field.version', version: (string) json_encode($version), known: Amount::count(self::VERSION)));
         }
     }
 
@@ -107,10 +110,10 @@ final class CaseReader
     {
         $kit = [];
         $seen = array_fill_keys(array_map(static fn (Adapter $a): string => $a->id, $attached), true);
-        foreach ($node->has('adapters') ? $node->objects('adapters') : [] as $piece) {
+        foreach ($node->objectsOrNone('adapters') as $piece) {
             $adapter = $this->equipment->adapter($piece);
             if (isset($seen[$adapter->id])) {
-                throw $piece->fail('id', sprintf('"%s" stands twice', $adapter->id));
+                throw $piece->fail('id', Message::of('field.twice', id: $adapter->id));
             }
             $seen[$adapter->id] = true;
             $kit[] = $adapter;
@@ -133,7 +136,7 @@ final class CaseReader
         $from = $node->number('soc_from', Range::soc()) ?? Conditions::DEFAULT_SOC_FROM;
         $to = $node->number('soc_to', Range::soc()) ?? max($from, Conditions::DEFAULT_SOC_TO);
         if ($to < $from) {
-            throw $node->fail('soc_to', sprintf('%g %% lies below soc_from (%g %%)', $to, $from));
+            throw $node->fail('soc_to', Message::of('field.target_below_start', to: Amount::asGiven($to, Unit::Percent), from: Amount::asGiven($from, Unit::Percent)));
         }
         $theta = [];
         $loads = $node->raw('theta');
@@ -141,7 +144,7 @@ final class CaseReader
             $theta[(string) $link] = Node::numberAt($load, $node->at('theta').'.'.$link, Range::heatLoad());
         }
         if ($loads !== null && ! is_array($loads)) {
-            throw $node->fail('theta', 'expected an object of heat loads by link');
+            throw $node->fail('theta', Message::of('field.expected_loads'));
         }
 
         return new Conditions(

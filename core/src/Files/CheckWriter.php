@@ -4,18 +4,24 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Files;
 
+use Harmozon\Core\Equipment\Quantity;
 use Harmozon\Core\Record\Flag;
 use Harmozon\Core\Record\Gap;
 use Harmozon\Core\Record\Judgement;
 use Harmozon\Core\Record\PeakValue;
 use Harmozon\Core\Record\PlateRow;
 use Harmozon\Core\Record\Proven;
-use Harmozon\Core\Record\Quantity;
 use Harmozon\Core\Record\TemperatureRow;
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Voice;
 
 /** Writes a judgement with the field names of the contract. */
-final class CheckWriter
+final readonly class CheckWriter
 {
+    public function __construct(private Voice $voice)
+    {
+    }
+
     /**
      * @param  list<RejectedRow>  $rejected
      * @return array<string, mixed>
@@ -27,7 +33,7 @@ final class CheckWriter
         return [
             'verdict' => $judgement->verdict->value,
             'readings' => $measured->readings,
-            'rejected' => array_map(static fn (RejectedRow $r): array => ['line' => $r->line, 'reason' => $r->reason], $rejected),
+            'rejected' => array_map($this->rejected(...), $rejected),
             'gaps' => array_map(static fn (Gap $g): array => ['from_s' => $g->fromS, 'to_s' => $g->toS], $measured->gaps),
             'peaks' => [
                 'v' => self::peak($measured->peak(Quantity::Volts)),
@@ -52,10 +58,19 @@ final class CheckWriter
                 'state' => $t->state->value,
                 'index_k_per_100a2' => FitWriter::rounded($t->index($measured->mean10MinA)),
             ], $judgement->temperatures),
-            'flags' => array_map(static fn (Flag $f): array => ['t_s' => $f->tMs / 1000.0, 'code' => $f->code->value, 'detail' => $f->detail], $measured->flags),
+            'flags' => array_map(fn (Flag $f): array => ['t_s' => $f->tMs / 1000.0, 'code' => $f->code->value, 'detail' => $this->voice->say($f->detail)], $measured->flags),
             'flags_left_out' => $measured->flagsLeftOut,
-            'findings' => $judgement->findings,
+            'findings' => $this->voice->each($judgement->findings),
+            'finding_codes' => FitWriter::codes($judgement->findings),
         ];
+    }
+
+    /** @return array{line: int, reason: string, code: string} */
+    public function rejected(RejectedRow $row): array
+    {
+        $problem = $row->reason->figures['problem'] ?? $row->reason;
+
+        return ['line' => $row->line, 'reason' => $this->voice->say($row->reason), 'code' => $problem instanceof Message ? $problem->code : $row->reason->code];
     }
 
     /** @return array{value: float, t_s: float, provenance: string}|null */
@@ -69,7 +84,7 @@ final class CheckWriter
     {
         return [
             'link' => $row->link->id,
-            'name' => $row->link->name,
+            'name' => $this->voice->say($row->link->name),
             'quantity' => $row->quantity->value,
             'limit' => $row->limit(),
             'continuous_limit' => $row->continuousLimit(),
@@ -81,7 +96,7 @@ final class CheckWriter
             'allowed_minutes' => $row->allowedMinutes(),
             'theta_max' => FitWriter::rounded($row->thetaMax, 4),
             'provenance' => $row->peak?->provenance->value,
-            'missing' => $row->missing,
+            'missing' => $row->missing === null ? null : $this->voice->say($row->missing),
         ];
     }
 }

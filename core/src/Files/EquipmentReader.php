@@ -32,6 +32,9 @@ use Harmozon\Core\Equipment\Tariff;
 use Harmozon\Core\Equipment\Translation;
 use Harmozon\Core\Equipment\UnknownCoupler;
 use Harmozon\Core\Equipment\Vehicle;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Unit;
 
 /** Reads vehicles, adapters and outlets in the words of the case file. Every method throws FieldError with a path. */
 final class EquipmentReader
@@ -40,7 +43,7 @@ final class EquipmentReader
     {
         $inlets = array_map($this->inlet(...), $node->objects('inlets'));
         if ($inlets === []) {
-            throw $node->fail('inlets', 'a vehicle needs at least one inlet');
+            throw $node->fail('inlets', Message::of('field.no_inlets'));
         }
         $pack = $node->objectOrNull('pack');
 
@@ -67,8 +70,8 @@ final class EquipmentReader
             $node->choice('current', CurrentKind::class),
             $this->plate($node->objectOrNull('plate') ?? Node::of([], $node->at('plate'))),
             $translates === null ? null : new Translation(
-                $translates->choices('from', Signalling::class) ?? throw $translates->fail('from', 'is required'),
-                $translates->choices('to', Signalling::class) ?? throw $translates->fail('to', 'is required'),
+                $translates->choices('from', Signalling::class) ?? throw $translates->fail('from', Message::of('field.required')),
+                $translates->choices('to', Signalling::class) ?? throw $translates->fail('to', Message::of('field.required')),
             ),
             $node->choice('certification', Certification::class),
             $node->boolOrNull('maker_approved'),
@@ -80,16 +83,17 @@ final class EquipmentReader
             $node->choice('attach_order', AttachOrder::class),
             $node->money('price'),
             $node->boolOrNull('test_overdue'),
+            $node->boolOrNull('holds_back'),
         );
     }
 
     public function outlet(Node $node): Outlet
     {
-        $current = $node->choice('current', CurrentKind::class) ?? throw $node->fail('current', 'is required');
+        $current = $node->choice('current', CurrentKind::class) ?? throw $node->fail('current', Message::of('field.required'));
         $minV = $node->number('min_v', Range::volts());
         $maxV = $node->number('max_v', Range::volts());
         if ($minV !== null && $maxV !== null && $minV > $maxV) {
-            throw $node->fail('min_v', sprintf('%g V lies above max_v (%g V)', $minV, $maxV));
+            throw $node->fail('min_v', Message::of('field.min_above_max', min: Amount::asGiven($minV, Unit::Volts), max: Amount::asGiven($maxV, Unit::Volts)));
         }
         $attached = $node->objectOrNull('attached_adapter');
         $cable = $node->objectOrNull('cable');
@@ -170,15 +174,15 @@ final class EquipmentReader
             return Retrofit::impossible();
         }
         if (is_string($value)) {
-            throw $node->fail('retrofit', 'expected {"adds": […], "state": "available"}, "impossible" or null');
+            throw $node->fail('retrofit', Message::of('field.expected_retrofit'));
         }
         $retrofit = $node->object('retrofit');
 
         return match ($retrofit->raw('state')) {
-            'available' => Retrofit::adding($retrofit->choices('adds', Signalling::class) ?? throw $retrofit->fail('adds', 'is required')),
+            'available' => Retrofit::adding($retrofit->choices('adds', Signalling::class) ?? throw $retrofit->fail('adds', Message::of('field.required'))),
             'impossible' => Retrofit::impossible(),
             null => null,
-            default => throw $retrofit->fail('state', 'is none of available, impossible'),
+            default => throw $retrofit->fail('state', Message::of('field.retrofit_state')),
         };
     }
 
@@ -187,7 +191,7 @@ final class EquipmentReader
         $minV = $node->number('min_v', Range::volts());
         $maxV = $node->number('max_v', Range::volts());
         if ($minV !== null && $maxV !== null && $minV > $maxV) {
-            throw $node->fail('min_v', sprintf('%g V lies above max_v (%g V)', $minV, $maxV));
+            throw $node->fail('min_v', Message::of('field.min_above_max', min: Amount::asGiven($minV, Unit::Volts), max: Amount::asGiven($maxV, Unit::Volts)));
         }
 
         return new AcSide($node->wholeNumber('phases', 1, 3), $node->number('max_a', Range::amps()), $node->number('max_kw', Range::kw()), $minV, $maxV);
@@ -214,6 +218,7 @@ final class EquipmentReader
             $node->boolOrNull('cooling_failed') ?? false,
             $this->plate($node),
             $node->number('ageing', Range::share()) ?? 1.0,
+            $node->number('dry_a', Range::amps()),
         );
     }
 
@@ -221,7 +226,7 @@ final class EquipmentReader
     {
         $currency = $node->text('currency');
         if (preg_match('/^[A-Z]{3}$/', $currency) !== 1) {
-            throw $node->fail('currency', 'expected three capital letters (ISO 4217)');
+            throw $node->fail('currency', Message::of('field.expected_currency'));
         }
         $membership = $node->objectOrNull('membership');
 
@@ -233,8 +238,8 @@ final class EquipmentReader
             $node->money('idle_per_minute'),
             $node->number('idle_grace_minutes', Range::graceMinutes()),
             $membership === null ? null : new Membership(
-                $membership->money('monthly_fee') ?? throw $membership->fail('monthly_fee', 'is required'),
-                $membership->money('per_kwh') ?? throw $membership->fail('per_kwh', 'is required'),
+                $membership->money('monthly_fee') ?? throw $membership->fail('monthly_fee', Message::of('field.required')),
+                $membership->money('per_kwh') ?? throw $membership->fail('per_kwh', Message::of('field.required')),
             ),
             $this->minuteBands($node),
         );
@@ -244,12 +249,12 @@ final class EquipmentReader
     private function minuteBands(Node $node): array
     {
         $bands = [];
-        foreach ($node->has('minute_bands') ? $node->objects('minute_bands') : [] as $band) {
-            $fromKw = $band->number('from_kw', Range::curveKw()) ?? throw $band->fail('from_kw', 'is required');
+        foreach ($node->objectsOrNone('minute_bands') as $band) {
+            $fromKw = $band->number('from_kw', Range::curveKw()) ?? throw $band->fail('from_kw', Message::of('field.required'));
             if ($bands !== [] && $fromKw <= $bands[count($bands) - 1]->fromKw) {
-                throw $band->fail('from_kw', 'must rise from band to band');
+                throw $band->fail('from_kw', Message::of('field.bands_rise'));
             }
-            $bands[] = new MinuteBand($fromKw, $band->money('per_minute') ?? throw $band->fail('per_minute', 'is required'));
+            $bands[] = new MinuteBand($fromKw, $band->money('per_minute') ?? throw $band->fail('per_minute', Message::of('field.required')));
         }
 
         return $bands;
@@ -260,7 +265,7 @@ final class EquipmentReader
         try {
             return Coupler::of($node->text($key));
         } catch (UnknownCoupler $e) {
-            throw $node->fail($key, $e->getMessage());
+            throw $node->fail($key, $e->problem);
         }
     }
 
@@ -272,7 +277,7 @@ final class EquipmentReader
         $points = [];
         foreach ($node->list($key) as $i => $pair) {
             if (! is_array($pair) || ! array_is_list($pair) || count($pair) !== 2) {
-                throw $node->fail("{$key}[{$i}]", 'expected a [soc, value] pair');
+                throw $node->fail("{$key}[{$i}]", Message::of('field.expected_pair'));
             }
             $points[] = [
                 Node::numberAt($pair[0], $node->at("{$key}[{$i}][0]"), Range::soc()),

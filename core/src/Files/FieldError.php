@@ -4,16 +4,24 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Files;
 
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Refusal;
+
 /** One field of an input that cannot be accepted, named by its path (`vehicle.inlets[0].max_v`). */
-final class FieldError extends \RuntimeException
+final class FieldError extends Refusal
 {
-    private function __construct(public readonly string $path, public readonly string $problem)
+    private function __construct(public readonly string $path, Message $problem)
     {
-        parent::__construct(($path === '' ? 'case' : $path).': '.$problem);
+        parent::__construct($problem);
     }
 
-    public static function at(string $path, string $problem): self
+    public static function at(string $path, Message $problem): self
     {
         return new self($path, $problem);
+    }
+
+    public function complaint(): Message
+    {
+        return Message::of('field.complaint', path: $this->path === '' ? Message::of('field.case') : $this->path, problem: $this->problem);
     }
 }

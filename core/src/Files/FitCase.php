@@ -12,6 +12,7 @@ use Harmozon\Core\Equipment\Vehicle;
 use Harmozon\Core\Fit\AdapterPolicy;
 use Harmozon\Core\Fit\ChangeFinder;
 use Harmozon\Core\Fit\Fitter;
+use Harmozon\Core\Words\Message;
 
 /** What a case file holds: one vehicle, a kit, one outlet, a policy and the conditions. */
 final readonly class FitCase
@@ -24,6 +25,24 @@ final readonly class FitCase
         public AdapterPolicy $policy,
         public Conditions $conditions,
     ) {
+    }
+
+    /**
+     * The adapters of these ids, in their order: of the kit, or the station's own.
+     *
+     * @param  list<string>  $ids
+     * @return list<Adapter>
+     *
+     * @throws FieldError when one is in neither
+     */
+    public function pieces(array $ids): array
+    {
+        $known = [];
+        foreach ([...$this->adapters, ...($this->outlet->attachedAdapter === null ? [] : [$this->outlet->attachedAdapter])] as $adapter) {
+            $known[$adapter->id] = $adapter;
+        }
+
+        return array_map(static fn (string $id): Adapter => $known[$id] ?? throw FieldError::at('adapters', Message::of('field.not_in_case', id: $id)), $ids);
     }
 
     public function changes(Catalogue $catalogue): ChangeFinder

@@ -10,14 +10,21 @@ use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Fit\Change;
 use Harmozon\Core\Fit\Figure;
 use Harmozon\Core\Fit\GateResult;
+use Harmozon\Core\Power\Link;
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Voice;
 
 /**
  * Writes answers with the field names of the contract. kW are rounded to hundredths.
  *
- * @phpstan-type GateFields array{gate: string, result: string, reason: string, check: string|null, asks: list<array{fact: string, where: string, piece: string, path: string, kind: string}>, figures: list<array{name: string, value: float, unit: string}>}
+ * @phpstan-type GateFields array{gate: string, result: string, reason: string, code: string, check: string|null, asks: list<array{fact: string, code: string, where: string, piece: string, path: string, kind: string}>, figures: list<array{name: string, value: float, unit: string}>}
  */
-final class FitWriter
+final readonly class FitWriter
 {
+    public function __construct(private Voice $voice)
+    {
+    }
+
     /**
      * @param  list<Change>  $changes
      * @return array<string, mixed>
@@ -26,17 +33,21 @@ final class FitWriter
     {
         return [
             ...$this->chain($answer->best),
-            'changes' => array_map(static fn (Change $c): array => [
-                'change' => $c->words,
+            'other_way_is_hazard' => $answer->otherWayIsHazard(),
+            'changes' => array_map(fn (Change $c): array => [
+                'change' => $this->voice->say($c->message),
+                'code' => $c->message->code,
                 'outcome' => $c->answer->outcome->value,
                 'expected_peak_kw' => self::rounded($c->answer->expectedPeakKw()),
             ], $changes),
-            'alternatives' => array_map(static fn (ChainAnswer $a): array => [
+            'alternatives' => array_map(fn (ChainAnswer $a): array => [
                 'chain' => $a->chain->linkIds(),
                 'adapters' => $a->chain->adapterIds(),
                 'outcome' => $a->outcome->value,
                 'expected_peak_kw' => self::rounded($a->expectedPeakKw()),
-                'why' => $a->why(),
+                'at_most' => $a->isAtMost(),
+                'refused_by_policy' => $a->isRefusedByPolicy(),
+                ...$this->why($a),
             ], $answer->alternatives),
         ];
     }
@@ -48,21 +59,44 @@ final class FitWriter
             'outcome' => $answer->outcome->value,
             'flows' => $answer->outcome->flow()->value,
             'chain' => $answer->chain->linkIds(),
+            'outlet' => $answer->chain->outlet->id,
             'adapters' => $answer->chain->adapterIds(),
+            'vehicle' => $answer->chain->vehicle->id,
+            'links' => array_map($this->link(...), $answer->links()),
             'expected_peak_kw' => self::rounded($answer->expectedPeakKw()),
+            'at_most' => $answer->isAtMost(),
+            'refused_by_policy' => $answer->isRefusedByPolicy(),
+            'word' => $this->voice->say($answer->word()),
             'binding' => $answer->peak?->binding->value,
             'binding_link' => $answer->peak?->linkId,
             'peak_at_soc' => self::rounded($answer->peak?->soc),
             'ideal_peak_kw' => self::rounded($answer->idealPeakKw),
-            'why' => $answer->why(),
+            ...$this->why($answer),
             'gates' => array_map($this->gate(...), $answer->gates),
-            'cautions' => $answer->cautions(),
+            'cautions' => $this->voice->each($answer->cautions()),
+            'caution_codes' => self::codes($answer->cautions()),
+        ];
+    }
+
+    /** @return array{id: string, kind: string, piece: string, name: string, label: string, plate: string, heats: bool} */
+    private function link(Link $link): array
+    {
+        return [
+            'id' => $link->id,
+            'kind' => $link->kind->value,
+            'piece' => $link->piece,
+            'name' => $this->voice->say($link->name),
+            'label' => $this->voice->say($link->label),
+            'plate' => $this->voice->say($link->plateLine),
+            'heats' => $link->heats(),
         ];
     }
 
     /** @return array<string, mixed> what a cell of the board shows */
-    public function cell(ChainAnswer $best): array
+    public function cell(Answer $answer): array
     {
+        $best = $answer->best;
+
         return [
             'outlet' => $best->chain->outlet->id,
             'vehicle' => $best->chain->vehicle->id,
@@ -70,12 +104,23 @@ final class FitWriter
             'flows' => $best->outcome->flow()->value,
             'chain' => $best->chain->linkIds(),
             'expected_peak_kw' => self::rounded($best->expectedPeakKw()),
+            'at_most' => $best->isAtMost(),
+            'refused_by_policy' => $best->isRefusedByPolicy(),
+            'other_way_is_hazard' => $answer->otherWayIsHazard(),
             'ideal_peak_kw' => self::rounded($best->idealPeakKw),
             'adapters' => $best->chain->adapterIds(),
             'binding' => $best->peak?->binding->value,
-            'why' => $best->why(),
-            'asks' => array_map(self::ask(...), array_merge(...array_map(static fn (GateResult $g): array => $g->missing, $best->gates))),
+            ...$this->why($best),
+            'asks' => array_map($this->ask(...), array_merge(...array_map(static fn (GateResult $g): array => $g->missing, $best->gates))),
         ];
+    }
+
+    /** @return array{why: string, why_code: string} */
+    private function why(ChainAnswer $answer): array
+    {
+        $why = $answer->why();
+
+        return ['why' => $this->voice->say($why), 'why_code' => $why->code];
     }
 
     /** @return GateFields */
@@ -83,18 +128,28 @@ final class FitWriter
     {
         return [
             'gate' => $gate->gate->value,
-            'result' => $gate->result->value,
-            'reason' => $gate->reason,
-            'check' => $gate->check,
-            'asks' => array_map(self::ask(...), $gate->missing),
-            'figures' => array_map(static fn (Figure $f): array => ['name' => $f->name, 'value' => round($f->value, 2), 'unit' => $f->unit], $gate->figures),
+            'result' => $gate->result()->value,
+            'reason' => $this->voice->say($gate->reason()),
+            'code' => $gate->reason()->code,
+            'check' => $gate->check() === null ? null : $this->voice->say($gate->check()),
+            'asks' => array_map($this->ask(...), $gate->missing),
+            'figures' => array_map(static fn (Figure $f): array => ['name' => $f->name, 'value' => round($f->value, 2), 'unit' => $f->unit], $gate->figures()),
         ];
     }
 
-    /** @return array{fact: string, where: string, piece: string, path: string, kind: string} */
-    public static function ask(Unread $unread): array
+    /** @return array{fact: string, code: string, where: string, piece: string, path: string, kind: string} */
+    public function ask(Unread $unread): array
     {
-        return ['fact' => $unread->fact, 'where' => $unread->where, 'piece' => $unread->piece, 'path' => $unread->path, 'kind' => $unread->kind->value];
+        return ['fact' => $this->voice->say($unread->fact()), 'code' => $unread->fact()->code, 'where' => $this->voice->say($unread->where()), 'piece' => $unread->piece, 'path' => $unread->path, 'kind' => $unread->asked->kind()->value];
+    }
+
+    /**
+     * @param  list<Message>  $messages
+     * @return list<string>
+     */
+    public static function codes(array $messages): array
+    {
+        return array_map(static fn (Message $m): string => $m->code, $messages);
     }
 
     public static function rounded(?float $value, int $decimals = 2): ?float

@@ -17,13 +17,21 @@ use Harmozon\Core\Forecast\Sticker;
 use Harmozon\Core\Forecast\Stop;
 use Harmozon\Core\Forecast\Usage;
 use Harmozon\Core\Power\BindingCode;
+use Harmozon\Core\Words\Voice;
 
 /**
  * Writes forecasts with the field names of the contract. Energies are whole watt-hours, so that a bill can be checked
  * from them.
  */
-final class ForecastWriter
+final readonly class ForecastWriter
 {
+    private FitWriter $fit;
+
+    public function __construct(private Voice $voice)
+    {
+        $this->fit = new FitWriter($voice);
+    }
+
     /** @return array<string, mixed> */
     public function forecast(Forecast $forecast, Conditions $conditions): array
     {
@@ -39,7 +47,8 @@ final class ForecastWriter
             'mean_kw' => round($forecast->meanKw(), 2),
             'peak_kw' => round($forecast->peakKw, 2),
             'minutes_by_binding' => (object) array_map(static fn (float $m): float => round($m, 2), $forecast->minutesByBinding),
-            'stopped' => $forecast->stopped,
+            'stopped' => $forecast->cutShort === null ? null : $this->voice->say($forecast->cutShort),
+            'stopped_code' => $forecast->cutShort?->code,
             'soc_end' => round($forecast->socEnd, 2),
             'cost' => $bill === null ? null : $this->bill($bill),
             'theta_end' => (object) self::theta(array_column(array_map(static fn (HeatReport $h): array => [$h->link->linkId, $h->thetaEnd], $forecast->heat), 1, 0)),
@@ -49,9 +58,9 @@ final class ForecastWriter
             'go_on_at_soc' => FitWriter::rounded($forecast->goOnAtSoc, 1),
             'heat' => array_map($this->heat(...), $forecast->heat),
             'longest_binding' => $forecast->longestBinding()[0] ?? null,
-            'bindings' => (object) self::bindings($forecast),
-            'unread' => array_map(FitWriter::ask(...), $answer->limits->unread ?? []),
-            'asks' => array_map(FitWriter::ask(...), $forecast->missing),
+            'bindings' => (object) $this->bindings($forecast),
+            'unread' => array_map($this->fit->ask(...), $answer->limits->unread ?? []),
+            'asks' => array_map($this->fit->ask(...), $forecast->missing),
             'points' => array_map(fn (Step $p): array => $this->point($p, $forecast), $forecast->points),
         ];
     }
@@ -59,13 +68,15 @@ final class ForecastWriter
     /** @return array<string, mixed> one stop of the list, with where it stands in each order and why */
     public function ranking(Ranking $ranking): array
     {
-        $stops = $places = $reasons = [];
+        $stops = $places = $reasons = $codes = [];
         foreach (RankOrder::cases() as $order) {
             foreach ($ranking->by($order) as $place => $stop) {
                 $id = $stop->outletId();
                 $stops[$id] = $stop;
                 $places[$id][$order->value] = $place + 1;
-                $reasons[$id][$order->value] = $ranking->reason($stop, $order);
+                $told = $ranking->reasons($stop, $order);
+                $reasons[$id][$order->value] = $this->voice->paragraph($told);
+                $codes[$id][$order->value] = FitWriter::codes($told);
             }
         }
 
@@ -73,6 +84,7 @@ final class ForecastWriter
             ...$this->stop($s),
             'places' => $places[$s->outletId()],
             'reasons' => $reasons[$s->outletId()],
+            'reason_codes' => $codes[$s->outletId()],
         ], array_values($stops))];
     }
 
@@ -102,13 +114,13 @@ final class ForecastWriter
         ];
     }
 
-    /** @return array<string, array{words: string, is_vehicles_own: bool}> by code */
-    private static function bindings(Forecast $forecast): array
+    /** @return array<string, array{words: string, label: string, is_vehicles_own: bool}> by code */
+    private function bindings(Forecast $forecast): array
     {
         $bindings = [];
         foreach (array_keys($forecast->minutesByBinding) as $value) {
             $code = BindingCode::from($value);
-            $bindings[$value] = ['words' => $code->words(), 'is_vehicles_own' => $code->isVehiclesOwn()];
+            $bindings[$value] = ['words' => $this->voice->say($code->message()), 'label' => $this->voice->say($code->label()), 'is_vehicles_own' => $code->isVehiclesOwn()];
         }
 
         return $bindings;
@@ -188,7 +200,8 @@ final class ForecastWriter
             'plug_kwh' => round($forecast->plugKwh, 1),
             'peak_kw' => round($forecast->peakKw, 1),
             'soc_end' => round($forecast->socEnd, 1),
-            'stopped' => $forecast->stopped,
+            'stopped' => $forecast->cutShort === null ? null : $this->voice->say($forecast->cutShort),
+            'stopped_code' => $forecast->cutShort?->code,
             'currency' => $stop->bill?->currency(),
             'amount' => $stop->price,
             'risk' => $stop->risk,

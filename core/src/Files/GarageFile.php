@@ -9,7 +9,7 @@ use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Equipment\Outlet;
 use Harmozon\Core\Equipment\Vehicle;
 use Harmozon\Core\Fit\AdapterPolicy;
-use Harmozon\Core\Fit\ChainAnswer;
+use Harmozon\Core\Fit\Board;
 use Harmozon\Core\Fit\Fitter;
 
 /** A whole garage: every car, the kit, every outlet. */
@@ -29,14 +29,8 @@ final readonly class GarageFile
     ) {
     }
 
-    /** @return \Generator<int, ChainAnswer> the best answer of every pair, outlet by outlet */
-    public function board(): \Generator
+    public function board(): Board
     {
-        $fitter = new Fitter($this->adapters, $this->conditions, $this->policy);
-        foreach ($this->outlets as $outlet) {
-            foreach ($this->vehicles as $vehicle) {
-                yield $fitter->bestOf($outlet, $vehicle);
-            }
-        }
+        return new Board(new Fitter($this->adapters, $this->conditions, $this->policy), $this->vehicles, $this->outlets);
     }
 }

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Harmozon\Core\Files;
 
 use Harmozon\Core\Equipment\ImpossibleValue;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Listing;
+use Harmozon\Core\Words\Message;
 
 /**
  * An object of a decoded JSON document together with its path, so that every complaint names its field. A key that is
@@ -12,6 +15,12 @@ use Harmozon\Core\Equipment\ImpossibleValue;
  */
 final readonly class Node
 {
+    /** No file of ours, or of a station, nests as deep. */
+    public const DEEPEST_JSON = 64;
+
+    /** What was given is quoted in a complaint up to so many characters. */
+    public const LONGEST_QUOTE = 40;
+
     /** @param  array<array-key, mixed>  $fields */
     private function __construct(private array $fields, public string $path)
     {
@@ -21,7 +30,7 @@ final readonly class Node
     public static function of(mixed $value, string $path = ''): self
     {
         if (! is_array($value) || ($value !== [] && array_is_list($value))) {
-            throw FieldError::at($path, sprintf('expected an object, got %s', self::kind($value)));
+            throw FieldError::at($path, Message::of('field.expected_object', kind: self::kind($value)));
         }
 
         return new self($value, $path);
@@ -31,9 +40,9 @@ final readonly class Node
     public static function fromJson(string $json): self
     {
         try {
-            $value = json_decode($json, true, 64, JSON_THROW_ON_ERROR);
+            $value = json_decode($json, true, self::DEEPEST_JSON, JSON_THROW_ON_ERROR);
         } catch (\JsonException $e) {
-            throw FieldError::at('', 'not valid JSON ('.lcfirst($e->getMessage()).')');
+            throw FieldError::at('', Message::of('field.not_json', why: lcfirst($e->getMessage())));
         }
 
         return self::of($value);
@@ -65,14 +74,14 @@ final readonly class Node
         return $this->path === '' ? $key : "{$this->path}.{$key}";
     }
 
-    public function fail(string $key, string $problem): FieldError
+    public function fail(string $key, Message $problem): FieldError
     {
         return FieldError::at($this->at($key), $problem);
     }
 
     public function object(string $key): self
     {
-        return self::of($this->fields[$key] ?? throw $this->fail($key, 'is required'), $this->at($key));
+        return self::of($this->fields[$key] ?? throw $this->fail($key, Message::of('field.required')), $this->at($key));
     }
 
     public function objectOrNull(string $key): ?self
@@ -91,9 +100,15 @@ final readonly class Node
         return $nodes;
     }
 
+    /** @return list<self> none when the field is absent */
+    public function objectsOrNone(string $key): array
+    {
+        return $this->has($key) ? $this->objects($key) : [];
+    }
+
     public function text(string $key): string
     {
-        return $this->textOrNull($key) ?? throw $this->fail($key, 'is required');
+        return $this->textOrNull($key) ?? throw $this->fail($key, Message::of('field.required'));
     }
 
     public function textOrNull(string $key, int $longest = 500): ?string
@@ -103,20 +118,20 @@ final readonly class Node
             return null;
         }
         if (! is_string($value)) {
-            throw $this->fail($key, sprintf('expected text, got %s', self::kind($value)));
+            throw $this->fail($key, Message::of('field.expected_text', kind: self::kind($value)));
         }
         if (trim($value) === '') {
-            throw $this->fail($key, 'must not be empty');
+            throw $this->fail($key, Message::of('field.empty'));
         }
 
-        return mb_strlen($value) <= $longest ? $value : throw $this->fail($key, "is longer than {$longest} characters");
+        return mb_strlen($value) <= $longest ? $value : throw $this->fail($key, Message::of('field.too_long', most: Amount::count($longest)));
     }
 
     public function boolOrNull(string $key): ?bool
     {
         $value = $this->raw($key);
 
-        return $value === null || is_bool($value) ? $value : throw $this->fail($key, sprintf('expected true or false, got %s', self::kind($value)));
+        return $value === null || is_bool($value) ? $value : throw $this->fail($key, Message::of('field.expected_yes_no', kind: self::kind($value)));
     }
 
     /** A number inside a physical range. */
@@ -134,10 +149,10 @@ final readonly class Node
             return null;
         }
         if (! is_int($value) && ! (is_float($value) && floor($value) === $value)) {
-            throw $this->fail($key, sprintf('expected a whole number, got %s', self::kind($value)));
+            throw $this->fail($key, Message::of('field.expected_whole', kind: self::kind($value)));
         }
 
-        return $value >= $least && $value <= $most ? (int) $value : throw $this->fail($key, "must be from {$least} to {$most}");
+        return $value >= $least && $value <= $most ? (int) $value : throw $this->fail($key, Message::of('field.between', least: Amount::count($least), most: Amount::count($most)));
     }
 
     /** Money: a decimal as text, or a JSON number, never negative. */
@@ -149,7 +164,7 @@ final readonly class Node
         }
         $text = is_int($value) || is_float($value) ? (string) $value : $value;
         if (! is_string($text) || preg_match('/^\d{1,9}(\.\d{1,6})?$/', $text) !== 1) {
-            throw $this->fail($key, 'expected an amount of money such as "0.45"');
+            throw $this->fail($key, Message::of('field.expected_money'));
         }
 
         return $text;
@@ -195,7 +210,7 @@ final readonly class Node
         }
         $texts = [];
         foreach ($this->list($key) as $i => $value) {
-            $texts[] = is_string($value) && trim($value) !== '' ? $value : throw $this->fail("{$key}[{$i}]", sprintf('expected text, got %s', self::kind($value)));
+            $texts[] = is_string($value) && trim($value) !== '' ? $value : throw $this->fail("{$key}[{$i}]", Message::of('field.expected_text', kind: self::kind($value)));
         }
 
         return $texts;
@@ -204,18 +219,18 @@ final readonly class Node
     /** @return list<mixed> */
     public function list(string $key): array
     {
-        $value = $this->raw($key) ?? throw $this->fail($key, 'is required');
+        $value = $this->raw($key) ?? throw $this->fail($key, Message::of('field.required'));
 
-        return is_array($value) && array_is_list($value) ? $value : throw $this->fail($key, sprintf('expected a list, got %s', self::kind($value)));
+        return is_array($value) && array_is_list($value) ? $value : throw $this->fail($key, Message::of('field.expected_list', kind: self::kind($value)));
     }
 
     public static function numberAt(mixed $value, string $path, Range $range): float
     {
         if (! is_int($value) && ! is_float($value)) {
-            throw FieldError::at($path, sprintf('expected a number, got %s', self::kind($value)));
+            throw FieldError::at($path, Message::of('field.expected_number', kind: self::kind($value)));
         }
 
-        return $range->holds((float) $value) ? (float) $value : throw FieldError::at($path, sprintf('%s is outside %s', json_encode($value), $range->words()));
+        return $range->holds((float) $value) ? (float) $value : throw FieldError::at($path, Message::of('field.outside', value: (string) json_encode($value), range: $range->message()));
     }
 
     /**
@@ -233,7 +248,7 @@ final readonly class Node
         } catch (ImpossibleValue $e) {
             $base = $key === '' ? $this->path : $this->at($key);
             $dot = $e->field === '' || str_starts_with($e->field, '[') || $base === '' ? '' : '.';
-            throw FieldError::at($base.$dot.$e->field, $e->getMessage());
+            throw FieldError::at($base.$dot.$e->field, $e->problem);
         }
     }
 
@@ -247,22 +262,22 @@ final readonly class Node
     {
         $chosen = is_string($value) ? $enum::tryFrom($value) : null;
 
-        return $chosen ?? throw FieldError::at($path, sprintf(
-            '%s is none of %s',
-            is_string($value) ? '"'.mb_substr($value, 0, 40).'"' : self::kind($value),
-            implode(', ', array_map(static fn (\BackedEnum $c): string => (string) $c->value, $enum::cases())),
+        return $chosen ?? throw FieldError::at($path, Message::of(
+            'field.none_of',
+            value: is_string($value) ? '"'.mb_substr($value, 0, self::LONGEST_QUOTE).'"' : self::kind($value),
+            known: Listing::comma(array_map(static fn (\BackedEnum $c): string => (string) $c->value, $enum::cases())),
         ));
     }
 
-    private static function kind(mixed $value): string
+    private static function kind(mixed $value): Message
     {
         return match (true) {
-            $value === null => 'null',
-            is_bool($value) => 'true or false',
-            is_string($value) => 'text',
-            is_int($value), is_float($value) => 'a number',
-            is_array($value) => array_is_list($value) ? 'a list' : 'an object',
-            default => get_debug_type($value),
+            $value === null => Message::of('kind.null'),
+            is_bool($value) => Message::of('kind.bool'),
+            is_string($value) => Message::of('kind.text'),
+            is_int($value), is_float($value) => Message::of('kind.number'),
+            is_array($value) => array_is_list($value) ? Message::of('kind.list') : Message::of('kind.object'),
+            default => Message::of('kind.other'),
         };
     }
 }

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Files;
 
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
+
 /** The span in which a quantity is physically believable. Wide on purpose: it catches wrong units, not odd cars. */
 final readonly class Range
 {
-    private function __construct(private float $least, private float $most, private string $unit)
+    private function __construct(public float $least, public float $most, private string $unit)
     {
     }
 
@@ -115,13 +118,16 @@ final readonly class Range
         return new self(0, $longestS, 's');
     }
 
+    /** Never of what is infinite or no number. */
     public function holds(float $value): bool
     {
-        return is_finite($value) && $value >= $this->least && $value <= $this->most;
+        return $value >= $this->least && $value <= $this->most;
     }
 
-    public function words(): string
+    public function message(): Message
     {
-        return trim(sprintf('%g … %g %s', $this->least, $this->most, $this->unit));
+        $span = ['least' => Amount::asGiven($this->least), 'most' => Amount::asGiven($this->most)];
+
+        return $this->unit === '' ? Message::of('amount.range_bare', ...$span) : Message::of('amount.range', ...$span, unit: $this->unit);
     }
 }

@@ -6,17 +6,15 @@ namespace Harmozon\Core\Files;
 
 use Harmozon\Core\Record\Point;
 use Harmozon\Core\Record\Reading;
+use Harmozon\Core\Words\Message;
 
 /** Reads one typed reading, in the column names of the readings file. */
 final class ReadingJsonReader
 {
-    /** Seconds since plugging in that a session may last: 100 days. */
-    private const LONGEST_S = 8_640_000.0;
-
     /** @throws FieldError */
     public function reading(Node $node): Reading
     {
-        $tS = $node->number('t_s', Range::seconds(self::LONGEST_S)) ?? throw $node->fail('t_s', 'is required');
+        $tS = $node->number('t_s', Range::seconds(ReadingColumns::LONGEST_S)) ?? throw $node->fail('t_s', Message::of('field.required'));
         $celsius = [];
         foreach (Point::cases() as $point) {
             $value = $node->number($point->value.'_c', Range::readCelsius());
@@ -31,10 +29,10 @@ final class ReadingJsonReader
             $node->number('amps', Range::readAmps()),
             $node->number('kw', Range::readKw()),
             $celsius,
-            $node->textOrNull('source', 40),
-            $node->textOrNull('note', 300),
+            $node->textOrNull('source', Reading::LONGEST_SOURCE),
+            $node->textOrNull('note', Reading::LONGEST_NOTE),
         );
 
-        return $reading->holdsAnything() ? $reading : throw FieldError::at($node->path, 'holds no value: give at least one of charge, volts, amps, kW or a temperature');
+        return $reading->holdsAnything() ? $reading : throw FieldError::at($node->path, Message::of('readings.no_value_typed'));
     }
 }

@@ -4,19 +4,18 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Fit;
 
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Term;
+
 /** Which adapters the driver is willing to use. None of them ever admits a recalled or damaged one. */
-enum AdapterPolicy: string
+enum AdapterPolicy: string implements Term
 {
     case Maker = 'maker';
     case Certified = 'certified';
     case Any = 'any';
 
-    public function words(): string
+    public function message(): Message
     {
-        return match ($this) {
-            self::Maker => 'maker-approved adapters only',
-            self::Certified => 'certified adapters',
-            self::Any => 'any adapter, with warnings',
-        };
+        return Message::of('policy.'.$this->value);
     }
 }

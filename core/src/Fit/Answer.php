@@ -8,7 +8,30 @@ namespace Harmozon\Core\Fit;
 final readonly class Answer
 {
     /** @param  list<ChainAnswer>  $alternatives */
-    public function __construct(public ChainAnswer $best, public array $alternatives)
+    private function __construct(public ChainAnswer $best, public array $alternatives)
     {
+    }
+
+    /** @param  non-empty-list<ChainAnswer>  $answers  in the order of the kit, which equal ones keep */
+    public static function bestOf(array $answers): self
+    {
+        usort($answers, static fn (ChainAnswer $a, ChainAnswer $b): int => $a->compare($b));
+
+        return new self($answers[0], array_slice($answers, 1));
+    }
+
+    /** Whether something else that lies at hand would be dangerous. */
+    public function otherWayIsHazard(): bool
+    {
+        if ($this->best->outcome === Outcome::Hazard) {
+            return false;
+        }
+        foreach ($this->alternatives as $other) {
+            if ($other->outcome === Outcome::Hazard && ! $other->isStack()) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

@@ -5,9 +5,17 @@ declare(strict_types=1);
 namespace Harmozon\Core\Fit;
 
 use Harmozon\Core\Chain\Chain;
+use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Chain\VoltagePlan;
+use Harmozon\Core\Equipment\Adapter;
+use Harmozon\Core\Equipment\CurrentKind;
+use Harmozon\Core\Power\BindingCode;
 use Harmozon\Core\Power\LimitSet;
+use Harmozon\Core\Power\Link;
+use Harmozon\Core\Power\Links;
 use Harmozon\Core\Power\Peak;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
 
 /** What the gates and the limits say of one chain. */
 final readonly class ChainAnswer
@@ -17,6 +25,7 @@ final readonly class ChainAnswer
      * @param  Peak|null  $peak  null when no current is expected, or no limit is known
      * @param  float|null  $idealPeakKw  what this vehicle would take here from an ideal station; null when not known
      * @param  LimitSet|null  $limits  of the chain; null when no current is expected, or the volts are not known
+     * @param  Conditions  $conditions  those it was judged under
      */
     public function __construct(
         public Chain $chain,
@@ -26,13 +35,30 @@ final readonly class ChainAnswer
         public ?float $idealPeakKw,
         public VoltagePlan $voltage,
         public ?LimitSet $limits,
+        public Conditions $conditions,
     ) {
     }
 
-    /** @return list<string> those of its gates first */
+    public function gate(GateName $name): GateResult
+    {
+        foreach ($this->gates as $gate) {
+            if ($gate->gate === $name) {
+                return $gate;
+            }
+        }
+        throw new \LogicException('every gate is always reported');
+    }
+
+    /** @return list<Message> those of its gates first */
     public function cautions(): array
     {
         return Cautions::of($this);
+    }
+
+    /** @return list<Link> with their plates, station first */
+    public function links(): array
+    {
+        return Links::of($this->chain, $this->voltage, $this->conditions);
     }
 
     /** 0 where nothing flows; null where it would flow but no limit is known. */
@@ -42,38 +68,106 @@ final readonly class ChainAnswer
     }
 
     /**
-     * Negative when this is the better answer: by outcome, peak, fewest adapters; then the chain that breaks at fewer
-     * gates, then a fixed order of ids, so that the order of the kit never decides.
+     * Negative when this is the better answer: by outcome; of those that won't charge the one that the policy alone refuses;
+     * read in full before "at most"; by peak; by fewest adapters. Equals keep the order of the kit.
      */
     public function compare(self $other): int
     {
-        return [$other->outcome->rank(), $other->expectedPeakKw() ?? 0.0, count($this->chain->adapters), $this->failures(), implode("\n", $this->chain->linkIds())]
-            <=> [$this->outcome->rank(), $this->expectedPeakKw() ?? 0.0, count($other->chain->adapters), $other->failures(), implode("\n", $other->chain->linkIds())];
+        if ($this->outcome !== $other->outcome) {
+            return $other->outcome->rank() <=> $this->outcome->rank();
+        }
+
+        return [$other->isRefusedByPolicy(), $this->isAtMost(), $other->expectedPeakKw() ?? 0.0, count($this->chain->adapters)]
+            <=> [$this->isRefusedByPolicy(), $other->isAtMost(), $this->expectedPeakKw() ?? 0.0, count($other->chain->adapters)];
     }
 
-    private function failures(): int
+    /** Whether the power rests on figures that nobody has read: it is then a ceiling. */
+    public function isAtMost(): bool
     {
-        return count(array_filter($this->gates, static fn (GateResult $g): bool => $g->result === Result::Fail));
+        return $this->outcome->flow() === Flow::Yes && $this->limits !== null && $this->limits->unread !== [];
+    }
+
+    /** Whether nothing but the driver's own policy stands in the way. */
+    public function isRefusedByPolicy(): bool
+    {
+        if ($this->outcome !== Outcome::WontCharge) {
+            return false;
+        }
+        $failures = array_filter($this->gates, static fn (GateResult $g): bool => $g->fails());
+
+        return $failures !== [] && array_filter($failures, static fn (GateResult $g): bool => ! $g->isPolicy) === [];
+    }
+
+    /** Whether more than one adapter stands in the chain. */
+    public function isStack(): bool
+    {
+        return count($this->chain->adapters) > 1;
+    }
+
+    /** What it gives at its best, in words; null where nothing flows, or nothing is known. */
+    public function given(): ?Message
+    {
+        $kw = $this->expectedPeakKw();
+
+        return match (true) {
+            $kw === null || $kw <= 0.0 => null,
+            $this->isAtMost() => Message::of('power.at_most', kw: Amount::kw($kw)),
+            default => Message::of('power.known', kw: Amount::kw($kw)),
+        };
+    }
+
+    /** Its outcome in words. */
+    public function word(): Message
+    {
+        return $this->isRefusedByPolicy() ? Message::of('outcome.refused_by_policy') : $this->outcome->message();
     }
 
     /** One sentence for why the answer is what it is. */
-    public function why(): string
+    public function why(): Message
     {
         foreach ($this->gates as $gate) {
-            if ($this->outcome === Outcome::Hazard ? $gate->isHazard : $gate->result === Result::Fail) {
-                return $gate->reason;
+            if ($this->outcome === Outcome::Hazard ? $gate->isHazard : $gate->fails()) {
+                return $gate->reason();
             }
         }
         if ($this->outcome === Outcome::Unverified) {
             foreach ($this->gates as $gate) {
-                if ($gate->result === Result::Unknown) {
-                    return $gate->reason;
+                if ($gate->isUnknown()) {
+                    return $gate->reason();
                 }
             }
         }
 
-        return $this->peak === null
-            ? 'Joins and may charge; no limit of the chain is known yet.'
-            : ($this->outcome === Outcome::Limited ? 'Held back by ' : 'The peak is set by ').$this->peak->binding->words().'.';
+        return $this->peak === null ? Message::of('why.no_limit') : $this->whyPower($this->peak);
+    }
+
+    private function whyPower(Peak $peak): Message
+    {
+        $binding = $peak->binding->message();
+        if ($this->outcome === Outcome::WontCharge) {
+            return Message::of('why.next_to_nothing', kw: Amount::kw($peak->kw), binding: $binding);
+        }
+        if ($this->outcome !== Outcome::Limited) {
+            return Message::of('why.peak', binding: $binding);
+        }
+        $adapter = $this->adapterOf($peak->linkId);
+
+        return match (true) {
+            $adapter !== null && $peak->binding === BindingCode::AdapterCurrent && ! $adapter->holdsBack() => Message::of('why.adapter_lowest', adapter: $adapter->name),
+            // At an ideal supply the car would take more through the same charger.
+            $this->chain->current === CurrentKind::Ac && $peak->binding->isVehiclesOwn() => Message::of('why.supply_volts', volts: Amount::volts($this->chain->outlet->mainsV() ?? 0.0)),
+            default => Message::of('why.held_back', binding: $binding),
+        };
+    }
+
+    private function adapterOf(string $linkId): ?Adapter
+    {
+        foreach ($this->chain->adapters as $adapter) {
+            if ($adapter->id === $linkId) {
+                return $adapter;
+            }
+        }
+
+        return null;
     }
 }

@@ -13,6 +13,8 @@ use Harmozon\Core\Equipment\Outlet;
 use Harmozon\Core\Equipment\Signalling;
 use Harmozon\Core\Equipment\Vehicle;
 use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Listing;
+use Harmozon\Core\Words\Message;
 
 /**
  * What would change an answer: every single change worth thinking of is made, the gates are run again, and those that
@@ -24,6 +26,9 @@ final class ChangeFinder
     private const WORTH_GAIN = 0.05;
 
     private const MOST_TOLD = 6;
+
+    /** Below this nobody can be asked to arrive (per cent). */
+    private const LEAST_CEILING_SOC = 2.0;
 
     /** @param  list<Adapter>  $kit */
     public function __construct(
@@ -42,12 +47,13 @@ final class ChangeFinder
         }
         $found = [];
         foreach ($this->tried($outlet, $vehicle) as $change) {
-            if ($this->improves($change->answer, $now) && ! isset($found[$change->words])) {
-                $found[$change->words] = $change;
+            if ($this->improves($change->answer, $now)) {
+                $found[$change->message->key()] ??= $change;
             }
         }
-        usort($found, static fn (Change $a, Change $b): int => [$b->answer->outcome->rank(), $b->answer->expectedPeakKw() ?? 0.0, $a->words]
-            <=> [$a->answer->outcome->rank(), $a->answer->expectedPeakKw() ?? 0.0, $b->words]);
+        // Equal gains stay in the order in which they were tried.
+        usort($found, static fn (Change $a, Change $b): int => [$b->answer->outcome->rank(), $b->answer->expectedPeakKw() ?? 0.0]
+            <=> [$a->answer->outcome->rank(), $a->answer->expectedPeakKw() ?? 0.0]);
 
         return array_slice($found, 0, self::MOST_TOLD);
     }
@@ -82,7 +88,7 @@ final class ChangeFinder
             }
             $languages = [...($inlet->dc->signalling ?? []), ...$retrofit->adds];
             $then = $vehicle->withInlet($i, $inlet->withDc($inlet->dc->speaking($languages)));
-            yield new Change(sprintf('the retrofit of %s that adds %s', $vehicle->name, Signalling::list($retrofit->adds)), $this->answer($outlet, $then));
+            yield new Change(Message::of('change.retrofit', vehicle: $vehicle->name, languages: Signalling::list($retrofit->adds)), $this->answer($outlet, $then));
         }
     }
 
@@ -93,25 +99,28 @@ final class ChangeFinder
             if ($own->isActive() && $own->batteryOk === false) {
                 $kit = $this->kit;
                 $kit[$i] = $own->charged();
-                yield new Change(sprintf('charging the own battery of %s', $own->name), $this->answer($outlet, $vehicle, kit: array_values($kit)));
+                yield new Change(Message::of('change.battery', adapter: $own->name), $this->answer($outlet, $vehicle, kit: array_values($kit)));
             }
         }
         foreach ($this->catalogue->adapters as $kind) {
             if ($kind->input->is($outlet->coupler)) {
-                yield new Change(sprintf('a certified %s, %s', $kind->name, self::plate($kind)), $this->answer($outlet, $vehicle, kit: [...$this->kit, $kind]));
+                yield new Change(self::adapterWords($kind), $this->answer($outlet, $vehicle, kit: [...$this->kit, $kind]));
             }
         }
     }
 
-    private static function plate(Adapter $kind): string
+    private static function adapterWords(Adapter $kind): Message
     {
         $plate = $kind->plate;
+        $figures = [
+            ...($plate->maxV === null ? [] : [Amount::volts($plate->maxV)]),
+            ...($plate->continuousA === null ? [] : [Amount::amps($plate->continuousA)]),
+            ...($plate->boostA === null ? [] : [Message::of('plate.boost', amps: Amount::amps($plate->boostA), minutes: Amount::minutes($plate->boostMinutes ?? 0.0))]),
+        ];
 
-        return implode(' ', array_filter([
-            $plate->maxV === null ? null : Amount::volts($plate->maxV),
-            $plate->continuousA === null ? null : Amount::amps($plate->continuousA),
-            $plate->boostA === null ? null : sprintf('(%s for %s)', Amount::amps($plate->boostA), Amount::minutes($plate->boostMinutes ?? 0.0)),
-        ], static fn (?string $part): bool => $part !== null));
+        return $figures === []
+            ? Message::of('change.adapter_unrated', kind: $kind->name)
+            : Message::of('change.adapter', kind: $kind->name, plate: Listing::spaced($figures));
     }
 
     /** @return \Generator<int, Change> arriving where the pack lies below the station's ceiling */
@@ -122,26 +131,26 @@ final class ChangeFinder
             return;
         }
         $ceiling = $volts->firstAbove($outlet->maxV, 0, 100);
-        if ($ceiling === null || $ceiling < 2) {
+        if ($ceiling === null || $ceiling < self::LEAST_CEILING_SOC) {
             return;
         }
-        yield new Change(sprintf('arriving below %s', Amount::percent($ceiling)), $this->answer($outlet, $vehicle, $this->conditions->arriving($ceiling / 2)));
+        yield new Change(Message::of('change.arrival', soc: Amount::percent($ceiling)), $this->answer($outlet, $vehicle, $this->conditions->arriving($ceiling / 2)));
     }
 
     /** @return \Generator<int, Change> */
     private function circumstances(Outlet $outlet, Vehicle $vehicle): \Generator
     {
         if ($outlet->access->kind !== AccessKind::Open && $outlet->access->kind !== AccessKind::Account) {
-            yield new Change('an account or admission that lets this car start here', $this->answer($outlet->admitting(new Access(AccessKind::Account, null)), $vehicle));
+            yield new Change(Message::of('change.access'), $this->answer($outlet->admitting(new Access(AccessKind::Account, null)), $vehicle));
         }
         if ($outlet->extension) {
-            yield new Change('without the extension lead', $this->answer($outlet->withoutExtension(), $vehicle));
+            yield new Change(Message::of('change.extension'), $this->answer($outlet->withoutExtension(), $vehicle));
         }
         if ($outlet->cabinet?->partnerActive === true) {
-            yield new Change('when the neighbour at the cabinet has left', $this->answer($outlet->alone(), $vehicle));
+            yield new Change(Message::of('change.neighbour'), $this->answer($outlet->alone(), $vehicle));
         }
         if (! $this->conditions->packPrepared) {
-            yield new Change('with the pack warmed on the way', $this->answer($outlet, $vehicle, $this->conditions->prepared()));
+            yield new Change(Message::of('change.warm_pack'), $this->answer($outlet, $vehicle, $this->conditions->prepared()));
         }
     }
 
@@ -154,7 +163,7 @@ final class ChangeFinder
                 continue;
             }
             $change = new Change(
-                sprintf('another stall: %s', $kind->name),
+                Message::of('change.stall', kind: $kind->name),
                 $this->answer($kind->outlet->admitting($outlet->access), $vehicle),
             );
             if (! isset($best[$kind->group]) || $change->answer->compare($best[$kind->group]->answer) < 0) {
@@ -167,6 +176,6 @@ final class ChangeFinder
     /** @param  list<Adapter>|null  $kit */
     private function answer(Outlet $outlet, Vehicle $vehicle, ?Conditions $conditions = null, ?array $kit = null): ChainAnswer
     {
-        return (new Fitter($kit ?? $this->kit, $conditions ?? $this->conditions, $this->policy))->bestOf($outlet, $vehicle);
+        return (new Fitter($kit ?? $this->kit, $conditions ?? $this->conditions, $this->policy))->answer($outlet, $vehicle)->best;
     }
 }

@@ -7,6 +7,7 @@ namespace Harmozon\Core\Fit;
 use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Chain\ChainFinder;
 use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Chain\VoltagePlan;
 use Harmozon\Core\Chain\VoltagePlanner;
 use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Equipment\Inlet;
@@ -27,13 +28,13 @@ final class Fitter
 
     private readonly PeakFinder $peaks;
 
-    /** @var \WeakMap<Inlet, array<string, float|null>> by inlet and current */
-    private readonly \WeakMap $idealKw;
+    /** @var \WeakMap<Inlet, array<string, Ideal>> by inlet and current */
+    private readonly \WeakMap $ideal;
 
     /** @param  list<Adapter>  $kit */
     public function __construct(
         array $kit,
-        private readonly Conditions $conditions,
+        public readonly Conditions $conditions,
         private readonly AdapterPolicy $policy = AdapterPolicy::Certified,
     ) {
         $this->gates = [
@@ -48,48 +49,18 @@ final class Fitter
         $this->finder = new ChainFinder($kit);
         $this->planner = new VoltagePlanner;
         $this->peaks = new PeakFinder;
-        $this->idealKw = new \WeakMap;
+        $this->ideal = new \WeakMap;
     }
 
+    /** Stacks are refused whatever they join, so they are looked at only where nothing else joins at all. */
     public function answer(Outlet $outlet, Vehicle $vehicle): Answer
     {
-        return $this->best($this->finder->chains($outlet, $vehicle));
-    }
-
-    /**
-     * The best chain alone, for a board: stacks are refused whatever they join, so they are looked at only where nothing
-     * else joins at all.
-     */
-    public function bestOf(Outlet $outlet, Vehicle $vehicle): ChainAnswer
-    {
-        $best = $this->bestAmong($this->finder->chains($outlet, $vehicle, ChainFinder::UNSTACKED));
-
-        return $best->outcome === Outcome::NoJoint
-            ? $this->bestAmong($this->finder->chains($outlet, $vehicle))
-            : $best;
-    }
-
-    /** @param  non-empty-list<Chain>  $chains */
-    private function bestAmong(array $chains): ChainAnswer
-    {
-        $best = $this->judge($chains[0]);
-        foreach (array_slice($chains, 1) as $chain) {
-            $next = $this->judge($chain);
-            if ($next->compare($best) < 0) {
-                $best = $next;
-            }
+        $answers = array_map($this->judge(...), $this->finder->chains($outlet, $vehicle));
+        if (array_filter($answers, static fn (ChainAnswer $a): bool => $a->outcome !== Outcome::NoJoint) === []) {
+            array_push($answers, ...array_map($this->judge(...), $this->finder->stacks($outlet, $vehicle)));
         }
 
-        return $best;
-    }
-
-    /** @param  non-empty-list<Chain>  $chains */
-    private function best(array $chains): Answer
-    {
-        $answers = array_map($this->judge(...), $chains);
-        usort($answers, static fn (ChainAnswer $a, ChainAnswer $b): int => $a->compare($b));
-
-        return new Answer($answers[0], array_slice($answers, 1));
+        return Answer::bestOf($answers);
     }
 
     /**
@@ -99,39 +70,54 @@ final class Fitter
      */
     public function exactly(Outlet $outlet, array $adapters, Vehicle $vehicle): Answer
     {
-        return $this->best(array_map(
-            static fn (int $inlet): Chain => new Chain($outlet, $adapters, $vehicle, $inlet),
+        return Answer::bestOf(array_map(
+            fn (int $inlet): ChainAnswer => $this->judge(new Chain($outlet, $adapters, $vehicle, $inlet)),
             array_keys($vehicle->inlets),
         ));
     }
 
+    /** By the better of the ways the car has to meet the station's volts. */
     public function judge(Chain $chain): ChainAnswer
     {
-        $plan = $this->planner->plan($chain, $this->conditions);
+        $plans = $this->planner->plans($chain, $this->conditions);
+        $best = $this->judged($chain, $plans[0]);
+        foreach (array_slice($plans, 1) as $plan) {
+            $next = $this->judged($chain, $plan);
+            if ($next->compare($best) < 0) {
+                $best = $next;
+            }
+        }
+
+        return $best;
+    }
+
+    private function judged(Chain $chain, VoltagePlan $plan): ChainAnswer
+    {
         $situation = new Situation($chain, $this->conditions, $this->policy, $plan);
         $gates = [];
         foreach ($this->gates as $gate) {
             $gates[] = $gate->judge($situation);
         }
-        $idealKw = $this->idealKw($chain);
-        if (! Outcome::of($gates, null, null)->mayFlow()) {
-            return new ChainAnswer($chain, Outcome::of($gates, null, null), $gates, null, $idealKw, $plan, null);
+        $ideal = $this->ideal($chain);
+        $outcome = Outcome::of($gates, $chain->reachesContacts());
+        if (! $outcome->mayFlow()) {
+            return new ChainAnswer($chain, $outcome, $gates, null, $ideal->kw, $plan, null, $this->conditions);
         }
-        $limits = Limits::ofChain($chain, $plan, $this->conditions);
+        $limits = $situation->limits();
         $peak = $limits === null ? null : $this->peaks->find($limits, $this->conditions->socFrom, $plan->endSoc($this->conditions));
 
-        return new ChainAnswer($chain, Outcome::of($gates, $peak?->kw, $idealKw), $gates, $peak, $idealKw, $plan, $limits);
+        return new ChainAnswer($chain, $outcome->held($peak?->kw, $ideal->isRead ? $ideal->kw : null), $gates, $peak, $ideal->kw, $plan, $limits, $this->conditions);
     }
 
     /** Depends on the vehicle's inlet and the kind of current alone, so it is worked out once for each. */
-    private function idealKw(Chain $chain): ?float
+    private function ideal(Chain $chain): Ideal
     {
-        $known = $this->idealKw[$chain->inlet] ?? [];
-        $current = $chain->current()->value;
-        if (! array_key_exists($current, $known)) {
-            $ideal = Limits::ofVehicle($chain, $this->conditions);
-            $known[$current] = $ideal === null ? null : $this->peaks->find($ideal, $this->conditions->socFrom, $this->conditions->socTo)?->kw;
-            $this->idealKw[$chain->inlet] = $known;
+        $known = $this->ideal[$chain->inlet] ?? [];
+        $current = $chain->current->value;
+        if (! isset($known[$current])) {
+            $limits = Limits::ofVehicle($chain, $this->conditions);
+            $known[$current] = new Ideal($limits === null ? null : $this->peaks->find($limits, $this->conditions->socFrom, $this->conditions->socTo)?->kw, $limits?->unread === []);
+            $this->ideal[$chain->inlet] = $known;
         }
 
         return $known[$current];

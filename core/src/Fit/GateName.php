@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Fit;
 
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Term;
+
 /** The seven gates, in the order in which a chain passes them. */
-enum GateName: string
+enum GateName: string implements Term
 {
     case Shape = 'shape';
     case Current = 'current';
@@ -14,4 +17,9 @@ enum GateName: string
     case Access = 'access';
     case Adapter = 'adapter';
     case Reach = 'reach';
+
+    public function message(): Message
+    {
+        return Message::of('gate.'.$this->value);
+    }
 }

@@ -5,41 +5,80 @@ declare(strict_types=1);
 namespace Harmozon\Core\Fit;
 
 use Harmozon\Core\Chain\Unread;
+use Harmozon\Core\Words\Listing;
+use Harmozon\Core\Words\Message;
 
-/** A gate's answer: result, reason in one sentence, the figures used, and for an unknown where to read the fact. */
-final readonly class GateResult
+/**
+ * A gate's answer: result, reason in one sentence, the figures used, and for an unknown where to read the fact. A board
+ * asks thousands of gates and tells few of their reasons: what takes work to tell is worked out when it is asked for.
+ */
+final class GateResult
 {
+    /** @var list<Message>|null worked out when they are asked for */
+    private ?array $cautions = null;
+
     /**
-     * @param  list<Figure>  $figures
+     * @param  Message|\Closure(): Message|null  $told  null for an unknown, whose missing facts are its reason
+     * @param  list<Figure>|\Closure(): list<Figure>  $used
      * @param  list<Unread>  $missing  facts an unknown asks for
+     * @param  Message|null  $danger  what they might hide
+     * @param  bool  $isPolicy  a failure by the driver's policy alone
+     * @param  (\Closure(): list<Message>)|null  $unless  cautions that make a pass one
      */
     private function __construct(
-        public GateName $gate,
-        public Result $result,
-        public string $reason,
-        public ?string $check,
-        public bool $isHazard,
-        public array $figures,
-        public array $missing = [],
+        public readonly GateName $gate,
+        private readonly Result $result,
+        private readonly Message|\Closure|null $told,
+        public readonly bool $isHazard,
+        private readonly array|\Closure $used,
+        public readonly array $missing = [],
+        private readonly ?Message $danger = null,
+        public readonly bool $isPolicy = false,
+        private readonly ?\Closure $unless = null,
     ) {
     }
 
-    /** @param  list<Figure>  $figures */
-    public static function pass(GateName $gate, string $reason, array $figures = []): self
+    /**
+     * @param  Message|\Closure(): Message  $reason
+     * @param  list<Figure>|\Closure(): list<Figure>  $figures
+     */
+    public static function pass(GateName $gate, Message|\Closure $reason, array|\Closure $figures = []): self
     {
-        return new self($gate, Result::Pass, $reason, null, false, $figures);
+        return new self($gate, Result::Pass, $reason, false, $figures);
     }
 
-    /** @param  list<Figure>  $figures */
-    public static function caution(GateName $gate, string $reason, array $figures = [], ?string $check = null): self
+    /**
+     * @param  Message|\Closure(): Message  $reason
+     * @param  list<Figure>|\Closure(): list<Figure>  $figures
+     */
+    public static function caution(GateName $gate, Message|\Closure $reason, array|\Closure $figures = []): self
     {
-        return new self($gate, Result::Caution, $reason, $check, false, $figures);
+        return new self($gate, Result::Caution, $reason, false, $figures);
     }
 
-    /** @param  list<Figure>  $figures */
-    public static function fail(GateName $gate, string $reason, array $figures = []): self
+    /**
+     * @param  Message|\Closure(): Message  $reason
+     * @param  list<Figure>|\Closure(): list<Figure>  $figures
+     */
+    public static function fail(GateName $gate, Message|\Closure $reason, array|\Closure $figures = []): self
     {
-        return new self($gate, Result::Fail, $reason, null, false, $figures);
+        return new self($gate, Result::Fail, $reason, false, $figures);
+    }
+
+    /**
+     * A pass, unless there is something to be careful about.
+     *
+     * @param  \Closure(): list<Message>  $cautions
+     */
+    public static function passUnless(GateName $gate, Message $reason, \Closure $cautions): self
+    {
+        return new self($gate, Result::Pass, $reason, false, [], unless: $cautions);
+    }
+
+    /** A failure that the driver's own policy makes one. */
+    public static function refused(GateName $gate, Message $reason): self
+    {
+        return new self($gate, Result::Fail, $reason, false, [], isPolicy: true);
     }
 
     /**
@@ -47,18 +86,66 @@ final readonly class GateResult
      *
      * @param  list<Figure>  $figures
      */
-    public static function hazard(GateName $gate, string $reason, array $figures = []): self
+    public static function hazard(GateName $gate, Message $reason, array $figures = []): self
     {
-        return new self($gate, Result::Fail, $reason, null, true, $figures);
+        return new self($gate, Result::Fail, $reason, true, $figures);
     }
 
     /**
      * A question left open by facts that nobody has read.
      *
      * @param  non-empty-list<Unread>  $missing
+     * @param  Message|null  $danger  what they might hide
      */
-    public static function unread(GateName $gate, array $missing): self
+    public static function unread(GateName $gate, array $missing, ?Message $danger = null): self
     {
-        return new self($gate, Result::Unknown, sprintf('Not known yet: %s.', Unread::facts($missing)), Unread::places($missing), false, [], $missing);
+        return new self($gate, Result::Unknown, null, false, [], $missing, $danger);
+    }
+
+    public function result(): Result
+    {
+        return $this->cautions() === [] ? $this->result : Result::Caution;
+    }
+
+    public function fails(): bool
+    {
+        return $this->result === Result::Fail;
+    }
+
+    public function isUnknown(): bool
+    {
+        return $this->result === Result::Unknown;
+    }
+
+    public function reason(): Message
+    {
+        $cautions = $this->cautions();
+
+        return match (true) {
+            count($cautions) === 1 => $cautions[0],
+            $cautions !== [] => Message::of('gate.cautions', all: Listing::spaced($cautions)),
+            $this->told instanceof Message => $this->told,
+            $this->told !== null => ($this->told)(),
+            $this->danger !== null => Message::of('unread.gate_danger', facts: Unread::facts($this->missing), danger: $this->danger),
+            default => Message::of('unread.gate', facts: Unread::facts($this->missing)),
+        };
+    }
+
+    /** @return list<Message> of a pass that is none */
+    private function cautions(): array
+    {
+        return $this->cautions ??= $this->unless === null ? [] : ($this->unless)();
+    }
+
+    /** Where to read what an unknown asks for. */
+    public function check(): ?Message
+    {
+        return $this->missing === [] ? null : Unread::places($this->missing);
+    }
+
+    /** @return list<Figure> */
+    public function figures(): array
+    {
+        return is_array($this->used) ? $this->used : ($this->used)();
     }
 }

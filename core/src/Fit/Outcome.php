@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Fit;
 
+use Harmozon\Core\Power\LimitSet;
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Term;
+
 /** The word for a chain. */
-enum Outcome: string
+enum Outcome: string implements Term
 {
     case Charges = 'charges';
     case Limited = 'limited';
@@ -18,8 +22,8 @@ enum Outcome: string
     public const LIMITED_BELOW = 0.9;
 
     /**
-     * Which of two chains is the better answer: the further a chain comes through the precedence of outcomes, the
-     * higher. A hazard ranks above `no_joint` since it must be told: the pieces are at hand and they fit.
+     * Which of two chains is the better answer. A hazard ranks above what won't charge, since it must be told: the pieces
+     * are at hand and they fit.
      */
     public function rank(): int
     {
@@ -27,8 +31,8 @@ enum Outcome: string
             self::Charges => 5,
             self::Limited => 4,
             self::Unverified => 3,
-            self::WontCharge => 2,
-            self::Hazard => 1,
+            self::Hazard => 2,
+            self::WontCharge => 1,
             self::NoJoint => 0,
         };
     }
@@ -48,41 +52,68 @@ enum Outcome: string
         return $this->flow() !== Flow::No;
     }
 
-    public function words(): string
+    public function message(): Message
+    {
+        return Message::of('outcome.'.$this->value);
+    }
+
+    /** For where there is little room; null where the kW say it. */
+    public function short(): ?Message
     {
         return match ($this) {
-            self::Charges => 'Charges',
-            self::Limited => 'Charges, held back',
-            self::Unverified => 'Check first',
-            self::WontCharge => "Mates, won't charge",
-            self::NoJoint => 'No joint',
-            self::Hazard => 'Do not connect',
+            self::Charges, self::Limited => null,
+            self::Unverified => Message::of('outcome_short.unverified'),
+            self::WontCharge => Message::of('outcome_short.wont_charge'),
+            self::NoJoint => Message::of('outcome_short.no_joint'),
+            self::Hazard => Message::of('outcome_short.hazard'),
         };
     }
 
     /**
-     * The first that applies of: shape fails, hazard, any other failure, any unknown among gates 1 to 6, held back.
+     * What the gates alone say, the first that applies of: shape fails, hazard, any other failure, any unknown among gates
+     * 1 to 6. A hazard is one only where the current can flow.
      *
      * @param  list<GateResult>  $gates
+     * @param  bool  $reachesContacts  whether the outlet's current reaches the car although gate 2 fails
      */
-    public static function of(array $gates, ?float $peakKw, ?float $idealKw): self
+    public static function of(array $gates, bool $reachesContacts = false): self
     {
-        $hazard = $fails = $unknown = false;
+        $fails = $unknown = $hazard = false;
+        $flows = true;
         foreach ($gates as $gate) {
-            if ($gate->gate === GateName::Shape && $gate->result === Result::Fail) {
-                return self::NoJoint;
+            if ($gate->fails()) {
+                if ($gate->gate === GateName::Shape) {
+                    return self::NoJoint;
+                }
+                $fails = true;
+                $flows = $flows && ($gate->gate !== GateName::Current || $reachesContacts);
+                $hazard = $hazard || $gate->isHazard;
+            } elseif ($gate->isUnknown() && $gate->gate !== GateName::Reach) {
+                $unknown = true;
             }
-            $hazard = $hazard || $gate->isHazard;
-            $fails = $fails || $gate->result === Result::Fail;
-            $unknown = $unknown || ($gate->result === Result::Unknown && $gate->gate !== GateName::Reach);
         }
 
         return match (true) {
-            $hazard => self::Hazard,
+            $hazard && $flows => self::Hazard,
             $fails => self::WontCharge,
             $unknown => self::Unverified,
-            $peakKw !== null && $idealKw !== null && $peakKw < self::LIMITED_BELOW * $idealKw => self::Limited,
             default => self::Charges,
+        };
+    }
+
+    /**
+     * The same with what the power says: a chain that gives next to nothing does not flow, and one that charges may be held
+     * back.
+     *
+     * @param  float|null  $idealKw  null when the car's own power has not been read in full
+     */
+    public function held(?float $peakKw, ?float $idealKw): self
+    {
+        return match (true) {
+            $peakKw === null => $this,
+            $peakKw < LimitSet::LEAST_KW => self::WontCharge,
+            $this === self::Charges && $idealKw !== null && $peakKw < self::LIMITED_BELOW * $idealKw => self::Limited,
+            default => $this,
         };
     }
 }

@@ -7,15 +7,34 @@ namespace Harmozon\Core\Fit;
 use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Chain\VoltagePlan;
+use Harmozon\Core\Power\HoldBack;
+use Harmozon\Core\Power\Limits;
+use Harmozon\Core\Power\LimitSet;
 
 /** What a gate looks at: a chain, the wanted charge, the driver's policy, and the volts worked out for them. */
-final readonly class Situation
+final class Situation
 {
+    private LimitSet|false|null $limits = false;
+
     public function __construct(
-        public Chain $chain,
-        public Conditions $conditions,
-        public AdapterPolicy $policy,
-        public VoltagePlan $voltage,
+        public readonly Chain $chain,
+        public readonly Conditions $conditions,
+        public readonly AdapterPolicy $policy,
+        public readonly VoltagePlan $voltage,
     ) {
+    }
+
+    /** Of the chain; null when the volts at the plug are not known. Gathered when somebody asks. */
+    public function limits(): ?LimitSet
+    {
+        return $this->limits === false ? $this->limits = Limits::ofChain($this->chain, $this->voltage, $this->conditions) : $this->limits;
+    }
+
+    /** The adapter that may be asked for more than it can carry for long; null when there is none. */
+    public function holdBack(): ?HoldBack
+    {
+        $limits = $this->chain->adapters === [] ? null : $this->limits();
+
+        return $limits === null ? null : HoldBack::of($this->chain, $limits, $this->conditions->socFrom, $this->voltage->endSoc($this->conditions));
     }
 }

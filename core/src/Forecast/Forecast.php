@@ -7,6 +7,7 @@ namespace Harmozon\Core\Forecast;
 use Harmozon\Core\Chain\Unread;
 use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Power\LimitSet;
+use Harmozon\Core\Words\Message;
 
 /** What a chain will give between two states of charge. */
 final readonly class Forecast
@@ -16,7 +17,7 @@ final readonly class Forecast
      * @param  float  $plugKwh  what the meter counts
      * @param  float  $packKwh  what reaches the pack
      * @param  array<string, float>  $minutesByBinding  by binding code; the handshake is in none
-     * @param  string|null  $stopped  why it ends before the target; null when it does not
+     * @param  Message|null  $cutShort  why it ends before the target; null when it does not
      * @param  list<HeatReport>  $heat
      * @param  list<Marginal>  $marginal
      * @param  list<Step>  $points  at most 30 s apart where the power changes; the last one is the end
@@ -32,7 +33,7 @@ final readonly class Forecast
         public float $peakKw,
         public float $socEnd,
         public array $minutesByBinding,
-        public ?string $stopped,
+        public ?Message $cutShort,
         public array $heat,
         public array $marginal,
         public array $points,
@@ -47,7 +48,7 @@ final readonly class Forecast
      *
      * @param  list<Unread>  $missing
      */
-    public static function none(ChainAnswer $answer, float $soc, string $why, array $missing = []): self
+    public static function none(ChainAnswer $answer, float $soc, Message $why, array $missing = []): self
     {
         return new self($answer, null, 0.0, 0.0, 0.0, $soc, [], $why, [], [], [], $missing);
     }

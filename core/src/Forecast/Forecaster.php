@@ -6,15 +6,18 @@ namespace Harmozon\Core\Forecast;
 
 use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Chain\Fact;
 use Harmozon\Core\Chain\Unread;
 use Harmozon\Core\Chain\VoltagePlanner;
 use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Equipment\Curve;
+use Harmozon\Core\Equipment\Tariff;
 use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Power\Efficiency;
 use Harmozon\Core\Power\Limits;
 use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
 
 /** Forecasts a session on a chain that the gates have judged. */
 final class Forecaster
@@ -22,15 +25,33 @@ final class Forecaster
     /** Longest step while the power stays level, when points are spared (s). */
     private const SPARING_S = 1800.0;
 
-    /** @param  float  $stepS  longest step; any gives the same answer but for the rounding of heat loads */
-    public function __construct(private readonly float $stepS = Integrator::LONGEST_STEP_S, private readonly ?float $levelStepS = null)
-    {
+    /** Longest step when nothing but totals is wanted (s): the heat load is as good as exact over it. */
+    private const TOTALS_S = 120.0;
+
+    /**
+     * @param  float  $stepS  longest step; any gives the same answer but for the rounding of heat loads
+     * @param  float|null  $levelStepS  longest step while volts and power stay level; null: as the others
+     * @param  bool  $tellsMore  what the next 5 % would take, and where the next stop is quicker
+     */
+    public function __construct(
+        private readonly float $stepS = Integrator::LONGEST_STEP_S,
+        private readonly ?float $levelStepS = null,
+        private readonly bool $tellsMore = true,
+    ) {
     }
 
     /** For many forecasts, or one to be drawn: a night at a socket is a handful of points, not a thousand. */
     public static function sparing(): self
     {
         return new self(levelStepS: self::SPARING_S);
+    }
+
+    /** For a ranking: minutes, energy and what a tariff counts. One that counts minutes by power wants them as exact as ever. */
+    public static function totals(?Tariff $tariff): self
+    {
+        return $tariff === null || $tariff->minuteBands === []
+            ? new self(self::TOTALS_S, INF, tellsMore: false)
+            : new self(levelStepS: INF, tellsMore: false);
     }
 
     public function forecast(ChainAnswer $answer, Conditions $conditions): Forecast
@@ -40,37 +61,38 @@ final class Forecaster
         }
         $chain = $answer->chain;
         // Five percent beyond the target, so that the next step can be told.
-        $beyond = $conditions->upTo(min(100.0, $conditions->socTo + Marginal::STEP_PERCENT));
-        $plan = (new VoltagePlanner)->plan($chain, $beyond);
+        $beyond = $this->tellsMore ? $conditions->upTo(min(100.0, $conditions->socTo + Marginal::STEP_PERCENT)) : $conditions;
+        $plan = (new VoltagePlanner)->alike($answer->voltage, $chain, $beyond);
         $limits = Limits::ofChain($chain, $plan, $beyond);
         $packKwh = $chain->vehicle->pack->usableKwh;
-        $missing = [...($limits === null ? $plan->missing : []), ...($packKwh === null ? [Unread::usableKwh($chain)] : [])];
-        if ($limits === null || $packKwh === null || ! (new Envelope($limits, $conditions->socFrom, $conditions->socTo))->isKnown()) {
-            return Forecast::none($answer, $conditions->socFrom, $missing === [] ? 'No limit of this chain has been read yet.' : sprintf('Without %s there is no forecast.', Unread::facts($missing)), $missing);
+        $missing = [...($limits === null ? $plan->missing : []), ...($packKwh === null ? [Unread::of(Fact::UsableKwh, $chain)] : [])];
+        if ($limits === null || $packKwh === null || ! $limits->isKnown()) {
+            return Forecast::none($answer, $conditions->socFrom, $missing === [] ? Message::of('end.no_limit') : Message::of('end.unread', facts: Unread::facts($missing)), $missing);
         }
-        $endSoc = min($conditions->socTo, $plan->stopsAtSoc ?? 100.0);
-        $lastSoc = min($beyond->socTo, $plan->stopsAtSoc ?? 100.0, self::firstPlateSoc($chain, $limits->plugV, $endSoc, $beyond->socTo));
+        $endSoc = min($conditions->socTo, $plan->ceilingAtSoc ?? 100.0);
+        $lastSoc = min($beyond->socTo, $plan->ceilingAtSoc ?? 100.0, self::firstPlateSoc($chain, $limits->plugV, $endSoc, $beyond->socTo));
         $efficiency = Efficiency::of($chain, $plan);
-        $tally = new Tally($limits->heat, $conditions->socFrom, $endSoc, $lastSoc, $conditions->nextStopKw);
-        $walk = new Integrator($limits, $packKwh, $efficiency, $conditions->socFrom, $tally->marks(), $this->stepS, levelStepS: $this->levelStepS);
+        $fives = $this->tellsMore ? new Fives($conditions->socFrom, $endSoc, $lastSoc) : null;
+        $tally = new Tally($limits->heat, $endSoc, $fives, $conditions->nextStopKw);
+        $marks = $fives?->marks() ?? ($endSoc > $conditions->socFrom ? [$endSoc] : []);
+        $walk = new Integrator($limits, $packKwh, $efficiency, $conditions->socFrom, $marks, $this->stepS, levelStepS: $this->levelStepS);
         foreach ($walk->steps() as $step) {
             $tally->add($step);
         }
-
-        $stopped = match (true) {
-            ! $tally->isClosed() => self::stopWords($walk),
-            $endSoc < $conditions->socTo => sprintf('The station ends at %s; the pack is there at %s.', Amount::volts($chain->outlet->maxV ?? 0.0), Amount::percent($endSoc)),
+        $cutShort = match (true) {
+            ! $tally->isClosed() => self::earlyStop($walk),
+            $endSoc < $conditions->socTo => Message::of('end.ceiling', ceiling: Amount::volts($chain->outlet->maxV ?? 0.0), soc: Amount::percent($endSoc)),
             default => null,
         };
 
-        return $tally->forecast($answer, $efficiency, $stopped, Limits::ofVehicle($chain, $conditions));
+        return $tally->forecast($answer, $efficiency, $cutShort, $this->tellsMore ? Limits::ofVehicle($chain, $conditions) : null);
     }
 
-    private static function stopWords(Integrator $walk): string
+    private static function earlyStop(Integrator $walk): Message
     {
-        return $walk->cause() === StopCause::TooLong
-            ? 'Not there after 120 hours.'
-            : sprintf('Nothing flows any more: %s allows none.', $walk->bindingWords());
+        return $walk->endCause() === EndCause::TooLong
+            ? Message::of('end.too_long', hours: Amount::count(Integrator::LONGEST_HOURS))
+            : Message::of('end.nothing_flows', binding: $walk->binding()->message());
     }
 
     /** Where the plug would pass the volts of a piece: beyond the target no piece may see that, even in thought. */
@@ -78,7 +100,7 @@ final class Forecaster
     {
         $soc = $toSoc;
         foreach ([...array_map(static fn (Adapter $a): ?float => $a->plate->maxV, $chain->adapters), $chain->inlet->dc?->maxV] as $maxV) {
-            if ($maxV !== null && $chain->current() === CurrentKind::Dc) {
+            if ($maxV !== null && $chain->current === CurrentKind::Dc) {
                 $soc = min($soc, $plugV->firstAbove($maxV, $fromSoc, $toSoc) ?? $toSoc);
             }
         }

@@ -9,7 +9,7 @@ use Harmozon\Core\Power\HeatLink;
 /** What a session does to a link with a duty rating. */
 final readonly class HeatReport
 {
-    /** @param  float|null  $fullAtMinute  minutes after plugging in at which it was at its limit; null when it never was */
+    /** @param  float|null  $fullAtMinute  minutes after plugging in at which its boost was spent, by heat or by its minutes; null when it never was */
     public function __construct(public HeatLink $link, public float $thetaEnd, public ?float $fullAtMinute)
     {
     }
@@ -19,6 +19,6 @@ final readonly class HeatReport
     {
         $duty = $this->link->duty;
 
-        return $duty->boostA > $duty->effectiveA ? $duty->boostMinutes($this->link->theta) : null;
+        return $duty->boostA > $duty->effectiveA ? $duty->fullBoostMinutes($this->link->theta) : null;
     }
 }

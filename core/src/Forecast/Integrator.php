@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Forecast;
 
 use Harmozon\Core\Power\BindingCode;
+use Harmozon\Core\Power\Envelope;
 use Harmozon\Core\Power\LaterLimit;
 use Harmozon\Core\Power\LimitSet;
 
@@ -27,13 +28,22 @@ final class Integrator
     /** Steps are no longer than this, so that there is a point to show every half minute (s). */
     public const LONGEST_STEP_S = 30.0;
 
-    /** Below this nothing flows (kW). */
-    private const LEAST_KW = 0.05;
-
-    /** Nobody waits longer (s). */
-    private const LONGEST_S = 120 * 3600.0;
+    /** Nobody waits longer (h). */
+    public const LONGEST_HOURS = 120;
 
     private const INSTANT_S = 1e-6;
+
+    /** Two states of charge closer than this are one (percent). */
+    private const SAME_SOC = 1e-9;
+
+    /** A ramp so close to the limit has met it (kW). */
+    private const SAME_KW = 1e-6;
+
+    /** kW seconds in a percent of a kWh. */
+    private const KWS_IN_PERCENT_OF_KWH = 36;
+
+    /** Rounds in which the end of the ramp is found: the limit moves little while the charge rises. */
+    private const RAMP_ROUNDS = 4;
 
     /** Slopes below this are level (kW or V per percent). */
     private const LEVEL = 1e-9;
@@ -45,7 +55,15 @@ final class Integrator
 
     private float $tS = 0.0;
 
-    private ?StopCause $cause = null;
+    private ?EndCause $cause = null;
+
+    private bool $isRamping = true;
+
+    /** The mark that comes next. */
+    private int $mark = 0;
+
+    /** @var array<int, LaterLimit> limits that have not begun yet */
+    private array $later;
 
     /**
      * @param  float  $packKwh  usable, from 0 to 100 %
@@ -57,7 +75,7 @@ final class Integrator
      * @param  float|null  $levelStepS  longest step while volts and power stay level; null: as the others
      */
     public function __construct(
-        private readonly LimitSet $limits,
+        LimitSet $limits,
         float $packKwh,
         float $efficiency,
         private float $soc,
@@ -67,59 +85,81 @@ final class Integrator
         bool $obeysHeat = true,
         private readonly ?float $levelStepS = null,
     ) {
-        $this->socPerKwS = $efficiency / $packKwh / 36;
+        $this->socPerKwS = $efficiency / $packKwh / self::KWS_IN_PERCENT_OF_KWH;
+        $this->later = $limits->later;
         $this->envelope = new Envelope($limits, $soc, $marks === [] ? $soc : $marks[count($marks) - 1], $obeysHeat);
     }
 
     /** Why the walk ended; null while it has not. */
-    public function cause(): ?StopCause
+    public function endCause(): ?EndCause
     {
         return $this->cause;
     }
 
-    public function bindingWords(): string
+    public function binding(): BindingCode
     {
-        return $this->envelope->binding->words();
+        return $this->envelope->binding;
     }
 
     /** @return \Generator<int, Step> the last one has no length */
     public function steps(): \Generator
     {
         yield from $this->handshake();
-        $at = $this->envelope;
-        $later = $this->limits->later;
-        $isRamping = true;
-        $mark = 0;
-        while (true) {
-            while (isset($this->marks[$mark]) && $this->marks[$mark] <= $this->soc + 1e-9) {
-                $mark++;
-            }
-            foreach ($later as $i => $limit) {
-                if (60 * $limit->fromMinute <= $this->tS + self::INSTANT_S) {
-                    $at->add($limit->limit);
-                    unset($later[$i]);
-                }
-            }
-            $at->lookAt($this->soc);
-            $rampKw = self::RAMP_KW_PER_S * ($this->tS - $this->handshakeS);
-            $isRamping = $isRamping && $rampKw < $at->kw - 1e-6;
-            $this->cause = match (true) {
-                ! isset($this->marks[$mark]) => StopCause::Reached,
-                $at->kw < self::LEAST_KW => StopCause::NothingFlows,
-                $this->tS >= self::LONGEST_S => StopCause::TooLong,
-                default => null,
-            };
-            $path = $isRamping ? Path::ramp($rampKw, self::RAMP_KW_PER_S, $this->socPerKwS) : Path::line($at->kw, $at->kwPerPercent, $this->socPerKwS);
-            $spanS = $this->cause === null ? $this->spanS($path, $isRamping, $this->marks[$mark] ?? $this->soc, $later) : 0.0;
-            $step = $this->step($path, $spanS, $isRamping);
+        do {
+            $this->passMarks();
+            $this->takeLaterLimits();
+            $this->envelope->lookAt($this->soc);
+            $this->cause = $this->cause();
+            $path = $this->path();
+            $spanS = $this->cause === null ? $this->spanS($path) : 0.0;
+            $gained = $path->percentAfter($spanS);
+            $step = $this->step($path, $spanS, $gained);
             yield $step;
-            if ($this->cause !== null) {
-                return;
+            if ($this->envelope->hasHeat()) {
+                $this->envelope->warm($this->meanSquareA2($path, $step), $step->amps, $step->endAmps, $spanS);
             }
-            $at->warm($this->meanSquareA2($path, $spanS), $spanS);
-            $this->soc += $path->percentAfter($spanS);
+            $this->soc += $gained;
             $this->tS += $spanS;
+        } while ($this->cause === null);
+    }
+
+    /** The marks that have been reached are behind. */
+    private function passMarks(): void
+    {
+        while (isset($this->marks[$this->mark]) && $this->marks[$this->mark] <= $this->soc + self::SAME_SOC) {
+            $this->mark++;
         }
+    }
+
+    private function takeLaterLimits(): void
+    {
+        foreach ($this->later as $i => $limit) {
+            if (60 * $limit->fromMinute <= $this->tS + self::INSTANT_S) {
+                $this->envelope->add($limit->limit);
+                unset($this->later[$i]);
+            }
+        }
+    }
+
+    private function cause(): ?EndCause
+    {
+        return match (true) {
+            ! isset($this->marks[$this->mark]) => EndCause::Reached,
+            $this->envelope->kw < LimitSet::LEAST_KW => EndCause::NothingFlows,
+            $this->tS >= self::LONGEST_HOURS * 3600 => EndCause::TooLong,
+            default => null,
+        };
+    }
+
+    /** The ramp until it meets the limit, then the limit. */
+    private function path(): Path
+    {
+        $rampKw = self::RAMP_KW_PER_S * ($this->tS - $this->handshakeS);
+        $this->isRamping = $this->isRamping && $rampKw < $this->envelope->kw - self::SAME_KW;
+
+        return $this->isRamping
+            ? Path::ramp($rampKw, self::RAMP_KW_PER_S, $this->socPerKwS)
+            : Path::line($this->envelope->kw, $this->envelope->kwPerPercent, $this->socPerKwS);
     }
 
     /**
@@ -132,29 +172,37 @@ final class Integrator
         $this->envelope->lookAt($this->soc);
         while ($this->tS < $this->handshakeS - self::INSTANT_S) {
             $spanS = min($this->untilTickS(), $this->handshakeS - $this->tS);
-            yield new Step($this->tS, $spanS, $this->soc, 0.0, 0.0, 0.0, 0.0, $this->envelope->volts, 0.0, BindingCode::Handshake, '', $this->envelope->theta);
-            $this->envelope->warm(0.0, $spanS);
+            yield new Step($this->tS, $spanS, $this->soc, 0.0, 0.0, 0.0, 0.0, $this->envelope->volts, 0.0, BindingCode::Handshake, '', $this->envelope->theta, $this->envelope->spent);
+            $this->envelope->warm(0.0, 0.0, 0.0, $spanS);
             $this->tS += $spanS;
         }
     }
 
-    /** @param  array<int, LaterLimit>  $later */
-    private function spanS(Path $path, bool $isRamping, float $markSoc, array $later): float
+    /** Seconds until something changes: a tick, a mark, another limit, a boost spent, the end of the ramp. */
+    private function spanS(Path $path): float
     {
         $at = $this->envelope;
-        $toSoc = $isRamping ? $markSoc : min($markSoc, $at->untilSoc);
-        $isLevel = ! $isRamping && abs($at->kwPerPercent) < self::LEVEL && abs($at->voltsPerPercent) < self::LEVEL;
+        $markSoc = $this->marks[$this->mark] ?? $this->soc;
+        $toSoc = $this->isRamping ? $markSoc : min($markSoc, $at->untilSoc);
+        $isLevel = ! $this->isRamping && abs($at->kwPerPercent) < self::LEVEL && abs($at->voltsPerPercent) < self::LEVEL;
         $spanS = min($this->untilTickS($isLevel ? $this->levelStepS : null), $path->secondsTo($toSoc - $this->soc));
-        if ($isRamping) {
+        if ($this->isRamping) {
             $spanS = min($spanS, $this->rampS($path));
         }
-        foreach ($later as $limit) {
+        foreach ($this->later as $limit) {
             $spanS = min($spanS, 60 * $limit->fromMinute - $this->tS);
         }
         $spanS = max($spanS, self::INSTANT_S);
-        $mostA = max($at->amps($path->kwAfter(0.0), $at->volts), $at->amps($path->kwAfter($spanS), $this->voltsAfter($path, $spanS)));
 
-        return max($at->secondsUntilFull($mostA, $spanS), self::INSTANT_S);
+        return $at->hasHeat() ? max($at->secondsUntilSpent($this->mostA($path, $spanS), $spanS), self::INSTANT_S) : $spanS;
+    }
+
+    /** The most amps of a stretch: at one of its ends, since both power and volts run straight over the charge. */
+    private function mostA(Path $path, float $spanS): float
+    {
+        $at = $this->envelope;
+
+        return max($at->amps($path->kw, $at->volts), $at->amps($path->kwAfter($spanS), $this->voltsAfter($path, $spanS)));
     }
 
     /** Seconds until the ramp meets the limit, which itself changes a little while the charge rises. */
@@ -162,7 +210,7 @@ final class Integrator
     {
         $at = $this->envelope;
         $limitKw = $at->kw;
-        for ($round = 0; $round < 4; $round++) {
+        for ($round = 0; $round < self::RAMP_ROUNDS; $round++) {
             $spanS = max(0.0, $this->handshakeS + $limitKw / self::RAMP_KW_PER_S - $this->tS);
             $limitKw = $at->kw + $at->kwPerPercent * min($path->percentAfter($spanS), $at->untilSoc - $this->soc);
         }
@@ -170,32 +218,35 @@ final class Integrator
         return max(0.0, $this->handshakeS + $limitKw / self::RAMP_KW_PER_S - $this->tS);
     }
 
-    private function step(Path $path, float $spanS, bool $isRamping): Step
+    private function step(Path $path, float $spanS, float $gained): Step
     {
         $at = $this->envelope;
-        $kw = $path->kwAfter(0.0);
+        $endKw = $path->kwAfter($spanS);
 
         return new Step(
             $this->tS,
             $spanS,
             $this->soc,
-            $kw,
-            $path->kwAfter($spanS),
-            $at->amps($path->kwAfter($spanS), $this->voltsAfter($path, $spanS)),
-            $path->percentAfter($spanS) / $this->socPerKwS / 3600,
+            $path->kw,
+            $endKw,
+            $at->amps($endKw, $at->volts + $at->voltsPerPercent * $gained),
+            $gained / $this->socPerKwS / 3600,
             $at->volts,
-            $at->amps($kw, $at->volts),
-            $isRamping ? BindingCode::Ramp : $at->binding,
-            $isRamping ? '' : $at->linkId,
+            $at->amps($path->kw, $at->volts),
+            $this->isRamping ? BindingCode::Ramp : $at->binding,
+            $this->isRamping ? '' : $at->linkId,
             $at->theta,
+            $at->spent,
         );
     }
 
-    private function meanSquareA2(Path $path, float $spanS): float
+    /** By Simpson's rule. */
+    private function meanSquareA2(Path $path, Step $step): float
     {
-        $square = fn (float $s): float => $this->envelope->amps($path->kwAfter($s), $this->voltsAfter($path, $s)) ** 2;
+        $halfS = $step->lengthS / 2;
+        $middleA = $this->envelope->amps($path->kwAfter($halfS), $this->voltsAfter($path, $halfS));
 
-        return ($square(0.0) + 4 * $square($spanS / 2) + $square($spanS)) / 6;
+        return ($step->amps ** 2 + 4 * $middleA ** 2 + $step->endAmps ** 2) / 6;
     }
 
     private function voltsAfter(Path $path, float $seconds): float

@@ -16,7 +16,7 @@ final readonly class Path
      * @param  float  $kwPerS  of a ramp; 0 otherwise
      * @param  float  $socPerKwS  percent that a kW at the plug brings in a second
      */
-    private function __construct(private float $kw, private float $kwPerPercent, private float $kwPerS, private float $socPerKwS)
+    private function __construct(public float $kw, private float $kwPerPercent, private float $kwPerS, private float $socPerKwS)
     {
     }
 

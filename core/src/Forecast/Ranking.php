@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace Harmozon\Core\Forecast;
 
 use Brick\Math\BigDecimal;
-use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Equipment\Outlet;
 use Harmozon\Core\Equipment\Vehicle;
 use Harmozon\Core\Fit\Fitter;
 use Harmozon\Core\Fit\Outcome;
 use Harmozon\Core\Power\BindingCode;
 use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Listing;
+use Harmozon\Core\Words\Message;
 
 /**
  * Outlets as stops for one car and one need, best first by time, money or risk. Stops that do not bring the car to its
@@ -22,6 +23,9 @@ final class Ranking
     /** A smaller difference is none (minutes). */
     private const SAME_MINUTES = 0.5;
 
+    /** What is told apart when stops are put in order: rounding errors of a walk never decide. */
+    private const MINUTE_DECIMALS = 2;
+
     /** @var array<string, list<Stop>> by order */
     private array $sorted = [];
 
@@ -31,13 +35,12 @@ final class Ranking
     }
 
     /** @param  iterable<Outlet>  $outlets */
-    public static function of(iterable $outlets, Vehicle $vehicle, Fitter $fitter, Conditions $conditions): self
+    public static function of(iterable $outlets, Vehicle $vehicle, Fitter $fitter): self
     {
         $stops = [];
-        $forecaster = Forecaster::sparing();
         foreach ($outlets as $outlet) {
-            $forecast = $forecaster->forecast($fitter->bestOf($outlet, $vehicle), $conditions);
-            $stops[] = new Stop($forecast, Bill::ofForecast($forecast, $conditions));
+            $forecast = Forecaster::totals($outlet->tariff)->forecast($fitter->answer($outlet, $vehicle)->best, $fitter->conditions);
+            $stops[] = new Stop($forecast, Bill::ofForecast($forecast, $fitter->conditions));
         }
 
         return new self($stops);
@@ -65,7 +68,7 @@ final class Ranking
      */
     private static function key(Stop $stop, RankOrder $order): array
     {
-        $minutes = $stop->forecast->minutes ?? INF;
+        $minutes = round($stop->forecast->minutes ?? INF, self::MINUTE_DECIMALS);
 
         return [self::standing($stop), ...match ($order) {
             RankOrder::Time => [],
@@ -74,23 +77,24 @@ final class Ranking
         }, $minutes];
     }
 
-    /** Why a stop stands where it does in this order, in one sentence. */
-    public function reason(Stop $stop, RankOrder $order): string
+    /** @return non-empty-list<Message> why a stop stands where it does in this order: a sentence, and what else must be known */
+    public function reasons(Stop $stop, RankOrder $order): array
     {
         if (! $stop->forecast->isGiven()) {
-            return $stop->forecast->stopped ?? 'Nothing flows.';
+            return [$stop->forecast->cutShort ?? Message::of('rank.nothing')];
         }
         $first = $this->by($order)[0];
-        $short = $stop->forecast->stopped === null ? '' : ' '.$stop->forecast->stopped;
-        if ($order !== RankOrder::Risk && $stop->forecast->answer->outcome === Outcome::Unverified) {
-            $short .= sprintf(' Check first: %s.', implode(', ', $stop->openFacts));
-        }
+        $mustCheck = $order !== RankOrder::Risk && $stop->forecast->answer->outcome === Outcome::Unverified;
 
-        return match ($order) {
-            RankOrder::Time => self::timeReason($stop, $first),
-            RankOrder::Money => self::moneyReason($stop, $first),
-            RankOrder::Risk => self::riskReason($stop),
-        }.$short;
+        return [
+            match ($order) {
+                RankOrder::Time => self::timeReason($stop, $first),
+                RankOrder::Money => self::moneyReason($stop, $first),
+                RankOrder::Risk => self::riskReason($stop),
+            },
+            ...($stop->forecast->cutShort === null ? [] : [$stop->forecast->cutShort]),
+            ...($mustCheck ? [Message::of('rank.check_first', facts: Listing::comma($stop->openFacts))] : []),
+        ];
     }
 
     private static function standing(Stop $stop): int
@@ -102,55 +106,51 @@ final class Ranking
         };
     }
 
-    private static function timeReason(Stop $stop, Stop $first): string
+    private static function timeReason(Stop $stop, Stop $first): Message
     {
         $minutes = $stop->forecast->minutes ?? 0.0;
         $longest = $stop->forecast->longestBinding();
         $why = $longest === null
-            ? 'nothing to charge'
-            : sprintf('held by %s for %s of them', BindingCode::from($longest[0])->words(), Amount::duration($longest[1]));
+            ? Message::of('rank.nothing_to_charge')
+            : Message::of('rank.held', binding: BindingCode::from($longest[0])->message(), minutes: Amount::duration($longest[1]));
         $moreMinutes = $minutes - ($first->forecast->minutes ?? 0.0);
+        $told = Amount::duration($minutes);
 
         return match (true) {
-            $stop === $first => sprintf('Quickest: %s, %s.', Amount::duration($minutes), $why),
-            $moreMinutes < self::SAME_MINUTES => sprintf('%s, as at %s: %s.', Amount::duration($minutes), $first->name(), $why),
-            default => sprintf('%s, %s more than %s: %s.', Amount::duration($minutes), Amount::duration($moreMinutes), $first->name(), $why),
+            $stop === $first => Message::of('rank.time_first', minutes: $told, why: $why),
+            $moreMinutes < self::SAME_MINUTES => Message::of('rank.time_same', minutes: $told, first: $first->name(), why: $why),
+            default => Message::of('rank.time_more', minutes: $told, more: Amount::duration($moreMinutes), first: $first->name(), why: $why),
         };
     }
 
-    private static function moneyReason(Stop $stop, Stop $first): string
+    private static function moneyReason(Stop $stop, Stop $first): Message
     {
-        $price = $stop->price;
-        if ($price === null || $stop->bill === null) {
-            return 'Price not read: the sign at the stall, or its network\'s app, tells it.';
+        if ($stop->price === null || $stop->bill === null) {
+            return Message::of('rank.price_unread');
         }
-        $kwh = sprintf('%s for %.1f kWh', self::money($stop->bill, $price), $stop->forecast->plugKwh);
-        $firstPrice = $first->price;
-        if ($stop === $first || $firstPrice === null) {
-            return "Cheapest: {$kwh}.";
+        $currency = $stop->bill->currency();
+        $paid = ['price' => Amount::money($stop->price, $currency), 'energy' => Amount::kwh($stop->forecast->plugKwh)];
+        if ($stop === $first || $first->price === null) {
+            return Message::of('rank.money_first', ...$paid);
         }
-        if ($first->bill?->currency() !== $stop->bill->currency()) {
-            return "{$kwh}; not compared with another currency.";
+        if ($first->bill?->currency() !== $currency) {
+            return Message::of('rank.money_apart', ...$paid);
         }
-        $more = BigDecimal::of($price)->minus($firstPrice);
+        $more = BigDecimal::of($stop->price)->minus($first->price);
 
-        return $more->isZero() ? "{$kwh}, as at {$first->name()}." : sprintf('%s, %s more than %s.', $kwh, self::money($stop->bill, (string) $more), $first->name());
+        return $more->isZero()
+            ? Message::of('rank.money_same', ...$paid, first: $first->name())
+            : Message::of('rank.money_more', ...$paid, more: Amount::money((string) $more, $currency), first: $first->name());
     }
 
-    private static function riskReason(Stop $stop): string
+    private static function riskReason(Stop $stop): Message
     {
-        $facts = $stop->openFacts;
         $parts = [
-            ...($stop->knownFault() === null ? [] : [sprintf('known fault: %s', $stop->knownFault())]),
-            ...($stop->isAccessUnverified() ? ['access not verified'] : []),
-            ...($facts === [] ? [] : [sprintf('not read: %s', implode(', ', $facts))]),
+            ...($stop->knownFault() === null ? [] : [Message::of('rank.known_fault', fault: $stop->knownFault())]),
+            ...($stop->isAccessUnverified() ? [Message::of('rank.access_unverified')] : []),
+            ...($stop->openFacts === [] ? [] : [Message::of('rank.not_read', facts: Listing::comma($stop->openFacts))]),
         ];
 
-        return $parts === [] ? 'Nothing left open: access and plates are read, no fault is known.' : ucfirst(implode('; ', $parts)).'.';
-    }
-
-    private static function money(Bill $bill, string $amount): string
-    {
-        return "{$amount} {$bill->currency()}";
+        return $parts === [] ? Message::of('rank.no_risk') : Message::of('rank.risk', parts: Listing::semicolon($parts));
     }
 }

@@ -18,6 +18,7 @@ final readonly class Step
      * @param  float  $volts  at the plug (per phase, for AC), when it begins
      * @param  float  $amps  at the plug (per phase, for AC), when it begins
      * @param  array<string, float>  $theta  heat load by link id, when it begins
+     * @param  array<string, true>  $spent  links whose boost is spent by then, by id
      */
     public function __construct(
         public float $tS,
@@ -32,6 +33,7 @@ final readonly class Step
         public BindingCode $binding,
         public string $linkId,
         public array $theta,
+        public array $spent,
     ) {
     }
 
@@ -44,6 +46,6 @@ final readonly class Step
      */
     public function justBeforeEnd(float $endSoc, float $endVolts, float $instantS): self
     {
-        return new self($this->tS + $this->lengthS - $instantS, $instantS, $endSoc, $this->endKw, $this->endKw, $this->endAmps, 0.0, $endVolts, $this->endAmps, $this->binding, $this->linkId, $this->theta);
+        return new self($this->tS + $this->lengthS - $instantS, $instantS, $endSoc, $this->endKw, $this->endKw, $this->endAmps, 0.0, $endVolts, $this->endAmps, $this->binding, $this->linkId, $this->theta, $this->spent);
     }
 }

@@ -51,7 +51,7 @@ final readonly class Sticker
             if ($this->outlet->current === CurrentKind::Ac || $chain->inlet->dc === null) {
                 continue;
             }
-            $plan = (new VoltagePlanner)->plan($chain, $conditions);
+            $plan = (new VoltagePlanner)->plans($chain, $conditions)[0];
             if ($plan->plugV === null) {
                 continue;
             }

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Power;
 
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Term;
+
 /** What holds the power where it is. The order is the order of precedence between equal limits. */
-enum BindingCode: string
+enum BindingCode: string implements Term
 {
     case VehicleCurve = 'vehicle_curve';
     case ColdPack = 'cold_pack';
@@ -35,32 +38,24 @@ enum BindingCode: string
     /**
      * Of several links that bind at once, the lowest is named: one that is not the vehicle's own first, since it is what
      * could be changed; then by the order of the cases.
-     *
-     * @return array{bool, int|false}
      */
-    public function precedence(): array
+    public function precedence(): int
     {
-        return [$this->isVehiclesOwn(), array_search($this, self::cases(), true)];
+        /** @var array<string, int>|null $places */
+        static $places = null;
+        $places ??= array_flip(array_column(self::cases(), 'value'));
+
+        return $places[$this->value] + ($this->isVehiclesOwn() ? count($places) : 0);
     }
 
-    public function words(): string
+    public function message(): Message
     {
-        return match ($this) {
-            self::VehicleCurve => "the car's own charge curve",
-            self::ColdPack => 'a cold pack',
-            self::VehicleCurrent => "the amps of the car's inlet",
-            self::OnboardCharger => "the car's onboard charger",
-            self::StationPower => "the station's kW",
-            self::StationCurrent => "the station's amps",
-            self::Sharing => 'the cabinet shared with the neighbour',
-            self::CableCurrent => "the cable's amps",
-            self::AdapterCurrent => "the adapter's amps",
-            self::AdapterPower => "the adapter's kW",
-            self::ConverterPower => "the kW of the car's step-up",
-            self::ConverterCurrent => "the amps of the car's step-up",
-            self::SupplyCurrent => 'the amps of the supply',
-            self::Ramp => 'the rise after the start',
-            self::Handshake => 'the handshake',
-        };
+        return Message::of('binding.'.$this->value);
+    }
+
+    /** Without an article, for a legend. */
+    public function label(): Message
+    {
+        return Message::of('binding_label.'.$this->value);
     }
 }

@@ -9,17 +9,19 @@ use Harmozon\Core\Chain\Conditions;
 /** What is left of the charge curve in a cold pack: 1 from 25 °C, 0.35 at 0 °C, 0.15 at −15 °C and below. */
 final class ColdFactor
 {
-    public const AT_FREEZING = 0.35;
+    private const AT_FREEZING = 0.35;
 
-    public const AT_MINUS_15_C = 0.15;
+    private const COLDEST_C = -15.0;
+
+    private const AT_COLDEST = 0.15;
 
     public static function at(float $packC): float
     {
         return match (true) {
             $packC >= Conditions::WARM_PACK_C => 1.0,
             $packC >= 0 => self::AT_FREEZING + $packC / Conditions::WARM_PACK_C * (1 - self::AT_FREEZING),
-            $packC >= -15 => self::AT_MINUS_15_C + ($packC + 15) / 15 * (self::AT_FREEZING - self::AT_MINUS_15_C),
-            default => self::AT_MINUS_15_C,
+            $packC >= self::COLDEST_C => self::AT_COLDEST + (1 - $packC / self::COLDEST_C) * (self::AT_FREEZING - self::AT_COLDEST),
+            default => self::AT_COLDEST,
         };
     }
 }

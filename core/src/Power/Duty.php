@@ -15,47 +15,61 @@ final readonly class Duty
     /** Time constant of a piece whose plate names no boost (minutes). */
     public const DEFAULT_TAU_MINUTES = 20.0;
 
+    /** Below this load a piece counts as rested, and the minutes above its continuous amps start anew. */
+    public const RESTED = 0.5;
+
+    /** The load of a piece that may carry nothing, and does. */
+    private const BEYOND_ALL = 1e6;
+
+    /**
+     * @param  float  $effectiveA  what wear and the ambient leave of the continuous amps
+     * @param  float|null  $boostMinutes  how long the plate allows more than its continuous amps; null without a boost
+     */
     private function __construct(
         public float $boostA,
+        public float $continuousA,
         public float $effectiveA,
         public float $tauMinutes,
+        public ?float $boostMinutes,
     ) {
     }
 
     /**
+     * Cold air lifts nothing above its plate, neither the amps nor the minutes.
+     *
      * @param  float|null  $ambientC  null: as rated
+     * @param  float  $ratingLeft  share of the continuous amps that wear has left
      * @param  bool  $cooled  a cooled cable is not derated by the ambient
      */
-    public static function of(Plate $plate, ?float $ambientC, float $ageing = 1.0, bool $cooled = false): ?self
+    public static function of(Plate $plate, ?float $ambientC, float $ratingLeft = 1.0, bool $cooled = false): ?self
     {
         if ($plate->continuousA === null) {
             return null;
         }
         $continuousA = $plate->continuousA;
         $boostA = $plate->boostA ?? $continuousA;
-        $tau = $plate->hasBoost() && $plate->boostMinutes !== null
-            ? -$plate->boostMinutes / log(1 - ($continuousA / $boostA) ** 2)
-            : self::DEFAULT_TAU_MINUTES;
+        $boostMinutes = $plate->hasBoost() ? $plate->boostMinutes : null;
+        $tau = $boostMinutes === null ? self::DEFAULT_TAU_MINUTES : -$boostMinutes / log(1 - ($continuousA / $boostA) ** 2);
         $derating = $cooled || $ambientC === null
             ? 1.0
-            : sqrt(max(0.0, $plate->limitC - $ambientC) / ($plate->limitC - $plate->ratedAtC));
+            : min(1.0, sqrt(max(0.0, $plate->limitC - $ambientC) / ($plate->limitC - $plate->ratedAtC)));
 
-        return new self($boostA, $continuousA * $ageing * $derating, $tau);
+        return new self($boostA, $continuousA, $continuousA * $ratingLeft * $derating, $tau, $boostMinutes);
+    }
+
+    /** The amps allowed at this load: the plate's boost below 1, then what wear and the ambient leave of its continuous amps. */
+    public function allowsA(float $theta): float
+    {
+        return $theta < 1 && $this->effectiveA > 0 ? $this->boostA : $this->effectiveA;
     }
 
     /**
-     * The amps allowed at this load: the plate's boost below 1, then what the ambient leaves of its continuous amps. Cold
-     * air never lifts a piece above the highest amps on its plate.
+     * Minutes that the full boost lasts from this load, by heat or by the plate's own minutes, whichever is first; INF when
+     * it can be held for ever, 0 when it is spent.
      */
-    public function allowsA(float $theta): float
+    public function fullBoostMinutes(float $theta): float
     {
-        return $theta < 1 && $this->effectiveA > 0 ? $this->boostA : min($this->boostA, $this->effectiveA);
-    }
-
-    /** Minutes that the full boost lasts from this load; INF when it can be held for ever, 0 when it is spent. */
-    public function boostMinutes(float $theta): float
-    {
-        return $this->minutesUntilFull($theta, $this->boostA);
+        return min($this->boostMinutes ?? INF, $this->minutesUntilFull($theta, $this->boostA));
     }
 
     /** The load after some minutes at a steady current. */
@@ -67,9 +81,21 @@ final readonly class Duty
     /** The load after some minutes at a current given by the mean of its square (A²). */
     public function afterSquare(float $theta, float $meanSquareA2, float $minutes): float
     {
-        $end = $this->steady($meanSquareA2);
+        return $this->approach($theta, $meanSquareA2, $this->left($minutes));
+    }
 
-        return $end + ($theta - $end) * exp(-$minutes / $this->tauMinutes);
+    /** The share of a difference from the steady load that is left after some minutes. */
+    public function left(float $minutes): float
+    {
+        return exp(-$minutes / $this->tauMinutes);
+    }
+
+    /** The load once so much of its difference from the steady one is left. */
+    public function approach(float $theta, float $meanSquareA2, float $left): float
+    {
+        $steady = $this->effectiveA > 0 ? $meanSquareA2 / $this->effectiveA ** 2 : $this->steady($meanSquareA2);
+
+        return $steady + ($theta - $steady) * $left;
     }
 
     /** Minutes at a steady current until the load reaches 1; INF when it never does, 0 when it is there already. */
@@ -87,7 +113,7 @@ final readonly class Duty
     {
         return match (true) {
             $this->effectiveA > 0 => $squareA2 / $this->effectiveA ** 2,
-            $squareA2 > 0 => 1e6,
+            $squareA2 > 0 => self::BEYOND_ALL,
             default => 0.0,
         };
     }

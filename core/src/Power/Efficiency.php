@@ -19,7 +19,7 @@ final class Efficiency
     public static function of(Chain $chain, VoltagePlan $plan): float
     {
         return match (true) {
-            $chain->current() === CurrentKind::Ac => self::AC,
+            $chain->current === CurrentKind::Ac => self::AC,
             $plan->converter !== null => $plan->converter->efficiency ?? BoostConverter::DEFAULT_EFFICIENCY,
             default => self::DC,
         };

@@ -10,6 +10,9 @@ use Harmozon\Core\Equipment\Curve;
 /** Every limit of a chain, kept by kind, over the volts at the plug. */
 final readonly class LimitSet
 {
+    /** A chain that gives less does not flow (kW at the plug). */
+    public const LEAST_KW = 0.5;
+
     /**
      * @param  Curve  $plugV  volts at the plug over state of charge
      * @param  int  $phases  1 for DC
@@ -31,6 +34,12 @@ final readonly class LimitSet
     ) {
     }
 
+    /** Whether any limit at all is known. */
+    public function isKnown(): bool
+    {
+        return $this->amps !== [] || $this->kw !== [] || $this->curve !== null;
+    }
+
     public function kwPerAmp(float $soc): float
     {
         return $this->plugV->at($soc) * $this->phases / 1000;
@@ -40,20 +49,68 @@ final readonly class LimitSet
     public function kwAt(float $soc): ?float
     {
         $amps = $this->leastA();
-        $kw = array_filter([$amps === null ? null : $amps * $this->kwPerAmp($soc), $this->leastKw(), $this->curve?->kw->at($soc)], static fn (?float $k): bool => $k !== null);
+        $kw = min($amps === null ? INF : $amps * $this->kwPerAmp($soc), $this->leastKw() ?? INF, $this->curve?->kw->at($soc) ?? INF);
 
-        return $kw === [] ? null : min($kw);
+        return $kw < INF ? $kw : null;
+    }
+
+    /** The same without the limits of one link. */
+    public function without(string $linkId): self
+    {
+        $others = static fn (AmpLimit|KwLimit|HeatLink $limit): bool => $limit->linkId !== $linkId;
+
+        return new self(
+            $this->plugV,
+            $this->phases,
+            array_values(array_filter($this->amps, $others)),
+            array_values(array_filter($this->kw, $others)),
+            $this->curve,
+            $this->unread,
+            array_values(array_filter($this->heat, $others)),
+            $this->later,
+        );
+    }
+
+    /** The most amps at the plug (per phase, for AC) over a span of charge, at the starting heat loads; null when no limit is known. */
+    public function mostA(float $fromSoc, float $toSoc): ?float
+    {
+        if (! $this->isKnown()) {
+            return null;
+        }
+        [$leastA, $leastKw, $most] = [$this->leastA() ?? INF, $this->leastKw() ?? INF, 0.0];
+        foreach (Stretch::between($this, $fromSoc, $toSoc) as $stretch) {
+            foreach ($stretch->turns($leastKw) as $soc) {
+                $kw = min($leastKw, $stretch->curveKwAt($soc));
+                $most = max($most, min($leastA, $kw / ($stretch->voltsAt($soc) * $this->phases / 1000)));
+            }
+        }
+
+        return $most;
     }
 
     /** The fewest amps that any link allows; null when no amps are known. */
     public function leastA(): ?float
     {
-        return $this->amps === [] ? null : min(array_map(static fn (AmpLimit $l): float => $l->amps, $this->amps));
+        $least = null;
+        foreach ($this->amps as $limit) {
+            if ($least === null || $limit->amps < $least) {
+                $least = $limit->amps;
+            }
+        }
+
+        return $least;
     }
 
     /** The fewest constant kW that any link allows; null when none are known. */
     public function leastKw(): ?float
     {
-        return $this->kw === [] ? null : min(array_map(static fn (KwLimit $l): float => $l->kw, $this->kw));
+        $least = null;
+        foreach ($this->kw as $limit) {
+            if ($least === null || $limit->kw < $least) {
+                $least = $limit->kw;
+            }
+        }
+
+        return $least;
     }
 }

@@ -6,6 +6,7 @@ namespace Harmozon\Core\Power;
 
 use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Chain\Fact;
 use Harmozon\Core\Chain\Unread;
 use Harmozon\Core\Chain\VoltagePlan;
 use Harmozon\Core\Equipment\CurrentKind;
@@ -48,7 +49,7 @@ final class Limits
         $limits = new self($chain, $conditions);
         $limits->station();
         $limits->adapters();
-        $chain->current() === CurrentKind::Dc ? $limits->vehicleDc() : $limits->vehicleAc();
+        $chain->current === CurrentKind::Dc ? $limits->vehicleDc() : $limits->vehicleAc();
         $limits->converter($plan);
 
         $curve = $limits->curve();
@@ -60,16 +61,16 @@ final class Limits
     public static function ofVehicle(Chain $chain, Conditions $conditions): ?LimitSet
     {
         $limits = new self($chain, $conditions);
-        if ($chain->current() === CurrentKind::Dc) {
+        if ($chain->current === CurrentKind::Dc) {
             $limits->vehicleDc();
             $volts = $chain->vehicle->pack->voltageBySoc;
 
-            return $volts === null ? null : new LimitSet($volts, 1, $limits->amps, $limits->kw, $limits->curve());
+            return $volts === null ? null : new LimitSet($volts, 1, $limits->amps, $limits->kw, $limits->curve(), $limits->unread);
         }
         $limits->vehicleAc();
         $side = $chain->inlet->ac;
 
-        return $side?->maxV === null ? null : new LimitSet(Curve::level($side->maxV), $side->phases ?? 1, $limits->amps, $limits->kw, null);
+        return $side?->maxV === null ? null : new LimitSet(Curve::level($side->maxV), $side->phases ?? 1, $limits->amps, $limits->kw, null, $limits->unread);
     }
 
     private function station(): void
@@ -83,17 +84,14 @@ final class Limits
         $this->addKw(BindingCode::StationPower, $id, $this->conditions->faults->deratedKw);
         $this->neighbour();
         if ($outlet->cable !== null) {
-            $cable = $this->conditions->faults->coolingFailed ? $outlet->cable->withCoolingFailed() : $outlet->cable;
-            $duty = Duty::of($cable->plateNow(), $this->conditions->ambientC, $cable->ageing * $this->conditions->ageing, $cable->isCooledNow());
-            $this->addHeat(BindingCode::CableCurrent, Chain::CABLE, $duty);
+            $this->addHeat(BindingCode::CableCurrent, Chain::CABLE, PlateNow::ofCable($outlet->cable, $this->conditions)->duty($this->conditions->ambientC));
         }
-        if ($this->chain->current() === CurrentKind::Ac) {
+        if ($this->chain->current === CurrentKind::Ac) {
             $this->addAmps(BindingCode::SupplyCurrent, $id, $outlet->supply?->amps);
-            if ($outlet->supply?->amps === null && $outlet->maxA === null) {
-                $this->unread[] = Unread::supplyA($this->chain);
-            }
-        } elseif ($outlet->maxA === null) {
-            $this->unread[] = Unread::stationA($this->chain);
+            $this->ask(Fact::SupplyA, $outlet->supply->amps ?? $outlet->maxA);
+        } else {
+            $this->ask(Fact::StationA, $outlet->maxA);
+            $this->ask(Fact::StationKw, $outlet->maxKw);
         }
     }
 
@@ -101,7 +99,7 @@ final class Limits
     private function neighbour(): void
     {
         $cabinet = $this->chain->outlet->cabinet;
-        $minute = $this->chain->current() === CurrentKind::Dc ? $this->conditions->faults->neighbourAtMinute : null;
+        $minute = $this->chain->current === CurrentKind::Dc ? $this->conditions->faults->neighbourAtMinute : null;
         $isThere = $cabinet?->partnerActive === true;
         $shareKw = $isThere || $minute === null ? null : $cabinet?->shareOnceJoinedKw();
         if ($shareKw !== null && $shareKw < INF) {
@@ -115,12 +113,9 @@ final class Limits
     private function adapters(): void
     {
         foreach ($this->chain->adapters as $adapter) {
-            $duty = Duty::of($adapter->plate, $this->conditions->ambientC, $this->conditions->ageing);
+            $duty = PlateNow::ofAdapter($adapter, $this->conditions)->duty($this->conditions->ambientC);
             $this->addHeat(BindingCode::AdapterCurrent, $adapter->id, $duty);
             $this->addKw(BindingCode::AdapterPower, $adapter->id, $adapter->plate->maxKw);
-            if ($duty === null) {
-                $this->unread[] = Unread::adapterA($adapter);
-            }
         }
     }
 
@@ -129,6 +124,9 @@ final class Limits
         $side = $this->chain->inlet->dc;
         $this->addAmps(BindingCode::VehicleCurrent, $this->chain->inletLink(), $side?->maxA);
         $this->addKw(BindingCode::VehicleCurve, self::PACK, $side?->maxKw);
+        $this->ask(Fact::InletA, $side?->maxA);
+        // Its charge curve bounds it too.
+        $this->ask(Fact::InletKw, $side->maxKw ?? $this->chain->vehicle->chargeCurveKw);
     }
 
     private function vehicleAc(): void
@@ -136,32 +134,41 @@ final class Limits
         $side = $this->chain->inlet->ac;
         $this->addAmps(BindingCode::OnboardCharger, $this->chain->inletLink(), $side?->maxA);
         $this->addKw(BindingCode::OnboardCharger, $this->chain->inletLink(), $side?->maxKw);
+        $this->ask(Fact::AcA, $side?->maxA);
+        $this->ask(Fact::AcKw, $side?->maxKw);
     }
 
     private function converter(VoltagePlan $plan): void
     {
         $this->addKw(BindingCode::ConverterPower, self::CONVERTER, $plan->converter?->maxKw);
         $this->addAmps(BindingCode::ConverterCurrent, self::CONVERTER, $plan->converter?->maxInputA);
-        if ($plan->converter !== null && $plan->converter->maxKw === null && $plan->converter->maxInputA === null) {
-            $this->unread[] = Unread::converterKw($this->chain);
+        if ($plan->converter !== null) {
+            $this->ask(Fact::ConverterKw, $plan->converter->maxKw ?? $plan->converter->maxInputA);
         }
     }
 
     private function curve(): ?CurveLimit
     {
         $curve = $this->chain->vehicle->chargeCurveKw;
-        if ($this->chain->current() === CurrentKind::Ac) {
+        if ($this->chain->current === CurrentKind::Ac) {
             return null;
         }
+        $this->ask(Fact::ChargeCurve, $curve);
         if ($curve === null) {
-            $this->unread[] = Unread::chargeCurve($this->chain);
-
             return null;
         }
         $packC = $this->conditions->packTemperatureC();
         $factor = $packC === null ? 1.0 : ColdFactor::at($packC);
 
-        return new CurveLimit($factor < 1 ? BindingCode::ColdPack : BindingCode::VehicleCurve, self::PACK, $curve->times($factor));
+        return new CurveLimit($factor < 1 ? BindingCode::ColdPack : BindingCode::VehicleCurve, self::PACK, $factor < 1 ? $curve->times($factor) : $curve);
+    }
+
+    /** Power that nobody has read could be less than what is known: the sum is a ceiling then. */
+    private function ask(Fact $fact, float|Curve|null $value): void
+    {
+        if ($value === null) {
+            $this->unread[] = Unread::of($fact, $this->chain);
+        }
     }
 
     private function addHeat(BindingCode $code, string $linkId, ?Duty $duty): void

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Power;
 
+use Harmozon\Core\Equipment\Curve;
+
 /**
  * The exact maximum of the smallest limit over a span of charge. Between the points of the curves every limit is a
  * straight line, so the maximum lies at a point or where two of the three envelopes (amps, constant kW, charge curve)
@@ -14,60 +16,61 @@ final class PeakFinder
     /** Limits closer than this share of the power are one limit. */
     private const SAME = 1e-9;
 
+    /** @var \WeakMap<Curve, array{Curve|null, float, float, non-empty-list<Stretch>}> by the volts: what was cut from them last, since a board asks for the same car again */
+    private readonly \WeakMap $cut;
+
+    public function __construct()
+    {
+        $this->cut = new \WeakMap;
+    }
+
     /** @return Peak|null null when no limit of the chain is known */
     public function find(LimitSet $limits, float $fromSoc, float $toSoc): ?Peak
     {
-        $amps = $limits->leastA();
-        $constKw = $limits->leastKw();
-        $curve = $limits->curve?->kw;
-        if ($amps === null && $constKw === null && $curve === null) {
+        if (! $limits->isKnown()) {
             return null;
         }
-        $lines = static fn (float $soc): array => [
-            $amps === null ? INF : $amps * $limits->kwPerAmp($soc),
-            $constKw ?? INF,
-            $curve?->at($soc) ?? INF,
-        ];
-
-        $knots = [$fromSoc, ...$limits->plugV->knotsBetween($fromSoc, $toSoc), ...($curve?->knotsBetween($fromSoc, $toSoc) ?? []), $toSoc];
-        sort($knots);
+        $kwPerV = ($limits->leastA() ?? INF) * $limits->phases / 1000;
+        $constantKw = $limits->leastKw() ?? INF;
         $bestKw = -1.0;
         $bestSoc = $fromSoc;
-        $leftSoc = $fromSoc;
-        $left = $lines($fromSoc);
-        foreach ($knots as $rightSoc) {
-            $right = $lines($rightSoc);
-            foreach ([0.0, 1.0, ...self::crossings($left, $right)] as $share) {
-                $kw = INF;
-                foreach ($left as $i => $from) {
-                    $kw = min($kw, $from === INF ? INF : $from + $share * ($right[$i] - $from));
-                }
+        foreach ($this->stretches($limits, $fromSoc, $toSoc) as $stretch) {
+            foreach (self::shares($stretch, $kwPerV, $constantKw) as $share) {
+                $soc = $stretch->fromSoc + $share * ($stretch->toSoc - $stretch->fromSoc);
+                $kw = min($kwPerV * $stretch->voltsAt($soc), $constantKw, $stretch->curveKwAt($soc));
                 if ($kw > $bestKw + self::SAME) {
                     $bestKw = $kw;
-                    $bestSoc = $leftSoc + $share * ($rightSoc - $leftSoc);
+                    $bestSoc = $soc;
                 }
             }
-            [$leftSoc, $left] = [$rightSoc, $right];
         }
 
         return $this->named($limits, $bestKw, $bestSoc);
     }
 
-    /**
-     * @param  array<int, float>  $left
-     * @param  array<int, float>  $right
-     * @return list<float> shares of the stretch, strictly inside it, where two lines cross
-     */
-    private static function crossings(array $left, array $right): array
+    /** @return non-empty-list<Stretch> */
+    private function stretches(LimitSet $limits, float $fromSoc, float $toSoc): array
     {
-        $shares = [];
+        $curve = $limits->curve?->kw;
+        [$knownCurve, $knownFrom, $knownTo, $stretches] = $this->cut[$limits->plugV] ?? [null, -1.0, -1.0, null];
+        if ($stretches === null || $knownCurve !== $curve || $knownFrom !== $fromSoc || $knownTo !== $toSoc) {
+            $stretches = Stretch::between($limits, $fromSoc, $toSoc);
+            $this->cut[$limits->plugV] = [$curve, $fromSoc, $toSoc, $stretches];
+        }
+
+        return $stretches;
+    }
+
+    /** @return list<float> shares of a stretch at which its maximum may lie: its ends, and where two lines cross */
+    private static function shares(Stretch $stretch, float $kwPerV, float $constantKw): array
+    {
+        $shares = [0.0, 1.0];
+        $left = [$kwPerV * $stretch->voltsAt($stretch->fromSoc), $constantKw, $stretch->curveKwAt($stretch->fromSoc)];
+        $right = [$kwPerV * $stretch->voltsAt($stretch->toSoc), $constantKw, $stretch->curveKwAt($stretch->toSoc)];
         foreach ([[0, 1], [0, 2], [1, 2]] as [$i, $j]) {
-            if ($left[$i] === INF || $left[$j] === INF) {
-                continue;
-            }
             $gapLeft = $left[$i] - $left[$j];
             $gapRight = $right[$i] - $right[$j];
-            if ($gapLeft * $gapRight < 0) {
+            if ($gapLeft * $gapRight < 0 && is_finite($gapLeft)) {
                 $shares[] = $gapLeft / ($gapLeft - $gapRight);
             }
         }
@@ -75,27 +78,23 @@ final class PeakFinder
         return $shares;
     }
 
-    /** Of several links that bind at once, the one that is not the vehicle's own is named: it is what could be changed. */
+    /** Of several links that bind at once, the first by precedence is named. */
     private function named(LimitSet $limits, float $kw, float $soc): Peak
     {
         $ceiling = $kw * (1 + self::SAME) + self::SAME;
-        /** @var list<array{BindingCode, string}> $binding */
-        $binding = [];
-        if ($limits->curve !== null && $limits->curve->kw->at($soc) <= $ceiling) {
-            $binding[] = [$limits->curve->code, $limits->curve->linkId];
-        }
-        foreach ($limits->amps as $limit) {
-            if ($limit->amps * $limits->kwPerAmp($soc) <= $ceiling) {
-                $binding[] = [$limit->code, $limit->linkId];
+        $kwPerAmp = $limits->kwPerAmp($soc);
+        $binding = null;
+        foreach ([...($limits->curve === null ? [] : [$limits->curve]), ...$limits->amps, ...$limits->kw] as $limit) {
+            $allowedKw = match (true) {
+                $limit instanceof AmpLimit => $limit->amps * $kwPerAmp,
+                $limit instanceof KwLimit => $limit->kw,
+                default => $limit->kw->at($soc),
+            };
+            if ($allowedKw <= $ceiling && ($binding === null || $limit->code->precedence() < $binding->code->precedence())) {
+                $binding = $limit;
             }
         }
-        foreach ($limits->kw as $limit) {
-            if ($limit->kw <= $ceiling) {
-                $binding[] = [$limit->code, $limit->linkId];
-            }
-        }
-        usort($binding, static fn (array $a, array $b): int => $a[0]->precedence() <=> $b[0]->precedence());
 
-        return new Peak($kw, $soc, $binding[0][0], $binding[0][1]);
+        return new Peak($kw, $soc, $binding->code ?? BindingCode::VehicleCurve, $binding->linkId ?? '');
     }
 }

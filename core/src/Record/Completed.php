@@ -4,19 +4,17 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Record;
 
-/** A reading with what follows from it. */
+/** A reading with what follows from it. Null is neither read nor does it follow. */
 final readonly class Completed
 {
-    public function __construct(public Reading $reading, public ?Value $volts, public ?Value $amps, public ?Value $kw)
-    {
-    }
-
-    public function of(Quantity $quantity): ?Value
-    {
-        return match ($quantity) {
-            Quantity::Volts => $this->volts,
-            Quantity::Amps => $this->amps,
-            Quantity::Kw => $this->kw,
-        };
+    public function __construct(
+        public Reading $reading,
+        public ?float $volts,
+        public ?float $amps,
+        public ?float $kw,
+        public Provenance $voltsFrom = Provenance::Measured,
+        public Provenance $ampsFrom = Provenance::Measured,
+        public Provenance $kwFrom = Provenance::Measured,
+    ) {
     }
 }

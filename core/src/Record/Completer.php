@@ -19,32 +19,30 @@ final readonly class Completer
 
     public function complete(Reading $reading): Completed
     {
-        $v = Value::measured($reading->volts);
-        $a = Value::measured($reading->amps);
-        $kw = Value::measured($reading->kw);
+        $v = $reading->volts;
+        $a = $reading->amps;
+        $kw = $reading->kw;
 
         return match (true) {
-            $v !== null && $a !== null => new Completed($reading, $v, $a, $kw ?? Value::derived($this->kw($v->value, $a->value))),
-            $v !== null && $kw !== null => new Completed($reading, $v, self::derivedOrNull($this->amps($kw->value, $v->value)), $kw),
-            $a !== null && $kw !== null => new Completed($reading, self::derivedOrNull($this->volts($kw->value, $a->value)), $a, $kw),
-            $reading->socPct !== null && $this->plugV !== null => $this->estimate($reading, $this->plugV->at($reading->socPct), $a, $kw),
+            $v !== null && $a !== null && $kw !== null => new Completed($reading, $v, $a, $kw),
+            $v !== null && $a !== null => new Completed($reading, $v, $a, $this->kw($v, $a), kwFrom: Provenance::Derived),
+            $v !== null && $kw !== null => new Completed($reading, $v, $this->amps($kw, $v), $kw, ampsFrom: Provenance::Derived),
+            $a !== null && $kw !== null => new Completed($reading, $this->volts($kw, $a), $a, $kw, voltsFrom: Provenance::Derived),
+            $v === null && $reading->socPct !== null && $this->plugV !== null => $this->estimate($reading, $this->plugV->at($reading->socPct)),
             default => new Completed($reading, $v, $a, $kw),
         };
     }
 
     /** With only amps or only kW read, the pack's curve gives the volts; with neither, nothing is guessed. */
-    private function estimate(Reading $reading, float $plugV, ?Value $a, ?Value $kw): Completed
+    private function estimate(Reading $reading, float $plugV): Completed
     {
-        if ($kw !== null) {
-            $amps = $this->amps($kw->value, $plugV);
+        $estimated = Provenance::Estimated;
 
-            return new Completed($reading, Value::estimated($plugV), $amps === null ? null : Value::estimated($amps), $kw);
-        }
-        if ($a !== null) {
-            return new Completed($reading, Value::estimated($plugV), $a, Value::estimated($this->kw($plugV, $a->value)));
-        }
-
-        return new Completed($reading, Value::measured($reading->volts), null, null);
+        return match (true) {
+            $reading->kw !== null => new Completed($reading, $plugV, $this->amps($reading->kw, $plugV), $reading->kw, $estimated, $estimated),
+            $reading->amps !== null => new Completed($reading, $plugV, $reading->amps, $this->kw($plugV, $reading->amps), $estimated, kwFrom: $estimated),
+            default => new Completed($reading, null, null, null),
+        };
     }
 
     private function kw(float $volts, float $amps): float
@@ -60,10 +58,5 @@ final readonly class Completer
     private function volts(float $kw, float $amps): ?float
     {
         return $amps > 0 ? $kw * 1000 / $amps / $this->phases : null;
-    }
-
-    private static function derivedOrNull(?float $value): ?Value
-    {
-        return $value === null ? null : Value::derived($value);
     }
 }

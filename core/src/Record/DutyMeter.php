@@ -4,15 +4,12 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Record;
 
-use Harmozon\Core\Equipment\Plate;
 use Harmozon\Core\Power\Duty;
+use Harmozon\Core\Power\PlateNow;
 
 /** Follows the amps through one piece: how long above its continuous rating, and the heat load they imply. */
 final class DutyMeter
 {
-    /** Below this load a piece counts as rested, and the minutes above continuous start anew. */
-    private const RESTED_THETA = 0.5;
-
     /** Longest step of the heat load (s). */
     private const STEP_S = 10.0;
 
@@ -36,38 +33,39 @@ final class DutyMeter
 
     private bool $wasWarm;
 
+    /** The stretch that came last (s), and what each of its steps leaves of a difference in load: most are alike. */
+    private float $stretchS = 0.0;
+
+    private float $stepLeft = 1.0;
+
     private readonly float $aboveA;
 
     /**
-     * @param  bool  $cooled  a cooled cable is not derated by the ambient
      * @param  float  $tolerance  instrument tolerance: amps count as above continuous beyond it
      */
     private function __construct(
-        private readonly Plate $plate,
-        float $continuousA,
-        private readonly float $ageing,
-        private readonly bool $cooled,
+        private readonly PlateNow $now,
         Duty $duty,
         float $theta,
         float $tolerance,
     ) {
         $this->duty = $duty;
         $this->theta = $this->thetaMax = $theta;
-        $this->wasWarm = $theta >= self::RESTED_THETA;
-        $this->aboveA = $continuousA * (1 + $tolerance);
+        $this->wasWarm = $theta >= Duty::RESTED;
+        $this->aboveA = $duty->continuousA * (1 + $tolerance);
     }
 
     /** @return self|null null when the plate's amps are not known */
-    public static function of(Plate $plate, ?float $ambientC, float $theta, float $tolerance, float $ageing = 1.0, bool $cooled = false): ?self
+    public static function of(PlateNow $now, ?float $ambientC, float $theta, float $tolerance): ?self
     {
-        $duty = Duty::of($plate, $ambientC, $ageing, $cooled);
+        $duty = $now->duty($ambientC);
 
-        return $duty === null || $plate->continuousA === null ? null : new self($plate, $plate->continuousA, $ageing, $cooled, $duty, $theta, $tolerance);
+        return $duty === null ? null : new self($now, $duty, $theta, $tolerance);
     }
 
     public function ambient(float $celsius): void
     {
-        $this->duty = Duty::of($this->plate, $celsius, $this->ageing, $this->cooled) ?? $this->duty;
+        $this->duty = $this->now->duty($celsius) ?? $this->duty;
     }
 
     /**
@@ -76,17 +74,20 @@ final class DutyMeter
      */
     public function add(float $tS, float $amps): void
     {
-        $lastS = $this->lastS;
-        if ($lastS !== null && $tS > $lastS) {
-            $this->heat($lastS, $this->lastA, $tS, $amps);
-            $this->countAbove($this->lastA, $amps, $tS - $lastS);
+        $seconds = $this->lastS === null ? 0.0 : $tS - $this->lastS;
+        if ($seconds > 0.0) {
+            $this->heat($seconds, $this->lastA, $amps);
+            if ($amps > $this->aboveA || $this->lastA > $this->aboveA || $this->runS > 0.0) {
+                $this->countAbove($this->lastA, $amps, $seconds);
+            }
         }
-        $isWarm = $this->theta >= self::RESTED_THETA;
+        $isWarm = $this->theta >= Duty::RESTED;
         if ($this->wasWarm && ! $isWarm) {
             $this->sinceRestedS = 0.0;
         }
         $this->wasWarm = $isWarm;
-        [$this->lastS, $this->lastA] = [$tS, $amps];
+        $this->lastS = $tS;
+        $this->lastA = $amps;
     }
 
     public function thetaMax(): float
@@ -105,15 +106,21 @@ final class DutyMeter
         return max($this->longestRunMinutes(), $this->mostSinceRestedS / 60);
     }
 
-    private function heat(float $fromS, float $fromA, float $toS, float $toA): void
+    private function heat(float $seconds, float $fromA, float $toA): void
     {
-        $steps = max(1, (int) ceil(($toS - $fromS) / self::STEP_S));
-        $minutes = ($toS - $fromS) / $steps / 60;
+        $steps = $seconds <= self::STEP_S ? 1 : (int) ceil($seconds / self::STEP_S);
+        if ($seconds !== $this->stretchS) {
+            $this->stretchS = $seconds;
+            $this->stepLeft = $this->duty->left($seconds / $steps / 60);
+        }
+        $rise = ($toA - $fromA) / $steps;
         for ($i = 0; $i < $steps; $i++) {
-            $a = $fromA + ($toA - $fromA) * $i / $steps;
-            $b = $fromA + ($toA - $fromA) * ($i + 1) / $steps;
-            $this->theta = $this->duty->afterSquare($this->theta, ($a * $a + $a * $b + $b * $b) / 3, $minutes);
-            $this->thetaMax = max($this->thetaMax, $this->theta);
+            $a = $fromA + $rise * $i;
+            $b = $a + $rise;
+            $this->theta = $this->duty->approach($this->theta, ($a * $a + $a * $b + $b * $b) / 3, $this->stepLeft);
+            if ($this->theta > $this->thetaMax) {
+                $this->thetaMax = $this->theta;
+            }
         }
     }
 

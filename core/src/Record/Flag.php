@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Record;
 
+use Harmozon\Core\Words\Message;
+
 final readonly class Flag
 {
-    public function __construct(public int $tMs, public FlagCode $code, public string $detail)
+    public function __construct(public int $tMs, public FlagCode $code, public Message $detail)
     {
     }
 }

@@ -6,9 +6,12 @@ namespace Harmozon\Core\Record;
 
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Equipment\Adapter;
+use Harmozon\Core\Equipment\Quantity;
 use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Power\Efficiency;
 use Harmozon\Core\Power\Limits;
+use Harmozon\Core\Power\Link;
+use Harmozon\Core\Power\Links;
 
 /** Judges one session of one chain. Readings go in as a stream; the judgement may be asked for at any moment. */
 final class Judge
@@ -27,11 +30,11 @@ final class Judge
         private readonly float $tolerance = self::DEFAULT_TOLERANCE,
     ) {
         $chain = $answer->chain;
-        $this->links = Links::of($chain, $answer->voltage);
+        $this->links = Links::of($chain, $answer->voltage, $conditions);
         $duties = [];
         foreach ($this->links as $link) {
-            $duty = DutyMeter::of($link->plate, $conditions->ambientC, $conditions->thetaOf($link->id), $tolerance, $link->ageing, $link->cooled);
-            if ($duty !== null && ($link->kind === LinkKind::Adapter || $link->kind === LinkKind::Cable)) {
+            $duty = $link->heats() ? DutyMeter::of($link->now, $conditions->ambientC, $conditions->thetaOf($link->id), $tolerance) : null;
+            if ($duty !== null) {
                 $duties[$link->id] = $duty;
             }
         }
@@ -42,9 +45,10 @@ final class Judge
         );
     }
 
-    public function add(Reading $reading): void
+    /** @return Completed the reading with what follows from it */
+    public function add(Reading $reading): Completed
     {
-        $this->meter->add($reading);
+        return $this->meter->add($reading);
     }
 
     public function judgement(): Judgement

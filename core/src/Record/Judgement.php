@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Record;
 
+use Harmozon\Core\Words\Message;
+
 /** What a session's readings say about the pieces it went through. */
 final readonly class Judgement
 {
     /**
-     * @param  list<string>  $findings  worst first
+     * @param  list<Message>  $findings  worst first
      * @param  list<PlateRow>  $plateCheck
      * @param  list<TemperatureRow>  $temperatures
      * @param  list<Proven>  $proven

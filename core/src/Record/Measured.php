@@ -4,9 +4,17 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Record;
 
+use Harmozon\Core\Equipment\Quantity;
+
 /** What a session's readings add up to, before any plate is held against them. */
 final readonly class Measured
 {
+    /** What a screen without decimals may show of nothing (A). */
+    private const SCREENS_ROUNDING_A = 0.5;
+
+    /** The same of one with a decimal (kW). */
+    private const SCREENS_ROUNDING_KW = 0.1;
+
     /**
      * @param  array<value-of<Quantity>, PeakValue>  $peaks
      * @param  float|null  $energyKwh  at the plug; null with fewer than two readings of kW
@@ -47,9 +55,9 @@ final readonly class Measured
         return $this->firstSoc === null || $this->lastSoc === null ? null : $this->lastSoc - $this->firstSoc;
     }
 
-    /** Whether any current was seen to flow: more than a screen's rounding. */
+    /** Whether any current was seen to flow. */
     public function flowed(): bool
     {
-        return ($this->peak(Quantity::Amps)->value ?? 0.0) > 0.5 || ($this->peak(Quantity::Kw)->value ?? 0.0) > 0.1;
+        return ($this->peak(Quantity::Amps)->value ?? 0.0) > self::SCREENS_ROUNDING_A || ($this->peak(Quantity::Kw)->value ?? 0.0) > self::SCREENS_ROUNDING_KW;
     }
 }

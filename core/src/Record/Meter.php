@@ -4,10 +4,15 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Record;
 
+use Harmozon\Core\Equipment\Quantity;
+
 /** Takes readings one by one and keeps what the judgement needs; its memory does not grow with the session. */
 final class Meter
 {
     private const MINUTE_S = 60.0;
+
+    /** A sustained value is a mean over so long. */
+    private const SUSTAINED_S = 10 * self::MINUTE_S;
 
     /** Flags kept for the report; the rest are only counted. */
     private const MOST_FLAGS = 200;
@@ -19,8 +24,16 @@ final class Meter
     /** @var array<value-of<Quantity>, PeakValue> */
     private array $peaks = [];
 
-    /** @var array<value-of<Quantity>, list<RollingMean>> highest 10-minute and 1-minute means, in that order */
-    private array $means;
+    /** The highest values so far; no reading is below 0. */
+    private float $highestV = -1.0;
+
+    private float $highestA = -1.0;
+
+    private float $highestKw = -1.0;
+
+    private readonly RollingMean $meanA;
+
+    private readonly RollingMean $meanKw;
 
     /** @var list<Gap> */
     private array $gaps = [];
@@ -40,8 +53,13 @@ final class Meter
 
     private ?float $lastTs = null;
 
-    /** @var array<value-of<Quantity>, array{float, float}> time (s) and value last read */
-    private array $last = [];
+    /** When amps were last known (s). */
+    private ?float $lastAmpsS = null;
+
+    /** When kW were last known (s), and how many. */
+    private ?float $lastKwS = null;
+
+    private float $lastKw = 0.0;
 
     /** @var array<int, int> how often each interval between amps (whole seconds) occurred */
     private array $intervals = [];
@@ -54,54 +72,63 @@ final class Meter
         private readonly Plausibility $plausibility,
         private readonly array $duties,
     ) {
-        $this->means = [
-            Quantity::Amps->value => [new RollingMean(10 * self::MINUTE_S), new RollingMean(self::MINUTE_S)],
-            Quantity::Kw->value => [new RollingMean(10 * self::MINUTE_S), new RollingMean(self::MINUTE_S)],
-        ];
+        $this->meanA = new RollingMean(self::SUSTAINED_S, self::MINUTE_S);
+        $this->meanKw = new RollingMean(self::SUSTAINED_S, self::MINUTE_S);
         $this->temperatures = new TemperatureMeter;
     }
 
-    public function add(Reading $reading): void
+    /** @return Completed the reading with what follows from it */
+    public function add(Reading $reading): Completed
     {
         $completed = $this->completer->complete($reading);
         $flags = $this->plausibility->flags($completed);
-        $this->keep($flags);
-        $tS = $reading->tS();
+        if ($flags !== []) {
+            $this->keep($flags);
+        }
+        $tS = $reading->tMs / 1000;
         $this->follow($tS);
-        foreach (Quantity::cases() as $quantity) {
-            $value = $completed->of($quantity);
-            if ($value !== null) {
-                $this->peak($quantity, $value, $reading->tMs, $flags !== []);
-            }
+        if (($completed->volts ?? -1.0) > $this->highestV || ($completed->amps ?? -1.0) > $this->highestA || ($completed->kw ?? -1.0) > $this->highestKw) {
+            $this->peaks($completed, $flags !== []);
         }
-        $ambient = $reading->celsius[Point::Ambient->value] ?? null;
-        if ($ambient !== null) {
-            foreach ($this->duties as $duty) {
-                $duty->ambient($ambient);
-            }
+        if ($reading->celsius !== []) {
+            $this->temperatures($reading);
         }
-        $this->amps($tS, $completed->amps);
-        $this->power($tS, $completed->kw);
-        $this->temperatures->add($reading);
+        if ($completed->amps !== null) {
+            $this->amps($tS, $completed->amps);
+        }
+        if ($completed->kw !== null) {
+            $this->power($tS, $completed->kw);
+        }
         if ($reading->socPct !== null) {
             $this->firstSoc ??= $reading->socPct;
             $this->lastSoc = $reading->socPct;
         }
         $this->readings++;
+
+        return $completed;
+    }
+
+    private function temperatures(Reading $reading): void
+    {
+        $ambientC = $reading->celsius[Point::Ambient->value] ?? null;
+        if ($ambientC !== null) {
+            foreach ($this->duties as $duty) {
+                $duty->ambient($ambientC);
+            }
+        }
+        $this->temperatures->add($reading);
     }
 
     public function measured(): Measured
     {
-        $mean = fn (Quantity $q, int $which): ?float => $this->means[$q->value][$which]->highest();
-
         return new Measured(
             $this->readings,
             $this->readingsWithAmps,
             $this->peaks,
-            $mean(Quantity::Amps, 0),
-            $mean(Quantity::Kw, 0),
-            $mean(Quantity::Amps, 1),
-            $mean(Quantity::Kw, 1),
+            $this->meanA->highest(0),
+            $this->meanKw->highest(0),
+            $this->meanA->highest(1),
+            $this->meanKw->highest(1),
             $this->hasEnergy ? $this->energyKwh : null,
             $this->firstSoc,
             $this->lastSoc,
@@ -131,66 +158,62 @@ final class Meter
     private function follow(float $tS): void
     {
         if ($this->lastTs !== null && $tS < $this->lastTs) {
-            $this->last = [];
-            foreach ($this->means as $pair) {
-                foreach ($pair as $mean) {
-                    $mean->interrupt();
-                }
-            }
+            $this->lastAmpsS = $this->lastKwS = null;
+            $this->meanA->interrupt();
+            $this->meanKw->interrupt();
         } elseif ($this->lastTs !== null && $tS - $this->lastTs > Gap::LONGEST_S) {
             $this->gaps[] = new Gap($this->lastTs, $tS);
         }
         $this->lastTs = $tS;
     }
 
-    private function peak(Quantity $quantity, Value $value, int $tMs, bool $isDoubtful): void
+    private function peaks(Completed $completed, bool $isDoubtful): void
     {
-        $highest = $this->peaks[$quantity->value] ?? null;
-        if ($highest === null || $value->value > $highest->value) {
-            $this->peaks[$quantity->value] = new PeakValue($value->value, $tMs, $value->provenance, $isDoubtful);
+        $tMs = $completed->reading->tMs;
+        if ($completed->volts !== null && $completed->volts > $this->highestV) {
+            $this->highestV = $completed->volts;
+            $this->peaks[Quantity::Volts->value] = new PeakValue($this->highestV, $tMs, $completed->voltsFrom, $isDoubtful);
+        }
+        if ($completed->amps !== null && $completed->amps > $this->highestA) {
+            $this->highestA = $completed->amps;
+            $this->peaks[Quantity::Amps->value] = new PeakValue($this->highestA, $tMs, $completed->ampsFrom, $isDoubtful);
+        }
+        if ($completed->kw !== null && $completed->kw > $this->highestKw) {
+            $this->highestKw = $completed->kw;
+            $this->peaks[Quantity::Kw->value] = new PeakValue($this->highestKw, $tMs, $completed->kwFrom, $isDoubtful);
         }
     }
 
-    private function amps(float $tS, ?Value $amps): void
+    private function amps(float $tS, float $amps): void
     {
-        if ($amps === null) {
-            return;
-        }
         $this->readingsWithAmps++;
-        $before = $this->last[Quantity::Amps->value] ?? null;
-        $isGap = $before !== null && $tS - $before[0] > Gap::LONGEST_S;
-        if ($before !== null) {
-            $whole = (int) round($tS - $before[0]);
+        if ($this->lastAmpsS !== null) {
+            $sinceS = $tS - $this->lastAmpsS;
+            $whole = (int) round($sinceS);
             $this->intervals[$whole] = ($this->intervals[$whole] ?? 0) + 1;
+            if ($sinceS > Gap::LONGEST_S) {
+                $this->meanA->interrupt();
+            }
         }
         foreach ($this->duties as $duty) {
-            $duty->add($tS, $amps->value);
+            $duty->add($tS, $amps);
         }
-        $this->mean(Quantity::Amps, $tS, $amps->value, $isGap);
+        $this->meanA->add($tS, $amps);
+        $this->lastAmpsS = $tS;
     }
 
-    private function power(float $tS, ?Value $kw): void
+    private function power(float $tS, float $kw): void
     {
-        if ($kw === null) {
-            return;
-        }
-        $before = $this->last[Quantity::Kw->value] ?? null;
-        if ($before !== null) {
-            $this->energyKwh += ($before[1] + $kw->value) / 2 * ($tS - $before[0]) / 3600;
+        if ($this->lastKwS !== null) {
+            $this->energyKwh += ($this->lastKw + $kw) / 2 * ($tS - $this->lastKwS) / 3600;
             $this->hasEnergy = true;
-        }
-        $this->mean(Quantity::Kw, $tS, $kw->value, $before !== null && $tS - $before[0] > Gap::LONGEST_S);
-    }
-
-    private function mean(Quantity $quantity, float $tS, float $value, bool $isGap): void
-    {
-        foreach ($this->means[$quantity->value] as $mean) {
-            if ($isGap) {
-                $mean->interrupt();
+            if ($tS - $this->lastKwS > Gap::LONGEST_S) {
+                $this->meanKw->interrupt();
             }
-            $mean->add($tS, $value);
         }
-        $this->last[$quantity->value] = [$tS, $value];
+        $this->meanKw->add($tS, $kw);
+        $this->lastKwS = $tS;
+        $this->lastKw = $kw;
     }
 
     /** The usual interval between two readings of amps: their median (s). */

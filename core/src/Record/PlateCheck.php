@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Record;
 
+use Harmozon\Core\Equipment\Quantity;
+use Harmozon\Core\Power\Link;
+use Harmozon\Core\Words\Message;
+
 /** Holds each quantity of a session against each plate of its chain. */
 final class PlateCheck
 {
@@ -39,11 +43,11 @@ final class PlateCheck
         $peak = $measured->peak($quantity);
         if ($limit === null) {
             return $link->kind->shows($quantity)
-                ? new PlateRow($link, $quantity, PlateState::NotMeasured, $peak, sprintf('the rated %s of %s', $quantity->words(), $link->name))
+                ? new PlateRow($link, $quantity, PlateState::NotMeasured, $peak, Message::of('missing.rating', quantity: $quantity->message(), link: $link->name))
                 : null;
         }
         if ($peak === null) {
-            return new PlateRow($link, $quantity, PlateState::NotMeasured, null, sprintf('no %s were read, and they do not follow from the rest', $quantity->words()));
+            return new PlateRow($link, $quantity, PlateState::NotMeasured, null, Message::of('missing.value', quantity: $quantity->message()));
         }
         $state = PlateState::of($peak->value, $limit, $this->tolerance);
 

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Record;
 
+use Harmozon\Core\Equipment\Quantity;
+use Harmozon\Core\Power\Link;
+use Harmozon\Core\Words\Message;
+
 /** One link and one quantity of the plate check. */
 final readonly class PlateRow
 {
@@ -12,7 +16,7 @@ final readonly class PlateRow
         public Quantity $quantity,
         public PlateState $state,
         public ?PeakValue $peak,
-        public ?string $missing,
+        public ?Message $missing,
         public ?float $minutesOverContinuous = null,
         public ?float $thetaMax = null,
         public bool $isBoostOverrun = false,

@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Record;
 
-enum PlateState: string
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Term;
+
+/** How a peak stands to its limit. */
+enum PlateState: string implements Term
 {
     case Within = 'within';
     case Close = 'close';
@@ -21,5 +25,10 @@ enum PlateState: string
             $peak >= $limit * self::CLOSE_FROM => self::Close,
             default => self::Within,
         };
+    }
+
+    public function message(): Message
+    {
+        return Message::of('plate_state.'.$this->value);
     }
 }

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Record;
 
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Term;
+
 /** Where a temperature was read. An infrared thermometer sees the surface: the contact inside is hotter. */
-enum Point: string
+enum Point: string implements Term
 {
     case Adapter = 'adapter';
     case Handle = 'handle';
@@ -17,5 +20,10 @@ enum Point: string
     public function isHeld(): bool
     {
         return $this === self::Adapter || $this === self::Handle || $this === self::Cable;
+    }
+
+    public function message(): Message
+    {
+        return Message::of('point.'.$this->value);
     }
 }

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Record;
 
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Term;
+
 /** Where a value comes from, best first. */
-enum Provenance: string
+enum Provenance: string implements Term
 {
     /** Read off an instrument. */
     case Measured = 'measured';
@@ -15,4 +18,9 @@ enum Provenance: string
 
     /** Volts from the pack's curve at the reading's state of charge, and what follows from them. */
     case Estimated = 'estimated';
+
+    public function message(): Message
+    {
+        return Message::of('provenance.'.$this->value);
+    }
 }

@@ -7,6 +7,11 @@ namespace Harmozon\Core\Record;
 /** What was read at one moment. Null is not read. Amps are per phase for AC; volts and amps are those at the plug. */
 final readonly class Reading
 {
+    /** Characters. */
+    public const LONGEST_SOURCE = 40;
+
+    public const LONGEST_NOTE = 300;
+
     /**
      * @param  int  $tMs  milliseconds since plugging in
      * @param  array<value-of<Point>, float>  $celsius  by point

@@ -5,128 +5,134 @@ declare(strict_types=1);
 namespace Harmozon\Core\Record;
 
 /**
- * The highest time-weighted mean over a window of fixed length, of a value that runs straight between its readings.
- * Exact: the window may begin and end between readings. Holds no more readings than the window is long.
+ * The highest time-weighted means over windows of fixed length, of a value that runs straight between its readings. Exact:
+ * a window may begin and end between readings. Readings are looked at in batches, and only where a mean could have become
+ * a new highest. Holds no more readings than the longest window and two batches are long.
  */
 final class RollingMean
 {
-    private ?float $highest = null;
+    private const BATCH = 256;
 
-    /** @var list<array{float, float, float}> time (s), value, integral up to there, oldest first */
-    private array $points = [];
+    /** Readings that no window reaches any more are dropped from so many on: moving the lists costs little then. */
+    private const MOST_UNUSED = 1024;
 
-    public function __construct(private readonly float $windowS)
+    /** @var list<float> times of the readings of this stretch (s), rising */
+    private array $tS = [];
+
+    /** @var list<float> */
+    private array $value = [];
+
+    /** @var list<float> integral of the value up to each reading that was looked at */
+    private array $integral = [];
+
+    /** Readings that were not looked at yet. */
+    private int $fresh = 0;
+
+    private float $lastS = -INF;
+
+    /** When the stretch began. */
+    private float $beganS = 0.0;
+
+    /** The lowest value of the stretch. */
+    private float $lowest = INF;
+
+    /** @var list<RollingWindow> */
+    private readonly array $windows;
+
+    public function __construct(float ...$windowsS)
     {
+        $this->windows = array_map(static fn (float $s): RollingWindow => new RollingWindow($s), array_values($windowsS));
     }
 
-    public function highest(): ?float
+    /** @param  int  $window  its place among those asked for */
+    public function highest(int $window = 0): ?float
     {
-        return $this->highest;
+        $this->look();
+
+        return $this->windows[$window]->highest;
     }
 
     /** Forgets what came before: the next reading begins a new stretch. */
     public function interrupt(): void
     {
-        $this->points = [];
+        $this->look();
+        $this->tS = $this->value = $this->integral = [];
+        $this->lastS = -INF;
     }
 
+    /** A reading at a time that was had already is left out. */
     public function add(float $tS, float $value): void
     {
-        $last = $this->points === [] ? null : $this->points[count($this->points) - 1];
-        if ($last === null) {
-            $this->points = [[$tS, $value, 0.0]];
-
+        if ($tS <= $this->lastS) {
             return;
         }
-        if ($tS <= $last[0]) {
+        $this->tS[] = $tS;
+        $this->value[] = $value;
+        $this->lastS = $tS;
+        if (++$this->fresh === self::BATCH) {
+            $this->look();
+        }
+    }
+
+    /** Looks at the fresh readings. */
+    private function look(): void
+    {
+        if ($this->fresh === 0) {
             return;
         }
-        $this->points[] = [$tS, $value, $last[2] + ($last[1] + $value) / 2 * ($tS - $last[0])];
-        $this->slide($last[0], $tS);
-        $this->drop($tS - $this->windowS);
-    }
-
-    /** Tries every window that ends in (from, to]: at its ends, where its start passes a reading, and where it peaks in between. */
-    private function slide(float $fromS, float $toS): void
-    {
-        $firstEnd = max($fromS, $this->points[0][0] + $this->windowS);
-        if ($firstEnd > $toS) {
+        $first = max(1, count($this->tS) - $this->fresh);
+        if ($this->integral === []) {
+            $this->begin();
+        }
+        $this->fresh = 0;
+        $fresh = array_slice($this->value, $first - 1);
+        if ($fresh === []) {
             return;
         }
-        $ends = [$firstEnd];
-        // Only readings that the start of the window passes on this stretch matter.
-        $count = count($this->points);
-        for ($i = $this->indexBefore($firstEnd - $this->windowS) + 1; $i < $count && $this->points[$i][0] + $this->windowS < $toS; $i++) {
-            $ends[] = $this->points[$i][0] + $this->windowS;
+        $this->lowest = min($this->lowest, ...$fresh);
+        $this->integrate($first);
+        foreach ($this->windows as $window) {
+            $window->pass($this->tS, $this->value, $this->integral, $first, $this->beganS, $this->lowest, max($fresh));
         }
-        $ends[] = $toS;
-        $leftGap = null;
-        $leftEnd = $firstEnd;
-        foreach ($ends as $end) {
-            $this->consider($end);
-            $gap = $this->valueAt($end) - $this->valueAt($end - $this->windowS);
-            if ($leftGap !== null && $leftGap > 0 && $gap < 0) {
-                $this->consider($leftEnd + $leftGap / ($leftGap - $gap) * ($end - $leftEnd));
-            }
-            [$leftGap, $leftEnd] = [$gap, $end];
+        if (count($this->tS) > self::MOST_UNUSED) {
+            $this->drop();
         }
     }
 
-    private function consider(float $endS): void
+    private function begin(): void
     {
-        $mean = ($this->integralAt($endS) - $this->integralAt($endS - $this->windowS)) / $this->windowS;
-        $this->highest = max($this->highest ?? $mean, $mean);
-    }
-
-    private function valueAt(float $tS): float
-    {
-        [$a, $b] = $this->around($tS);
-
-        return $b[0] === $a[0] ? $a[1] : $a[1] + ($tS - $a[0]) / ($b[0] - $a[0]) * ($b[1] - $a[1]);
-    }
-
-    private function integralAt(float $tS): float
-    {
-        [$a] = $this->around($tS);
-
-        return $a[2] + ($a[1] + $this->valueAt($tS)) / 2 * ($tS - $a[0]);
-    }
-
-    /** @return array{array{float, float, float}, array{float, float, float}} the readings before and after a time, by bisection */
-    private function around(float $tS): array
-    {
-        $low = $this->indexBefore($tS);
-
-        return [$this->points[$low], $this->points[min($low + 1, count($this->points) - 1)]];
-    }
-
-    /** The last reading but one that is not after a time, by bisection; the first when all are after it. */
-    private function indexBefore(float $tS): int
-    {
-        $low = 0;
-        $high = count($this->points) - 1;
-        while ($high - $low > 1) {
-            $middle = intdiv($low + $high, 2);
-            if ($this->points[$middle][0] <= $tS) {
-                $low = $middle;
-            } else {
-                $high = $middle;
-            }
+        $this->integral = [0.0];
+        $this->beganS = $this->tS[0];
+        $this->lowest = INF;
+        foreach ($this->windows as $window) {
+            $window->begin();
         }
-
-        return $low;
     }
 
-    private function drop(float $beforeS): void
+    /** @param  int<1, max>  $first */
+    private function integrate(int $first): void
     {
-        $keep = 0;
-        $last = count($this->points) - 1;
-        while ($keep < $last && $this->points[$keep + 1][0] <= $beforeS) {
-            $keep++;
+        [$tS, $value, $integral] = [$this->tS, $this->value, $this->integral];
+        $this->integral = [];
+        $sum = $integral[$first - 1];
+        for ($i = $first, $count = count($tS); $i < $count; $i++) {
+            $sum += ($value[$i - 1] + $value[$i]) / 2 * ($tS[$i] - $tS[$i - 1]);
+            $integral[] = $sum;
         }
-        // Dropping in batches keeps the cost of moving the list small.
-        if ($keep > 64) {
-            $this->points = array_slice($this->points, $keep);
+        $this->integral = $integral;
+    }
+
+    private function drop(): void
+    {
+        $unused = PHP_INT_MAX;
+        foreach ($this->windows as $window) {
+            $unused = min($unused, $window->unused($this->tS));
+        }
+        $this->tS = array_slice($this->tS, $unused);
+        $this->value = array_slice($this->value, $unused);
+        $this->integral = array_slice($this->integral, $unused);
+        foreach ($this->windows as $window) {
+            $window->forget($unused);
         }
     }
 }

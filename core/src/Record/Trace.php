@@ -10,6 +10,9 @@ namespace Harmozon\Core\Record;
  */
 final class Trace
 {
+    /** As many points as a curve on a screen can show apart. */
+    private const MOST = 300;
+
     /** @var array<int, array{highest: Completed, last: Completed}> by stretch */
     private array $stretches = [];
 
@@ -17,7 +20,7 @@ final class Trace
      * @param  float  $durationS  time of the session's last reading
      * @param  int  $most  stretches to cut it into
      */
-    public function __construct(private readonly float $durationS, private readonly int $most = 300)
+    public function __construct(private readonly float $durationS, private readonly int $most = self::MOST)
     {
     }
 
@@ -25,7 +28,7 @@ final class Trace
     {
         $stretch = $this->durationS <= 0 ? 0 : (int) min($this->most - 1, floor($reading->reading->tS() / $this->durationS * $this->most));
         $kept = $this->stretches[$stretch] ?? ['highest' => $reading, 'last' => $reading];
-        if (($reading->kw->value ?? -1.0) > ($kept['highest']->kw->value ?? -1.0)) {
+        if (($reading->kw ?? -1.0) > ($kept['highest']->kw ?? -1.0)) {
             $kept['highest'] = $reading;
         }
         $this->stretches[$stretch] = ['highest' => $kept['highest'], 'last' => $reading];

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Record;
 
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Term;
+
 /** The word for a session. */
-enum Verdict: string
+enum Verdict: string implements Term
 {
     case Passed = 'passed';
     case PassedIndicative = 'passed_indicative';
@@ -13,14 +16,8 @@ enum Verdict: string
     case Failed = 'failed';
     case Incomplete = 'incomplete';
 
-    public function words(): string
+    public function message(): Message
     {
-        return match ($this) {
-            self::Passed => 'Stayed within its plates',
-            self::PassedIndicative => 'Within its plates, by estimate',
-            self::Caution => 'Take care',
-            self::Failed => 'Went over a plate',
-            self::Incomplete => 'Not enough to judge',
-        };
+        return Message::of('verdict.'.$this->value);
     }
 }

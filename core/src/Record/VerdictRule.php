@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Record;
 
+use Harmozon\Core\Equipment\Quantity;
 use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Listing;
+use Harmozon\Core\Words\Message;
 
 /** Turns a plate check into a verdict, and tells what decided it. */
 final readonly class VerdictRule
@@ -20,22 +23,22 @@ final readonly class VerdictRule
     /**
      * @param  list<PlateRow>  $rows
      * @param  list<TemperatureRow>  $temperatures
-     * @return array{Verdict, list<string>} findings worst first
+     * @return array{Verdict, list<Message>} findings worst first
      */
     public function decide(Measured $measured, array $rows, array $temperatures): array
     {
         $overs = [
-            ...array_map(self::overWords(...), array_values(array_filter($rows, static fn (PlateRow $r): bool => $r->state === PlateState::Over))),
-            ...self::hot($temperatures, TemperatureState::Over, '%s reached %s: too hot to hold. The contact inside is hotter than its surface.'),
+            ...array_map(self::overFinding(...), array_values(array_filter($rows, static fn (PlateRow $r): bool => $r->state === PlateState::Over))),
+            ...self::hot($temperatures, TemperatureState::Over),
         ];
         $cautions = [
-            ...self::hot($temperatures, TemperatureState::Caution, '%s reached %s: watch it. The contact inside is hotter than its surface.'),
+            ...self::hot($temperatures, TemperatureState::Caution),
             ...$this->doubts($measured),
             ...$this->refused(),
         ];
         $estimated = array_filter($rows, static fn (PlateRow $r): bool => $r->peak?->provenance === Provenance::Estimated);
         $remarks = [
-            ...($estimated === [] ? [] : ['Some values are estimated from the pack\'s voltage curve: the verdict is indicative.']),
+            ...($estimated === [] ? [] : [Message::of('finding.estimated')]),
             ...self::remarks($measured, $rows),
         ];
         $lacking = $this->lacking($measured);
@@ -48,100 +51,105 @@ final readonly class VerdictRule
         };
         $findings = [...$overs, ...($lacking === null ? [] : [$lacking]), ...$cautions, ...$remarks];
         if ($verdict === Verdict::Passed && $findings === []) {
-            $findings[] = 'Every value that was read stayed below 90 % of its plate.';
+            $findings[] = Message::of('finding.all_within');
         }
 
         return [$verdict, $findings];
     }
 
-    private function lacking(Measured $measured): ?string
+    private function lacking(Measured $measured): ?Message
     {
         return match (true) {
-            $measured->readings === 0 => 'No readings yet.',
-            $measured->readings < self::FEWEST_READINGS => sprintf('Only %d of the %d readings a verdict needs.', $measured->readings, self::FEWEST_READINGS),
-            $measured->readingsWithAmps === 0 => 'Amps were neither read nor do they follow from the rest: read two of V, A and kW, or kW with the state of charge.',
-            ! $measured->flowed() => 'No current flowed: the session says nothing about the plates.',
+            $measured->readings === 0 => Message::of('finding.no_readings'),
+            $measured->readings < self::FEWEST_READINGS => Message::of('finding.few_readings', count: Amount::count($measured->readings), needed: Amount::count(self::FEWEST_READINGS)),
+            $measured->readingsWithAmps === 0 => Message::of('finding.no_amps'),
+            ! $measured->flowed() => Message::of('finding.no_flow'),
             default => null,
         };
     }
 
     /**
      * @param  list<TemperatureRow>  $temperatures
-     * @return list<string>
+     * @return list<Message>
      */
-    private static function hot(array $temperatures, TemperatureState $state, string $sentence): array
+    private static function hot(array $temperatures, TemperatureState $state): array
     {
-        $words = [];
+        $findings = [];
         foreach ($temperatures as $row) {
             if ($row->state === $state) {
-                $words[] = sprintf($sentence, ucfirst($row->point->value), Amount::celsius($row->maxC));
+                $named = ['point' => $row->point->message(), 'celsius' => Amount::celsius($row->maxC)];
+                $findings[] = $state === TemperatureState::Over ? Message::of('finding.too_hot', ...$named) : Message::of('finding.warm', ...$named);
             }
         }
 
-        return $words;
+        return $findings;
     }
 
-    private static function overWords(PlateRow $row): string
+    private static function overFinding(PlateRow $row): Message
     {
-        $indicative = $row->peak?->provenance === Provenance::Estimated ? ' (estimated)' : '';
+        $estimated = $row->peak?->provenance === Provenance::Estimated ? 'yes' : 'no';
         if ($row->isBoostOverrun) {
-            return sprintf(
-                '%s carried more than its continuous %s for %s%s; its plate allows %s.',
-                ucfirst($row->link->name), Amount::amps($row->continuousLimit() ?? 0.0), Amount::minutes($row->minutesOverContinuous ?? 0.0), $indicative, Amount::minutes($row->allowedMinutes() ?? 0.0),
+            return Message::of(
+                'finding.boost_overrun',
+                link: $row->link->name,
+                continuous: Amount::amps($row->continuousLimit() ?? 0.0),
+                minutes: Amount::minutes($row->minutesOverContinuous ?? 0.0),
+                estimated: $estimated,
+                allowed: Amount::minutes($row->allowedMinutes() ?? 0.0),
             );
         }
-        $amount = match ($row->quantity) {
-            Quantity::Volts => Amount::volts(...),
-            Quantity::Amps => Amount::amps(...),
-            Quantity::Kw => Amount::kw(...),
-        };
 
-        return sprintf('%s saw %s%s, over its limit of %s.', ucfirst($row->link->name), $amount($row->peak->value ?? 0.0), $indicative, $amount($row->limit() ?? 0.0));
+        return Message::of(
+            'finding.over',
+            link: $row->link->name,
+            peak: $row->quantity->amount($row->peak->value ?? 0.0),
+            estimated: $estimated,
+            limit: $row->quantity->amount($row->limit() ?? 0.0),
+        );
     }
 
-    /** @return list<string> */
+    /** @return list<Message> */
     private function doubts(Measured $measured): array
     {
         $doubtful = array_filter($measured->peaks, static fn (PeakValue $p): bool => $p->isDoubtful);
         if ($doubtful === []) {
             return [];
         }
-        $names = array_map(static fn (string $q): string => Quantity::from($q)->words(), array_keys($doubtful));
+        $names = array_map(static fn (string $q): Message => Quantity::from($q)->message(), array_keys($doubtful));
 
-        return [sprintf('The peak of %s rests on a reading that looks wrong: see the flags.', implode(' and ', $names))];
+        return [Message::of('finding.doubtful_peak', quantities: Listing::and($names))];
     }
 
-    /** @return list<string> */
+    /** @return list<Message> */
     private function refused(): array
     {
         return $this->answer->outcome->mayFlow()
             ? []
-            : [sprintf('This chain is one to leave alone (%s): %s', lcfirst($this->answer->outcome->words()), $this->answer->why())];
+            : [Message::of('finding.refused_chain', outcome: $this->answer->outcome->message(), why: $this->answer->why())];
     }
 
     /**
      * @param  list<PlateRow>  $rows
-     * @return list<string>
+     * @return list<Message>
      */
     private static function remarks(Measured $measured, array $rows): array
     {
         $remarks = [];
         foreach ($rows as $row) {
             if ($row->state === PlateState::Close) {
-                $remarks[] = sprintf('%s came close to its %s: %s %% of the limit.', ucfirst($row->link->name), $row->quantity->words(), round(100 * ($row->utilisation() ?? 0.0)));
+                $remarks[] = Message::of('finding.close', link: $row->link->name, quantity: $row->quantity->message(), share: Amount::percent(100 * ($row->utilisation() ?? 0.0)));
             }
         }
         foreach ($rows as $row) {
             if (($row->thetaMax ?? 0.0) > 1.0) {
-                $remarks[] = sprintf('The heat figure of %s reached %.2f of the allowed rise.', $row->link->name, $row->thetaMax ?? 0.0);
+                $remarks[] = Message::of('finding.heat', link: $row->link->name, theta: Amount::share($row->thetaMax ?? 0.0));
             }
         }
         if ($measured->gaps !== []) {
-            $remarks[] = sprintf('%d %s without readings: means are not taken across them.', count($measured->gaps), count($measured->gaps) === 1 ? 'stretch' : 'stretches');
+            $remarks[] = Message::of('finding.gaps', count: Amount::count(count($measured->gaps)));
         }
         if ($measured->flags !== []) {
-            $count = count($measured->flags) + $measured->flagsLeftOut;
-            $remarks[] = sprintf('%d %s flagged as doubtful and kept.', $count, $count === 1 ? 'thing was' : 'things were');
+            $remarks[] = Message::of('finding.flags', count: Amount::count(count($measured->flags) + $measured->flagsLeftOut));
         }
 
         return $remarks;

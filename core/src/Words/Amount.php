@@ -4,56 +4,112 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Words;
 
-/** Figures as they stand in a sentence: with their unit, and no more digits than a plate would carry. */
-final class Amount
+/** A figure of a message, in SI units, with no more digits than a plate would carry. */
+final readonly class Amount
 {
-    public static function volts(float $v): string
-    {
-        return self::trimmed($v, 0).' V';
+    /**
+     * @param  int|null  $decimals  null: as many as the value has, up to six digits
+     * @param  bool  $isTrimmed  without zeros at the end of its decimals
+     * @param  string|null  $exact  money's own decimal text, which no float may touch
+     * @param  string|null  $currency  ISO 4217, for money
+     */
+    private function __construct(
+        public float $value,
+        public Unit $unit,
+        public ?int $decimals,
+        public bool $isTrimmed = true,
+        public ?string $exact = null,
+        public ?string $currency = null,
+    ) {
     }
 
-    public static function amps(float $a): string
+    public static function volts(float $v): self
     {
-        return self::trimmed($a, $a < 100 ? 1 : 0).' A';
+        return new self($v, Unit::Volts, 0);
     }
 
-    public static function kw(float $kw): string
+    public static function amps(float $a): self
     {
-        return self::trimmed($kw, $kw < 100 ? 1 : 0).' kW';
+        return new self($a, Unit::Amps, $a < 100 ? 1 : 0);
     }
 
-    public static function percent(float $percent): string
+    public static function kw(float $kw): self
     {
-        return self::trimmed($percent, 0).' %';
+        return new self($kw, Unit::KiloWatts, $kw < 100 ? 1 : 0);
     }
 
-    public static function minutes(float $minutes): string
+    public static function kwh(float $kwh): self
     {
-        return self::trimmed($minutes, $minutes < 10 ? 1 : 0).' min';
+        return new self($kwh, Unit::KiloWattHours, 1, isTrimmed: false);
+    }
+
+    public static function percent(float $percent): self
+    {
+        return new self($percent, Unit::Percent, 0);
+    }
+
+    public static function minutes(float $minutes): self
+    {
+        return new self($minutes, Unit::Minutes, $minutes < 10 ? 1 : 0);
     }
 
     /** Minutes, or hours and minutes from two hours on. */
-    public static function duration(float $minutes): string
+    public static function duration(float $minutes): self
     {
-        $whole = (int) round($minutes);
-
-        return $whole < 120 ? self::minutes($minutes) : sprintf('%d h %d min', intdiv($whole, 60), $whole % 60);
+        return new self($minutes, Unit::Duration, $minutes < 10 ? 1 : 0);
     }
 
-    public static function metres(float $m): string
+    public static function metres(float $m): self
     {
-        return self::trimmed($m, 1).' m';
+        return new self($m, Unit::Metres, 1);
     }
 
-    public static function celsius(float $c): string
+    public static function celsius(float $c): self
     {
-        return self::trimmed($c, 1).' °C';
+        return new self($c, Unit::Celsius, 1);
     }
 
-    private static function trimmed(float $value, int $decimals): string
+    /** A share to hundredths, such as a heat load. */
+    public static function share(float $share): self
     {
-        $text = number_format($value, $decimals, '.', '');
+        return new self($share, Unit::One, 2, isTrimmed: false);
+    }
 
-        return str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
+    /** How many there are. */
+    public static function count(int $count): self
+    {
+        return new self($count, Unit::Count, 0);
+    }
+
+    /** A figure as somebody gave it, not rounded to what a plate carries. */
+    public static function asGiven(float $value, Unit $unit = Unit::One): self
+    {
+        return new self($value, $unit, null);
+    }
+
+    public static function money(string $decimal, string $currency): self
+    {
+        return new self((float) $decimal, Unit::Money, null, exact: $decimal, currency: $currency);
+    }
+
+    /** @return array{value: float, unit: string, decimals: int|null, trimmed: bool, exact: string|null, currency: string|null} */
+    public function toArray(): array
+    {
+        return [
+            'value' => $this->value, 'unit' => $this->unit->value, 'decimals' => $this->decimals,
+            'trimmed' => $this->isTrimmed, 'exact' => $this->exact, 'currency' => $this->currency,
+        ];
+    }
+
+    /** @param  mixed  $kept  what toArray() gave; anything else is no amount */
+    public static function fromArray(mixed $kept): ?self
+    {
+        $unit = is_array($kept) && is_string($kept['unit'] ?? null) ? Unit::tryFrom($kept['unit']) : null;
+        if ($unit === null || ! is_array($kept) || ! is_numeric($kept['value'] ?? null)) {
+            return null;
+        }
+        $text = static fn (string $key): ?string => is_string($kept[$key] ?? null) ? $kept[$key] : null;
+
+        return new self((float) $kept['value'], $unit, is_int($kept['decimals'] ?? null) ? $kept['decimals'] : null, ($kept['trimmed'] ?? true) === true, $text('exact'), $text('currency'));
     }
 }

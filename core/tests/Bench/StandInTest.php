@@ -6,11 +6,12 @@ namespace Harmozon\Core\Tests\Bench;
 
 use Harmozon\Core\Bench\Script;
 use Harmozon\Core\Bench\StandIn;
+use Harmozon\Core\Equipment\Quantity;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Judgement;
-use Harmozon\Core\Record\Quantity;
 use Harmozon\Core\Record\Verdict;
 use Harmozon\Core\Tests\Cases;
+use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\TestCase;
 
 final class StandInTest extends TestCase
@@ -39,7 +40,7 @@ final class StandInTest extends TestCase
         $ignores = self::judged(new Script(3, ignoresHeat: true), $hungry);
 
         self::assertSame(Verdict::Failed, $ignores->verdict);
-        self::assertNotSame(Verdict::Failed, $obeys->verdict, implode(' ', $obeys->findings));
+        self::assertNotSame(Verdict::Failed, $obeys->verdict, Say::all($obeys->findings));
         self::assertGreaterThan($obeys->measured->mean10MinA, $ignores->measured->mean10MinA + 1);
     }
 

@@ -7,6 +7,7 @@ namespace Harmozon\Core\Tests\Equipment;
 use Harmozon\Core\Chain\FactKind;
 use Harmozon\Core\Chain\Unread;
 use Harmozon\Core\Tests\Cases;
+use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -44,10 +45,10 @@ final class CabinetTest extends TestCase
     public function test_the_missing_figure_is_asked_for_by_name(array $cabinet, string $path, FactKind $kind): void
     {
         $answer = Cases::answer(Cases::file(outlet: ['cabinet' => ['kw' => 150, 'partner_active' => true, ...$cabinet]]))->best;
-        $asked = array_map(static fn (Unread $u): array => [$u->path, $u->kind, $u->piece], $answer->limits->unread ?? []);
+        $asked = array_map(static fn (Unread $u): array => [$u->path, $u->asked->kind(), $u->piece], $answer->limits->unread ?? []);
 
         self::assertSame([[$path, $kind, 'post']], $asked);
-        self::assertStringContainsString('The kW shown is a ceiling.', implode(' ', $answer->cautions()));
+        self::assertStringContainsString('The kW shown is a ceiling.', Say::all($answer->cautions()));
     }
 
     /** @return iterable<string, array{array<string, mixed>, string, FactKind}> */
@@ -66,15 +67,16 @@ final class CabinetTest extends TestCase
         $answer = Cases::answer(Cases::changed(Cases::file(outlet: ['coupler' => 'j3400'], adapters: [[]]), $changes))->best;
         $unread = $answer->limits->unread ?? [];
 
-        self::assertSame([[$fact, $piece]], array_map(static fn (Unread $u): array => [$u->fact, $u->piece], $unread));
-        self::assertNotSame('', $unread[0]->where);
+        self::assertSame([[$fact, $piece]], array_map(static fn (Unread $u): array => [Say::it($u->fact()), $u->piece], $unread));
+        self::assertNotSame('', Say::it($unread[0]->where()));
     }
 
     /** @return iterable<string, array{array<string, mixed>, string, string}> */
     public static function ceilings(): iterable
     {
         yield 'the station' => [['outlet.max_a' => null], "the station's amps", 'post'];
-        yield 'the adapter' => [['adapters.0.plate.continuous_a' => null, 'adapters.0.plate.boost_a' => null], 'the amps of A1', 'a1'];
+        yield 'its kW' => [['outlet.max_kw' => null], "the station's kW", 'post'];
+        yield "the inlet's amps" => [['vehicle.inlets.0.dc.max_a' => null], "the DC amps of the car's inlet", 'car'];
         yield 'the curve' => [['vehicle.charge_curve_kw' => null], "the car's charge curve", 'car'];
     }
 }

@@ -8,6 +8,7 @@ use Eris\Generators;
 use Eris\TestTrait;
 use Harmozon\Core\Equipment\Curve;
 use Harmozon\Core\Equipment\ImpossibleValue;
+use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\TestCase;
 
 final class CurveTest extends TestCase
@@ -56,7 +57,7 @@ final class CurveTest extends TestCase
                 Curve::through($points);
                 self::fail('was taken');
             } catch (ImpossibleValue $e) {
-                self::assertNotSame('', $e->getMessage());
+                self::assertNotSame('', Say::complaint($e));
             }
         }
     }

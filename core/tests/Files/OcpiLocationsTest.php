@@ -6,10 +6,11 @@ namespace Harmozon\Core\Tests\Files;
 
 use Harmozon\Core\Equipment\OutletGroup;
 use Harmozon\Core\Files\EquipmentReader;
-use Harmozon\Core\Files\FieldError;
 use Harmozon\Core\Files\Node;
-use Harmozon\Core\Files\OcpiLocations;
 use Harmozon\Core\Files\OcpiPlace;
+use Harmozon\Core\Files\OcpiReader;
+use Harmozon\Core\Files\OcpiWriter;
+use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -31,7 +32,7 @@ final class OcpiLocationsTest extends TestCase
             }
             self::assertEquals($value, $at, $path);
         }
-        $read = (new EquipmentReader)->outlet(Node::of($outlet->spec)->with(['id' => 'o', 'name' => $outlet->name]));
+        $read = (new EquipmentReader)->outlet(Node::of($outlet->spec)->with(['id' => 'o', 'name' => Say::it($outlet->name)]));
 
         self::assertSame($group, OutletGroup::of($read));
     }
@@ -65,7 +66,7 @@ final class OcpiLocationsTest extends TestCase
         self::assertSame([
             'locations[0].evses[0].connectors[2]: connector standard "PANTOGRAPH" is not known here',
             'locations[0].evses[0].connectors[3]: power type "STEAM" is not known here',
-        ], $place->notUnderstood);
+        ], Say::voice()->each($place->notUnderstood));
     }
 
     public function test_what_is_written_reads_back_the_same(): void
@@ -75,18 +76,16 @@ final class OcpiLocationsTest extends TestCase
             ['standard' => 'IEC_60309_2_three_32', 'power_type' => 'AC_3_PHASE', 'format' => 'SOCKET', 'max_voltage' => 230, 'max_amperage' => 32],
         ]);
         $outlets = array_map(static fn ($o, int $i): array => ['id' => "o{$i}", 'spec' => $o->spec], $place->outlets, array_keys($place->outlets));
-        $written = (new OcpiLocations)->write([['id' => 'p', 'name' => $place->name, 'outlets' => [...$outlets, ['id' => 'old', 'spec' => ['coupler' => 'legacy_paddle', 'current' => 'ac']]]]]);
+        $written = (new OcpiWriter)->write([['id' => 'p', 'name' => $place->name, 'outlets' => [...$outlets, ['id' => 'old', 'spec' => ['coupler' => 'legacy_paddle', 'current' => 'ac']]]]]);
 
-        self::assertSame(['Sluice wharf: legacy_paddle has no name in OCPI'], $written['left_out']);
-        self::assertEquals($place, (new OcpiLocations)->read((string) json_encode(['data' => $written['locations']]))[0]);
+        self::assertSame(['Sluice wharf: legacy_paddle has no name in OCPI'], Say::voice()->each($written['left_out']));
+        self::assertEquals($place, (new OcpiReader)->read((string) json_encode(['data' => $written['locations']]))[0]);
     }
 
     #[DataProvider('faults')]
     public function test_a_file_that_is_no_list_of_locations_is_refused_by_its_field(string $json, string $complaint): void
     {
-        $this->expectException(FieldError::class);
-        $this->expectExceptionMessage($complaint);
-        (new OcpiLocations)->read($json);
+        self::assertStringContainsString($complaint, Say::refusal(static fn () => (new OcpiReader)->read($json)));
     }
 
     /** @return iterable<string, array{string, string}> */
@@ -103,6 +102,6 @@ final class OcpiLocationsTest extends TestCase
     /** @param  list<array<string, mixed>>  $connectors */
     private static function read(array $connectors): OcpiPlace
     {
-        return (new OcpiLocations)->read((string) json_encode([['id' => 'L', 'name' => 'Sluice wharf', 'evses' => [['uid' => 'E', 'connectors' => $connectors]]]]))[0];
+        return (new OcpiReader)->read((string) json_encode([['id' => 'L', 'name' => 'Sluice wharf', 'evses' => [['uid' => 'E', 'connectors' => $connectors]]]]))[0];
     }
 }

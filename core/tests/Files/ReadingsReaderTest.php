@@ -10,6 +10,7 @@ use Harmozon\Core\Files\ReadingJsonReader;
 use Harmozon\Core\Files\ReadingsReader;
 use Harmozon\Core\Files\RejectedRow;
 use Harmozon\Core\Record\Reading;
+use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -41,7 +42,7 @@ final class ReadingsReaderTest extends TestCase
 
     public function test_clock_times_count_from_the_first_row_and_pass_midnight(): void
     {
-        $times = static fn (string $csv): array => array_map(static fn ($r) => $r instanceof Reading ? $r->tMs / 1000 : $r->reason, self::rows($csv));
+        $times = static fn (string $csv): array => array_map(static fn ($r) => $r instanceof Reading ? $r->tMs / 1000 : Say::it($r->reason), self::rows($csv));
 
         self::assertEquals([0, 10, 20], $times("time,kw\n23:59:50,1\n0:00:00,1\n0:00:10,1\n"));
         self::assertEquals([0, 90.5], $times("time,kw\n2026-05-01T10:00:00Z,1\n2026-05-01T12:01:30.5+02:00,1\n"));
@@ -51,7 +52,7 @@ final class ReadingsReaderTest extends TestCase
     public function test_a_bad_row_is_reported_by_its_line_and_the_rest_is_kept(): void
     {
         $rows = self::rows("t_s,soc_pct,volts\n0,10,340\nx,10,340\n2,110,340\n3,10,-1\n4,10,1e999\n5,,\n,10,340\n7,10,340,9\n8,\"10\n20\",340\n9,10,340\n");
-        $said = array_map(static fn ($r) => $r instanceof RejectedRow ? "{$r->line} {$r->reason}" : $r->tMs, $rows);
+        $said = array_map(static fn ($r) => $r instanceof RejectedRow ? $r->line.' '.Say::it($r->reason) : $r->tMs, $rows);
 
         self::assertSame([
             0,
@@ -67,20 +68,33 @@ final class ReadingsReaderTest extends TestCase
         ], $said);
     }
 
-    public function test_a_quote_that_is_never_closed_does_not_swallow_the_file(): void
+    /** @param  list<string>  $says  what becomes of each record, by the number of its first line */
+    #[DataProvider('quotes')]
+    public function test_no_row_disappears_whatever_the_quoting(string $rows, array $says): void
     {
-        $rows = self::rows("t_s,kw\n0,\"50\n".implode('', array_map(static fn (int $s): string => "{$s},50\n", range(1, 60))));
+        $read = iterator_to_array((new ReadingsReader)->read(explode("\n", "t_s,kw,note\n".$rows)));
 
-        self::assertInstanceOf(RejectedRow::class, $rows[0]);
-        self::assertGreaterThan(30, count(array_filter($rows, static fn ($r) => $r instanceof Reading)));
+        self::assertSame($says, array_map(static fn (int $line, Reading|RejectedRow $r): string => $line.' '.($r instanceof Reading ? $r->tMs / 1000 .': '.$r->note : Say::it($r->reason)), array_keys($read), $read));
+    }
+
+    /** @return iterable<string, array{string, list<string>}> */
+    public static function quotes(): iterable
+    {
+        $open = 'row: a quotation mark is opened and not closed';
+        yield 'a quoted cell' => ["0,1,\"a, b\"\n1,1,c", ['2 0: a, b', '3 1: c']];
+        yield 'a doubled quote' => ["0,1,\"5\"\" hose\"\n1,1,c", ['2 0: 5" hose', '3 1: c']];
+        yield 'a quote inside a cell' => ["0,1,5\" hose\n1,1,c\n2,1,6\" hose", ['2 0: 5" hose', '3 1: c', '4 2: 6" hose']];
+        yield 'a line break in a quoted cell' => ["0,1,\"two\nlines\"\n1,1,c", ["2 0: two\nlines", '4 1: c']];
+        yield 'a quote that is never closed' => ["0,1,\"open\n1,1,c\n2,1,d", ["2 {$open}", '3 1: c', '4 2: d']];
+        yield 'two stray quotes with rows between them' => ["0,1,\"open\n1,1,c\n2,1,d\n3,1,\"shut", ["2 {$open}", '3 1: c', '4 2: d', "5 {$open}"]];
+        yield 'a quote open at the end' => ["0,1,c\n1,1,\"open", ['2 0: c', "3 {$open}"]];
+        yield 'a quote closed after many lines of text' => ['0,1,"x'.str_repeat("\n-", 25)."\"\n1,1,c", ["2 {$open}", ...array_map(static fn (int $l): string => "{$l} t_s: \"-\" is not a number", range(3, 26)), '27 t_s: "-"" is not a number', '28 1: c']];
     }
 
     #[DataProvider('headers')]
     public function test_a_header_that_cannot_be_used_is_refused(string $csv, string $complaint): void
     {
-        $this->expectException(FieldError::class);
-        $this->expectExceptionMessage($complaint);
-        self::rows($csv);
+        self::assertStringContainsString($complaint, Say::refusal(static fn () => self::rows($csv)));
     }
 
     /** @return iterable<string, array{string, string}> */

@@ -8,8 +8,10 @@ use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Catalogue\ChargerKind;
 use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Equipment\CouplerFamily;
+use Harmozon\Core\Files\CatalogueReader;
 use Harmozon\Core\Fit\Change;
 use Harmozon\Core\Tests\Cases;
+use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\TestCase;
 
 final class ChangesTest extends TestCase
@@ -113,7 +115,7 @@ final class ChangesTest extends TestCase
         $now = $case->fitter()->answer($case->outlet, $case->vehicle)->best;
 
         return array_map(
-            static fn (Change $c): string => sprintf('%s: %s %d', $c->words, $c->answer->outcome->value, round($c->answer->expectedPeakKw() ?? 0)),
+            static fn (Change $c): string => sprintf('%s: %s %d', Say::it($c->message), $c->answer->outcome->value, round($c->answer->expectedPeakKw() ?? 0)),
             $case->changes(self::catalogue())->changes($now, $case->outlet, $case->vehicle),
         );
     }
@@ -122,6 +124,6 @@ final class ChangesTest extends TestCase
     {
         $folder = dirname(__DIR__, 2).'/catalogue';
 
-        return Catalogue::fromJson((string) file_get_contents("{$folder}/charger-kinds.json"), (string) file_get_contents("{$folder}/adapter-kinds.json"));
+        return (new CatalogueReader)->catalogue((string) file_get_contents("{$folder}/charger-kinds.json"), (string) file_get_contents("{$folder}/adapter-kinds.json"));
     }
 }

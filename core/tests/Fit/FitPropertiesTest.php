@@ -27,22 +27,8 @@ final class FitPropertiesTest extends TestCase
                 $small = Cases::answer(self::at($outlet, $kit))->best;
                 $large = Cases::answer(self::at($outlet, [...$kit, $extra]))->best;
 
-                self::assertGreaterThanOrEqual($small->outcome->rank(), $large->outcome->rank());
-                if ($small->outcome === $large->outcome) {
-                    self::assertGreaterThanOrEqual($small->expectedPeakKw(), $large->expectedPeakKw());
-                }
-            });
-    }
-
-    public function test_the_board_gives_the_same_best_answer_as_the_full_question(): void
-    {
-        $this->forAll(self::kits(), Generators::elements(self::SHAPES))
-            ->then(static function (array $kit, string $outlet): void {
-                $case = Cases::read(self::at($outlet, $kit));
-                $full = $case->fitter()->answer($case->outlet, $case->vehicle)->best;
-                $board = $case->fitter()->bestOf($case->outlet, $case->vehicle);
-
-                self::assertSame([$full->outcome, $full->chain->linkIds(), $full->expectedPeakKw()], [$board->outcome, $board->chain->linkIds(), $board->expectedPeakKw()]);
+                // A stack is looked at only while nothing else joins.
+                self::assertTrue($small->isStack() || $large->compare($small) <= 0);
             });
     }
 
@@ -101,9 +87,9 @@ final class FitPropertiesTest extends TestCase
             $unknown = Cases::answer(Cases::changed($file, [$path => null]))->best;
             $read = Cases::answer(Cases::changed($file, [$path => $known]))->best;
 
-            self::assertSame(Result::Unknown, Cases::gate($unknown, $gate)->result, $path);
+            self::assertSame(Result::Unknown, Cases::gate($unknown, $gate)->result(), $path);
             self::assertSame('unverified', $unknown->outcome->value, $path);
-            self::assertNotSame(Result::Unknown, Cases::gate($read, $gate)->result, $path);
+            self::assertNotSame(Result::Unknown, Cases::gate($read, $gate)->result(), $path);
             self::assertSame('charges', $read->outcome->value, $path);
         }
     }

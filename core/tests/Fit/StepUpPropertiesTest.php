@@ -26,7 +26,7 @@ final class StepUpPropertiesTest extends TestCase
                 ))->best;
 
                 self::assertEqualsWithDelta(min($kw, $inputA * min(400, $stationV) / 1000, 500 * min(400, $stationV) / 1000, 150), $best->expectedPeakKw(), 1e-6);
-                self::assertSame(Result::Caution, Cases::gate($best, GateName::Voltage)->result);
+                self::assertSame(Result::Caution, Cases::gate($best, GateName::Voltage)->result());
             });
     }
 
@@ -41,7 +41,7 @@ final class StepUpPropertiesTest extends TestCase
                 default => Result::Pass,
             };
 
-            self::assertSame($expected, Cases::gate($best, GateName::Voltage)->result, "{$stationV} V");
+            self::assertSame($expected, Cases::gate($best, GateName::Voltage)->result(), "{$stationV} V");
             self::assertSame($expected !== Result::Fail, $best->outcome->mayFlow());
         });
     }
@@ -49,7 +49,7 @@ final class StepUpPropertiesTest extends TestCase
     public function test_a_lower_ceiling_never_lets_a_session_end_later(): void
     {
         $this->forAll(Generators::choose(600, 749), Generators::choose(0, 100))->then(static function (int $low, int $more): void {
-            $stop = static fn (int $v): float => Cases::answer(Cases::file(car: Cases::HIGH_VOLTAGE, outlet: ['max_v' => $v]))->best->voltage->stopsAtSoc ?? 80.0;
+            $stop = static fn (int $v): float => Cases::answer(Cases::file(car: Cases::HIGH_VOLTAGE, outlet: ['max_v' => $v]))->best->voltage->ceilingAtSoc ?? 80.0;
 
             self::assertLessThanOrEqual($stop($low + $more), $stop($low));
         });

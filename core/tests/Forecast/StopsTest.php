@@ -13,6 +13,7 @@ use Harmozon\Core\Forecast\RankOrder;
 use Harmozon\Core\Forecast\Sticker;
 use Harmozon\Core\Forecast\Stop;
 use Harmozon\Core\Tests\Cases;
+use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\TestCase;
 
 /** Stops for one car in their three orders, and stickers against plates. */
@@ -34,7 +35,7 @@ final class StopsTest extends TestCase
         self::assertSame(['broken', 'cheap', 'fast', 'unread', 'foreign'], self::ids($ranking->by(RankOrder::Money)));
         self::assertSame(['fast', 'cheap', 'unread', 'broken', 'foreign'], self::ids($ranking->by(RankOrder::Risk)));
 
-        $reason = static fn (string $id, RankOrder $order): string => $ranking->reason(self::stop($ranking, $id), $order);
+        $reason = static fn (string $id, RankOrder $order): string => Say::all($ranking->reasons(self::stop($ranking, $id), $order));
         self::assertSame("Quickest: 20 min, held by the car's own charge curve for 19 min of them.", $reason('fast', RankOrder::Time));
         self::assertStringContainsString("16 min more than Fast: held by the station's kW", $reason('cheap', RankOrder::Time));
         // 44.211 kWh × 0.40 = 17.68; × 0.60 = 26.53.
@@ -53,22 +54,22 @@ final class StopsTest extends TestCase
         $ranking = self::ranking([['id' => 'ceiling', 'name' => 'Ceiling', 'max_v' => 350], ['id' => 'slow', 'name' => 'Slow', 'max_kw' => 30]]);
 
         self::assertSame(['slow', 'ceiling'], self::ids($ranking->by(RankOrder::Time)));
-        self::assertStringEndsWith('The station ends at 350 V; the pack is there at 63 %.', $ranking->reason(self::stop($ranking, 'ceiling'), RankOrder::Time));
+        self::assertStringEndsWith('The station ends at 350 V; the pack is there at 63 %.', Say::all($ranking->reasons(self::stop($ranking, 'ceiling'), RankOrder::Time)));
     }
 
     public function test_two_currencies_are_not_compared(): void
     {
         $ranking = self::ranking([['id' => 'home', 'tariff' => self::PRICE], ['id' => 'away', 'tariff' => ['currency' => 'EUR', 'per_kwh' => '0.90']]]);
 
-        self::assertSame('17.68 USD for 44.2 kWh; not compared with another currency.', $ranking->reason(self::stop($ranking, 'home'), RankOrder::Money));
+        self::assertSame('17.68 USD for 44.2 kWh; not compared with another currency.', Say::all($ranking->reasons(self::stop($ranking, 'home'), RankOrder::Money)));
     }
 
     public function test_a_full_car_is_held_by_nothing(): void
     {
         $case = Cases::read(Cases::file(case: ['conditions.soc_from' => 80]));
-        $ranking = Ranking::of([self::outlet([])], $case->vehicle, new Fitter([], $case->conditions), $case->conditions);
+        $ranking = Ranking::of([self::outlet([])], $case->vehicle, new Fitter([], $case->conditions));
 
-        self::assertSame('Quickest: 0.8 min, nothing to charge.', $ranking->reason($ranking->by(RankOrder::Time)[0], RankOrder::Time));
+        self::assertSame('Quickest: 0.8 min, nothing to charge.', Say::all($ranking->reasons($ranking->by(RankOrder::Time)[0], RankOrder::Time)));
     }
 
     public function test_a_member_pays_the_members_price(): void
@@ -102,7 +103,7 @@ final class StopsTest extends TestCase
     {
         $case = Cases::read(Cases::file(case: ['conditions.member' => $member]));
 
-        return Ranking::of(array_map(self::outlet(...), $outlets), $case->vehicle, new Fitter([], $case->conditions), $case->conditions);
+        return Ranking::of(array_map(self::outlet(...), $outlets), $case->vehicle, new Fitter([], $case->conditions));
     }
 
     private static function outlet(array $changes): \Harmozon\Core\Equipment\Outlet

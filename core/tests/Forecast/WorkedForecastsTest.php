@@ -8,6 +8,7 @@ use Harmozon\Core\Forecast\Forecast;
 use Harmozon\Core\Forecast\Forecaster;
 use Harmozon\Core\Forecast\HeatReport;
 use Harmozon\Core\Tests\Cases;
+use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\TestCase;
 
 /** Forecasts with figures worked out by hand. The handshake takes 0.75 min; the ramp is 10 kW/s. */
@@ -119,7 +120,7 @@ final class WorkedForecastsTest extends TestCase
         self::assertArrayNotHasKey('sharing', $first->minutesByBinding);
         // Not known how it shares: said, not guessed.
         $unknown = self::forecast(Cases::file(car: self::LOW_VOLTAGE, outlet: ['cabinet' => ['kw' => 120]], case: ['conditions.faults' => ['neighbour_at_minute' => 10]]));
-        self::assertSame(['how the cabinet shares its power'], array_map(static fn ($u): string => $u->fact, $unknown->answer->limits->unread ?? []));
+        self::assertSame(['how the cabinet shares its power'], array_map(static fn ($u): string => Say::it($u->fact()), $unknown->answer->limits->unread ?? []));
     }
 
     public function test_a_cold_start_and_a_prepared_one(): void
@@ -155,7 +156,7 @@ final class WorkedForecastsTest extends TestCase
         $forecast = self::forecast(Cases::file(outlet: ['max_v' => 350]));
 
         self::assertEqualsWithDelta(62.5, $forecast->socEnd, 1e-6);
-        self::assertSame('The station ends at 350 V; the pack is there at 63 %.', $forecast->stopped);
+        self::assertSame('The station ends at 350 V; the pack is there at 63 %.', Say::it($forecast->cutShort));
         self::assertEqualsWithDelta(31.5, $forecast->packKwh, 1e-6);
         self::assertSame(55.0, $forecast->marginal[count($forecast->marginal) - 1]->soc);
     }
@@ -198,22 +199,22 @@ final class WorkedForecastsTest extends TestCase
     public function test_what_is_not_known_is_asked_for(): void
     {
         $forecast = self::forecast(Cases::file(car: ['pack.usable_kwh' => null]));
-        self::assertSame([null, ["the pack's usable kWh"]], [$forecast->minutes, array_map(static fn ($u): string => $u->fact, $forecast->missing)]);
+        self::assertSame([null, ["the pack's usable kWh"]], [$forecast->minutes, array_map(static fn ($u): string => Say::it($u->fact()), $forecast->missing)]);
 
         $noVolts = self::forecast(Cases::file(car: ['pack.voltage_by_soc' => null]));
         self::assertNull($noVolts->minutes);
-        self::assertSame("the pack's voltage", $noVolts->missing[0]->fact);
+        self::assertSame("the pack's voltage", Say::it($noVolts->missing[0]->fact()));
 
         $refused = self::forecast(Cases::file(outlet: ['signalling' => ['can_legacy']]));
         self::assertSame([null, 10.0, 'wont_charge'], [$refused->minutes, $refused->socEnd, $refused->answer->outcome->value]);
-        self::assertNotNull($refused->stopped);
+        self::assertNotNull($refused->cutShort);
     }
 
     public function test_a_curve_that_ends_at_nothing_stops_and_says_so(): void
     {
         $forecast = self::forecast(Cases::file(car: ['charge_curve_kw' => [[0, 100], [70, 0], [100, 0]]]));
 
-        self::assertSame("Nothing flows any more: the car's own charge curve allows none.", $forecast->stopped);
+        self::assertSame("Nothing flows any more: the car's own charge curve allows none.", Say::it($forecast->cutShort));
         self::assertGreaterThan(69.5, $forecast->socEnd);
         self::assertLessThan(70.0, $forecast->socEnd);
     }

@@ -16,14 +16,23 @@ final class DutyTest extends TestCase
 {
     public function test_cold_air_never_lifts_a_piece_above_its_plate(): void
     {
-        // At 0 °C 250 A could be 250 √(90 / 65) = 294 A.
-        $plain = Duty::of(Plate::of(continuousA: 250), 0.0);
-        self::assertEqualsWithDelta(294.2, $plain?->effectiveA, 0.05);
-        self::assertSame([250.0, 250.0], [$plain?->allowsA(0.0), $plain?->allowsA(1.0)]);
+        // At 0 °C 250 A could be 250 √(90 / 65) = 294 A; the plate says 250.
+        $plain = Duty::of(Plate::of(continuousA: 250), 0.0) ?? throw new \LogicException;
+        self::assertSame([250.0, 250.0, 250.0], [$plain->effectiveA, $plain->allowsA(0.0), $plain->allowsA(1.0)]);
 
-        $boosted = Duty::of(Plate::of(continuousA: 250, boostA: 280, boostMinutes: 15), 0.0);
-        self::assertSame([280.0, 280.0], [$boosted?->allowsA(0.5), $boosted?->allowsA(1.2)]);
-        self::assertSame(INF, $boosted?->boostMinutes(0.5));
+        self::assertSame(250.0, self::duty(-30)->effectiveA);
+        self::assertEqualsWithDelta(15.0, self::duty(-30)->fullBoostMinutes(0.0), 1e-9);
+    }
+
+    public function test_a_full_boost_ends_by_heat_or_by_its_minutes_whichever_is_first(): void
+    {
+        // At 45 °C by heat, as worked out in the standard example; a cable in perfect coolant never sees its minutes shrink.
+        self::assertEqualsWithDelta(9.5, self::duty(45)->fullBoostMinutes(0.0), 0.06);
+        self::assertEqualsWithDelta(15.0, self::duty()->fullBoostMinutes(0.0), 1e-9);
+        self::assertSame(0.0, self::duty()->fullBoostMinutes(1.0));
+        // From a load of 0.5 at 400 A: τ ln((2.56 − 0.5) / (2.56 − 1)) = 30.28 × 0.2780.
+        self::assertEqualsWithDelta(8.42, self::duty()->fullBoostMinutes(0.5), 0.01);
+        self::assertInfinite((Duty::of(Plate::of(continuousA: 200), 25.0) ?? throw new \LogicException)->fullBoostMinutes(0.0));
     }
 
     use TestTrait;

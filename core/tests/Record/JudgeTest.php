@@ -4,17 +4,18 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Tests\Record;
 
+use Harmozon\Core\Equipment\Quantity;
 use Harmozon\Core\Record\FlagCode;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Judgement;
 use Harmozon\Core\Record\PlateRow;
 use Harmozon\Core\Record\PlateState;
 use Harmozon\Core\Record\Provenance;
-use Harmozon\Core\Record\Quantity;
 use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Record\TemperatureState;
 use Harmozon\Core\Record\Verdict;
 use Harmozon\Core\Tests\Cases;
+use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\TestCase;
 
 /** One car through a 300 A adapter with 500 A for 15 minutes, and what its readings say. */
@@ -57,7 +58,7 @@ final class JudgeTest extends TestCase
         $twenty = self::judge(self::steady(440, 1200));
         self::assertSame(PlateState::Over, self::row($twenty, 'a1', Quantity::Amps)->state);
         self::assertSame(Verdict::Failed, $twenty->verdict);
-        self::assertStringContainsString('20 min', $twenty->findings[0]);
+        self::assertStringContainsString('20 min', Say::it($twenty->findings[0]));
     }
 
     public function test_one_minute_past_the_boost_is_still_rounding(): void
@@ -119,9 +120,9 @@ final class JudgeTest extends TestCase
         self::assertSame(Verdict::Incomplete, self::judge(self::steady(250, 1))->verdict);
         $noAmps = self::judge([new Reading(0, kw: 60), new Reading(1000, kw: 60), new Reading(2000, kw: 60)]);
         self::assertSame(Verdict::Incomplete, $noAmps->verdict);
-        self::assertStringContainsString('Amps were neither read', $noAmps->findings[0]);
+        self::assertStringContainsString('Amps were neither read', Say::it($noAmps->findings[0]));
         self::assertSame(PlateState::NotMeasured, self::row($noAmps, 'a1', Quantity::Amps)->state);
-        self::assertStringContainsString('No current flowed', self::judge(self::steady(0, 60))->findings[0]);
+        self::assertStringContainsString('No current flowed', Say::it(self::judge(self::steady(0, 60))->findings[0]));
     }
 
     public function test_doubtful_readings_are_flagged_and_kept(): void
@@ -149,7 +150,7 @@ final class JudgeTest extends TestCase
         $judgement = self::judge([...self::steady(250, 300), new Reading(310_000, 30, 340, 260, 120.0)]);
 
         self::assertSame(Verdict::Caution, $judgement->verdict);
-        self::assertStringContainsString('rests on a reading that looks wrong', implode(' ', $judgement->findings));
+        self::assertStringContainsString('rests on a reading that looks wrong', Say::all($judgement->findings));
     }
 
     public function test_surfaces_that_are_held_have_limits_and_rise_needs_an_ambient(): void
@@ -181,7 +182,7 @@ final class JudgeTest extends TestCase
         $judgement = self::judge(self::steady(250, 600), self::file(['recalled' => true]));
 
         self::assertSame(Verdict::Caution, $judgement->verdict);
-        self::assertStringContainsString('recall', implode(' ', $judgement->findings));
+        self::assertStringContainsString('recall', Say::all($judgement->findings));
     }
 
     public function test_heat_of_the_session_matches_the_duty_of_the_plate(): void

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { ApiError } from '@/api/client';
+import { ApiError, wordsOf } from '@/api/client';
 import { useAccount } from '@/stores/account';
-import { useAttempt, wordsOf } from '@/ui/useAttempt';
+import { useAttempt } from '@/ui/useAttempt';
 import JointGlyph from '@/ui/JointGlyph.vue';
+import { say } from '@/words/say';
 
 const account = useAccount();
 const router = useRouter();
@@ -16,9 +17,7 @@ const {
   isBusy,
   error: complaint,
   attempt,
-} = useAttempt((e) =>
-  e instanceof ApiError && e.status === 429 ? 'Too many tries. Wait a minute, then try again.' : wordsOf(e),
-);
+} = useAttempt((e) => (e instanceof ApiError && e.status === 429 ? say('account.too_many') : wordsOf(e)));
 const isDemo = document.querySelector<HTMLMetaElement>('meta[name=harmozon-demo]')?.content === 'yes';
 
 function enter(door: () => Promise<void>): Promise<void> {
@@ -38,17 +37,14 @@ function enter(door: () => Promise<void>): Promise<void> {
         <JointGlyph outcome="limited" :tags="['A1']" />
         <JointGlyph outcome="wont_charge" />
       </div>
-      <h1>Harmozon</h1>
-      <p>
-        Which car fits which charger, through which adapter; what the session gives, and whether the adapter stayed
-        within its plate.
-      </p>
+      <h1>{{ say('harmozon') }}</h1>
+      <p>{{ say('account.promise') }}</p>
     </section>
     <form class="form" @submit.prevent="enter(() => account.signIn(email, password, remember))">
-      <h2>Sign in</h2>
-      <label for="email">E-mail</label>
+      <h2>{{ say('account.sign_in') }}</h2>
+      <label for="email">{{ say('account.email') }}</label>
       <el-input id="email" v-model="email" type="email" autocomplete="username" required size="large" />
-      <label for="password">Password</label>
+      <label for="password">{{ say('account.password') }}</label>
       <el-input
         id="password"
         v-model="password"
@@ -57,12 +53,16 @@ function enter(door: () => Promise<void>): Promise<void> {
         required
         size="large"
       />
-      <label class="remember"><input v-model="remember" type="checkbox" /> Keep me signed in on this device</label>
+      <label class="remember"><input v-model="remember" type="checkbox" /> {{ say('account.remember') }}</label>
       <p v-if="complaint" class="complaint" role="alert">{{ complaint }}</p>
-      <el-button type="primary" native-type="submit" size="large" :loading="isBusy">Sign in</el-button>
+      <el-button type="primary" native-type="submit" size="large" :loading="isBusy">{{
+        say('account.sign_in')
+      }}</el-button>
       <template v-if="isDemo">
-        <p class="or quiet">or look around first, in a made-up garage:</p>
-        <el-button size="large" :disabled="isBusy" @click="enter(account.openDemo)">Open the demo garage</el-button>
+        <p class="or quiet">{{ say('account.look_around') }}</p>
+        <el-button size="large" :disabled="isBusy" @click="enter(account.openDemo)">{{
+          say('account.open_demo')
+        }}</el-button>
       </template>
     </form>
   </main>
@@ -87,9 +87,9 @@ function enter(door: () => Promise<void>): Promise<void> {
 }
 
 .about h1 {
+  font-family: var(--face-mark);
   margin-bottom: 14px;
   font-size: 46px;
-  font-stretch: 122%;
 }
 
 .about p {

@@ -1,4 +1,5 @@
 import createClient from 'openapi-fetch';
+import { say } from '@/words/say';
 import type { components, paths } from './schema';
 
 type Schemas = components['schemas'];
@@ -23,6 +24,9 @@ export type Policy = Schemas['Policy'];
 export type Reading = Schemas['Reading'];
 export type Report = Schemas['Report'];
 export type SessionLine = Schemas['SessionLine'];
+export type Term = Schemas['Term'];
+export type Terms = Schemas['Terms'];
+export type Link = Schemas['Link'];
 export type Verdict = Schemas['Verdict'];
 export type CurvePoint = Schemas['CurvePoint'];
 export type Loaded = Schemas['Loaded'];
@@ -43,6 +47,9 @@ export class ApiError extends Error {
     return path ? this.fields[path]?.[0] : undefined;
   }
 }
+
+/** What went wrong, in words for a person. */
+export const wordsOf = (e: unknown): string => (e instanceof Error ? e.message : String(e));
 
 function csrfToken(): string {
   const cookie = document.cookie.split('; ').find((c) => c.startsWith('XSRF-TOKEN='));
@@ -70,7 +77,7 @@ api.use({
     return response;
   },
   onError() {
-    return new ApiError(0, 'Harmozon cannot be reached. Nothing was lost: what you typed is still here.');
+    return new ApiError(0, say('api.unreachable'));
   },
 });
 
@@ -87,11 +94,11 @@ export async function ask<T>(call: Promise<Outcomes<T>>): Promise<T> {
     return data as T;
   }
   if (response.status === 419) {
-    throw new ApiError(419, 'This page was open for too long. Reload it and try again.');
+    throw new ApiError(419, say('api.stale'));
   }
   const said = (typeof error === 'object' && error !== null ? error : {}) as {
     message?: string;
     errors?: Record<string, string[]>;
   };
-  throw new ApiError(response.status, said.message ?? `The server answered ${response.status}.`, said.errors);
+  throw new ApiError(response.status, said.message ?? say('api.answered', { status: response.status }), said.errors);
 }

@@ -89,6 +89,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/terms": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The names of every closed set in the garage's language, and the usual need */
+        get: operations["terms"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/garage/units": {
         parameters: {
             query?: never;
@@ -499,6 +516,8 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description The stable code of the sentence beside it */
+        Code: string;
         Message: {
             message: string;
         };
@@ -507,6 +526,7 @@ export interface components {
             errors: {
                 [key: string]: string[];
             };
+            code?: components["schemas"]["Code"];
         };
         SignIn: {
             email: string;
@@ -560,6 +580,8 @@ export interface components {
             };
         } | null;
         Vehicle: {
+            /** @description Its plates */
+            lines: string[];
             id: string;
             name: string;
             blurb: string;
@@ -578,6 +600,8 @@ export interface components {
             };
         };
         Adapter: {
+            /** @description Its plates */
+            lines: string[];
             id: string;
             tag: string;
             name: string;
@@ -591,6 +615,8 @@ export interface components {
             };
         };
         Outlet: {
+            /** @description Its plates */
+            lines: string[];
             /** @enum {string} */
             group: "sockets" | "ac" | "dc" | "hubs" | "other" | "historic";
             id: string;
@@ -646,6 +672,74 @@ export interface components {
             adapters: components["schemas"]["Adapter"][];
             places: components["schemas"]["Place"][];
         };
+        /** @description One of a closed set with its name inside a sentence and standing alone */
+        Term: {
+            id: string;
+            words: string;
+            title: string;
+        };
+        Terms: {
+            sets: {
+                access: components["schemas"]["Term"][];
+                attach_order: components["schemas"]["Term"][];
+                certification: components["schemas"]["Term"][];
+                current: components["schemas"]["Term"][];
+                gate: components["schemas"]["Term"][];
+                link_kind: components["schemas"]["Term"][];
+                outcome: components["schemas"]["Term"][];
+                plate_state: components["schemas"]["Term"][];
+                point: components["schemas"]["Term"][];
+                policy: components["schemas"]["Term"][];
+                port: components["schemas"]["Term"][];
+                provenance: components["schemas"]["Term"][];
+                result: components["schemas"]["Term"][];
+                sharing: components["schemas"]["Term"][];
+                signalling: components["schemas"]["Term"][];
+                temperature_state: components["schemas"]["Term"][];
+                verdict: components["schemas"]["Term"][];
+            };
+            /** @description Words for an outcome where there is little room; none where the kW say it */
+            outcome_short: {
+                [key: string]: string;
+            };
+            couplers: components["schemas"]["Term"][];
+            sockets: components["schemas"]["Term"][];
+            /** @description Languages that a workshop may add */
+            retrofits: components["schemas"]["Term"][];
+            /** @description The usual conditions in the words of the case file and where each of the others begins when it is switched on */
+            need: {
+                soc_from: number;
+                soc_to: number;
+                ambient_c: number;
+                pack_prepared: boolean;
+                pack_c: number;
+                ageing: number;
+                rested_minutes: number;
+                idle_minutes: number;
+                member: boolean;
+                begins: {
+                    neighbour_at_minute: number;
+                    derated_kw: number;
+                    next_stop_kw: number;
+                };
+            };
+        };
+        /** @description A link of a chain with its plate */
+        Link: {
+            /** @description Names it in heat loads and bindings */
+            id: string;
+            /** @enum {string} */
+            kind: "outlet" | "cable" | "adapter" | "inlet" | "converter" | "pack";
+            /** @description Id of the outlet, adapter or vehicle it belongs to */
+            piece: string;
+            name: string;
+            /** @description Standing alone */
+            label: string;
+            /** @description What its plate says */
+            plate: string;
+            /** @description Whether it carries a heat load */
+            heats: boolean;
+        };
         Cell: {
             asks: components["schemas"]["Ask"][];
             outlet: string;
@@ -654,11 +748,21 @@ export interface components {
             flows: components["schemas"]["Flows"];
             chain: string[];
             expected_peak_kw: components["schemas"]["NumberOrNull"];
+            at_most: components["schemas"]["AtMost"];
+            refused_by_policy: components["schemas"]["RefusedByPolicy"];
+            other_way_is_hazard: components["schemas"]["OtherWayIsHazard"];
             ideal_peak_kw: components["schemas"]["NumberOrNull"];
             adapters: string[];
             binding: components["schemas"]["TextOrNull"];
             why: string;
+            why_code?: components["schemas"]["Code"];
         };
+        /** @description The kW rest on power that nobody has read */
+        AtMost: boolean;
+        /** @description Only the driver's policy refuses */
+        RefusedByPolicy: boolean;
+        /** @description Another way through the kit is dangerous */
+        OtherWayIsHazard: boolean;
         Board: {
             /** @enum {string} */
             kit: "own" | "buy" | "none";
@@ -742,6 +846,7 @@ export interface components {
         /** @description A fact nobody has read, whose it is, the field it belongs to, and where to read it */
         Ask: {
             fact: string;
+            code: components["schemas"]["Code"];
             where: string;
             piece: string;
             path: string;
@@ -754,6 +859,7 @@ export interface components {
             /** @enum {string} */
             result: "pass" | "caution" | "fail" | "unknown";
             reason: string;
+            code: components["schemas"]["Code"];
             check: components["schemas"]["TextOrNull"];
             asks: components["schemas"]["Ask"][];
             figures: {
@@ -765,20 +871,32 @@ export interface components {
         ChainAnswer: {
             outcome: components["schemas"]["Outcome"];
             flows: components["schemas"]["Flows"];
+            outlet: string;
+            vehicle: string;
+            /** @description Station first */
+            links: components["schemas"]["Link"][];
             chain: string[];
             adapters: string[];
             expected_peak_kw: components["schemas"]["NumberOrNull"];
+            at_most: components["schemas"]["AtMost"];
+            refused_by_policy: components["schemas"]["RefusedByPolicy"];
+            /** @description The outcome in words */
+            word: string;
             binding: components["schemas"]["TextOrNull"];
             binding_link: components["schemas"]["TextOrNull"];
             peak_at_soc: components["schemas"]["NumberOrNull"];
             ideal_peak_kw: components["schemas"]["NumberOrNull"];
             why: string;
+            why_code: components["schemas"]["Code"];
             gates: components["schemas"]["Gate"][];
             cautions: string[];
+            caution_codes: components["schemas"]["Code"][];
         };
         FitAnswer: components["schemas"]["ChainAnswer"] & {
+            other_way_is_hazard: components["schemas"]["OtherWayIsHazard"];
             changes: {
                 change: string;
+                code: components["schemas"]["Code"];
                 outcome: components["schemas"]["Outcome"];
                 expected_peak_kw: components["schemas"]["NumberOrNull"];
             }[];
@@ -787,7 +905,10 @@ export interface components {
                 adapters: string[];
                 outcome: components["schemas"]["Outcome"];
                 expected_peak_kw: components["schemas"]["NumberOrNull"];
+                at_most: components["schemas"]["AtMost"];
+                refused_by_policy: components["schemas"]["RefusedByPolicy"];
                 why: string;
+                why_code: components["schemas"]["Code"];
             }[];
         };
         /** @description As in the case file; what is absent takes its default */
@@ -855,6 +976,7 @@ export interface components {
                 [key: string]: number;
             };
             stopped: components["schemas"]["TextOrNull"];
+            stopped_code: components["schemas"]["TextOrNull"];
             soc_end: number;
             cost: null | {
                 currency: string;
@@ -892,6 +1014,7 @@ export interface components {
             bindings: {
                 [key: string]: {
                     words: string;
+                    label: string;
                     is_vehicles_own: boolean;
                 };
             };
@@ -937,6 +1060,7 @@ export interface components {
             peak_kw: number;
             soc_end: number;
             stopped: components["schemas"]["TextOrNull"];
+            stopped_code: components["schemas"]["TextOrNull"];
             currency: components["schemas"]["TextOrNull"];
             amount: components["schemas"]["TextOrNull"];
             risk: number;
@@ -949,6 +1073,9 @@ export interface components {
                 time: string;
                 money: string;
                 risk: string;
+            };
+            reason_codes: {
+                [key: string]: components["schemas"]["Code"][];
             };
         };
         Named: {
@@ -1050,10 +1177,12 @@ export interface components {
             }[];
             flags_left_out: number;
             findings: string[];
+            finding_codes: components["schemas"]["Code"][];
         };
         RejectedRow: {
             line: number;
             reason: string;
+            code: components["schemas"]["Code"];
         };
         CurvePoint: {
             t_s: number;
@@ -1243,6 +1372,27 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Garage"];
+                };
+            };
+            401: components["responses"]["Message"];
+        };
+    };
+    terms: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The terms */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Terms"];
                 };
             };
             401: components["responses"]["Message"];

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import EmptyState from '@/ui/EmptyState.vue';
+import { say } from '@/words/say';
 </script>
 
 <template>
-  <EmptyState title="Bench is not built yet">
-    <p>
-      It will simulate a car, an adapter and a charger walking through a session, with faults to inject, for practice.
-    </p>
+  <EmptyState :title="say('bench.not_built')">
+    <p>{{ say('bench.will') }}</p>
   </EmptyState>
 </template>

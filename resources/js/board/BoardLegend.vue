@@ -1,20 +1,22 @@
 <script setup lang="ts">
 import type { Outcome } from '@/api/client';
+import { useTerms } from '@/stores/terms';
 import JointGlyph from '@/ui/JointGlyph.vue';
+import { say } from '@/words/say';
 
-const legend: { outcome: Outcome; tags?: string[]; words: string }[] = [
-  { outcome: 'charges', words: 'charges' },
-  { outcome: 'limited', words: 'charges, held back' },
-  { outcome: 'charges', tags: ['A1'], words: 'through an adapter' },
-  { outcome: 'unverified', words: 'check first' },
-  { outcome: 'wont_charge', words: "mates, won't charge" },
-  { outcome: 'no_joint', words: 'no joint' },
-  { outcome: 'hazard', words: 'do not connect' },
-];
+const terms = useTerms();
+/** Every outcome, and how an adapter is drawn. */
+const legend: { outcome: Outcome; tags?: string[]; words: string }[] = terms.all('outcome').flatMap((term) => {
+  const outcome = term.id as Outcome;
+  const plain = { outcome, words: term.words };
+  return outcome === 'limited'
+    ? [plain, { outcome: 'charges', tags: ['A1'], words: say('board.through_adapter') }]
+    : [plain];
+});
 </script>
 
 <template>
-  <ul class="legend" aria-label="What the joints mean">
+  <ul class="legend" :aria-label="say('board.legend')">
     <li v-for="item in legend" :key="item.words">
       <JointGlyph :outcome="item.outcome" :tags="item.tags" />{{ item.words }}
     </li>

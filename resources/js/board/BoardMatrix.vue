@@ -4,9 +4,11 @@ import type { Outlet } from '@/api/client';
 import { useBoard } from '@/stores/board';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
+import { useTerms } from '@/stores/terms';
 import CheckCar from './CheckCar.vue';
 import JointGlyph from '@/ui/JointGlyph.vue';
-import { kw, outcomeShort, outcomeWords } from '@/ui/words';
+import { kw } from '@/ui/figures';
+import { listed, say } from '@/words/say';
 
 interface Section {
   id: string;
@@ -19,6 +21,7 @@ const emit = defineEmits<{ choose: [outlet: string, vehicle: string, opensWhy: b
 const garage = useGarage();
 const board = useBoard();
 const rail = useRail();
+const terms = useTerms();
 const grid = ref<HTMLElement>();
 
 /** The row that is read as a whole: who can use this charger? */
@@ -36,19 +39,30 @@ const ordered = computed(() => sections.value.flatMap((s) => s.outlets));
 const rowOf = computed(() => new Map(ordered.value.map((o, i) => [o.id, i])));
 const flows = (o: string, v: string) => board.cell(o, v)?.flows === 'yes';
 const count = (v: string) => garage.outlets.filter((o) => flows(o.id, v)).length;
-const withKw = (name: string, o: string, v: string) => `${name} ${kw(board.cell(o, v)?.expected_peak_kw)} kW`;
+const withKw = (name: string, o: string, v: string) =>
+  say('board.named_kw', { name, kw: kw(board.cell(o, v)?.expected_peak_kw) });
 
 /** A whole column or a whole row as a sentence. */
 const reading = computed(() => {
   const car = garage.vehicle(board.only);
   if (car) {
     const places = garage.outlets.filter((o) => flows(o.id, car.id)).map((o) => withKw(o.name, o.id, car.id));
-    return `${car.name} can charge at ${places.length} of ${garage.outlets.length}: ${places.join(' · ') || 'nowhere'}.`;
+    return say('board.car_reads', {
+      car: car.name,
+      n: places.length,
+      all: garage.outlets.length,
+      places: listed('dot', places) || say('board.nowhere'),
+    });
   }
   const outlet = garage.outlet(row.value);
   if (outlet) {
     const users = garage.vehicles.filter((v) => flows(outlet.id, v.id)).map((v) => withKw(v.name, outlet.id, v.id));
-    return `${outlet.name} serves ${users.length} of ${garage.vehicles.length}: ${users.join(' · ') || 'none of them'}.`;
+    return say('board.outlet_reads', {
+      outlet: outlet.name,
+      n: users.length,
+      all: garage.vehicles.length,
+      cars: listed('dot', users) || say('board.none_of_them'),
+    });
   }
   return '';
 });
@@ -72,15 +86,23 @@ const takesTab = (o: string, v: string) =>
 function words(outletId: string, vehicleId: string): string {
   const cell = board.cell(outletId, vehicleId);
   if (!cell) {
-    return 'not known yet';
+    return say('board.cell_unknown');
   }
-  const through = cell.adapters.length > 0 ? ` through ${cell.adapters.map(garage.tag).join(' and ')}` : '';
-  return `${garage.vehicle(vehicleId)?.name} at ${garage.outlet(outletId)?.name}: ${outcomeWords[cell.outcome]}${cell.flows === 'yes' ? `, ${kw(cell.expected_peak_kw)} kW` : ''}${through}`;
+  const outcome = terms.title('outcome', cell.outcome);
+  const answer = cell.flows === 'yes' ? say('board.cell_flows', { outcome, kw: kw(cell.expected_peak_kw) }) : outcome;
+  return say('board.cell', {
+    car: garage.vehicle(vehicleId)?.name ?? '',
+    outlet: garage.outlet(outletId)?.name ?? '',
+    answer:
+      cell.adapters.length > 0
+        ? say('board.cell_through', { answer, adapters: listed('and', cell.adapters.map(garage.tag)) })
+        : answer,
+  });
 }
 
 function figure(outletId: string, vehicleId: string): string {
   const cell = board.cell(outletId, vehicleId);
-  return !cell ? '' : outcomeShort[cell.outcome] || kw(cell.expected_peak_kw);
+  return !cell ? '' : terms.short(cell.outcome) || kw(cell.expected_peak_kw);
 }
 
 function move(event: KeyboardEvent, row: number, column: number): void {
@@ -113,28 +135,28 @@ function move(event: KeyboardEvent, row: number, column: number): void {
     class="matrix"
     :class="{ dense: cars.length > 7, single: cars.length === 1 }"
     role="grid"
-    aria-label="Cars at chargers"
+    :aria-label="say('board.grid')"
     :style="{ '--cars': cars.length }"
   >
     <div class="row head" role="row">
       <span role="columnheader" class="kicker">
-        <span class="sr-only">Chargers, </span>
+        <span class="sr-only">{{ say('board.chargers') }}</span>
         <button type="button" class="text-button by" @click="board.rows = board.rows === 'place' ? 'kind' : 'place'">
-          {{ board.rows === 'place' ? 'by place' : 'by kind' }}
-        </button>
-        · peak, kW
+          {{ board.rows === 'place' ? say('board.by_place') : say('board.by_kind') }}</button>{{ say('board.peak_kw') }}
       </span>
       <span v-for="v in cars" :key="v.id" role="columnheader">
         <button
           type="button"
           class="car plain-button"
           :aria-pressed="board.only === v.id"
-          :title="board.only === v.id ? 'Show every car' : `Where can ${v.name} go?`"
+          :title="board.only === v.id ? say('board.every_car') : say('board.where_can', { car: v.name })"
           @click="toggleCar(v.id)"
         >
           <span class="car-name"
             ><strong>{{ v.name }}</strong>
-            <span class="count figures">{{ count(v.id) }}/{{ garage.outlets.length }}</span></span
+            <span class="count figures">{{
+              say('board.count', { n: count(v.id), all: garage.outlets.length })
+            }}</span></span
           >
           <span class="kicker">{{ v.blurb }}</span>
         </button>
@@ -151,7 +173,7 @@ function move(event: KeyboardEvent, row: number, column: number): void {
             class="plain-button"
             :data-row="o.id"
             :aria-pressed="row === o.id"
-            :title="`Who can use ${o.name}?`"
+            :title="say('board.who_can', { outlet: o.name })"
             @click="toggleRow(o.id)"
           >
             {{ o.name }}
@@ -215,7 +237,6 @@ function move(event: KeyboardEvent, row: number, column: number): void {
 .car strong {
   font-family: var(--face-wide);
   font-size: 15px;
-  font-stretch: 108%;
 }
 
 .place h2 {

@@ -3,6 +3,8 @@ import { useMediaQuery } from '@vueuse/core';
 import { nextTick, ref, watch } from 'vue';
 import { useBoard } from '@/stores/board';
 import { useRail } from '@/stores/rail';
+import { useTerms } from '@/stores/terms';
+import { say } from '@/words/say';
 import BoardLegend from './BoardLegend.vue';
 import BoardMatrix from './BoardMatrix.vue';
 import IdentifyKey from './IdentifyKey.vue';
@@ -10,15 +12,16 @@ import WhyPanel from './WhyPanel.vue';
 
 const board = useBoard();
 const rail = useRail();
+const terms = useTerms();
 const isWide = useMediaQuery('(width > 1000px)');
 const showsDrawer = ref(false);
 const showsIdentify = ref(false);
 const why = ref<InstanceType<typeof WhyPanel>>();
 
 const kits = [
-  { label: 'kit I own', value: 'own' },
-  { label: 'kit I could buy', value: 'buy' },
-  { label: 'no adapter', value: 'none' },
+  { label: say('board.kit_own'), value: 'own' },
+  { label: say('board.kit_buy'), value: 'buy' },
+  { label: say('board.kit_none'), value: 'none' },
 ];
 
 async function choose(outlet: string, vehicle: string, opensWhy: boolean): Promise<void> {
@@ -55,15 +58,13 @@ watch([() => board.kit, () => board.policy], () => rail.refresh());
 <template>
   <div class="board-stage">
     <section class="board" aria-labelledby="board-title">
-      <h1 id="board-title" class="sr-only">Board: which car at which charger</h1>
+      <h1 id="board-title" class="sr-only">{{ say('board.title') }}</h1>
       <!-- On a wide screen the switches stand in the strip, so that the board keeps its height. -->
       <Teleport defer to="#stage-tools" :disabled="!isWide">
         <div class="switches">
-          <el-segmented v-model="board.kit" :options="kits" aria-label="Which adapters" />
-          <el-select v-model="board.policy" class="policy" aria-label="Adapter policy">
-            <el-option label="certified adapters" value="certified" />
-            <el-option label="maker-approved only" value="maker" />
-            <el-option label="any, with warnings" value="any" />
+          <el-segmented v-model="board.kit" :options="kits" :aria-label="say('board.which_adapters')" />
+          <el-select v-model="board.policy" class="policy" :aria-label="say('board.policy')">
+            <el-option v-for="p in terms.all('policy')" :key="p.id" :label="p.words" :value="p.id" />
           </el-select>
         </div>
       </Teleport>
@@ -71,11 +72,11 @@ watch([() => board.kit, () => board.policy], () => rail.refresh());
       <BoardMatrix @choose="choose" />
       <div class="foot">
         <BoardLegend />
-        <button type="button" class="text-button" @click="showsIdentify = true">What is this plug?</button>
+        <button type="button" class="text-button" @click="showsIdentify = true">{{ say('board.what_plug') }}</button>
       </div>
       <el-dialog
         v-model="showsIdentify"
-        title="What is this plug?"
+        :title="say('board.what_plug')"
         width="min(720px, 94%)"
         destroy-on-close
         @closed="toFoundRow"
@@ -83,10 +84,10 @@ watch([() => board.kit, () => board.policy], () => rail.refresh());
         <IdentifyKey @found="found" />
       </el-dialog>
     </section>
-    <aside v-if="isWide" class="why" aria-label="Why">
+    <aside v-if="isWide" class="why" :aria-label="say('why.title')">
       <WhyPanel ref="why" @back="backToCell" />
     </aside>
-    <el-drawer v-else v-model="showsDrawer" direction="btt" size="82%" title="Why">
+    <el-drawer v-else v-model="showsDrawer" direction="btt" size="82%" :title="say('why.title')">
       <WhyPanel ref="why" @back="backToCell" />
     </el-drawer>
   </div>

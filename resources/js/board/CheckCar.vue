@@ -2,7 +2,8 @@
 import { computed } from 'vue';
 import { useBoard } from '@/stores/board';
 import { useGarage } from '@/stores/garage';
-import AskForm from './AskForm.vue';
+import AskForm from '@/plates/AskForm.vue';
+import { say } from '@/words/say';
 
 /** What nobody has read yet about one car, where to read it, and a place to write it down. */
 const props = defineProps<{ vehicle: string }>();
@@ -13,12 +14,12 @@ const asks = computed(() => {
   const found = garage.outlets.flatMap((o) => board.cell(o.id, props.vehicle)?.asks ?? []);
   return [...new Map(found.filter((a) => a.piece === props.vehicle).map((a) => [a.path, a])).values()];
 });
-const name = computed(() => garage.vehicle(props.vehicle)?.name ?? 'this car');
+const name = computed(() => garage.vehicle(props.vehicle)?.name ?? '');
 </script>
 
 <template>
   <section v-if="asks.length > 0" class="check" aria-labelledby="check-title">
-    <h2 id="check-title">How to check {{ name }}</h2>
+    <h2 id="check-title">{{ say('board.check_car', { car: name }) }}</h2>
     <div class="asks"><AskForm v-for="ask in asks" :key="ask.path" :ask="ask" /></div>
   </section>
 </template>

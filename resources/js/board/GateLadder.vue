@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Gate } from '@/api/client';
-import AskForm from './AskForm.vue';
+import AskForm from '@/plates/AskForm.vue';
+import { useTerms } from '@/stores/terms';
+import { say } from '@/words/say';
 
 const props = defineProps<{ gates: Gate[] }>();
 
-const words: Record<Gate['result'], string> = { pass: 'holds', caution: 'care', fail: 'breaks here', unknown: 'check' };
+const terms = useTerms();
 /** Below the first failure the rungs are drawn faint: the chain is broken there. */
 const breaksAt = computed(() => {
   const at = props.gates.findIndex((g) => g.result === 'fail');
@@ -23,7 +25,8 @@ const breaksAt = computed(() => {
         <path v-else class="cross" d="M3 3L13 13M13 3L3 13" />
       </svg>
       <span class="name"
-        >{{ gate.gate }}<span class="sr-only">: {{ words[gate.result] }}</span></span
+        >{{ terms.words('gate', gate.gate)
+        }}<span class="sr-only">{{ say('why.result', { result: terms.words('result', gate.result) }) }}</span></span
       >
       <span class="reason">
         {{ gate.reason }}

@@ -1,16 +1,23 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue';
-import { api, ask } from '@/api/client';
+import { api, ask, wordsOf } from '@/api/client';
 import type { components } from '@/api/schema';
 import { useBoard } from '@/stores/board';
 import { useGarage } from '@/stores/garage';
 import CouplerFace from '@/ui/CouplerFace.vue';
+import { say, type Code } from '@/words/say';
 
 /** A short key of questions from what one sees to a row, a column or a piece of the crate. */
 const emit = defineEmits<{ found: [outletId: string | null] }>();
 
 type Marks = components['schemas']['Catalogue']['marks'][number];
-type Subject = 'connector' | 'inlet' | 'adapter';
+const subjects = ['connector', 'inlet', 'adapter'] as const;
+type Subject = (typeof subjects)[number];
+const subjectWords: Record<Subject, Code> = {
+  connector: 'identify.connector',
+  inlet: 'identify.inlet',
+  adapter: 'identify.adapter',
+};
 
 const garage = useGarage();
 const board = useBoard();
@@ -26,7 +33,7 @@ onMounted(async () => {
   try {
     marks.value = (await ask(api.GET('/catalogue'))).marks;
   } catch (e) {
-    error.value = e instanceof Error ? e.message : String(e);
+    error.value = wordsOf(e);
   }
 });
 
@@ -34,7 +41,7 @@ const left = computed(() => marks.value.filter((m) => bigBelow.value === null ||
 const counts = computed(() => [...new Set(left.value.map((m) => m.contacts))].sort((a, b) => a - b));
 const candidates = computed(() => left.value.filter((m) => contacts.value === null || m.contacts === contacts.value));
 const question = computed(() =>
-  subject.value === 'adapter' ? (first.value ? 'The side that faces the car' : 'The side that faces the charger') : '',
+  subject.value === 'adapter' ? say(first.value ? 'identify.car_side' : 'identify.charger_side') : '',
 );
 
 const outlets = computed(() => garage.outlets.filter((o) => o.spec.coupler === chosen.value?.coupler));
@@ -73,30 +80,33 @@ function toColumn(vehicleId: string): void {
   <div class="key">
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
     <fieldset>
-      <legend>What do you look at?</legend>
-      <label v-for="s in ['connector', 'inlet', 'adapter'] as const" :key="s">
+      <legend>{{ say('identify.look_at') }}</legend>
+      <label v-for="s in subjects" :key="s">
         <input v-model="subject" type="radio" name="subject" :value="s" @change="again" />
-        {{ s === 'connector' ? 'the plug on a charger' : s === 'inlet' ? "a car's inlet" : 'an adapter' }}
+        {{ say(subjectWords[s]) }}
       </label>
     </fieldset>
     <template v-if="!chosen">
       <h3 v-if="question">{{ question }}</h3>
       <fieldset>
-        <legend>Are there two big contacts below the round part?</legend>
+        <legend>{{ say('identify.below') }}</legend>
         <label
-          ><input v-model="bigBelow" type="radio" name="below" :value="true" @change="contacts = null" /> yes</label
+          ><input v-model="bigBelow" type="radio" name="below" :value="true" @change="contacts = null" />
+          {{ say('entry.yes') }}</label
         >
         <label
-          ><input v-model="bigBelow" type="radio" name="below" :value="false" @change="contacts = null" /> no</label
+          ><input v-model="bigBelow" type="radio" name="below" :value="false" @change="contacts = null" />
+          {{ say('entry.no') }}</label
         >
       </fieldset>
       <fieldset v-if="bigBelow !== null">
-        <legend>How many contacts in all?</legend>
+        <legend>{{ say('identify.how_many') }}</legend>
         <label v-for="n in counts" :key="n">
-          <input v-model="contacts" type="radio" name="contacts" :value="n" /> {{ n === 0 ? 'none' : n }}
+          <input v-model="contacts" type="radio" name="contacts" :value="n" />
+          {{ n === 0 ? say('identify.no_contacts') : n }}
         </label>
       </fieldset>
-      <p class="quiet">Which of these is it?</p>
+      <p class="quiet">{{ say('identify.which') }}</p>
       <ul class="faces">
         <li v-for="m in candidates" :key="m.coupler">
           <button type="button" class="plain-button" @click="pick(m)">
@@ -109,12 +119,20 @@ function toColumn(vehicleId: string): void {
     <div v-else class="result">
       <CouplerFace :coupler="chosen.coupler" class="big" />
       <div>
-        <h3>{{ subject === 'adapter' ? `${first?.coupler} to ${chosen.coupler}` : chosen.coupler }}</h3>
+        <h3>
+          {{
+            subject === 'adapter'
+              ? say('identify.pair', { charger: first?.coupler ?? '', car: chosen.coupler })
+              : chosen.coupler
+          }}
+        </h3>
         <p>{{ chosen.words }}</p>
-        <template v-if="chosen.historic"><p>No car in use today takes it: historic, not usable.</p></template>
+        <template v-if="chosen.historic"
+          ><p>{{ say('identify.historic') }}</p></template
+        >
         <template v-else-if="subject === 'connector'">
           <p class="quiet">
-            {{ outlets.length > 0 ? 'On your board:' : 'None of your places has one yet: add it under Kit.' }}
+            {{ outlets.length > 0 ? say('identify.on_board') : say('identify.not_on_board') }}
           </p>
           <p v-for="o in outlets" :key="o.id">
             <button type="button" class="text-button" @click="toRow(o.id)">{{ o.name }}</button>
@@ -122,17 +140,17 @@ function toColumn(vehicleId: string): void {
         </template>
         <template v-else-if="subject === 'inlet'">
           <p class="quiet">
-            {{ cars.length > 0 ? 'Your cars with it:' : 'None of your cars has one: add it under Kit.' }}
+            {{ cars.length > 0 ? say('identify.cars') : say('identify.no_cars') }}
           </p>
           <p v-for="v in cars" :key="v.id">
             <button type="button" class="text-button" @click="toColumn(v.id)">{{ v.name }}</button>
           </p>
         </template>
         <template v-else>
-          <p class="quiet">{{ pieces.length > 0 ? 'In your crate:' : 'None in your crate.' }}</p>
-          <p v-for="a in pieces" :key="a.id">{{ a.tag }} · {{ a.name }}</p>
+          <p class="quiet">{{ pieces.length > 0 ? say('identify.in_crate') : say('identify.not_in_crate') }}</p>
+          <p v-for="a in pieces" :key="a.id">{{ say('rail.tagged', { tag: a.tag, name: a.name }) }}</p>
         </template>
-        <button type="button" class="text-button" @click="again">Look again</button>
+        <button type="button" class="text-button" @click="again">{{ say('identify.again') }}</button>
       </div>
     </div>
   </div>

@@ -2,33 +2,47 @@
 import { onKeyStroke } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
+import type { Link } from '@/api/client';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
-import { kw, outcomeWords } from '@/ui/words';
+import { useTerms } from '@/stores/terms';
+import { kw } from '@/ui/figures';
+import { listed, say } from '@/words/say';
 import GateLadder from './GateLadder.vue';
 
 const emit = defineEmits<{ back: [] }>();
 
 const rail = useRail();
 const garage = useGarage();
+const terms = useTerms();
 const router = useRouter();
 const heading = ref<HTMLElement>();
 const panel = ref<HTMLElement>();
 
 const answer = computed(() => rail.answer);
 const through = computed(() => {
-  const tags = (answer.value?.adapters ?? []).map((id) => `${garage.tag(id)}, ${garage.adapter(id)?.name ?? ''}`);
-  return tags.length > 0 ? `through ${tags.join(' and ')}` : 'direct, no adapter';
+  const adapters = (answer.value?.links ?? []).filter((link) => link.kind === 'adapter').map(named);
+  return adapters.length > 0 ? say('why.through', { adapters: listed('and', adapters) }) : say('why.direct_long');
 });
 /** What the ladder already says is not said twice. */
 const cautions = computed(() => {
   const said = new Set(answer.value?.gates.map((g) => g.reason));
   return (answer.value?.cautions ?? []).filter((c) => !said.has(c));
 });
+/** kW as they are read at a glance, with their unit. */
+const told = (value: number | null): string => say('figure.kw', { n: kw(value) });
 const flows = computed(() => answer.value !== null && answer.value.flows !== 'no');
 
+/** A piece of the crate by its tag and its own name; another by the name it has. */
+function named(link: Link): string {
+  const piece = garage.adapter(link.piece);
+  return piece ? say('why.named', { tag: piece.tag, name: piece.name }) : link.name;
+}
+
 function otherWay(adapters: string[]): string {
-  return adapters.length > 0 ? `through ${adapters.map(garage.tag).join(' and ')}` : 'direct';
+  return adapters.length > 0
+    ? say('why.through', { adapters: listed('and', adapters.map(garage.tag)) })
+    : say('why.direct');
 }
 
 onKeyStroke('Escape', () => emit('back'), { target: panel });
@@ -39,53 +53,52 @@ defineExpose({ focus: () => heading.value?.focus() });
 <template>
   <div ref="panel" class="why-panel">
     <template v-if="answer && rail.outlet && rail.vehicle">
-      <h2 ref="heading" tabindex="-1">{{ rail.vehicle.name }} at {{ rail.outlet.name }}</h2>
+      <h2 ref="heading" tabindex="-1">{{ say('rail.at', { car: rail.vehicle.name, outlet: rail.outlet.name }) }}</h2>
       <p class="quiet">{{ through }}</p>
       <p class="answer" :class="answer.outcome">
-        <strong>{{ outcomeWords[answer.outcome] }}</strong>
+        <strong>{{ terms.title('outcome', answer.outcome) }}</strong>
         <span v-if="answer.expected_peak_kw && flows" class="figures">
-          {{ kw(answer.expected_peak_kw) }} kW<template v-if="answer.ideal_peak_kw">
-            <span class="quiet"> of {{ kw(answer.ideal_peak_kw) }} this car could take</span></template
-          >
+          {{ told(answer.expected_peak_kw)
+          }}<span v-if="answer.ideal_peak_kw" class="quiet">{{
+            say('why.of_ideal', { kw: kw(answer.ideal_peak_kw) })
+          }}</span>
         </span>
       </p>
       <GateLadder :gates="answer.gates" />
-      <el-button type="primary" class="connect" @click="router.push('/connect')">Connect this chain</el-button>
+      <el-button type="primary" class="connect" @click="router.push('/connect')">{{ say('why.connect') }}</el-button>
       <template v-if="cautions.length > 0">
-        <h3>Before you connect</h3>
+        <h3>{{ say('why.before') }}</h3>
         <ul class="lines">
           <li v-for="caution in cautions" :key="caution">{{ caution }}</li>
         </ul>
-        <p class="small quiet">The handbooks of the car and the adapter outrank Harmozon.</p>
+        <p class="small quiet">{{ say('why.handbooks') }}</p>
       </template>
       <template v-if="answer.changes.length > 0">
-        <h3>What would change it</h3>
+        <h3>{{ say('why.changes') }}</h3>
         <ul class="lines changes">
           <li v-for="change in answer.changes" :key="change.change">
             <span>{{ change.change }}</span>
-            <span class="figures">{{ change.expected_peak_kw === null ? '?' : kw(change.expected_peak_kw) }} kW</span>
+            <span class="figures">{{ told(change.expected_peak_kw) }}</span>
           </li>
         </ul>
       </template>
       <template v-if="answer.alternatives.length > 0">
-        <h3>Other ways</h3>
+        <h3>{{ say('why.other_ways') }}</h3>
         <ul class="lines">
           <li v-for="way in answer.alternatives" :key="way.chain.join()">
             <button type="button" class="text-button" @click="rail.choose({ adapters: way.adapters })">
               {{ otherWay(way.adapters) }}
             </button>
-            <strong> {{ outcomeWords[way.outcome] }}</strong>
-            <span v-if="way.expected_peak_kw" class="figures"> {{ kw(way.expected_peak_kw) }} kW</span>
+            <strong>&nbsp;{{ terms.title('outcome', way.outcome) }}</strong>
+            <span v-if="way.expected_peak_kw" class="figures">&nbsp;{{ told(way.expected_peak_kw) }}</span>
             <span class="small quiet">{{ way.why }}</span>
           </li>
         </ul>
       </template>
     </template>
     <template v-else>
-      <h2 ref="heading" tabindex="-1">Why</h2>
-      <p class="quiet">
-        Choose a cell: the seven gates between that charger and that car will stand here, down to where they break.
-      </p>
+      <h2 ref="heading" tabindex="-1">{{ say('why.title') }}</h2>
+      <p class="quiet">{{ say('why.empty') }}</p>
     </template>
   </div>
 </template>
@@ -105,7 +118,6 @@ h2 {
 
 .answer strong {
   font-family: var(--face-wide);
-  font-stretch: 108%;
 }
 
 .unverified strong {

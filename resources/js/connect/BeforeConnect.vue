@@ -5,20 +5,27 @@ import { useAttempt } from '@/ui/useAttempt';
 import { useBoard } from '@/stores/board';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
-import { kw, outcomeWords } from '@/ui/words';
+import { useTerms } from '@/stores/terms';
+import { kw } from '@/ui/figures';
+import { listed, say } from '@/words/say';
 
 const emit = defineEmits<{ begun: [report: Report] }>();
 
 const rail = useRail();
 const board = useBoard();
 const garage = useGarage();
+const terms = useTerms();
 const note = ref('');
 const { isBusy, error, attempt } = useAttempt();
 
 const answer = computed(() => rail.answer);
 const isHazard = computed(() => answer.value?.outcome === 'hazard');
 const flows = computed(() => answer.value?.flows === 'yes');
-const through = computed(() => (answer.value?.adapters ?? []).map((id) => garage.tag(id)).join(' and '));
+const title = computed(() => {
+  const ends = { car: rail.vehicle?.name ?? '', outlet: rail.outlet?.name ?? '' };
+  const adapters = listed('and', (answer.value?.adapters ?? []).map(garage.tag));
+  return adapters ? say('connect.at_through', { ...ends, adapters }) : say('connect.at', ends);
+});
 
 async function begin(): Promise<void> {
   const { outlet, vehicle } = rail;
@@ -36,41 +43,31 @@ async function begin(): Promise<void> {
 <template>
   <section v-if="answer" class="before" aria-labelledby="before-title">
     <div class="what">
-      <p class="kicker">before</p>
-      <h1 id="before-title">
-        {{ rail.vehicle?.name }} at {{ rail.outlet?.name }}<template v-if="through">, through {{ through }}</template>
-      </h1>
+      <p class="kicker">{{ say('connect.before') }}</p>
+      <h1 id="before-title">{{ title }}</h1>
       <p class="verdict" :class="answer.outcome">
-        <strong>{{ outcomeWords[answer.outcome] }}</strong>
-        <span v-if="flows" class="figures"> up to {{ kw(answer.expected_peak_kw) }} kW</span>
+        <strong>{{ terms.title('outcome', answer.outcome) }}</strong>
+        <span v-if="flows" class="figures">{{
+          say('connect.up_to', { kw: say('figure.kw', { n: kw(answer.expected_peak_kw) }) })
+        }}</span>
       </p>
       <p class="quiet">{{ answer.why }}</p>
       <template v-if="isHazard">
-        <p class="complaint">
-          Do not connect this chain. A session that was run so can still be written down; it will be marked.
-        </p>
+        <p class="complaint">{{ say('connect.hazard') }}</p>
       </template>
-      <label for="note">Note</label>
-      <el-input
-        id="note"
-        v-model="note"
-        maxlength="1000"
-        placeholder="Stall number, instrument, anything to remember"
-      />
+      <label for="note">{{ say('connect.note') }}</label>
+      <el-input id="note" v-model="note" maxlength="1000" :placeholder="say('connect.note_hint')" />
       <p v-if="error" class="complaint" role="alert">{{ error }}</p>
       <el-button type="primary" size="large" class="begin" :loading="isBusy" @click="begin">
-        {{ isHazard ? 'Write down a session' : 'Start the session' }}
+        {{ isHazard ? say('connect.write_down') : say('connect.start') }}
       </el-button>
     </div>
     <div class="care">
-      <h2>Take care</h2>
+      <h2>{{ say('connect.care') }}</h2>
       <ul>
         <li v-for="caution in answer.cautions" :key="caution">{{ caution }}</li>
       </ul>
-      <p class="quiet small">
-        The handbooks of the car and the adapter outrank Harmozon. Stop when something smells, buzzes or is too hot to
-        hold.
-      </p>
+      <p class="quiet small">{{ say('connect.handbooks') }}</p>
     </div>
   </section>
 </template>
@@ -91,7 +88,6 @@ async function begin(): Promise<void> {
 .verdict strong {
   font-family: var(--face-wide);
   font-size: 18px;
-  font-stretch: 112%;
 }
 
 .unverified strong {

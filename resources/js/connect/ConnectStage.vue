@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { onMounted, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { api, ask, type Report, type SessionLine } from '@/api/client';
+import { api, ask, wordsOf, type Report, type SessionLine } from '@/api/client';
 import { useRail } from '@/stores/rail';
 import EmptyState from '@/ui/EmptyState.vue';
+import Said from '@/words/Said.vue';
+import { say } from '@/words/say';
 import BeforeConnect from './BeforeConnect.vue';
 import NowSession from './NowSession.vue';
 import OpenSessions from './OpenSessions.vue';
@@ -28,7 +30,7 @@ async function load(): Promise<void> {
       await rail.follow(report.value.session);
     }
   } catch (e) {
-    error.value = e instanceof Error ? e.message : String(e);
+    error.value = wordsOf(e);
   }
 }
 
@@ -48,14 +50,18 @@ watch(() => route.params.id, load);
     <template v-else-if="route.params.id === undefined || route.params.id === ''">
       <OpenSessions v-if="open.length > 0" :sessions="open" />
       <BeforeConnect v-if="rail.answer" @begun="begun" />
-      <EmptyState v-else-if="open.length === 0" title="No chain to connect yet">
+      <EmptyState v-else-if="open.length === 0" :title="say('connect.empty')">
         <p>
-          A session belongs to one car at one charger. <RouterLink to="/board">Choose a cell on the board</RouterLink>,
-          then come back with <kbd>3</kbd>.
+          <Said code="connect.empty_how">
+            <template #board
+              ><RouterLink to="/board">{{ say('connect.choose_cell') }}</RouterLink></template
+            >
+            <template #key><kbd>3</kbd></template>
+          </Said>
         </p>
       </EmptyState>
     </template>
-    <p v-else class="quiet loading" role="status">Opening the session…</p>
+    <p v-else class="quiet loading" role="status">{{ say('connect.opening') }}</p>
   </div>
 </template>
 

@@ -2,12 +2,14 @@
 import { computed } from 'vue';
 import type { Judgement } from '@/api/client';
 import PlateBar from '@/ui/PlateBar.vue';
-import { number, percent } from '@/ui/words';
+import Said from '@/words/Said.vue';
+import { useTerms } from '@/stores/terms';
+import { number, percent, quantity } from '@/ui/figures';
+import { say } from '@/words/say';
 
 const props = defineProps<{ judgement: Judgement }>();
 
-const units = { v: 'V', a: 'A', kw: 'kW' };
-const stateWords = { within: 'within', close: 'close to it', over: 'over', not_measured: 'not measured' };
+const terms = useTerms();
 /** Rows with a limit, those nearest to it first. */
 const rows = computed(() =>
   props.judgement.plate_check
@@ -19,26 +21,32 @@ const allowed = computed(() => props.judgement.plate_check.filter((r) => r.allow
 
 <template>
   <section class="live" aria-labelledby="live-title">
-    <h2 id="live-title">Peaks against plates</h2>
+    <h2 id="live-title">{{ say('live.title') }}</h2>
     <p class="verdict" :class="judgement.verdict" role="status">
       <strong>{{ judgement.verdict_words }}</strong>
       <span class="quiet finding">{{ judgement.findings[0] }}</span>
     </p>
     <p v-for="row in allowed" :key="row.link" class="boost">
-      {{ row.name }}: <strong class="figures">{{ number(row.minutes_over_continuous ?? 0, 1) }}</strong> of
-      <span class="figures">{{ number(row.allowed_minutes) }}</span> boost minutes used
+      <Said code="live.boost" :figures="{ piece: row.name, allowed: number(row.allowed_minutes) }">
+        <template #used
+          ><strong class="figures">{{ number(row.minutes_over_continuous ?? 0, 1) }}</strong></template
+        >
+      </Said>
     </p>
     <ul>
       <li v-for="row in rows" :key="row.link + row.quantity" :class="row.state">
         <span class="name">{{ row.name }}</span>
-        <span class="value figures">
-          <template v-if="row.peak !== null">{{ number(row.peak, row.quantity === 'kw' ? 1 : 0) }}</template>
-          <template v-else>–</template>
-          / {{ number(row.limit) }} {{ units[row.quantity] }}
-        </span>
+        <span class="value figures">{{
+          say('live.of', {
+            peak: number(row.peak, row.quantity === 'kw' ? 1 : 0),
+            limit: quantity(row.limit ?? 0, row.quantity),
+          })
+        }}</span>
         <PlateBar :row="row" />
         <span class="state">{{
-          row.peak === null ? stateWords.not_measured : `${percent(row.utilisation)}, ${stateWords[row.state]}`
+          row.peak === null
+            ? terms.words('plate_state', 'not_measured')
+            : say('live.state', { share: percent(row.utilisation), state: terms.words('plate_state', row.state) })
         }}</span>
       </li>
     </ul>

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import type { Loaded } from '@/api/client';
+import { listed, say } from '@/words/say';
 
 defineProps<{ loaded: Loaded | null; isBusy: boolean }>();
 const emit = defineEmits<{ load: [file: File] }>();
 const input = ref<HTMLInputElement>();
 
-const rows = (n: number) => (n === 1 ? '1 row' : `${n} rows`);
+/** Rows that are listed; the rest is counted. */
+const LISTED = 6;
 
 function pick(): void {
   const file = input.value?.files?.[0];
@@ -20,8 +22,8 @@ function pick(): void {
 </script>
 
 <template>
-  <section class="file" aria-label="Readings file">
-    <label for="readings-file">Load a readings file</label>
+  <section class="file" :aria-label="say('file.label')">
+    <label for="readings-file">{{ say('file.load') }}</label>
     <input
       id="readings-file"
       ref="input"
@@ -30,21 +32,24 @@ function pick(): void {
       :disabled="isBusy"
       @change="pick"
     />
-    <p class="quiet small">
-      CSV with a header: t_s or time, and any of soc_pct, volts, amps, kw, adapter_c, ambient_c …
-    </p>
+    <p class="quiet small">{{ say('file.how') }}</p>
     <div v-if="loaded" class="outcome" role="status">
       <p>
-        <strong>{{ loaded.added }}</strong> readings added<template v-if="loaded.understood > loaded.added"
-          >, {{ loaded.understood - loaded.added }} were here already</template
-        ><template v-if="loaded.rejected.length > 0">; {{ rows(loaded.rejected.length) }} left out</template>.
+        <strong>{{ loaded.added }}</strong>{{ say('file.added')
+        }}<template v-if="loaded.understood > loaded.added">{{
+          say('file.known', { n: loaded.understood - loaded.added })
+        }}</template
+        ><template v-if="loaded.rejected.length > 0">{{ say('file.rejected', { n: loaded.rejected.length }) }}</template
+        >{{ say('file.end') }}
       </p>
       <ul v-if="loaded.rejected.length > 0">
-        <li v-for="row in loaded.rejected.slice(0, 6)" :key="row.line">line {{ row.line }}: {{ row.reason }}</li>
-        <li v-if="loaded.rejected.length > 6">and {{ loaded.rejected.length - 6 }} more</li>
+        <li v-for="row in loaded.rejected.slice(0, LISTED)" :key="row.line">
+          {{ say('file.line', { line: row.line, reason: row.reason }) }}
+        </li>
+        <li v-if="loaded.rejected.length > LISTED">{{ say('file.more', { n: loaded.rejected.length - LISTED }) }}</li>
       </ul>
       <p v-if="loaded.ignored_columns.length > 0" class="quiet">
-        Columns not understood: {{ loaded.ignored_columns.join(', ') }}
+        {{ say('file.ignored', { columns: listed('comma', loaded.ignored_columns) }) }}
       </p>
     </div>
   </section>

@@ -1,22 +1,23 @@
 <script setup lang="ts">
 import type { Reading } from '@/api/client';
-import { clock, number } from '@/ui/words';
+import { clock, number } from '@/ui/figures';
+import { say } from '@/words/say';
 
 defineProps<{ readings: Reading[]; count: number }>();
 </script>
 
 <template>
   <section v-if="count > 0" class="newest" aria-labelledby="newest-title">
-    <h2 id="newest-title">Readings, {{ count }}</h2>
+    <h2 id="newest-title">{{ say('readings.title', { n: count }) }}</h2>
     <div class="scroll" tabindex="0" role="region" aria-labelledby="newest-title">
       <table class="figures">
         <thead>
           <tr>
-            <th scope="col">time</th>
-            <th scope="col">%</th>
-            <th scope="col">V</th>
-            <th scope="col">A</th>
-            <th scope="col">kW</th>
+            <th scope="col">{{ say('readings.time') }}</th>
+            <th scope="col">{{ say('unit.percent') }}</th>
+            <th scope="col">{{ say('unit.volts') }}</th>
+            <th scope="col">{{ say('unit.amps') }}</th>
+            <th scope="col">{{ say('unit.kw') }}</th>
           </tr>
         </thead>
         <tbody>

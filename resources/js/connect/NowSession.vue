@@ -3,8 +3,10 @@ import { useIntervalFn } from '@vueuse/core';
 import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { api, ask, type Report } from '@/api/client';
-import { clock } from '@/ui/words';
-import { useUndo } from '@/ui/useUndo';
+import { clock } from '@/ui/figures';
+import Said from '@/words/Said.vue';
+import { listed, say } from '@/words/say';
+import { useUndo } from '@/stores/undo';
 import LivePlates from './LivePlates.vue';
 import LoadFile from './LoadFile.vue';
 import NewestReadings from './NewestReadings.vue';
@@ -21,7 +23,13 @@ const isFinished = computed(() => session.value.finished_at !== null);
 const now = ref(Date.now());
 useIntervalFn(() => (now.value = Date.now()), 1000);
 const elapsedS = computed(() => (now.value - Date.parse(session.value.started_at)) / 1000);
-const through = computed(() => session.value.adapters.map((a) => a.name).join(' and '));
+const through = computed(() => {
+  const adapters = listed(
+    'and',
+    session.value.adapters.map((a) => a.name),
+  );
+  return adapters && say('connect.through', { adapters });
+});
 
 async function finish(): Promise<void> {
   const params = { params: { path: { session: session.value.id } } };
@@ -29,7 +37,7 @@ async function finish(): Promise<void> {
     report.value = await ask(api.POST('/sessions/{session}/finish', params));
   });
   if (isDone) {
-    undo.done('Session finished.', async () => {
+    undo.done(say('connect.done'), async () => {
       await ask(api.POST('/sessions/{session}/reopen', params));
       await router.push(`/connect/${params.params.path.session}`);
     });
@@ -40,7 +48,7 @@ async function finish(): Promise<void> {
 async function discard(): Promise<void> {
   const params = { params: { path: { session: session.value.id } } };
   if (await readings.attempt(async () => void (await ask(api.DELETE('/sessions/{session}', params))))) {
-    undo.done('Session put aside.', async () => {
+    undo.done(say('connect.aside'), async () => {
       await ask(api.POST('/sessions/{session}/restore', params));
       await router.push(`/connect/${params.params.path.session}`);
     });
@@ -55,16 +63,22 @@ onMounted(() => readings.attempt(readings.refresh));
   <section class="now" aria-labelledby="now-title">
     <header>
       <div>
-        <p class="kicker">now</p>
-        <h1 id="now-title">{{ session.vehicle.name }} at {{ session.outlet.name }}</h1>
-        <p v-if="through" class="quiet">through {{ through }}</p>
+        <p class="kicker">{{ say('connect.now') }}</p>
+        <h1 id="now-title">{{ say('connect.at', { car: session.vehicle.name, outlet: session.outlet.name }) }}</h1>
+        <p v-if="through" class="quiet">{{ through }}</p>
       </div>
-      <p class="timer figures" role="timer" aria-label="Time since the start">{{ clock(elapsedS) }}</p>
+      <p class="timer figures" role="timer" :aria-label="say('connect.timer')">{{ clock(elapsedS) }}</p>
     </header>
 
     <p v-if="isFinished" class="done">
-      This session is finished: <strong>{{ report.judgement.verdict_words }}</strong>.
-      <RouterLink :to="`/log/${session.id}`">Read its report</RouterLink>
+      <Said code="connect.finished">
+        <template #verdict
+          ><strong>{{ report.judgement.verdict_words }}</strong></template
+        >
+        <template #report
+          ><RouterLink :to="`/log/${session.id}`">{{ say('connect.read_report') }}</RouterLink></template
+        >
+      </Said>
     </p>
     <div v-else class="columns">
       <div class="capture">
@@ -80,9 +94,11 @@ onMounted(() => readings.attempt(readings.refresh));
       <div class="plates">
         <LivePlates :judgement="report.judgement" />
         <div class="end">
-          <p class="quiet small">Stop the session first, wait for the latch to release, then take the pieces off.</p>
-          <el-button type="primary" size="large" :loading="readings.isBusy.value" @click="finish">Finish</el-button>
-          <button type="button" class="text-button" @click="discard">Put this session aside</button>
+          <p class="quiet small">{{ say('connect.stop_first') }}</p>
+          <el-button type="primary" size="large" :loading="readings.isBusy.value" @click="finish">{{
+            say('connect.finish')
+          }}</el-button>
+          <button type="button" class="text-button" @click="discard">{{ say('connect.put_aside') }}</button>
         </div>
       </div>
     </div>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { SessionLine } from '@/api/client';
 import { useAccount } from '@/stores/account';
-import { day, hour } from '@/ui/words';
+import { day, hour } from '@/ui/figures';
+import { say } from '@/words/say';
 
 defineProps<{ sessions: SessionLine[] }>();
 const account = useAccount();
@@ -10,11 +11,15 @@ const zone = account.me?.garage.timezone ?? 'UTC';
 
 <template>
   <section class="open" aria-labelledby="open-title">
-    <h2 id="open-title">Still open</h2>
+    <h2 id="open-title">{{ say('connect.open') }}</h2>
     <ul>
       <li v-for="s in sessions" :key="s.id">
-        <RouterLink :to="`/connect/${s.id}`">{{ s.vehicle.name }} at {{ s.outlet.name }}</RouterLink>
-        <span class="quiet"> since {{ day(s.started_at, zone) }}, {{ hour(s.started_at, zone) }}</span>
+        <RouterLink :to="`/connect/${s.id}`">{{
+          say('connect.at', { car: s.vehicle.name, outlet: s.outlet.name })
+        }}</RouterLink>
+        <span class="quiet">{{
+          say('connect.since', { day: day(s.started_at, zone), hour: hour(s.started_at, zone) })
+        }}</span>
       </li>
     </ul>
   </section>

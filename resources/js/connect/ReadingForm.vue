@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { reactive, ref } from 'vue';
 import type { ApiError, Reading } from '@/api/client';
-import { useShortcuts } from '@/frame/useShortcuts';
+import { useShortcuts } from '@/ui/useShortcuts';
+import { say } from '@/words/say';
 
 const props = defineProps<{
   error: ApiError | null;
@@ -11,10 +12,10 @@ const props = defineProps<{
 }>();
 
 const fields = [
-  { name: 'soc_pct', label: 'Charge', unit: '%' },
-  { name: 'volts', label: 'Volts', unit: 'V' },
-  { name: 'amps', label: 'Amps', unit: 'A' },
-  { name: 'kw', label: 'Power', unit: 'kW' },
+  { name: 'soc_pct', label: 'reading.charge', unit: 'unit.percent' },
+  { name: 'volts', label: 'reading.volts', unit: 'unit.volts' },
+  { name: 'amps', label: 'reading.amps', unit: 'unit.amps' },
+  { name: 'kw', label: 'reading.power', unit: 'unit.kw' },
 ] as const;
 
 const values = reactive<Record<(typeof fields)[number]['name'] | 'minute', string>>({
@@ -35,10 +36,10 @@ function parsed(text: string): number | null {
 async function submit(): Promise<void> {
   const numbers = Object.fromEntries(fields.map((f) => [f.name, parsed(values[f.name])]));
   const minute = parsed(values.minute);
-  const wrong = [...fields.map((f) => [f.label, numbers[f.name]] as const), ['At minute', minute] as const].find(
+  const wrong = [...fields.map((f) => [f.label, numbers[f.name]] as const), ['reading.minute', minute] as const].find(
     ([, n]) => Number.isNaN(n),
   );
-  mistyped.value = wrong ? `${wrong[0]}: write a number, or leave it empty.` : '';
+  mistyped.value = wrong ? say('reading.not_number', { field: say(wrong[0]) }) : '';
   if (wrong) {
     return;
   }
@@ -53,10 +54,10 @@ useShortcuts({ ' ': submit });
 </script>
 
 <template>
-  <form class="reading" aria-label="Take a reading" @submit.prevent="submit">
+  <form class="reading" :aria-label="say('reading.form')" @submit.prevent="submit">
     <div class="digits">
       <div v-for="field in fields" :key="field.name" class="field" :class="{ wrong: error?.about(field.name) }">
-        <label :for="`reading-${field.name}`">{{ field.label }}</label>
+        <label :for="`reading-${field.name}`">{{ say(field.label) }}</label>
         <span class="entry">
           <input
             :id="`reading-${field.name}`"
@@ -67,7 +68,7 @@ useShortcuts({ ' ': submit });
             autocomplete="off"
             :aria-invalid="error?.about(field.name) ? 'true' : undefined"
           />
-          <span class="unit" aria-hidden="true">{{ field.unit }}</span>
+          <span class="unit" aria-hidden="true">{{ say(field.unit) }}</span>
         </span>
       </div>
     </div>
@@ -75,19 +76,21 @@ useShortcuts({ ' ': submit });
     <p v-else-if="error" class="complaint" role="alert">{{ error.message }}</p>
     <div class="bottom">
       <label class="minute" for="reading-minute">
-        at minute
+        {{ say('reading.at_minute') }}
         <input
           id="reading-minute"
           v-model="values.minute"
           class="figures"
           inputmode="decimal"
           autocomplete="off"
-          placeholder="now"
+          :placeholder="say('reading.now')"
         />
       </label>
-      <el-button type="primary" native-type="submit" size="large" :loading="isBusy">Take the reading</el-button>
+      <el-button type="primary" native-type="submit" size="large" :loading="isBusy">{{
+        say('reading.take')
+      }}</el-button>
     </div>
-    <p class="quiet small">Leave empty what you cannot see: it counts as not read.</p>
+    <p class="quiet small">{{ say('reading.leave_empty') }}</p>
   </form>
 </template>
 

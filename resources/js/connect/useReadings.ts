@@ -1,7 +1,8 @@
 import { ref, type Ref } from 'vue';
-import { api, ApiError, ask, type Loaded, type Reading, type Report } from '@/api/client';
+import { api, ApiError, ask, wordsOf, type Loaded, type Reading, type Report } from '@/api/client';
 import { ulid } from '@/api/ulid';
-import { useUndo } from '@/ui/useUndo';
+import { useUndo } from '@/stores/undo';
+import { say } from '@/words/say';
 
 /** The readings of an open session: taking, loading, taking back. */
 export function useReadings(report: Ref<Report>) {
@@ -20,7 +21,7 @@ export function useReadings(report: Ref<Report>) {
       await task();
       return true;
     } catch (e) {
-      error.value = e instanceof ApiError ? e : new ApiError(0, e instanceof Error ? e.message : String(e));
+      error.value = e instanceof ApiError ? e : new ApiError(0, wordsOf(e));
       return false;
     } finally {
       isBusy.value = false;
@@ -46,7 +47,7 @@ export function useReadings(report: Ref<Report>) {
         ),
       );
       await refresh();
-      undo.done('Reading taken.', () => forget(client_id));
+      undo.done(say('reading.taken'), () => forget(client_id));
     });
   }
 
@@ -79,7 +80,7 @@ export function useReadings(report: Ref<Report>) {
       show(answer);
       await refresh();
       if (answer.added > 0) {
-        undo.done(`${answer.added} readings loaded.`, () => forgetFile(answer.import));
+        undo.done(say('file.loaded', { n: answer.added }), () => forgetFile(answer.import));
       }
     });
   }

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue';
 import type { Forecast } from '@/api/client';
-import { duration } from '@/ui/words';
+import { duration } from '@/ui/figures';
+import { say } from '@/words/say';
 import HatchDefs from './HatchDefs.vue';
-import { hatchOf, label } from './points';
+import { hatchOf } from './points';
 
 /** Minutes by the link that binds, longest first. */
 const props = defineProps<{ main: Forecast }>();
@@ -15,25 +16,25 @@ const rows = computed(() =>
     .map(([code, minutes]) => ({
       code,
       minutes,
-      words: label(props.main.bindings[code]?.words),
+      words: props.main.bindings[code]?.label,
       fill: `url(#${hatch}-${props.main.bindings[code]?.is_vehicles_own === false ? 'held' : 'own'}-${hatchOf(code)})`,
     })),
 );
 </script>
 
 <template>
-  <ul class="legend" aria-label="Minutes by the link that binds">
+  <ul class="legend" :aria-label="say('forecast.minutes_by')">
     <li v-for="(row, i) in rows" :key="row.code">
       <svg width="26" height="16" aria-hidden="true" focusable="false">
         <HatchDefs v-if="i === 0" :prefix="hatch" />
         <rect x="0.5" y="0.5" width="25" height="15" :fill="row.fill" class="swatch" />
       </svg>
       <span>{{ row.words }}</span>
-      <span class="figures">{{ row.minutes < 1 ? '< 1 min' : duration(row.minutes) }}</span>
+      <span class="figures">{{ row.minutes < 1 ? say('figure.under_a_minute') : duration(row.minutes) }}</span>
     </li>
     <li>
       <svg width="26" height="16" aria-hidden="true" focusable="false"><path class="car" d="M0 8H26" /></svg>
-      <span>what the car alone would take</span>
+      <span>{{ say('forecast.car_alone') }}</span>
     </li>
   </ul>
 </template>

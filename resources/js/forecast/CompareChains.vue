@@ -3,36 +3,44 @@ import { computed } from 'vue';
 import type { Forecast } from '@/api/client';
 import { MOST_BESIDE, useForecast } from '@/stores/forecast';
 import { useGarage } from '@/stores/garage';
-import { useRail, vehicleOf } from '@/stores/rail';
-import { duration, kw, money, outcomeWords } from '@/ui/words';
-import { label } from './points';
+import { useRail } from '@/stores/rail';
+import { useTerms } from '@/stores/terms';
+import { duration, kw, money, number } from '@/ui/figures';
+import { listed, say } from '@/words/say';
 
 /** Up to three chains under the same need: A is the one in the rail. */
 const forecast = useForecast();
 const rail = useRail();
 const garage = useGarage();
+const terms = useTerms();
 
 const rows = computed(() => [forecast.main, ...forecast.others].filter((f): f is Forecast => f !== null));
 const isKept = computed(() => forecast.others.length >= MOST_BESIDE);
 
 function heldBy(f: Forecast): string {
   const code = f.longest_binding;
-  return code ? `${label(f.bindings[code]?.words)}, ${duration(f.minutes_by_binding[code])}` : (f.stopped ?? '');
+  return code
+    ? say('compare.held_by', { link: f.bindings[code]?.label ?? '', minutes: duration(f.minutes_by_binding[code]) })
+    : (f.stopped ?? '');
 }
 
+const LETTERS = ['A', 'B', 'C'];
 const isSame = (f: Forecast, i: number) => i > 0 && f.chain.join() === rows.value[0]?.chain.join();
 
 function nameOf(f: Forecast): string {
-  const vehicle = garage.vehicle(vehicleOf(f.chain))?.name ?? '';
-  const tags = f.answer.adapters.map(garage.tag).join(' + ');
-  return `${vehicle} at ${garage.outlet(f.chain[0] ?? null)?.name ?? ''}${tags ? `, ${tags}` : ''}`;
+  const ends = {
+    car: garage.vehicle(f.answer.vehicle)?.name ?? '',
+    outlet: garage.outlet(f.answer.outlet)?.name ?? '',
+  };
+  const adapters = listed('plus', f.answer.adapters.map(garage.tag));
+  return adapters ? say('compare.name_through', { ...ends, adapters }) : say('compare.name', ends);
 }
 
 function keep(): void {
   const main = forecast.main;
-  const [outlet, vehicle] = [main?.chain[0], vehicleOf(main?.chain)];
-  if (main && outlet && vehicle) {
-    forecast.keepBeside({ outlet, vehicle, adapters: main.answer.adapters });
+  if (main) {
+    const { outlet, vehicle, adapters } = main.answer;
+    forecast.keepBeside({ outlet, vehicle, adapters });
   }
 }
 
@@ -49,36 +57,42 @@ function choose(index: number): void {
     <table v-if="rows.length > 1">
       <thead>
         <tr>
-          <th scope="col">chain</th>
-          <th scope="col" class="number">minutes</th>
-          <th scope="col" class="number">kWh</th>
-          <th scope="col" class="number">price</th>
-          <th scope="col" class="number">peak kW</th>
-          <th scope="col">held longest by</th>
-          <th scope="col"><span class="sr-only">acts</span></th>
+          <th scope="col">{{ say('compare.chain') }}</th>
+          <th scope="col" class="number">{{ say('compare.minutes') }}</th>
+          <th scope="col" class="number">{{ say('unit.kwh') }}</th>
+          <th scope="col" class="number">{{ say('compare.price') }}</th>
+          <th scope="col" class="number">{{ say('compare.peak') }}</th>
+          <th scope="col">{{ say('compare.held') }}</th>
+          <th scope="col">
+            <span class="sr-only">{{ say('compare.acts') }}</span>
+          </th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="(f, i) in rows" :key="f.chain.join() + i">
           <th scope="row">
             <svg width="30" height="10" aria-hidden="true"><path d="M0 5H30" :class="`line l${i}`" /></svg>
-            {{ 'ABC'[i] }} {{ nameOf(f) }}
-            <span v-if="isSame(f, i)" class="quiet kept">kept, the same as A until a piece is swapped</span>
+            {{ say('compare.named', { letter: LETTERS[i] ?? '', name: nameOf(f) }) }}
+            <span v-if="isSame(f, i)" class="quiet kept">{{ say('compare.same') }}</span>
           </th>
-          <td class="number figures">{{ f.minutes === null ? outcomeWords[f.outcome] : duration(f.minutes) }}</td>
-          <td class="number figures" data-unit="kWh">{{ f.minutes === null ? '–' : f.plug_kwh.toFixed(1) }}</td>
           <td class="number figures">
-            {{ f.minutes === null ? '–' : money(f.cost?.amount, f.cost?.currency) }}
+            {{ f.minutes === null ? terms.title('outcome', f.outcome) : duration(f.minutes) }}
           </td>
-          <td class="number figures" data-unit="kW">{{ kw(f.peak_kw) }}</td>
+          <td class="number figures" :data-unit="say('unit.kwh')">
+            {{ number(f.minutes === null ? null : f.plug_kwh, 1) }}
+          </td>
+          <td class="number figures">
+            {{ f.minutes === null ? number(null) : money(f.cost?.amount, f.cost?.currency) }}
+          </td>
+          <td class="number figures" :data-unit="say('unit.kw')">{{ kw(f.peak_kw) }}</td>
           <td class="held">{{ heldBy(f) }}</td>
           <td class="acts">
             <template v-if="i > 0">
               <button type="button" class="text-button" @click="choose(i)">
-                choose<span class="sr-only"> {{ nameOf(f) }}</span>
+                {{ say('compare.choose') }}<span class="sr-only">{{ say('kit.of', { name: nameOf(f) }) }}</span>
               </button>
               <button type="button" class="text-button" @click="forecast.leaveOut(i - 1)">
-                leave out<span class="sr-only"> {{ nameOf(f) }}</span>
+                {{ say('compare.leave_out') }}<span class="sr-only">{{ say('kit.of', { name: nameOf(f) }) }}</span>
               </button>
             </template>
           </td>
@@ -87,9 +101,9 @@ function choose(index: number): void {
     </table>
     <p class="keep">
       <el-button :disabled="rows.length === 0" @click="keep">
-        {{ isKept ? 'Keep this chain, leave out the oldest' : 'Keep this chain to compare' }}
+        {{ isKept ? say('compare.keep_newest') : say('compare.keep') }}
       </el-button>
-      <span class="quiet">Then swap a piece in the rail, or pick “compare” under Where to go.</span>
+      <span class="quiet">{{ say('compare.how') }}</span>
     </p>
   </div>
 </template>

@@ -2,14 +2,15 @@
 import { computed } from 'vue';
 import type { Forecast } from '@/api/client';
 import { useForecast } from '@/stores/forecast';
-import { useUnits } from '@/ui/useUnits';
-import { clock, kw } from '@/ui/words';
-import { label, pointAt } from './points';
+import { useUnits } from '@/stores/units';
+import { clock, kw, quantity, soc } from '@/ui/figures';
+import { pointAt } from '@/ui/pointAt';
+import { say } from '@/words/say';
 
 /** Every value under the cursor. */
 const props = defineProps<{ main: Forecast }>();
 const forecast = useForecast();
-const { distance, distanceUnit } = useUnits();
+const { perHour } = useUnits();
 
 const point = computed(() => (forecast.cursorS === null ? null : pointAt(props.main.points, forecast.cursorS)));
 const heldBy = computed(() => {
@@ -17,24 +18,24 @@ const heldBy = computed(() => {
     return '';
   }
   return point.value.binding === 'handshake'
-    ? 'handshake, nothing flows yet'
-    : `held by ${label(props.main.bindings[point.value.binding]?.words ?? 'the rise after the start')}`;
+    ? say('forecast.cursor_handshake')
+    : say('forecast.cursor_held', { link: props.main.bindings[point.value.binding]?.label ?? '' });
 });
 </script>
 
 <template>
   <p v-if="point" class="cursor-line figures">
     <strong>{{ clock(point.t_s) }}</strong>
-    <span>{{ point.soc.toFixed(1) }} %</span>
+    <span>{{ soc(point.soc, 1) }}</span>
     <span
-      ><strong>{{ kw(point.kw) }} kW</strong></span
+      ><strong>{{ say('figure.kw', { n: kw(point.kw) }) }}</strong></span
     >
-    <span>{{ point.v.toFixed(0) }} V</span>
-    <span>{{ point.a.toFixed(0) }} A</span>
-    <span v-if="point.km_per_hour !== null">{{ distance(point.km_per_hour) }} {{ distanceUnit }}/h</span>
+    <span>{{ quantity(point.v, 'v') }}</span>
+    <span>{{ quantity(point.a, 'a') }}</span>
+    <span v-if="point.km_per_hour !== null">{{ perHour(point.km_per_hour) }}</span>
     <span class="held">{{ heldBy }}</span>
   </p>
-  <p v-else class="cursor-line quiet">Move over the curve, or focus it and use the arrow keys, to read every value.</p>
+  <p v-else class="cursor-line quiet">{{ say('forecast.cursor_how') }}</p>
 </template>
 
 <style scoped>

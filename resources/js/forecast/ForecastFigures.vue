@@ -2,14 +2,16 @@
 import { computed } from 'vue';
 import type { Forecast } from '@/api/client';
 import { useForecast } from '@/stores/forecast';
-import { useUnits } from '@/ui/useUnits';
-import { duration, money } from '@/ui/words';
+import { useUnits } from '@/stores/units';
+import { duration, money, soc } from '@/ui/figures';
+import { say } from '@/words/say';
 
 /** What the session gives and costs, the minutes first. */
 const props = defineProps<{ main: Forecast }>();
 const forecast = useForecast();
-const { distance, distanceUnit } = useUnits();
+const { perHour, gained } = useUnits();
 
+const kwh = (n: string | number) => say('figure.kwh', { n });
 const cost = computed(() => props.main.cost);
 const membership = computed(() => {
   const c = cost.value;
@@ -17,16 +19,12 @@ const membership = computed(() => {
     return null;
   }
   const other = forecast.need.isMember
-    ? `${money(c.without_membership, c.currency)} without membership`
-    : `${money(c.with_membership, c.currency)} as a member`;
+    ? say('forecast.price_without', { price: money(c.without_membership, c.currency) })
+    : say('forecast.price_as_member', { price: money(c.with_membership, c.currency) });
   const sessions = c.break_even_sessions_per_month;
-  const pays =
-    sessions === null
-      ? 'the membership saves nothing'
-      : sessions === 1
-        ? 'the membership pays with one such session a month'
-        : `the membership pays from session ${sessions} a month`;
-  return `${other}; ${pays}${c.break_even_kwh_per_month === null ? '' : ` (${c.break_even_kwh_per_month} kWh)`}`;
+  return sessions === null || c.break_even_kwh_per_month === null
+    ? say('forecast.saves_nothing', { other })
+    : say('forecast.pays', { other, sessions, kwh: kwh(c.break_even_kwh_per_month) });
 });
 </script>
 
@@ -34,31 +32,31 @@ const membership = computed(() => {
   <div class="figures-line">
     <p class="minutes">
       <strong class="figures">{{ duration(main.minutes) }}</strong>
-      <span
-        >to {{ main.soc_end.toFixed(0) }} %<template v-if="main.stopped"
-          >, not {{ forecast.need.toSoc }} %</template
-        ></span
-      >
+      <span>{{
+        main.stopped
+          ? say('forecast.to_not', { percent: soc(main.soc_end), target: soc(forecast.need.toSoc) })
+          : say('forecast.to', { percent: soc(main.soc_end) })
+      }}</span>
     </p>
     <p>
-      <strong class="figures">{{ main.plug_kwh.toFixed(1) }} kWh</strong>
-      <span>{{ main.pack_kwh.toFixed(1) }} of them into the pack</span>
+      <strong class="figures">{{ kwh(main.plug_kwh.toFixed(1)) }}</strong>
+      <span>{{ say('forecast.into_pack', { kwh: main.pack_kwh.toFixed(1) }) }}</span>
     </p>
     <p>
       <strong class="figures">{{ money(cost?.amount, cost?.currency) }}</strong>
-      <span v-if="cost && Number(cost.idle_fee) > 0"
-        >idle fee of {{ money(cost.idle_fee, cost.currency) }} included</span
-      >
-      <span v-else-if="cost">{{
-        forecast.need.isMember && cost.with_membership ? 'as a member' : 'without membership'
+      <span v-if="cost && Number(cost.idle_fee) > 0">{{
+        say('forecast.idle_included', { price: money(cost.idle_fee, cost.currency) })
       }}</span>
-      <span v-else>write it down under Kit</span>
+      <span v-else-if="cost">{{
+        forecast.need.isMember && cost.with_membership ? say('forecast.as_member') : say('forecast.without')
+      }}</span>
+      <span v-else>{{ say('forecast.write_price') }}</span>
     </p>
     <p>
-      <strong class="figures">{{ distance(main.km_per_hour) }} {{ distanceUnit }}/h</strong>
-      <span>{{ main.km === null ? 'use not known' : `${distance(main.km)} ${distanceUnit} gained` }}</span>
+      <strong class="figures">{{ perHour(main.km_per_hour) }}</strong>
+      <span>{{ main.km === null ? say('forecast.use_unknown') : gained(main.km) }}</span>
     </p>
-    <p v-if="membership" class="membership">{{ membership }}.</p>
+    <p v-if="membership" class="membership">{{ membership }}</p>
   </div>
 </template>
 

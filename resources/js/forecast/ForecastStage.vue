@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core';
 import { onUnmounted, ref, watch } from 'vue';
-import AskForm from '@/board/AskForm.vue';
+import AskForm from '@/plates/AskForm.vue';
 import { useAccount } from '@/stores/account';
 import { useBoard } from '@/stores/board';
 import { useForecast } from '@/stores/forecast';
 import { useRail } from '@/stores/rail';
+import { useTerms } from '@/stores/terms';
 import EmptyState from '@/ui/EmptyState.vue';
-import { outcomeWords } from '@/ui/words';
+import Said from '@/words/Said.vue';
+import { say } from '@/words/say';
 import BindingLegend from './BindingLegend.vue';
 import CompareChains from './CompareChains.vue';
 import CursorLine from './CursorLine.vue';
@@ -23,24 +25,25 @@ const forecast = useForecast();
 const rail = useRail();
 const board = useBoard();
 const account = useAccount();
+const terms = useTerms();
 const isWide = useMediaQuery('(width > 1180px)');
 const axis = ref<Axis>('time');
 const showsVoltsAmps = ref(false);
 const sheet = ref<'next' | 'compare' | 'stops' | 'sticker'>('next');
 
 const axes = [
-  { label: 'over time', value: 'time' },
-  { label: 'over charge', value: 'charge' },
+  { label: say('forecast.over_time'), value: 'time' },
+  { label: say('forecast.over_charge'), value: 'charge' },
 ];
 const sheets = [
-  { label: 'Next 5 %', value: 'next' },
-  { label: 'Compare', value: 'compare' },
-  { label: 'Where to go', value: 'stops' },
-  { label: 'Sticker', value: 'sticker' },
+  { label: say('forecast.sheet_next'), value: 'next' },
+  { label: say('forecast.sheet_compare'), value: 'compare' },
+  { label: say('forecast.sheet_stops'), value: 'stops' },
+  { label: say('forecast.sheet_sticker'), value: 'sticker' },
 ];
 const units = [
-  { label: 'km, °C', value: 'metric' },
-  { label: 'mi, °F', value: 'us' },
+  { label: say('forecast.metric'), value: 'metric' },
+  { label: say('forecast.us'), value: 'us' },
 ];
 
 // The rail answers anew after an edit of a plate: then the forecast does too.
@@ -53,33 +56,39 @@ onUnmounted(() => (forecast.cursorS = null));
 </script>
 
 <template>
-  <EmptyState v-if="forecast.chains.length === 0" title="Forecast">
+  <EmptyState v-if="forecast.chains.length === 0" :title="say('forecast.empty')">
     <p>
-      Choose a chain first: a car at a charger, on the <RouterLink to="/board">Board</RouterLink>. Its power over time,
-      what holds it back when, and what it costs will stand here.
+      <Said code="forecast.empty_how">
+        <template #board
+          ><RouterLink to="/board">{{ say('screen.board') }}</RouterLink></template
+        >
+      </Said>
     </p>
   </EmptyState>
   <div v-else class="forecast">
     <section class="view" aria-labelledby="forecast-title">
       <Teleport defer to="#stage-tools" :disabled="!isWide">
         <div class="tools">
-          <el-segmented v-model="axis" :options="axes" aria-label="Power over time or over charge" />
-          <el-checkbox v-model="showsVoltsAmps">volts and amps</el-checkbox>
+          <el-segmented v-model="axis" :options="axes" :aria-label="say('forecast.axis')" />
+          <el-checkbox v-model="showsVoltsAmps">{{ say('forecast.volts_amps') }}</el-checkbox>
           <el-segmented
             :model-value="account.me?.garage.units ?? 'metric'"
             :options="units"
-            aria-label="Units"
+            :aria-label="say('forecast.units')"
             @change="(u: string | number | boolean) => account.setUnits(u === 'us' ? 'us' : 'metric')"
           />
         </div>
       </Teleport>
-      <h1 id="forecast-title" class="sr-only">Forecast: {{ rail.vehicle?.name }} at {{ rail.outlet?.name }}</h1>
+      <h1 id="forecast-title" class="sr-only">
+        {{ say('forecast.title', { car: rail.vehicle?.name ?? '', outlet: rail.outlet?.name ?? '' }) }}
+      </h1>
       <p v-if="forecast.error" class="complaint" role="alert">
-        {{ forecast.error }} The last forecast still stands here.
+        {{ say('forecast.last_stands', { error: forecast.error }) }}
       </p>
       <template v-if="forecast.main && forecast.main.minutes !== null">
         <p v-if="forecast.main.answer.flows === 'maybe'" class="check">
-          <strong>Check first.</strong> {{ forecast.main.answer.why }} This holds only if that turns out well.
+          <strong>{{ say('forecast.check_first') }}</strong>
+          {{ say('forecast.check_why', { why: forecast.main.answer.why }) }}
         </p>
         <ForecastFigures :main="forecast.main" />
         <PowerChart
@@ -94,19 +103,19 @@ onUnmounted(() => (forecast.cursorS = null));
         <CursorLine :main="forecast.main" />
       </template>
       <div v-else-if="forecast.main" class="none">
-        <h2>{{ outcomeWords[forecast.main.outcome] }}: no forecast</h2>
+        <h2>{{ say('forecast.none', { outcome: terms.title('outcome', forecast.main.outcome) }) }}</h2>
         <p>{{ forecast.main.stopped }}</p>
         <AskForm v-for="ask in forecast.main.asks" :key="ask.path" :ask="ask" />
       </div>
       <div class="sheet">
-        <el-segmented v-model="sheet" class="sheets" :options="sheets" aria-label="What else to see" />
+        <el-segmented v-model="sheet" class="sheets" :options="sheets" :aria-label="say('forecast.sheets')" />
         <NextFive v-if="sheet === 'next' && forecast.main && forecast.main.minutes !== null" :main="forecast.main" />
         <CompareChains v-else-if="sheet === 'compare'" />
         <StopRanking v-else-if="sheet === 'stops'" />
         <StickerStrip v-else-if="sheet === 'sticker' && forecast.answer" :sticker="forecast.answer.sticker" />
       </div>
       <p class="quiet small">
-        A forecast is arithmetic on plates, not a promise. The handbooks of the car and the adapter outrank it.
+        {{ say('forecast.no_promise') }}
       </p>
     </section>
     <aside class="need"><NeedPanel /></aside>

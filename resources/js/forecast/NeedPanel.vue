@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { usual, useForecast } from '@/stores/forecast';
+import { useForecast, type Need } from '@/stores/forecast';
 import { useRail } from '@/stores/rail';
+import { useTerms } from '@/stores/terms';
+import { percent, soc } from '@/ui/figures';
+import { say } from '@/words/say';
 import NeedSlider from './NeedSlider.vue';
 import NeedSwitch from './NeedSwitch.vue';
 import NeedTemperature from './NeedTemperature.vue';
@@ -9,6 +12,7 @@ import NeedTemperature from './NeedTemperature.vue';
 /** What the driver wants and expects. Every change is forecast at once. */
 const forecast = useForecast();
 const rail = useRail();
+const terms = useTerms();
 
 const need = computed(() => forecast.need);
 const outlet = computed(() => rail.outlet?.spec);
@@ -18,37 +22,56 @@ const isNeighbourThere = computed(() => outlet.value?.cabinet?.partner_active ==
 const isCooled = computed(() => outlet.value?.cable?.cooled === true);
 const hasHeat = computed(() => (forecast.main?.heat.length ?? 0) > 0);
 const hasMembership = computed(() => Boolean(outlet.value?.tariff?.membership));
-const isUsual = computed(() => JSON.stringify(need.value) === JSON.stringify(usual));
 
 const span = computed({
   get: () => [need.value.fromSoc, need.value.toSoc],
   set: (value) => {
     const [from = 0, to = 100] = Array.isArray(value) ? value : [];
-    forecast.need = { ...need.value, fromSoc: Math.min(from, 99), toSoc: Math.max(to, Math.min(from, 99) + 1) };
+    forecast.want({ fromSoc: Math.min(from, 99), toSoc: Math.max(to, Math.min(from, 99) + 1) });
   },
 });
+/** One figure of the need, to be moved. */
+const wanted = <K extends keyof Need>(key: K) =>
+  computed({ get: () => need.value[key], set: (value: Need[K]) => forecast.want({ [key]: value }) });
 /** A switch that puts a usual value where there was none. */
-const optional = (key: 'neighbourAtMinute' | 'deratedKw' | 'nextStopKw', start: number) =>
+const optional = (key: 'neighbourAtMinute' | 'deratedKw' | 'nextStopKw', begins: number) =>
   computed({
     get: () => need.value[key] !== null,
-    set: (on: boolean) => (forecast.need = { ...need.value, [key]: on ? start : null }),
+    set: (on: boolean) => forecast.want({ [key]: on ? begins : null }),
   });
-const hasNeighbour = optional('neighbourAtMinute', 10);
-const isDerated = optional('deratedKw', 60);
-const hasNextStop = optional('nextStopKw', 100);
+const { begins } = terms.known().need;
+const hasNeighbour = optional('neighbourAtMinute', begins.neighbour_at_minute);
+const isDerated = optional('deratedKw', begins.derated_kw);
+const hasNextStop = optional('nextStopKw', begins.next_stop_kw);
+const ambientC = wanted('ambientC');
+const isPrepared = wanted('isPrepared');
+const packC = wanted('packC');
+const neighbourAtMinute = wanted('neighbourAtMinute');
+const ratingLeft = wanted('ratingLeft');
+const warmth = wanted('warmth');
+const restedMinutes = wanted('restedMinutes');
+const coolingFailed = wanted('coolingFailed');
+const deratedKw = wanted('deratedKw');
+const isMember = wanted('isMember');
+const idleMinutes = wanted('idleMinutes');
+const nextStopKw = wanted('nextStopKw');
+const minutes = (n: number) => say('figure.minutes', { n });
+const kw = (n: number) => say('figure.kw', { n });
 </script>
 
 <template>
   <section class="panel" aria-labelledby="need-title">
     <div class="head">
-      <h2 id="need-title">The need</h2>
-      <button v-if="!isUsual" type="button" class="text-button" @click="forecast.need = { ...usual }">as usual</button>
+      <h2 id="need-title">{{ say('need.title') }}</h2>
+      <button v-if="!forecast.isUsual" type="button" class="text-button" @click="forecast.wantUsual">
+        {{ say('need.usual') }}
+      </button>
     </div>
 
     <div class="two">
       <span class="row" aria-hidden="true">
-        <span>arrive with, charge to</span>
-        <span class="figures says">{{ need.fromSoc }} → {{ need.toSoc }} %</span>
+        <span>{{ say('need.from_to') }}</span>
+        <span class="figures says">{{ say('need.span', { from: need.fromSoc, to: need.toSoc }) }}</span>
       </span>
       <el-slider
         v-model="span"
@@ -56,57 +79,57 @@ const hasNextStop = optional('nextStopKw', 100);
         :min="0"
         :max="100"
         :show-tooltip="false"
-        range-start-label="arrive with"
-        range-end-label="charge to"
-        :format-value-text="(v: number) => `${v} %`"
+        :range-start-label="say('need.from')"
+        :range-end-label="say('need.to')"
+        :format-value-text="(v: number) => soc(v)"
       />
     </div>
-    <NeedTemperature v-model="forecast.need.ambientC" label="ambient" :min-c="-25" :max-c="50" />
-    <NeedSwitch v-model="forecast.need.isPrepared" label="pack warmed up on the way" :disabled="!isDc" />
+    <NeedTemperature v-model="ambientC" :label="say('need.ambient')" :min-c="-25" :max-c="50" />
+    <NeedSwitch v-model="isPrepared" :label="say('need.prepared')" :disabled="!isDc" />
     <NeedTemperature
       v-if="!need.isPrepared && isDc"
-      v-model="forecast.need.packC"
-      label="pack temperature"
+      v-model="packC"
+      :label="say('need.pack')"
       :min-c="-25"
       :max-c="40"
     />
     <template v-if="isDc">
-      <NeedSwitch v-model="hasNeighbour" label="a neighbour arrives" :disabled="isNeighbourThere" />
-      <p v-if="isNeighbourThere" class="small quiet">The plate says one is there already.</p>
+      <NeedSwitch v-model="hasNeighbour" :label="say('need.neighbour')" :disabled="isNeighbourThere" />
+      <p v-if="isNeighbourThere" class="small quiet">{{ say('need.neighbour_there') }}</p>
       <p v-else-if="!hasCabinet && need.neighbourAtMinute !== null" class="small quiet">
-        Nothing about a shared cabinet is on this outlet's plate.
+        {{ say('need.no_cabinet') }}
       </p>
       <NeedSlider
-        v-if="need.neighbourAtMinute !== null && !isNeighbourThere"
-        v-model="forecast.need.neighbourAtMinute!"
-        label="after"
-        :says="`${need.neighbourAtMinute} min`"
+        v-if="neighbourAtMinute !== null && !isNeighbourThere"
+        v-model="neighbourAtMinute"
+        :label="say('need.after')"
+        :says="minutes(neighbourAtMinute)"
         :min="0"
         :max="60"
       />
     </template>
     <template v-if="hasHeat">
       <NeedSlider
-        v-model="forecast.need.ageing"
-        label="rating left after wear"
-        :says="`${Math.round(need.ageing * 100)} %`"
+        v-model="ratingLeft"
+        :label="say('need.rating_left')"
+        :says="percent(ratingLeft)"
         :min="0.5"
         :max="1"
         :step="0.01"
       />
       <NeedSlider
-        v-model="forecast.need.warmth"
-        label="warm from earlier use"
-        :says="need.warmth === 0 ? 'cold' : `${Math.round(need.warmth * 100)} % of its heat`"
+        v-model="warmth"
+        :label="say('need.warmth')"
+        :says="warmth === 0 ? say('need.cold') : say('need.warmth_says', { percent: percent(warmth) })"
         :min="0"
         :max="1"
         :step="0.05"
       />
       <NeedSlider
-        v-if="need.warmth > 0"
-        v-model="forecast.need.restedMinutes"
-        label="rested since"
-        :says="`${need.restedMinutes} min`"
+        v-if="warmth > 0"
+        v-model="restedMinutes"
+        :label="say('need.rested')"
+        :says="minutes(restedMinutes)"
         :min="0"
         :max="120"
         :step="5"
@@ -114,35 +137,35 @@ const hasNextStop = optional('nextStopKw', 100);
     </template>
 
     <details open>
-      <summary>Faults, price and the next stop</summary>
-      <NeedSwitch v-if="isCooled" v-model="forecast.need.coolingFailed" label="cable's cooling has failed" />
+      <summary>{{ say('need.more') }}</summary>
+      <NeedSwitch v-if="isCooled" v-model="coolingFailed" :label="say('need.cooling_failed')" />
       <template v-if="isDc">
-        <NeedSwitch v-model="isDerated" label="stall gives less than its plate" />
+        <NeedSwitch v-model="isDerated" :label="say('need.derated')" />
         <NeedSlider
-          v-if="need.deratedKw !== null"
-          v-model="forecast.need.deratedKw!"
-          label="no more than"
-          :says="`${need.deratedKw} kW`"
+          v-if="deratedKw !== null"
+          v-model="deratedKw"
+          :label="say('need.no_more_than')"
+          :says="kw(deratedKw)"
           :min="5"
           :max="250"
           :step="5"
         />
       </template>
-      <NeedSwitch v-model="forecast.need.isMember" label="I am a member here" :disabled="!hasMembership" />
+      <NeedSwitch v-model="isMember" :label="say('need.member')" :disabled="!hasMembership" />
       <NeedSlider
-        v-model="forecast.need.idleMinutes"
-        label="plugged in after the end"
-        :says="`${need.idleMinutes} min`"
+        v-model="idleMinutes"
+        :label="say('need.idle')"
+        :says="minutes(idleMinutes)"
         :min="0"
         :max="120"
         :step="5"
       />
-      <NeedSwitch v-model="hasNextStop" label="I stop again on the way" />
+      <NeedSwitch v-model="hasNextStop" :label="say('need.next_stop')" />
       <NeedSlider
-        v-if="need.nextStopKw !== null"
-        v-model="forecast.need.nextStopKw!"
-        label="the next stop gives"
-        :says="`${need.nextStopKw} kW`"
+        v-if="nextStopKw !== null"
+        v-model="nextStopKw"
+        :label="say('need.next_stop_gives')"
+        :says="kw(nextStopKw)"
         :min="5"
         :max="300"
         :step="5"

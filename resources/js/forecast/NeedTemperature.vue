@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { useUnits } from '@/ui/useUnits';
+import { useUnits } from '@/stores/units';
 import NeedSlider from './NeedSlider.vue';
 
 /** A temperature, kept in Celsius and moved in whole degrees of the garage's own scale. */

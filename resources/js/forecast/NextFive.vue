@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Forecast } from '@/api/client';
-import AskForm from '@/board/AskForm.vue';
+import AskForm from '@/plates/AskForm.vue';
 import { useForecast } from '@/stores/forecast';
 import { useGarage } from '@/stores/garage';
-import { money } from '@/ui/words';
+import { money, number, quantity, soc } from '@/ui/figures';
+import Said from '@/words/Said.vue';
+import { say } from '@/words/say';
 
 /** What every 5 % takes, the next one after the target first; how long boosts last; where going on is quicker. */
 const props = defineProps<{ main: Forecast }>();
@@ -17,53 +19,79 @@ const next = computed(() => {
 });
 const before = computed(() => props.main.marginal.filter((m) => m !== next.value));
 const most = computed(() => Math.max(...props.main.marginal.map((m) => m.minutes_per_5), 0.1));
-const fault = computed(() => garage.outlet(props.main.chain[0] ?? null)?.spec.known_fault);
+const fault = computed(() => garage.outlet(props.main.answer.outlet)?.spec.known_fault);
 const boosts = computed(() =>
   props.main.heat
     .filter((h) => h.boost_minutes_today !== null)
     .map((h) => ({
       ...h,
-      name: h.link === 'cable' ? "The station's cable" : `${garage.tag(h.link)} ${garage.adapter(h.link)?.name ?? ''}`,
+      name: nameOf(h.link),
+      minutes: minutes(h.boost_minutes_today ?? 0),
+      used:
+        h.full_at_minute === null
+          ? say('next.not_used_up')
+          : say('next.used_up', { minute: h.full_at_minute.toFixed(0) }),
     })),
 );
-const price = (amount: string | null) => (amount === null ? '' : `, ${money(amount, props.main.cost?.currency)}`);
+const minutes = (n: number) => say('figure.minutes', { n: n.toFixed(1) });
+
+function nameOf(linkId: string): string {
+  const link = props.main.answer.links.find((l) => l.id === linkId);
+  const piece = link && garage.adapter(link.piece);
+  return piece ? say('rail.piece', { tag: piece.tag, name: piece.name }) : (link?.label ?? linkId);
+}
+
+/** What the next 5 % take: minutes, and the price where it is known. */
+function told(step: Forecast['marginal'][number]): string {
+  return step.amount_per_5 === null
+    ? minutes(step.minutes_per_5)
+    : say('next.figures', {
+        minutes: minutes(step.minutes_per_5),
+        price: money(step.amount_per_5, props.main.cost?.currency),
+      });
+}
 </script>
 
 <template>
   <div class="next">
     <div>
       <p v-if="next" class="lead">
-        The next 5 %, from {{ next.soc.toFixed(0) }} %:
-        <strong class="figures">{{ next.minutes_per_5.toFixed(1) }} min{{ price(next.amount_per_5) }}</strong>
+        {{ say('next.lead', { percent: soc(next.soc) }) }}
+        <strong class="figures">{{ told(next) }}</strong>
       </p>
       <p v-else-if="main.stopped" class="lead">{{ main.stopped }}</p>
       <p v-if="forecast.need.nextStopKw !== null">
         {{
           main.go_on_at_soc === null
-            ? `This stall gives more than the next one all the way to ${main.soc_end.toFixed(0)} %.`
-            : `From ${main.go_on_at_soc.toFixed(0)} % on, the next stop gives more: go on there, if you stop anyway.`
+            ? say('next.never_on', { percent: soc(main.soc_end) })
+            : say('next.on_from', { percent: soc(main.go_on_at_soc) })
         }}
       </p>
       <p v-for="b in boosts" :key="b.link">
-        {{ b.name }}: {{ b.boost_a.toFixed(0) }} A for
-        <strong class="figures">{{ b.boost_minutes_today?.toFixed(1) }} min</strong> today, then
-        {{ b.effective_a.toFixed(0) }} A{{
-          b.full_at_minute === null ? '; not used up here.' : `; used up at minute ${b.full_at_minute.toFixed(0)}.`
-        }}
+        <Said
+          code="next.boost"
+          :figures="{ piece: b.name, amps: quantity(b.boost_a, 'a'), then: quantity(b.effective_a, 'a'), used: b.used }"
+        >
+          <template #minutes
+            ><strong class="figures">{{ b.minutes }}</strong></template
+          >
+        </Said>
       </p>
-      <p v-if="fault" class="open">Known fault of this stall: {{ fault }}.</p>
+      <p v-if="fault" class="open">{{ say('next.fault', { fault }) }}</p>
       <template v-if="main.unread.length > 0">
-        <p class="open">Not everything is read, so this is a ceiling:</p>
+        <p class="open">{{ say('next.ceiling') }}</p>
         <AskForm v-for="ask in main.unread" :key="ask.piece + ask.path" :ask="ask" />
       </template>
     </div>
     <div>
-      <p class="kicker" aria-hidden="true">minutes for 5 % more, from</p>
-      <ol class="steps" aria-label="Minutes for 5 percent more, from each state of charge">
+      <p class="kicker" aria-hidden="true">{{ say('next.steps') }}</p>
+      <ol class="steps" :aria-label="say('next.steps_label')">
         <li v-for="m in before" :key="m.soc">
-          <span class="quiet figures">{{ m.soc.toFixed(0) }} %</span>
+          <span class="quiet figures">{{ soc(m.soc) }}</span>
           <span class="bar" :style="{ inlineSize: `${(m.minutes_per_5 / most) * 100}%` }" />
-          <span class="figures">{{ m.minutes_per_5.toFixed(1) }}<span class="sr-only"> min</span></span>
+          <span class="figures"
+            >{{ number(m.minutes_per_5, 1) }}<span class="sr-only">&nbsp;{{ say('unit.minutes') }}</span></span
+          >
         </li>
       </ol>
     </div>

@@ -1,12 +1,16 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core';
-import { scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
 import { computed, useId, useTemplateRef } from 'vue';
 import type { Forecast, ForecastPoint } from '@/api/client';
-import { clock, kw as kwWords } from '@/ui/words';
+import ChartGrid from '@/chart/ChartGrid.vue';
+import { SECONDS, timeUnit } from '@/chart/timeUnit';
+import { useCursor } from '@/chart/useCursor';
+import { useScales, type Scale } from '@/chart/useScales';
+import { clock, kw, soc } from '@/ui/figures';
+import { pointAt } from '@/ui/pointAt';
+import { say } from '@/words/say';
 import HatchDefs from './HatchDefs.vue';
-import { along, bandsOf, hatchOf, label, pointAt, SECONDS, timeUnit, type Axis } from './points';
+import { along, bandsOf, hatchOf, secondsAtSoc, type Axis } from './points';
 
 /** Power over time or charge; the area under the first curve is cut into bands by the link that binds. */
 const props = defineProps<{
@@ -18,39 +22,33 @@ const props = defineProps<{
 /** Seconds after plugging in at which the cursor stands on the first curve. */
 const cursorS = defineModel<number | null>('cursor', { required: true });
 
+/** Room that a letter of a band's name takes, and the room around it (px). */
+const LETTER_PX = 6.4;
+const AROUND_PX = 12;
+
 const hatch = useId();
 const frame = useTemplateRef<HTMLElement>('frame');
-const { width, height } = useElementSize(frame);
-const edge = computed(() => ({ left: 42, right: props.showsVoltsAmps ? 46 : 12, top: 16, bottom: 34 }));
 
 const all = computed(() => [props.main, ...props.others]);
 const unit = computed(() => timeUnit(Math.max(...all.value.map((f) => f.points.at(-1)?.t_s ?? 0))));
 const at = computed(() => along(props.axis, unit.value));
-const span = computed(() => {
-  const ends = all.value.flatMap((f) => [f.points[0], f.points.at(-1)]).filter((p) => p !== undefined);
-  const values = ends.map(at.value);
-  return [Math.min(...values), Math.max(...values, Math.min(...values) + 1)] as const;
-});
 const most = (figure: (p: ForecastPoint) => number, of: Forecast[]) =>
   Math.max(1, ...of.flatMap((f) => f.points.map(figure)));
-const x = computed(() => scaleLinear(span.value, [edge.value.left, Math.max(60, width.value) - edge.value.right]));
-const y = computed(() =>
-  scaleLinear(
-    [
-      0,
-      Math.max(
-        most((p) => p.kw, all.value),
-        most((p) => p.car_kw ?? 0, [props.main]),
-      ) * 1.06,
-    ],
-    [Math.max(80, height.value) - edge.value.bottom, edge.value.top],
-  ),
-);
-const yVoltsAmps = computed(() =>
-  scaleLinear([0, most((p) => Math.max(p.v, p.a), [props.main]) * 1.06], y.value.range()),
-);
+const spans = computed(() => {
+  const ends = all.value.flatMap((f) => [f.points[0], f.points.at(-1)]).filter((p) => p !== undefined);
+  const values = ends.map(at.value);
+  return {
+    x: [Math.min(...values), Math.max(...values, Math.min(...values) + 1)] as const,
+    y: Math.max(
+      most((p) => p.kw, all.value),
+      most((p) => p.car_kw ?? 0, [props.main]),
+    ),
+    y2: props.showsVoltsAmps ? most((p) => Math.max(p.v, p.a), [props.main]) : null,
+  };
+});
+const { width, height, edge, x, y, y2 } = useScales(frame, spans);
 
-const path = (of: ForecastPoint[], figure: (p: ForecastPoint) => number, scale: typeof y.value) =>
+const path = (of: ForecastPoint[], figure: (p: ForecastPoint) => number, scale: Scale) =>
   line<ForecastPoint>()
     .x((p) => x.value(at.value(p)))
     .y((p) => scale(figure(p)))(of) ?? '';
@@ -67,7 +65,7 @@ const bands = computed(() =>
     .map((b) => {
       const named = props.main.bindings[b.binding];
       const [left, right] = [x.value(at.value(b.first)), x.value(at.value(b.last))];
-      const words = label(named?.words);
+      const words = named?.label ?? '';
       return {
         key: `${b.binding} ${b.first.t_s}`,
         d:
@@ -79,7 +77,7 @@ const bands = computed(() =>
         words,
         middle: (left + right) / 2,
         // A name that does not fit stands in the legend only.
-        isNamed: right - left > words.length * 6.4 + 12,
+        isNamed: right - left > words.length * LETTER_PX + AROUND_PX,
       };
     }),
 );
@@ -87,15 +85,15 @@ const bands = computed(() =>
 const ends = computed(() =>
   props.others.flatMap((f, i) => {
     const end = f.points.at(-1);
-    return end ? [{ letter: 'BC'[i], x: x.value(at.value(end)) - 4, y: y.value(end.kw) - 7 }] : [];
+    return end ? [{ letter: ['B', 'C'][i], x: x.value(at.value(end)) - 4, y: y.value(end.kw) - 7 }] : [];
   }),
 );
 const voltsAmps = computed(() => {
-  const end = props.main.points.at(-1);
-  return end
+  const [end, scale] = [props.main.points.at(-1), y2.value];
+  return end && scale
     ? [
-        { letter: 'V', x: x.value(at.value(end)) - 6, y: yVoltsAmps.value(end.v) },
-        { letter: 'A', x: x.value(at.value(end)) - 6, y: yVoltsAmps.value(end.a) },
+        { letter: say('unit.volts'), x: x.value(at.value(end)) - 6, y: scale(end.v) },
+        { letter: say('unit.amps'), x: x.value(at.value(end)) - 6, y: scale(end.a) },
       ]
     : [];
 });
@@ -104,45 +102,17 @@ const cursorX = computed(() => (cursor.value ? x.value(at.value(cursor.value)) :
 const lastS = computed(() => props.main.points.at(-1)?.t_s ?? 0);
 const heard = computed(() =>
   cursor.value
-    ? `${clock(cursor.value.t_s)}, ${cursor.value.soc.toFixed(0)} %, ${kwWords(cursor.value.kw)} kW, held by ${props.main.bindings[cursor.value.binding]?.words ?? cursor.value.binding}`
-    : 'not set',
+    ? say('forecast.cursor_at', {
+        time: clock(cursor.value.t_s),
+        percent: soc(cursor.value.soc),
+        kw: say('figure.kw', { n: kw(cursor.value.kw) }),
+        link: props.main.bindings[cursor.value.binding]?.words ?? cursor.value.binding,
+      })
+    : say('forecast.cursor_unset'),
 );
-
-function follow(event: PointerEvent): void {
-  const box = frame.value?.getBoundingClientRect();
-  if (!box) {
-    return;
-  }
-  const value = x.value.invert(event.clientX - box.left);
-  if (props.axis === 'time') {
-    cursorS.value = Math.min(lastS.value, Math.max(0, value * SECONDS[unit.value]));
-    return;
-  }
-  // Over charge the handshake has no width; between two points the charge rises evenly enough.
-  const next = props.main.points.findIndex((p) => p.soc > value);
-  const [left, right] = [props.main.points[Math.max(0, next - 1)], props.main.points[next]];
-  cursorS.value =
-    left && right && right.soc > left.soc
-      ? Math.max(left.t_s, left.t_s + ((value - left.soc) / (right.soc - left.soc)) * (right.t_s - left.t_s))
-      : lastS.value;
-}
-
-function step(event: KeyboardEvent): void {
-  const stride = event.shiftKey ? 10 : 1;
-  const moves: Record<string, number> = { ArrowLeft: -stride, ArrowDown: -stride, ArrowRight: stride, ArrowUp: stride };
-  const moved = moves[event.key];
-  if (moved !== undefined) {
-    cursorS.value = Math.min(lastS.value, Math.max(0, (cursorS.value ?? 0) + (moved * lastS.value) / 100));
-  } else if (event.key === 'Home' || event.key === 'End') {
-    cursorS.value = event.key === 'Home' ? 0 : lastS.value;
-  } else if (event.key === 'Escape') {
-    cursorS.value = null;
-  } else {
-    return;
-  }
-  event.preventDefault();
-  event.stopPropagation();
-}
+const { follow, step } = useCursor(frame, cursorS, x, lastS, (value) =>
+  props.axis === 'time' ? value * SECONDS[unit.value] : secondsAtSoc(props.main.points, value),
+);
 </script>
 
 <template>
@@ -151,7 +121,7 @@ function step(event: KeyboardEvent): void {
     class="chart"
     role="slider"
     tabindex="0"
-    aria-label="Cursor on the power curve"
+    :aria-label="say('forecast.cursor')"
     :aria-valuemin="0"
     :aria-valuemax="Math.round(lastS)"
     :aria-valuenow="Math.round(cursorS ?? 0)"
@@ -162,19 +132,23 @@ function step(event: KeyboardEvent): void {
   >
     <svg v-if="width > 0" :width="width" :height="height" aria-hidden="true" focusable="false">
       <HatchDefs :prefix="hatch" />
-      <g class="grid">
-        <template v-for="tick in y.ticks(5)" :key="tick">
-          <line :x1="edge.left" :x2="width - edge.right" :y1="y(tick)" :y2="y(tick)" />
-          <text :x="edge.left - 7" :y="y(tick) + 4" text-anchor="end">{{ tick }}</text>
-        </template>
-        <template v-for="tick in x.ticks(Math.max(3, Math.floor(width / 90)))" :key="tick">
-          <text :x="x(tick)" :y="height - edge.bottom + 16" text-anchor="middle">{{ tick }}</text>
-        </template>
-        <text class="unit" :x="edge.left - 7" :y="edge.top - 5" text-anchor="end">kW</text>
-        <text class="unit" :x="width - edge.right" :y="height - 4" text-anchor="end">
-          {{ axis === 'time' ? `${unit} since plugging in` : 'charge, %' }}
-        </text>
-      </g>
+      <ChartGrid
+        :width="width"
+        :height="height"
+        :edge="edge"
+        :x="x"
+        :y="y"
+        :y2="y2"
+        :y-unit="say('unit.kw')"
+        :y2-unit="say('unit.volts_amps')"
+        :x-unit="
+          axis === 'charge'
+            ? say('forecast.charge')
+            : unit === 'hours'
+              ? say('forecast.hours_since')
+              : say('forecast.minutes_since')
+        "
+      />
       <path v-for="band in bands" :key="band.key" class="band" :d="band.d" :fill="band.fill" />
       <line class="floor" :x1="edge.left" :x2="width - edge.right" :y1="y(0)" :y2="y(0)" />
       <path
@@ -186,18 +160,12 @@ function step(event: KeyboardEvent): void {
       />
       <path v-if="carKw" class="car" :d="carKw" />
       <path class="power" :d="path(main.points, (p) => p.kw, y)" />
-      <template v-if="showsVoltsAmps">
-        <path class="volts" :d="path(main.points, (p) => p.v, yVoltsAmps)" />
-        <path class="amps" :d="path(main.points, (p) => p.a, yVoltsAmps)" />
+      <template v-if="y2">
+        <path class="volts" :d="path(main.points, (p) => p.v, y2)" />
+        <path class="amps" :d="path(main.points, (p) => p.a, y2)" />
         <text v-for="mark in voltsAmps" :key="mark.letter" class="name" :x="mark.x" :y="mark.y - 5" text-anchor="end">
           {{ mark.letter }}
         </text>
-        <g class="grid">
-          <text v-for="tick in yVoltsAmps.ticks(5)" :key="tick" :x="width - edge.right + 7" :y="yVoltsAmps(tick) + 4">
-            {{ tick }}
-          </text>
-          <text class="unit" :x="width - edge.right + 7" :y="edge.top - 5">V, A</text>
-        </g>
       </template>
       <g v-for="band in bands" :key="band.key">
         <text v-if="band.isNamed" class="name" :x="band.middle" :y="y(0) - 10" text-anchor="middle">
@@ -216,42 +184,6 @@ function step(event: KeyboardEvent): void {
 </template>
 
 <style scoped>
-.chart {
-  position: relative;
-  overflow: hidden;
-  min-width: 0;
-  cursor: crosshair;
-  touch-action: pan-y;
-}
-
-svg {
-  display: block;
-  position: absolute;
-  inset: 0;
-}
-
-.grid line {
-  stroke: var(--line);
-}
-
-.grid text {
-  fill: var(--ink-soft);
-  font-family: var(--face-wide);
-  font-size: 12.5px;
-  font-variant-numeric: tabular-nums;
-}
-
-.floor {
-  stroke: var(--ink-soft);
-}
-
-.power {
-  fill: none;
-  stroke: var(--copper);
-  stroke-width: 2.6;
-  stroke-linejoin: round;
-}
-
 .car {
   fill: none;
   stroke: var(--ink-faint);
@@ -274,40 +206,10 @@ svg {
   stroke-linecap: round;
 }
 
-.volts,
-.amps {
-  fill: none;
-  stroke: var(--ink-soft);
-  stroke-width: 1.4;
-}
-
-.volts {
-  stroke-dasharray: 5 3;
-}
-
-/* Names stand on their own paper, so that the hatching does not run through the letters. */
-.name {
-  fill: var(--ink);
-  paint-order: stroke;
-  stroke: var(--paper-raised);
-  stroke-width: 5px;
-  stroke-linejoin: round;
-  font-size: 13px;
-  font-weight: 600;
-}
-
 .letter {
   fill: var(--ink);
   font-family: var(--face-wide);
   font-size: 13px;
   font-weight: 700;
-}
-
-.cursor line {
-  stroke: var(--ink);
-}
-
-.cursor rect {
-  fill: var(--ink);
 }
 </style>

@@ -2,12 +2,15 @@
 import { computed } from 'vue';
 import type { Forecasts } from '@/api/client';
 import { useGarage } from '@/stores/garage';
-import { kw } from '@/ui/words';
+import { kw, number, quantity } from '@/ui/figures';
+import Said from '@/words/Said.vue';
+import { say } from '@/words/say';
 
 /** The number on the sticker against what the plate gives at the volts of a pack. */
 const props = defineProps<{ sticker: Forecasts['sticker'] }>();
 const garage = useGarage();
 
+const kws = (n: number | null) => say('figure.kw', { n: kw(n) });
 const outlet = computed(() => garage.outlet(props.sticker.outlet));
 const isAc = computed(() => outlet.value?.spec.current === 'ac');
 const most = computed(() =>
@@ -19,26 +22,30 @@ const cars = computed(() =>
     name: garage.vehicle(c.vehicle)?.name ?? '',
     says:
       c.least_kw === null
-        ? 'does not meet it, or its volts are not known'
+        ? say('sticker.no_meeting')
         : c.least_kw === c.most_kw
-          ? `${kw(c.least_kw)} kW at ${c.least_v} V`
-          : `${kw(c.least_kw)} to ${kw(c.most_kw)} kW, from ${c.least_v} to ${c.most_v} V`,
+          ? say('sticker.one', { kw: kws(c.least_kw), volts: quantity(c.least_v ?? 0, 'v') })
+          : say('sticker.span', {
+              least: kw(c.least_kw),
+              most: kws(c.most_kw),
+              leastV: number(c.least_v),
+              mostV: quantity(c.most_v ?? 0, 'v'),
+            }),
   })),
 );
 </script>
 
 <template>
-  <p v-if="isAc">
-    An AC outlet: its volts and amps do not depend on the pack. The onboard charger, the supply and the portable supply
-    set the power.
-  </p>
+  <p v-if="isAc">{{ say('sticker.ac') }}</p>
   <div v-else class="strip">
     <div>
       <p class="lead">
-        <template v-if="sticker.sticker_kw === null">What its sticker says is not read.</template>
-        <template v-else>
-          The sticker says <strong class="figures">{{ kw(sticker.sticker_kw) }} kW</strong>. The plate gives:
-        </template>
+        <template v-if="sticker.sticker_kw === null">{{ say('sticker.unread') }}</template>
+        <Said v-else code="sticker.says">
+          <template #kw
+            ><strong class="figures">{{ kws(sticker.sticker_kw) }}</strong></template
+          >
+        </Said>
       </p>
       <ol class="volts">
         <li v-for="a in sticker.at_volts" :key="a.v">
@@ -50,13 +57,13 @@ const cars = computed(() =>
             />
             <span class="plate" :style="{ blockSize: `${((a.kw ?? 0) / most) * 100}%` }" />
           </span>
-          <strong class="figures">{{ a.kw === null ? '?' : a.kw === 0 ? 'none' : kw(a.kw) }}</strong>
-          <span class="quiet figures">at {{ a.v }} V</span>
+          <strong class="figures">{{ a.kw === 0 ? say('sticker.gives_none') : kw(a.kw) }}</strong>
+          <span class="quiet figures">{{ say('sticker.at', { volts: quantity(a.v, 'v') }) }}</span>
         </li>
       </ol>
     </div>
     <div>
-      <p class="lead">At the volts these cars put on the plug, each up to what it takes, if it joins at all:</p>
+      <p class="lead">{{ say('sticker.cars') }}</p>
       <dl>
         <template v-for="c in cars" :key="c.vehicle">
           <dt>{{ c.name }}</dt>

@@ -5,19 +5,22 @@ import { useForecast } from '@/stores/forecast';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
 import JointGlyph from '@/ui/JointGlyph.vue';
-import { duration, money, outcomeWords } from '@/ui/words';
+import { useTerms } from '@/stores/terms';
+import { duration, money } from '@/ui/figures';
+import { say } from '@/words/say';
 import { useRanking } from './useRanking';
 
 /** Where to go: every outlet for this car and this need, in one of three orders, each with its reason. */
 const rail = useRail();
 const garage = useGarage();
 const forecast = useForecast();
+const terms = useTerms();
 const { stops, error } = useRanking();
 const order = ref<'time' | 'money' | 'risk'>('time');
 const orders = [
-  { label: 'by time', value: 'time' },
-  { label: 'by money', value: 'money' },
-  { label: 'by risk', value: 'risk' },
+  { label: say('stops.by_time'), value: 'time' },
+  { label: say('stops.by_money'), value: 'money' },
+  { label: say('stops.by_risk'), value: 'risk' },
 ];
 
 const sorted = computed(() => [...stops.value].sort((a, b) => a.places[order.value] - b.places[order.value]));
@@ -37,10 +40,17 @@ function keepBeside(stop: Stop): void {
   <div>
     <div class="head">
       <p>
-        Where {{ rail.vehicle?.name }} gets from {{ forecast.need.fromSoc }} to {{ forecast.need.toSoc }} %:
-        {{ given.length }} of {{ stops.length }} outlets.
+        {{
+          say('stops.lead', {
+            car: rail.vehicle?.name ?? '',
+            from: forecast.need.fromSoc,
+            to: forecast.need.toSoc,
+            n: given.length,
+            all: stops.length,
+          })
+        }}
       </p>
-      <el-segmented v-model="order" :options="orders" aria-label="Order of the stops" />
+      <el-segmented v-model="order" :options="orders" :aria-label="say('stops.order')" />
     </div>
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
     <ol class="stops">
@@ -54,17 +64,21 @@ function keepBeside(stop: Stop): void {
           <span class="reason">{{ s.reasons[order] }}</span>
         </div>
         <span class="figures number">{{ duration(s.minutes) }}</span>
-        <span class="figures number">{{ s.amount === null ? '?' : money(s.amount, s.currency) }}</span>
+        <span class="figures number">{{
+          s.amount === null ? say('figure.unknown') : money(s.amount, s.currency)
+        }}</span>
         <button type="button" class="text-button beside" @click="keepBeside(s)">
-          compare<span class="sr-only"> with {{ name(s.outlet) }}</span>
+          {{ say('stops.compare') }}<span class="sr-only">{{ say('stops.with', { outlet: name(s.outlet) }) }}</span>
         </button>
       </li>
     </ol>
     <details v-if="none.length > 0">
-      <summary>{{ none.length }} where nothing flows</summary>
+      <summary>{{ say('stops.none', { n: none.length }) }}</summary>
       <ul class="none">
         <li v-for="s in none" :key="s.outlet">
-          <strong :class="s.outcome">{{ name(s.outlet) }}: {{ outcomeWords[s.outcome] }}.</strong>
+          <strong :class="s.outcome">{{
+            say('stops.none_why', { outlet: name(s.outlet), outcome: terms.title('outcome', s.outcome) })
+          }}</strong>
           {{ s.reasons[order] }}
         </li>
       </ul>

@@ -1,40 +1,11 @@
 import type { ForecastPoint } from '@/api/client';
+import { SECONDS, type TimeUnit } from '@/chart/timeUnit';
 
 /** A curve over time or over charge: which of a point's figures stands on the axis below. */
 export type Axis = 'time' | 'charge';
 
-export const SECONDS = { minutes: 60, hours: 3600 } as const;
-export type TimeUnit = keyof typeof SECONDS;
-
-/** Long sessions are told in hours. */
-export const timeUnit = (lastS: number): TimeUnit => (lastS > 3 * SECONDS.hours ? 'hours' : 'minutes');
-
 export const along = (axis: Axis, unit: TimeUnit) => (p: ForecastPoint) =>
   axis === 'time' ? p.t_s / SECONDS[unit] : p.soc;
-
-/** The state of a session between two of its points; what is not a number is that of the earlier one. */
-export function pointAt(points: ForecastPoint[], seconds: number): ForecastPoint | null {
-  const next = points.findIndex((p) => p.t_s > seconds);
-  const left = points[next === -1 ? points.length - 1 : Math.max(0, next - 1)];
-  const right = points[next];
-  if (!left || !right || seconds <= left.t_s) {
-    return left ?? null;
-  }
-  const share = (seconds - left.t_s) / (right.t_s - left.t_s);
-  const mix = (a: number, b: number) => a + share * (b - a);
-  return {
-    ...left,
-    t_s: seconds,
-    soc: mix(left.soc, right.soc),
-    v: mix(left.v, right.v),
-    a: mix(left.a, right.a),
-    kw: mix(left.kw, right.kw),
-    car_kw: left.car_kw === null || right.car_kw === null ? null : mix(left.car_kw, right.car_kw),
-    km_per_hour:
-      left.km_per_hour === null || right.km_per_hour === null ? null : mix(left.km_per_hour, right.km_per_hour),
-    theta: Object.fromEntries(Object.entries(left.theta).map(([k, v]) => [k, mix(v, right.theta[k] ?? v)])),
-  };
-}
 
 export interface Band {
   binding: string;
@@ -82,5 +53,12 @@ const HATCH: Record<string, string> = {
 
 export const hatchOf = (binding: string): string => HATCH[binding] ?? 'plain';
 
-/** "the station's amps" as a label. */
-export const label = (words: string | undefined): string => (words ?? '').replace(/^(the|a) /, '');
+/** When a charge is reached: over charge the handshake has no width, and between two points the charge rises evenly enough. */
+export function secondsAtSoc(points: ForecastPoint[], soc: number): number {
+  const next = points.findIndex((p) => p.soc > soc);
+  const [left, right] = [points[next - 1], points[next]];
+  if (!right) {
+    return points.at(-1)?.t_s ?? 0;
+  }
+  return left ? left.t_s + Math.max(0, (soc - left.soc) / (right.soc - left.soc)) * (right.t_s - left.t_s) : right.t_s;
+}

@@ -1,5 +1,5 @@
 import { ref, watch } from 'vue';
-import { api, ask, type Stop } from '@/api/client';
+import { api, ask, wordsOf, type Stop } from '@/api/client';
 import { useBoard } from '@/stores/board';
 import { useForecast } from '@/stores/forecast';
 import { useGarage } from '@/stores/garage';
@@ -32,7 +32,7 @@ export function useRanking() {
         error.value = '';
       }
     } catch (e) {
-      error.value = e instanceof Error ? e.message : String(e);
+      error.value = wordsOf(e);
     }
   }
 

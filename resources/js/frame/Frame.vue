@@ -5,16 +5,20 @@ import ChainRail from '@/rail/ChainRail.vue';
 import { useBoard } from '@/stores/board';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
-import UndoBar from '@/ui/UndoBar.vue';
-import { useUndo } from '@/ui/useUndo';
+import { useTerms } from '@/stores/terms';
+import UndoBar from './UndoBar.vue';
+import { useUndo } from '@/stores/undo';
 import KeysDialog from './KeysDialog.vue';
 import StageStrip from './StageStrip.vue';
 import { stages } from './stages';
-import { useShortcuts } from './useShortcuts';
+import { useShortcuts } from '@/ui/useShortcuts';
+import { say } from '@/words/say';
+import { wordsOf } from '@/api/client';
 
 const garage = useGarage();
 const rail = useRail();
 const board = useBoard();
+const terms = useTerms();
 const router = useRouter();
 const undo = useUndo();
 const isReady = ref(false);
@@ -23,11 +27,11 @@ const showsKeys = ref(false);
 
 onMounted(async () => {
   try {
-    await garage.load();
+    await Promise.all([terms.load(), garage.load()]);
     isReady.value = true;
     await Promise.all([board.load(), rail.refresh()]);
   } catch (e) {
-    error.value = e instanceof Error ? e.message : String(e);
+    error.value = wordsOf(e);
   }
 });
 
@@ -43,13 +47,13 @@ useShortcuts({
 
 <template>
   <div class="frame">
-    <a class="skip" href="#stage">Skip to the stage</a>
+    <a class="skip" href="#stage">{{ say('frame.skip') }}</a>
     <header class="top"><ChainRail /></header>
     <StageStrip class="strip" @keys="showsKeys = true" />
     <main id="stage" class="stage" tabindex="-1">
       <p v-if="error" class="complaint" role="alert">{{ error }}</p>
       <slot v-else-if="isReady" />
-      <p v-else class="loading quiet" role="status">Opening the garage…</p>
+      <p v-else class="loading quiet" role="status">{{ say('frame.opening') }}</p>
     </main>
     <UndoBar />
     <KeysDialog v-model="showsKeys" />

@@ -1,27 +1,29 @@
 <script setup lang="ts">
+import { say, type Code } from '@/words/say';
+
 const isOpen = defineModel<boolean>({ required: true });
 
-const keys: [string, string][] = [
-  ['1 … 6', 'go to a stage'],
-  ['← ↑ ↓ →', 'move on the board'],
-  ['← →', 'on the curve of a forecast: move the cursor, with Shift in strides'],
-  ['Enter', 'on the board: choose the cell and open Why'],
-  ['n', 'go to Connect, for a new session'],
-  ['Space', 'in a session: take the reading'],
-  ['u', 'undo the last thing done'],
-  ['?', 'show or hide these keys'],
-  ['Esc', 'close what is open'],
+const keys: [string, Code][] = [
+  ['1 … 6', 'keys.stages'],
+  ['← ↑ ↓ →', 'keys.board'],
+  ['← →', 'keys.curve'],
+  ['Enter', 'keys.enter'],
+  ['n', 'keys.new'],
+  ['Space', 'keys.space'],
+  ['u', 'keys.undo'],
+  ['?', 'keys.help'],
+  ['Esc', 'keys.escape'],
 ];
 </script>
 
 <template>
-  <el-dialog v-model="isOpen" title="Keys" width="440px">
+  <el-dialog v-model="isOpen" :title="say('keys.title')" width="440px">
     <dl>
       <template v-for="[key, meaning] in keys" :key="key">
         <dt>
           <kbd>{{ key }}</kbd>
         </dt>
-        <dd>{{ meaning }}</dd>
+        <dd>{{ say(meaning) }}</dd>
       </template>
     </dl>
   </el-dialog>

@@ -1,11 +1,17 @@
 <script setup lang="ts">
 import EmptyState from '@/ui/EmptyState.vue';
+import Said from '@/words/Said.vue';
+import { say } from '@/words/say';
 </script>
 
 <template>
-  <EmptyState title="There is nothing at this address">
+  <EmptyState :title="say('frame.missing')">
     <p>
-      It may have been moved, or it belongs to another garage. <RouterLink to="/board">Go to the board</RouterLink>.
+      <Said code="frame.missing_why">
+        <template #board
+          ><RouterLink to="/board">{{ say('frame.go_to_board') }}</RouterLink></template
+        >
+      </Said>
     </p>
   </EmptyState>
 </template>

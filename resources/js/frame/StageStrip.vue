@@ -4,6 +4,7 @@ import { useRoute } from 'vue-router';
 import { useAccount } from '@/stores/account';
 import { useTheme } from '@/ui/useTheme';
 import { stages } from './stages';
+import { say } from '@/words/say';
 
 defineEmits<{ keys: [] }>();
 
@@ -14,7 +15,7 @@ const current = computed(() => route.meta.stage);
 </script>
 
 <template>
-  <nav class="strip" aria-label="Stages">
+  <nav class="strip" :aria-label="say('frame.stages')">
     <ol>
       <li v-for="(stage, i) in stages" :key="stage.name">
         <RouterLink
@@ -23,16 +24,18 @@ const current = computed(() => route.meta.stage);
           :aria-current="current === stage.name ? 'page' : undefined"
         >
           <span class="key" aria-hidden="true">{{ i + 1 }}</span>
-          <span class="title">{{ stage.title }}</span>
+          <span class="title">{{ say(stage.title) }}</span>
         </RouterLink>
       </li>
     </ol>
     <div id="stage-tools" class="stage-tools" />
     <div class="tools">
-      <button type="button" class="plain-button" @click="theme.toggle">{{ theme.isNight() ? 'day' : 'night' }}</button>
-      <button type="button" class="plain-button" @click="$emit('keys')"><kbd>?</kbd> keys</button>
+      <button type="button" class="plain-button" @click="theme.toggle">
+        {{ theme.isNight() ? say('frame.day') : say('frame.night') }}
+      </button>
+      <button type="button" class="plain-button" @click="$emit('keys')"><kbd>?</kbd> {{ say('frame.keys') }}</button>
       <button type="button" class="plain-button" :title="account.me?.user.name" @click="account.signOut">
-        sign out
+        {{ say('frame.sign_out') }}
       </button>
     </div>
   </nav>
@@ -63,7 +66,6 @@ a {
   border-bottom: 3px solid transparent;
   color: var(--ink-soft);
   font-family: var(--face-wide);
-  font-stretch: 108%;
   font-weight: 600;
   text-decoration: none;
 }
@@ -122,7 +124,6 @@ a.here {
     border-bottom: 0;
     border-top: 3px solid transparent;
     font-size: 13px;
-    font-stretch: 94%;
   }
 
   .key,

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import { api, ask } from '@/api/client';
 import type { components } from '@/api/schema';
 import type { Draft } from '@/stores/edit';
+import { say } from '@/words/say';
 
 /** Begins a plate from a kind of the catalogue; what its own plate must tell is shown beside it. */
 const props = defineProps<{ what: 'chargers' | 'adapters' }>();
@@ -16,7 +17,7 @@ const groups = computed(() => {
     return [];
   }
   return props.what === 'adapters'
-    ? [{ name: 'Kinds of adapter', items: c.adapters.map((k) => ({ ...k, hint: '' })) }]
+    ? [{ name: say('kit.adapter_kinds'), items: c.adapters.map((k) => ({ ...k, hint: '' })) }]
     : c.groups.map((g) => ({
         name: g.name,
         items: c.chargers.filter((k) => k.group === g.id).map((k) => ({ ...k, hint: k.seen })),
@@ -35,7 +36,7 @@ function begin(id: string): void {
     emit('begin', { name: charger.name, blurb: '', spec: charger.outlet as Record<string, unknown> }, charger.read);
   } else if (adapter) {
     const spec = adapter.adapter as Record<string, unknown>;
-    emit('begin', { name: adapter.name, tag: 'N1', blurb: '', spec }, ["the adapter's own plate, every figure of it"]);
+    emit('begin', { name: adapter.name, tag: 'N1', blurb: '', spec }, [say('kit.read_adapter')]);
   }
 }
 </script>
@@ -51,7 +52,7 @@ function begin(id: string): void {
   >
     <template #reference>
       <button type="button" class="text-button" :aria-expanded="isOpen">
-        Add {{ what === 'adapters' ? 'an adapter' : 'an outlet' }} from the catalogue
+        {{ what === 'adapters' ? say('kit.add_adapter') : say('kit.add_outlet') }}
       </button>
     </template>
     <div class="list">

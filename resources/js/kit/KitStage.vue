@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { ref } from 'vue';
-import { adapterPlate, inletPlate, outletPlate, pricePlate, packPlate } from '@/rail/plates';
+import { computed, ref } from 'vue';
+import { pricePlate } from '@/plates/lines';
 import { useEdit, type Draft, type PieceKind } from '@/stores/edit';
 import { useGarage } from '@/stores/garage';
 import CatalogueStart from './CatalogueStart.vue';
@@ -8,6 +8,7 @@ import OcpiImport from './OcpiImport.vue';
 import PlateCard from './PlateCard.vue';
 import PlateEditor from './PlateEditor.vue';
 import { useAttempt } from '@/ui/useAttempt';
+import { say, type Code } from '@/words/say';
 
 const garage = useGarage();
 const edit = useEdit();
@@ -15,7 +16,16 @@ const opened = ref<{ kind: PieceKind; id: string | null; draft: Draft; read: str
 const importing = ref(false);
 const { error, attempt } = useAttempt();
 
-const words: Record<PieceKind, string> = { vehicles: 'car', adapters: 'adapter', outlets: 'outlet', places: 'place' };
+const newOnes: Record<PieceKind, Code> = {
+  vehicles: 'kit.new_vehicles',
+  adapters: 'kit.new_adapters',
+  outlets: 'kit.new_outlets',
+  places: 'kit.new_places',
+};
+const drawerTitle = computed(() => {
+  const at = opened.value;
+  return !at ? '' : at.id ? say('kit.edit_one', { name: at.draft.name }) : say(newOnes[at.kind]);
+});
 
 function open(id: string): void {
   const found = edit.draftOf(id);
@@ -27,7 +37,7 @@ function begin(kind: PieceKind, draft: Draft, read: string[] = []): void {
 }
 
 const newCar = (): Draft => ({
-  name: 'New car',
+  name: say('kit.new_car_name'),
   blurb: '',
   spec: { pack: {}, inlets: [{ coupler: 'ccs1', dc: { boost_converter: null }, ac: {} }] },
 });
@@ -37,19 +47,16 @@ const newCar = (): Draft => ({
   <div class="kit">
     <header>
       <div>
-        <h1>Kit</h1>
-        <p class="quiet">
-          Cars, adapters and charging places as plates to read and edit. How much of each adapter is proven, and the
-          smallest kit for these cars and places, will stand here later.
-        </p>
+        <h1>{{ say('kit.title') }}</h1>
+        <p class="quiet">{{ say('kit.lead') }}</p>
       </div>
     </header>
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
 
     <section aria-labelledby="cars-title">
       <div class="head">
-        <h2 id="cars-title">Cars</h2>
-        <button type="button" class="text-button" @click="begin('vehicles', newCar())">Add a car</button>
+        <h2 id="cars-title">{{ say('kit.cars') }}</h2>
+        <button type="button" class="text-button" @click="begin('vehicles', newCar())">{{ say('kit.add_car') }}</button>
       </div>
       <div class="cards">
         <PlateCard
@@ -57,7 +64,7 @@ const newCar = (): Draft => ({
           :key="v.id"
           :name="v.name"
           :blurb="v.blurb"
-          :lines="[packPlate(v), ...v.spec.inlets.map((i) => `${i.coupler}: ${inletPlate(i, i.dc ? 'dc' : 'ac')}`)]"
+          :lines="v.lines"
           @edit="open(v.id)"
           @remove="attempt(() => edit.remove('vehicles', v.id, v.name))"
         />
@@ -66,7 +73,7 @@ const newCar = (): Draft => ({
 
     <section aria-labelledby="adapters-title">
       <div class="head">
-        <h2 id="adapters-title">Adapters</h2>
+        <h2 id="adapters-title">{{ say('kit.adapters') }}</h2>
         <CatalogueStart what="adapters" @begin="(draft, read) => begin('adapters', draft, read)" />
       </div>
       <div class="cards">
@@ -76,7 +83,7 @@ const newCar = (): Draft => ({
           :tag="a.tag"
           :name="a.name"
           :blurb="a.blurb"
-          :lines="[adapterPlate(a)]"
+          :lines="a.lines"
           @edit="open(a.id)"
           @remove="attempt(() => edit.remove('adapters', a.id, a.name))"
         />
@@ -88,10 +95,10 @@ const newCar = (): Draft => ({
         <h2>{{ p.name }}</h2>
         <span class="acts">
           <button type="button" class="text-button" @click="open(p.id)">
-            Rename<span class="sr-only"> {{ p.name }}</span>
+            {{ say('kit.rename') }}<span class="sr-only">{{ say('kit.of', { name: p.name }) }}</span>
           </button>
           <button type="button" class="text-button" @click="attempt(() => edit.remove('places', p.id, p.name))">
-            Remove<span class="sr-only"> {{ p.name }}</span>
+            {{ say('kit.remove') }}<span class="sr-only">{{ say('kit.of', { name: p.name }) }}</span>
           </button>
         </span>
         <CatalogueStart what="chargers" @begin="(draft, read) => begin('outlets', { ...draft, place: p.id }, read)" />
@@ -102,22 +109,24 @@ const newCar = (): Draft => ({
           :key="o.id"
           :name="o.name"
           :blurb="o.blurb"
-          :lines="[`${o.spec.coupler}: ${outletPlate(o)}`, pricePlate(o)]"
+          :lines="[...o.lines, pricePlate(o)]"
           @edit="open(o.id)"
           @remove="attempt(() => edit.remove('outlets', o.id, o.name))"
         />
       </div>
     </section>
     <p class="places">
-      <button type="button" class="text-button" @click="begin('places', { name: 'New place' })">Add a place</button>
-      <button type="button" class="text-button" @click="importing = true">Import places (OCPI)</button>
-      <a class="text-button" href="/api/ocpi/export" download="harmozon-locations.json">Export places (OCPI)</a>
+      <button type="button" class="text-button" @click="begin('places', { name: say('kit.new_place_name') })">
+        {{ say('kit.add_place') }}
+      </button>
+      <button type="button" class="text-button" @click="importing = true">{{ say('kit.import') }}</button>
+      <a class="text-button" href="/api/ocpi/export" download="harmozon-locations.json">{{ say('kit.export') }}</a>
     </p>
 
     <el-drawer
       :model-value="opened !== null"
       size="min(640px, 100%)"
-      :title="opened ? (opened.id ? `Edit ${opened.draft.name}` : `New ${words[opened.kind]}`) : ''"
+      :title="drawerTitle"
       destroy-on-close
       @close="opened = null"
     >
@@ -131,7 +140,7 @@ const newCar = (): Draft => ({
         @done="opened = null"
       />
     </el-drawer>
-    <el-dialog v-model="importing" title="Import charging places" width="min(640px, 94%)" destroy-on-close>
+    <el-dialog v-model="importing" :title="say('kit.import_title')" width="min(640px, 94%)" destroy-on-close>
       <OcpiImport @done="importing = false" />
     </el-dialog>
   </div>

@@ -1,16 +1,17 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import { api, ask } from '@/api/client';
-import { useAttempt, wordsOf } from '@/ui/useAttempt';
+import { api, ask, wordsOf } from '@/api/client';
+import { useAttempt } from '@/ui/useAttempt';
 import type { components } from '@/api/schema';
 import { useEdit } from '@/stores/edit';
+import { listed, say } from '@/words/say';
 
 const emit = defineEmits<{ done: [] }>();
 
 const edit = useEdit();
 const file = ref<File | null>(null);
 const preview = ref<components['schemas']['OcpiPreview'] | null>(null);
-const { isBusy, error, attempt } = useAttempt((e) => `${wordsOf(e)} Nothing was added.`);
+const { isBusy, error, attempt } = useAttempt((e) => say('ocpi.failed', { error: wordsOf(e) }));
 
 function body(): FormData {
   const form = new FormData();
@@ -39,19 +40,26 @@ function bring(): Promise<void> {
 
 <template>
   <div class="import">
-    <label for="ocpi-file">A Locations file of the open charging-point interface (OCPI 2.2.1, JSON)</label>
+    <label for="ocpi-file">{{ say('ocpi.file') }}</label>
     <input id="ocpi-file" type="file" accept=".json,application/json" @change="look" />
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
     <template v-if="preview">
       <section v-for="place in preview.places" :key="place.name">
         <h3>{{ place.name }}</h3>
-        <p>{{ place.outlets.map((o) => o.name).join(' · ') || 'no outlet that is understood' }}</p>
-        <p v-for="line in place.not_understood" :key="line" class="quiet">Left out: {{ line }}</p>
+        <p>
+          {{
+            listed(
+              'dot',
+              place.outlets.map((o) => o.name),
+            ) || say('ocpi.none')
+          }}
+        </p>
+        <p v-for="line in place.not_understood" :key="line" class="quiet">{{ say('ocpi.left_out', { line }) }}</p>
       </section>
-      <p class="quiet">Lowest volts, access and cables are not in such a file: they stay "check first" until read.</p>
-      <el-button type="primary" :loading="isBusy" @click="bring"
-        >Add {{ preview.places.length }} {{ preview.places.length === 1 ? 'place' : 'places' }}</el-button
-      >
+      <p class="quiet">{{ say('ocpi.unknown') }}</p>
+      <el-button type="primary" :loading="isBusy" @click="bring">{{
+        say('ocpi.add', { n: preview.places.length })
+      }}</el-button>
     </template>
   </div>
 </template>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { say } from '@/words/say';
+
 /** A piece of the garage as its plate. */
 defineProps<{ tag?: string; name: string; blurb: string; lines: string[] }>();
 defineEmits<{ edit: []; remove: [] }>();
@@ -13,10 +15,10 @@ defineEmits<{ edit: []; remove: [] }>();
     <p v-for="line in lines" :key="line" class="figures">{{ line }}</p>
     <p class="acts">
       <button type="button" class="text-button" @click="$emit('edit')">
-        Edit<span class="sr-only"> {{ name }}</span>
+        {{ say('kit.edit') }}<span class="sr-only">{{ say('kit.of', { name }) }}</span>
       </button>
       <button type="button" class="text-button" @click="$emit('remove')">
-        Remove<span class="sr-only"> {{ name }}</span>
+        {{ say('kit.remove') }}<span class="sr-only">{{ say('kit.of', { name }) }}</span>
       </button>
     </p>
   </article>

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { useDebounceFn } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
-import { ApiError } from '@/api/client';
+import { ApiError, wordsOf } from '@/api/client';
 import { useAccount } from '@/stores/account';
 import { useEdit, type Draft, type PieceKind } from '@/stores/edit';
 import { valueAt, withValue } from '@/ui/dotted';
-import FieldEntry from './FieldEntry.vue';
-import { fieldsOf } from './fields';
+import FieldEntry from '@/plates/FieldEntry.vue';
+import { fieldsOf } from '@/plates/fields';
+import { useTerms } from '@/stores/terms';
+import { say } from '@/words/say';
 
 /** A form shaped like the plate it copies; checked as it is typed. */
 const props = defineProps<{ kind: PieceKind; id: string | null; start: Draft; read: string[] }>();
@@ -14,6 +16,7 @@ const emit = defineEmits<{ done: [] }>();
 
 const edit = useEdit();
 const account = useAccount();
+const terms = useTerms();
 const draft = ref<Draft>(JSON.parse(JSON.stringify(props.start)) as Draft);
 const complaints = ref<Record<string, string[]>>({});
 const isBusy = ref(false);
@@ -23,7 +26,7 @@ const inlets = computed(() => {
   const list = draft.value.spec?.inlets;
   return Array.isArray(list) ? list.length : 0;
 });
-const groups = computed(() => fieldsOf(props.kind, inlets.value, account.me?.garage.currency ?? 'USD'));
+const groups = computed(() => fieldsOf(props.kind, inlets.value, account.me?.garage.currency ?? 'USD', terms));
 /** A part of something that is not there is not asked for. */
 const shown = computed(() => groups.value.filter((g) => isThere(g.under?.split('.').slice(0, -1).join('.'))));
 const isThere = (path: string | undefined) =>
@@ -50,7 +53,7 @@ function keep(e: unknown): void {
     complaints.value = e.fields;
     error.value = e.message;
   } else {
-    error.value = e instanceof Error ? e.message : String(e);
+    error.value = wordsOf(e);
   }
 }
 
@@ -84,22 +87,22 @@ async function save(): Promise<void> {
 <template>
   <form class="editor" @submit.prevent="save">
     <div v-if="read.length > 0" class="read">
-      <p>These are the usual figures of such a piece. Before you believe them, read:</p>
+      <p>{{ say('editor.usual') }}</p>
       <ul>
         <li v-for="fact in read" :key="fact">{{ fact }}</li>
       </ul>
     </div>
     <div class="names">
       <div>
-        <label for="piece-name">Name</label>
+        <label for="piece-name">{{ say('editor.name') }}</label>
         <el-input id="piece-name" v-model="draft.name" maxlength="120" required />
       </div>
       <div v-if="kind === 'adapters'" class="tag">
-        <label for="piece-tag">Tag</label>
+        <label for="piece-tag">{{ say('editor.tag') }}</label>
         <el-input id="piece-tag" v-model="draft.tag" maxlength="4" required />
       </div>
       <div v-if="kind !== 'places'">
-        <label for="piece-blurb">In a few words</label>
+        <label for="piece-blurb">{{ say('editor.blurb') }}</label>
         <el-input id="piece-blurb" v-model="draft.blurb" maxlength="120" />
       </div>
     </div>
@@ -112,7 +115,7 @@ async function save(): Promise<void> {
           class="text-button"
           @click="set(group.under, isThere(group.under) ? null : (group.start ?? {}))"
         >
-          {{ isThere(group.under) ? 'take off' : 'add' }}
+          {{ isThere(group.under) ? say('editor.take_off') : say('editor.add') }}
         </button>
       </header>
       <div v-if="isThere(group.under)" class="fields">
@@ -132,16 +135,16 @@ async function save(): Promise<void> {
         class="text-button"
         @click="setInlets((list) => [...list, { coupler: 'type1', dc: null, ac: {} }])"
       >
-        Add an inlet
+        {{ say('editor.add_inlet') }}
       </button>
       <button v-if="inlets > 1" type="button" class="text-button" @click="setInlets((list) => list.slice(0, -1))">
-        Take off inlet {{ inlets }}
+        {{ say('editor.take_off_inlet', { n: inlets }) }}
       </button>
     </p>
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
     <div class="end">
-      <el-button type="primary" native-type="submit" size="large" :loading="isBusy">Keep</el-button>
-      <el-button size="large" @click="emit('done')">Leave as it was</el-button>
+      <el-button type="primary" native-type="submit" size="large" :loading="isBusy">{{ say('editor.keep') }}</el-button>
+      <el-button size="large" @click="emit('done')">{{ say('editor.leave') }}</el-button>
     </div>
   </form>
 </template>

@@ -2,15 +2,22 @@
 import { computed } from 'vue';
 import type { SessionLine } from '@/api/client';
 import { useAccount } from '@/stores/account';
-import VerdictStamp from '@/ui/VerdictStamp.vue';
-import { day, hour, number } from '@/ui/words';
+import VerdictStamp from './VerdictStamp.vue';
+import { day, hour, number } from '@/ui/figures';
+import { listed, say } from '@/words/say';
 import SparkCurve from './SparkCurve.vue';
 
 const props = defineProps<{ session: SessionLine }>();
 const account = useAccount();
 const zone = computed(() => account.me?.garage.timezone ?? 'UTC');
 const to = computed(() => (props.session.finished_at ? `/log/${props.session.id}` : `/connect/${props.session.id}`));
-const through = computed(() => props.session.adapters.map((a) => a.name).join(' and '));
+const through = computed(() => {
+  const adapters = listed(
+    'and',
+    props.session.adapters.map((a) => a.name),
+  );
+  return adapters ? say('connect.through', { adapters }) : say('log.direct');
+});
 </script>
 
 <template>
@@ -20,23 +27,29 @@ const through = computed(() => props.session.adapters.map((a) => a.name).join(' 
       <span class="quiet">{{ hour(session.started_at, zone) }}</span>
     </span>
     <span class="what">
-      <strong>{{ session.vehicle.name }} at {{ session.outlet.name }}</strong>
-      <span class="quiet">{{ through ? `through ${through}` : 'direct' }}</span>
+      <strong>{{ say('connect.at', { car: session.vehicle.name, outlet: session.outlet.name }) }}</strong>
+      <span class="quiet">{{ through }}</span>
       <span v-if="session.note" class="note quiet">{{ session.note }}</span>
     </span>
     <SparkCurve :points="session.summary?.spark ?? []" class="spark" />
     <dl class="figures">
       <div>
-        <dt>peak</dt>
-        <dd>{{ number(session.summary?.peak_kw, 0) }} <span>kW</span></dd>
+        <dt>{{ say('log.peak') }}</dt>
+        <dd>
+          {{ number(session.summary?.peak_kw, 0) }} <span>{{ say('unit.kw') }}</span>
+        </dd>
       </div>
       <div>
-        <dt>energy</dt>
-        <dd>{{ number(session.summary?.energy_kwh, 1) }} <span>kWh</span></dd>
+        <dt>{{ say('log.energy') }}</dt>
+        <dd>
+          {{ number(session.summary?.energy_kwh, 1) }} <span>{{ say('unit.kwh') }}</span>
+        </dd>
       </div>
       <div>
-        <dt>for</dt>
-        <dd>{{ number(session.summary?.minutes, 0) }} <span>min</span></dd>
+        <dt>{{ say('log.for') }}</dt>
+        <dd>
+          {{ number(session.summary?.minutes, 0) }} <span>{{ say('unit.minutes') }}</span>
+        </dd>
       </div>
     </dl>
     <VerdictStamp :verdict="session.verdict" />
@@ -71,7 +84,6 @@ const through = computed(() => props.session.adapters.map((a) => a.name).join(' 
 
 .what strong {
   font-family: var(--face-wide);
-  font-stretch: 104%;
 }
 
 .note {

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue';
-import { api, ask, type SessionLine } from '@/api/client';
+import { api, ask, wordsOf, type SessionLine } from '@/api/client';
 import EmptyState from '@/ui/EmptyState.vue';
+import Said from '@/words/Said.vue';
+import { say } from '@/words/say';
 import LogLine from './LogLine.vue';
 
 const sessions = ref<SessionLine[] | null>(null);
@@ -11,20 +13,27 @@ onMounted(async () => {
   try {
     sessions.value = (await ask(api.GET('/sessions'))).sessions;
   } catch (e) {
-    error.value = e instanceof Error ? e.message : String(e);
+    error.value = wordsOf(e);
   }
 });
 </script>
 
 <template>
   <p v-if="error" class="complaint" role="alert">{{ error }}</p>
-  <p v-else-if="sessions === null" class="quiet loading" role="status">Opening the log…</p>
-  <EmptyState v-else-if="sessions.length === 0" title="No sessions yet">
-    <p><RouterLink to="/board">Choose a cell on the board</RouterLink> and start one with <kbd>n</kbd>.</p>
+  <p v-else-if="sessions === null" class="quiet loading" role="status">{{ say('log.opening') }}</p>
+  <EmptyState v-else-if="sessions.length === 0" :title="say('log.empty')">
+    <p>
+      <Said code="log.empty_how">
+        <template #board
+          ><RouterLink to="/board">{{ say('connect.choose_cell') }}</RouterLink></template
+        >
+        <template #key><kbd>n</kbd></template>
+      </Said>
+    </p>
   </EmptyState>
   <section v-else class="log" aria-labelledby="log-title">
-    <h1 id="log-title">Log</h1>
-    <p class="quiet">{{ sessions.length }} sessions, newest first.</p>
+    <h1 id="log-title">{{ say('log.title') }}</h1>
+    <p class="quiet">{{ say('log.count', { n: sessions.length }) }}</p>
     <ul>
       <li v-for="session in sessions" :key="session.id"><LogLine :session="session" /></li>
     </ul>

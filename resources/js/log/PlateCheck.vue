@@ -1,58 +1,74 @@
 <script setup lang="ts">
 import type { PlateRow } from '@/api/client';
 import PlateBar from '@/ui/PlateBar.vue';
-import { number, percent } from '@/ui/words';
+import { useTerms } from '@/stores/terms';
+import { number, percent, quantity } from '@/ui/figures';
+import { listed, say } from '@/words/say';
 
 defineProps<{ rows: PlateRow[] }>();
 
-const units = { v: 'V', a: 'A', kw: 'kW' };
-const stateWords = { within: 'within', close: 'close', over: 'over', not_measured: 'not measured' };
-const decimals = (row: PlateRow) => (row.quantity === 'kw' ? 1 : 0);
+const terms = useTerms();
 
 function margin(row: PlateRow): string {
-  return row.margin === null
-    ? '–'
-    : `${row.margin < 0 ? '−' : ''}${Math.abs(row.margin).toFixed(decimals(row))} ${units[row.quantity]}`;
+  if (row.margin === null) {
+    return number(null);
+  }
+  const figure = quantity(Math.abs(row.margin), row.quantity);
+  return row.margin < 0 ? say('figure.signed', { figure }) : figure;
 }
+
+/** A limit as its plate prints it, with no more digits than that. */
+const limit = (row: PlateRow) =>
+  say(({ v: 'figure.volts', a: 'figure.amps', kw: 'figure.kw' } as const)[row.quantity], { n: number(row.limit) });
 
 function more(row: PlateRow): string {
   const boost =
     row.allowed_minutes === null
       ? null
-      : `${number(row.minutes_over_continuous ?? 0, 1)} of ${number(row.allowed_minutes)} min above ${number(row.continuous_limit)} A`;
-  const heat = row.theta_max === null ? null : `heat figure ${number(row.theta_max, 2)}`;
-  return [boost, heat, row.missing ?? row.provenance].filter((part) => part !== null).join('; ');
+      : say('plates.above', {
+          used: number(row.minutes_over_continuous ?? 0, 1),
+          allowed: number(row.allowed_minutes),
+          amps: quantity(row.continuous_limit ?? 0, 'a'),
+        });
+  const heat = row.theta_max === null ? null : say('plates.heat', { theta: number(row.theta_max, 2) });
+  const source = row.missing ?? (row.provenance && terms.words('provenance', row.provenance));
+  return listed(
+    'semicolon',
+    [boost, heat, source].filter((part) => part !== null),
+  );
 }
 </script>
 
 <template>
   <section aria-labelledby="plates-title">
-    <h2 id="plates-title">Plate check</h2>
+    <h2 id="plates-title">{{ say('plates.title') }}</h2>
     <div class="scroll" role="region" aria-labelledby="plates-title" tabindex="0">
       <table>
         <thead>
           <tr>
-            <th scope="col">piece</th>
-            <th scope="col" class="n">peak</th>
-            <th scope="col" class="n">limit</th>
-            <th scope="col" class="n">margin</th>
-            <th scope="col" class="wide"><span class="sr-only">share of the limit</span></th>
-            <th scope="col" class="n">share</th>
-            <th scope="col">state</th>
-            <th scope="col">boost, heat, source</th>
+            <th scope="col">{{ say('plates.piece') }}</th>
+            <th scope="col" class="n">{{ say('plates.peak') }}</th>
+            <th scope="col" class="n">{{ say('plates.limit') }}</th>
+            <th scope="col" class="n">{{ say('plates.margin') }}</th>
+            <th scope="col" class="wide">
+              <span class="sr-only">{{ say('plates.share_long') }}</span>
+            </th>
+            <th scope="col" class="n">{{ say('plates.share') }}</th>
+            <th scope="col">{{ say('plates.state') }}</th>
+            <th scope="col">{{ say('plates.more') }}</th>
           </tr>
         </thead>
         <tbody>
           <tr v-for="row in rows" :key="row.link + row.quantity" :class="row.state">
             <th scope="row">{{ row.name }}</th>
             <td class="n figures">
-              {{ row.peak === null ? '–' : `${number(row.peak, decimals(row))} ${units[row.quantity]}` }}
+              {{ row.peak === null ? number(null) : quantity(row.peak, row.quantity) }}
             </td>
-            <td class="n figures">{{ row.limit === null ? '?' : `${number(row.limit)} ${units[row.quantity]}` }}</td>
+            <td class="n figures">{{ row.limit === null ? say('figure.unknown') : limit(row) }}</td>
             <td class="n figures">{{ margin(row) }}</td>
             <td class="wide"><PlateBar v-if="row.utilisation !== null" :row="row" /></td>
             <td class="n figures">{{ percent(row.utilisation) }}</td>
-            <td class="state">{{ stateWords[row.state] }}</td>
+            <td class="state">{{ terms.words('plate_state', row.state) }}</td>
             <td class="more">
               {{ more(row) }}
             </td>

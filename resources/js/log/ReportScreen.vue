@@ -1,23 +1,25 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, onMounted, ref } from 'vue';
+import { computed, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { api, ask, type Report } from '@/api/client';
+import { api, ask, wordsOf, type Report } from '@/api/client';
 import { useAccount } from '@/stores/account';
 import { useRail } from '@/stores/rail';
-import { useUndo } from '@/ui/useUndo';
-import VerdictStamp from '@/ui/VerdictStamp.vue';
-import { clock, day, hour, number } from '@/ui/words';
+import { useUndo } from '@/stores/undo';
+import VerdictStamp from './VerdictStamp.vue';
+import { useTerms } from '@/stores/terms';
+import { clock, day, hour, number } from '@/ui/figures';
+import Said from '@/words/Said.vue';
+import { listed, say } from '@/words/say';
 import PlateCheck from './PlateCheck.vue';
+import SessionCurve from './SessionCurve.vue';
 import StallFault from './StallFault.vue';
 import TemperatureTable from './TemperatureTable.vue';
-
-// The chart library is large: it is fetched only when a report is opened.
-const SessionCurve = defineAsyncComponent(() => import('./SessionCurve.vue'));
 
 const route = useRoute();
 const router = useRouter();
 const account = useAccount();
 const undo = useUndo();
+const terms = useTerms();
 const rail = useRail();
 const report = ref<Report | null>(null);
 const error = ref('');
@@ -26,14 +28,21 @@ const path = { params: { path: { session: String(route.params.id) } } };
 
 const session = computed(() => report.value?.session);
 const judgement = computed(() => report.value?.judgement);
-const through = computed(() => session.value?.adapters.map((a) => a.name).join(' and '));
-const provenance = { measured: 'measured', derived: 'derived', estimated: 'estimated' };
+const through = computed(() => {
+  const adapters = listed('and', session.value?.adapters.map((a) => a.name) ?? []);
+  const chain = adapters ? say('connect.through', { adapters }) : say('log.direct');
+  const note = session.value?.note;
+  return note ? say('report.noted', { chain, note }) : chain;
+});
+/** Flags that are listed; the rest is counted. */
+const LISTED = 20;
+const flagged = computed(() => (judgement.value?.flags.length ?? 0) + (judgement.value?.flags_left_out ?? 0));
 const peaks = computed(() => {
   const p = judgement.value?.peaks;
   return [
-    { name: 'volts', unit: 'V', peak: p?.v, decimals: 0 },
-    { name: 'amps', unit: 'A', peak: p?.a, decimals: 0 },
-    { name: 'power', unit: 'kW', peak: p?.kw, decimals: 1 },
+    { name: say('report.peak_volts'), unit: say('unit.volts'), peak: p?.v, decimals: 0 },
+    { name: say('report.peak_amps'), unit: say('unit.amps'), peak: p?.a, decimals: 0 },
+    { name: say('report.peak_power'), unit: say('unit.kw'), peak: p?.kw, decimals: 1 },
   ];
 });
 
@@ -44,7 +53,7 @@ async function reopen(): Promise<void> {
 
 async function discard(): Promise<void> {
   await ask(api.DELETE('/sessions/{session}', path));
-  undo.done('Session put aside.', async () => {
+  undo.done(say('connect.aside'), async () => {
     await ask(api.POST('/sessions/{session}/restore', path));
     await router.push(`/log/${path.params.path.session}`);
   });
@@ -56,25 +65,29 @@ onMounted(async () => {
     report.value = await ask(api.GET('/sessions/{session}', path));
     await rail.follow(report.value.session);
   } catch (e) {
-    error.value = e instanceof Error ? e.message : String(e);
+    error.value = wordsOf(e);
   }
 });
 </script>
 
 <template>
   <p v-if="error" class="complaint" role="alert">{{ error }}</p>
-  <p v-else-if="!report || !session || !judgement" class="quiet loading" role="status">Opening the session…</p>
+  <p v-else-if="!report || !session || !judgement" class="quiet loading" role="status">{{ say('connect.opening') }}</p>
   <article v-else class="report" aria-labelledby="report-title">
     <header>
       <div>
         <p class="kicker">
-          <RouterLink to="/log">Log</RouterLink> · {{ day(session.started_at, zone) }},
-          {{ hour(session.started_at, zone) }}
+          <Said
+            code="report.when"
+            :figures="{ day: day(session.started_at, zone), hour: hour(session.started_at, zone) }"
+          >
+            <template #log
+              ><RouterLink to="/log">{{ say('log.title') }}</RouterLink></template
+            >
+          </Said>
         </p>
-        <h1 id="report-title">{{ session.vehicle.name }} at {{ session.outlet.name }}</h1>
-        <p class="quiet">
-          {{ through ? `through ${through}` : 'direct' }}<template v-if="session.note"> · {{ session.note }}</template>
-        </p>
+        <h1 id="report-title">{{ say('connect.at', { car: session.vehicle.name, outlet: session.outlet.name }) }}</h1>
+        <p class="quiet">{{ through }}</p>
       </div>
       <VerdictStamp :verdict="session.finished_at ? judgement.verdict : null" />
     </header>
@@ -87,37 +100,50 @@ onMounted(async () => {
         </ul>
         <dl class="figures peaks">
           <div v-for="p in peaks" :key="p.name">
-            <dt>peak {{ p.name }}</dt>
+            <dt>{{ p.name }}</dt>
             <dd>
-              {{ p.peak ? number(p.peak.value, p.decimals) : '–' }} <span>{{ p.unit }}</span>
+              {{ number(p.peak?.value, p.decimals) }} <span>{{ p.unit }}</span>
             </dd>
-            <dd class="small quiet">
-              {{ p.peak ? `${provenance[p.peak.provenance]}, at ${clock(p.peak.t_s)}` : 'not read' }}
-            </dd>
-          </div>
-          <div>
-            <dt>10-minute mean</dt>
-            <dd>{{ number(judgement.mean_10min.a) }} <span>A</span></dd>
-            <dd class="small quiet">{{ number(judgement.mean_10min.kw, 1) }} kW</dd>
-          </div>
-          <div>
-            <dt>energy at the plug</dt>
-            <dd>{{ number(judgement.energy_kwh, 1) }} <span>kWh</span></dd>
             <dd class="small quiet">
               {{
-                judgement.soc_gained === null ? 'charge not read' : `${number(judgement.soc_gained, 0)} points gained`
+                p.peak
+                  ? say('report.peak_at', {
+                      provenance: terms.words('provenance', p.peak.provenance),
+                      time: clock(p.peak.t_s),
+                    })
+                  : say('report.not_read')
               }}
             </dd>
           </div>
           <div>
-            <dt>readings</dt>
+            <dt>{{ say('report.mean') }}</dt>
+            <dd>
+              {{ number(judgement.mean_10min.a) }} <span>{{ say('unit.amps') }}</span>
+            </dd>
+            <dd class="small quiet">{{ say('figure.kw', { n: number(judgement.mean_10min.kw, 1) }) }}</dd>
+          </div>
+          <div>
+            <dt>{{ say('report.energy') }}</dt>
+            <dd>
+              {{ number(judgement.energy_kwh, 1) }} <span>{{ say('unit.kwh') }}</span>
+            </dd>
+            <dd class="small quiet">
+              {{
+                judgement.soc_gained === null
+                  ? say('report.charge_unread')
+                  : say('report.points_gained', { n: number(judgement.soc_gained) })
+              }}
+            </dd>
+          </div>
+          <div>
+            <dt>{{ say('report.readings') }}</dt>
             <dd>{{ judgement.readings }}</dd>
-            <dd class="small quiet">{{ judgement.flags.length + judgement.flags_left_out }} flagged</dd>
+            <dd class="small quiet">{{ say('report.flagged', { n: flagged }) }}</dd>
           </div>
         </dl>
       </div>
       <SessionCurve v-if="report.curve.length > 1" class="curve" :curve="report.curve" />
-      <p v-else class="quiet curve-empty">Two readings make a curve.</p>
+      <p v-else class="quiet curve-empty">{{ say('report.no_curve') }}</p>
     </section>
 
     <PlateCheck :rows="judgement.plate_check" />
@@ -126,20 +152,18 @@ onMounted(async () => {
     <StallFault :session="session" />
 
     <section v-if="judgement.flags.length > 0" aria-labelledby="flags-title">
-      <h2 id="flags-title">Flagged readings, kept as they are</h2>
+      <h2 id="flags-title">{{ say('report.flags') }}</h2>
       <ul class="flags">
-        <li v-for="flag in judgement.flags.slice(0, 20)" :key="flag.t_s + flag.code">
+        <li v-for="flag in judgement.flags.slice(0, LISTED)" :key="flag.t_s + flag.code">
           <span class="figures">{{ clock(flag.t_s) }}</span> {{ flag.detail }}
         </li>
       </ul>
-      <p v-if="judgement.flags.length > 20" class="quiet">
-        and {{ judgement.flags.length + judgement.flags_left_out - 20 }} more
-      </p>
+      <p v-if="flagged > LISTED" class="quiet">{{ say('report.more', { n: flagged - LISTED }) }}</p>
     </section>
 
     <footer>
-      <button type="button" class="text-button" @click="reopen">Reopen to add readings</button>
-      <button type="button" class="text-button" @click="discard">Put this session aside</button>
+      <button type="button" class="text-button" @click="reopen">{{ say('report.reopen') }}</button>
+      <button type="button" class="text-button" @click="discard">{{ say('report.put_aside') }}</button>
     </footer>
   </article>
 </template>

@@ -1,103 +1,191 @@
 <script setup lang="ts">
-import { LineChart } from 'echarts/charts';
-import { GridComponent, LegendComponent, TooltipComponent } from 'echarts/components';
-import { use } from 'echarts/core';
-import { SVGRenderer } from 'echarts/renderers';
-import { computed } from 'vue';
-import VChart from 'vue-echarts';
+import { area, line } from 'd3-shape';
+import { computed, ref, useTemplateRef } from 'vue';
 import type { CurvePoint } from '@/api/client';
-import { useTheme } from '@/ui/useTheme';
-import { clock } from '@/ui/words';
+import ChartGrid from '@/chart/ChartGrid.vue';
+import { SECONDS, timeUnit } from '@/chart/timeUnit';
+import { useCursor } from '@/chart/useCursor';
+import { useScales, type Scale } from '@/chart/useScales';
+import { clock, quantity } from '@/ui/figures';
+import { listed, say } from '@/words/say';
 
-use([LineChart, GridComponent, LegendComponent, TooltipComponent, SVGRenderer]);
-
+/** Power, current and voltage of a session over time, as they were read. */
 const props = defineProps<{ curve: CurvePoint[] }>();
-const theme = useTheme();
 
-function ink(name: string): string {
-  return getComputedStyle(document.documentElement).getPropertyValue(`--${name}`).trim();
-}
+type Figure = 'kw' | 'a' | 'v';
 
-const option = computed(() => {
-  // Read again when the theme changes.
-  theme.isNight();
-  const line = (
-    name: string,
-    key: 'kw' | 'a' | 'v',
-    yAxisIndex: number,
-    color: string,
-    dash: 'solid' | 'dashed' | 'dotted',
-  ) => ({
-    name,
-    type: 'line' as const,
-    yAxisIndex,
-    showSymbol: props.curve.length < 40,
-    symbolSize: 5,
-    data: props.curve.map((p) => [p.t_s / 60, p[key]]),
-    lineStyle: { color, width: key === 'kw' ? 2.4 : 1.5, type: dash },
-    itemStyle: { color },
-    areaStyle: key === 'kw' ? { color: ink('copper-wash'), opacity: 0.7 } : undefined,
-  });
-  const axis = { axisLine: { lineStyle: { color: ink('line-strong') } }, axisLabel: { color: ink('ink-soft') } };
-  const text = { color: ink('ink'), fontFamily: ink('face-text') };
-  return {
-    animation: false,
-    textStyle: text,
-    legend: { top: 0, left: 0, textStyle: { color: ink('ink') }, icon: 'rect', itemHeight: 3, itemWidth: 22 },
-    grid: { left: 44, right: 48, top: 48, bottom: 42 },
-    tooltip: {
-      trigger: 'axis' as const,
-      backgroundColor: ink('paper-raised'),
-      borderColor: ink('ink'),
-      borderRadius: 0,
-      textStyle: text,
-      valueFormatter: (value: unknown) => (typeof value === 'number' ? value.toFixed(1) : '–'),
-      axisPointer: { label: { formatter: (p: { value: unknown }) => clock(Number(p.value) * 60) } },
-    },
-    xAxis: {
-      type: 'value' as const,
-      name: 'minutes',
-      nameLocation: 'middle' as const,
-      nameGap: 26,
-      nameTextStyle: { color: ink('ink-soft') },
-      max: 'dataMax' as const,
-      minInterval: 1,
-      splitLine: { show: false },
-      ...axis,
-      axisLabel: {
-        color: ink('ink-soft'),
-        formatter: (v: number) => v.toFixed(0),
-        hideOverlap: true,
-        showMaxLabel: false,
-      },
-    },
-    yAxis: [
-      {
-        type: 'value' as const,
-        name: 'kW',
-        nameTextStyle: { color: ink('ink-soft') },
-        splitLine: { lineStyle: { color: ink('line') } },
-        ...axis,
-      },
-      {
-        type: 'value' as const,
-        name: 'A, V',
-        nameTextStyle: { color: ink('ink-soft') },
-        splitLine: { show: false },
-        ...axis,
-      },
-    ],
-    series: [
-      line('kW', 'kw', 0, ink('copper'), 'solid'),
-      line('A', 'a', 1, ink('ink'), 'solid'),
-      line('V', 'v', 1, ink('ink-faint'), 'dashed'),
-    ],
-  };
+/** So few readings are marked one by one. */
+const MARKED = 40;
+
+const frame = useTemplateRef<HTMLElement>('frame');
+const cursorS = ref<number | null>(null);
+const lastS = computed(() => props.curve.at(-1)?.t_s ?? 0);
+const unit = computed(() => timeUnit(lastS.value));
+const at = (p: CurvePoint) => p.t_s / SECONDS[unit.value];
+const most = (...figures: Figure[]) => Math.max(1, ...props.curve.flatMap((p) => figures.map((f) => p[f] ?? 0)));
+const spans = computed(() => ({
+  x: [0, Math.max(lastS.value, 1) / SECONDS[unit.value]] as const,
+  y: most('kw'),
+  y2: most('a', 'v'),
+}));
+const { width, height, edge, x, y, y2 } = useScales(frame, spans);
+
+/** A line is broken where a figure was neither read nor follows from the rest. */
+const path = (figure: Figure, scale: Scale) =>
+  line<CurvePoint>()
+    .defined((p) => p[figure] !== null)
+    .x((p) => x.value(at(p)))
+    .y((p) => scale(p[figure] ?? 0))(props.curve) ?? '';
+const below = computed(
+  () =>
+    area<CurvePoint>()
+      .defined((p) => p.kw !== null)
+      .x((p) => x.value(at(p)))
+      .y0(y.value(0))
+      .y1((p) => y.value(p.kw ?? 0))(props.curve) ?? '',
+);
+const marks = computed(() => (props.curve.length < MARKED ? props.curve.filter((p) => p.kw !== null) : []));
+
+/** The reading nearest to the cursor: between readings nothing is made up. */
+const nearest = computed(() => {
+  const seconds = cursorS.value;
+  return seconds === null
+    ? null
+    : props.curve.reduce<CurvePoint | null>(
+        (best, p) => (best === null || Math.abs(p.t_s - seconds) < Math.abs(best.t_s - seconds) ? p : best),
+        null,
+      );
 });
+const heard = computed(() => {
+  const p = nearest.value;
+  if (!p) {
+    return say('forecast.cursor_unset');
+  }
+  const values = (['kw', 'a', 'v'] as const).flatMap((figure) => {
+    const value = p[figure];
+    return value === null ? [] : [quantity(value, figure)];
+  });
+  return say('report.curve_at', { time: clock(p.t_s), values: listed('dot', values) || say('report.not_read') });
+});
+const { follow, step } = useCursor(frame, cursorS, x, lastS, (value) => value * SECONDS[unit.value]);
 </script>
 
 <template>
-  <div role="img" aria-label="Power, current and voltage over time; the figures stand beside and below.">
-    <VChart :option="option" autoresize />
-  </div>
+  <figure class="session">
+    <figcaption>
+      <ul class="legend">
+        <li v-for="f in ['kw', 'a', 'v'] as const" :key="f">
+          <svg class="chart-key" width="22" height="8" aria-hidden="true"><path d="M0 4H22" :class="f" /></svg>
+          {{ { kw: say('unit.kw'), a: say('unit.amps'), v: say('unit.volts') }[f] }}
+        </li>
+      </ul>
+      <span class="figures" :class="{ quiet: !nearest }">{{ nearest ? heard : say('forecast.cursor_how') }}</span>
+    </figcaption>
+    <div
+      ref="frame"
+      class="chart"
+      role="slider"
+      tabindex="0"
+      :aria-label="say('report.curve')"
+      :aria-valuemin="0"
+      :aria-valuemax="Math.round(lastS)"
+      :aria-valuenow="Math.round(cursorS ?? 0)"
+      :aria-valuetext="heard"
+      @pointermove="follow"
+      @pointerdown="follow"
+      @keydown="step"
+    >
+      <svg v-if="width > 0" :width="width" :height="height" aria-hidden="true" focusable="false">
+        <ChartGrid
+          :width="width"
+          :height="height"
+          :edge="edge"
+          :x="x"
+          :y="y"
+          :y2="y2"
+          :y-unit="say('unit.kw')"
+          :y2-unit="say('unit.volts_amps')"
+          :x-unit="unit === 'hours' ? say('forecast.hours_since') : say('forecast.minutes_since')"
+        />
+        <path class="below" :d="below" />
+        <line class="floor" :x1="edge.left" :x2="width - edge.right" :y1="y(0)" :y2="y(0)" />
+        <template v-if="y2">
+          <path class="volts" :d="path('v', y2)" />
+          <path class="amps" :d="path('a', y2)" />
+        </template>
+        <path class="power" :d="path('kw', y)" />
+        <rect
+          v-for="p in marks"
+          :key="p.t_s"
+          class="mark"
+          :x="x(at(p)) - 2.5"
+          :y="y(p.kw ?? 0) - 2.5"
+          width="5"
+          height="5"
+        />
+        <g v-if="nearest" class="cursor">
+          <line :x1="x(at(nearest))" :x2="x(at(nearest))" :y1="edge.top" :y2="y(0)" />
+          <rect v-if="nearest.kw !== null" :x="x(at(nearest)) - 4.5" :y="y(nearest.kw) - 4.5" width="9" height="9" />
+        </g>
+      </svg>
+    </div>
+  </figure>
 </template>
+
+<style scoped>
+.session {
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+  margin: 0;
+  min-width: 0;
+}
+
+figcaption {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 18px;
+  justify-content: space-between;
+  min-height: 24px;
+  font-size: 13.5px;
+}
+
+.legend {
+  display: flex;
+  gap: 16px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+.legend svg {
+  margin-right: 5px;
+}
+
+.legend path {
+  fill: none;
+  stroke: var(--ink-soft);
+  stroke-width: 1.6;
+}
+
+.legend .kw {
+  stroke: var(--copper);
+  stroke-width: 2.6;
+}
+
+.legend .v {
+  stroke-dasharray: 5 3;
+}
+
+.chart {
+  flex: 1;
+}
+
+.below {
+  fill: var(--copper-wash);
+}
+
+.mark {
+  fill: var(--copper);
+}
+</style>

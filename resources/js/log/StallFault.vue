@@ -4,7 +4,8 @@ import type { SessionLine } from '@/api/client';
 import { useAccount } from '@/stores/account';
 import { useEdit } from '@/stores/edit';
 import { useGarage } from '@/stores/garage';
-import { day } from '@/ui/words';
+import { day } from '@/ui/figures';
+import { say } from '@/words/say';
 import { withValue } from '@/ui/dotted';
 import { useAttempt } from '@/ui/useAttempt';
 
@@ -21,7 +22,7 @@ const outlet = computed(() => garage.outlet(props.session.outlet.id));
 const fault = computed(() => outlet.value?.spec.known_fault ?? null);
 
 function begin(): void {
-  words.value = `${day(props.session.started_at, account.me?.garage.timezone ?? 'UTC')}: `;
+  words.value = say('stall.begins', { day: day(props.session.started_at, account.me?.garage.timezone ?? 'UTC') });
 }
 
 async function keep(text: string | null): Promise<void> {
@@ -38,18 +39,18 @@ async function keep(text: string | null): Promise<void> {
 </script>
 
 <template>
-  <section v-if="outlet" class="fault" aria-label="The stall">
+  <section v-if="outlet" class="fault" :aria-label="say('stall.label')">
     <p v-if="fault" class="known">
-      Known fault of this stall: {{ fault }}.
-      <button type="button" class="text-button" @click="keep(null)">It is mended</button>
+      {{ say('stall.fault', { fault }) }}
+      <button type="button" class="text-button" @click="keep(null)">{{ say('stall.mended') }}</button>
     </p>
     <form v-else-if="words !== null" @submit.prevent="keep(words?.trim() || null)">
-      <label for="stall-fault">What was wrong with this stall?</label>
+      <label for="stall-fault">{{ say('stall.what') }}</label>
       <input id="stall-fault" v-model="words" maxlength="200" autocomplete="off" />
-      <el-button native-type="submit">Keep</el-button>
-      <button type="button" class="text-button" @click="words = null">Leave it</button>
+      <el-button native-type="submit">{{ say('stall.keep') }}</el-button>
+      <button type="button" class="text-button" @click="words = null">{{ say('stall.leave') }}</button>
     </form>
-    <button v-else type="button" class="text-button" @click="begin">Note a fault of this stall</button>
+    <button v-else type="button" class="text-button" @click="begin">{{ say('stall.note') }}</button>
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
   </section>
 </template>

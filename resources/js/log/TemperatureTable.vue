@@ -1,25 +1,29 @@
 <script setup lang="ts">
 import type { Judgement } from '@/api/client';
-import { useUnits } from '@/ui/useUnits';
+import { useTerms } from '@/stores/terms';
+import { useUnits } from '@/stores/units';
+import { say } from '@/words/say';
 
 defineProps<{ temperatures: Judgement['temperatures'] }>();
 
 const { thermometer, rise } = useUnits();
-const stateWords = { within: 'within', caution: 'take care', over: 'over', not_measured: 'ambient not read' };
+const terms = useTerms();
 </script>
 
 <template>
   <section class="temperatures" aria-labelledby="temperatures-title">
-    <h2 id="temperatures-title">Temperatures</h2>
+    <h2 id="temperatures-title">{{ say('temperatures.title') }}</h2>
     <ul>
       <li v-for="t in temperatures" :key="t.point" :class="t.state">
-        <span class="point">{{ t.point }}</span>
+        <span class="point">{{ terms.words('point', t.point) }}</span>
         <span class="figures">{{ thermometer(t.max_c) }}</span>
-        <span class="figures">{{ t.rise_k === null ? 'rise not measured' : `${rise(t.rise_k)} above ambient` }}</span>
-        <strong>{{ stateWords[t.state] }}</strong>
+        <span class="figures">{{
+          t.rise_k === null ? say('temperatures.no_rise') : say('temperatures.rise', { rise: rise(t.rise_k) })
+        }}</span>
+        <strong>{{ terms.words('temperature_state', t.state) }}</strong>
       </li>
     </ul>
-    <p class="quiet small">An infrared reading is of the surface: the contact inside is hotter.</p>
+    <p class="quiet small">{{ say('temperatures.surface') }}</p>
   </section>
 </template>
 

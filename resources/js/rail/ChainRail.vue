@@ -1,46 +1,66 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
+import type { Link } from '@/api/client';
 import { useAccount } from '@/stores/account';
-import { pointAt } from '@/forecast/points';
 import { useForecast } from '@/stores/forecast';
 import { useGarage } from '@/stores/garage';
 import { sameEnds, useRail } from '@/stores/rail';
+import { useTerms } from '@/stores/terms';
 import JointGlyph from '@/ui/JointGlyph.vue';
-import { clock, kw, outcomeWords } from '@/ui/words';
-import { adapterPlate, converterPlate, inletPlate, outletPlate, packPlate } from './plates';
+import { clock, kw, soc } from '@/ui/figures';
+import { pointAt } from '@/ui/pointAt';
+import { say } from '@/words/say';
 import RailPiece from './RailPiece.vue';
 import SwapPopover from './SwapPopover.vue';
 
 const rail = useRail();
 const garage = useGarage();
 const account = useAccount();
-
+const terms = useTerms();
 const forecast = useForecast();
 const route = useRoute();
 
 /** On the forecast the rail stands under its need, and at its cursor; elsewhere under the usual conditions. */
 const main = computed(() =>
-  route.meta.stage === 'forecast' && sameEnds(forecast.main?.chain, rail.answer?.chain) ? forecast.main : null,
+  route.meta.stage === 'forecast' && sameEnds(forecast.main?.answer, rail.answer) ? forecast.main : null,
 );
 const answer = computed(() => (rail.answer && main.value ? main.value.answer : rail.answer));
+const ofKind = (...kinds: Link['kind'][]) => (answer.value?.links ?? []).filter((link) => kinds.includes(link.kind));
 /** The pieces of that answer, which under the forecast's need may be others than elsewhere. */
-const adapters = computed(() => (answer.value?.adapters ?? []).map((id) => ({ id, piece: garage.adapter(id) })));
-const inlet = computed(() => rail.vehicle?.spec.inlets[Number(answer.value?.chain.at(-1)?.split('#').at(-1) ?? 0)]);
+const outletLinks = computed(() => ofKind('outlet', 'cable'));
+const adapters = computed(() => ofKind('adapter'));
+const inlet = computed(() => ofKind('inlet')[0]);
+const pack = computed(() => ofKind('pack')[0]);
+/** The car's step-up has a piece of its own only while it holds the power back. */
+const converter = computed(() =>
+  ofKind('converter').find((link) => [answer.value?.binding_link, bindingLink.value].includes(link.id)),
+);
 const point = computed(() =>
   main.value && forecast.cursorS !== null ? pointAt(main.value.points, forecast.cursorS) : null,
 );
 const bindingLink = computed(() => (point.value ? point.value.binding_link : answer.value?.binding_link));
 const heldBy = computed(() => {
-  const words = point.value ? main.value?.bindings[point.value.binding]?.words : undefined;
-  return words ? `Held by ${words} at ${point.value?.soc.toFixed(0)}\u00a0%.` : 'Nothing flows yet.';
+  const link = point.value ? main.value?.bindings[point.value.binding]?.words : undefined;
+  return link ? say('rail.held_by', { link, percent: soc(point.value?.soc ?? 0) }) : say('rail.nothing_yet');
 });
-/** The heat of a link at the cursor, or at the end. */
-const heatOf = (link: string | undefined) =>
-  link === undefined ? undefined : (point.value?.theta ?? main.value?.theta_end)?.[link];
-function boostOf(link: string | undefined): string | undefined {
-  const minutes = main.value?.heat.find((h) => h.link === link)?.boost_minutes_today;
-  return minutes === null || minutes === undefined ? undefined : `boost ${minutes.toFixed(1)} min today`;
+/** The heat of the one of these links that has any, at the cursor, or at the end. */
+function heatOf(links: Link[]): number | undefined {
+  const heating = links.find((link) => link.heats);
+  return heating && (point.value?.theta ?? main.value?.theta_end)?.[heating.id];
+}
+/** What the piece is, and how long its boost lasts today. */
+function kickerOf(links: Link[]): string {
+  const kind = terms.words('link_kind', links[0]?.kind ?? '');
+  const heating = links.find((link) => link.heats);
+  const minutes = main.value?.heat.find((h) => h.link === heating?.id)?.boost_minutes_today;
+  return minutes === null || minutes === undefined
+    ? kind
+    : say('rail.boost', { kind, minutes: say('figure.minutes', { n: minutes.toFixed(1) }) });
+}
+function nameOf(link: Link): string {
+  const piece = garage.adapter(link.piece);
+  return piece ? say('rail.piece', { tag: piece.tag, name: piece.name }) : link.label;
 }
 const joint = computed(() => {
   switch (answer.value?.outcome) {
@@ -53,57 +73,71 @@ const joint = computed(() => {
       return 'locked';
   }
 });
-const stepsUp = computed(() => [answer.value?.binding_link, bindingLink.value].includes('converter'));
-const current = computed(() => rail.outlet?.spec.current ?? 'dc');
-const binds = (link: string | undefined) => link !== undefined && bindingLink.value === link;
-const outletBinds = computed(() => binds(rail.outlet?.id) || binds('cable'));
+const binds = (links: (Link | undefined)[]) =>
+  links.some((link) => link !== undefined && link.id === bindingLink.value);
 
 const outletOptions = computed(() =>
   garage.places.map((p) => ({
     group: p.name,
-    items: p.outlets.map((o) => ({ id: o.id, name: o.name, hint: outletPlate(o) })),
+    items: p.outlets.map((o) => ({ id: o.id, name: o.name, hint: o.lines[0] ?? '' })),
   })),
 );
 const vehicleOptions = computed(() => [
   { group: '', items: garage.vehicles.map((v) => ({ id: v.id, name: v.name, hint: v.blurb })) },
 ]);
 const adapterOptions = computed(() => [
-  { group: '', items: [{ id: '', name: 'No adapter', hint: 'direct' }] },
+  { group: '', items: [{ id: '', name: say('rail.no_adapter'), hint: say('rail.direct') }] },
   {
-    group: 'The crate',
-    items: garage.adapters.map((a) => ({ id: a.id, name: `${a.tag} · ${a.name}`, hint: a.blurb })),
+    group: say('rail.crate'),
+    items: garage.adapters.map((a) => ({
+      id: a.id,
+      name: say('rail.tagged', { tag: a.tag, name: a.name }),
+      hint: a.blurb,
+    })),
   },
 ]);
 const tags = computed(() => (answer.value?.adapters ?? []).map(garage.tag));
+const verdictKw = computed(() => {
+  const a = answer.value;
+  if (point.value) {
+    return say('rail.kw_at', { kw: kw(point.value.kw), time: clock(point.value.t_s) });
+  }
+  if (a?.flows !== 'yes') {
+    return '';
+  }
+  return a.outcome === 'limited'
+    ? say('rail.kw_of', { kw: kw(a.expected_peak_kw), ideal: kw(a.ideal_peak_kw) })
+    : say('figure.kw', { n: kw(a.expected_peak_kw) });
+});
 </script>
 
 <template>
   <div class="rail">
     <div class="brand">
-      <RouterLink to="/board" class="word">Harmozon</RouterLink>
+      <RouterLink to="/board" class="word">{{ say('harmozon') }}</RouterLink>
       <span class="quiet">{{ account.me?.garage.name }}</span>
     </div>
 
     <template v-if="answer && rail.outlet && rail.vehicle">
-      <div class="chain" role="group" aria-label="The chain">
+      <div class="chain" role="group" :aria-label="say('rail.chain')">
         <SwapPopover
-          label="Swap the outlet"
+          :label="say('rail.swap_outlet')"
           :groups="outletOptions"
           :chosen="rail.outlet.id"
           @choose="(id) => rail.choose({ outlet: id })"
         >
           <RailPiece
-            kicker="outlet"
-            :name="rail.outlet.name"
-            :plate="outletPlate(rail.outlet)"
-            :binds="outletBinds"
+            v-if="outletLinks[0]"
+            :kicker="kickerOf(outletLinks)"
+            :name="outletLinks[0].label"
+            :plate="outletLinks[0].plate"
+            :binds="binds(outletLinks)"
             :joint="joint"
-            :heat="heatOf('cable')"
-            :boost="boostOf('cable')"
+            :heat="heatOf(outletLinks)"
           />
         </SwapPopover>
         <SwapPopover
-          label="Swap the adapter"
+          :label="say('rail.swap_adapter')"
           :groups="adapterOptions"
           :chosen="answer.adapters[0] ?? ''"
           @choose="(id) => rail.choose({ adapters: id === '' ? [] : [id] })"
@@ -112,67 +146,63 @@ const tags = computed(() => (answer.value?.adapters ?? []).map(garage.tag));
             <RailPiece
               v-for="a in adapters"
               :key="a.id"
-              kicker="adapter"
-              :name="a.piece ? `${a.piece.tag} ${a.piece.name}` : 'attached'"
-              :plate="a.piece ? adapterPlate(a.piece) : ''"
-              :binds="binds(a.id)"
+              :kicker="kickerOf([a])"
+              :name="nameOf(a)"
+              :plate="a.plate"
+              :binds="binds([a])"
               :joint="joint"
-              :heat="heatOf(a.id)"
-              :boost="boostOf(a.id)"
+              :heat="heatOf([a])"
             />
           </template>
-          <span v-else class="add-slot" title="Put an adapter between"
+          <span v-else class="add-slot" :title="say('rail.put_between')"
             ><span class="add" aria-hidden="true">+</span></span
           >
         </SwapPopover>
         <SwapPopover
-          label="Swap the car"
+          :label="say('rail.swap_car')"
           :groups="vehicleOptions"
           :chosen="rail.vehicle.id"
           @choose="(id) => rail.choose({ vehicle: id })"
         >
           <RailPiece
-            kicker="inlet"
-            :name="`${rail.vehicle.name}, ${inlet?.coupler ?? ''}`"
-            :plate="inletPlate(inlet, current)"
-            :binds="binds(answer.chain.at(-1))"
+            v-if="inlet"
+            :kicker="kickerOf([inlet])"
+            :name="inlet.label"
+            :plate="inlet.plate"
+            :binds="binds([inlet])"
             joint="locked"
           />
         </SwapPopover>
         <RailPiece
-          v-if="stepsUp"
+          v-if="converter"
           class="fixed"
-          kicker="step-up"
-          name="Converter"
-          :plate="converterPlate(inlet)"
+          :kicker="kickerOf([converter])"
+          :name="converter.label"
+          :plate="converter.plate"
           binds
           joint="locked"
         />
         <RailPiece
+          v-if="pack"
           class="fixed"
-          kicker="pack"
-          :name="`${rail.vehicle.name}'s pack`"
-          :plate="packPlate(rail.vehicle)"
-          :binds="binds('pack')"
+          :kicker="kickerOf([pack])"
+          :name="pack.label"
+          :plate="pack.plate"
+          :binds="binds([pack])"
         />
       </div>
       <div class="folded">
         <JointGlyph :outcome="answer.outcome" :tags="tags" />
-        <span class="names">{{ rail.vehicle.name }} at {{ rail.outlet.name }}</span>
+        <span class="names">{{ say('rail.at', { car: rail.vehicle.name, outlet: rail.outlet.name }) }}</span>
       </div>
       <div class="verdict" :class="answer.outcome" aria-live="polite">
-        <span class="word-out">{{ outcomeWords[answer.outcome] }}</span>
-        <span v-if="point" class="kw figures">{{ kw(point.kw) }} kW at {{ clock(point.t_s) }}</span>
-        <span v-else-if="answer.flows === 'yes'" class="kw figures">
-          {{ kw(answer.expected_peak_kw) }} kW<template v-if="answer.outcome === 'limited'">
-            of {{ kw(answer.ideal_peak_kw) }}</template
-          >
-        </span>
+        <span class="word-out">{{ terms.title('outcome', answer.outcome) }}</span>
+        <span v-if="verdictKw" class="kw figures">{{ verdictKw }}</span>
         <span class="why">{{ point ? heldBy : answer.why }}</span>
       </div>
     </template>
     <p v-else-if="rail.error" class="complaint hint" role="alert">{{ rail.error }}</p>
-    <p v-else class="hint quiet">No chain chosen yet. Pick a cell on the board: a car at a charger.</p>
+    <p v-else class="hint quiet">{{ say('rail.empty') }}</p>
   </div>
 </template>
 
@@ -195,9 +225,8 @@ const tags = computed(() => (answer.value?.adapters ?? []).map(garage.tag));
 }
 
 .word {
-  font-family: var(--face-wide);
+  font-family: var(--face-mark);
   font-size: 19px;
-  font-stretch: 122%;
   font-weight: 760;
   letter-spacing: -0.01em;
   text-decoration: none;
@@ -243,7 +272,6 @@ const tags = computed(() => (answer.value?.adapters ?? []).map(garage.tag));
 .word-out {
   font-family: var(--face-wide);
   font-size: 19px;
-  font-stretch: 112%;
   font-weight: 720;
   line-height: 1.15;
 }
@@ -334,7 +362,6 @@ const tags = computed(() => (answer.value?.adapters ?? []).map(garage.tag));
 
   .word-out {
     font-size: 13px;
-    font-stretch: 96%;
     text-align: right;
   }
 

@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import { percent } from '@/ui/figures';
+import { say } from '@/words/say';
+
 /** One piece of the chain. A tenon on its right side enters the next piece. */
 defineProps<{
   kicker: string;
@@ -10,19 +13,17 @@ defineProps<{
   joint?: 'locked' | 'touching' | 'apart' | 'none';
   /** Heat load, 1 being the allowed rise; absent where the piece has no duty rating, or none is forecast. */
   heat?: number;
-  /** How long its boost lasts today, in words. */
-  boost?: string;
 }>();
 </script>
 
 <template>
   <div class="piece" :class="[joint ?? 'none', { binds }]">
-    <span class="kicker">{{ boost ? `${kicker}, ${boost}` : kicker }}</span>
+    <span class="kicker">{{ kicker }}</span>
     <span class="name">{{ name }}</span>
     <span class="plate figures">{{ plate }}</span>
     <span v-if="heat !== undefined" class="heat" :class="{ full: heat >= 0.9995 }">
       <span class="fill" :style="{ inlineSize: `${Math.min(1, heat) * 100}%` }" />
-      <span class="sr-only">heat {{ Math.round(heat * 100) }} % of what its rating allows</span>
+      <span class="sr-only">{{ say('rail.heat', { percent: percent(heat) }) }}</span>
     </span>
     <span v-if="joint === 'locked'" class="tenon" aria-hidden="true" />
   </div>
@@ -48,7 +49,6 @@ defineProps<{
   overflow: hidden;
   font-family: var(--face-wide);
   font-size: 15px;
-  font-stretch: 104%;
   font-weight: 680;
   text-overflow: ellipsis;
   white-space: nowrap;
@@ -57,7 +57,6 @@ defineProps<{
 .plate {
   overflow: hidden;
   font-size: 13px;
-  font-stretch: 96%;
   text-overflow: ellipsis;
   white-space: nowrap;
 }

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia';
 import { ref, watch } from 'vue';
-import { api, ask, type Cell, type Policy } from '@/api/client';
+import { api, ask, wordsOf, type Cell, type Policy } from '@/api/client';
 
 /** Every car at every outlet, for the chosen kit and policy. */
 export const useBoard = defineStore('board', () => {
@@ -27,7 +27,7 @@ export const useBoard = defineStore('board', () => {
         cells.value = new Map(board.cells.map((c) => [key(c.outlet, c.vehicle), c]));
       }
     } catch (e) {
-      error.value = e instanceof Error ? e.message : String(e);
+      error.value = wordsOf(e);
     } finally {
       if (mine === asked) {
         isLoading.value = false;

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia';
 import { api, ask } from '@/api/client';
-import { useUndo } from '@/ui/useUndo';
+import { say } from '@/words/say';
+import { useUndo } from './undo';
 import { useBoard } from './board';
 import { useGarage } from './garage';
 import { useRail } from './rail';
@@ -33,7 +34,7 @@ export const useEdit = defineStore('edit', () => {
   async function replace(kind: PieceKind, id: string, next: Draft, before: Draft): Promise<void> {
     await ask(api.PUT('/pieces/{kind}/{piece}', { ...at(kind, id), body: next }));
     await refresh();
-    undo.done(`${next.name} changed.`, async () => {
+    undo.done(say('kit.changed', { name: next.name }), async () => {
       await ask(api.PUT('/pieces/{kind}/{piece}', { ...at(kind, id), body: before }));
       await refresh();
     });
@@ -42,7 +43,7 @@ export const useEdit = defineStore('edit', () => {
   async function create(kind: PieceKind, draft: Draft): Promise<string> {
     const { id } = await ask(api.POST('/pieces/{kind}', { params: { path: { kind } }, body: draft }));
     await refresh();
-    undo.done(`${draft.name} added.`, async () => {
+    undo.done(say('kit.added', { name: draft.name }), async () => {
       await ask(api.DELETE('/pieces/{kind}/{piece}', at(kind, id)));
       await refresh();
     });
@@ -52,7 +53,7 @@ export const useEdit = defineStore('edit', () => {
   async function remove(kind: PieceKind, id: string, name: string): Promise<void> {
     await ask(api.DELETE('/pieces/{kind}/{piece}', at(kind, id)));
     await refresh();
-    undo.done(`${name} removed.`, async () => {
+    undo.done(say('kit.removed', { name }), async () => {
       await ask(api.POST('/pieces/{kind}/{piece}/restore', at(kind, id)));
       await refresh();
     });

@@ -1,10 +1,11 @@
 import { useSessionStorage } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
-import { ApiError, api, ask, type Conditions, type Forecast, type Forecasts } from '@/api/client';
+import { api, ask, wordsOf, type Conditions, type Forecast, type Forecasts, type Link, type Terms } from '@/api/client';
 import { useBoard } from './board';
 import { useGarage } from './garage';
 import { useRail } from './rail';
+import { useTerms } from './terms';
 
 /** One chain to compare with: exactly these pieces. */
 export interface Beside {
@@ -21,7 +22,8 @@ export interface Need {
   isPrepared: boolean;
   packC: number;
   neighbourAtMinute: number | null;
-  ageing: number;
+  /** Share of the continuous amps that wear has left. */
+  ratingLeft: number;
   /** Heat load of the links with a boost when their earlier use ended; 0 is cold. */
   warmth: number;
   restedMinutes: number;
@@ -32,22 +34,25 @@ export interface Need {
   nextStopKw: number | null;
 }
 
-export const usual: Need = {
-  fromSoc: 10,
-  toSoc: 80,
-  ambientC: 20,
-  isPrepared: true,
-  packC: 20,
-  neighbourAtMinute: null,
-  ageing: 1,
-  warmth: 0,
-  restedMinutes: 30,
-  deratedKw: null,
-  coolingFailed: false,
-  isMember: false,
-  idleMinutes: 0,
-  nextStopKw: null,
-};
+/** What a driver is taken to want while nothing else is said: the core knows. */
+function usualNeed(need: Terms['need']): Need {
+  return {
+    fromSoc: need.soc_from,
+    toSoc: need.soc_to,
+    ambientC: need.ambient_c,
+    isPrepared: need.pack_prepared,
+    packC: need.pack_c,
+    neighbourAtMinute: null,
+    ratingLeft: need.ageing,
+    warmth: 0,
+    restedMinutes: need.rested_minutes,
+    deratedKw: null,
+    coolingFailed: false,
+    isMember: need.member,
+    idleMinutes: need.idle_minutes,
+    nextStopKw: null,
+  };
+}
 
 export const MOST_BESIDE = 2;
 
@@ -56,7 +61,11 @@ export const useForecast = defineStore('forecast', () => {
   const rail = useRail();
   const board = useBoard();
   const garage = useGarage();
-  const need = useSessionStorage<Need>('harmozon-need', { ...usual }, { mergeDefaults: true });
+  const terms = useTerms();
+  const usual = computed(() => usualNeed(terms.known().need));
+  const changed = useSessionStorage<Partial<Need>>('harmozon-need', {});
+  const need = computed<Need>(() => ({ ...usual.value, ...changed.value }));
+  const isUsual = computed(() => JSON.stringify(need.value) === JSON.stringify(usual.value));
   const beside = useSessionStorage<Beside[]>('harmozon-beside', []);
   const answer = ref<Forecasts | null>(null);
   const error = ref('');
@@ -69,11 +78,15 @@ export const useForecast = defineStore('forecast', () => {
   const others = computed<Forecast[]>(() => answer.value?.forecasts.slice(1) ?? []);
 
   /** The driver's own pieces that are warm: the adapters of the chain in the rail go along to every stop. */
-  const warmAdapters = computed(() => (need.value.warmth > 0 ? (rail.answer?.adapters ?? []) : []));
+  const warmLinks = (kind: Link['kind']): string[] =>
+    need.value.warmth > 0
+      ? (rail.answer?.links ?? []).filter((link) => link.kind === kind && link.heats).map((link) => link.id)
+      : [];
+  const warmAdapters = computed(() => warmLinks('adapter'));
   const thetaOf = (links: string[]) => Object.fromEntries(links.map((link) => [link, need.value.warmth]));
   /** The cable of a stall is warm only where somebody has just charged: at the outlet in the rail. */
   const theta = (outlet: string) =>
-    thetaOf([...warmAdapters.value, ...(need.value.warmth > 0 && outlet === rail.pick.outlet ? ['cable'] : [])]);
+    thetaOf([...warmAdapters.value, ...(outlet === rail.pick.outlet ? warmLinks('cable') : [])]);
 
   const conditions = computed<Conditions>(() => ({
     soc_from: need.value.fromSoc,
@@ -85,7 +98,7 @@ export const useForecast = defineStore('forecast', () => {
     // At any stop; a chain that is forecast brings its own.
     theta: thetaOf(warmAdapters.value),
     rested_minutes: need.value.warmth > 0 ? need.value.restedMinutes : 0,
-    ageing: need.value.ageing,
+    ageing: need.value.ratingLeft,
     idle_minutes: need.value.idleMinutes,
     next_stop_kw: need.value.nextStopKw,
     faults: {
@@ -139,7 +152,7 @@ export const useForecast = defineStore('forecast', () => {
       );
       error.value = '';
     } catch (e) {
-      error.value = e instanceof ApiError ? e.message : String(e);
+      error.value = wordsOf(e);
     } finally {
       isAsking = false;
     }
@@ -155,6 +168,16 @@ export const useForecast = defineStore('forecast', () => {
     }
   });
 
+  /** Changes what is wanted; the rest stays as it is. */
+  function want(changes: Partial<Need>): void {
+    changed.value = { ...changed.value, ...changes };
+  }
+
+  /** Back to what is usual. */
+  function wantUsual(): void {
+    changed.value = {};
+  }
+
   function keepBeside(chain: Beside): void {
     const same = (b: Beside) => JSON.stringify(b) === JSON.stringify(chain);
     beside.value = [chain, ...beside.value.filter((b) => !same(b))].slice(0, MOST_BESIDE);
@@ -164,5 +187,21 @@ export const useForecast = defineStore('forecast', () => {
     beside.value = keptBeside().filter((_, i) => i !== index);
   }
 
-  return { need, beside, answer, main, others, error, cursorS, conditions, chains, refresh, keepBeside, leaveOut };
+  return {
+    need,
+    isUsual,
+    want,
+    wantUsual,
+    beside,
+    answer,
+    main,
+    others,
+    error,
+    cursorS,
+    conditions,
+    chains,
+    refresh,
+    keepBeside,
+    leaveOut,
+  };
 });

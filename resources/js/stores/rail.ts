@@ -1,19 +1,17 @@
 import { useSessionStorage } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
-import { api, ask, type FitAnswer, type SessionLine } from '@/api/client';
-import { wordsOf } from '@/ui/useAttempt';
+import { api, ask, wordsOf, type ChainAnswer, type FitAnswer, type SessionLine } from '@/api/client';
 import { useBoard } from './board';
 import { useGarage } from './garage';
 
-/** A chain ends in an inlet, `vehicle#index`. */
-export const vehicleOf = (chain: string[] | undefined): string | null => chain?.at(-1)?.split('#')[0] ?? null;
+type Ends = Pick<ChainAnswer, 'outlet' | 'vehicle'> | null | undefined;
 
 /** Whether two chains join the same car to the same outlet, through whatever adapters. */
-export const sameEnds = (one: string[] | undefined, other: string[] | undefined): boolean =>
-  one?.[0] === other?.[0] && vehicleOf(one) === vehicleOf(other);
+export const sameEnds = (one: Ends, other: Ends): boolean =>
+  one?.outlet === other?.outlet && one?.vehicle === other?.vehicle;
 
-interface Pick {
+interface Chosen {
   outlet: string | null;
   vehicle: string | null;
   /** Exactly these adapters; null lets the best answer choose. */
@@ -24,14 +22,14 @@ interface Pick {
 export const useRail = defineStore('rail', () => {
   const garage = useGarage();
   const board = useBoard();
-  const pick = useSessionStorage<Pick>('harmozon-rail', { outlet: null, vehicle: null, adapters: null });
+  const pick = useSessionStorage<Chosen>('harmozon-rail', { outlet: null, vehicle: null, adapters: null });
   const answer = ref<FitAnswer | null>(null);
   const error = ref('');
   let asked = 0;
 
   // The pieces are those that the answer is about: until the next one is here, no new name stands beside an old verdict.
-  const outlet = computed(() => garage.outlet(answer.value?.chain[0] ?? pick.value.outlet));
-  const vehicle = computed(() => garage.vehicle(vehicleOf(answer.value?.chain) ?? pick.value.vehicle));
+  const outlet = computed(() => garage.outlet(answer.value?.outlet ?? pick.value.outlet));
+  const vehicle = computed(() => garage.vehicle(answer.value?.vehicle ?? pick.value.vehicle));
 
   async function refresh(): Promise<void> {
     const { outlet: o, vehicle: v, adapters: exact } = pick.value;
@@ -65,7 +63,7 @@ export const useRail = defineStore('rail', () => {
     }
   }
 
-  function choose(changes: Partial<Pick>): Promise<void> {
+  function choose(changes: Partial<Chosen>): Promise<void> {
     pick.value = { ...pick.value, adapters: null, ...changes };
     return refresh();
   }

@@ -1,6 +1,5 @@
 import { ref } from 'vue';
-
-export const wordsOf = (e: unknown): string => (e instanceof Error ? e.message : String(e));
+import { wordsOf } from '@/api/client';
 
 /**
  * Something that may be refused: busy while it lasts, and what was wrong when it fails.

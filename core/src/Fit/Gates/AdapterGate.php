@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Fit\Gates;
 
+use Harmozon\Core\Chain\Fact;
 use Harmozon\Core\Chain\Unread;
 use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Equipment\Certification;
@@ -14,64 +15,101 @@ use Harmozon\Core\Fit\GateName;
 use Harmozon\Core\Fit\GateResult;
 use Harmozon\Core\Fit\Result;
 use Harmozon\Core\Fit\Situation;
+use Harmozon\Core\Power\HoldBack;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Listing;
+use Harmozon\Core\Words\Message;
 
-/** Gate 6: is every adapter fit for use, allowed by the driver's policy, and the only one? */
+/** Gate 6: is every adapter fit for use, allowed by the driver's policy, the only one, and spared what it cannot carry? */
 final class AdapterGate implements Gate
 {
     public function judge(Situation $situation): GateResult
     {
         $chain = $situation->chain;
-        $isDc = $chain->current() === CurrentKind::Dc;
+        $isDc = $chain->current === CurrentKind::Dc;
         foreach ($chain->adapters as $adapter) {
             if ($adapter->recalled === true) {
-                return GateResult::hazard(GateName::Adapter, sprintf('%s is under recall: do not use it.', $adapter->name));
+                return GateResult::hazard(GateName::Adapter, Message::of('adapter.recalled', adapter: $adapter->name));
             }
             if ($adapter->damaged === true) {
-                return GateResult::hazard(GateName::Adapter, sprintf('%s is damaged: do not use it.', $adapter->name));
+                return GateResult::hazard(GateName::Adapter, Message::of('adapter.damaged', adapter: $adapter->name));
             }
         }
         if (count($chain->adapters) > 1) {
-            return GateResult::hazard(GateName::Adapter, sprintf('%s would be stacked: never join adapters.', implode(' and ', array_map(static fn (Adapter $a): string => $a->name, $chain->adapters))));
+            return GateResult::hazard(GateName::Adapter, Message::of('adapter.stacked', adapters: Listing::and($chain->adapterNames())));
         }
         if ($chain->outlet->extension && $isDc) {
-            return GateResult::hazard(GateName::Adapter, 'An extension lead stands in a DC chain: never extend DC.');
+            return GateResult::hazard(GateName::Adapter, Message::of('adapter.dc_extension'));
         }
         if ($chain->adapters === []) {
             return $chain->outlet->extension
-                ? GateResult::caution(GateName::Adapter, 'An extension lead stands in the chain: use one only where the supply\'s handbook allows it.')
-                : GateResult::pass(GateName::Adapter, 'No adapter needed.');
+                ? GateResult::caution(GateName::Adapter, Message::of('adapter.ac_extension'))
+                : GateResult::pass(GateName::Adapter, Message::of('adapter.none'));
         }
 
-        return $this->one($chain->adapters[0], $situation->policy, $chain->outlet->extension);
+        return $this->one($chain->adapters[0], $situation);
     }
 
-    private function one(Adapter $adapter, AdapterPolicy $policy, bool $extended): GateResult
+    private function one(Adapter $adapter, Situation $situation): GateResult
     {
-        $name = $adapter->name;
         if ($adapter->isActive() && $adapter->batteryOk === false) {
-            return GateResult::fail(GateName::Adapter, sprintf("%s is active and its battery is flat: charge the adapter's own battery first.", $name));
+            return GateResult::fail(GateName::Adapter, Message::of('adapter.flat_battery', adapter: $adapter->name));
         }
-        $trust = $this->trust($adapter, $policy);
-        if ($trust->result === Result::Fail) {
+        $trust = $this->trust($adapter, $situation->policy);
+        if ($trust->fails()) {
             return $trust;
         }
-        if ($adapter->recalled === null) {
-            return GateResult::unread(GateName::Adapter, [Unread::recall($adapter)]);
-        }
-        if ($adapter->damaged === null) {
-            return GateResult::unread(GateName::Adapter, [Unread::damage($adapter)]);
-        }
-        if ($adapter->isActive() && $adapter->batteryOk === null) {
-            return GateResult::unread(GateName::Adapter, [Unread::battery($adapter)]);
-        }
-        if ($trust->result === Result::Pass && $adapter->testOverdue === true) {
-            return GateResult::caution(GateName::Adapter, sprintf('%s is due for a test: try it near home before relying on it.', $name));
-        }
-        if ($trust->result === Result::Pass && $extended) {
-            return GateResult::caution(GateName::Adapter, 'An extension lead stands in the chain: use one only where the supply\'s handbook allows it.');
+        $missing = [...$this->unread($adapter), ...$trust->missing];
+        if ($missing !== []) {
+            return GateResult::unread(GateName::Adapter, $missing, self::danger($adapter));
         }
 
-        return $trust;
+        return GateResult::passUnless(GateName::Adapter, $trust->reason(), fn (): array => $this->cautions($adapter, $trust, $situation));
+    }
+
+    /** @return list<Unread> whatever the policy asks for */
+    private function unread(Adapter $adapter): array
+    {
+        $facts = [
+            ...($adapter->recalled === null ? [Fact::Recall] : []),
+            ...($adapter->damaged === null ? [Fact::Damage] : []),
+            ...($adapter->isActive() && $adapter->batteryOk === null ? [Fact::Battery] : []),
+            ...($adapter->plate->continuousA === null ? [Fact::AdapterA] : []),
+        ];
+
+        return array_map(static fn (Fact $fact): Unread => Unread::ofAdapter($fact, $adapter), $facts);
+    }
+
+    private static function danger(Adapter $adapter): ?Message
+    {
+        return match (true) {
+            $adapter->recalled === null => Message::of('danger.recall', adapter: $adapter->name),
+            $adapter->damaged === null => Message::of('danger.damage', adapter: $adapter->name),
+            default => null,
+        };
+    }
+
+    /** @return list<Message> */
+    private function cautions(Adapter $adapter, GateResult $trust, Situation $situation): array
+    {
+        $holdBack = $situation->holdBack();
+
+        return [
+            ...($trust->result() === Result::Caution ? [$trust->reason()] : []),
+            ...($adapter->testOverdue === true ? [Message::of('adapter.test_due', adapter: $adapter->name)] : []),
+            ...($situation->chain->outlet->extension ? [Message::of('adapter.ac_extension')] : []),
+            ...($holdBack === null ? [] : [self::mayNotHold($holdBack)]),
+        ];
+    }
+
+    public static function mayNotHold(HoldBack $holdBack): Message
+    {
+        $plate = $holdBack->adapter->plate;
+        $figures = ['adapter' => $holdBack->adapter->name, 'continuous' => Amount::amps($holdBack->continuousA), 'could' => Amount::amps($holdBack->couldA)];
+
+        return $plate->hasBoost()
+            ? Message::of('adapter.may_not_hold_boost', ...$figures, boost: Amount::amps($plate->boostA ?? 0.0), minutes: Amount::minutes($plate->boostMinutes ?? 0.0))
+            : Message::of('adapter.may_not_hold', ...$figures);
     }
 
     private function trust(Adapter $adapter, AdapterPolicy $policy): GateResult
@@ -79,22 +117,21 @@ final class AdapterGate implements Gate
         $name = $adapter->name;
         if ($policy === AdapterPolicy::Maker) {
             return match ($adapter->makerApproved) {
-                true => GateResult::pass(GateName::Adapter, sprintf('%s is approved by the car\'s maker.', $name)),
-                false => GateResult::fail(GateName::Adapter, sprintf('%s is not approved by the car\'s maker, and the policy asks for that.', $name)),
-                null => GateResult::unread(GateName::Adapter, [Unread::makerApproval($adapter)]),
+                true => GateResult::pass(GateName::Adapter, Message::of('adapter.approved', adapter: $name)),
+                false => GateResult::refused(GateName::Adapter, Message::of('adapter.not_approved', adapter: $name)),
+                null => GateResult::unread(GateName::Adapter, [Unread::ofAdapter(Fact::MakerApproval, $adapter)]),
             };
         }
         $certification = $adapter->certification;
         if ($certification === null) {
-            return GateResult::unread(GateName::Adapter, [Unread::certification($adapter)]);
+            return GateResult::unread(GateName::Adapter, [Unread::ofAdapter(Fact::Certification, $adapter)]);
         }
         if ($certification === Certification::Certified) {
-            return GateResult::pass(GateName::Adapter, sprintf('%s is %s.', $name, $certification->words()));
+            return GateResult::pass(GateName::Adapter, Message::of('adapter.certified', adapter: $name, certification: $certification->message()));
         }
-        $sentence = sprintf('%s is %s', $name, $certification->words());
 
         return $policy === AdapterPolicy::Any
-            ? GateResult::caution(GateName::Adapter, $sentence.': stay with it and feel for heat.')
-            : GateResult::fail(GateName::Adapter, $sentence.', and the policy asks for certified adapters.');
+            ? GateResult::caution(GateName::Adapter, Message::of('adapter.uncertified_used', adapter: $name, certification: $certification->message()))
+            : GateResult::refused(GateName::Adapter, Message::of('adapter.uncertified_refused', adapter: $name, certification: $certification->message()));
     }
 }

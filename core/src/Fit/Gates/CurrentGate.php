@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Fit\Gates;
 
+use Harmozon\Core\Chain\Fact;
 use Harmozon\Core\Chain\Unread;
 use Harmozon\Core\Fit\Gate;
 use Harmozon\Core\Fit\GateName;
 use Harmozon\Core\Fit\GateResult;
 use Harmozon\Core\Fit\Situation;
+use Harmozon\Core\Words\Message;
 
 /** Gate 2: is it AC, or DC, all along? */
 final class CurrentGate implements Gate
@@ -16,26 +18,32 @@ final class CurrentGate implements Gate
     public function judge(Situation $situation): GateResult
     {
         $chain = $situation->chain;
-        $current = $chain->current();
+        $current = $chain->current;
         if (! $chain->outlet->coupler->family->carries($current)) {
-            return GateResult::fail(GateName::Current, sprintf('A %s has no contacts for %s: the record of this outlet cannot be right.', $chain->outlet->coupler->id, $current->words()));
+            return GateResult::fail(GateName::Current, Message::of('current.no_contacts', coupler: $chain->outlet->coupler->id, current: $current->message()));
         }
+        $connector = $chain->outlet->coupler;
         foreach ($chain->adapters as $adapter) {
+            // The AC half of a combined shape goes in, and there is no wire behind it.
+            if (! $adapter->input->is($connector) && $adapter->input->takes($connector)) {
+                return GateResult::fail(GateName::Current, Message::of('current.upper_half', connector: $connector->id, adapter: $adapter->name));
+            }
+            $connector = $adapter->output;
             if ($adapter->current !== null && $adapter->current !== $current) {
-                return GateResult::fail(GateName::Current, sprintf(
-                    '%s is wired for %s only, and this outlet gives %s.', $adapter->name, $adapter->current->words(), $current->words(),
+                return GateResult::fail(GateName::Current, Message::of(
+                    'current.adapter_differs', adapter: $adapter->name, wired: $adapter->current->message(), current: $current->message(),
                 ));
             }
         }
         if (! $chain->inlet->has($current)) {
-            return GateResult::fail(GateName::Current, sprintf('This inlet of %s takes no %s.', $chain->vehicle->name, $current->words()));
+            return GateResult::fail(GateName::Current, Message::of('current.inlet_lacks', vehicle: $chain->vehicle->name, current: $current->message()));
         }
         foreach ($chain->adapters as $adapter) {
             if ($adapter->current === null) {
-                return GateResult::unread(GateName::Current, [Unread::adapterCurrent($adapter)]);
+                return GateResult::unread(GateName::Current, [Unread::ofAdapter(Fact::AdapterCurrent, $adapter)]);
             }
         }
 
-        return GateResult::pass(GateName::Current, sprintf('%s all along.', $current->words()));
+        return GateResult::pass(GateName::Current, Message::of('current.all_along', current: $current->message()));
     }
 }

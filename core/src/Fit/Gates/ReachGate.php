@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Fit\Gates;
 
+use Harmozon\Core\Chain\Fact;
 use Harmozon\Core\Chain\Unread;
 use Harmozon\Core\Equipment\PortCorner;
 use Harmozon\Core\Fit\Figure;
@@ -12,6 +13,7 @@ use Harmozon\Core\Fit\GateName;
 use Harmozon\Core\Fit\GateResult;
 use Harmozon\Core\Fit\Situation;
 use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
 
 /**
  * Gate 7: does the cable reach the port, and how many bays does the car take? Assumes a post in the middle of the
@@ -37,8 +39,8 @@ final class ReachGate implements Gate
         $length = $situation->chain->outlet->cable?->lengthM;
         if ($port === null || $length === null) {
             return GateResult::unread(GateName::Reach, $port !== null
-                ? [Unread::cableLength($situation->chain)]
-                : [Unread::portCorner($situation->chain), ...($length === null ? [Unread::cableLength($situation->chain)] : [])]);
+                ? [Unread::of(Fact::CableLength, $situation->chain)]
+                : [Unread::of(Fact::PortCorner, $situation->chain), ...($length === null ? [Unread::of(Fact::CableLength, $situation->chain)] : [])]);
         }
 
         return $this->park($port, $length);
@@ -47,15 +49,15 @@ final class ReachGate implements Gate
     private function park(PortCorner $port, float $lengthM): GateResult
     {
         $near = $port->isCentre() ? self::NEAR_CENTRE_M : self::NEAR_CORNER_M;
-        $words = sprintf('Port %s, cable %s', $port->words(), Amount::metres($lengthM));
-        $figures = [new Figure('cable', $lengthM, 'm'), new Figure('needed_near', $near, 'm'), new Figure('needed_far', self::FAR_END_M, 'm')];
+        $reason = static fn (string $code): \Closure => static fn (): Message => Message::of($code, port: $port->message(), cable: Amount::metres($lengthM));
+        $figures = static fn (): array => [new Figure('cable', $lengthM, 'm'), new Figure('needed_near', $near, 'm'), new Figure('needed_far', self::FAR_END_M, 'm')];
 
         return match (true) {
-            $lengthM >= self::FAR_END_M => GateResult::pass(GateName::Reach, $words.': reaches either way round, one bay.', $figures),
-            $lengthM >= $near && $port->isFront() => GateResult::pass(GateName::Reach, $words.': drive in nose first, one bay.', $figures),
-            $lengthM >= $near => GateResult::caution(GateName::Reach, $words.': back in, one bay.', $figures),
-            $lengthM >= self::ACROSS_TWO_BAYS_M => GateResult::caution(GateName::Reach, $words.': reaches only across two bays; look for an end stall.', $figures),
-            default => GateResult::caution(GateName::Reach, $words.': will probably not reach.', $figures),
+            $lengthM >= self::FAR_END_M => GateResult::pass(GateName::Reach, $reason('reach.either_way'), $figures),
+            $lengthM >= $near && $port->isFront() => GateResult::pass(GateName::Reach, $reason('reach.nose_first'), $figures),
+            $lengthM >= $near => GateResult::caution(GateName::Reach, $reason('reach.back_in'), $figures),
+            $lengthM >= self::ACROSS_TWO_BAYS_M => GateResult::caution(GateName::Reach, $reason('reach.two_bays'), $figures),
+            default => GateResult::caution(GateName::Reach, $reason('reach.too_short'), $figures),
         };
     }
 }

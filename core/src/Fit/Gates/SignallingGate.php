@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Fit\Gates;
 
 use Harmozon\Core\Chain\Chain;
+use Harmozon\Core\Chain\Fact;
 use Harmozon\Core\Chain\Unread;
 use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Equipment\DcSide;
@@ -13,6 +14,7 @@ use Harmozon\Core\Fit\Gate;
 use Harmozon\Core\Fit\GateName;
 use Harmozon\Core\Fit\GateResult;
 use Harmozon\Core\Fit\Situation;
+use Harmozon\Core\Words\Message;
 
 /** Gate 3: do station and car share a language, after any translation on the way? */
 final class SignallingGate implements Gate
@@ -20,64 +22,62 @@ final class SignallingGate implements Gate
     public function judge(Situation $situation): GateResult
     {
         $chain = $situation->chain;
-        $spoken = self::spokenAtInlet($chain);
-        if ($spoken === null) {
-            return GateResult::unread(GateName::Signalling, [Unread::stationLanguages($chain)]);
-        }
-        if ($chain->current() === CurrentKind::Ac) {
-            return in_array(Signalling::Pwm, $spoken, true)
-                ? GateResult::pass(GateName::Signalling, 'Both use the AC control pilot.')
-                : GateResult::fail(GateName::Signalling, 'The control pilot an onboard charger needs does not reach it.');
-        }
+        $isAc = $chain->current === CurrentKind::Ac;
         $side = $chain->inlet->dc;
-        if ($side === null) {
-            return GateResult::fail(GateName::Signalling, 'This inlet has no DC side, so it speaks no DC language.');
+        if (! $isAc && $side === null) {
+            return GateResult::fail(GateName::Signalling, Message::of('signalling.no_dc_side'));
+        }
+        $arrives = Arrival::of($chain);
+        if ($arrives->spoken === null) {
+            return $this->unread($arrives, $isAc ? [Signalling::Pwm] : $side?->signalling, $chain);
+        }
+        if ($isAc || $side === null) {
+            return in_array(Signalling::Pwm, $arrives->spoken, true)
+                ? GateResult::pass(GateName::Signalling, Message::of('signalling.pilot'))
+                : GateResult::fail(GateName::Signalling, Message::of('signalling.no_pilot'));
         }
 
-        return $this->dc($spoken, $side, $chain);
+        return $this->dc($arrives->spoken, $side, $chain);
+    }
+
+    /**
+     * The station's languages are not known: a language that no adapter lets through, or that the car lacks in any case, is
+     * none.
+     *
+     * @param  list<Signalling>|null  $understood  null when that is not known either
+     */
+    private function unread(Arrival $arrives, ?array $understood, Chain $chain): GateResult
+    {
+        return $understood !== null && ! $arrives->mayBeAmong($understood)
+            ? GateResult::fail(GateName::Signalling, Message::of('signalling.cannot_arrive', vehicle: $chain->vehicle->name, car: Signalling::list($understood)))
+            : GateResult::unread(GateName::Signalling, [Unread::of(Fact::StationLanguages, $chain), ...($understood === null ? [Unread::of(Fact::VehicleLanguages, $chain)] : [])]);
     }
 
     /** @param  list<Signalling>  $spoken */
     private function dc(array $spoken, DcSide $side, Chain $chain): GateResult
     {
-        $car = $chain->vehicle->name;
         if ($spoken === []) {
-            return GateResult::fail(GateName::Signalling, 'No language of the station gets through to the car on this way.');
+            return GateResult::fail(GateName::Signalling, Message::of('signalling.nothing_through'));
         }
         if ($side->signalling === null) {
-            return GateResult::unread(GateName::Signalling, [Unread::vehicleLanguages($chain)]);
+            return GateResult::unread(GateName::Signalling, [Unread::of(Fact::VehicleLanguages, $chain)]);
         }
         foreach ($side->signalling as $language) {
             if (in_array($language, $spoken, true)) {
-                return GateResult::pass(GateName::Signalling, sprintf('Both speak %s.', $language->words()));
+                return GateResult::pass(GateName::Signalling, Message::of('signalling.shared', language: $language->message()));
             }
         }
-        $lacks = sprintf('The station speaks %s, %s only %s', Signalling::list($spoken), $car, Signalling::list($side->signalling));
+        $lacks = ['station' => Signalling::list($spoken), 'vehicle' => $chain->vehicle->name, 'car' => Signalling::list($side->signalling)];
         foreach ($spoken as $language) {
             if ($side->retrofit?->adds($language) === true) {
-                return GateResult::fail(GateName::Signalling, sprintf('%s: a retrofit that adds %s is available.', $lacks, $language->words()));
+                return GateResult::fail(GateName::Signalling, Message::of('signalling.retrofit_available', ...$lacks, language: $language->message()));
             }
         }
 
         return GateResult::fail(GateName::Signalling, match (true) {
-            $side->retrofit === null => $lacks.'; whether a retrofit exists is not known.',
-            $side->retrofit->possible => $lacks.', and its retrofit does not add that.',
-            default => $lacks.', and no retrofit is possible.',
+            $side->retrofit === null => Message::of('signalling.retrofit_unknown', ...$lacks),
+            $side->retrofit->possible => Message::of('signalling.retrofit_other', ...$lacks),
+            default => Message::of('signalling.retrofit_impossible', ...$lacks),
         });
-    }
-
-    /** @return list<Signalling>|null what reaches the inlet; null when the station's languages are not known */
-    private static function spokenAtInlet(Chain $chain): ?array
-    {
-        $spoken = $chain->outlet->signalling;
-        foreach ($chain->adapters as $adapter) {
-            if ($adapter->isPortableSupply()) {
-                $spoken = [Signalling::Pwm];
-            } elseif ($adapter->translates !== null && $spoken !== null) {
-                $spoken = $adapter->translates->apply($spoken);
-            }
-        }
-
-        return $spoken;
     }
 }

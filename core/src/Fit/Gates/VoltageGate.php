@@ -11,8 +11,10 @@ use Harmozon\Core\Fit\Figure;
 use Harmozon\Core\Fit\Gate;
 use Harmozon\Core\Fit\GateName;
 use Harmozon\Core\Fit\GateResult;
+use Harmozon\Core\Fit\RatedPiece;
 use Harmozon\Core\Fit\Situation;
 use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
 
 /** Gate 4: do the volts meet, and does no piece see more than its rating? */
 final class VoltageGate implements Gate
@@ -21,84 +23,64 @@ final class VoltageGate implements Gate
     {
         $plan = $situation->voltage;
         if ($plan->failure !== null) {
-            return GateResult::fail(GateName::Voltage, $plan->failure, self::figures($situation));
+            return GateResult::fail(GateName::Voltage, $plan->failure, static fn (): array => self::figures($situation));
         }
         $highest = $plan->highestV($situation->conditions);
         $missing = $plan->missing;
-        if ($highest !== null) {
-            $over = $this->overRated($situation, $highest, $missing);
-            if ($over !== null) {
-                return $over;
+        $danger = null;
+        foreach (RatedPiece::along($situation->chain) as $piece) {
+            if ($piece->maxV === null) {
+                $missing[] = $piece->unread;
+                $danger ??= $highest === null || $highest[1] === INF ? null : Message::of('danger.rating', link: $piece->link, volts: Amount::volts($highest[1]));
+            } elseif ($highest !== null && $highest[0] > $piece->maxV) {
+                return self::tooHigh($highest[0], $piece, $plan->missing);
+            } elseif ($highest !== null && $highest[1] > $piece->maxV) {
+                $danger ??= Message::of('danger.volts', link: $piece->link, rated: Amount::volts($piece->maxV));
             }
         }
-        if ($missing !== []) {
-            return GateResult::unread(GateName::Voltage, $missing);
-        }
 
-        return $this->meets($situation);
+        return $missing === [] ? $this->meets($situation) : GateResult::unread(GateName::Voltage, $missing, $danger);
     }
 
-    /** @param  list<Unread>  $missing gathers the ratings that nobody has read */
-    private function overRated(Situation $situation, float $highestV, array &$missing): ?GateResult
+    /** @param  list<Unread>  $missing  facts that cannot help it, whatever they are */
+    private static function tooHigh(float $volts, RatedPiece $piece, array $missing): GateResult
     {
-        $chain = $situation->chain;
-        foreach ($chain->adapters as $adapter) {
-            if ($adapter->plate->maxV === null) {
-                $missing[] = Unread::adapterMaxV($adapter);
-            } elseif ($highestV > $adapter->plate->maxV) {
-                return self::tooHigh($highestV, $adapter->name, $adapter->plate->maxV);
-            }
-        }
-        $isDc = $chain->current() === CurrentKind::Dc;
-        $inletMaxV = $isDc ? $chain->inlet->dc?->maxV : $chain->inlet->ac?->maxV;
-        if ($inletMaxV !== null) {
-            return $highestV > $inletMaxV ? self::tooHigh($highestV, sprintf('the inlet of %s', $chain->vehicle->name), $inletMaxV) : null;
-        }
-        if ($isDc && $chain->inlet->dc !== null) {
-            $missing[] = Unread::inletMaxV($chain);
-        }
+        $rated = Amount::volts($piece->maxV ?? 0.0);
 
-        return null;
-    }
-
-    private static function tooHigh(float $volts, string $piece, float $ratedV): GateResult
-    {
         return GateResult::hazard(
             GateName::Voltage,
-            sprintf('%s would reach %s, which is rated for %s.', Amount::volts($volts), $piece, Amount::volts($ratedV)),
-            [new Figure('volts', $volts, 'V'), new Figure('rated', $ratedV, 'V')],
+            $missing === []
+                ? Message::of('voltage.over_rating', volts: Amount::volts($volts), link: $piece->link, rated: $rated)
+                : Message::of('voltage.fails_or_over', facts: Unread::facts($missing), link: $piece->link, rated: $rated),
+            [new Figure('volts', $volts, 'V'), new Figure('rated', $piece->maxV ?? 0.0, 'V')],
         );
     }
 
     private function meets(Situation $situation): GateResult
     {
         $plan = $situation->voltage;
-        $conditions = $situation->conditions;
+        $ceilingSoc = $plan->ceilingAtSoc;
         $outlet = $situation->chain->outlet;
-        $figures = self::figures($situation);
-        $ceiling = Amount::volts($outlet->maxV ?? 0.0);
-        $ceilingSoc = $plan->stopsAtSoc;
+        $ceiling = static fn (): Amount => Amount::volts($outlet->maxV ?? 0.0);
+        $figures = static fn (): array => [...self::figures($situation), ...($ceilingSoc === null ? [] : [new Figure('stops_near', $ceilingSoc, '%')])];
 
         return match (true) {
             $plan->mode === VoltageMode::Mains => GateResult::pass(
-                GateName::Voltage, sprintf('%s lies within the onboard charger\'s volts.', Amount::volts($outlet->mainsV() ?? 0.0)), $figures,
+                GateName::Voltage, static fn (): Message => Message::of('voltage.within_charger', supply: Amount::volts($outlet->mainsV() ?? 0.0)), $figures,
             ),
             $ceilingSoc !== null => GateResult::caution(
-                GateName::Voltage,
-                sprintf('The pack meets the station\'s ceiling of %s on the way: stops near %s.', $ceiling, Amount::percent($ceilingSoc)),
-                [...$figures, new Figure('stops_near', $ceilingSoc, '%')],
+                GateName::Voltage, static fn (): Message => Message::of('voltage.stops_near', ceiling: $ceiling(), soc: Amount::percent($ceilingSoc)), $figures,
             ),
             $plan->mode === VoltageMode::StepUp => GateResult::caution(
-                GateName::Voltage,
-                sprintf('The station ends at %s, below the pack: the car steps up, at its converter\'s limit.', $ceiling), $figures,
+                GateName::Voltage, static fn (): Message => Message::of('voltage.steps_up', ceiling: $ceiling()), $figures,
             ),
             $plan->mode === VoltageMode::SplitPack => GateResult::pass(
-                GateName::Voltage, sprintf('The car switches its pack to two halves, which lie below the station\'s %s.', $ceiling), $figures,
+                GateName::Voltage, static fn (): Message => Message::of('voltage.splits', ceiling: $ceiling()), $figures,
             ),
-            default => GateResult::pass(GateName::Voltage, sprintf(
-                'The pack runs from %s to %s; the station gives %s to %s.',
-                Amount::volts($plan->plugV?->at($conditions->socFrom) ?? 0.0), Amount::volts($plan->plugV?->at($conditions->socTo) ?? 0.0),
-                Amount::volts($outlet->minV ?? 0.0), $ceiling,
+            default => GateResult::pass(GateName::Voltage, static fn (): Message => Message::of(
+                'voltage.meets',
+                start: Amount::volts($plan->plugV?->at($situation->conditions->socFrom) ?? 0.0), target: Amount::volts($plan->plugV?->at($situation->conditions->socTo) ?? 0.0),
+                floor: Amount::volts($outlet->minV ?? 0.0), ceiling: $ceiling(),
             ), $figures),
         };
     }
@@ -109,7 +91,7 @@ final class VoltageGate implements Gate
         $chain = $situation->chain;
         $pack = $chain->vehicle->pack->voltageBySoc;
         $figures = [];
-        if ($chain->current() === CurrentKind::Dc && $pack !== null) {
+        if ($chain->current === CurrentKind::Dc && $pack !== null) {
             $figures[] = new Figure('pack_at_start', $pack->at($situation->conditions->socFrom), 'V');
             $figures[] = new Figure('pack_at_target', $pack->at($situation->conditions->socTo), 'V');
         }

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Garage;
+
+use Harmozon\Core\Words\Units;
+
+/** Whoever is signed in and belongs to a garage. */
+interface Member
+{
+    public function garageId(): int;
+
+    /** How the garage reads temperatures and lengths. */
+    public function units(): Units;
+}

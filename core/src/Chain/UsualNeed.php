@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Chain;
+
+/** What a driver is taken to want while nothing else is said, and where what is not usual begins when it is switched on. */
+final class UsualNeed
+{
+    public const AMBIENT_C = 20.0;
+
+    /** Of a pack that is not warmed up on the way (°C). */
+    public const PACK_C = 20.0;
+
+    /** Since an earlier use. */
+    public const RESTED_MINUTES = 30.0;
+
+    public const NEIGHBOUR_AT_MINUTE = 10.0;
+
+    public const DERATED_KW = 60.0;
+
+    public const NEXT_STOP_KW = 100.0;
+
+    public static function conditions(): Conditions
+    {
+        return new Conditions(ambientC: self::AMBIENT_C, packC: self::PACK_C, restedMinutes: self::RESTED_MINUTES);
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Equipment;
+
+/** A value that can be had again with some of its properties changed: its constructor's parameters are its properties. */
+trait Alterable
+{
+    /** @param  mixed  ...$changes  by the name of the property */
+    private function with(mixed ...$changes): self
+    {
+        /** @var array<string, never> $properties each of the type that the constructor asks for, or PHP refuses it */
+        $properties = [...get_object_vars($this), ...$changes];
+
+        return new self(...$properties);
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Files;
+
+use Harmozon\Core\Catalogue\Catalogue;
+use Harmozon\Core\Catalogue\ChargerKind;
+use Harmozon\Core\Equipment\Adapter;
+
+/** Reads the catalogue that is shipped beside the core (`core/catalogue`), whose pieces are in the words of the case file. */
+final class CatalogueReader
+{
+    public function __construct(private readonly EquipmentReader $equipment = new EquipmentReader)
+    {
+    }
+
+    /**
+     * @param  string  $chargerKinds  JSON
+     * @param  string  $adapterKinds  JSON
+     *
+     * @throws FieldError
+     */
+    public function catalogue(string $chargerKinds, string $adapterKinds): Catalogue
+    {
+        $document = Node::fromJson($chargerKinds);
+        $groups = [];
+        foreach ($document->objects('groups') as $group) {
+            $groups[$group->text('id')] = $group->text('name');
+        }
+
+        return new Catalogue(
+            $groups,
+            array_map($this->charger(...), $document->objects('kinds')),
+            array_map(fn (Node $kind): Adapter => $this->equipment->adapter(self::named($kind, 'adapter')), Node::fromJson($adapterKinds)->objects('kinds')),
+        );
+    }
+
+    private function charger(Node $kind): ChargerKind
+    {
+        return new ChargerKind(
+            $kind->text('id'),
+            $kind->text('group'),
+            $kind->text('name'),
+            $kind->text('seen'),
+            $kind->texts('read') ?? [],
+            $this->equipment->outlet(self::named($kind, 'outlet')),
+        );
+    }
+
+    /** The plate of a kind, under the kind's own id and name. */
+    private static function named(Node $kind, string $plate): Node
+    {
+        return $kind->object($plate)->with(['id' => $kind->text('id'), 'name' => $kind->text('name')]);
+    }
+}

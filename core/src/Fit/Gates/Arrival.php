@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Fit\Gates;
+
+use Harmozon\Core\Chain\Chain;
+use Harmozon\Core\Equipment\Signalling;
+
+/** Which languages come through to the inlet, after any translation on the way. */
+final readonly class Arrival
+{
+    /**
+     * @param  list<Signalling>|null  $spoken  null when the station's languages are not known
+     * @param  list<Signalling>|null  $possible  what could arrive at the most; null: anything
+     */
+    private function __construct(public ?array $spoken, private ?array $possible)
+    {
+    }
+
+    public static function of(Chain $chain): self
+    {
+        $spoken = $possible = $chain->outlet->signalling;
+        foreach ($chain->adapters as $adapter) {
+            if ($adapter->isPortableSupply()) {
+                // It makes the control pilot itself (IEC 61851-1, mode 2).
+                $spoken = $possible = [Signalling::Pwm];
+            } elseif ($adapter->translates !== null) {
+                $possible = $possible === null && $adapter->translates->from !== [] ? $adapter->translates->to : $adapter->translates->apply($possible ?? []);
+                $spoken = $spoken === null && $possible !== [] ? null : $adapter->translates->apply($spoken ?? []);
+            }
+        }
+
+        return new self($spoken, $possible);
+    }
+
+    /** @param  list<Signalling>  $understood */
+    public function mayBeAmong(array $understood): bool
+    {
+        foreach ($understood as $language) {
+            if ($this->possible === null || in_array($language, $this->possible, true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Forecast;
+
+/** Why a forecast goes no further. */
+enum EndCause
+{
+    case Reached;
+    case NothingFlows;
+    case TooLong;
+}

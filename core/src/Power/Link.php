@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Power;
+
+use Harmozon\Core\Equipment\Plate;
+use Harmozon\Core\Equipment\Quantity;
+use Harmozon\Core\Words\Message;
+
+/** A link of a chain with its plate. */
+final readonly class Link
+{
+    /** As it holds today. */
+    public Plate $plate;
+
+    /**
+     * @param  string  $id  names it in plate checks, heat loads and bindings
+     * @param  string  $piece  id of the outlet, adapter or vehicle it belongs to
+     * @param  Message  $name  inside a sentence
+     * @param  Message  $label  standing alone
+     * @param  Message  $plateLine  what its plate says, in one line
+     * @param  PlateNow  $now  the plate that holds today
+     */
+    public function __construct(
+        public string $id,
+        public LinkKind $kind,
+        public string $piece,
+        public Message $name,
+        public Message $label,
+        public Message $plateLine,
+        public PlateNow $now,
+    ) {
+        $this->plate = $now->plate;
+    }
+
+    /** The limit a peak is judged against: boost amps where the plate has them. */
+    public function limit(Quantity $quantity): ?float
+    {
+        return match ($quantity) {
+            Quantity::Volts => $this->plate->maxV,
+            Quantity::Amps => $this->plate->peakA(),
+            Quantity::Kw => $this->plate->maxKw,
+        };
+    }
+
+    /** Whether it carries a heat load: a piece with amps of its own to give. */
+    public function heats(): bool
+    {
+        return $this->kind->heats() && $this->plate->continuousA !== null;
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Words;
+
+/** How temperatures and lengths are told. Figures themselves are kept in °C and metres. */
+enum Units: string
+{
+    case Metric = 'metric';
+    case Us = 'us';
+
+    private const FAHRENHEIT_PER_KELVIN = 9 / 5;
+
+    private const FAHRENHEIT_AT_0_C = 32.0;
+
+    /** International foot (ISO 80000-3). */
+    private const METRES_PER_FOOT = 0.3048;
+
+    /** @return array{float, string} the value and the sign it is told with */
+    public function of(Amount $amount): array
+    {
+        return match (true) {
+            $this === self::Metric => [$amount->value, $amount->unit->value],
+            $amount->unit === Unit::Celsius => [$amount->value * self::FAHRENHEIT_PER_KELVIN + self::FAHRENHEIT_AT_0_C, '°F'],
+            $amount->unit === Unit::Kelvin => [$amount->value * self::FAHRENHEIT_PER_KELVIN, '°F'],
+            $amount->unit === Unit::Metres => [$amount->value / self::METRES_PER_FOOT, 'ft'],
+            default => [$amount->value, $amount->unit->value],
+        };
+    }
+}

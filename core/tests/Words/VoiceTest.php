@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Tests\Words;
+
+use Harmozon\Core\Tests\Say;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Language;
+use Harmozon\Core\Words\Listing;
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Unit;
+use Harmozon\Core\Words\Units;
+use Harmozon\Core\Words\Voice;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class VoiceTest extends TestCase
+{
+    #[DataProvider('amounts')]
+    public function test_an_amount_is_told_as_a_plate_would(Amount $amount, string $metric, ?string $us = null): void
+    {
+        self::assertSame($metric, Say::voice()->amount($amount));
+        self::assertSame($us ?? $metric, (new Voice(Language::english(), Units::Us))->amount($amount));
+    }
+
+    /** @return iterable<string, array{0: Amount, 1: string, 2?: string}> US: °C × 9/5 + 32, K × 9/5, metres / 0.3048 */
+    public static function amounts(): iterable
+    {
+        yield 'volts are whole' => [Amount::volts(399.6), '400 V'];
+        yield 'small amps keep a decimal' => [Amount::amps(99.96), '100 A'];
+        yield 'smaller ones show it' => [Amount::amps(12.34), '12.3 A'];
+        yield 'great amps do not' => [Amount::amps(312.4), '312 A'];
+        yield 'power likewise' => [Amount::kw(7.25), '7.3 kW'];
+        yield 'great power' => [Amount::kw(150.4), '150 kW'];
+        yield 'energy always shows its decimal' => [Amount::kwh(44.0), '44.0 kWh'];
+        yield 'charge' => [Amount::percent(61.5), '62 %'];
+        yield 'short minutes' => [Amount::minutes(9.94), '9.9 min'];
+        yield 'minutes' => [Amount::minutes(10.4), '10 min'];
+        yield 'a duration below two hours' => [Amount::duration(119.4), '119 min'];
+        yield 'a duration that rounds to two hours' => [Amount::duration(119.5), '2 h 0 min'];
+        yield 'a long duration' => [Amount::duration(252.6), '4 h 13 min'];
+        yield 'heat' => [Amount::celsius(40.0), '40 °C', '104 °F'];
+        yield 'frost' => [Amount::celsius(-40.0), '-40 °C', '-40 °F'];
+        yield 'a rise is no temperature' => [Amount::asGiven(10.0, Unit::Kelvin), '10 K', '18 °F'];
+        yield 'lengths' => [Amount::metres(3.048), '3 m', '10 ft'];
+        yield 'shares to hundredths' => [Amount::share(0.9), '0.90'];
+        yield 'as it was typed' => [Amount::asGiven(12.3456, Unit::KiloWatts), '12.3456 kW'];
+        yield 'money is never a float' => [Amount::money('1234567.10', 'USD'), '1234567.10 USD'];
+        yield 'things' => [Amount::count(3), '3'];
+    }
+
+    public function test_a_count_bends_the_sentence_around_it(): void
+    {
+        $voice = new Voice(Language::english()->with(['test.rows' => '{rows, plural, one {# row} other {# rows}} left out']));
+
+        self::assertSame('1 row left out', $voice->say(Message::of('test.rows', rows: Amount::count(1))));
+        self::assertSame('0 rows left out', $voice->say(Message::of('test.rows', rows: Amount::count(0))));
+        self::assertSame('1,200 rows left out', $voice->say(Message::of('test.rows', rows: Amount::count(1200))));
+    }
+
+    public function test_a_placeholder_with_a_capital_begins_a_sentence(): void
+    {
+        $voice = new Voice(Language::english()->with(['test.held' => '{Link} holds it back; without {link}, more.']));
+
+        self::assertSame("The station's cable holds it back; without the station's cable, more.", $voice->say(Message::of('test.held', link: Message::of('link.cable'))));
+        self::assertSame("The station's cable", $voice->begin(Message::of('link.cable')));
+        self::assertSame('Ökonom', (new Voice(Language::english()->with(['test.name' => '{name}'])))->begin(Message::of('test.name', name: 'ökonom')));
+    }
+
+    public function test_several_things_are_joined_by_their_joint(): void
+    {
+        $voice = new Voice(Language::english()->with(['test.all' => '{all}']));
+        $said = static fn (Listing $all): string => $voice->say(Message::of('test.all', all: $all));
+
+        self::assertSame('', $said(Listing::and([])));
+        self::assertSame('A1', $said(Listing::and(['A1'])));
+        self::assertSame('A1 and A2 and A3', $said(Listing::and(['A1', 'A2', 'A3'])));
+        self::assertSame('400 V, 300 A', $said(Listing::comma([Amount::volts(400), Amount::amps(300)])));
+        self::assertSame('a; b', $said(Listing::semicolon(['a', 'b'])));
+        self::assertSame('a · b', $said(Listing::dotted(['a', 'b'])));
+        self::assertSame("outlet the station's cable", $voice->paragraph([Message::of('link_kind.outlet'), Message::of('link.cable')]));
+    }
+
+    public function test_what_a_person_typed_is_never_a_pattern_and_never_breaks_one(): void
+    {
+        $named = static fn (string $name): string => Say::it(Message::of('link.pack', vehicle: $name));
+
+        self::assertSame('the pack of {vehicle}', $named('{vehicle}'));
+        self::assertSame("the pack of Mum's '{' # car", $named("Mum's '{' # car"));
+        self::assertSame('the pack of <b>', $named('<b>'));
+        self::assertStringStartsWith('the pack of a', $named("a\xFF"));
+    }
+
+    public function test_a_message_without_a_pattern_or_a_figure_is_our_own_fault(): void
+    {
+        foreach ([Message::of('nothing.like_it'), Message::of('link.pack')] as $message) {
+            try {
+                Say::it($message);
+                self::fail('it was said');
+            } catch (\LogicException $e) {
+                self::assertStringContainsString($message->code, $e->getMessage());
+            }
+        }
+    }
+
+    public function test_a_message_can_be_kept_and_said_later(): void
+    {
+        $message = Message::of(
+            'finding.over', link: Message::of('link.inlet', vehicle: 'Brindle'), peak: Amount::amps(512.4),
+            bill: Amount::money('9.30', 'EUR'), all: Listing::dotted(['A1', Amount::celsius(41.5), Message::of('link.cable')]),
+        );
+        $kept = json_decode((string) json_encode($message->toArray()), true);
+
+        self::assertEquals($message, Message::fromArray($kept));
+        self::assertSame($message->key(), Message::fromArray($kept)?->key());
+        self::assertNotSame($message->key(), Message::of('finding.over')->key());
+    }
+
+    #[DataProvider('junk')]
+    public function test_anything_else_is_no_message(mixed $kept): void
+    {
+        self::assertNull(Message::fromArray($kept));
+    }
+
+    /** @return iterable<string, array{mixed}> */
+    public static function junk(): iterable
+    {
+        yield 'a sentence of an older version' => ['The cable was warm.'];
+        yield 'nothing' => [null];
+        yield 'no figures' => [['code' => 'link.cable']];
+        yield 'no code' => [['figures' => []]];
+        yield 'a number for a figure' => [['code' => 'link.pack', 'figures' => ['vehicle' => 3]]];
+        yield 'an unknown unit' => [['code' => 'x', 'figures' => ['a' => ['value' => 1.0, 'unit' => 'furlong']]]];
+        yield 'no value' => [['code' => 'x', 'figures' => ['a' => ['unit' => 'V']]]];
+        yield 'an unknown joint' => [['code' => 'x', 'figures' => ['a' => ['joiner' => 'list.or', 'items' => []]]]];
+        yield 'a listing in a listing' => [['code' => 'x', 'figures' => ['a' => ['joiner' => 'list.and', 'items' => [['joiner' => 'list.and', 'items' => []]]]]]];
+        yield 'broken inside' => [['code' => 'x', 'figures' => ['a' => ['code' => 'y', 'figures' => ['b' => false]]]]];
+    }
+}

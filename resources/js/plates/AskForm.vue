@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import type { Gate } from '@/api/client';
+import FieldEntry from './FieldEntry.vue';
+import { optionsOf, type Field } from './fields';
+import { useTerms } from '@/stores/terms';
+import { say } from '@/words/say';
+import { useEdit } from '@/stores/edit';
+import { withValue } from '@/ui/dotted';
+import { useAttempt } from '@/ui/useAttempt';
+
+/** A fact nobody has read, where to read it, and a place to write it down there and then. */
+const props = defineProps<{ ask: Gate['asks'][number] }>();
+
+const edit = useEdit();
+const terms = useTerms();
+const value = ref<unknown>(null);
+const { isBusy, error, attempt } = useAttempt();
+
+const field = computed<Field>(() => {
+  const base = { path: props.ask.path, label: props.ask.fact };
+  switch (props.ask.kind) {
+    case 'volts':
+      return { ...base, kind: 'number', unit: say('unit.volts') };
+    case 'amps':
+      return { ...base, kind: 'number', unit: say('unit.amps') };
+    case 'kw':
+      return { ...base, kind: 'watts', unit: say('unit.kw') };
+    case 'curve_kw':
+      return { ...base, kind: 'curve', unit: say('unit.soc_kw') };
+    case 'sharing':
+      return { ...base, kind: 'choice', options: optionsOf(terms.all('sharing')) };
+    case 'kwh':
+      return { ...base, kind: 'number', unit: say('unit.kwh') };
+    case 'metres':
+      return { ...base, kind: 'number', unit: say('unit.metres') };
+    case 'yes_no':
+    case 'languages':
+    case 'names':
+      return { ...base, kind: props.ask.kind };
+    case 'curve':
+      return { ...base, kind: 'curve', unit: say('unit.soc_volts') };
+    case 'corner':
+      return { ...base, kind: 'choice', options: optionsOf(terms.all('port')) };
+    case 'access':
+      return { ...base, kind: 'choice', options: optionsOf(terms.all('access')) };
+    case 'certification':
+      return { ...base, kind: 'choice', options: optionsOf(terms.all('certification')) };
+    default:
+      return { ...base, kind: 'choice', options: optionsOf(terms.all('current')) };
+  }
+});
+
+async function keep(): Promise<void> {
+  const found = edit.draftOf(props.ask.piece);
+  if (!found) {
+    error.value = say('ask.stations_own');
+    return;
+  }
+  await attempt(async () => {
+    const spec = withValue(found.draft.spec ?? {}, props.ask.path, value.value);
+    await edit.replace(found.kind, props.ask.piece, { ...found.draft, spec }, found.draft);
+  });
+}
+</script>
+
+<template>
+  <form class="ask" @submit.prevent="keep">
+    <FieldEntry v-model="value" :field="field" :complaint="error || undefined" />
+    <p class="where">{{ ask.where }}</p>
+    <button type="submit" class="text-button" :disabled="isBusy || value === null">{{ say('ask.read_it') }}</button>
+  </form>
+</template>
+
+<style scoped>
+.ask {
+  margin-top: 6px;
+  padding: 8px 12px;
+  border: 1.5px dashed var(--ochre);
+}
+
+.where {
+  margin: 4px 0;
+  color: var(--ochre-text);
+  font-size: 13px;
+}
+
+button:disabled {
+  color: var(--ink-faint);
+  cursor: default;
+}
+</style>

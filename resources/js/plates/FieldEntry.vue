@@ -1,0 +1,178 @@
+<script setup lang="ts">
+import { computed, useId } from 'vue';
+import { read, written } from './entries';
+import type { Field } from './fields';
+import { useTerms } from '@/stores/terms';
+import { say } from '@/words/say';
+
+/** One figure of a plate. Empty is not known. */
+const props = defineProps<{ field: Field; complaint?: string }>();
+const model = defineModel<unknown>({ required: true });
+const id = useId();
+const terms = useTerms();
+
+const text = computed({
+  get: () => written(props.field.kind, model.value),
+  set: (typed: string) => (model.value = read(props.field.kind, typed)),
+});
+const yesNo = computed({
+  get: () => (model.value === true ? 'yes' : model.value === false ? 'no' : ''),
+  set: (chosen: string) => (model.value = chosen === '' ? null : chosen === 'yes'),
+});
+const IMPOSSIBLE = 'impossible';
+/** A retrofit is told by what it adds; a word alone says that none is possible. */
+const retrofit = computed({
+  get: () => {
+    const value = model.value;
+    return typeof value === 'string' ? value : ((value as { adds?: string[] } | null)?.adds?.[0] ?? '');
+  },
+  set: (chosen: string) =>
+    (model.value = chosen === '' ? null : chosen === IMPOSSIBLE ? IMPOSSIBLE : { adds: [chosen], state: 'available' }),
+});
+const spoken = computed(() => (Array.isArray(model.value) ? (model.value as string[]) : null));
+
+function speak(language: string, isSpoken: boolean): void {
+  const rest = (spoken.value ?? []).filter((l) => l !== language);
+  model.value = isSpoken ? [...rest, language] : rest;
+}
+</script>
+
+<template>
+  <div class="entry" :class="[field.kind, { wrong: complaint }]">
+    <template v-if="field.kind === 'languages'">
+      <fieldset>
+        <legend>{{ field.label }}</legend>
+        <label v-for="language in terms.all('signalling')" :key="language.id">
+          <input
+            type="checkbox"
+            :checked="spoken?.includes(language.id) ?? false"
+            @change="speak(language.id, ($event.target as HTMLInputElement).checked)"
+          />
+          {{ language.words }}
+        </label>
+        <button v-if="spoken !== null" type="button" class="text-button" @click="model = null">
+          {{ say('entry.not_known') }}
+        </button>
+        <span v-else class="quiet">{{ say('entry.not_known') }}</span>
+      </fieldset>
+    </template>
+    <template v-else>
+      <label :for="id">{{ field.label }}</label>
+      <select v-if="field.kind === 'choice'" :id="id" v-model="text" :aria-invalid="complaint ? 'true' : undefined">
+        <option v-if="!field.needed" value="">{{ say('entry.not_known') }}</option>
+        <option v-for="[value, words] in field.options" :key="value" :value="value">{{ words }}</option>
+      </select>
+      <select v-else-if="field.kind === 'yes_no'" :id="id" v-model="yesNo">
+        <option value="">{{ say('entry.not_known') }}</option>
+        <option value="yes">{{ say('entry.yes') }}</option>
+        <option value="no">{{ say('entry.no') }}</option>
+      </select>
+      <select v-else-if="field.kind === 'retrofit'" :id="id" v-model="retrofit">
+        <option value="">{{ say('entry.not_known') }}</option>
+        <option v-for="language in terms.known().retrofits" :key="language.id" :value="language.id">
+          {{ say('entry.adds', { language: language.words }) }}
+        </option>
+        <option :value="IMPOSSIBLE">{{ say('entry.not_possible') }}</option>
+      </select>
+      <span v-else class="typed">
+        <input
+          :id="id"
+          v-model.lazy="text"
+          class="figures"
+          :inputmode="field.kind === 'number' ? 'decimal' : 'text'"
+          autocomplete="off"
+          :placeholder="say('entry.not_read')"
+          :aria-invalid="complaint ? 'true' : undefined"
+        />
+        <span v-if="field.unit" class="unit" aria-hidden="true">{{ field.unit }}</span>
+      </span>
+    </template>
+    <p v-if="complaint" class="wrong-words" role="alert">{{ complaint }}</p>
+  </div>
+</template>
+
+<style scoped>
+.entry {
+  display: flex;
+  flex-direction: column;
+  min-width: 0;
+}
+
+.curve,
+.bands,
+.languages,
+.names {
+  grid-column: 1 / -1;
+}
+
+label,
+legend {
+  color: var(--ink-soft);
+  font-size: 13px;
+}
+
+fieldset {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  align-items: center;
+  margin: 0;
+  padding: 0;
+  border: 0;
+}
+
+fieldset label {
+  color: var(--ink);
+  font-size: 14px;
+}
+
+.typed {
+  display: flex;
+  gap: 6px;
+  align-items: baseline;
+  border-bottom: 1.5px solid var(--line-strong);
+}
+
+.typed:focus-within {
+  border-color: var(--ink);
+}
+
+input:not([type]) {
+  width: 100%;
+  min-width: 0;
+  padding: 2px 0;
+  border: 0;
+  background: none;
+  font-size: 17px;
+  font-weight: 620;
+}
+
+.curve input:not([type]) {
+  font-size: 14px;
+  font-weight: 500;
+}
+
+select {
+  padding: 4px 2px;
+  border: 0;
+  border-bottom: 1.5px solid var(--line-strong);
+  background: var(--paper-raised);
+  text-overflow: ellipsis;
+}
+
+.unit {
+  color: var(--ink-soft);
+  font-size: 13px;
+  white-space: nowrap;
+}
+
+.wrong .typed,
+.wrong select {
+  border-color: var(--brick);
+}
+
+.wrong-words {
+  color: var(--brick-text);
+  font-size: 13px;
+}
+</style>

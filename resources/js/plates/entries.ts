@@ -1,0 +1,59 @@
+import { say } from '@/words/say';
+import type { FieldKind } from './fields';
+
+/** What stands in an input for a stored value. */
+export function written(kind: FieldKind, value: unknown): string {
+  if (value === null || value === undefined) {
+    return '';
+  }
+  if (kind === 'curve' && Array.isArray(value)) {
+    return value.map((pair) => (Array.isArray(pair) ? pair.join(':') : '')).join('  ');
+  }
+  if (kind === 'bands' && Array.isArray(value)) {
+    return value
+      .map((band: { from_kw?: unknown; per_minute?: unknown }) => `${String(band.from_kw)}:${String(band.per_minute)}`)
+      .join('  ');
+  }
+  if (kind === 'names' && Array.isArray(value)) {
+    return value.length === 0 ? say('entry.none') : value.join(', ');
+  }
+  return String(value);
+}
+
+/**
+ * The value for what was typed; null for nothing. What cannot be read as a number is passed on as it is, for the core
+ * to refuse by its field.
+ */
+export function read(kind: FieldKind, text: string): unknown {
+  const trimmed = text.trim();
+  if (trimmed === '') {
+    return null;
+  }
+  const number = (t: string): number | string =>
+    Number.isNaN(Number(t.replace(',', '.'))) ? t : Number(t.replace(',', '.'));
+  switch (kind) {
+    case 'watts': {
+      const watts = /^([\d.,]+)\s*w$/i.exec(trimmed);
+      const value = number(watts?.[1] ?? trimmed.replace(/\s*kw$/i, ''));
+      return watts && typeof value === 'number' ? value / 1000 : value;
+    }
+    case 'number':
+      return number(trimmed);
+    case 'curve':
+      return trimmed.split(/[\s;]+/).map((pair) => pair.split(':').map(number));
+    case 'bands':
+      return trimmed.split(/[\s;]+/).map((pair) => {
+        const [from = '', price] = pair.split(':');
+        return { from_kw: number(from), per_minute: price ?? null };
+      });
+    case 'names':
+      return trimmed.toLowerCase() === say('entry.none')
+        ? []
+        : trimmed
+            .split(',')
+            .map((name) => name.trim())
+            .filter((name) => name !== '');
+    default:
+      return trimmed;
+  }
+}

@@ -1,0 +1,323 @@
+import type { Term } from '@/api/client';
+import type { PieceKind } from '@/stores/edit';
+import type { useTerms } from '@/stores/terms';
+import { say } from '@/words/say';
+
+/** How a figure is entered; `watts` takes kW, or W as some plates print it. */
+export type FieldKind =
+  'number' | 'watts' | 'choice' | 'yes_no' | 'languages' | 'names' | 'curve' | 'bands' | 'retrofit' | 'text';
+
+export interface Field {
+  path: string;
+  label: string;
+  kind: FieldKind;
+  unit?: string;
+  options?: readonly (readonly [value: string, words: string])[];
+  /** Cannot be left empty. */
+  needed?: boolean;
+}
+
+export interface FieldGroup {
+  title: string;
+  /** Only shown, and only kept, when the object at this path is there; a switch puts it there. */
+  under?: string;
+  /** What the switch puts there; an empty plate by default. */
+  start?: Record<string, unknown>;
+  fields: Field[];
+}
+
+type Options = NonNullable<Field['options']>;
+
+/** The names of a closed set as the options of a choice. */
+export const optionsOf = (terms: readonly Term[]): Options => terms.map((t) => [t.id, t.words] as const);
+
+/** Shapes by their names, their codes beside them. */
+const shapesOf = (terms: readonly Term[]): Options =>
+  terms.map((t) => [t.id, say('entry.coded', { words: t.words, code: t.id })] as const);
+
+const v = (path: string, label = say('unit.volts')): Field => ({
+  path,
+  label,
+  kind: 'number',
+  unit: say('unit.volts'),
+});
+const a = (path: string, label = say('unit.amps')): Field => ({ path, label, kind: 'number', unit: say('unit.amps') });
+const kw = (path: string, label = say('unit.kw')): Field => ({ path, label, kind: 'watts', unit: say('unit.kw') });
+
+function inlet(i: number, couplers: Options, corners: Options): FieldGroup[] {
+  const at = `inlets.${i}`;
+  return [
+    {
+      title: say('field.inlet', { n: i + 1 }),
+      fields: [
+        { path: `${at}.coupler`, label: say('field.shape'), kind: 'choice', options: couplers, needed: true },
+        { path: `${at}.port`, label: say('field.corner'), kind: 'choice', options: corners },
+      ],
+    },
+    {
+      title: say('field.dc_behind', { n: i + 1 }),
+      under: `${at}.dc`,
+      fields: [
+        v(`${at}.dc.max_v`),
+        a(`${at}.dc.max_a`),
+        kw(`${at}.dc.max_kw`),
+        { path: `${at}.dc.signalling`, label: say('field.speaks'), kind: 'languages' },
+        { path: `${at}.dc.split_pack`, label: say('field.splits'), kind: 'yes_no' },
+        { path: `${at}.dc.retrofit`, label: say('field.retrofit'), kind: 'retrofit' },
+      ],
+    },
+    {
+      title: say('field.step_up_behind', { n: i + 1 }),
+      under: `${at}.dc.boost_converter`,
+      fields: [
+        v(`${at}.dc.boost_converter.input_v`, say('field.volts_in')),
+        a(`${at}.dc.boost_converter.max_input_a`, say('field.amps_in')),
+        kw(`${at}.dc.boost_converter.max_kw`),
+      ],
+    },
+    {
+      title: say('field.charger_behind', { n: i + 1 }),
+      under: `${at}.ac`,
+      fields: [
+        v(`${at}.ac.min_v`, say('field.volts_from')),
+        v(`${at}.ac.max_v`, say('field.volts_to')),
+        a(`${at}.ac.max_a`),
+        kw(`${at}.ac.max_kw`),
+        { path: `${at}.ac.phases`, label: say('field.phases'), kind: 'number' },
+      ],
+    },
+  ];
+}
+
+/** The fields of a plate, in the order of its print. */
+export function fieldsOf(
+  kind: PieceKind,
+  inlets: number,
+  currency: string,
+  terms: ReturnType<typeof useTerms>,
+): FieldGroup[] {
+  const couplers = shapesOf(terms.known().couplers);
+  const sockets = shapesOf(terms.known().sockets);
+  const currents = optionsOf(terms.all('current'));
+  const certifications = optionsOf(terms.all('certification'));
+  switch (kind) {
+    case 'vehicles':
+      return [
+        {
+          title: say('field.pack'),
+          fields: [
+            { path: 'pack.usable_kwh', label: say('field.usable'), kind: 'number', unit: say('unit.kwh') },
+            {
+              path: 'pack.voltage_by_soc',
+              label: say('field.volts_by_charge'),
+              kind: 'curve',
+              unit: say('unit.soc_volts'),
+            },
+            { path: 'charge_curve_kw', label: say('field.kw_by_charge'), kind: 'curve', unit: say('unit.soc_kw') },
+            { path: 'km_per_kwh', label: say('field.range'), kind: 'number', unit: say('unit.km_kwh') },
+            { path: 'programmes', label: say('field.admitted_by'), kind: 'names' },
+          ],
+        },
+        ...Array.from({ length: inlets }, (_, i) => inlet(i, couplers, optionsOf(terms.all('port')))).flat(),
+      ];
+    case 'adapters':
+      return [
+        {
+          title: say('field.pair'),
+          fields: [
+            {
+              path: 'input',
+              label: say('field.charger_side'),
+              kind: 'choice',
+              options: [...couplers, ...sockets],
+              needed: true,
+            },
+            { path: 'output', label: say('field.car_side'), kind: 'choice', options: couplers, needed: true },
+            { path: 'current', label: say('field.wired_for'), kind: 'choice', options: currents },
+          ],
+        },
+        {
+          title: say('field.plate'),
+          fields: [
+            v('plate.max_v'),
+            a('plate.continuous_a', say('field.amps_continuous')),
+            a('plate.boost_a', say('field.amps_boost')),
+            { path: 'plate.boost_minutes', label: say('field.boost_for'), kind: 'number', unit: say('unit.minutes') },
+            kw('plate.max_kw'),
+          ],
+        },
+        {
+          title: say('field.translation'),
+          under: 'translates',
+          start: { from: ['plc'], to: ['can_chademo'] },
+          fields: [
+            { path: 'translates.from', label: say('field.understands'), kind: 'languages' },
+            { path: 'translates.to', label: say('field.speaks_to_car'), kind: 'languages' },
+          ],
+        },
+        {
+          title: say('field.trust'),
+          fields: [
+            { path: 'certification', label: say('field.certification'), kind: 'choice', options: certifications },
+            { path: 'maker_approved', label: say('field.approval'), kind: 'yes_no' },
+            { path: 'recalled', label: say('field.recalled'), kind: 'yes_no' },
+            { path: 'damaged', label: say('field.damaged'), kind: 'yes_no' },
+            { path: 'battery_ok', label: say('field.battery'), kind: 'yes_no' },
+            {
+              path: 'attach_order',
+              label: say('field.goes_on'),
+              kind: 'choice',
+              options: optionsOf(terms.all('attach_order')),
+            },
+          ],
+        },
+      ];
+    case 'outlets':
+      return [
+        {
+          title: say('field.connector'),
+          fields: [
+            {
+              path: 'coupler',
+              label: say('field.shape'),
+              kind: 'choice',
+              options: [...couplers, ...sockets],
+              needed: true,
+            },
+            { path: 'current', label: say('field.gives'), kind: 'choice', options: currents, needed: true },
+            { path: 'signalling', label: say('field.speaks'), kind: 'languages' },
+          ],
+        },
+        {
+          title: say('field.data_plate'),
+          fields: [
+            v('min_v', say('field.volts_from')),
+            v('max_v', say('field.volts_to')),
+            a('max_a'),
+            kw('max_kw'),
+            kw('sticker_kw', say('field.sticker')),
+          ],
+        },
+        {
+          title: say('field.supply'),
+          under: 'supply',
+          fields: [
+            v('supply.volts'),
+            a('supply.amps', say('field.amps_continuous')),
+            { path: 'supply.phases', label: say('field.phases'), kind: 'number' },
+          ],
+        },
+        {
+          title: say('field.cable'),
+          under: 'cable',
+          fields: [
+            { path: 'cable.length_m', label: say('field.length'), kind: 'number', unit: say('unit.metres') },
+            { path: 'cable.cooled', label: say('field.cooled'), kind: 'yes_no' },
+            a('cable.continuous_a', say('field.amps_continuous')),
+            a('cable.boost_a', say('field.amps_boost')),
+            { path: 'cable.boost_minutes', label: say('field.boost_for'), kind: 'number', unit: say('unit.minutes') },
+            { path: 'cable.cooling_failed', label: say('field.cooling_failed'), kind: 'yes_no' },
+            { path: 'cable.ageing', label: say('field.rating_left'), kind: 'number' },
+          ],
+        },
+        {
+          title: say('field.cabinet'),
+          under: 'cabinet',
+          fields: [
+            kw('cabinet.kw'),
+            {
+              path: 'cabinet.policy',
+              label: say('field.shares'),
+              kind: 'choice',
+              options: optionsOf(terms.all('sharing')),
+            },
+            kw('cabinet.module_kw', say('field.module')),
+            { path: 'cabinet.partner_active', label: say('field.neighbour_charges'), kind: 'yes_no' },
+            kw('cabinet.partner_kw', say('field.neighbour_takes')),
+          ],
+        },
+        {
+          title: say('field.attached'),
+          under: 'attached_adapter',
+          start: {
+            id: 'attached',
+            name: say('field.attached_name'),
+            input: 'j3400',
+            output: 'ccs1',
+            current: 'dc',
+            plate: {},
+          },
+          fields: [
+            {
+              path: 'attached_adapter.input',
+              label: say('field.charger_side'),
+              kind: 'choice',
+              options: couplers,
+              needed: true,
+            },
+            {
+              path: 'attached_adapter.output',
+              label: say('field.car_side'),
+              kind: 'choice',
+              options: couplers,
+              needed: true,
+            },
+            { path: 'attached_adapter.current', label: say('field.wired_for'), kind: 'choice', options: currents },
+            v('attached_adapter.plate.max_v'),
+            a('attached_adapter.plate.continuous_a', say('field.amps_continuous')),
+            {
+              path: 'attached_adapter.certification',
+              label: say('field.certification'),
+              kind: 'choice',
+              options: certifications,
+            },
+            { path: 'attached_adapter.recalled', label: say('field.recalled'), kind: 'yes_no' },
+            { path: 'attached_adapter.damaged', label: say('field.damaged'), kind: 'yes_no' },
+          ],
+        },
+        {
+          title: say('field.access'),
+          fields: [
+            {
+              path: 'access.kind',
+              label: say('field.who_may_start'),
+              kind: 'choice',
+              options: optionsOf(terms.all('access')),
+            },
+            { path: 'access.makes', label: say('field.admitted'), kind: 'names' },
+            { path: 'extension', label: say('field.extension'), kind: 'yes_no' },
+            { path: 'known_fault', label: say('field.known_fault'), kind: 'text' },
+          ],
+        },
+        {
+          title: say('field.price'),
+          under: 'tariff',
+          start: { currency },
+          fields: [
+            { path: 'tariff.currency', label: say('field.currency'), kind: 'text', needed: true },
+            { path: 'tariff.per_kwh', label: say('field.for_a_kwh'), kind: 'text' },
+            { path: 'tariff.per_minute', label: say('field.for_a_minute'), kind: 'text' },
+            { path: 'tariff.session_fee', label: say('field.for_a_session'), kind: 'text' },
+            { path: 'tariff.idle_per_minute', label: say('field.idle_minute'), kind: 'text' },
+            {
+              path: 'tariff.idle_grace_minutes',
+              label: say('field.idle_after'),
+              kind: 'number',
+              unit: say('unit.minutes'),
+            },
+            { path: 'tariff.minute_bands', label: say('field.minute_bands'), kind: 'bands' },
+          ],
+        },
+        {
+          title: say('field.membership'),
+          under: 'tariff.membership',
+          fields: [
+            { path: 'tariff.membership.monthly_fee', label: say('field.a_month'), kind: 'text', needed: true },
+            { path: 'tariff.membership.per_kwh', label: say('field.for_a_kwh'), kind: 'text', needed: true },
+          ],
+        },
+      ];
+    default:
+      return [];
+  }
+}

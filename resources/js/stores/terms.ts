@@ -1,0 +1,42 @@
+import { defineStore } from 'pinia';
+import { ref } from 'vue';
+import { api, ask, type Terms } from '@/api/client';
+
+export type TermSet = keyof Terms['sets'];
+
+/** The core's names of closed sets, and what a driver is taken to want while nothing else is said. */
+export const useTerms = defineStore('terms', () => {
+  const terms = ref<Terms | null>(null);
+  let loading: Promise<void> | null = null;
+
+  /** Asked once; a screen of the frame is shown only when they are here. */
+  function load(): Promise<void> {
+    loading ??= ask(api.GET('/terms'))
+      .then((found) => {
+        terms.value = found;
+      })
+      .catch((e: unknown) => {
+        loading = null;
+        throw e;
+      });
+    return loading;
+  }
+
+  function known(): Terms {
+    if (!terms.value) {
+      throw new Error('terms-not-loaded');
+    }
+    return terms.value;
+  }
+
+  const all = (set: TermSet) => known().sets[set];
+  const find = (set: TermSet, id: string) => all(set).find((term) => term.id === id);
+  /** A name inside a sentence. */
+  const words = (set: TermSet, id: string): string => find(set, id)?.words ?? id;
+  /** A name standing alone. */
+  const title = (set: TermSet, id: string): string => find(set, id)?.title ?? id;
+  /** Words for an outcome where there is little room; nothing where the kW say it. */
+  const short = (outcome: string): string => known().outcome_short[outcome] ?? '';
+
+  return { load, known, all, words, title, short };
+});

@@ -1,0 +1,35 @@
+import { computed } from 'vue';
+import { useAccount } from '@/stores/account';
+import { say } from '@/words/say';
+
+const KM_PER_MILE = 1.609344;
+const F_PER_C = 9 / 5;
+const F_AT_0_C = 32;
+
+/** Distances and temperatures as the garage reads them. What is stored and computed stays in kilometres and Celsius. */
+export function useUnits() {
+  const account = useAccount();
+  const isUs = computed(() => account.me?.garage.units === 'us');
+
+  const distance = (km: number): string => (isUs.value ? km / KM_PER_MILE : km).toFixed(0);
+  const gained = (km: number): string => say(isUs.value ? 'figure.mi_gained' : 'figure.km_gained', { n: distance(km) });
+  /** Range per hour of charging. */
+  const perHour = (kmPerHour: number | null): string =>
+    kmPerHour === null
+      ? say('figure.unknown')
+      : say(isUs.value ? 'figure.mi_h' : 'figure.km_h', { n: distance(kmPerHour) });
+
+  /** Degrees of the garage's scale for a temperature in Celsius, and back. */
+  const degrees = (c: number): number => (isUs.value ? c * F_PER_C + F_AT_0_C : c);
+  const toCelsius = (shown: number): number => (isUs.value ? (shown - F_AT_0_C) / F_PER_C : shown);
+
+  const told = (n: number | string): string => say(isUs.value ? 'figure.fahrenheit' : 'figure.celsius', { n });
+  const celsius = (c: number): string => told(Math.round(degrees(c)));
+  /** As a thermometer shows it. */
+  const thermometer = (c: number | null | undefined): string =>
+    c === null || c === undefined ? say('figure.none') : told(degrees(c).toFixed(1));
+  const rise = (k: number): string =>
+    isUs.value ? say('figure.fahrenheit', { n: (k * F_PER_C).toFixed(1) }) : say('figure.kelvin', { n: k.toFixed(1) });
+
+  return { gained, perHour, degrees, toCelsius, celsius, thermometer, rise };
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Architecture;
+
+use PHPat\Selector\Selector;
+use PHPat\Selector\SelectorInterface;
+use PHPat\Test\Builder\Rule;
+use PHPat\Test\PHPat;
+
+/** The floors of the application: no room uses one that stands on it. Run by PHPStan. */
+final class AppFloors
+{
+    /** @var list<list<string>> rooms, floor by floor, from the ground up */
+    private const FLOORS = [
+        ['Garage', 'Database', 'Files'],
+        ['Models'],
+        ['Equipment'],
+        ['Sessions'],
+        ['Demo'],
+        ['Http', 'Console'],
+        ['Providers'],
+    ];
+
+    /** @return iterable<string, Rule> one a room */
+    public function test_nothing_points_back_up(): iterable
+    {
+        foreach (self::FLOORS as $height => $rooms) {
+            foreach ($rooms as $room) {
+                $above = array_diff(array_merge(...array_slice(self::FLOORS, $height)), [$room]);
+                if ($above !== []) {
+                    yield $room => PHPat::rule()
+                        ->classes(self::room($room))
+                        ->shouldNotDependOn()
+                        ->classes(...array_map(self::room(...), array_values($above)))
+                        ->because("{$room} stands below them");
+                }
+            }
+        }
+    }
+
+    private static function room(string $name): SelectorInterface
+    {
+        return Selector::inNamespace('App\\'.$name);
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Harmozon\Core\Tests\Words\MessageCalls;
+use Harmozon\Core\Tests\Words\OneVoice;
+use Harmozon\Core\Tests\Words\Sentences;
+use Harmozon\Core\Tests\Words\Sources;
+use Harmozon\Core\Words\Language;
+use PHPUnit\Framework\TestCase;
+
+/** The application speaks with the same voice as the core, and has words of its own for the rest. */
+final class OneVoiceTest extends TestCase
+{
+    public function test_nothing_pieces_a_sentence_together_itself(): void
+    {
+        self::assertSame([], Sentences::in(Sources::below(self::root('app'))));
+    }
+
+    public function test_every_message_has_a_pattern_with_just_its_figures_and_every_pattern_is_used(): void
+    {
+        /** @var array<string, string> $patterns */
+        $patterns = require self::root('app/Words/en.php');
+        $calls = [...MessageCalls::in(Sources::below(self::root('app'))), ...MessageCalls::in(Sources::ofText((string) file_get_contents(self::root('bootstrap/app.php'))))];
+
+        self::assertGreaterThan(20, count($calls));
+        self::assertSame([], OneVoice::faults($calls, Language::english()->with($patterns)));
+        self::assertSame([], OneVoice::unused($calls, $patterns));
+        self::assertSame([], array_keys(array_intersect_key($patterns, Language::english()->patterns)));
+    }
+
+    private static function root(string $path): string
+    {
+        return dirname(__DIR__, 2).'/'.$path;
+    }
+}

@@ -1,0 +1,214 @@
+import { createPinia, setActivePinia } from 'pinia';
+import { beforeEach, expect, test, vi } from 'vitest';
+import { nextTick } from 'vue';
+import type { Terms } from '@/api/client';
+import { sameEnds, useRail } from '@/stores/rail';
+import { MOST_BESIDE, useForecast } from '@/stores/forecast';
+import { useGarage } from '@/stores/garage';
+import { useTerms } from '@/stores/terms';
+import { useUnits } from '@/stores/units';
+import { useAccount } from '@/stores/account';
+
+// What the page remembers, and in which order answers may arrive.
+
+interface Asked {
+  path: string;
+  body: unknown;
+  answer: (data: unknown) => void;
+  refuse: (message: string) => void;
+}
+
+const asked = vi.hoisted(() => [] as Asked[]);
+
+vi.mock(import('@/api/client'), async (original) => {
+  const real = await original();
+  const call = (path: string, init?: { body?: unknown }) =>
+    new Promise((resolve) => {
+      asked.push({
+        path,
+        body: init?.body,
+        answer: (data) => resolve({ data, response: { ok: true, status: 200 } }),
+        refuse: (message) => resolve({ error: { message }, response: { ok: false, status: 422 } }),
+      });
+    });
+  return { ...real, api: { GET: call, POST: call, PUT: call, DELETE: call } as unknown as typeof real.api };
+});
+
+/** Lets everything that waits for an answer already given go on. */
+const settle = () => new Promise((resolve) => setImmediate(resolve));
+
+const question = (i: number): Asked => {
+  const found = asked[i];
+  if (!found) {
+    throw new Error(`only ${asked.length} asked`);
+  }
+  return found;
+};
+
+const need: Terms['need'] = {
+  soc_from: 10,
+  soc_to: 80,
+  ambient_c: 25,
+  pack_prepared: true,
+  pack_c: 25,
+  ageing: 1,
+  rested_minutes: 0,
+  idle_minutes: 0,
+  member: false,
+  begins: { neighbour_at_minute: 10, derated_kw: 50, next_stop_kw: 100 },
+};
+
+const kept = new Map<string, string>();
+
+beforeEach(async () => {
+  kept.clear();
+  vi.stubGlobal('sessionStorage', {
+    getItem: (key: string) => kept.get(key) ?? null,
+    setItem: (key: string, value: string) => kept.set(key, value),
+    removeItem: (key: string) => kept.delete(key),
+  });
+  setActivePinia(createPinia());
+  const loading = [useTerms().load(), useGarage().load()];
+  await settle();
+  asked.splice(0).forEach(({ path, answer }) =>
+    answer(
+      path === '/terms'
+        ? { sets: {}, outcome_short: { hazard: 'do not' }, couplers: [], sockets: [], retrofits: [], need }
+        : {
+            vehicles: [{ id: 'car' }, { id: 'van' }],
+            adapters: [{ id: 'a1' }],
+            places: [{ id: 'p', outlets: [{ id: 'post', spec: {} }] }],
+          },
+    ),
+  );
+  await Promise.all(loading);
+});
+
+const fit = (outcome: string) => ({ outlet: 'post', vehicle: 'car', outcome });
+
+test('an answer that comes late does not stand in for a newer one', async () => {
+  const rail = useRail();
+  const first = rail.choose({ outlet: 'post', vehicle: 'car' });
+  const second = rail.choose({ vehicle: 'van' });
+  question(1).answer({ ...fit('charges'), vehicle: 'van' });
+  question(0).answer(fit('hazard'));
+  await Promise.all([first, second]);
+
+  expect(rail.answer).toMatchObject({ vehicle: 'van', outcome: 'charges' });
+  expect(rail.vehicle).toMatchObject({ id: 'van' });
+});
+
+test('what was refused is told, and the answer that was is gone', async () => {
+  const rail = useRail();
+  const chosen = rail.choose({ outlet: 'post', vehicle: 'car', adapters: ['a9'] });
+  question(0).refuse('adapters[0]: is not in this garage');
+  await chosen;
+
+  expect([rail.answer, rail.error]).toEqual([null, 'adapters[0]: is not in this garage']);
+  expect(question(0).body).toMatchObject({ adapters: ['a9'], exact: true });
+});
+
+test('a piece that has left the garage is not asked about', async () => {
+  const rail = useRail();
+  await rail.choose({ outlet: 'post', vehicle: 'sold' });
+
+  expect(asked).toHaveLength(0);
+  expect(rail.answer).toBeNull();
+});
+
+test('a forecast asks the newest question next, and only that one', async () => {
+  const rail = useRail();
+  const forecast = useForecast();
+  const chosen = rail.choose({ outlet: 'post', vehicle: 'car' });
+  question(0).answer(fit('charges'));
+  await chosen;
+  asked.length = 0;
+
+  const done = forecast.refresh();
+  for (const toSoc of [70, 60, 50]) {
+    forecast.want({ toSoc });
+    void forecast.refresh();
+  }
+  question(0).answer({ forecasts: [{ minutes: 30 }] });
+  await settle();
+
+  expect(asked.map((q) => (q.body as { conditions: { soc_to: number } }).conditions.soc_to)).toEqual([80, 50]);
+  question(1).answer({ forecasts: [{ minutes: 12 }, { minutes: 15 }] });
+  await done;
+
+  expect(forecast.main).toEqual({ minutes: 12 });
+  expect(forecast.others).toEqual([{ minutes: 15 }]);
+});
+
+test('a need is what is usual and what was changed, and can be put back', async () => {
+  const forecast = useForecast();
+  expect([forecast.isUsual, forecast.need.toSoc]).toEqual([true, 80]);
+
+  forecast.want({ toSoc: 60, isMember: true });
+  await nextTick();
+  expect(forecast.isUsual).toBe(false);
+  expect(forecast.conditions).toMatchObject({ soc_from: 10, soc_to: 60, member: true, pack_c: null });
+  forecast.want({ isPrepared: false });
+  expect(forecast.conditions).toMatchObject({ soc_to: 60, pack_prepared: false, pack_c: 25 });
+
+  forecast.wantUsual();
+  expect(forecast.isUsual).toBe(true);
+});
+
+test('warmth goes to the pieces that heat, the cable only at the outlet in the rail', async () => {
+  const rail = useRail();
+  const forecast = useForecast();
+  const chosen = rail.choose({ outlet: 'post', vehicle: 'car' });
+  question(0).answer({
+    ...fit('charges'),
+    links: [
+      { id: 'post', kind: 'outlet', heats: false },
+      { id: 'cable', kind: 'cable', heats: true },
+      { id: 'a1', kind: 'adapter', heats: true },
+      { id: 'a2', kind: 'adapter', heats: false },
+    ],
+  });
+  await chosen;
+  forecast.want({ warmth: 0.6, restedMinutes: 15 });
+
+  expect(forecast.conditions).toMatchObject({ theta: { a1: 0.6 }, rested_minutes: 15 });
+  expect(forecast.chains[0]).toMatchObject({ theta: { a1: 0.6, cable: 0.6 } });
+  forecast.want({ warmth: 0 });
+  expect(forecast.conditions).toMatchObject({ theta: {}, rested_minutes: 0 });
+});
+
+test('the newest chains stand beside, each once, and no more than fit', () => {
+  const forecast = useForecast();
+  const chain = (...adapters: string[]) => ({ outlet: 'post', vehicle: 'car', adapters });
+  [chain('a1'), chain(), chain('a1'), chain('a1', 'a1')].forEach((c) => forecast.keepBeside(c));
+
+  expect(forecast.beside).toEqual([chain('a1', 'a1'), chain('a1')]);
+  expect(forecast.beside).toHaveLength(MOST_BESIDE);
+  forecast.leaveOut(0);
+  expect(forecast.beside).toEqual([chain('a1')]);
+});
+
+test('two chains have the same ends whatever stands between them', () => {
+  expect(sameEnds({ outlet: 'o', vehicle: 'v' }, { outlet: 'o', vehicle: 'v' })).toBe(true);
+  expect(sameEnds({ outlet: 'o', vehicle: 'v' }, { outlet: 'o', vehicle: 'w' })).toBe(false);
+  expect(sameEnds({ outlet: 'o', vehicle: 'v' }, null)).toBe(false);
+});
+
+test('degrees and distances are those of the garage, there and back', () => {
+  const account = useAccount();
+  const inGarage = (units: 'metric' | 'us') => {
+    account.me = { garage: { units } } as typeof account.me;
+    return useUnits();
+  };
+
+  const us = inGarage('us');
+  expect([us.celsius(25), us.thermometer(40.04), us.rise(10)]).toEqual(['77 °F', '104.1 °F', '18.0 °F']);
+  expect([us.perHour(160.9344), us.gained(16.09344), us.toCelsius(us.degrees(-12.5))]).toEqual([
+    '100 mi/h',
+    '10 mi gained',
+    -12.5,
+  ]);
+  const metric = inGarage('metric');
+  expect([metric.celsius(25), metric.thermometer(40.04), metric.rise(10)]).toEqual(['25 °C', '40.0 °C', '10.0 K']);
+  expect([metric.perHour(null), metric.thermometer(null), metric.toCelsius(20)]).toEqual(['?', '–', 20]);
+});

@@ -1,0 +1,126 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import ts from 'typescript';
+import { expect, test } from 'vitest';
+import { en } from '@/words/en';
+import { pattern, type Code } from '@/words/say';
+
+// Every pattern is used, every message has one, and every figure of a pattern is given where it is said.
+
+const root = join(import.meta.dirname, '../../resources/js');
+const sources = readdirSync(root, { recursive: true, encoding: 'utf8' })
+  .filter((file) => /\.(ts|vue)$/.test(file) && file !== 'words/en.ts' && file !== 'api/schema.d.ts')
+  .map((file) => ({ file, text: readFileSync(join(root, file), 'utf8') }));
+
+interface Spoken {
+  file: string;
+  codes: string[];
+  /** Null where they are not written out. */
+  figures: string[] | null;
+}
+
+/** From the opening bracket to the one that closes it. */
+function bracketed(text: string, open: number): string {
+  let depth = 0;
+  for (let i = open; i < text.length; i++) {
+    depth += text[i] === '(' ? 1 : text[i] === ')' ? -1 : 0;
+    if (depth === 0) {
+      return text.slice(open, i + 1);
+    }
+  }
+  throw new Error(`not closed: ${text.slice(open, open + 60)}`);
+}
+
+function namesOf(figures: ts.Expression | undefined): string[] | null {
+  if (!figures) {
+    return [];
+  }
+  if (!ts.isObjectLiteralExpression(figures)) {
+    return null;
+  }
+  return figures.properties.every((p) => !ts.isSpreadAssignment(p))
+    ? figures.properties.map((p) => (p.name && ts.isIdentifier(p.name) ? p.name.text : ''))
+    : null;
+}
+
+/** The codes an expression may give; none when it is no literal. */
+function codesOf(expression: ts.Expression): string[] {
+  if (ts.isConditionalExpression(expression)) {
+    return [...codesOf(expression.whenTrue), ...codesOf(expression.whenFalse)];
+  }
+  return ts.isStringLiteralLike(expression) ? [expression.text] : [];
+}
+
+/** Every say(…) of a source, read as the call it is. */
+function said({ file, text }: (typeof sources)[number]): Spoken[] {
+  return [...text.matchAll(/\bsay\(/g)].flatMap((found) => {
+    const call = `say${bracketed(text, found.index + 3)}`;
+    const statement = ts.createSourceFile('say.ts', call, ts.ScriptTarget.Latest).statements[0];
+    const expression = statement && ts.isExpressionStatement(statement) ? statement.expression : null;
+    const code = expression && ts.isCallExpression(expression) ? expression.arguments[0] : undefined;
+    return expression && ts.isCallExpression(expression) && code
+      ? [{ file, codes: codesOf(code), figures: namesOf(expression.arguments[1]) }]
+      : [];
+  });
+}
+
+/** Every <Said code="…">: its figures, and the slots that stand for others. */
+function slotted({ file, text }: (typeof sources)[number]): Spoken[] {
+  return [...text.matchAll(/<Said\b([\s\S]*?)(?:\/>|<\/Said>)/g)].map((found) => {
+    const body = found[1] ?? '';
+    const given = /:figures="(\{[\s\S]*?\})"/.exec(body)?.[1];
+    const object = given ? ts.createSourceFile('f.ts', `(${given})`, ts.ScriptTarget.Latest).statements[0] : undefined;
+    const literal =
+      object && ts.isExpressionStatement(object) && ts.isParenthesizedExpression(object.expression)
+        ? object.expression.expression
+        : undefined;
+    return {
+      file,
+      codes: [/\bcode="([^"]+)"/.exec(body)?.[1] ?? ''],
+      figures: [...(namesOf(literal) ?? []), ...[...body.matchAll(/<template #(\w+)/g)].map((m) => m[1] ?? '')],
+    };
+  });
+}
+
+/** The figures that a pattern asks for. */
+function placeholders(code: Code): string[] {
+  interface Element {
+    type: number;
+    value?: string;
+    options?: Record<string, { value: Element[] }>;
+  }
+  const LITERAL = 0;
+  const POUND = 7;
+  const names = (elements: Element[]): string[] =>
+    elements.flatMap((e) => [
+      ...(e.type === LITERAL || e.type === POUND || e.value === undefined ? [] : [e.value]),
+      ...Object.values(e.options ?? {}).flatMap((o) => names(o.value)),
+    ]);
+  return [...new Set(names(pattern(code).getAst() as Element[]))].sort();
+}
+
+const spoken = sources.flatMap((source) => [...said(source), ...slotted(source)]);
+
+test('every message has a pattern, and its figures', () => {
+  const faults = spoken.flatMap(({ file, codes, figures }) =>
+    codes.flatMap((code) => {
+      if (!(code in en)) {
+        return [`${file}: no pattern for ${code}`];
+      }
+      const asked = placeholders(code as Code);
+      return figures === null || JSON.stringify(asked) === JSON.stringify([...figures].sort())
+        ? []
+        : [`${file}: ${code} asks for ${asked.join()}, and is given ${figures.join()}`];
+    }),
+  );
+
+  expect(spoken.length).toBeGreaterThan(300);
+  expect(faults).toEqual([]);
+});
+
+test('every pattern is used', () => {
+  const all = sources.map((s) => s.text).join('\n');
+  const unused = Object.keys(en).filter((code) => !all.includes(`'${code}'`) && !all.includes(`"${code}"`));
+  // Joints are named by the way things are joined.
+  expect(unused.filter((code) => !code.startsWith('list.'))).toEqual([]);
+});
