@@ -18,6 +18,7 @@ return [
     'console.other_way_is_hazard' => '! Another way through these adapters is dangerous: do not connect it.',
     'console.but_hazard' => '{outcome}; another way: do not connect',
     'console.forecast' => '{minutes} to {soc}: {plug} at the plug, {pack} in the pack, mean {mean}, peak {peak}',
+    'console.cost_unread' => 'Cost not known; not read: {parts}.',
     'console.cost' => '{cost}',
     'console.cost_member' => '{cost}, {member} for members',
     'console.rejected' => 'line {line} left out: {reason}',

@@ -46,7 +46,7 @@ final class CommandsTest extends TestCase
 
     public function test_forecast_answers_in_the_contracts_fields(): void
     {
-        $file = Cases::changed(Cases::file(adapters: [[]], outlet: ['coupler' => 'j3400']), ['outlet.tariff' => ['currency' => 'USD', 'per_kwh' => '0.45', 'membership' => ['monthly_fee' => '7.00', 'per_kwh' => '0.34']]]);
+        $file = Cases::changed(Cases::file(adapters: [[]], outlet: ['coupler' => 'j3400']), ['outlet.tariff' => ['currency' => 'USD', 'per_kwh' => '0.45', 'per_minute' => '0', 'session_fee' => '0', 'membership' => ['monthly_fee' => '7.00', 'per_kwh' => '0.34']]]);
         $process = $this->artisanRun(['harmozon:forecast', '-', '--json'], (string) json_encode($file));
         self::assertSame(0, $process->getExitCode(), $process->getErrorOutput());
         $answer = json_decode($process->getOutput(), true, 512, JSON_THROW_ON_ERROR);

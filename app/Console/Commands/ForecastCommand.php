@@ -14,6 +14,7 @@ use Harmozon\Core\Forecast\Forecaster;
 use Harmozon\Core\Forecast\Marginal;
 use Harmozon\Core\Power\BindingCode;
 use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
 
 final class ForecastCommand extends CoreCommand
@@ -56,12 +57,11 @@ final class ForecastCommand extends CoreCommand
             plug: Amount::kwh($forecast->plugKwh), pack: Amount::kwh($forecast->packKwh),
             mean: Amount::kw($forecast->meanKw()), peak: Amount::kw($forecast->peakKw),
         )));
+        if ($forecast->stopAt !== null) {
+            $this->line($voice->say($forecast->stopAt->message()));
+        }
         if ($this->bill !== null) {
-            $member = $this->bill->withMembership();
-            $cost = Amount::money($this->bill->amount(), $this->bill->currency());
-            $this->line($voice->say($member === null
-                ? Message::of('console.cost', cost: $cost)
-                : Message::of('console.cost_member', cost: $cost, member: Amount::money($member, $this->bill->currency()))));
+            $this->line($voice->say(self::cost($this->bill)));
         }
         $this->table(['held by', 'minutes'], array_map(
             static fn (string $code, float $minutes): array => [$voice->say(BindingCode::from($code)->message()), sprintf('%.1f', $minutes)],
@@ -74,5 +74,16 @@ final class ForecastCommand extends CoreCommand
         foreach ($forecast->answer->cautions() as $caution) {
             $this->line($voice->say(Message::of('console.caution', caution: $caution)));
         }
+    }
+
+    private static function cost(Bill $bill): Message
+    {
+        [$amount, $member] = [$bill->amount(), $bill->withMembership()];
+
+        return match (true) {
+            $amount === null => Message::of('console.cost_unread', parts: Listing::comma($bill->unread())),
+            $member === null => Message::of('console.cost', cost: Amount::money($amount, $bill->currency())),
+            default => Message::of('console.cost_member', cost: Amount::money($amount, $bill->currency()), member: Amount::money($member, $bill->currency())),
+        };
     }
 }

@@ -15,13 +15,14 @@ use Harmozon\Core\Forecast\RankOrder;
 use Harmozon\Core\Forecast\Step;
 use Harmozon\Core\Forecast\Sticker;
 use Harmozon\Core\Forecast\Stop;
+use Harmozon\Core\Forecast\StopAt;
 use Harmozon\Core\Forecast\Usage;
 use Harmozon\Core\Power\BindingCode;
 use Harmozon\Core\Words\Voice;
 
 /**
- * Writes forecasts with the field names of the contract. Energies are whole watt-hours, so that a bill can be checked
- * from them.
+ * Writes forecasts with the field names of the contract. Energies are told to the watt-hour; amounts are computed before
+ * that rounding.
  */
 final readonly class ForecastWriter
 {
@@ -56,6 +57,8 @@ final readonly class ForecastWriter
             'km' => FitWriter::rounded($forecast->km(), 1),
             'km_per_hour' => FitWriter::rounded($forecast->kmPerHour($forecast->meanKw()), 1),
             'go_on_at_soc' => FitWriter::rounded($forecast->goOnAtSoc, 1),
+            'stop_at' => $forecast->stopAt === null ? null : self::stopAt($forecast->stopAt),
+            'stop_words' => $forecast->stopAt === null ? null : $this->voice->say($forecast->stopAt->message()),
             'heat' => array_map($this->heat(...), $forecast->heat),
             'longest_binding' => $forecast->longestBinding()[0] ?? null,
             'bindings' => (object) $this->bindings($forecast),
@@ -132,6 +135,7 @@ final readonly class ForecastWriter
         return [
             'currency' => $bill->currency(),
             'amount' => $bill->amount(),
+            'unread' => array_map($this->voice->say(...), $bill->unread()),
             'with_membership' => $bill->withMembership(),
             'without_membership' => $bill->withoutMembership(),
             'idle_fee' => $bill->idleFee(),
@@ -144,13 +148,25 @@ final readonly class ForecastWriter
     private function marginal(Marginal $marginal, Forecast $forecast, Conditions $conditions): array
     {
         $meanKw = $marginal->minutesPer5 > 0 ? $marginal->plugKwhPer5 / $marginal->minutesPer5 * 60 : 0.0;
-        $bill = Bill::of($forecast->answer->chain->outlet->tariff, new Usage($marginal->plugKwhPer5, [[$marginal->minutesPer5, $meanKw]]), $conditions->member);
+        $bill = Bill::of($forecast->answer->chain->outlet->tariff, new Usage($marginal->plugKwhPer5, [[$marginal->minutesPer5, $meanKw, $meanKw]]), $conditions->member);
 
         return [
             'soc' => round($marginal->soc, 2),
             'minutes_per_5' => round($marginal->minutesPer5, 2),
             'plug_kwh_per_5' => round($marginal->plugKwhPer5, 3),
             'amount_per_5' => $bill?->runningAmount(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function stopAt(StopAt $at): array
+    {
+        return [
+            'adapter' => $at->adapter->id,
+            'minute' => round($at->minute, 2),
+            'soc' => round($at->soc, 2),
+            'allowed_a' => round($at->allowedA, 1),
+            'would_carry_a' => round($at->wouldCarryA, 1),
         ];
     }
 

@@ -9,33 +9,31 @@ use Brick\Math\RoundingMode;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Equipment\MinuteBand;
 use Harmozon\Core\Equipment\Tariff;
+use Harmozon\Core\Words\Message;
 
 /**
- * What a session costs under a tariff. Decimal arithmetic; the meter counts whole watt-hours and hundredths of a
- * minute; amounts are rounded once, at the end, to the currency's smallest coin.
+ * What a session costs under a tariff. Decimal arithmetic on the energy and the minutes as they are; amounts are rounded
+ * once, at the end, to the currency's smallest coin. A price that counts and that nobody has read makes an amount null.
  */
 final readonly class Bill
 {
     /** Currencies without two decimals (ISO 4217). */
     private const DECIMALS = ['JPY' => 0, 'KRW' => 0, 'ISK' => 0, 'VND' => 0, 'CLP' => 0, 'BHD' => 3, 'JOD' => 3, 'KWD' => 3, 'OMR' => 3, 'TND' => 3];
 
-    private const KWH_DECIMALS = 3;
-
-    private const MINUTE_DECIMALS = 2;
+    /** Decimals of energy and minutes: enough to lose nothing, and few enough to drop a float's last digits. */
+    private const EXACT_DECIMALS = 9;
 
     private function __construct(private Tariff $tariff, private Usage $usage, private bool $isMember)
     {
     }
 
-    /** @return self|null null when neither a price by kWh nor one by minute has been read */
+    /** @return self|null null when the place has no tariff */
     public static function of(?Tariff $tariff, Usage $usage, bool $isMember = false): ?self
     {
-        return $tariff === null || ($tariff->perKwh === null && $tariff->perMinute === null && $tariff->minuteBands === [])
-            ? null
-            : new self($tariff, $usage, $isMember);
+        return $tariff === null ? null : new self($tariff, $usage, $isMember);
     }
 
-    /** What a forecast session costs; null when nothing flows or no price was read. */
+    /** What a forecast session costs; null when nothing flows or there is no tariff. */
     public static function ofForecast(Forecast $forecast, Conditions $conditions): ?self
     {
         return $forecast->isGiven()
@@ -49,31 +47,42 @@ final readonly class Bill
     }
 
     /** What this driver pays; a member's monthly fee stands apart. */
-    public function amount(): string
+    public function amount(): ?string
     {
-        return $this->isMember ? ($this->withMembership() ?? $this->withoutMembership()) : $this->withoutMembership();
+        return $this->isMember && $this->tariff->membership !== null ? $this->withMembership() : $this->withoutMembership();
     }
 
-    public function withoutMembership(): string
+    public function withoutMembership(): ?string
     {
         return $this->rounded($this->sum($this->tariff->perKwh));
     }
 
-    /** Null when there is no membership. */
+    /** Null when there is no membership, too. */
     public function withMembership(): ?string
     {
         return $this->tariff->membership === null ? null : $this->rounded($this->sum($this->tariff->membership->perKwh));
     }
 
     /** What this driver pays for energy and minutes alone, without what is paid once or after the end. */
-    public function runningAmount(): string
+    public function runningAmount(): ?string
     {
-        return $this->rounded($this->running($this->isMember ? ($this->tariff->membership->perKwh ?? $this->tariff->perKwh) : $this->tariff->perKwh));
+        return $this->rounded($this->running($this->perKwh()));
     }
 
-    public function idleFee(): string
+    public function idleFee(): ?string
     {
         return $this->rounded($this->idle());
+    }
+
+    /** @return list<Message> the prices that make the amount unknown */
+    public function unread(): array
+    {
+        return [
+            ...($this->perKwh() === null ? [Message::of('price.per_kwh')] : []),
+            ...($this->minutes() === null ? [Message::of('price.per_minute')] : []),
+            ...($this->tariff->sessionFee === null ? [Message::of('price.session_fee')] : []),
+            ...($this->idle() === null ? [Message::of('price.idle')] : []),
+        ];
     }
 
     /** kWh a month from which the membership pays; null when it never does, or there is none. */
@@ -106,45 +115,61 @@ final readonly class Bill
         return $saving->isPositive() ? $saving : null;
     }
 
-    private function sum(?string $perKwh): BigDecimal
+    private function perKwh(): ?string
     {
-        return $this->running($perKwh)->plus(self::money($this->tariff->sessionFee))->plus($this->idle());
+        return $this->isMember ? ($this->tariff->membership->perKwh ?? $this->tariff->perKwh) : $this->tariff->perKwh;
     }
 
-    private function running(?string $perKwh): BigDecimal
+    private function sum(?string $perKwh): ?BigDecimal
     {
-        return self::money($perKwh)->multipliedBy($this->kwh())->plus($this->minutes());
+        [$running, $idle, $fee] = [$this->running($perKwh), $this->idle(), $this->tariff->sessionFee];
+
+        return $running === null || $idle === null || $fee === null ? null : $running->plus(self::money($fee))->plus($idle);
     }
 
-    /** The price of the minutes, flat and by band. */
-    private function minutes(): BigDecimal
+    private function running(?string $perKwh): ?BigDecimal
     {
-        $sum = self::money($this->tariff->perMinute)->multipliedBy(self::decimal($this->usage->minutes(), self::MINUTE_DECIMALS));
-        $bands = $this->tariff->minuteBands;
+        $minutes = $this->minutes();
+
+        return $perKwh === null || $minutes === null ? null : self::money($perKwh)->multipliedBy($this->kwh())->plus($minutes);
+    }
+
+    /** The price of the minutes, flat and by band. What lies below the lowest band is paid as in it: a handshake is. */
+    private function minutes(): ?BigDecimal
+    {
+        [$flat, $bands] = [$this->tariff->perMinute, $this->tariff->minuteBands];
+        if ($flat === null && $bands === []) {
+            return null;
+        }
+        $sum = self::money($flat)->multipliedBy(self::decimal($this->usage->minutes()));
         foreach ($bands as $i => $band) {
             $next = $bands[$i + 1] ?? null;
-            $minutes = $this->usage->minutesBetween($band->fromKw, $next instanceof MinuteBand ? $next->fromKw : INF);
-            $sum = $sum->plus(self::money($band->perMinute)->multipliedBy(self::decimal($minutes, self::MINUTE_DECIMALS)));
+            $minutes = $this->usage->minutesBetween($i === 0 ? -INF : $band->fromKw, $next instanceof MinuteBand ? $next->fromKw : INF);
+            $sum = $sum->plus(self::money($band->perMinute)->multipliedBy(self::decimal($minutes)));
         }
 
         return $sum;
     }
 
-    private function idle(): BigDecimal
+    private function idle(): ?BigDecimal
     {
-        $charged = max(0.0, $this->usage->idleMinutes - ($this->tariff->idleGraceMinutes ?? 0.0));
+        [$price, $grace, $idle] = [$this->tariff->idlePerMinute, $this->tariff->idleGraceMinutes, $this->usage->idleMinutes];
 
-        return self::money($this->tariff->idlePerMinute)->multipliedBy(self::decimal($charged, self::MINUTE_DECIMALS));
+        return match (true) {
+            $idle <= ($grace ?? 0.0), $price !== null && self::money($price)->isZero() => BigDecimal::zero(),
+            $price === null || $grace === null => null,
+            default => self::money($price)->multipliedBy(self::decimal($idle - $grace)),
+        };
     }
 
     private function kwh(): BigDecimal
     {
-        return self::decimal($this->usage->plugKwh, self::KWH_DECIMALS);
+        return self::decimal($this->usage->plugKwh);
     }
 
-    private function rounded(BigDecimal $amount): string
+    private function rounded(?BigDecimal $amount): ?string
     {
-        return (string) $amount->toScale(self::DECIMALS[$this->tariff->currency] ?? 2, RoundingMode::HALF_UP);
+        return $amount === null ? null : (string) $amount->toScale(self::DECIMALS[$this->tariff->currency] ?? 2, RoundingMode::HALF_UP);
     }
 
     private static function money(?string $amount): BigDecimal
@@ -152,8 +177,8 @@ final readonly class Bill
         return BigDecimal::of($amount ?? '0');
     }
 
-    private static function decimal(float $value, int $decimals): BigDecimal
+    private static function decimal(float $value): BigDecimal
     {
-        return BigDecimal::of(number_format($value, $decimals, '.', ''));
+        return BigDecimal::of(number_format($value, self::EXACT_DECIMALS, '.', ''));
     }
 }

@@ -31,7 +31,7 @@ final class Forecaster
     /**
      * @param  float  $stepS  longest step; any gives the same answer but for the rounding of heat loads
      * @param  float|null  $levelStepS  longest step while volts and power stay level; null: as the others
-     * @param  bool  $tellsMore  what the next 5 % would take, and where the next stop is quicker
+     * @param  bool  $tellsMore  what the next 5 % would take, where the next stop is quicker, from when on an adapter would be passed
      */
     public function __construct(
         private readonly float $stepS = Integrator::LONGEST_STEP_S,
@@ -73,7 +73,7 @@ final class Forecaster
         $lastSoc = min($beyond->socTo, $plan->ceilingAtSoc ?? 100.0, self::firstPlateSoc($chain, $limits->plugV, $endSoc, $beyond->socTo));
         $efficiency = Efficiency::of($chain, $plan);
         $fives = $this->tellsMore ? new Fives($conditions->socFrom, $endSoc, $lastSoc) : null;
-        $tally = new Tally($limits->heat, $endSoc, $fives, $conditions->nextStopKw);
+        $tally = new Tally($limits->heat, $endSoc, $fives, $conditions->nextStopKw, $this->tellsMore ? new StopWatch($chain, $limits) : null);
         $marks = $fives?->marks() ?? ($endSoc > $conditions->socFrom ? [$endSoc] : []);
         $walk = new Integrator($limits, $packKwh, $efficiency, $conditions->socFrom, $marks, $this->stepS, levelStepS: $this->levelStepS);
         foreach ($walk->steps() as $step) {

@@ -29,6 +29,9 @@ final class Ranking
     /** @var array<string, list<Stop>> by order */
     private array $sorted = [];
 
+    /** @var array<string, array<string, list<Stop>>> stops that can be compared, by order */
+    private array $peers = [];
+
     /** @param  list<Stop>  $stops */
     private function __construct(private readonly array $stops)
     {
@@ -72,7 +75,7 @@ final class Ranking
 
         return [self::standing($stop), ...match ($order) {
             RankOrder::Time => [],
-            RankOrder::Money => [$stop->price === null, $stop->bill?->currency() ?? '', (float) $stop->price],
+            RankOrder::Money => $stop->price === null ? [true, '', 0.0] : [false, $stop->bill?->currency() ?? '', (float) $stop->price],
             RankOrder::Risk => [$stop->risk],
         }, $minutes];
     }
@@ -83,13 +86,12 @@ final class Ranking
         if (! $stop->forecast->isGiven()) {
             return [$stop->forecast->cutShort ?? Message::of('rank.nothing')];
         }
-        $first = $this->by($order)[0];
         $mustCheck = $order !== RankOrder::Risk && $stop->forecast->answer->outcome === Outcome::Unverified;
 
         return [
             match ($order) {
-                RankOrder::Time => self::timeReason($stop, $first),
-                RankOrder::Money => self::moneyReason($stop, $first),
+                RankOrder::Time => $this->timeReason($stop),
+                RankOrder::Money => $this->moneyReason($stop),
                 RankOrder::Risk => self::riskReason($stop),
             },
             ...($stop->forecast->cutShort === null ? [] : [$stop->forecast->cutShort]),
@@ -106,41 +108,75 @@ final class Ranking
         };
     }
 
-    private static function timeReason(Stop $stop, Stop $first): Message
+    /**
+     * The stops that this one can be compared with: those that bring the car as far, or fail to, best first.
+     *
+     * @return list<Stop>
+     */
+    private function peers(Stop $stop, RankOrder $order): array
+    {
+        $kind = static fn (Stop $s): string => self::standing($s).($order === RankOrder::Money && $s->price !== null ? $s->bill?->currency() : '');
+        if (! isset($this->peers[$order->value])) {
+            $this->peers[$order->value] = [];
+            foreach ($this->by($order) as $each) {
+                $this->peers[$order->value][$kind($each)][] = $each;
+            }
+        }
+
+        return $this->peers[$order->value][$kind($stop)] ?? [];
+    }
+
+    /** Whether this currency is one of several. */
+    private function isOneCurrencyOfMany(string $currency): bool
+    {
+        foreach ($this->stops as $stop) {
+            if ($stop->price !== null && $stop->bill?->currency() !== $currency) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function timeReason(Stop $stop): Message
     {
         $minutes = $stop->forecast->minutes ?? 0.0;
         $longest = $stop->forecast->longestBinding();
-        $why = $longest === null
-            ? Message::of('rank.nothing_to_charge')
-            : Message::of('rank.held', binding: BindingCode::from($longest[0])->message(), minutes: Amount::duration($longest[1]));
-        $moreMinutes = $minutes - ($first->forecast->minutes ?? 0.0);
-        $told = Amount::duration($minutes);
+        $peers = $this->peers($stop, RankOrder::Time);
+        $told = [
+            'minutes' => Amount::duration($minutes),
+            'why' => $longest === null
+                ? Message::of('rank.nothing_to_charge')
+                : Message::of('rank.held', binding: BindingCode::from($longest[0])->message(), minutes: Amount::duration($longest[1])),
+        ];
+        $more = static fn (Stop $other): float => round(($other->forecast->minutes ?? 0.0) - ($peers[0]->forecast->minutes ?? 0.0), self::MINUTE_DECIMALS);
 
         return match (true) {
-            $stop === $first => Message::of('rank.time_first', minutes: $told, why: $why),
-            $moreMinutes < self::SAME_MINUTES => Message::of('rank.time_same', minutes: $told, first: $first->name(), why: $why),
-            default => Message::of('rank.time_more', minutes: $told, more: Amount::duration($moreMinutes), first: $first->name(), why: $why),
+            ! $stop->reaches() || count($peers) === 1 => Message::of('rank.time_alone', ...$told),
+            $stop === $peers[0] => $more($peers[1]) < self::SAME_MINUTES ? Message::of('rank.time_first_tie', ...$told) : Message::of('rank.time_first', ...$told),
+            $more($stop) < self::SAME_MINUTES => Message::of('rank.time_same', ...$told, first: $peers[0]->name()),
+            default => Message::of('rank.time_more', ...$told, more: Amount::duration($more($stop)), first: $peers[0]->name()),
         };
     }
 
-    private static function moneyReason(Stop $stop, Stop $first): Message
+    private function moneyReason(Stop $stop): Message
     {
         if ($stop->price === null || $stop->bill === null) {
-            return Message::of('rank.price_unread');
+            return $stop->bill === null
+                ? Message::of('rank.price_unread')
+                : Message::of('rank.price_part_unread', parts: Listing::comma($stop->bill->unread()));
         }
         $currency = $stop->bill->currency();
         $paid = ['price' => Amount::money($stop->price, $currency), 'energy' => Amount::kwh($stop->forecast->plugKwh)];
-        if ($stop === $first || $first->price === null) {
-            return Message::of('rank.money_first', ...$paid);
-        }
-        if ($first->bill?->currency() !== $currency) {
-            return Message::of('rank.money_apart', ...$paid);
-        }
-        $more = BigDecimal::of($stop->price)->minus($first->price);
+        $peers = $this->peers($stop, RankOrder::Money);
+        $more = static fn (Stop $other): BigDecimal => BigDecimal::of($other->price ?? '0')->minus($peers[0]->price ?? '0');
 
-        return $more->isZero()
-            ? Message::of('rank.money_same', ...$paid, first: $first->name())
-            : Message::of('rank.money_more', ...$paid, more: Amount::money((string) $more, $currency), first: $first->name());
+        return match (true) {
+            ! $stop->reaches() || count($peers) === 1 => Message::of($this->isOneCurrencyOfMany($currency) ? 'rank.money_apart' : 'rank.money_alone', ...$paid),
+            $stop === $peers[0] => $more($peers[1])->isZero() ? Message::of('rank.money_first_tie', ...$paid) : Message::of('rank.money_first', ...$paid),
+            $more($stop)->isZero() => Message::of('rank.money_same', ...$paid, first: $peers[0]->name()),
+            default => Message::of('rank.money_more', ...$paid, more: Amount::money((string) $more($stop), $currency), first: $peers[0]->name()),
+        };
     }
 
     private static function riskReason(Stop $stop): Message

@@ -9,21 +9,21 @@ final readonly class Usage
 {
     /**
      * @param  float  $plugKwh  as the station's meter counts
-     * @param  list<array{float, float}>  $powerMinutes  pairs of minutes and the mean kW in them, from plugging in on
+     * @param  list<array{float, float, float}>  $powerMinutes  minutes, and the kW with which they begin and end, from plugging in on
      * @param  float  $idleMinutes  plugged in after the end
      */
     public function __construct(public float $plugKwh, public array $powerMinutes, public float $idleMinutes = 0.0)
     {
     }
 
-    /** The minutes by power come from the forecast's points, so they are exact to half a minute at most. */
+    /** Between the points of a forecast, half a minute apart at most where the power changes, it runs as good as straight. */
     public static function of(Forecast $forecast, float $idleMinutes): self
     {
         $powerMinutes = [];
         foreach ($forecast->points as $i => $point) {
             $next = $forecast->points[$i + 1] ?? null;
             if ($next !== null) {
-                $powerMinutes[] = [($next->tS - $point->tS) / 60, ($point->kw + $next->kw) / 2];
+                $powerMinutes[] = [($next->tS - $point->tS) / 60, $point->kw, $next->kw];
             }
         }
 
@@ -39,8 +39,11 @@ final readonly class Usage
     public function minutesBetween(float $fromKw, float $toKw): float
     {
         $minutes = 0.0;
-        foreach ($this->powerMinutes as [$spanMinutes, $kw]) {
-            $minutes += $kw >= $fromKw && $kw < $toKw ? $spanMinutes : 0.0;
+        foreach ($this->powerMinutes as [$spanMinutes, $startKw, $endKw]) {
+            [$lowKw, $highKw] = [min($startKw, $endKw), max($startKw, $endKw)];
+            $minutes += $spanMinutes * ($lowKw === $highKw
+                ? (int) ($lowKw >= $fromKw && $lowKw < $toKw)
+                : max(0.0, min($highKw, $toKw) - max($lowKw, $fromKw)) / ($highKw - $lowKw));
         }
 
         return $minutes;

@@ -54,20 +54,54 @@ final readonly class LimitSet
         return $kw < INF ? $kw : null;
     }
 
+    /**
+     * The smallest of all limits at a state of charge, some minutes into a session; null when none is known.
+     *
+     * @param  array<string, true>  $spent  links whose boost is spent by then, by id
+     */
+    public function kwThen(float $soc, array $spent, float $minute): ?float
+    {
+        $amps = array_column($this->amps, 'amps', 'linkId');
+        foreach ($this->heat as $link) {
+            $amps[$link->linkId] = $link->duty->allowsA(isset($spent[$link->linkId]) ? 1.0 : 0.0);
+        }
+        $later = array_filter($this->later, static fn (LaterLimit $l): bool => $l->fromMinute <= $minute);
+        $kw = min(
+            $amps === [] ? INF : min($amps) * $this->kwPerAmp($soc),
+            $this->leastKw() ?? INF,
+            $this->curve?->kw->at($soc) ?? INF,
+            ...array_map(static fn (LaterLimit $l): float => $l->limit->kw, array_values($later)),
+        );
+
+        return $kw < INF ? $kw : null;
+    }
+
     /** The same without the limits of one link. */
     public function without(string $linkId): self
     {
-        $others = static fn (AmpLimit|KwLimit|HeatLink $limit): bool => $limit->linkId !== $linkId;
+        return $this->where(static fn (string $id): bool => $id !== $linkId);
+    }
+
+    /** The limits of one link alone. */
+    public function only(string $linkId): self
+    {
+        return $this->where(static fn (string $id): bool => $id === $linkId);
+    }
+
+    /** @param  \Closure(string): bool  $isKept  asked for a link's id */
+    private function where(\Closure $isKept): self
+    {
+        $kept = static fn (AmpLimit|KwLimit|HeatLink|CurveLimit $limit): bool => $isKept($limit->linkId);
 
         return new self(
             $this->plugV,
             $this->phases,
-            array_values(array_filter($this->amps, $others)),
-            array_values(array_filter($this->kw, $others)),
-            $this->curve,
+            array_values(array_filter($this->amps, $kept)),
+            array_values(array_filter($this->kw, $kept)),
+            $this->curve !== null && $kept($this->curve) ? $this->curve : null,
             $this->unread,
-            array_values(array_filter($this->heat, $others)),
-            $this->later,
+            array_values(array_filter($this->heat, $kept)),
+            array_values(array_filter($this->later, static fn (LaterLimit $l): bool => $kept($l->limit))),
         );
     }
 

@@ -9,6 +9,7 @@ use Harmozon\Core\Equipment\MinuteBand;
 use Harmozon\Core\Equipment\Tariff;
 use Harmozon\Core\Forecast\Bill;
 use Harmozon\Core\Forecast\Usage;
+use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -20,9 +21,9 @@ final class BillTest extends TestCase
         $bill = self::bill(['perKwh' => '0.45', 'membership' => new Membership('7.00', '0.34')], 51.9);
 
         self::assertSame(['23.36', '17.65', 'USD'], [$bill?->amount(), $bill?->withMembership(), $bill?->currency()]);
-        $member = Bill::of(new Tariff('USD', '0.45', null, null, null, null, new Membership('7.00', '0.34')), new Usage(51.9, []), isMember: true);
+        $member = Bill::of(new Tariff('USD', '0.45', '0', '0', null, null, new Membership('7.00', '0.34')), new Usage(51.9, []), isMember: true);
         self::assertSame(['17.65', '23.36'], [$member?->amount(), $member?->withoutMembership()]);
-        self::assertSame('23.36', Bill::of(new Tariff('USD', '0.45', null, null, null, null, null), new Usage(51.9, []), isMember: true)?->amount());
+        self::assertSame('23.36', Bill::of(new Tariff('USD', '0.45', '0', '0', null, null, null), new Usage(51.9, []), isMember: true)?->amount());
     }
 
     public function test_tenths_that_floats_cannot_hold_add_up(): void
@@ -36,11 +37,11 @@ final class BillTest extends TestCase
         $tariff = ['perKwh' => '0.30', 'perMinute' => '0.05', 'sessionFee' => '1.00', 'idlePerMinute' => '0.40', 'idleGraceMinutes' => 5.0];
 
         // 6.00 + 30 × 0.05 + 1.00; then 12 min idle, 7 of them charged.
-        self::assertSame('8.50', self::bill($tariff, 20, [[30.0, 40.0]])?->amount());
-        self::assertSame('8.50', self::bill($tariff, 20, [[30.0, 40.0]], 5.0)?->amount());
-        self::assertSame('11.30', self::bill($tariff, 20, [[30.0, 40.0]], 12.0)?->amount());
-        self::assertSame('2.80', self::bill($tariff, 20, [[30.0, 40.0]], 12.0)?->idleFee());
-        self::assertSame('7.50', self::bill($tariff, 20, [[30.0, 40.0]], 12.0)?->runningAmount());
+        self::assertSame('8.50', self::bill($tariff, 20, [[30.0, 40.0, 40.0]])?->amount());
+        self::assertSame('8.50', self::bill($tariff, 20, [[30.0, 40.0, 40.0]], 5.0)?->amount());
+        self::assertSame('11.30', self::bill($tariff, 20, [[30.0, 40.0, 40.0]], 12.0)?->amount());
+        self::assertSame('2.80', self::bill($tariff, 20, [[30.0, 40.0, 40.0]], 12.0)?->idleFee());
+        self::assertSame('7.50', self::bill($tariff, 20, [[30.0, 40.0, 40.0]], 12.0)?->runningAmount());
     }
 
     public function test_minutes_by_power_band(): void
@@ -48,7 +49,51 @@ final class BillTest extends TestCase
         $bands = [new MinuteBand(0, '0.20'), new MinuteBand(60, '0.40'), new MinuteBand(120, '0.60')];
 
         // 2 min below 60 kW, 10 min below 120 kW, 5 min above.
-        self::assertSame('7.40', self::bill(['minuteBands' => $bands], 25, [[2.0, 30.0], [10.0, 60.0], [5.0, 150.0]])?->amount());
+        self::assertSame('7.40', self::bill(['minuteBands' => $bands, 'perKwh' => '0'], 25, [[2.0, 30.0, 30.0], [10.0, 60.0, 60.0], [5.0, 150.0, 150.0]])?->amount());
+    }
+
+    public function test_a_changing_power_is_split_where_it_passes_a_band(): void
+    {
+        // From 40 to 100 kW in 6 minutes: 2 below 60 kW, 4 above; falling back the same. The handshake is below every band.
+        $bands = [new MinuteBand(10, '0.20'), new MinuteBand(60, '0.40')];
+
+        self::assertSame('4.15', self::bill(['minuteBands' => $bands, 'perKwh' => '0'], 25, [[0.75, 0.0, 0.0], [6.0, 40.0, 100.0], [6.0, 100.0, 40.0]])?->amount());
+        // A flat price of minutes stands beside them.
+        self::assertSame('16.90', self::bill(['minuteBands' => $bands, 'perKwh' => '0', 'perMinute' => '1.00'], 25, [[0.75, 0.0, 0.0], [6.0, 40.0, 100.0], [6.0, 100.0, 40.0]])?->amount());
+    }
+
+    public function test_amounts_are_computed_from_unrounded_energy(): void
+    {
+        // 100.0495 kWh × 10: a meter rounded to the watt-hour would make it 1000.50.
+        self::assertSame('1000.49', self::bill(['perKwh' => '10'], 100.0494)?->amount());
+        self::assertSame('1000.50', self::bill(['perKwh' => '10'], 100.0495)?->amount());
+    }
+
+    /**
+     * @param  array<string, mixed>  $tariff
+     * @param  list<string>  $unread
+     */
+    #[DataProvider('unreadPrices')]
+    public function test_a_price_that_nobody_read_is_never_nothing(array $tariff, float $idleMinutes, ?string $amount, ?string $running, array $unread): void
+    {
+        $bill = self::bill(['perKwh' => '0.30', ...$tariff], 20, [[30.0, 40.0, 40.0]], $idleMinutes);
+
+        self::assertSame([$amount, $running, $unread], [$bill?->amount(), $bill?->runningAmount(), array_map(Say::it(...), $bill?->unread() ?? [])]);
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, float, string|null, string|null, list<string>}> */
+    public static function unreadPrices(): iterable
+    {
+        yield 'all that counts is read' => [[], 0.0, '6.00', '6.00', []];
+        yield 'energy' => [['perKwh' => null], 0.0, null, null, ['the price of a kWh']];
+        yield 'minutes' => [['perMinute' => null], 0.0, null, null, ['the price of a minute']];
+        yield 'minutes by power' => [['perMinute' => null, 'minuteBands' => [new MinuteBand(0, '0.10')]], 0.0, '9.00', '9.00', []];
+        yield 'the fee' => [['sessionFee' => null], 0.0, null, '6.00', ['the fee for a session']];
+        yield 'idle minutes that nobody spends' => [['idlePerMinute' => null], 0.0, '6.00', '6.00', []];
+        yield 'idle minutes' => [['idlePerMinute' => null, 'idleGraceMinutes' => 5.0], 5.1, null, '6.00', ['the price of idle minutes and the grace before it']];
+        yield 'idle minutes within the grace' => [['idlePerMinute' => null, 'idleGraceMinutes' => 5.0], 5.0, '6.00', '6.00', []];
+        yield 'the grace' => [['idlePerMinute' => '0.40'], 5.0, null, '6.00', ['the price of idle minutes and the grace before it']];
+        yield 'the grace of minutes that cost nothing' => [['idlePerMinute' => '0'], 5.0, '6.00', '6.00', []];
     }
 
     /** @param  array<string, mixed>  $tariff */
@@ -75,19 +120,18 @@ final class BillTest extends TestCase
     public function test_a_coin_of_the_currency_and_a_price_nobody_read(): void
     {
         self::assertSame('1234', self::bill(['currency' => 'JPY', 'perKwh' => '55.5'], 22.23)?->amount());
-        self::assertNull(self::bill(['sessionFee' => '1.00'], 10));
         self::assertNull(Bill::of(null, new Usage(10, [])));
         self::assertSame('0.00', self::bill(['perKwh' => '0'], 10)?->amount());
     }
 
     /**
      * @param  array<string, mixed>  $tariff  by property
-     * @param  list<array{float, float}>  $minutes
+     * @param  list<array{float, float, float}>  $minutes, and the kW with which they begin and end
      */
     private static function bill(array $tariff, float $kwh, array $minutes = [], float $idle = 0.0): ?Bill
     {
         return Bill::of(new Tariff(...[
-            'currency' => 'USD', 'perKwh' => null, 'perMinute' => null, 'sessionFee' => null, 'idlePerMinute' => null, 'idleGraceMinutes' => null, 'membership' => null, ...$tariff,
+            'currency' => 'USD', 'perKwh' => null, 'perMinute' => '0', 'sessionFee' => '0', 'idlePerMinute' => null, 'idleGraceMinutes' => null, 'membership' => null, ...$tariff,
         ]), new Usage($kwh, $minutes, $idle));
     }
 }

@@ -19,12 +19,14 @@ use PHPUnit\Framework\TestCase;
 /** Stops for one car in their three orders, and stickers against plates. */
 final class StopsTest extends TestCase
 {
-    private const PRICE = ['currency' => 'USD', 'per_kwh' => '0.40'];
+    private const FREE = ['per_minute' => '0', 'session_fee' => '0'];
+
+    private const PRICE = self::FREE + ['currency' => 'USD', 'per_kwh' => '0.40'];
 
     public function test_three_orders_and_their_reasons(): void
     {
         $ranking = self::ranking([
-            ['id' => 'fast', 'name' => 'Fast', 'tariff' => ['currency' => 'USD', 'per_kwh' => '0.60']],
+            ['id' => 'fast', 'name' => 'Fast', 'tariff' => self::FREE + ['currency' => 'USD', 'per_kwh' => '0.60']],
             ['id' => 'cheap', 'name' => 'Cheap', 'max_kw' => 75, 'tariff' => self::PRICE],
             ['id' => 'unread', 'name' => 'Unread', 'max_kw' => 120, 'max_v' => null],
             ['id' => 'broken', 'name' => 'Broken', 'max_kw' => 100, 'tariff' => self::PRICE, 'known_fault' => 'latch sticks'],
@@ -39,7 +41,7 @@ final class StopsTest extends TestCase
         self::assertSame("Quickest: 20 min, held by the car's own charge curve for 19 min of them.", $reason('fast', RankOrder::Time));
         self::assertStringContainsString("16 min more than Fast: held by the station's kW", $reason('cheap', RankOrder::Time));
         // 44.211 kWh × 0.40 = 17.68; × 0.60 = 26.53.
-        self::assertSame('Cheapest: 17.68 USD for 44.2 kWh.', $reason('broken', RankOrder::Money));
+        self::assertSame('None is cheaper: 17.68 USD for 44.2 kWh.', $reason('broken', RankOrder::Money));
         self::assertSame('17.68 USD for 44.2 kWh, as at Broken.', $reason('cheap', RankOrder::Money));
         self::assertSame('26.53 USD for 44.2 kWh, 8.85 USD more than Broken.', $reason('fast', RankOrder::Money));
         self::assertStringStartsWith('Price not read', $reason('unread', RankOrder::Money));
@@ -59,9 +61,47 @@ final class StopsTest extends TestCase
 
     public function test_two_currencies_are_not_compared(): void
     {
-        $ranking = self::ranking([['id' => 'home', 'tariff' => self::PRICE], ['id' => 'away', 'tariff' => ['currency' => 'EUR', 'per_kwh' => '0.90']]]);
+        $ranking = self::ranking([['id' => 'home', 'tariff' => self::PRICE], ['id' => 'away', 'tariff' => self::FREE + ['currency' => 'EUR', 'per_kwh' => '0.90']]]);
 
         self::assertSame('17.68 USD for 44.2 kWh; not compared with another currency.', Say::all($ranking->reasons(self::stop($ranking, 'home'), RankOrder::Money)));
+    }
+
+    public function test_what_cannot_be_compared_is_not(): void
+    {
+        $ranking = self::ranking([
+            // It ends before the target: neither quicker nor cheaper than one that gets there.
+            ['id' => 'short', 'name' => 'Short', 'max_v' => 350, 'tariff' => self::FREE + ['currency' => 'USD', 'per_kwh' => '0.10']],
+            ['id' => 'slow', 'name' => 'Slow', 'max_kw' => 30],
+            ['id' => 'half', 'name' => 'Half read', 'max_kw' => 25, 'tariff' => ['currency' => 'USD', 'per_kwh' => '0.01']],
+        ]);
+        $reason = static fn (string $id, RankOrder $order): string => Say::all($ranking->reasons(self::stop($ranking, $id), $order));
+
+        self::assertSame(['slow', 'half', 'short'], self::ids($ranking->by(RankOrder::Time)));
+        self::assertStringStartsWith('Quickest: 89 min, held by', $reason('slow', RankOrder::Time));
+        self::assertStringStartsWith("14 min: held by the car's own charge curve", $reason('short', RankOrder::Time));
+        self::assertStringStartsWith('3.32 USD for 33.2 kWh. The station ends', $reason('short', RankOrder::Money));
+        self::assertStringStartsWith('Price not read', $reason('slow', RankOrder::Money));
+        self::assertSame("Not read: the price of a minute, the fee for a session. The sign at the stall, or its network's app, tells it; write 0 where there is none.", $reason('half', RankOrder::Money));
+    }
+
+    public function test_ties(): void
+    {
+        $ranking = self::ranking([['id' => 'one', 'name' => 'One', 'tariff' => self::PRICE], ['id' => 'two', 'name' => 'Two', 'tariff' => self::PRICE]]);
+        $told = static fn (string $id, RankOrder $order): string => strtok(Say::all($ranking->reasons(self::stop($ranking, $id), $order)), ',:') ?: '';
+
+        self::assertSame(['None is quicker', '20 min'], [$told('one', RankOrder::Time), $told('two', RankOrder::Time)]);
+        self::assertStringContainsString('20 min, as at One', Say::all($ranking->reasons(self::stop($ranking, 'two'), RankOrder::Time)));
+        self::assertSame(['None is cheaper', '17.68 USD for 44.2 kWh'], [$told('one', RankOrder::Money), $told('two', RankOrder::Money)]);
+        self::assertSame('17.68 USD for 44.2 kWh, as at One.', Say::all($ranking->reasons(self::stop($ranking, 'two'), RankOrder::Money)));
+    }
+
+    public function test_one_stop_alone_is_neither_the_quickest_nor_the_cheapest(): void
+    {
+        $ranking = self::ranking([['id' => 'only', 'tariff' => self::PRICE]]);
+        $stop = self::stop($ranking, 'only');
+
+        self::assertStringStartsWith('20 min: held by', Say::all($ranking->reasons($stop, RankOrder::Time)));
+        self::assertSame('17.68 USD for 44.2 kWh.', Say::all($ranking->reasons($stop, RankOrder::Money)));
     }
 
     public function test_a_full_car_is_held_by_nothing(): void
@@ -69,12 +109,12 @@ final class StopsTest extends TestCase
         $case = Cases::read(Cases::file(case: ['conditions.soc_from' => 80]));
         $ranking = Ranking::of([self::outlet([])], $case->vehicle, new Fitter([], $case->conditions));
 
-        self::assertSame('Quickest: 0.8 min, nothing to charge.', Say::all($ranking->reasons($ranking->by(RankOrder::Time)[0], RankOrder::Time)));
+        self::assertSame('0.8 min: nothing to charge.', Say::all($ranking->reasons($ranking->by(RankOrder::Time)[0], RankOrder::Time)));
     }
 
     public function test_a_member_pays_the_members_price(): void
     {
-        $outlets = [['id' => 'club', 'tariff' => ['currency' => 'USD', 'per_kwh' => '0.50', 'membership' => ['monthly_fee' => '5', 'per_kwh' => '0.30']]], ['id' => 'plain', 'tariff' => self::PRICE]];
+        $outlets = [['id' => 'club', 'tariff' => self::FREE + ['currency' => 'USD', 'per_kwh' => '0.50', 'membership' => ['monthly_fee' => '5', 'per_kwh' => '0.30']]], ['id' => 'plain', 'tariff' => self::PRICE]];
 
         self::assertSame(['plain', 'club'], self::ids(self::ranking($outlets)->by(RankOrder::Money)));
         self::assertSame(['club', 'plain'], self::ids(self::ranking($outlets, member: true)->by(RankOrder::Money)));

@@ -980,11 +980,13 @@ export interface components {
             soc_end: number;
             cost: null | {
                 currency: string;
-                /** @description What this driver pays */
-                amount: string;
+                /** @description What this driver pays; null when a price that counts was not read */
+                amount: string | null;
+                /** @description The prices that make the amount unknown */
+                unread: string[];
                 with_membership: components["schemas"]["TextOrNull"];
-                without_membership: string;
-                idle_fee: string;
+                without_membership: components["schemas"]["TextOrNull"];
+                idle_fee: components["schemas"]["TextOrNull"];
                 break_even_kwh_per_month: components["schemas"]["TextOrNull"];
                 break_even_sessions_per_month: number | null;
             };
@@ -1000,6 +1002,15 @@ export interface components {
             km: components["schemas"]["NumberOrNull"];
             km_per_hour: components["schemas"]["NumberOrNull"];
             go_on_at_soc: components["schemas"]["NumberOrNull"];
+            /** @description From when on an adapter would be passed that is not known to hold the current back */
+            stop_at: null | {
+                adapter: string;
+                minute: number;
+                soc: number;
+                allowed_a: number;
+                would_carry_a: number;
+            };
+            stop_words: components["schemas"]["TextOrNull"];
             heat: {
                 link: string;
                 theta_start: number;

@@ -4,7 +4,7 @@ import type { Forecast } from '@/api/client';
 import { useForecast } from '@/stores/forecast';
 import { useUnits } from '@/stores/units';
 import { duration, money, soc } from '@/ui/figures';
-import { say } from '@/words/say';
+import { listed, say } from '@/words/say';
 
 /** What the session gives and costs, the minutes first. */
 const props = defineProps<{ main: Forecast }>();
@@ -44,7 +44,10 @@ const membership = computed(() => {
     </p>
     <p>
       <strong class="figures">{{ money(cost?.amount, cost?.currency) }}</strong>
-      <span v-if="cost && Number(cost.idle_fee) > 0">{{
+      <span v-if="cost && cost.unread.length > 0">{{
+        say('forecast.prices_unread', { parts: listed('and', cost.unread) })
+      }}</span>
+      <span v-else-if="cost && Number(cost.idle_fee) > 0">{{
         say('forecast.idle_included', { price: money(cost.idle_fee, cost.currency) })
       }}</span>
       <span v-else-if="cost">{{

@@ -90,6 +90,7 @@ onUnmounted(() => (forecast.cursorS = null));
           <strong>{{ say('forecast.check_first') }}</strong>
           {{ say('forecast.check_why', { why: forecast.main.answer.why }) }}
         </p>
+        <p v-if="forecast.main.stop_words" class="check">{{ forecast.main.stop_words }}</p>
         <ForecastFigures :main="forecast.main" />
         <PowerChart
           v-model:cursor="forecast.cursorS"

@@ -205,6 +205,7 @@ export const en = {
   'forecast.as_member': 'as a member',
   'forecast.without': 'without membership',
   'forecast.write_price': 'write it down under Kit',
+  'forecast.prices_unread': 'not read: {parts}; write 0 under Kit where there is none',
   'forecast.use_unknown': 'use not known',
   'forecast.price_as_member': '{price} as a member',
   'forecast.price_without': '{price} without membership',

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Forecast;
+
+use Harmozon\Core\Equipment\Adapter;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
+
+/**
+ * From here on the rest of the chain would carry more than an adapter allows of which nobody knows that it holds the
+ * current back. The minutes of the forecast assume that the driver stops then, or asks for less.
+ */
+final readonly class StopAt
+{
+    /**
+     * @param  float  $minute  since plugging in
+     * @param  float  $soc  percent, then
+     * @param  float  $allowedA  what the adapter allows then (per phase, for AC)
+     * @param  float  $wouldCarryA  what the rest of the chain would carry then
+     * @param  bool  $isAtOnce  with the first power
+     */
+    public function __construct(
+        public Adapter $adapter,
+        public float $minute,
+        public float $soc,
+        public float $allowedA,
+        public float $wouldCarryA,
+        public bool $isAtOnce,
+    ) {
+    }
+
+    public function message(): Message
+    {
+        [$adapter, $allowed, $would] = [$this->adapter->name, Amount::amps($this->allowedA), Amount::amps($this->wouldCarryA)];
+
+        return $this->isAtOnce
+            ? Message::of('stop_at.at_once', adapter: $adapter, allowed: $allowed, would: $would)
+            : Message::of('stop_at.from', adapter: $adapter, minute: Amount::asGiven(round($this->minute, 1)), soc: Amount::percent($this->soc), allowed: $allowed, would: $would);
+    }
+}

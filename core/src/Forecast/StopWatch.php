@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Forecast;
+
+use Harmozon\Core\Chain\Chain;
+use Harmozon\Core\Equipment\Adapter;
+use Harmozon\Core\Power\BindingCode;
+use Harmozon\Core\Power\LimitSet;
+
+/** Looks for the first moment at which an adapter that may not hold back would be passed by the rest of its chain. */
+final class StopWatch
+{
+    /** More by no more than this share is rounding. */
+    private const SAME = 1e-9;
+
+    /** Null while there is none. */
+    public ?StopAt $stopAt = null;
+
+    /** @var list<array{Adapter, LimitSet, LimitSet}> adapter, its own limits, those of the rest */
+    private readonly array $watched;
+
+    private bool $hasFlowed = false;
+
+    public function __construct(Chain $chain, LimitSet $limits)
+    {
+        $watched = [];
+        foreach ($chain->adapters as $adapter) {
+            if (! $adapter->holdsBack()) {
+                $watched[] = [$adapter, $limits->only($adapter->id), $limits->without($adapter->id)];
+            }
+        }
+        $this->watched = $watched;
+    }
+
+    public function add(Step $step): void
+    {
+        if ($this->stopAt !== null || $step->binding === BindingCode::Handshake) {
+            return;
+        }
+        foreach ($this->watched as [$adapter, $own, $rest]) {
+            $ownKw = $own->kwThen($step->soc, $step->spent, $step->tS / 60);
+            $restKw = $rest->kwThen($step->soc, $step->spent, $step->tS / 60);
+            if ($ownKw !== null && $restKw !== null && $restKw > $ownKw * (1 + self::SAME)) {
+                $kwPerAmp = $rest->kwPerAmp($step->soc);
+                $this->stopAt ??= new StopAt($adapter, $step->tS / 60, $step->soc, $ownKw / $kwPerAmp, $restKw / $kwPerAmp, ! $this->hasFlowed);
+            }
+        }
+        $this->hasFlowed = true;
+    }
+}
