@@ -7,7 +7,10 @@ namespace Harmozon\Core\Record;
 use Harmozon\Core\Power\Duty;
 use Harmozon\Core\Power\PlateNow;
 
-/** Follows the amps through one piece: how long above its continuous rating, and the heat load they imply. */
+/**
+ * Follows the amps through one piece: how long above its continuous rating, and the heat load they imply. Minutes above in
+ * a gap that nobody read are counted apart.
+ */
 final class DutyMeter
 {
     /** Longest step of the heat load (s). */
@@ -23,9 +26,25 @@ final class DutyMeter
 
     private float $longestRunS = 0.0;
 
-    private float $sinceRestedS = 0.0;
+    private float $readSinceRestedS = 0.0;
 
-    private float $mostSinceRestedS = 0.0;
+    private float $mostReadS = 0.0;
+
+    private float $unreadSinceRestedS = 0.0;
+
+    private float $mostUnreadS = 0.0;
+
+    private float $mostS = 0.0;
+
+    /** How long the amps have been above the rating by no more than the tolerance, and the longest such run. */
+    private float $edgeRunS = 0.0;
+
+    private float $longestEdgeRunS = 0.0;
+
+    private readonly Duty $ratedDuty;
+
+    /** When the ambient was last read (s); null while it is the one of the conditions. */
+    private ?float $ambientS = null;
 
     private ?float $lastS = null;
 
@@ -38,6 +57,8 @@ final class DutyMeter
 
     private float $stepLeft = 1.0;
 
+    private readonly float $continuousA;
+
     private readonly float $aboveA;
 
     /**
@@ -49,9 +70,10 @@ final class DutyMeter
         float $theta,
         float $tolerance,
     ) {
-        $this->duty = $duty;
+        $this->duty = $this->ratedDuty = $duty;
         $this->theta = $this->thetaMax = $theta;
         $this->wasWarm = $theta >= Duty::RESTED;
+        $this->continuousA = $duty->continuousA;
         $this->aboveA = $duty->continuousA * (1 + $tolerance);
     }
 
@@ -63,27 +85,34 @@ final class DutyMeter
         return $duty === null ? null : new self($now, $duty, $theta, $tolerance);
     }
 
-    public function ambient(float $celsius): void
+    /** What was read stands in for the conditions while it is fresh. */
+    public function ambient(float $tS, float $celsius): void
     {
         $this->duty = $this->now->duty($celsius) ?? $this->duty;
+        $this->ambientS = $tS;
+        $this->stretchS = 0.0;
     }
 
-    /**
-     * Between two readings the amps are taken to run straight, however far apart they are: with readings noted by hand
-     * every few minutes, not to count the time between them would call a long boost short.
-     */
+    /** Between two readings the amps are taken to run straight, however far apart they are. */
     public function add(float $tS, float $amps): void
     {
+        if ($this->ambientS !== null && $tS - $this->ambientS > TemperatureMeter::AMBIENT_LASTS_S) {
+            $this->duty = $this->ratedDuty;
+            $this->ambientS = null;
+            $this->stretchS = 0.0;
+        }
         $seconds = $this->lastS === null ? 0.0 : $tS - $this->lastS;
         if ($seconds > 0.0) {
             $this->heat($seconds, $this->lastA, $amps);
-            if ($amps > $this->aboveA || $this->lastA > $this->aboveA || $this->runS > 0.0) {
+            if ($amps > $this->continuousA || $this->lastA > $this->continuousA) {
                 $this->countAbove($this->lastA, $amps, $seconds);
+            } elseif ($this->runS > 0.0 || $this->edgeRunS > 0.0) {
+                $this->endRuns();
             }
         }
         $isWarm = $this->theta >= Duty::RESTED;
         if ($this->wasWarm && ! $isWarm) {
-            $this->sinceRestedS = 0.0;
+            $this->readSinceRestedS = $this->unreadSinceRestedS = 0.0;
         }
         $this->wasWarm = $isWarm;
         $this->lastS = $tS;
@@ -95,15 +124,28 @@ final class DutyMeter
         return $this->thetaMax;
     }
 
-    public function longestRunMinutes(): float
-    {
-        return max($this->longestRunS, $this->runS) / 60;
-    }
-
-    /** Longest single run above continuous, or the sum since the piece was last rested, whichever is more. */
+    /** Longest single run above continuous, or the sum since the piece was last rested, whichever is more, of what was read. */
     public function minutesOverContinuous(): float
     {
-        return max($this->longestRunMinutes(), $this->mostSinceRestedS / 60);
+        return max($this->longestRunS, $this->runS, $this->mostReadS) / 60;
+    }
+
+    /** Minutes above, since the piece was last rested, in gaps that nobody read. */
+    public function minutesOverUnread(): float
+    {
+        return $this->mostUnreadS / 60;
+    }
+
+    /** Both together, since the piece was last rested. */
+    public function minutesOverInAll(): float
+    {
+        return max($this->mostS / 60, $this->minutesOverContinuous());
+    }
+
+    /** Longest single run above continuous by no more than the tolerance. */
+    public function longestEdgeRunMinutes(): float
+    {
+        return max($this->longestEdgeRunS, $this->edgeRunS) / 60;
     }
 
     private function heat(float $seconds, float $fromA, float $toA): void
@@ -124,30 +166,70 @@ final class DutyMeter
         }
     }
 
-    /** The share of a stretch during which a straight line from a to b lies above the rating. */
+    /** A straight line from a to b, of which some lies above the rating. */
     private function countAbove(float $a, float $b, float $seconds): void
     {
-        $limit = $this->aboveA;
-        if ($a <= $limit && $b <= $limit) {
-            $this->endRun();
+        $aboveS = $seconds * self::shareAbove($a, $b, $this->aboveA);
+        if ($seconds > Gap::LONGEST_S) {
+            $this->endRuns();
+            $this->unreadSinceRestedS += $aboveS;
+            $this->mostUnreadS = max($this->mostUnreadS, $this->unreadSinceRestedS);
+        } else {
+            $this->countEdge($a, $b, $seconds * self::shareAbove($a, $b, $this->continuousA) - $aboveS);
+            if ($a <= $this->aboveA) {
+                $this->endRun();
+            }
+            $this->runS += $aboveS;
+            $this->readSinceRestedS += $aboveS;
+            $this->mostReadS = max($this->mostReadS, $this->readSinceRestedS);
+            if ($b <= $this->aboveA) {
+                $this->endRun();
+            }
+        }
+        $this->mostS = max($this->mostS, $this->readSinceRestedS + $this->unreadSinceRestedS);
+    }
 
-            return;
+    private function countEdge(float $a, float $b, float $seconds): void
+    {
+        if (! $this->isEdge($a)) {
+            $this->endEdgeRun();
         }
-        $share = $a > $limit && $b > $limit ? 1.0 : (max($a, $b) - $limit) / abs($b - $a);
-        if ($a <= $limit) {
-            $this->endRun();
+        $this->edgeRunS += $seconds;
+        if (! $this->isEdge($b)) {
+            $this->endEdgeRun();
         }
-        $this->runS += $share * $seconds;
-        $this->sinceRestedS += $share * $seconds;
-        $this->mostSinceRestedS = max($this->mostSinceRestedS, $this->sinceRestedS);
-        if ($b <= $limit) {
-            $this->endRun();
-        }
+    }
+
+    private function isEdge(float $amps): bool
+    {
+        return $amps > $this->continuousA && $amps <= $this->aboveA;
+    }
+
+    /** The share of a straight line from a to b that lies above a limit. */
+    private static function shareAbove(float $a, float $b, float $limit): float
+    {
+        return match (true) {
+            $a <= $limit && $b <= $limit => 0.0,
+            $a > $limit && $b > $limit => 1.0,
+            default => (max($a, $b) - $limit) / abs($b - $a),
+        };
+    }
+
+    private function endRuns(): void
+    {
+        $this->endRun();
+        $this->endEdgeRun();
     }
 
     private function endRun(): void
     {
         $this->longestRunS = max($this->longestRunS, $this->runS);
         $this->runS = 0.0;
+    }
+
+    private function endEdgeRun(): void
+    {
+        $this->longestEdgeRunS = max($this->longestEdgeRunS, $this->edgeRunS);
+        $this->edgeRunS = 0.0;
     }
 }

@@ -18,6 +18,7 @@ final readonly class Measured
     /**
      * @param  array<value-of<Quantity>, PeakValue>  $peaks
      * @param  float|null  $energyKwh  at the plug; null with fewer than two readings of kW
+     * @param  float|null  $energyBridgedShare  of the energy, what lies in gaps that nobody read (0…1)
      * @param  float|null  $lastTs  time of the last reading (s)
      * @param  list<Gap>  $gaps
      * @param  list<Flag>  $flags
@@ -33,6 +34,7 @@ final readonly class Measured
         public ?float $mean1MinA,
         public ?float $mean1MinKw,
         public ?float $energyKwh,
+        public ?float $energyBridgedShare,
         public ?float $firstSoc,
         public ?float $lastSoc,
         public ?float $lastTs,

@@ -56,6 +56,9 @@ final class Meter
     /** When amps were last known (s). */
     private ?float $lastAmpsS = null;
 
+    /** Of the energy, what lies in gaps that nobody read (kWh). */
+    private float $bridgedKwh = 0.0;
+
     /** When kW were last known (s), and how many. */
     private ?float $lastKwS = null;
 
@@ -86,19 +89,19 @@ final class Meter
             $this->keep($flags);
         }
         $tS = $reading->tMs / 1000;
-        $this->follow($tS);
         if (($completed->volts ?? -1.0) > $this->highestV || ($completed->amps ?? -1.0) > $this->highestA || ($completed->kw ?? -1.0) > $this->highestKw) {
-            $this->peaks($completed, $flags !== []);
+            $this->peaks($completed, $flags);
         }
         if ($reading->celsius !== []) {
             $this->temperatures($reading);
         }
         if ($completed->amps !== null) {
-            $this->amps($tS, $completed->amps);
+            $this->readingsWithAmps++;
         }
-        if ($completed->kw !== null) {
-            $this->power($tS, $completed->kw);
+        if ($this->lastTs === null || $tS >= $this->lastTs) {
+            $this->inTime($tS, $completed);
         }
+        $this->lastTs = $tS;
         if ($reading->socPct !== null) {
             $this->firstSoc ??= $reading->socPct;
             $this->lastSoc = $reading->socPct;
@@ -108,12 +111,26 @@ final class Meter
         return $completed;
     }
 
+    /** What is summed up over time: a reading whose time lies before that of the one before it is left out. */
+    private function inTime(float $tS, Completed $completed): void
+    {
+        if ($this->lastTs !== null && $tS - $this->lastTs > Gap::LONGEST_S) {
+            $this->gaps[] = new Gap($this->lastTs, $tS);
+        }
+        if ($completed->amps !== null) {
+            $this->amps($tS, $completed->amps);
+        }
+        if ($completed->kw !== null) {
+            $this->power($tS, $completed->kw);
+        }
+    }
+
     private function temperatures(Reading $reading): void
     {
         $ambientC = $reading->celsius[Point::Ambient->value] ?? null;
         if ($ambientC !== null) {
             foreach ($this->duties as $duty) {
-                $duty->ambient($ambientC);
+                $duty->ambient($reading->tS(), $ambientC);
             }
         }
         $this->temperatures->add($reading);
@@ -130,6 +147,7 @@ final class Meter
             $this->meanA->highest(1),
             $this->meanKw->highest(1),
             $this->hasEnergy ? $this->energyKwh : null,
+            ! $this->hasEnergy ? null : ($this->energyKwh > 0 ? $this->bridgedKwh / $this->energyKwh : 0.0),
             $this->firstSoc,
             $this->lastSoc,
             $this->lastTs,
@@ -154,45 +172,39 @@ final class Meter
         }
     }
 
-    /** Notes gaps, and begins anew where the clock went back. */
-    private function follow(float $tS): void
+    /** @param  list<Flag>  $flags  of this reading */
+    private function peaks(Completed $completed, array $flags): void
     {
-        if ($this->lastTs !== null && $tS < $this->lastTs) {
-            $this->lastAmpsS = $this->lastKwS = null;
-            $this->meanA->interrupt();
-            $this->meanKw->interrupt();
-        } elseif ($this->lastTs !== null && $tS - $this->lastTs > Gap::LONGEST_S) {
-            $this->gaps[] = new Gap($this->lastTs, $tS);
-        }
-        $this->lastTs = $tS;
+        $this->peak(Quantity::Volts, $completed->volts, $completed->voltsFrom, $completed->reading->tMs, $flags);
+        $this->peak(Quantity::Amps, $completed->amps, $completed->ampsFrom, $completed->reading->tMs, $flags);
+        $this->peak(Quantity::Kw, $completed->kw, $completed->kwFrom, $completed->reading->tMs, $flags);
+        $this->highestV = $this->peaks[Quantity::Volts->value]->value ?? -1.0;
+        $this->highestA = $this->peaks[Quantity::Amps->value]->value ?? -1.0;
+        $this->highestKw = $this->peaks[Quantity::Kw->value]->value ?? -1.0;
     }
 
-    private function peaks(Completed $completed, bool $isDoubtful): void
+    /**
+     * Of several equal ones the first is kept.
+     *
+     * @param  list<Flag>  $flags
+     */
+    private function peak(Quantity $quantity, ?float $value, Provenance $from, int $tMs, array $flags): void
     {
-        $tMs = $completed->reading->tMs;
-        if ($completed->volts !== null && $completed->volts > $this->highestV) {
-            $this->highestV = $completed->volts;
-            $this->peaks[Quantity::Volts->value] = new PeakValue($this->highestV, $tMs, $completed->voltsFrom, $isDoubtful);
-        }
-        if ($completed->amps !== null && $completed->amps > $this->highestA) {
-            $this->highestA = $completed->amps;
-            $this->peaks[Quantity::Amps->value] = new PeakValue($this->highestA, $tMs, $completed->ampsFrom, $isDoubtful);
-        }
-        if ($completed->kw !== null && $completed->kw > $this->highestKw) {
-            $this->highestKw = $completed->kw;
-            $this->peaks[Quantity::Kw->value] = new PeakValue($this->highestKw, $tMs, $completed->kwFrom, $isDoubtful);
+        if ($value !== null && $value > ($this->peaks[$quantity->value]->value ?? -1.0)) {
+            $this->peaks[$quantity->value] = new PeakValue($value, $tMs, $from, array_filter($flags, static fn (Flag $f): bool => $f->spoils($from)) !== []);
         }
     }
 
     private function amps(float $tS, float $amps): void
     {
-        $this->readingsWithAmps++;
         if ($this->lastAmpsS !== null) {
             $sinceS = $tS - $this->lastAmpsS;
-            $whole = (int) round($sinceS);
-            $this->intervals[$whole] = ($this->intervals[$whole] ?? 0) + 1;
-            if ($sinceS > Gap::LONGEST_S) {
+            if ($sinceS < 0 || $sinceS > Gap::LONGEST_S) {
                 $this->meanA->interrupt();
+            }
+            if ($sinceS >= 0) {
+                $whole = (int) round($sinceS);
+                $this->intervals[$whole] = ($this->intervals[$whole] ?? 0) + 1;
             }
         }
         foreach ($this->duties as $duty) {
@@ -202,13 +214,19 @@ final class Meter
         $this->lastAmpsS = $tS;
     }
 
+    /** Where a clock was set back between two readings, the time between them is not known: nothing is summed up over it. */
     private function power(float $tS, float $kw): void
     {
         if ($this->lastKwS !== null) {
-            $this->energyKwh += ($this->lastKw + $kw) / 2 * ($tS - $this->lastKwS) / 3600;
-            $this->hasEnergy = true;
-            if ($tS - $this->lastKwS > Gap::LONGEST_S) {
+            $sinceS = $tS - $this->lastKwS;
+            if ($sinceS < 0 || $sinceS > Gap::LONGEST_S) {
                 $this->meanKw->interrupt();
+            }
+            if ($sinceS >= 0) {
+                $kwh = ($this->lastKw + $kw) / 2 * $sinceS / 3600;
+                $this->energyKwh += $kwh;
+                $this->bridgedKwh += $sinceS > Gap::LONGEST_S ? $kwh : 0.0;
+                $this->hasEnergy = true;
             }
         }
         $this->meanKw->add($tS, $kw);

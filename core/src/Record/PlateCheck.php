@@ -14,6 +14,9 @@ final class PlateCheck
     /** A boost may be outlasted by this much before it counts (minutes): clocks and screens round. */
     private const OVERRUN_MINUTES = 1.0;
 
+    /** From so long on at its continuous rating, within the tolerance, a piece is close to it (minutes). */
+    private const EDGE_MINUTES = 10.0 - 1e-9;
+
     public function __construct(private readonly float $tolerance)
     {
     }
@@ -60,11 +63,29 @@ final class PlateCheck
     private function amps(Link $link, PeakValue $peak, PlateState $state, Measured $measured): PlateRow
     {
         $duty = $measured->duties[$link->id] ?? null;
-        $minutes = $duty?->minutesOverContinuous();
-        $allowed = $link->plate->hasBoost() ? $link->plate->boostMinutes : null;
-        $overrun = $minutes !== null && $allowed !== null
-            && $minutes > $allowed + max(self::OVERRUN_MINUTES, $measured->samplingGapS / 60);
+        if ($duty === null) {
+            return new PlateRow($link, Quantity::Amps, $state, $peak, null);
+        }
+        $most = $link->plate->hasBoost() && $link->plate->boostMinutes !== null
+            ? $link->plate->boostMinutes + max(self::OVERRUN_MINUTES, $measured->samplingGapS / 60)
+            : INF;
+        $isOverrun = $duty->minutesOverContinuous() > $most;
 
-        return new PlateRow($link, Quantity::Amps, $overrun ? PlateState::Over : $state, $peak, null, $minutes, $duty?->thetaMax(), $overrun);
+        return new PlateRow(
+            $link,
+            Quantity::Amps,
+            match (true) {
+                $isOverrun => PlateState::Over,
+                $state === PlateState::Within && $duty->longestEdgeRunMinutes() >= self::EDGE_MINUTES => PlateState::Close,
+                default => $state,
+            },
+            $peak,
+            null,
+            $duty->minutesOverContinuous(),
+            $duty->minutesOverUnread(),
+            $duty->thetaMax(),
+            $isOverrun,
+            ! $isOverrun && $duty->minutesOverInAll() > $most,
+        );
     }
 }

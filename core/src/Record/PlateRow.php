@@ -11,6 +11,12 @@ use Harmozon\Core\Words\Message;
 /** One link and one quantity of the plate check. */
 final readonly class PlateRow
 {
+    /**
+     * @param  float|null  $minutesOverContinuous  that were read
+     * @param  float|null  $minutesOverUnread  that lie in gaps nobody read
+     * @param  bool  $isBoostOverrun  by what was read
+     * @param  bool  $mayBeOverrun  only together with what nobody read
+     */
     public function __construct(
         public Link $link,
         public Quantity $quantity,
@@ -18,9 +24,16 @@ final readonly class PlateRow
         public ?PeakValue $peak,
         public ?Message $missing,
         public ?float $minutesOverContinuous = null,
+        public ?float $minutesOverUnread = null,
         public ?float $thetaMax = null,
         public bool $isBoostOverrun = false,
+        public bool $mayBeOverrun = false,
     ) {
+    }
+
+    public function isEstimated(): bool
+    {
+        return $this->peak?->provenance === Provenance::Estimated;
     }
 
     public function limit(): ?float

@@ -8,7 +8,7 @@ use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Unit;
 
-/** Looks at each reading beside the one before it, and flags what cannot be right. */
+/** Looks at each reading beside those before it, and flags what cannot be right. */
 final class Plausibility
 {
     /** How far V × A may stand from kW (share of the kW). */
@@ -31,7 +31,14 @@ final class Plausibility
     /** Points of charge that rounding on a screen can add. */
     private const SOC_ROUNDING_POINTS = 2.0;
 
-    private ?Completed $before = null;
+    /** Time of the reading before (ms). */
+    private ?int $lastMs = null;
+
+    /** The last reading that had a charge. */
+    private ?Reading $lastCharge = null;
+
+    /** The last reading that had volts. */
+    private ?Completed $lastVolts = null;
 
     /** Points of charge that a second can bring at the most; INF when not known. */
     private readonly float $pointsPerS;
@@ -50,11 +57,26 @@ final class Plausibility
     /** @return list<Flag> */
     public function flags(Completed $now): array
     {
+        $reading = $now->reading;
         $flags = $this->alone($now);
-        $beside = $this->before === null ? [] : $this->beside($this->before, $now);
-        $this->before = $now;
+        if ($this->lastMs !== null && $reading->tMs < $this->lastMs) {
+            $flags[] = new Flag($reading->tMs, FlagCode::TimeReversed, Message::of('flag.time_reversed', seconds: Amount::asGiven(($this->lastMs - $reading->tMs) / 1000, Unit::Seconds)));
+        }
+        $this->lastMs = $reading->tMs;
+        if ($reading->socPct !== null) {
+            if ($this->lastCharge !== null) {
+                $flags = [...$flags, ...$this->charge($this->lastCharge, $reading)];
+            }
+            $this->lastCharge = $reading;
+        }
+        if ($reading->volts !== null) {
+            if ($this->lastVolts !== null) {
+                $flags = [...$flags, ...self::volts($this->lastVolts, $now)];
+            }
+            $this->lastVolts = $now;
+        }
 
-        return $beside === [] ? $flags : [...$flags, ...$beside];
+        return $flags;
     }
 
     /** @return list<Flag> */
@@ -80,29 +102,25 @@ final class Plausibility
         return $flags;
     }
 
-    /** @return list<Flag> */
-    private function beside(Completed $before, Completed $now): array
+    /** @return list<Flag> of a charge beside the one read before */
+    private function charge(Reading $before, Reading $now): array
     {
-        $reading = $now->reading;
-        $seconds = ($reading->tMs - $before->reading->tMs) / 1000;
-        if ($seconds < 0) {
-            return [new Flag($reading->tMs, FlagCode::TimeReversed, Message::of('flag.time_reversed', seconds: Amount::asGiven(-$seconds, Unit::Seconds)))];
-        }
-        $flags = [];
-        if ($reading->socPct !== null && $before->reading->socPct !== null) {
-            $gained = $reading->socPct - $before->reading->socPct;
-            if ($gained < 0) {
-                $flags[] = new Flag($reading->tMs, FlagCode::SocFell, Message::of('flag.soc_fell', from: Amount::asGiven($before->reading->socPct, Unit::Percent), to: Amount::asGiven($reading->socPct, Unit::Percent)));
-            } elseif ($gained > self::SOC_ROUNDING_POINTS + $this->pointsPerS * $seconds) {
-                $flags[] = new Flag($reading->tMs, FlagCode::Jump, Message::of('flag.soc_jump', points: Amount::asGiven(round($gained, 2)), seconds: Amount::asGiven($seconds, Unit::Seconds)));
-            }
-        }
-        if ($reading->volts !== null && $before->reading->volts !== null && $before->reading->volts > 0
-            && abs($reading->volts / $before->reading->volts - 1) > self::VOLTS_JUMP
-            && $seconds <= self::JUMP_S && min($now->amps ?? 0.0, $before->amps ?? 0.0) > self::LOADED_A) {
-            $flags[] = new Flag($reading->tMs, FlagCode::Jump, Message::of('flag.volts_jump', from: Amount::volts($before->reading->volts), to: Amount::volts($reading->volts)));
-        }
+        [$from, $to, $seconds] = [$before->socPct ?? 0.0, $now->socPct ?? 0.0, ($now->tMs - $before->tMs) / 1000];
 
-        return $flags;
+        return match (true) {
+            $to < $from => [new Flag($now->tMs, FlagCode::SocFell, Message::of('flag.soc_fell', from: Amount::asGiven($from, Unit::Percent), to: Amount::asGiven($to, Unit::Percent)), isOfCharge: true)],
+            $to - $from > self::SOC_ROUNDING_POINTS + $this->pointsPerS * max(0.0, $seconds) => [new Flag($now->tMs, FlagCode::Jump, Message::of('flag.soc_jump', points: Amount::asGiven(round($to - $from, 2)), seconds: Amount::asGiven($seconds, Unit::Seconds)), isOfCharge: true)],
+            default => [],
+        };
+    }
+
+    /** @return list<Flag> of volts under load beside those read before */
+    private static function volts(Completed $before, Completed $now): array
+    {
+        [$from, $to, $seconds] = [$before->reading->volts ?? 0.0, $now->reading->volts ?? 0.0, ($now->reading->tMs - $before->reading->tMs) / 1000];
+
+        return $from > 0 && abs($to / $from - 1) > self::VOLTS_JUMP && abs($seconds) <= self::JUMP_S && min($now->amps ?? 0.0, $before->amps ?? 0.0) > self::LOADED_A
+            ? [new Flag($now->reading->tMs, FlagCode::Jump, Message::of('flag.volts_jump', from: Amount::volts($from), to: Amount::volts($to)))]
+            : [];
     }
 }

@@ -13,11 +13,21 @@ final class TemperatureMeter
     /** @var array<value-of<Point>, float> */
     private array $highestRiseK = [];
 
+    /** So long a reading of the ambient stands for those after it (s). */
+    public const AMBIENT_LASTS_S = 1800.0;
+
     private ?float $ambientC = null;
+
+    private float $ambientS = 0.0;
 
     public function add(Reading $reading): void
     {
-        $this->ambientC = $reading->celsius[Point::Ambient->value] ?? $this->ambientC;
+        if (isset($reading->celsius[Point::Ambient->value])) {
+            $this->ambientC = $reading->celsius[Point::Ambient->value];
+            $this->ambientS = $reading->tS();
+        } elseif ($reading->tS() - $this->ambientS > self::AMBIENT_LASTS_S) {
+            $this->ambientC = null;
+        }
         foreach ($reading->celsius as $point => $celsius) {
             if ($point === Point::Ambient->value) {
                 continue;
@@ -41,7 +51,7 @@ final class TemperatureMeter
         return $this->hottestC[$point->value] ?? null;
     }
 
-    /** Above the ambient last read; null when no ambient was read before: it is never assumed. */
+    /** Above the ambient last read, within half an hour; null without: it is never assumed. */
     public function highestRiseK(Point $point): ?float
     {
         return $this->highestRiseK[$point->value] ?? null;

@@ -17,25 +17,28 @@ final readonly class TemperatureRow
 
     private const OVER_C = 60.0;
 
-    private function __construct(public Point $point, public float $maxC, public ?float $riseK, public TemperatureState $state)
-    {
+    /** @param  bool  $isTooHotToHold  of a surface that is held, by its own heat and not by its rise alone */
+    private function __construct(
+        public Point $point,
+        public float $maxC,
+        public ?float $riseK,
+        public TemperatureState $state,
+        public bool $isTooHotToHold,
+    ) {
     }
 
-    /** @param  Adapter|null  $adapter the one whose own limits stand in for the general ones */
+    /** @param  Adapter|null  $adapter the one whose own temperatures stand in for the general ones; the limits on the rise stay */
     public static function of(Point $point, float $maxC, ?float $riseK, ?Adapter $adapter): self
     {
         $own = $point === Point::Adapter ? $adapter : null;
-        $cautionC = $own->derateC ?? self::CAUTION_C;
-        $overC = $own->cutoffC ?? ($point->isHeld() ? self::OVER_C : INF);
-        $hasOwn = $own?->derateC !== null || $own?->cutoffC !== null;
-        $riseCounts = $riseK !== null && ! $hasOwn;
+        $isTooHot = $point->isHeld() && $maxC >= ($own->cutoffC ?? self::OVER_C);
 
         return new self($point, $maxC, $riseK, match (true) {
-            $maxC >= $overC, $riseCounts && $riseK >= self::OVER_RISE_K => TemperatureState::Over,
-            $maxC >= $cautionC, $riseCounts && $riseK >= self::CAUTION_RISE_K => TemperatureState::Caution,
-            $riseK === null && ! $hasOwn => TemperatureState::NotMeasured,
+            $isTooHot, $riseK !== null && $riseK >= self::OVER_RISE_K => TemperatureState::Over,
+            $maxC >= ($own->derateC ?? self::CAUTION_C), $riseK !== null && $riseK >= self::CAUTION_RISE_K => TemperatureState::Caution,
+            $riseK === null => TemperatureState::NotMeasured,
             default => TemperatureState::Within,
-        });
+        }, $isTooHot);
     }
 
     /** Rise per (100 A)² of the 10-minute mean, for trends (K); null without both. */

@@ -33,12 +33,13 @@ final readonly class VerdictRule
         ];
         $cautions = [
             ...self::hot($temperatures, TemperatureState::Caution),
+            ...self::unread($rows),
             ...$this->doubts($measured),
             ...$this->refused(),
         ];
-        $estimated = array_filter($rows, static fn (PlateRow $r): bool => $r->peak?->provenance === Provenance::Estimated);
+        $isIndicative = self::isDecidedByEstimates($rows);
         $remarks = [
-            ...($estimated === [] ? [] : [Message::of('finding.estimated')]),
+            ...self::estimates($rows, $isIndicative),
             ...self::remarks($measured, $rows),
         ];
         $lacking = $this->lacking($measured);
@@ -46,7 +47,7 @@ final readonly class VerdictRule
             $overs !== [] => Verdict::Failed,
             $lacking !== null => Verdict::Incomplete,
             $cautions !== [] => Verdict::Caution,
-            $estimated !== [] => Verdict::PassedIndicative,
+            $isIndicative => Verdict::PassedIndicative,
             default => Verdict::Passed,
         };
         $findings = [...$overs, ...($lacking === null ? [] : [$lacking]), ...$cautions, ...$remarks];
@@ -69,6 +70,61 @@ final readonly class VerdictRule
     }
 
     /**
+     * Whether the value that stands nearest to its limit is an estimated one: what was read decides as well where it is as near.
+     *
+     * @param  list<PlateRow>  $rows
+     */
+    private static function isDecidedByEstimates(array $rows): bool
+    {
+        $estimated = $read = 0.0;
+        foreach ($rows as $row) {
+            if ($row->isEstimated()) {
+                $estimated = max($estimated, $row->utilisation() ?? 0.0);
+            } else {
+                $read = max($read, $row->utilisation() ?? 0.0);
+            }
+        }
+
+        return $estimated > $read;
+    }
+
+    /**
+     * @param  list<PlateRow>  $rows
+     * @return list<Message>
+     */
+    private static function estimates(array $rows, bool $isIndicative): array
+    {
+        return match (true) {
+            $isIndicative => [Message::of('finding.indicative')],
+            array_filter($rows, static fn (PlateRow $r): bool => $r->isEstimated()) !== [] => [Message::of('finding.estimated')],
+            default => [],
+        };
+    }
+
+    /**
+     * @param  list<PlateRow>  $rows
+     * @return list<Message>
+     */
+    private static function unread(array $rows): array
+    {
+        $findings = [];
+        foreach ($rows as $row) {
+            if ($row->mayBeOverrun) {
+                $findings[] = Message::of(
+                    'finding.boost_unread',
+                    link: $row->link->name,
+                    continuous: Amount::amps($row->continuousLimit() ?? 0.0),
+                    minutes: Amount::minutes(($row->minutesOverContinuous ?? 0.0) + ($row->minutesOverUnread ?? 0.0)),
+                    unread: Amount::minutes($row->minutesOverUnread ?? 0.0),
+                    allowed: Amount::minutes($row->allowedMinutes() ?? 0.0),
+                );
+            }
+        }
+
+        return $findings;
+    }
+
+    /**
      * @param  list<TemperatureRow>  $temperatures
      * @return list<Message>
      */
@@ -77,17 +133,27 @@ final readonly class VerdictRule
         $findings = [];
         foreach ($temperatures as $row) {
             if ($row->state === $state) {
-                $named = ['point' => $row->point->message(), 'celsius' => Amount::celsius($row->maxC)];
-                $findings[] = $state === TemperatureState::Over ? Message::of('finding.too_hot', ...$named) : Message::of('finding.warm', ...$named);
+                $findings[] = self::hotFinding($row);
             }
         }
 
         return $findings;
     }
 
+    private static function hotFinding(TemperatureRow $row): Message
+    {
+        $named = ['point' => $row->point->message(), 'celsius' => Amount::celsius($row->maxC)];
+
+        return match (true) {
+            $row->isTooHotToHold => Message::of('finding.too_hot', ...$named),
+            $row->state === TemperatureState::Over => Message::of('finding.rose', ...$named, rise: Amount::kelvin($row->riseK ?? 0.0)),
+            default => Message::of('finding.warm', ...$named),
+        };
+    }
+
     private static function overFinding(PlateRow $row): Message
     {
-        $estimated = $row->peak?->provenance === Provenance::Estimated ? 'yes' : 'no';
+        $estimated = $row->isEstimated() ? 'yes' : 'no';
         if ($row->isBoostOverrun) {
             return Message::of(
                 'finding.boost_overrun',

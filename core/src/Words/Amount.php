@@ -69,6 +69,12 @@ final readonly class Amount
         return new self($c, Unit::Celsius, 1);
     }
 
+    /** A difference of two temperatures. */
+    public static function kelvin(float $k): self
+    {
+        return new self($k, Unit::Kelvin, 1);
+    }
+
     /** A share to hundredths, such as a heat load. */
     public static function share(float $share): self
     {

@@ -8,6 +8,7 @@ use Eris\Generator;
 use Eris\Generators;
 use Eris\TestTrait;
 use Harmozon\Core\Fit\Answer;
+use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Fit\GateName;
 use Harmozon\Core\Fit\Result;
 use Harmozon\Core\Tests\Cases;
@@ -32,7 +33,7 @@ final class FitPropertiesTest extends TestCase
             });
     }
 
-    public function test_the_order_of_the_kit_does_not_matter(): void
+    public function test_the_order_of_the_kit_decides_between_equals_alone(): void
     {
         $this->forAll(self::kits(), Generators::elements(self::SHAPES))
             ->then(static function (array $kit, string $outlet): void {
@@ -110,9 +111,14 @@ final class FitPropertiesTest extends TestCase
         return array_map(static fn (array $a, int $i): array => ['id' => "a{$i}", 'name' => "A{$i}", ...$a], array_values($kit), array_keys(array_values($kit)));
     }
 
+    /** The answer, and every chain that is as good: only among those does the order of the kit decide. */
     private static function told(Answer $answer): array
     {
-        return [$answer->best->outcome, $answer->best->chain->linkIds(), $answer->best->expectedPeakKw()];
+        $equals = array_filter([$answer->best, ...$answer->alternatives], static fn (ChainAnswer $a): bool => $a->compare($answer->best) === 0);
+        $chains = array_map(static fn (ChainAnswer $a): string => implode(' ', $a->chain->linkIds()), $equals);
+        sort($chains);
+
+        return [$answer->best->outcome, $chains, $answer->best->expectedPeakKw()];
     }
 
     private static function kits(): Generator

@@ -67,14 +67,63 @@ final class JudgeTest extends TestCase
         self::assertSame(PlateState::Over, self::row(self::judge(self::steady(440, 970)), 'a1', Quantity::Amps)->state);
     }
 
-    public function test_readings_noted_by_hand_every_four_minutes_still_count_as_time_above(): void
+    public function test_readings_noted_by_hand_every_two_minutes_count_as_time_above(): void
+    {
+        $noted = static fn (int $minutes): array => array_map(static fn (int $m): Reading => new Reading($m * 60_000, 30, 340, 440), range(0, $minutes, 2));
+
+        // One sampling gap, two minutes, is allowed beyond the plate's fifteen.
+        self::assertEqualsWithDelta(16.0, self::row(self::judge($noted(16)), 'a1', Quantity::Amps)->minutesOverContinuous, 1e-9);
+        self::assertNotSame(PlateState::Over, self::row(self::judge($noted(16)), 'a1', Quantity::Amps)->state);
+        self::assertSame(PlateState::Over, self::row(self::judge($noted(18)), 'a1', Quantity::Amps)->state);
+    }
+
+    public function test_minutes_above_that_nobody_read_are_counted_apart_and_fail_nothing(): void
     {
         $noted = static fn (int $minutes): array => array_map(static fn (int $m): Reading => new Reading($m * 60_000, 30, 340, 440), range(0, $minutes, 4));
 
-        // One sampling gap, four minutes, is allowed beyond the plate's fifteen.
-        self::assertEqualsWithDelta(16.0, self::row(self::judge($noted(16)), 'a1', Quantity::Amps)->minutesOverContinuous, 1e-9);
-        self::assertNotSame(PlateState::Over, self::row(self::judge($noted(16)), 'a1', Quantity::Amps)->state);
-        self::assertSame(PlateState::Over, self::row(self::judge($noted(20)), 'a1', Quantity::Amps)->state);
+        // Sixteen minutes in four gaps: within the fifteen and one sampling gap of four.
+        $row = self::row(self::judge($noted(16)), 'a1', Quantity::Amps);
+        self::assertEqualsWithDelta([0.0, 16.0], [$row->minutesOverContinuous, $row->minutesOverUnread], 1e-9);
+        self::assertFalse($row->mayBeOverrun);
+
+        $twenty = self::judge($noted(20));
+        self::assertNotSame(PlateState::Over, self::row($twenty, 'a1', Quantity::Amps)->state);
+        self::assertSame(Verdict::Caution, $twenty->verdict);
+        self::assertSame('A1 may have carried more than its continuous 300 A for 20 min, 20 min of them unread; its plate allows 15 min.', Say::it($twenty->findings[0]));
+
+        // What was read decides alone: 17 minutes of it fail, whatever lies in the gap.
+        $mixed = self::judge([...self::steady(440, 1020), new Reading(1_320_000, 30, 340, 440)]);
+        $row = self::row($mixed, 'a1', Quantity::Amps);
+        self::assertEqualsWithDelta([17.0, 5.0], [$row->minutesOverContinuous, $row->minutesOverUnread], 1e-9);
+        self::assertSame([PlateState::Over, Verdict::Failed, false], [$row->state, $mixed->verdict, $row->mayBeOverrun]);
+
+        // 10 min read and 300 s of gap, of which the straight line from 440 A down to 0 A lies above 303 A for 93.4 s.
+        $part = self::row(self::judge([...self::steady(440, 600), new Reading(900_000, 30, 340, 0)]), 'a1', Quantity::Amps);
+        self::assertEqualsWithDelta([10.0, 300 * (440 - 303) / 440 / 60], [$part->minutesOverContinuous, $part->minutesOverUnread], 1e-9);
+    }
+
+    public function test_a_gap_begins_above_two_minutes(): void
+    {
+        foreach ([[120, 2.0, 0.0], [121, 0.0, 121 / 60]] as [$seconds, $read, $unread]) {
+            $row = self::row(self::judge([new Reading(0, 30, 340, 440), new Reading($seconds * 1000, 30, 340, 440)]), 'a1', Quantity::Amps);
+            self::assertEqualsWithDelta([$read, $unread], [$row->minutesOverContinuous, $row->minutesOverUnread], 1e-9);
+        }
+    }
+
+    public function test_ten_minutes_at_the_rating_itself_are_close(): void
+    {
+        $state = static fn (array $readings): PlateState => self::row(self::judge($readings), 'a1', Quantity::Amps)->state;
+
+        // Of 500 A for 15 min, 303 A is not close; ten minutes of it are, as 300 A lies within the tolerance.
+        self::assertSame(PlateState::Within, $state(self::steady(303, 599)));
+        self::assertSame(PlateState::Close, $state(self::steady(303, 600)));
+        self::assertSame(PlateState::Within, $state(self::steady(300, 1200)), 'at its rating it is not above');
+        self::assertSame(PlateState::Within, $state(self::steady(304, 800)), 'above the tolerance it counts as boost');
+        // Each run counts for itself: two of six minutes are none of ten.
+        self::assertSame(PlateState::Within, $state([...self::steady(303, 360), ...self::steady(290, 10, 361), ...self::steady(303, 360, 372)]));
+        self::assertSame(PlateState::Within, $state([...self::steady(303, 360), ...self::steady(400, 10, 361), ...self::steady(303, 360, 372)]));
+        // Nor is a gap that nobody read part of one.
+        self::assertSame(PlateState::Within, $state([...self::steady(303, 360), ...self::steady(303, 360, 600)]));
     }
 
     public function test_runs_add_up_until_the_piece_has_rested(): void
@@ -112,6 +161,21 @@ final class JudgeTest extends TestCase
         self::assertSame(Provenance::Estimated, $judgement->measured->peak(Quantity::Amps)?->provenance);
         self::assertEqualsWithDelta(200.0, $judgement->measured->peak(Quantity::Amps)->value, 1e-9);
         self::assertSame(Verdict::PassedIndicative, $judgement->verdict);
+        self::assertStringContainsString('the verdict is indicative', Say::all($judgement->findings));
+    }
+
+    public function test_a_verdict_that_read_values_decide_is_not_indicative(): void
+    {
+        // 460 A read are 92 % of the boost; the estimated 200 A of the other readings decide nothing.
+        $judgement = self::judge([new Reading(0, 45, kw: 68), new Reading(60_000, 45, volts: 340, amps: 460), new Reading(120_000, 45, kw: 68)]);
+
+        self::assertSame(Verdict::Passed, $judgement->verdict);
+        // Volts estimated at 340 V of 500 V stand beyond 200 A of 500 A that were read.
+        $judgement = self::judge([new Reading(0, 45, amps: 200), new Reading(60_000, 45, amps: 200), new Reading(120_000, 45, amps: 200)]);
+        self::assertSame(Verdict::PassedIndicative, $judgement->verdict);
+        // Volts read a little above them.
+        $judgement = self::judge([new Reading(0, 45, amps: 200), new Reading(60_000, 45, volts: 340.1, amps: 300), new Reading(120_000, 45, amps: 200)]);
+        self::assertSame(Verdict::Passed, $judgement->verdict);
     }
 
     public function test_too_little_is_incomplete_and_says_what_was_missing(): void
@@ -145,6 +209,64 @@ final class JudgeTest extends TestCase
         self::assertSame(700.0, $judgement->measured->peak(Quantity::Amps)?->value);
     }
 
+    public function test_a_charge_is_looked_at_beside_the_last_one_that_was_read(): void
+    {
+        $codes = static fn (Reading ...$readings): array => array_map(static fn ($f): string => $f->code->value.'@'.$f->tMs / 1000, self::judge($readings)->measured->flags);
+        $between = new Reading(5_000, null, 340, 250);
+
+        self::assertSame(['soc_fell@10'], $codes(new Reading(0, 30, 340, 250), $between, new Reading(10_000, 29, 340, 250)));
+        self::assertSame(['jump@10'], $codes(new Reading(0, 30, 340, 250), $between, new Reading(10_000, 45, 340, 250)));
+        self::assertSame([], $codes(new Reading(0, 30, 340, 250), $between, new Reading(10_000, 30, 340, 250)));
+        // 170 kW × 1.2 bring 60 kWh 0.0944 points a second; rounding 2 more.
+        self::assertSame([], $codes(new Reading(0, 30), new Reading(10_000, 32)));
+        self::assertSame(['jump@10'], $codes(new Reading(0, 30), new Reading(10_000, 34)));
+    }
+
+    public function test_a_row_out_of_time_is_flagged_and_left_out_of_energy_means_and_minutes(): void
+    {
+        $good = self::steady(440, 900);
+        $stray = new Reading(300_000, 30, 340, 480);
+        $with = self::judge([...array_slice($good, 0, 700), $stray, ...array_slice($good, 700)]);
+        $without = self::judge($good);
+
+        self::assertSame(['time_reversed'], array_map(static fn ($f): string => $f->code->value, $with->measured->flags));
+        self::assertSame(902, $with->measured->readings);
+        self::assertSame(480.0, $with->measured->peak(Quantity::Amps)?->value);
+        foreach (['energyKwh', 'mean10MinA', 'mean1MinKw'] as $sum) {
+            self::assertEqualsWithDelta($without->measured->{$sum}, $with->measured->{$sum}, 1e-9, $sum);
+        }
+        self::assertEqualsWithDelta(15.0, self::row($with, 'a1', Quantity::Amps)->minutesOverContinuous, 1e-9);
+        self::assertEqualsWithDelta(self::row($without, 'a1', Quantity::Amps)->thetaMax, self::row($with, 'a1', Quantity::Amps)->thetaMax, 1e-9);
+    }
+
+    public function test_a_clock_set_back_takes_nothing_away(): void
+    {
+        // 85 kW for 60 s, the clock goes back by 30 s, 85 kW for 60 s more: the seconds between the clocks are not known.
+        $judgement = self::judge([...self::steady(250, 60), ...self::steady(250, 60, 30)]);
+
+        self::assertEqualsWithDelta(85 * 119 / 3600, $judgement->measured->energyKwh, 1e-9);
+    }
+
+    public function test_energy_names_its_bridged_share(): void
+    {
+        // 100 s and 300 s of 85 kW: three quarters of it in a gap.
+        $judgement = self::judge([new Reading(0, 30, 340, 250), new Reading(100_000, 30, 340, 250), new Reading(400_000, 30, 340, 250)]);
+
+        self::assertEqualsWithDelta(0.75, $judgement->measured->energyBridgedShare, 1e-9);
+        self::assertSame(0.0, self::judge(self::steady(250, 60))->measured->energyBridgedShare);
+        self::assertSame(0.0, self::judge(self::steady(0, 60))->measured->energyBridgedShare);
+        self::assertNull(self::judge([new Reading(0, 30)])->measured->energyBridgedShare);
+    }
+
+    public function test_a_doubtful_charge_spoils_only_what_was_estimated_from_it(): void
+    {
+        $doubted = static fn (Reading ...$more): bool => str_contains(Say::all(self::judge([...self::steady(250, 10), ...$more])->findings), 'rests on a reading that looks wrong');
+
+        self::assertFalse($doubted(new Reading(20_000, 20, 340, 260)), 'read beside a charge that fell');
+        self::assertTrue($doubted(new Reading(20_000, 20, kw: 95)), 'estimated from a charge that fell');
+        self::assertFalse($doubted(new Reading(20_000, 30, 340, 260, celsius: ['adapter' => 300.0])), 'beside a temperature that cannot be');
+    }
+
     public function test_a_peak_that_rests_on_a_doubtful_reading_asks_for_care(): void
     {
         $judgement = self::judge([...self::steady(250, 300), new Reading(310_000, 30, 340, 260, 120.0)]);
@@ -161,6 +283,13 @@ final class JudgeTest extends TestCase
             [['adapter' => 40.0, 'ambient' => 8.0], TemperatureState::Caution, Verdict::Caution],
             [['adapter' => 60.0, 'ambient' => 40.0], TemperatureState::Over, Verdict::Failed],
             [['inlet' => 62.0, 'ambient' => 40.0], TemperatureState::Caution, Verdict::Caution],
+            [['inlet' => 49.0, 'ambient' => 19.1], TemperatureState::Within, Verdict::Passed],
+            [['inlet' => 49.0, 'ambient' => 19.0], TemperatureState::Caution, Verdict::Caution],
+            [['inlet' => 50.0, 'ambient' => 40.0], TemperatureState::Caution, Verdict::Caution],
+            [['adapter' => 50.0], TemperatureState::Caution, Verdict::Caution],
+            [['adapter' => 49.9], TemperatureState::NotMeasured, Verdict::Passed],
+            [['adapter' => 60.0], TemperatureState::Over, Verdict::Failed],
+            [['inlet' => 49.0, 'ambient' => -1.0], TemperatureState::Over, Verdict::Failed],
             [['adapter' => 40.0], TemperatureState::NotMeasured, Verdict::Passed],
         ] as [$celsius, $state, $verdict]) {
             $judgement = self::judge([...self::steady(250, 300), new Reading(301_000, 30, 340, 250, celsius: $celsius)]);
@@ -171,10 +300,47 @@ final class JudgeTest extends TestCase
     public function test_an_adapter_with_its_own_limits_is_judged_by_them(): void
     {
         $file = self::file(['derate_c' => 70, 'cutoff_c' => 85]);
-        foreach ([[65.0, TemperatureState::Within], [71.0, TemperatureState::Caution], [85.0, TemperatureState::Over]] as [$celsius, $state]) {
-            $judgement = self::judge([...self::steady(250, 300), new Reading(301_000, 30, 340, 250, celsius: ['adapter' => $celsius, 'ambient' => 20.0])], $file);
-            self::assertSame($state, $judgement->temperatures[0]->state);
+        foreach ([
+            [['adapter' => 65.0, 'ambient' => 40.0], 'within'], [['adapter' => 70.0, 'ambient' => 50.0], 'caution'], [['adapter' => 85.0, 'ambient' => 60.0], 'over'],
+            // The limits on the rise stay, and a rise that nobody knows is not measured.
+            [['adapter' => 65.0, 'ambient' => 35.0], 'caution'], [['adapter' => 65.0, 'ambient' => 15.0], 'over'], [['adapter' => 65.0], 'not_measured'],
+            // They are the adapter's own: a handle keeps the general ones.
+            [['handle' => 60.0, 'ambient' => 40.0], 'over'],
+        ] as [$celsius, $state]) {
+            $judgement = self::judge([...self::steady(250, 300), new Reading(301_000, 30, 340, 250, celsius: $celsius)], $file);
+            self::assertSame($state, $judgement->temperatures[0]->state->value, json_encode($celsius) ?: '');
         }
+    }
+
+    public function test_too_hot_to_hold_is_said_of_what_is_held_and_hot(): void
+    {
+        $finding = static fn (array $celsius): string => Say::it(self::judge([...self::steady(250, 300), new Reading(301_000, 30, 340, 250, celsius: $celsius)])->findings[0]);
+
+        self::assertStringContainsString('Adapter reached 61 °C: too hot to hold', $finding(['adapter' => 61.0, 'ambient' => 40.0]));
+        self::assertStringContainsString('Inlet reached 49 °C, 50 K above the air around it', $finding(['inlet' => 49.0, 'ambient' => -1.0]));
+        self::assertStringContainsString('Handle reached 45 °C, 50 K above the air around it', $finding(['handle' => 45.0, 'ambient' => -5.0]));
+        self::assertStringContainsString('Handle reached 52 °C: watch it', $finding(['handle' => 52.0, 'ambient' => 30.0]));
+    }
+
+    public function test_the_ambient_is_carried_on_for_half_an_hour(): void
+    {
+        $rise = static fn (int $afterS): ?float => self::judge([
+            new Reading(0, 30, 340, 250, celsius: ['ambient' => 20.0]), ...self::steady(250, $afterS - 1, 1), new Reading($afterS * 1000, 30, 340, 250, celsius: ['adapter' => 45.0]),
+        ])->temperatures[0]->riseK;
+
+        self::assertSame([25.0, null], [$rise(1800), $rise(1801)]);
+    }
+
+    public function test_the_heat_load_goes_back_to_the_ambient_of_the_conditions_after_half_an_hour(): void
+    {
+        // At 65 °C 300 A become 186 A, and 250 A end at a load of 1.81; at the 25 °C of the conditions at 0.69.
+        $hot = static fn (int $everyS): Judgement => self::judge(array_map(
+            static fn (int $s): Reading => new Reading($s * 1000, 30, 340, 250, celsius: $s % $everyS === 0 ? ['ambient' => 65.0] : []), range(0, 10_800, 60),
+        ));
+        $theta = static fn (Judgement $j): float => self::row($j, 'a1', Quantity::Amps)->thetaMax ?? 0.0;
+
+        self::assertEqualsWithDelta((250 / 300) ** 2 / (25 / 65), $theta($hot(1800)), 0.05);
+        self::assertEqualsWithDelta((250 / 300) ** 2 / (25 / 65) * (1 - exp(-31 / 33.6)), $theta($hot(20_000)), 0.05);
     }
 
     public function test_a_session_through_a_refused_chain_is_marked(): void

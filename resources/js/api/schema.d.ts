@@ -1138,6 +1138,7 @@ export interface components {
             /** @enum {string} */
             state: "within" | "close" | "over" | "not_measured";
             minutes_over_continuous: components["schemas"]["NumberOrNull"];
+            minutes_over_unread: components["schemas"]["NumberOrNull"];
             allowed_minutes: components["schemas"]["NumberOrNull"];
             theta_max: components["schemas"]["NumberOrNull"];
             provenance: components["schemas"]["Provenance"] | null;
@@ -1164,6 +1165,8 @@ export interface components {
             mean_10min: components["schemas"]["Means"];
             mean_1min: components["schemas"]["Means"];
             energy_kwh: components["schemas"]["NumberOrNull"];
+            /** @description Of the energy, what lies in gaps that nobody read (0 to 1) */
+            energy_bridged_share: number | null;
             soc_gained: components["schemas"]["NumberOrNull"];
             implied_usable_kwh: components["schemas"]["NumberOrNull"];
             plate_check: components["schemas"]["PlateRow"][];
