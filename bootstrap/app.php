@@ -2,7 +2,10 @@
 
 declare(strict_types=1);
 
+use App\Equipment\OutOfDate;
+use App\Equipment\PieceStore;
 use App\Http\Middleware\SecurityHeaders;
+use App\Models\Piece;
 use Harmozon\Core\Files\FieldError;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Refusal;
@@ -42,10 +45,21 @@ return Application::configure(basePath: dirname(__DIR__))
                 'code' => $e->problem->code,
             ], 422);
         });
+        $exceptions->render(static function (OutOfDate $e, Request $request): JsonResponse {
+            $isGone = $e->piece->trashed();
+            $told = Message::of($isGone ? 'app.put_aside' : 'app.changed_meanwhile', name: $e->piece->name);
+
+            return new JsonResponse([
+                'message' => app(Voice::class)->say($told),
+                'code' => $told->code,
+                'now' => ['id' => $e->piece->ulid, 'version' => $e->piece->version, ...PieceStore::fieldsOf($e->piece), ...($e->piece instanceof Piece ? ['spec' => $e->piece->plate()] : [])],
+                'sent' => $request->json()->all(),
+            ], $isGone ? 410 : 409);
+        });
         // The framework would name its own classes and repeat the id.
         $exceptions->render(static fn (NotFoundHttpException $e, Request $request): ?JsonResponse => $request->is('api/*') && $e->getPrevious() instanceof ModelNotFoundException
             ? new JsonResponse(['message' => app(Voice::class)->say(Message::of('app.no_such_record'))], 404)
             : null);
-        $exceptions->dontReport(Refusal::class);
+        $exceptions->dontReport([Refusal::class, OutOfDate::class]);
     })
     ->create();

@@ -11,11 +11,17 @@ use App\Models\Vehicle;
 use Harmozon\Core\Files\EquipmentReader;
 use Harmozon\Core\Files\FieldError;
 use Harmozon\Core\Files\Node;
+use Harmozon\Core\Files\Transcript;
 use Harmozon\Core\Words\Message;
+use Illuminate\Support\Arr;
+use Illuminate\Support\Facades\DB;
 
 /** Writes pieces of the garage. A plate is stored only after the core has read it. */
 final class PieceStore
 {
+    /** No figure of a plate stands as deep. */
+    private const DEEPEST_PATH = 6;
+
     public function __construct(private readonly EquipmentReader $reader)
     {
     }
@@ -29,20 +35,31 @@ final class PieceStore
     {
         $model = $kind->model();
 
-        return $model::query()->create([...$this->columns($kind, $fields), 'position' => $model::query()->max('position') + 1]);
+        return $model::query()->create([...$this->columns($kind, $fields), 'position' => $model::query()->max('position') + 1, 'version' => 1]);
     }
 
     /**
-     * @param  array<string, mixed>  $fields
+     * Changes what is given and leaves the rest as it is.
+     *
+     * @param  array<string, mixed>  $fields  the version they were typed against; any of name, blurb, tag, place and spec;
+     *                                        or `changes`, figures of the plate by dotted path (`inlets.0.dc.max_v`)
      *
      * @throws FieldError
+     * @throws OutOfDate when there is a newer version, or the piece was put aside
      */
-    public function replace(PieceKind $kind, string $id, array $fields): Vehicle|Adapter|Outlet|Place
+    public function change(PieceKind $kind, string $id, array $fields): Vehicle|Adapter|Outlet|Place
     {
-        $piece = $this->find($kind, $id);
-        $piece->update($this->columns($kind, $fields));
+        return DB::transaction(function () use ($kind, $id, $fields): Vehicle|Adapter|Outlet|Place {
+            $node = Node::of($fields);
+            $version = $node->wholeNumber('version', 1, PHP_INT_MAX) ?? throw $node->fail('version', Message::of('field.required'));
+            $piece = $kind->model()::withTrashed()->where('ulid', $id)->firstOrFail();
+            if ($piece->trashed() || $piece->version !== $version) {
+                throw new OutOfDate($piece);
+            }
+            $piece->update([...$this->columns($kind, [...self::fieldsOf($piece), ...self::changed($piece, $node, $fields)]), 'version' => $version + 1]);
 
-        return $piece;
+            return $piece;
+        });
     }
 
     /**
@@ -53,6 +70,47 @@ final class PieceStore
     public function check(PieceKind $kind, array $fields): void
     {
         $this->columns($kind, $fields);
+    }
+
+    /**
+     * A piece as it is written.
+     *
+     * @return array<string, mixed>
+     */
+    public static function fieldsOf(Vehicle|Adapter|Outlet|Place $piece): array
+    {
+        return match (true) {
+            $piece instanceof Place => ['name' => $piece->name],
+            $piece instanceof Adapter => ['name' => $piece->name, 'blurb' => $piece->blurb, 'tag' => $piece->tag, 'spec' => $piece->spec],
+            $piece instanceof Outlet => ['name' => $piece->name, 'blurb' => $piece->blurb, 'place' => $piece->placeUlid(), 'spec' => $piece->spec],
+            default => ['name' => $piece->name, 'blurb' => $piece->blurb, 'spec' => $piece->spec],
+        };
+    }
+
+    /**
+     * The fields that are given, with every change of the plate in its place.
+     *
+     * @param  array<string, mixed>  $fields
+     * @return array<string, mixed>
+     */
+    private static function changed(Vehicle|Adapter|Outlet|Place $piece, Node $node, array $fields): array
+    {
+        $changes = $node->raw('changes');
+        if ($changes === null || $piece instanceof Place) {
+            return $fields;
+        }
+        if (! is_array($changes) || ($changes !== [] && array_is_list($changes))) {
+            throw $node->fail('changes', Message::of('field.expected_changes'));
+        }
+        $spec = $piece->spec;
+        foreach ($changes as $path => $value) {
+            if (substr_count((string) $path, '.') > self::DEEPEST_PATH) {
+                throw $node->fail('changes', Message::of('field.expected_changes'));
+            }
+            Arr::set($spec, (string) $path, $value);
+        }
+
+        return [...$fields, 'spec' => $spec];
     }
 
     public function remove(PieceKind $kind, string $id): void
@@ -85,14 +143,17 @@ final class PieceStore
         if (! $kind->hasPlate()) {
             return $columns;
         }
-        $spec = $node->object('spec')->with(['id' => 'new', 'name' => $columns['name']]);
+        // A plate has no name of its own: the piece's id and name stand outside it. What the core does not read is not kept.
+        $read = new Transcript;
+        $spec = $node->object('spec')->transcribed($read)->with(['id' => 'new', 'name' => $columns['name']]);
         match ($kind) {
             PieceKind::Vehicles => $this->reader->vehicle($spec),
             PieceKind::Adapters => $this->reader->adapter($spec),
             default => $this->reader->outlet($spec),
         };
-        // A plate has no name of its own: the piece's id and name stand outside it.
-        $columns += ['blurb' => $node->textOrNull('blurb', 120) ?? '', 'spec' => array_diff_key((array) $node->raw('spec'), ['id' => true, 'name' => true])];
+        $kept = $read->copy();
+        unset($kept->id, $kept->name);
+        $columns += ['blurb' => $node->raw('blurb') === '' ? '' : ($node->textOrNull('blurb', 120) ?? ''), 'spec' => $kept];
         if ($kind === PieceKind::Adapters) {
             $columns['tag'] = $node->textOrNull('tag', 4) ?? throw $node->fail('tag', Message::of('field.required'));
         }

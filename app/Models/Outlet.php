@@ -31,6 +31,12 @@ final class Outlet extends Piece
         return is_string($id) ? $id : null;
     }
 
+    /** Of its place, which may have been put aside. */
+    public function placeUlid(): string
+    {
+        return Place::withTrashed()->whereKey($this->place_id)->firstOrFail()->ulid;
+    }
+
     /** @return BelongsTo<Place, $this> */
     public function place(): BelongsTo
     {

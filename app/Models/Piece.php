@@ -19,6 +19,7 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  * @property string $blurb
  * @property int $position
  * @property array<string, mixed> $spec
+ * @property int $version
  */
 abstract class Piece extends Model
 {
@@ -32,6 +33,14 @@ abstract class Piece extends Model
     protected function casts(): array
     {
         return ['spec' => 'array'];
+    }
+
+    /** Its plate as it is stored: an empty object stays one. */
+    public function plate(): \stdClass
+    {
+        $plate = json_decode($this->getRawOriginal('spec'), false, flags: JSON_THROW_ON_ERROR);
+
+        return $plate instanceof \stdClass ? $plate : new \stdClass;
     }
 
     /** @return Collection<int, static> as the garage arranged them */

@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  * @property int $garage_id
  * @property string $name
  * @property int $position
+ * @property int $version
  * @property-read Collection<int, Outlet> $outlets
  */
 final class Place extends Model

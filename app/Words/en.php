@@ -6,6 +6,8 @@ declare(strict_types=1);
 return [
     'app.sign_in_refused' => 'This e-mail address and password do not belong together.',
     'app.demo_not_loaded' => 'The demo garage is not loaded: run ./harmozon reset-demo.',
+    'app.changed_meanwhile' => '{name} was changed meanwhile, perhaps in another tab. Nothing of yours was written, and nothing is lost.',
+    'app.put_aside' => '{name} was put aside meanwhile, perhaps in another tab. Nothing of yours was written, and nothing is lost.',
     'app.no_such_record' => 'There is no such record in this garage.',
     'app.not_in_garage' => 'is not in this garage',
     'app.session_finished' => 'is finished; reopen it to change its readings',

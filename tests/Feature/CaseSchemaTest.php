@@ -16,7 +16,7 @@ final class CaseSchemaTest extends TestCase
 {
     /** What only the reader can see: one field against another. */
     private const BEYOND_A_SCHEMA = [
-        'boost below continuous', 'boost without minutes', 'the same id twice', 'a curve that goes back', 'a window upside down', 'a target below the arrival', 'bands that go back',
+        'boost below continuous', 'boost without minutes', 'the same id twice', 'a curve that goes back', 'an adapter named as the car', 'an adapter named as the inlet', 'an adapter named as the outlet', 'an attached adapter named as the car', 'an attached adapter that is in the kit', 'a window upside down', 'a target below the arrival', 'bands that go back',
     ];
 
     public function test_both_accept_what_is_right(): void

@@ -32,7 +32,7 @@ final class PieceApiTest extends TestCase
         $asks = collect($fit()->assertJsonPath('outcome', 'unverified')->json('gates'))->flatMap(fn (array $g): array => $g['asks'])->all();
         self::assertSame([[$dray->ulid, 'programmes', 'names']], array_map(static fn (array $a): array => [$a['piece'], $a['path'], $a['kind']], $asks));
 
-        $response = $this->putJson("/api/pieces/vehicles/{$dray->ulid}", ['name' => 'Dray', 'blurb' => $dray->blurb, 'spec' => ['programmes' => ['ostler']] + $dray->spec]);
+        $response = $this->putJson("/api/pieces/vehicles/{$dray->ulid}", ['version' => $dray->version, 'spec' => ['programmes' => ['ostler']] + $dray->spec]);
         Contract::holds('PUT', '/pieces/{kind}/{piece}', $response->assertOk());
         $fit()->assertJsonPath('outcome', 'charges');
     }
@@ -82,11 +82,11 @@ final class PieceApiTest extends TestCase
         $wrong = $van->spec;
         $wrong['inlets'][0]['dc']['max_v'] = 50_000;
         foreach (['POST' => '/api/pieces/vehicles/check', 'PUT' => "/api/pieces/vehicles/{$van->ulid}"] as $method => $path) {
-            $response = $this->json($method, $path, ['name' => 'Brindle', 'spec' => $wrong])->assertStatus(422);
+            $response = $this->json($method, $path, ['version' => 1, 'name' => 'Brindle', 'spec' => $wrong])->assertStatus(422);
             Contract::holds($method, $method === 'PUT' ? '/pieces/{kind}/{piece}' : '/pieces/{kind}/check', $response);
             self::assertArrayHasKey('spec.inlets[0].dc.max_v', $response->json('errors'));
         }
-        foreach ([[], ['name' => ''], ['name' => 'x'], ['name' => 'x', 'spec' => 'plate'], ['name' => 'x', 'spec' => ['inlets' => []]]] as $body) {
+        foreach ([[], ['name' => 'x'], ['version' => 1, 'name' => ''], ['version' => 'x'], ['version' => 1, 'spec' => 'plate'], ['version' => 1, 'spec' => ['inlets' => []]]] as $body) {
             $this->putJson("/api/pieces/vehicles/{$van->ulid}", $body)->assertStatus(422);
         }
         $this->postJson('/api/pieces/outlets', ['name' => 'x', 'place' => 'nowhere', 'spec' => ['coupler' => 'type1', 'current' => 'ac']])->assertStatus(422)->assertJsonStructure(['errors' => ['place']]);

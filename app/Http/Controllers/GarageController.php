@@ -32,6 +32,7 @@ final class GarageController extends Controller
             'groups' => array_map(static fn (string $id, string $name): array => ['id' => $id, 'name' => $name], array_keys($catalogue->groups), $catalogue->groups),
             'places' => Place::inOrder()->map(static fn (Place $place): array => [
                 'id' => $place->ulid,
+                'version' => $place->version,
                 'name' => $place->name,
                 'outlets' => $place->outlets->map(static fn (Outlet $o): array => self::outlet($o, $crate->outlet($o), $plates)),
             ]),
@@ -58,9 +59,9 @@ final class GarageController extends Controller
         return [...self::piece($outlet), 'group' => OutletGroup::of($read)->value, 'lines' => $plates->outlet($read)];
     }
 
-    /** @return array{id: string, name: string, blurb: string, spec: array<string, mixed>} */
+    /** @return array{id: string, version: int, name: string, blurb: string, spec: \stdClass} */
     private static function piece(Piece $piece): array
     {
-        return ['id' => $piece->ulid, 'name' => $piece->name, 'blurb' => $piece->blurb, 'spec' => $piece->spec];
+        return ['id' => $piece->ulid, 'version' => $piece->version, 'name' => $piece->name, 'blurb' => $piece->blurb, 'spec' => $piece->plate()];
     }
 }

@@ -35,7 +35,7 @@ final class PieceController extends Controller
 
     public function update(Request $request, PieceKind $kind, string $piece): JsonResponse
     {
-        return response()->json(self::id($this->pieces->replace($kind, $piece, self::fields($request))));
+        return response()->json(self::id($this->pieces->change($kind, $piece, self::fields($request))));
     }
 
     public function destroy(PieceKind $kind, string $piece): Response
@@ -56,9 +56,9 @@ final class PieceController extends Controller
         return array_filter($request->json()->all(), is_string(...), ARRAY_FILTER_USE_KEY);
     }
 
-    /** @return array{id: string} */
+    /** @return array{id: string, version: int} */
     private static function id(Vehicle|Adapter|Outlet|Place $piece): array
     {
-        return ['id' => $piece->ulid];
+        return ['id' => $piece->ulid, 'version' => $piece->version];
     }
 }

@@ -36,9 +36,12 @@ final readonly class Unread
         };
     }
 
-    public static function ofAdapter(Fact $fact, Adapter $adapter): self
+    /** A fact of an adapter of the chain; one that is attached to the station stands in the station's record. */
+    public static function ofAdapter(Fact $fact, Adapter $adapter, Chain $chain): self
     {
-        return new self($fact, $adapter->id, $fact->path(), $adapter->name);
+        return $chain->outlet->attachedAdapter === $adapter
+            ? new self($fact, $chain->outlet->id, "attached_adapter.{$fact->path()}", $adapter->name)
+            : new self($fact, $adapter->id, $fact->path(), $adapter->name);
     }
 
     /** Whichever figure is missing for a stall's share of its cabinet. */

@@ -38,11 +38,11 @@ final class CaseReader
     {
         self::mustBe($node, self::FORMAT);
         $outlet = $this->equipment->outlet($node->object('outlet'));
-        $adapters = $this->kit($node, $outlet->attachedAdapter === null ? [] : [$outlet->attachedAdapter]);
+        $vehicle = $this->equipment->vehicle($node->object('vehicle'));
 
         return new FitCase(
-            $this->equipment->vehicle($node->object('vehicle')),
-            $adapters,
+            $vehicle,
+            $this->kit($node, [$node->object('outlet')], [$vehicle], [$outlet]),
             $outlet,
             $node->choice('policy', AdapterPolicy::class) ?? AdapterPolicy::Certified,
             $this->conditions($node->objectOrNull('conditions') ?? Node::of([])),
@@ -59,11 +59,10 @@ final class CaseReader
         self::mustBe($node, self::GARAGE_FORMAT);
         $vehicles = self::each($node, 'vehicles', $this->equipment->vehicle(...));
         $outlets = self::each($node, 'outlets', $this->equipment->outlet(...));
-        $attached = array_values(array_filter(array_map(static fn (Outlet $o): ?Adapter => $o->attachedAdapter, $outlets), static fn (?Adapter $a): bool => $a !== null));
 
         return new GarageFile(
             $vehicles,
-            $this->kit($node, $attached),
+            $this->kit($node, $node->objects('outlets'), $vehicles, $outlets),
             $outlets,
             $node->choice('policy', AdapterPolicy::class) ?? AdapterPolicy::Certified,
             $this->conditions($node->objectOrNull('conditions') ?? Node::of([])),
@@ -103,15 +102,22 @@ final class CaseReader
     }
 
     /**
-     * @param  list<Adapter>  $attached  adapters of the stations, whose ids are taken
+     * @param  list<Node>  $posts  where the outlets were read
+     * @param  list<Vehicle>  $vehicles
+     * @param  list<Outlet>  $outlets
      * @return list<Adapter>
      */
-    private function kit(Node $node, array $attached): array
+    private function kit(Node $node, array $posts, array $vehicles, array $outlets): array
     {
+        $taken = self::taken($vehicles, $outlets);
+        foreach ($posts as $post) {
+            self::refuseTaken($post->objectOrNull('attached_adapter'), $taken);
+        }
         $kit = [];
-        $seen = array_fill_keys(array_map(static fn (Adapter $a): string => $a->id, $attached), true);
+        $seen = array_fill_keys(array_filter(array_map(static fn (Outlet $o): ?string => $o->attachedAdapter?->id, $outlets), static fn (?string $id): bool => $id !== null), true);
         foreach ($node->objectsOrNone('adapters') as $piece) {
             $adapter = $this->equipment->adapter($piece);
+            self::refuseTaken($piece, $taken);
             if (isset($seen[$adapter->id])) {
                 throw $piece->fail('id', Message::of('field.twice', id: $adapter->id));
             }
@@ -120,6 +126,35 @@ final class CaseReader
         }
 
         return $kit;
+    }
+
+    /**
+     * Ids by which another piece of the case, or an inlet, is named in answers.
+     *
+     * @param  list<Vehicle>  $vehicles
+     * @param  list<Outlet>  $outlets
+     * @return array<string, true>
+     */
+    private static function taken(array $vehicles, array $outlets): array
+    {
+        $taken = array_map(static fn (Outlet $o): string => $o->id, $outlets);
+        foreach ($vehicles as $vehicle) {
+            $taken[] = $vehicle->id;
+            foreach (array_keys($vehicle->inlets) as $inlet) {
+                $taken[] = "{$vehicle->id}#{$inlet}";
+            }
+        }
+
+        return array_fill_keys($taken, true);
+    }
+
+    /** @param  array<string, true>  $taken */
+    private static function refuseTaken(?Node $adapter, array $taken): void
+    {
+        $id = $adapter?->text('id');
+        if ($id !== null && isset($taken[$id])) {
+            throw $adapter->fail('id', Message::of('field.id_taken', id: $id));
+        }
     }
 
     private function faults(Node $node): Faults

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Files;
 
+use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Equipment\Access;
 use Harmozon\Core\Equipment\AccessKind;
 use Harmozon\Core\Equipment\AcSide;
@@ -32,6 +33,7 @@ use Harmozon\Core\Equipment\Tariff;
 use Harmozon\Core\Equipment\Translation;
 use Harmozon\Core\Equipment\UnknownCoupler;
 use Harmozon\Core\Equipment\Vehicle;
+use Harmozon\Core\Power\Limits;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Unit;
@@ -39,6 +41,9 @@ use Harmozon\Core\Words\Unit;
 /** Reads vehicles, adapters and outlets in the words of the case file. Every method throws FieldError with a path. */
 final class EquipmentReader
 {
+    /** Links that have no record of their own go by these ids. */
+    private const MEANINGFUL_IDS = [Chain::CABLE, Limits::PACK, Limits::CONVERTER];
+
     public function vehicle(Node $node): Vehicle
     {
         $inlets = array_map($this->inlet(...), $node->objects('inlets'));
@@ -61,9 +66,13 @@ final class EquipmentReader
     public function adapter(Node $node): Adapter
     {
         $translates = $node->objectOrNull('translates');
+        $id = $node->text('id');
+        if (in_array($id, self::MEANINGFUL_IDS, true)) {
+            throw $node->fail('id', Message::of('field.id_means_something', id: $id));
+        }
 
         return new Adapter(
-            $node->text('id'),
+            $id,
             $node->textOrNull('name') ?? $node->text('id'),
             $this->coupler($node, 'input'),
             $this->coupler($node, 'output'),

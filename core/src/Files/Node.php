@@ -21,19 +21,22 @@ final readonly class Node
     /** What was given is quoted in a complaint up to so many characters. */
     public const LONGEST_QUOTE = 40;
 
-    /** @param  array<array-key, mixed>  $fields */
-    private function __construct(private array $fields, public string $path)
+    /**
+     * @param  array<array-key, mixed>  $fields
+     * @param  Transcript|null  $transcript  where what is read is written down; null when nobody asks
+     */
+    private function __construct(private array $fields, public string $path, private ?Transcript $transcript)
     {
     }
 
     /** @throws FieldError when the value is not an object */
-    public static function of(mixed $value, string $path = ''): self
+    public static function of(mixed $value, string $path = '', ?Transcript $transcript = null): self
     {
         if (! is_array($value) || ($value !== [] && array_is_list($value))) {
             throw FieldError::at($path, Message::of('field.expected_object', kind: self::kind($value)));
         }
 
-        return new self($value, $path);
+        return new self($value, $path, $transcript);
     }
 
     /** @throws FieldError when the text is not a JSON object */
@@ -55,7 +58,13 @@ final readonly class Node
      */
     public function with(array $fields): self
     {
-        return new self([...$this->fields, ...$fields], $this->path);
+        return new self([...$this->fields, ...$fields], $this->path, $this->transcript);
+    }
+
+    /** The same object; what is read of it from now on is written down. */
+    public function transcribed(Transcript $transcript): self
+    {
+        return new self($this->fields, $this->path, $transcript);
     }
 
     public function has(string $key): bool
@@ -66,7 +75,12 @@ final readonly class Node
     /** The raw value of a field; null when absent. */
     public function raw(string $key): mixed
     {
-        return $this->fields[$key] ?? null;
+        $value = $this->fields[$key] ?? null;
+        if ($this->transcript !== null && array_key_exists($key, $this->fields)) {
+            $this->transcript->value($key, $value);
+        }
+
+        return $value;
     }
 
     public function at(string $key): string
@@ -81,12 +95,12 @@ final readonly class Node
 
     public function object(string $key): self
     {
-        return self::of($this->fields[$key] ?? throw $this->fail($key, Message::of('field.required')), $this->at($key));
+        return self::of($this->fields[$key] ?? throw $this->fail($key, Message::of('field.required')), $this->at($key), $this->transcript?->object($key));
     }
 
     public function objectOrNull(string $key): ?self
     {
-        return $this->has($key) ? $this->object($key) : null;
+        return $this->raw($key) === null ? null : $this->object($key);
     }
 
     /** @return list<self> */
@@ -94,7 +108,7 @@ final readonly class Node
     {
         $nodes = [];
         foreach ($this->list($key) as $i => $value) {
-            $nodes[] = self::of($value, $this->at($key)."[{$i}]");
+            $nodes[] = self::of($value, $this->at($key)."[{$i}]", $this->transcript?->item($key, $i));
         }
 
         return $nodes;

@@ -40,6 +40,15 @@ final class CaseReaderTest extends TestCase
         yield 'boost below continuous' => ['adapters.0.plate.boost_a', 200, 'adapters[0].plate.boost_a: boost amps (200) cannot be below'];
         yield 'boost without minutes' => ['adapters.0.plate.boost_minutes', null, 'adapters[0].plate.boost_minutes: boost amps need'];
         yield 'the same id twice' => ['adapters.1', Cases::ADAPTER, 'adapters[1].id: "a1" stands twice'];
+        yield 'an adapter named as the cable' => ['adapters.0.id', 'cable', 'adapters[0].id: "cable" names a link of every chain'];
+        yield 'an adapter named as the pack' => ['adapters.0.id', 'pack', 'adapters[0].id: "pack" names a link of every chain'];
+        yield 'an adapter named as the converter' => ['adapters.0.id', 'converter', 'adapters[0].id: "converter" names a link of every chain'];
+        yield 'an adapter named as the car' => ['adapters.0.id', 'car', 'adapters[0].id: "car" is the id of another piece'];
+        yield 'an adapter named as the inlet' => ['adapters.0.id', 'car#0', 'adapters[0].id: "car#0" is the id of another piece'];
+        yield 'an adapter named as the outlet' => ['adapters.0.id', 'post', 'adapters[0].id: "post" is the id of another piece'];
+        yield 'an attached adapter named as the cable' => ['outlet.attached_adapter', ['id' => 'cable'] + Cases::ADAPTER, 'outlet.attached_adapter.id: "cable" names a link of every chain'];
+        yield 'an attached adapter named as the car' => ['outlet.attached_adapter', ['id' => 'car'] + Cases::ADAPTER, 'outlet.attached_adapter.id: "car" is the id of another piece'];
+        yield 'an attached adapter that is in the kit' => ['outlet.attached_adapter', Cases::ADAPTER, 'adapters[0].id: "a1" stands twice'];
         yield 'a curve that goes back' => ['vehicle.pack.voltage_by_soc', [[0, 300], [50, 350], [40, 360]], 'vehicle.pack.voltage_by_soc[2][0]: states of charge must rise'];
         yield 'a curve of triples' => ['vehicle.pack.voltage_by_soc', [[0, 300, 1]], 'vehicle.pack.voltage_by_soc[0]: expected a [soc, value] pair'];
         yield 'an empty curve' => ['vehicle.charge_curve_kw', [], 'vehicle.charge_curve_kw: needs at least one'];

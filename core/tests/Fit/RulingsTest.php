@@ -266,6 +266,22 @@ final class RulingsTest extends TestCase
         self::assertSame('Held back by the supply: at 208 V the onboard charger does not reach its full power.', Say::it($best->why()));
     }
 
+    public function test_facts_of_an_attached_adapter_are_read_at_its_station(): void
+    {
+        $attached = array_diff_key(Cases::ADAPTER, array_flip(['current', 'certification', 'damaged'])) + ['holds_back' => true];
+        $attached['plate'] = ['continuous_a' => 300];
+        $asked = [];
+        foreach (Cases::answer(Cases::file(outlet: ['coupler' => 'j3400', 'attached_adapter' => $attached]))->best->gates as $gate) {
+            foreach ($gate->missing as $unread) {
+                $asked[] = "{$unread->piece} {$unread->path}";
+            }
+        }
+
+        self::assertEqualsCanonicalizing(
+            ['post attached_adapter.current', 'post attached_adapter.plate.max_v', 'post attached_adapter.damaged', 'post attached_adapter.certification'], $asked,
+        );
+    }
+
     /**
      * @param  list<array<string, mixed>>  $adapters
      * @param  array<string, mixed>  $car

@@ -48,7 +48,7 @@ final class OneVoiceTest extends TestCase
         $case = Cases::read(Cases::file(adapters: [[]]));
         $chain = new Chain($case->outlet, $case->adapters, $case->vehicle, 0);
         foreach (Fact::cases() as $fact) {
-            $unread = $fact->owner() === FactOwner::Adapter ? Unread::ofAdapter($fact, $case->adapters[0]) : Unread::of($fact, $chain);
+            $unread = $fact->owner() === FactOwner::Adapter ? Unread::ofAdapter($fact, $case->adapters[0], $chain) : Unread::of($fact, $chain);
             $said = Say::it($unread->fact());
 
             self::assertSame($fact->owner() === FactOwner::Adapter, str_contains($said, $case->adapters[0]->name), $said);

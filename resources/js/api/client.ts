@@ -37,6 +37,8 @@ export class ApiError extends Error {
     readonly status: number,
     message: string,
     readonly fields: Record<string, string[]> = {},
+    /** The piece as it is now, where it was changed meanwhile. */
+    readonly now: Schemas['OutOfDate']['now'] | null = null,
   ) {
     super(message);
   }
@@ -99,6 +101,8 @@ export async function ask<T>(call: Promise<Outcomes<T>>): Promise<T> {
   const said = (typeof error === 'object' && error !== null ? error : {}) as {
     message?: string;
     errors?: Record<string, string[]>;
+    now?: Schemas['OutOfDate']['now'];
   };
-  throw new ApiError(response.status, said.message ?? say('api.answered', { status: response.status }), said.errors);
+  const message = said.message ?? say('api.answered', { status: response.status });
+  throw new ApiError(response.status, message, said.errors, said.now);
 }

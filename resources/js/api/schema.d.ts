@@ -431,8 +431,8 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Write a piece anew */
-        put: operations["replacePiece"];
+        /** Change what is given of a piece, and nothing else */
+        put: operations["changePiece"];
         post?: never;
         /** Put a piece aside; it can be restored */
         delete: operations["removePiece"];
@@ -580,6 +580,7 @@ export interface components {
             };
         } | null;
         Vehicle: {
+            version: number;
             /** @description Its plates */
             lines: string[];
             id: string;
@@ -600,6 +601,7 @@ export interface components {
             };
         };
         Adapter: {
+            version: number;
             /** @description Its plates */
             lines: string[];
             id: string;
@@ -615,6 +617,7 @@ export interface components {
             };
         };
         Outlet: {
+            version: number;
             /** @description Its plates */
             lines: string[];
             /** @enum {string} */
@@ -662,6 +665,7 @@ export interface components {
             };
         };
         Place: {
+            version: number;
             id: string;
             name: string;
             outlets: components["schemas"]["Outlet"][];
@@ -781,6 +785,40 @@ export interface components {
                 [key: string]: unknown;
             };
         };
+        PieceChange: {
+            /** @description The version that the change was typed against */
+            version: number;
+            name?: string;
+            blurb?: string;
+            tag?: string;
+            place?: string;
+            /** @description The whole plate */
+            spec?: {
+                [key: string]: unknown;
+            };
+            /** @description Figures of the plate by dotted path (`inlets.0.dc.max_v`) */
+            changes?: {
+                [key: string]: unknown;
+            };
+        };
+        OutOfDate: {
+            message: string;
+            code: components["schemas"]["Code"];
+            now: {
+                id: string;
+                version: number;
+                name: string;
+                blurb?: string;
+                tag?: string;
+                place?: string;
+                spec?: {
+                    [key: string]: unknown;
+                };
+            };
+            sent: {
+                [key: string]: unknown;
+            };
+        };
         Catalogue: {
             marks: {
                 coupler: string;
@@ -840,7 +878,7 @@ export interface components {
             vehicle: string;
             adapters: string[];
             policy?: components["schemas"]["Policy"];
-            conditions?: Record<string, never>;
+            conditions?: components["schemas"]["Conditions"];
             note?: string | null;
         };
         /** @description A fact nobody has read, whose it is, the field it belongs to, and where to read it */
@@ -851,7 +889,7 @@ export interface components {
             piece: string;
             path: string;
             /** @enum {string} */
-            kind: "volts" | "amps" | "kw" | "kwh" | "curve_kw" | "sharing" | "metres" | "yes_no" | "languages" | "current" | "certification" | "access" | "names" | "corner" | "curve";
+            kind: "volts" | "amps" | "kw" | "kwh" | "curve_kw" | "sharing" | "metres" | "phases" | "yes_no" | "languages" | "current" | "certification" | "access" | "names" | "corner" | "curve";
         };
         Gate: {
             /** @enum {string} */
@@ -1267,7 +1305,7 @@ export interface components {
                 "application/json": components["schemas"]["Message"];
             };
         };
-        /** @description The piece's id */
+        /** @description The piece's id and its version now */
         Kept: {
             headers: {
                 [name: string]: unknown;
@@ -1275,7 +1313,17 @@ export interface components {
             content: {
                 "application/json": {
                     id: string;
+                    version: number;
                 };
+            };
+        };
+        /** @description There is a newer version or the piece was put aside; nothing was written */
+        OutOfDate: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["OutOfDate"];
             };
         };
         /** @description The fields that cannot be accepted; nothing was written */
@@ -1878,7 +1926,7 @@ export interface operations {
             422: components["responses"]["Refused"];
         };
     };
-    replacePiece: {
+    changePiece: {
         parameters: {
             query?: never;
             header?: never;
@@ -1890,13 +1938,15 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Piece"];
+                "application/json": components["schemas"]["PieceChange"];
             };
         };
         responses: {
             200: components["responses"]["Kept"];
             401: components["responses"]["Message"];
             404: components["responses"]["Message"];
+            409: components["responses"]["OutOfDate"];
+            410: components["responses"]["OutOfDate"];
             422: components["responses"]["Refused"];
         };
     };

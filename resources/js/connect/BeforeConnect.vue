@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { api, ask, type Report } from '@/api/client';
 import { useAttempt } from '@/ui/useAttempt';
 import { useBoard } from '@/stores/board';
+import { useForecast } from '@/stores/forecast';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
 import { useTerms } from '@/stores/terms';
@@ -15,6 +16,7 @@ const rail = useRail();
 const board = useBoard();
 const garage = useGarage();
 const terms = useTerms();
+const forecast = useForecast();
 const note = ref('');
 const { isBusy, error, attempt } = useAttempt();
 
@@ -27,6 +29,11 @@ const title = computed(() => {
   return adapters ? say('connect.at_through', { ...ends, adapters }) : say('connect.at', ends);
 });
 
+// The minute by which to stop is the forecast's.
+watch([() => forecast.chains, () => forecast.conditions, () => rail.answer], () => forecast.refresh(), {
+  immediate: true,
+});
+
 async function begin(): Promise<void> {
   const { outlet, vehicle } = rail;
   const adapters = answer.value?.adapters;
@@ -34,7 +41,15 @@ async function begin(): Promise<void> {
     return;
   }
   await attempt(async () => {
-    const body = { outlet: outlet.id, vehicle: vehicle.id, adapters, policy: board.policy, note: note.value };
+    const conditions = { ...forecast.conditions, theta: forecast.chains[0]?.theta ?? {} };
+    const body = {
+      outlet: outlet.id,
+      vehicle: vehicle.id,
+      adapters,
+      policy: board.policy,
+      note: note.value,
+      conditions,
+    };
     emit('begun', await ask(api.POST('/sessions', { body })));
   });
 }
@@ -65,6 +80,7 @@ async function begin(): Promise<void> {
     <div class="care">
       <h2>{{ say('connect.care') }}</h2>
       <ul>
+        <li v-if="forecast.main?.stop_words">{{ forecast.main.stop_words }}</li>
         <li v-for="caution in answer.cautions" :key="caution">{{ caution }}</li>
       </ul>
       <p class="quiet small">{{ say('connect.handbooks') }}</p>

@@ -1,6 +1,10 @@
 <script setup lang="ts">
-import { reactive, ref } from 'vue';
+import { computed, reactive, ref } from 'vue';
 import type { ApiError, Reading } from '@/api/client';
+import { number } from '@/plates/entries';
+import { useTerms } from '@/stores/terms';
+import { useUnits } from '@/stores/units';
+import { clock } from '@/ui/figures';
 import { useShortcuts } from '@/ui/useShortcuts';
 import { say } from '@/words/say';
 
@@ -11,41 +15,69 @@ const props = defineProps<{
   take: (reading: Omit<Reading, 'client_id'>) => Promise<boolean>;
 }>();
 
-const fields = [
-  { name: 'soc_pct', label: 'reading.charge', unit: 'unit.percent' },
-  { name: 'volts', label: 'reading.volts', unit: 'unit.volts' },
-  { name: 'amps', label: 'reading.amps', unit: 'unit.amps' },
-  { name: 'kw', label: 'reading.power', unit: 'unit.kw' },
-] as const;
+const { entry } = useUnits();
+const terms = useTerms();
 
-const values = reactive<Record<(typeof fields)[number]['name'] | 'minute', string>>({
-  soc_pct: '',
-  volts: '',
-  amps: '',
-  kw: '',
-  minute: '',
-});
+interface Field {
+  name: 'soc_pct' | 'volts' | 'amps' | 'kw' | 'ambient_c' | 'adapter_c' | 'handle_c' | 'cable_c' | 'inlet_c';
+  label: string;
+  unit: string;
+}
+const values = reactive<Record<string, string>>({});
+const screen: Field[] = [
+  { name: 'soc_pct', label: say('reading.charge'), unit: say('unit.percent') },
+  { name: 'volts', label: say('reading.volts'), unit: say('unit.volts') },
+  { name: 'amps', label: say('reading.amps'), unit: say('unit.amps') },
+  { name: 'kw', label: say('reading.power'), unit: say('unit.kw') },
+];
+const points = ['ambient', 'adapter', 'handle', 'cable', 'inlet'] as const;
+const thermometer = computed<Field[]>(() =>
+  points.map((point) => ({
+    name: `${point}_c`,
+    label: terms.title('point', point),
+    unit: entry('celsius').unit,
+  })),
+);
+const showsHeat = ref(false);
+/** A minute that has not come yet, and that was asked about. */
+let asked: number | null = null;
 const mistyped = ref('');
+/** Clocks differ by as much (s). */
+const LATER_S = 60;
 const first = ref<HTMLInputElement[]>();
 
-function parsed(text: string): number | null {
-  const trimmed = text.trim().replace(',', '.');
-  return trimmed === '' ? null : Number(trimmed);
-}
+/** What was typed; text where it is no number, null where nothing was. */
+const parsed = (text: string): number | string | null => (text.trim() === '' ? null : number(text));
 
 async function submit(): Promise<void> {
-  const numbers = Object.fromEntries(fields.map((f) => [f.name, parsed(values[f.name])]));
-  const minute = parsed(values.minute);
-  const wrong = [...fields.map((f) => [f.label, numbers[f.name]] as const), ['reading.minute', minute] as const].find(
-    ([, n]) => Number.isNaN(n),
+  const fields = [...screen, ...thermometer.value];
+  const numbers: Record<string, number | string | null> = Object.fromEntries(
+    fields.map((f) => [f.name, parsed(values[f.name] ?? '')]),
   );
-  mistyped.value = wrong ? say('reading.not_number', { field: say(wrong[0]) }) : '';
-  if (wrong) {
+  const minute = parsed(values.minute ?? '');
+  const wrong = [...fields, { name: 'minute', label: say('reading.minute') }].find(
+    (f) => typeof (f.name === 'minute' ? minute : numbers[f.name]) === 'string',
+  );
+  const isLater = typeof minute === 'number' && minute * 60 > props.elapsedS + LATER_S && minute !== asked;
+  mistyped.value = wrong
+    ? say('reading.not_number', { field: wrong.label })
+    : isLater
+      ? say('reading.later', { minute: minute, elapsed: clock(props.elapsedS) })
+      : '';
+  if (isLater) {
+    asked = minute;
+  }
+  if (wrong || isLater) {
     return;
   }
-  const t_s = minute === null ? Math.round(props.elapsedS * 10) / 10 : minute * 60;
-  if (await props.take({ t_s, ...numbers, source: 'typed' })) {
-    Object.assign(values, { soc_pct: '', volts: '', amps: '', kw: '', minute: '' });
+  for (const f of thermometer.value) {
+    const shown = numbers[f.name];
+    numbers[f.name] = typeof shown === 'number' ? entry('celsius').store(shown) : null;
+  }
+  const t_s = typeof minute === 'number' ? minute * 60 : Math.round(props.elapsedS * 10) / 10;
+  if (await props.take({ t_s, ...(numbers as Partial<Reading>), source: 'typed' })) {
+    Object.keys(values).forEach((name) => (values[name] = ''));
+    asked = null;
     first.value?.[0]?.focus();
   }
 }
@@ -56,8 +88,13 @@ useShortcuts({ ' ': submit });
 <template>
   <form class="reading" :aria-label="say('reading.form')" @submit.prevent="submit">
     <div class="digits">
-      <div v-for="field in fields" :key="field.name" class="field" :class="{ wrong: error?.about(field.name) }">
-        <label :for="`reading-${field.name}`">{{ say(field.label) }}</label>
+      <div
+        v-for="field in showsHeat ? [...screen, ...thermometer] : screen"
+        :key="field.name"
+        class="field"
+        :class="{ wrong: error?.about(field.name), heat: !screen.includes(field) }"
+      >
+        <label :for="`reading-${field.name}`">{{ field.label }}</label>
         <span class="entry">
           <input
             :id="`reading-${field.name}`"
@@ -68,10 +105,13 @@ useShortcuts({ ' ': submit });
             autocomplete="off"
             :aria-invalid="error?.about(field.name) ? 'true' : undefined"
           />
-          <span class="unit" aria-hidden="true">{{ say(field.unit) }}</span>
+          <span class="unit" aria-hidden="true">{{ field.unit }}</span>
         </span>
       </div>
     </div>
+    <button type="button" class="text-button heat-switch" :aria-expanded="showsHeat" @click="showsHeat = !showsHeat">
+      {{ showsHeat ? say('reading.no_heat') : say('reading.heat') }}
+    </button>
     <p v-if="mistyped" class="complaint" role="alert">{{ mistyped }}</p>
     <p v-else-if="error" class="complaint" role="alert">{{ error.message }}</p>
     <div class="bottom">
@@ -105,6 +145,14 @@ useShortcuts({ ' ': submit });
   padding: 6px 12px 8px;
   border: 1.5px solid var(--line-strong);
   background: var(--paper-raised);
+}
+
+.heat input {
+  font-size: 22px;
+}
+
+.heat-switch {
+  margin: 6px 0;
 }
 
 .field:focus-within {

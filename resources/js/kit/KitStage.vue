@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { pricePlate } from '@/plates/lines';
-import { useEdit, type Draft, type PieceKind } from '@/stores/edit';
+import { useEdit, type Draft, type Found, type PieceKind } from '@/stores/edit';
 import { useGarage } from '@/stores/garage';
 import CatalogueStart from './CatalogueStart.vue';
 import OcpiImport from './OcpiImport.vue';
@@ -12,7 +12,8 @@ import { say, type Code } from '@/words/say';
 
 const garage = useGarage();
 const edit = useEdit();
-const opened = ref<{ kind: PieceKind; id: string | null; draft: Draft; read: string[] } | null>(null);
+/** What is being edited; a piece that is new has no id yet. */
+const opened = ref<{ kind: PieceKind; found: Found | null; draft: Draft; read: string[] } | null>(null);
 const importing = ref(false);
 const { error, attempt } = useAttempt();
 
@@ -24,16 +25,16 @@ const newOnes: Record<PieceKind, Code> = {
 };
 const drawerTitle = computed(() => {
   const at = opened.value;
-  return !at ? '' : at.id ? say('kit.edit_one', { name: at.draft.name }) : say(newOnes[at.kind]);
+  return !at ? '' : at.found ? say('kit.edit_one', { name: at.draft.name }) : say(newOnes[at.kind]);
 });
 
 function open(id: string): void {
-  const found = edit.draftOf(id);
-  opened.value = found && { ...found, id, read: [] };
+  const found = edit.find(id);
+  opened.value = found && { kind: found.kind, found, draft: found.draft, read: [] };
 }
 
 function begin(kind: PieceKind, draft: Draft, read: string[] = []): void {
-  opened.value = { kind, id: null, draft, read };
+  opened.value = { kind, found: null, draft, read };
 }
 
 const newCar = (): Draft => ({
@@ -132,8 +133,8 @@ const newCar = (): Draft => ({
     >
       <PlateEditor
         v-if="opened"
-        :id="opened.id"
-        :key="opened.id ?? opened.draft.name"
+        :key="opened.found?.id ?? opened.draft.name"
+        :found="opened.found"
         :kind="opened.kind"
         :start="opened.draft"
         :read="opened.read"

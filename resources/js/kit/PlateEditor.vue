@@ -3,21 +3,27 @@ import { useDebounceFn } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import { ApiError, wordsOf } from '@/api/client';
 import { useAccount } from '@/stores/account';
-import { useEdit, type Draft, type PieceKind } from '@/stores/edit';
+import { useEdit, type Draft, type Found, type PieceKind } from '@/stores/edit';
 import { valueAt, withValue } from '@/ui/dotted';
+import ChangedMeanwhile from './ChangedMeanwhile.vue';
 import FieldEntry from '@/plates/FieldEntry.vue';
 import { fieldsOf } from '@/plates/fields';
 import { useTerms } from '@/stores/terms';
 import { say } from '@/words/say';
 
 /** A form shaped like the plate it copies; checked as it is typed. */
-const props = defineProps<{ kind: PieceKind; id: string | null; start: Draft; read: string[] }>();
+const props = defineProps<{ kind: PieceKind; found: Found | null; start: Draft; read: string[] }>();
 const emit = defineEmits<{ done: [] }>();
 
 const edit = useEdit();
 const account = useAccount();
 const terms = useTerms();
 const draft = ref<Draft>(JSON.parse(JSON.stringify(props.start)) as Draft);
+/** What the draft began from: the newest version that was seen. */
+const base = ref<Found | null>(props.found);
+/** The piece as somebody else has left it, while it was being edited here. */
+const meanwhile = ref<Found | null>(null);
+const isGone = ref(false);
 const complaints = ref<Record<string, string[]>>({});
 const isBusy = ref(false);
 const error = ref('');
@@ -28,7 +34,9 @@ const inlets = computed(() => {
 });
 const groups = computed(() => fieldsOf(props.kind, inlets.value, account.me?.garage.currency ?? 'USD', terms));
 /** A part of something that is not there is not asked for. */
-const shown = computed(() => groups.value.filter((g) => isThere(g.under?.split('.').slice(0, -1).join('.'))));
+const shown = computed(() =>
+  groups.value.filter((g) => isThere(g.hasNoSwitch ? g.under : g.under?.split('.').slice(0, -1).join('.'))),
+);
 const isThere = (path: string | undefined) =>
   path === undefined || path === '' || Boolean(valueAt(draft.value.spec, path));
 
@@ -49,7 +57,12 @@ function setInlets(change: (list: unknown[]) => unknown[]): void {
 }
 
 function keep(e: unknown): void {
-  if (e instanceof ApiError && e.status === 422) {
+  if (e instanceof ApiError && e.now && base.value) {
+    const { id, version, ...now } = e.now;
+    isGone.value = e.status === 410;
+    meanwhile.value = { kind: props.kind, id, version, draft: now };
+    error.value = e.message;
+  } else if (e instanceof ApiError && e.status === 422) {
     complaints.value = e.fields;
     error.value = e.message;
   } else {
@@ -72,15 +85,23 @@ watch(draft, check, { deep: true });
 async function save(): Promise<void> {
   isBusy.value = true;
   try {
-    await (props.id === null
-      ? edit.create(props.kind, draft.value)
-      : edit.replace(props.kind, props.id, draft.value, props.start));
+    await (base.value === null ? edit.create(props.kind, draft.value) : edit.change(base.value, draft.value));
     emit('done');
   } catch (e) {
     keep(e);
   } finally {
     isBusy.value = false;
   }
+}
+
+/** Goes on from what is there now; what was typed here stays where it stands. */
+async function goOn(theirs: Found, next: Draft): Promise<void> {
+  const version = isGone.value ? await edit.restore(theirs.kind, theirs.id) : theirs.version;
+  base.value = { ...theirs, version };
+  meanwhile.value = null;
+  isGone.value = false;
+  error.value = '';
+  draft.value = next;
 }
 </script>
 
@@ -110,7 +131,7 @@ async function save(): Promise<void> {
       <header>
         <h3>{{ group.title }}</h3>
         <button
-          v-if="group.under"
+          v-if="group.under && !group.hasNoSwitch"
           type="button"
           class="text-button"
           @click="set(group.under, isThere(group.under) ? null : (group.start ?? {}))"
@@ -142,7 +163,16 @@ async function save(): Promise<void> {
       </button>
     </p>
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
-    <div class="end">
+    <ChangedMeanwhile
+      v-if="meanwhile && base"
+      :before="base.draft"
+      :mine="draft"
+      :theirs="meanwhile.draft"
+      :is-gone="isGone"
+      :groups="groups"
+      @go-on="(next: Draft) => meanwhile && goOn(meanwhile, next)"
+    />
+    <div v-else class="end">
       <el-button type="primary" native-type="submit" size="large" :loading="isBusy">{{ say('editor.keep') }}</el-button>
       <el-button size="large" @click="emit('done')">{{ say('editor.leave') }}</el-button>
     </div>

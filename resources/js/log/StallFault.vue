@@ -26,13 +26,13 @@ function begin(): void {
 }
 
 async function keep(text: string | null): Promise<void> {
-  const found = edit.draftOf(props.session.outlet.id);
+  const found = edit.find(props.session.outlet.id);
   if (!found) {
     return;
   }
   await attempt(async () => {
     const spec = withValue(found.draft.spec ?? {}, 'known_fault', text);
-    await edit.replace(found.kind, props.session.outlet.id, { ...found.draft, spec }, found.draft);
+    await edit.change(found, { ...found.draft, spec });
     words.value = null;
   });
 }

@@ -32,6 +32,8 @@ const field = computed<Field>(() => {
       return { ...base, kind: 'choice', options: optionsOf(terms.all('sharing')) };
     case 'kwh':
       return { ...base, kind: 'number', unit: say('unit.kwh') };
+    case 'phases':
+      return { ...base, kind: 'number' };
     case 'metres':
       return { ...base, kind: 'number', unit: say('unit.metres') };
     case 'yes_no':
@@ -52,14 +54,18 @@ const field = computed<Field>(() => {
 });
 
 async function keep(): Promise<void> {
-  const found = edit.draftOf(props.ask.piece);
+  const found = edit.find(props.ask.piece);
   if (!found) {
     error.value = say('ask.stations_own');
     return;
   }
   await attempt(async () => {
     const spec = withValue(found.draft.spec ?? {}, props.ask.path, value.value);
-    await edit.replace(found.kind, props.ask.piece, { ...found.draft, spec }, found.draft);
+    await edit.change(found, { ...found.draft, spec }).catch(async (e: unknown) => {
+      // Changed in another tab: what was typed stays, and goes on top of what is there now when it is kept again.
+      await edit.refresh();
+      throw e;
+    });
   });
 }
 </script>

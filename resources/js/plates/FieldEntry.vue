@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue';
-import { read, written } from './entries';
+import { isFigure, read, written } from './entries';
 import type { Field } from './fields';
 import { useTerms } from '@/stores/terms';
+import { useUnits } from '@/stores/units';
 import { say } from '@/words/say';
 
 /** One figure of a plate. Empty is not known. */
@@ -11,9 +12,22 @@ const model = defineModel<unknown>({ required: true });
 const id = useId();
 const terms = useTerms();
 
+const { entry } = useUnits();
+/** The garage's own unit for what is stored in ours. */
+const own = computed(() => entry(props.field.kind));
+const unit = computed(() => props.field.unit ?? own.value.unit);
+
+/** Digits that a conversion there and back leaves as they were typed. */
+const DIGITS = 8;
+const rounded = (n: number) => Number(n.toPrecision(DIGITS));
+
 const text = computed({
-  get: () => written(props.field.kind, model.value),
-  set: (typed: string) => (model.value = read(props.field.kind, typed)),
+  get: () =>
+    written(props.field.kind, typeof model.value === 'number' ? rounded(own.value.show(model.value)) : model.value),
+  set: (typed: string) => {
+    const value = read(props.field.kind, typed);
+    model.value = typeof value === 'number' ? rounded(own.value.store(value)) : value;
+  },
 });
 const yesNo = computed({
   get: () => (model.value === true ? 'yes' : model.value === false ? 'no' : ''),
@@ -79,12 +93,12 @@ function speak(language: string, isSpoken: boolean): void {
           :id="id"
           v-model.lazy="text"
           class="figures"
-          :inputmode="field.kind === 'number' ? 'decimal' : 'text'"
+          :inputmode="isFigure(field.kind) ? 'decimal' : 'text'"
           autocomplete="off"
           :placeholder="say('entry.not_read')"
           :aria-invalid="complaint ? 'true' : undefined"
         />
-        <span v-if="field.unit" class="unit" aria-hidden="true">{{ field.unit }}</span>
+        <span v-if="unit" class="unit" aria-hidden="true">{{ unit }}</span>
       </span>
     </template>
     <p v-if="complaint" class="wrong-words" role="alert">{{ complaint }}</p>

@@ -20,6 +20,19 @@ export function written(kind: FieldKind, value: unknown): string {
   return String(value);
 }
 
+/** Whether a field holds one number. */
+export const isFigure = (kind: FieldKind): boolean =>
+  kind === 'number' || kind === 'celsius' || kind === 'metres' || kind === 'km_per_kwh';
+
+/** Digits with at most one decimal sign; three digits behind a comma may be thousands, which nobody guesses. */
+const DECIMAL = /^[+-]?(\d+\.?\d*|\.\d+|\d+,(\d{1,2}|\d{4,}))$/;
+
+/** The number that was typed; anything else as it is. */
+export function number(typed: string): number | string {
+  const text = typed.trim();
+  return DECIMAL.test(text) ? Number(text.replace(',', '.')) : typed;
+}
+
 /**
  * The value for what was typed; null for nothing. What cannot be read as a number is passed on as it is, for the core
  * to refuse by its field.
@@ -29,8 +42,6 @@ export function read(kind: FieldKind, text: string): unknown {
   if (trimmed === '') {
     return null;
   }
-  const number = (t: string): number | string =>
-    Number.isNaN(Number(t.replace(',', '.'))) ? t : Number(t.replace(',', '.'));
   switch (kind) {
     case 'watts': {
       const watts = /^([\d.,]+)\s*w$/i.exec(trimmed);
@@ -38,6 +49,9 @@ export function read(kind: FieldKind, text: string): unknown {
       return watts && typeof value === 'number' ? value / 1000 : value;
     }
     case 'number':
+    case 'celsius':
+    case 'metres':
+    case 'km_per_kwh':
       return number(trimmed);
     case 'curve':
       return trimmed.split(/[\s;]+/).map((pair) => pair.split(':').map(number));

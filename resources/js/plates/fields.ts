@@ -5,7 +5,19 @@ import { say } from '@/words/say';
 
 /** How a figure is entered; `watts` takes kW, or W as some plates print it. */
 export type FieldKind =
-  'number' | 'watts' | 'choice' | 'yes_no' | 'languages' | 'names' | 'curve' | 'bands' | 'retrofit' | 'text';
+  | 'number'
+  | 'watts'
+  | 'celsius'
+  | 'metres'
+  | 'km_per_kwh'
+  | 'choice'
+  | 'yes_no'
+  | 'languages'
+  | 'names'
+  | 'curve'
+  | 'bands'
+  | 'retrofit'
+  | 'text';
 
 export interface Field {
   path: string;
@@ -21,6 +33,8 @@ export interface FieldGroup {
   title: string;
   /** Only shown, and only kept, when the object at this path is there; a switch puts it there. */
   under?: string;
+  /** Goes with another group's switch. */
+  hasNoSwitch?: boolean;
   /** What the switch puts there; an empty plate by default. */
   start?: Record<string, unknown>;
   fields: Field[];
@@ -43,6 +57,87 @@ const v = (path: string, label = say('unit.volts')): Field => ({
 });
 const a = (path: string, label = say('unit.amps')): Field => ({ path, label, kind: 'number', unit: say('unit.amps') });
 const kw = (path: string, label = say('unit.kw')): Field => ({ path, label, kind: 'watts', unit: say('unit.kw') });
+
+const celsius = (path: string, label: string): Field => ({ path, label, kind: 'celsius' });
+const minutes = (path: string, label: string): Field => ({ path, label, kind: 'number', unit: say('unit.minutes') });
+const yesNo = (path: string, label: string): Field => ({ path, label, kind: 'yes_no' });
+
+/** What a rating plate may carry, below a path. */
+function rating(at: string): Field[] {
+  return [
+    v(`${at}max_v`),
+    a(`${at}continuous_a`, say('field.amps_continuous')),
+    a(`${at}boost_a`, say('field.amps_boost')),
+    minutes(`${at}boost_minutes`, say('field.boost_for')),
+    kw(`${at}max_kw`),
+    celsius(`${at}rated_at_c`, say('field.rated_at')),
+    celsius(`${at}limit_c`, say('field.limit_c')),
+  ];
+}
+
+/** An adapter's record, the station's own one as well. */
+function adapter(at: string, couplers: Options, sockets: Options, terms: ReturnType<typeof useTerms>): FieldGroup[] {
+  const under = at === '' ? {} : { under: at.slice(0, -1) };
+  const options = (set: Parameters<typeof terms.all>[0]) => optionsOf(terms.all(set));
+  const input = [...couplers, ...sockets];
+  return [
+    {
+      title: at === '' ? say('field.pair') : say('field.attached'),
+      ...under,
+      start: {
+        id: 'attached',
+        name: say('field.attached_name'),
+        input: 'j3400',
+        output: 'ccs1',
+        current: 'dc',
+        plate: {},
+      },
+      fields: [
+        ...(at === '' ? [] : [{ path: `${at}name`, label: say('editor.name'), kind: 'text' as const }]),
+        { path: `${at}input`, label: say('field.charger_side'), kind: 'choice', options: input, needed: true },
+        { path: `${at}output`, label: say('field.car_side'), kind: 'choice', options: couplers, needed: true },
+        { path: `${at}current`, label: say('field.wired_for'), kind: 'choice', options: options('current') },
+      ],
+    },
+    {
+      title: at === '' ? say('field.plate') : say('field.attached_plate'),
+      ...(at === '' ? {} : { under: `${at}plate` }),
+      fields: rating(`${at}plate.`),
+    },
+    {
+      title: at === '' ? say('field.translation') : say('field.attached_translation'),
+      under: `${at}translates`,
+      start: { from: ['plc'], to: ['can_chademo'] },
+      fields: [
+        { path: `${at}translates.from`, label: say('field.understands'), kind: 'languages' },
+        { path: `${at}translates.to`, label: say('field.speaks_to_car'), kind: 'languages' },
+      ],
+    },
+    {
+      title: at === '' ? say('field.trust') : say('field.attached_trust'),
+      ...under,
+      hasNoSwitch: at !== '',
+      fields: [
+        {
+          path: `${at}certification`,
+          label: say('field.certification'),
+          kind: 'choice',
+          options: options('certification'),
+        },
+        yesNo(`${at}maker_approved`, say('field.approval')),
+        yesNo(`${at}recalled`, say('field.recalled')),
+        yesNo(`${at}damaged`, say('field.damaged')),
+        yesNo(`${at}test_overdue`, say('field.test_overdue')),
+        yesNo(`${at}battery_ok`, say('field.battery')),
+        yesNo(`${at}holds_back`, say('field.holds_back')),
+        celsius(`${at}derate_c`, say('field.derate_c')),
+        celsius(`${at}cutoff_c`, say('field.cutoff_c')),
+        { path: `${at}attach_order`, label: say('field.goes_on'), kind: 'choice', options: options('attach_order') },
+        { path: `${at}price`, label: say('field.paid'), kind: 'text' },
+      ],
+    },
+  ];
+}
 
 function inlet(i: number, couplers: Options, corners: Options): FieldGroup[] {
   const at = `inlets.${i}`;
@@ -73,6 +168,7 @@ function inlet(i: number, couplers: Options, corners: Options): FieldGroup[] {
         v(`${at}.dc.boost_converter.input_v`, say('field.volts_in')),
         a(`${at}.dc.boost_converter.max_input_a`, say('field.amps_in')),
         kw(`${at}.dc.boost_converter.max_kw`),
+        { path: `${at}.dc.boost_converter.efficiency`, label: say('field.efficiency'), kind: 'number' },
       ],
     },
     {
@@ -99,7 +195,6 @@ export function fieldsOf(
   const couplers = shapesOf(terms.known().couplers);
   const sockets = shapesOf(terms.known().sockets);
   const currents = optionsOf(terms.all('current'));
-  const certifications = optionsOf(terms.all('certification'));
   switch (kind) {
     case 'vehicles':
       return [
@@ -114,64 +209,14 @@ export function fieldsOf(
               unit: say('unit.soc_volts'),
             },
             { path: 'charge_curve_kw', label: say('field.kw_by_charge'), kind: 'curve', unit: say('unit.soc_kw') },
-            { path: 'km_per_kwh', label: say('field.range'), kind: 'number', unit: say('unit.km_kwh') },
+            { path: 'km_per_kwh', label: say('field.range'), kind: 'km_per_kwh' },
             { path: 'programmes', label: say('field.admitted_by'), kind: 'names' },
           ],
         },
         ...Array.from({ length: inlets }, (_, i) => inlet(i, couplers, optionsOf(terms.all('port')))).flat(),
       ];
     case 'adapters':
-      return [
-        {
-          title: say('field.pair'),
-          fields: [
-            {
-              path: 'input',
-              label: say('field.charger_side'),
-              kind: 'choice',
-              options: [...couplers, ...sockets],
-              needed: true,
-            },
-            { path: 'output', label: say('field.car_side'), kind: 'choice', options: couplers, needed: true },
-            { path: 'current', label: say('field.wired_for'), kind: 'choice', options: currents },
-          ],
-        },
-        {
-          title: say('field.plate'),
-          fields: [
-            v('plate.max_v'),
-            a('plate.continuous_a', say('field.amps_continuous')),
-            a('plate.boost_a', say('field.amps_boost')),
-            { path: 'plate.boost_minutes', label: say('field.boost_for'), kind: 'number', unit: say('unit.minutes') },
-            kw('plate.max_kw'),
-          ],
-        },
-        {
-          title: say('field.translation'),
-          under: 'translates',
-          start: { from: ['plc'], to: ['can_chademo'] },
-          fields: [
-            { path: 'translates.from', label: say('field.understands'), kind: 'languages' },
-            { path: 'translates.to', label: say('field.speaks_to_car'), kind: 'languages' },
-          ],
-        },
-        {
-          title: say('field.trust'),
-          fields: [
-            { path: 'certification', label: say('field.certification'), kind: 'choice', options: certifications },
-            { path: 'maker_approved', label: say('field.approval'), kind: 'yes_no' },
-            { path: 'recalled', label: say('field.recalled'), kind: 'yes_no' },
-            { path: 'damaged', label: say('field.damaged'), kind: 'yes_no' },
-            { path: 'battery_ok', label: say('field.battery'), kind: 'yes_no' },
-            {
-              path: 'attach_order',
-              label: say('field.goes_on'),
-              kind: 'choice',
-              options: optionsOf(terms.all('attach_order')),
-            },
-          ],
-        },
-      ];
+      return adapter('', couplers, sockets, terms);
     case 'outlets':
       return [
         {
@@ -211,12 +256,11 @@ export function fieldsOf(
           title: say('field.cable'),
           under: 'cable',
           fields: [
-            { path: 'cable.length_m', label: say('field.length'), kind: 'number', unit: say('unit.metres') },
-            { path: 'cable.cooled', label: say('field.cooled'), kind: 'yes_no' },
-            a('cable.continuous_a', say('field.amps_continuous')),
-            a('cable.boost_a', say('field.amps_boost')),
-            { path: 'cable.boost_minutes', label: say('field.boost_for'), kind: 'number', unit: say('unit.minutes') },
-            { path: 'cable.cooling_failed', label: say('field.cooling_failed'), kind: 'yes_no' },
+            { path: 'cable.length_m', label: say('field.length'), kind: 'metres' },
+            yesNo('cable.cooled', say('field.cooled')),
+            ...rating('cable.'),
+            a('cable.dry_a', say('field.dry_a')),
+            yesNo('cable.cooling_failed', say('field.cooling_failed')),
             { path: 'cable.ageing', label: say('field.rating_left'), kind: 'number' },
           ],
         },
@@ -236,45 +280,7 @@ export function fieldsOf(
             kw('cabinet.partner_kw', say('field.neighbour_takes')),
           ],
         },
-        {
-          title: say('field.attached'),
-          under: 'attached_adapter',
-          start: {
-            id: 'attached',
-            name: say('field.attached_name'),
-            input: 'j3400',
-            output: 'ccs1',
-            current: 'dc',
-            plate: {},
-          },
-          fields: [
-            {
-              path: 'attached_adapter.input',
-              label: say('field.charger_side'),
-              kind: 'choice',
-              options: couplers,
-              needed: true,
-            },
-            {
-              path: 'attached_adapter.output',
-              label: say('field.car_side'),
-              kind: 'choice',
-              options: couplers,
-              needed: true,
-            },
-            { path: 'attached_adapter.current', label: say('field.wired_for'), kind: 'choice', options: currents },
-            v('attached_adapter.plate.max_v'),
-            a('attached_adapter.plate.continuous_a', say('field.amps_continuous')),
-            {
-              path: 'attached_adapter.certification',
-              label: say('field.certification'),
-              kind: 'choice',
-              options: certifications,
-            },
-            { path: 'attached_adapter.recalled', label: say('field.recalled'), kind: 'yes_no' },
-            { path: 'attached_adapter.damaged', label: say('field.damaged'), kind: 'yes_no' },
-          ],
-        },
+        ...adapter('attached_adapter.', couplers, sockets, terms),
         {
           title: say('field.access'),
           fields: [

@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia';
 import { api, ask } from '@/api/client';
+import { differences, same } from '@/api/differences';
 import { say } from '@/words/say';
 import { useUndo } from './undo';
 import { useBoard } from './board';
@@ -17,6 +18,24 @@ export interface Draft {
   spec?: Record<string, unknown>;
 }
 
+/** A piece of the garage as it would be written, and the version it was read in. */
+export interface Found {
+  kind: PieceKind;
+  id: string;
+  version: number;
+  draft: Draft;
+}
+
+/** What of a piece was changed: its own fields, and the figures of its plate by path. */
+function changed(before: Draft, after: Draft): Partial<Draft> & { changes?: Record<string, unknown> } {
+  const own = (['name', 'blurb', 'tag', 'place'] as const).filter((key) => !same(before[key], after[key]));
+  const changes = differences(before.spec ?? {}, after.spec ?? {});
+  return {
+    ...Object.fromEntries(own.map((key) => [key, after[key] ?? ''])),
+    ...(Object.keys(changes).length > 0 ? { changes } : {}),
+  };
+}
+
 /** Writes pieces of the garage, and has every answer worked out anew. */
 export const useEdit = defineStore('edit', () => {
   const garage = useGarage();
@@ -31,13 +50,26 @@ export const useEdit = defineStore('edit', () => {
 
   const at = (kind: PieceKind, piece: string) => ({ params: { path: { kind, piece } } });
 
-  async function replace(kind: PieceKind, id: string, next: Draft, before: Draft): Promise<void> {
-    await ask(api.PUT('/pieces/{kind}/{piece}', { ...at(kind, id), body: next }));
+  async function put(kind: PieceKind, id: string, version: number, before: Draft, after: Draft): Promise<number> {
+    const body = { version, ...changed(before, after) };
+    const kept = await ask(api.PUT('/pieces/{kind}/{piece}', { ...at(kind, id), body }));
     await refresh();
+    return kept.version;
+  }
+
+  /** Writes what is different from what was found, and nothing else; an ApiError 409 or 410 tells what is there now. */
+  async function change(found: Found, next: Draft): Promise<void> {
+    const version = await put(found.kind, found.id, found.version, found.draft, next);
     undo.done(say('kit.changed', { name: next.name }), async () => {
-      await ask(api.PUT('/pieces/{kind}/{piece}', { ...at(kind, id), body: before }));
-      await refresh();
+      await put(found.kind, found.id, version, next, found.draft);
     });
+  }
+
+  /** Brings back a piece that was put aside, and tells its version. */
+  async function restore(kind: PieceKind, id: string): Promise<number> {
+    const { version } = await ask(api.POST('/pieces/{kind}/{piece}/restore', at(kind, id)));
+    await refresh();
+    return version;
   }
 
   async function create(kind: PieceKind, draft: Draft): Promise<string> {
@@ -63,28 +95,31 @@ export const useEdit = defineStore('edit', () => {
     await ask(api.POST('/pieces/{kind}/check', { params: { path: { kind } }, body: draft }));
   }
 
-  /** A piece of the garage by id, as it would be written. */
-  function draftOf(id: string): { kind: PieceKind; draft: Draft } | null {
+  /** A piece of the garage by id. */
+  function find(id: string): Found | null {
     const copy = (spec: object) => JSON.parse(JSON.stringify(spec)) as Record<string, unknown>;
     const vehicle = garage.vehicle(id);
     if (vehicle) {
-      return { kind: 'vehicles', draft: { name: vehicle.name, blurb: vehicle.blurb, spec: copy(vehicle.spec) } };
+      const { version, name, blurb, spec } = vehicle;
+      return { kind: 'vehicles', id, version, draft: { name, blurb, spec: copy(spec) } };
     }
     const adapter = garage.adapter(id);
     if (adapter) {
-      const { name, blurb, tag, spec } = adapter;
-      return { kind: 'adapters', draft: { name, blurb, tag, spec: copy(spec) } };
+      const { version, name, blurb, tag, spec } = adapter;
+      return { kind: 'adapters', id, version, draft: { name, blurb, tag, spec: copy(spec) } };
     }
     const own = garage.places.find((p) => p.id === id);
     if (own) {
-      return { kind: 'places', draft: { name: own.name } };
+      return { kind: 'places', id, version: own.version, draft: { name: own.name } };
     }
     const outlet = garage.outlet(id);
     const place = garage.places.find((p) => p.outlets.some((o) => o.id === id));
-    return outlet && place
-      ? { kind: 'outlets', draft: { name: outlet.name, blurb: outlet.blurb, place: place.id, spec: copy(outlet.spec) } }
-      : null;
+    if (!outlet || !place) {
+      return null;
+    }
+    const { version, name, blurb, spec } = outlet;
+    return { kind: 'outlets', id, version, draft: { name, blurb, place: place.id, spec: copy(spec) } };
   }
 
-  return { replace, create, remove, check, refresh, draftOf };
+  return { change, restore, create, remove, check, refresh, find };
 });

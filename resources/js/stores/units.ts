@@ -3,8 +3,27 @@ import { useAccount } from '@/stores/account';
 import { say } from '@/words/say';
 
 const KM_PER_MILE = 1.609344;
+const METRES_PER_FOOT = 0.3048;
 const F_PER_C = 9 / 5;
 const F_AT_0_C = 32;
+
+/** A unit, and the way from what is stored to what is shown and back. */
+interface Entry {
+  unit: string;
+  show: (stored: number) => number;
+  store: (shown: number) => number;
+}
+
+const AS_IT_IS: Entry = { unit: '', show: (n) => n, store: (n) => n };
+const times = (factor: number, unit: string): Entry => ({ unit, show: (n) => n * factor, store: (n) => n / factor });
+const ENTRIES: Record<string, [Entry, Entry]> = {
+  celsius: [
+    { ...AS_IT_IS, unit: say('unit.celsius') },
+    { unit: say('unit.fahrenheit'), show: (c) => c * F_PER_C + F_AT_0_C, store: (f) => (f - F_AT_0_C) / F_PER_C },
+  ],
+  metres: [{ ...AS_IT_IS, unit: say('unit.metres') }, times(1 / METRES_PER_FOOT, say('unit.feet'))],
+  km_per_kwh: [{ ...AS_IT_IS, unit: say('unit.km_kwh') }, times(1 / KM_PER_MILE, say('unit.mi_kwh'))],
+};
 
 /** Distances and temperatures as the garage reads them. What is stored and computed stays in kilometres and Celsius. */
 export function useUnits() {
@@ -31,5 +50,11 @@ export function useUnits() {
   const rise = (k: number): string =>
     isUs.value ? say('figure.fahrenheit', { n: (k * F_PER_C).toFixed(1) }) : say('figure.kelvin', { n: k.toFixed(1) });
 
-  return { gained, perHour, degrees, toCelsius, celsius, thermometer, rise };
+  /** How a figure is entered in the garage's own unit; others as they are. */
+  function entry(kind: string): Entry {
+    const [metric, us] = ENTRIES[kind] ?? [AS_IT_IS, AS_IT_IS];
+    return isUs.value ? us : metric;
+  }
+
+  return { entry, gained, perHour, degrees, toCelsius, celsius, thermometer, rise };
 }

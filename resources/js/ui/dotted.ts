@@ -14,7 +14,9 @@ export function withValue<T>(root: T, path: string, value: unknown): T {
   if (key === undefined) {
     return root;
   }
-  const copy = (Array.isArray(root) ? [...root] : { ...(root as object) }) as Record<string, unknown>;
+  // An empty object may have come as an empty list: only a number is a place in a list.
+  const isList = Array.isArray(root) && /^\d+$/.test(key);
+  const copy = (isList ? [...root] : { ...(root as object) }) as Record<string, unknown>;
   copy[key] = rest.length === 0 ? value : withValue(copy[key] ?? {}, rest.join('.'), value);
   return copy as T;
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Fit\Gates;
 
+use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Chain\Fact;
 use Harmozon\Core\Chain\Unread;
 use Harmozon\Core\Equipment\Adapter;
@@ -55,11 +56,11 @@ final class AdapterGate implements Gate
         if ($adapter->isActive() && $adapter->batteryOk === false) {
             return GateResult::fail(GateName::Adapter, Message::of('adapter.flat_battery', adapter: $adapter->name));
         }
-        $trust = $this->trust($adapter, $situation->policy);
+        $trust = $this->trust($adapter, $situation);
         if ($trust->fails()) {
             return $trust;
         }
-        $missing = [...$this->unread($adapter), ...$trust->missing];
+        $missing = [...$this->unread($adapter, $situation->chain), ...$trust->missing];
         if ($missing !== []) {
             return GateResult::unread(GateName::Adapter, $missing, self::danger($adapter));
         }
@@ -68,7 +69,7 @@ final class AdapterGate implements Gate
     }
 
     /** @return list<Unread> whatever the policy asks for */
-    private function unread(Adapter $adapter): array
+    private function unread(Adapter $adapter, Chain $chain): array
     {
         $facts = [
             ...($adapter->recalled === null ? [Fact::Recall] : []),
@@ -77,7 +78,7 @@ final class AdapterGate implements Gate
             ...($adapter->plate->continuousA === null ? [Fact::AdapterA] : []),
         ];
 
-        return array_map(static fn (Fact $fact): Unread => Unread::ofAdapter($fact, $adapter), $facts);
+        return array_map(static fn (Fact $fact): Unread => Unread::ofAdapter($fact, $adapter, $chain), $facts);
     }
 
     private static function danger(Adapter $adapter): ?Message
@@ -112,19 +113,19 @@ final class AdapterGate implements Gate
             : Message::of('adapter.may_not_hold', ...$figures);
     }
 
-    private function trust(Adapter $adapter, AdapterPolicy $policy): GateResult
+    private function trust(Adapter $adapter, Situation $situation): GateResult
     {
-        $name = $adapter->name;
+        [$name, $policy, $chain] = [$adapter->name, $situation->policy, $situation->chain];
         if ($policy === AdapterPolicy::Maker) {
             return match ($adapter->makerApproved) {
                 true => GateResult::pass(GateName::Adapter, Message::of('adapter.approved', adapter: $name)),
                 false => GateResult::refused(GateName::Adapter, Message::of('adapter.not_approved', adapter: $name)),
-                null => GateResult::unread(GateName::Adapter, [Unread::ofAdapter(Fact::MakerApproval, $adapter)]),
+                null => GateResult::unread(GateName::Adapter, [Unread::ofAdapter(Fact::MakerApproval, $adapter, $chain)]),
             };
         }
         $certification = $adapter->certification;
         if ($certification === null) {
-            return GateResult::unread(GateName::Adapter, [Unread::ofAdapter(Fact::Certification, $adapter)]);
+            return GateResult::unread(GateName::Adapter, [Unread::ofAdapter(Fact::Certification, $adapter, $chain)]);
         }
         if ($certification === Certification::Certified) {
             return GateResult::pass(GateName::Adapter, Message::of('adapter.certified', adapter: $name, certification: $certification->message()));

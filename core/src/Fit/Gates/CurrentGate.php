@@ -40,7 +40,7 @@ final class CurrentGate implements Gate
         }
         foreach ($chain->adapters as $adapter) {
             if ($adapter->current === null) {
-                return GateResult::unread(GateName::Current, [Unread::ofAdapter(Fact::AdapterCurrent, $adapter)]);
+                return GateResult::unread(GateName::Current, [Unread::ofAdapter(Fact::AdapterCurrent, $adapter, $chain)]);
             }
         }
 

@@ -1,0 +1,99 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { written } from '@/plates/entries';
+import type { FieldGroup } from '@/plates/fields';
+import type { Draft } from '@/stores/edit';
+import { differences, same } from '@/api/differences';
+import { valueAt, withValue } from '@/ui/dotted';
+import { say } from '@/words/say';
+
+/** What somebody else changed while a plate was being edited here: figure by figure, with two ways to go on. */
+const props = defineProps<{ before: Draft; mine: Draft; theirs: Draft; isGone: boolean; groups: FieldGroup[] }>();
+const emit = defineEmits<{ goOn: [next: Draft] }>();
+
+const fields = computed(() => new Map(props.groups.flatMap((g) => g.fields).map((f) => [`spec.${f.path}`, f])));
+const labels: Record<string, string> = {
+  name: say('editor.name'),
+  tag: say('editor.tag'),
+  blurb: say('editor.blurb'),
+};
+
+const here = computed(() => differences(props.before, props.mine));
+const there = computed(() => differences(props.before, props.theirs));
+const rows = computed(() =>
+  Object.keys(there.value).map((path) => ({
+    path,
+    label: fields.value.get(path)?.label ?? labels[path] ?? path.replace(/^spec\./, ''),
+    theirs: shown(path, props.theirs),
+    mine: path in here.value ? shown(path, props.mine) : null,
+    isApart: path in here.value && !same(here.value[path], there.value[path]),
+  })),
+);
+
+function shown(path: string, draft: Draft): string {
+  return written(fields.value.get(path)?.kind ?? 'text', valueAt(draft, path)) || say('entry.not_read');
+}
+
+/** The other's version with these figures of ours in it. */
+function onTop(paths: string[]): Draft {
+  return paths.reduce<Draft>((draft, path) => withValue(draft, path, here.value[path]), props.theirs);
+}
+</script>
+
+<template>
+  <section class="meanwhile" :aria-label="say('meanwhile.title')">
+    <h3>{{ isGone ? say('meanwhile.gone') : say('meanwhile.title') }}</h3>
+    <ul v-if="rows.length > 0">
+      <li v-for="row in rows" :key="row.path">
+        <strong>{{ row.label }}</strong>
+        <span>{{ say('meanwhile.there', { value: row.theirs }) }}</span>
+        <span v-if="row.mine !== null" :class="{ apart: row.isApart }">{{
+          say('meanwhile.here', { value: row.mine })
+        }}</span>
+      </li>
+    </ul>
+    <div class="ways">
+      <button type="button" class="text-button" @click="emit('goOn', onTop(Object.keys(here)))">
+        {{ isGone ? say('meanwhile.bring_back') : say('meanwhile.mine') }}
+      </button>
+      <button
+        v-if="rows.some((row) => row.isApart)"
+        type="button"
+        class="text-button"
+        @click="emit('goOn', onTop(Object.keys(here).filter((path) => !(path in there))))"
+      >
+        {{ say('meanwhile.theirs') }}
+      </button>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.meanwhile {
+  padding: 10px 14px;
+  border-left: 4px solid var(--ochre);
+  background: var(--paper);
+}
+
+ul {
+  margin: 4px 0 8px;
+  padding: 0;
+  list-style: none;
+}
+
+li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 14px;
+}
+
+.apart {
+  color: var(--ochre-text);
+}
+
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 20px;
+}
+</style>
