@@ -15,6 +15,6 @@ final class OutOfDate extends \RuntimeException
     /** @param  Vehicle|Adapter|Outlet|Place  $piece  as it is now; put aside, perhaps */
     public function __construct(public readonly Vehicle|Adapter|Outlet|Place $piece)
     {
-        parent::__construct("version {$piece->version} of {$piece->ulid}");
+        parent::__construct();
     }
 }

@@ -51,8 +51,8 @@ final class PieceStore
     {
         return DB::transaction(function () use ($kind, $id, $fields): Vehicle|Adapter|Outlet|Place {
             $node = Node::of($fields);
-            $version = $node->wholeNumber('version', 1, PHP_INT_MAX) ?? throw $node->fail('version', Message::of('field.required'));
             $piece = $kind->model()::withTrashed()->where('ulid', $id)->firstOrFail();
+            $version = $node->wholeNumber('version', 1, PHP_INT_MAX) ?? throw $node->fail('version', Message::of('field.required'));
             if ($piece->trashed() || $piece->version !== $version) {
                 throw new OutOfDate($piece);
             }
@@ -100,12 +100,12 @@ final class PieceStore
             return $fields;
         }
         if (! is_array($changes) || ($changes !== [] && array_is_list($changes))) {
-            throw $node->fail('changes', Message::of('field.expected_changes'));
+            throw $node->fail('changes', Message::of('app.expected_changes'));
         }
         $spec = $piece->spec;
         foreach ($changes as $path => $value) {
             if (substr_count((string) $path, '.') > self::DEEPEST_PATH) {
-                throw $node->fail('changes', Message::of('field.expected_changes'));
+                throw $node->fail('changes', Message::of('app.expected_changes'));
             }
             Arr::set($spec, (string) $path, $value);
         }

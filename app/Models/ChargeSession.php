@@ -26,6 +26,8 @@ use Illuminate\Support\Carbon;
  * @property Carbon|null $finished_at
  * @property string|null $verdict
  * @property array<string, mixed>|null $summary
+ * @property int $revision counts every change of the readings
+ * @property int $disturbed counts those that touch what stood before the newest of them
  */
 final class ChargeSession extends Model
 {

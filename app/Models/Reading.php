@@ -9,6 +9,7 @@ use Harmozon\Core\Record\Point;
 use Harmozon\Core\Record\Reading as CoreReading;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Facades\DB;
 
 /**
  * @property int $id
@@ -42,17 +43,32 @@ final class Reading extends Model
         return $query->get();
     }
 
-    public function toCore(): CoreReading
+    /**
+     * The readings of a session after one of them, in the order they are judged, one at a time.
+     *
+     * @return iterable<\stdClass>
+     */
+    public static function rowsAfter(ChargeSession $session, int $lastMs, int $lastId): iterable
     {
+        return DB::table('readings')->where('charge_session_id', $session->id)
+            ->where('t_ms', '>=', $lastMs)
+            ->whereRaw('(t_ms > ? or id > ?)', [$lastMs, $lastId])
+            ->orderBy('t_ms')->orderBy('id')->cursor();
+    }
+
+    public static function coreOf(\stdClass $row): CoreReading
+    {
+        $number = static fn (mixed $value): ?float => $value === null ? null : (float) $value;
+        $text = static fn (mixed $value): ?string => $value === null ? null : (string) $value;
         $celsius = [];
         foreach (Point::cases() as $point) {
-            $value = $this->getAttribute($point->value.'_c');
-            if (is_float($value) || is_int($value)) {
+            $value = $row->{$point->value.'_c'};
+            if ($value !== null) {
                 $celsius[$point->value] = (float) $value;
             }
         }
 
-        return new CoreReading($this->t_ms, $this->soc_pct, $this->volts, $this->amps, $this->kw, $celsius, $this->source, $this->note);
+        return new CoreReading((int) $row->t_ms, $number($row->soc_pct), $number($row->volts), $number($row->amps), $number($row->kw), $celsius, $text($row->source), $text($row->note));
     }
 
     /** @return array<string, mixed> */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sessions;
 
-use Harmozon\Core\Files\RejectedRow;
+use Harmozon\Core\Files\RejectedRows;
 
 /** What became of a readings file. */
 final readonly class LoadedFile
@@ -13,14 +13,13 @@ final readonly class LoadedFile
      * @param  string  $import  names the file for taking it back
      * @param  int  $understood  rows that hold a reading
      * @param  int  $added  of those, how many were new
-     * @param  list<RejectedRow>  $rejected
      * @param  list<string>  $ignoredColumns
      */
     public function __construct(
         public string $import,
         public int $understood,
         public int $added,
-        public array $rejected,
+        public RejectedRows $rejected,
         public array $ignoredColumns,
     ) {
     }

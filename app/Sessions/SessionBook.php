@@ -14,16 +14,25 @@ use Harmozon\Core\Equipment\Vehicle;
 use Harmozon\Core\Files\FieldError;
 use Harmozon\Core\Files\ReadingsReader;
 use Harmozon\Core\Files\RejectedRow;
+use Harmozon\Core\Files\RejectedRows;
 use Harmozon\Core\Record\Reading as CoreReading;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 
 /** Begins sessions, takes their readings and closes them. Writing the same reading twice changes nothing. */
 final class SessionBook
 {
     private const ROWS_A_WRITE = 200;
+
+    /** Rows of a file that are written at once, beside the session. */
+    private const ROWS_AN_ARRIVAL = 2000;
+
+    /** How often a session is judged outside the lock before it is judged inside. */
+    private const TRIES = 3;
 
     public function __construct(private readonly SessionReport $reports)
     {
@@ -48,6 +57,8 @@ final class SessionBook
             'inlet_index' => $chain->inletIndex,
             'note' => $note,
             'started_at' => $startedAt,
+            'revision' => 0,
+            'disturbed' => 0,
         ]);
     }
 
@@ -65,67 +76,129 @@ final class SessionBook
      */
     public function take(ChargeSession $session, array $readings): int
     {
-        $this->mustBeOpen($session);
+        return $this->inOrder($session, function () use ($session, $readings): int {
+            $this->mustHaveRoom($session, count($readings) - $this->known($session, array_map(strval(...), array_keys($readings))));
+            $newestMs = $session->readings()->max('t_ms');
+            $added = 0;
+            foreach (array_chunk(self::rows($session, $readings), self::ROWS_A_WRITE) as $chunk) {
+                $added += Reading::query()->insertOrIgnore($chunk);
+            }
+            if ($added > 0) {
+                $this->count($session, self::isOlder(array_map(static fn (CoreReading $r): int => $r->tMs, $readings), $newestMs));
+            }
 
-        return DB::transaction(fn (): int => $this->write($session, $readings));
+            return $added;
+        });
     }
 
     /**
-     * Loads a readings file. Loading the same file again adds nothing.
+     * Loads a readings file: complete, or not at all. Loading the same file again adds nothing. Its rows are read and
+     * checked beside the session, in short writes, and go into it in one: nobody waits for a file.
      *
      * @param  iterable<string>  $lines
      * @param  string  $fingerprint  of the file, so that its rows keep their ids
      */
     public function load(ChargeSession $session, iterable $lines, string $fingerprint): LoadedFile
     {
-        $this->mustBeOpen($session);
+        $this->inOrder($session, static fn (): bool => true);
         $reader = new ReadingsReader;
         $import = strtoupper(substr($fingerprint, 0, 12));
+        $arrival = Str::ulid()->toBase32();
+        DB::table('arriving_readings')->where('arrived_at', '<', Carbon::now()->subDay())->delete();
+        try {
+            [$understood, $rejected] = $this->arrive($session, $reader->read($lines), $import, $arrival);
+            $added = $this->inOrder($session, fn (): int => $this->takeArrived($session, $arrival));
+        } finally {
+            DB::table('arriving_readings')->where('arrival', $arrival)->delete();
+        }
 
-        return DB::transaction(function () use ($session, $lines, $reader, $import): LoadedFile {
-            $added = $understood = 0;
-            $rejected = $batch = [];
-            foreach ($reader->read($lines) as $line => $row) {
-                if ($row instanceof RejectedRow) {
-                    $rejected[] = $row;
+        return new LoadedFile($import, $understood, $added, $rejected, $reader->ignoredColumns());
+    }
 
-                    continue;
+    /**
+     * @param  iterable<int, CoreReading|RejectedRow>  $rows  by line
+     * @return array{int, RejectedRows} how many were understood
+     */
+    private function arrive(ChargeSession $session, iterable $rows, string $import, string $arrival): array
+    {
+        $understood = 0;
+        $rejected = new RejectedRows;
+        $batch = [];
+        $write = static function () use (&$batch, $session, $arrival): void {
+            $extra = ['arrival' => $arrival, 'arrived_at' => Carbon::now()];
+            $rows = array_map(static fn (array $row): array => [...array_diff_key($row, ['garage_id' => 0]), ...$extra], self::rows($session, $batch));
+            DB::transaction(static function () use ($rows): void {
+                foreach (array_chunk($rows, self::ROWS_A_WRITE) as $chunk) {
+                    DB::table('arriving_readings')->insert($chunk);
                 }
-                $understood++;
-                $batch[sprintf('F%s%013d', $import, $line)] = $row;
-                if (count($batch) === self::ROWS_A_WRITE) {
-                    $added += $this->write($session, $batch);
-                    $batch = [];
-                }
+            });
+            $batch = [];
+        };
+        foreach ($rows as $line => $row) {
+            if ($row instanceof RejectedRow) {
+                $rejected->add($row);
+
+                continue;
             }
-            $added += $this->write($session, $batch);
+            if (++$understood > self::most()) {
+                throw self::tooMany();
+            }
+            $batch[sprintf('F%s%013d', $import, $line)] = $row;
+            if (count($batch) === self::ROWS_AN_ARRIVAL) {
+                $write();
+            }
+        }
+        $write();
 
-            return new LoadedFile($import, $understood, $added, $rejected, $reader->ignoredColumns());
-        });
+        return [$understood, $rejected];
+    }
+
+    private function takeArrived(ChargeSession $session, string $arrival): int
+    {
+        $arrived = DB::table('arriving_readings')->where('arrival', $arrival);
+        $new = $arrived->clone()->whereNotExists(static fn (Builder $q): Builder => $q->selectRaw('1')->from('readings')
+            ->whereColumn('readings.charge_session_id', 'arriving_readings.charge_session_id')
+            ->whereColumn('readings.client_id', 'arriving_readings.client_id'));
+        $added = $new->count();
+        $this->mustHaveRoom($session, $added);
+        if ($added > 0) {
+            $isOlder = self::isOlder([(int) $new->min('t_ms')], $session->readings()->max('t_ms'));
+            $columns = ['charge_session_id', 'client_id', 't_ms', ...Reading::QUANTITIES, 'source', 'note'];
+            DB::table('readings')->insertUsing(['garage_id', ...$columns], $new->selectRaw('? as garage_id', [$session->garage_id])->addSelect($columns)->orderBy('id'));
+            $this->count($session, $isOlder);
+        }
+
+        return $added;
     }
 
     public function forget(ChargeSession $session, string $clientId): int
     {
-        $this->mustBeOpen($session);
-
-        return $session->readings()->where('client_id', $clientId)->delete();
+        return $this->inOrder($session, fn (): int => $this->gone($session, $session->readings()->where('client_id', $clientId)->delete()));
     }
 
     /** Takes back a whole file. */
     public function forgetFile(ChargeSession $session, string $import): int
     {
-        $this->mustBeOpen($session);
-
-        return $session->readings()->where('client_id', 'like', 'F'.addcslashes($import, '%_\\').'%')->delete();
+        return $this->inOrder($session, fn (): int => $this->gone($session, $session->readings()->where('client_id', 'like', 'F'.addcslashes($import, '%_\\').'%')->delete()));
     }
 
+    /**
+     * Closes a session with the verdict on all that was acknowledged before: where a reading arrives while it is judged, it
+     * is judged anew, and at last with the door shut.
+     */
     public function finish(ChargeSession $session, ?Carbon $at = null): void
     {
-        if ($session->finished_at !== null) {
-            return;
+        for ($try = 0; $session->refresh()->finished_at === null; $try++) {
+            $judged = $try < self::TRIES ? $this->reports->summary($session) : null;
+            DB::transaction(function () use ($session, $judged, $at): void {
+                $revision = $session->revision;
+                $session->refresh();
+                if ($judged === null || $session->revision === $revision) {
+                    [$verdict, $summary] = $judged ?? $this->reports->summary($session);
+                    $session->update(['finished_at' => $session->finished_at ?? $at ?? Carbon::now(), 'verdict' => $verdict, 'summary' => $summary]);
+                }
+            });
         }
-        [$verdict, $summary] = $this->reports->summary($session);
-        $session->update(['finished_at' => $at ?? Carbon::now(), 'verdict' => $verdict, 'summary' => $summary]);
     }
 
     public function reopen(ChargeSession $session): void
@@ -133,29 +206,88 @@ final class SessionBook
         $session->update(['finished_at' => null, 'verdict' => null, 'summary' => null]);
     }
 
-    private function mustBeOpen(ChargeSession $session): void
+    /**
+     * Does something with the readings of an open session while nobody else does: taking, forgetting and finishing see one
+     * order.
+     *
+     * @template T
+     *
+     * @param  \Closure(): T  $do
+     * @return T
+     */
+    private function inOrder(ChargeSession $session, \Closure $do): mixed
     {
-        if ($session->finished_at !== null) {
-            throw FieldError::at('session', Message::of('app.session_finished'));
+        return DB::transaction(static function () use ($session, $do): mixed {
+            if ($session->refresh()->finished_at !== null) {
+                throw FieldError::at('session', Message::of('app.session_finished'));
+            }
+
+            return $do();
+        });
+    }
+
+    /** @param  bool  $isDisturbed  what stood before the newest reading has changed */
+    private function count(ChargeSession $session, bool $isDisturbed): void
+    {
+        $session->update(['revision' => $session->revision + 1, 'disturbed' => $session->disturbed + ($isDisturbed ? 1 : 0)]);
+    }
+
+    private function gone(ChargeSession $session, int $readings): int
+    {
+        if ($readings > 0) {
+            $this->count($session, isDisturbed: true);
+        }
+
+        return $readings;
+    }
+
+    /** @param  array<array-key, int>  $timesMs */
+    private static function isOlder(array $timesMs, mixed $newestMs): bool
+    {
+        return $timesMs !== [] && is_numeric($newestMs) && min($timesMs) < (int) $newestMs;
+    }
+
+    /** @param  list<string>  $clientIds */
+    private function known(ChargeSession $session, array $clientIds): int
+    {
+        $known = 0;
+        foreach (array_chunk($clientIds, self::ROWS_A_WRITE) as $chunk) {
+            $known += $session->readings()->whereIn('client_id', $chunk)->count();
+        }
+
+        return $known;
+    }
+
+    private function mustHaveRoom(ChargeSession $session, int $new): void
+    {
+        if ($new > 0 && $session->readings()->count() + $new > self::most()) {
+            throw self::tooMany();
         }
     }
 
-    /** @param  array<string, CoreReading>  $readings */
-    private function write(ChargeSession $session, array $readings): int
+    private static function most(): int
     {
         $most = config('harmozon.most_readings');
-        if (is_int($most) && $session->readings()->count() + count($readings) > $most) {
-            throw FieldError::at('readings', Message::of('app.too_many_readings', most: Amount::count($most)));
-        }
+
+        return is_int($most) ? $most : PHP_INT_MAX;
+    }
+
+    private static function tooMany(): FieldError
+    {
+        return FieldError::at('readings', Message::of('app.too_many_readings', most: Amount::count(self::most())));
+    }
+
+    /**
+     * @param  array<string, CoreReading>  $readings
+     * @return list<array<string, mixed>>
+     */
+    private static function rows(ChargeSession $session, array $readings): array
+    {
         $rows = [];
         foreach ($readings as $clientId => $reading) {
             $rows[] = ['garage_id' => $session->garage_id, 'charge_session_id' => $session->id, 'client_id' => (string) $clientId, ...Reading::rowOf($reading)];
         }
-        $added = 0;
-        foreach (array_chunk($rows, self::ROWS_A_WRITE) as $chunk) {
-            $added += Reading::query()->insertOrIgnore($chunk);
-        }
 
-        return $added;
+        return $rows;
     }
 }

@@ -18,7 +18,8 @@ use Harmozon\Core\Words\Voice;
 /** Asks the core to judge a stored session, and puts its answer into words of the API. */
 final class SessionReport
 {
-    private const ROWS_A_READ = 1000;
+    /** Fewer readings are measured again as quickly as they are remembered. */
+    private const WORTH_REMEMBERING = 200;
 
     /** Stretches of the small curve in the log. */
     private const SPARK_STRETCHES = 24;
@@ -31,7 +32,7 @@ final class SessionReport
     public function full(ChargeSession $session): array
     {
         $chain = SessionChain::of($session);
-        [$judgement, $trace] = $this->read($session, $chain, new Trace($this->durationS($session)));
+        [$judgement, $trace] = $this->read($session, $chain);
 
         return [
             'chain' => $this->fit->chain($chain->answer),
@@ -44,7 +45,7 @@ final class SessionReport
     public function summary(ChargeSession $session): array
     {
         $chain = SessionChain::of($session);
-        [$judgement, $trace] = $this->read($session, $chain, new Trace($this->durationS($session), self::SPARK_STRETCHES));
+        [$judgement, $trace] = $this->read($session, $chain);
         $measured = $judgement->measured;
 
         return [$judgement->verdict->value, [
@@ -56,27 +57,26 @@ final class SessionReport
             'energy_kwh' => FitWriter::rounded($measured->energyKwh, 1),
             'soc_from' => $measured->firstSoc,
             'soc_to' => $measured->lastSoc,
-            'spark' => array_map(static fn (Completed $p): array => [$p->reading->tS(), FitWriter::rounded($p->kw, 1)], $trace->points()),
+            'spark' => array_map(static fn (Completed $p): array => [$p->reading->tS(), FitWriter::rounded($p->kw, 1)], $trace->thinned(self::SPARK_STRETCHES)->points()),
         ]];
     }
 
     /** @return array{Judgement, Trace} */
-    private function read(ChargeSession $session, SessionChain $chain, Trace $trace): array
+    private function read(ChargeSession $session, SessionChain $chain): array
     {
         $judge = new Judge($chain->answer, $chain->conditions);
-        foreach ($session->readings()->lazy(self::ROWS_A_READ) as $row) {
-            assert($row instanceof Reading);
-            $trace->add($judge->add($row->toCore()));
+        [$trace, $lastMs, $lastId] = JudgeMemory::recall($session, $judge);
+        $new = 0;
+        foreach (Reading::rowsAfter($session, $lastMs, $lastId) as $row) {
+            $trace->add($judge->add(Reading::coreOf($row)));
+            [$lastMs, $lastId] = [(int) $row->t_ms, (int) $row->id];
+            $new++;
+        }
+        if ($new >= self::WORTH_REMEMBERING) {
+            JudgeMemory::keep($session, $judge, $trace, $lastMs, $lastId);
         }
 
         return [$judge->judgement(), $trace];
-    }
-
-    private function durationS(ChargeSession $session): float
-    {
-        $lastMs = $session->readings()->max('t_ms');
-
-        return is_numeric($lastMs) ? (float) $lastMs / 1000 : 0.0;
     }
 
     /** @return array<string, mixed> */

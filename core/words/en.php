@@ -480,7 +480,6 @@ return [
     'field.not_in_case' => '"{id}" is not in the case',
     'field.id_taken' => '"{id}" is the id of another piece of this case',
     'field.id_means_something' => '"{id}" names a link of every chain and cannot be the id of an adapter',
-    'field.expected_changes' => 'expected an object of figures by their dotted paths',
     'field.twice' => '"{id}" stands twice',
     'field.version' => '{version} is not known; this program reads version {known}',
     'field.min_above_max' => '{min} lies above max_v ({max})',

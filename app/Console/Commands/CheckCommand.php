@@ -11,6 +11,7 @@ use Harmozon\Core\Files\CheckWriter;
 use Harmozon\Core\Files\FieldError;
 use Harmozon\Core\Files\ReadingsReader;
 use Harmozon\Core\Files\RejectedRow;
+use Harmozon\Core\Files\RejectedRows;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Judgement;
 use Harmozon\Core\Record\PlateRow;
@@ -25,8 +26,7 @@ final class CheckCommand extends CoreCommand
 
     private ?Judgement $judgement = null;
 
-    /** @var list<RejectedRow> */
-    private array $rejected = [];
+    private RejectedRows $rejected;
 
     protected function answer(): array
     {
@@ -34,10 +34,11 @@ final class CheckCommand extends CoreCommand
             throw FieldError::at('readings', Message::of('app.one_standard_input'));
         }
         $case = (new CaseReader)->json(TextInput::text($this->path('case'), 'case'));
+        $this->rejected = new RejectedRows;
         $judge = new Judge($case->fitter()->answer($case->outlet, $case->vehicle)->best, $case->conditions);
         foreach ((new ReadingsReader)->read(TextInput::lines($this->path('readings'), 'readings')) as $row) {
             if ($row instanceof RejectedRow) {
-                $this->rejected[] = $row;
+                $this->rejected->add($row);
             } else {
                 $judge->add($row);
             }
@@ -65,8 +66,11 @@ final class CheckCommand extends CoreCommand
             $r->utilisation() === null ? '–' : $this->voice()->amount(Amount::percent(100 * $r->utilisation())),
             $r->state->value,
         ], $judgement->plateCheck));
-        foreach ($this->rejected as $row) {
+        foreach ($this->rejected->first as $row) {
             $this->line($this->voice()->say(Message::of('console.rejected', line: Amount::asGiven($row->line), reason: $row->reason)));
+        }
+        if ($this->rejected->count > count($this->rejected->first)) {
+            $this->line($this->voice()->say(Message::of('console.more_rejected', count: Amount::count($this->rejected->count - count($this->rejected->first)))));
         }
     }
 }

@@ -55,7 +55,7 @@ final class ReadingController extends Controller
             'import' => $loaded->import,
             'understood' => $loaded->understood,
             'added' => $loaded->added,
-            'rejected' => array_map($writer->rejected(...), $loaded->rejected),
+            ...$writer->rejected($loaded->rejected),
             'ignored_columns' => $loaded->ignoredColumns,
             ...$this->reports->full($session),
         ]);

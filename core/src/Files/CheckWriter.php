@@ -22,19 +22,17 @@ final readonly class CheckWriter
     {
     }
 
-    /**
-     * @param  list<RejectedRow>  $rejected
-     * @return array<string, mixed>
-     */
-    public function judgement(Judgement $judgement, array $rejected = []): array
+    /** @return array<string, mixed> */
+    public function judgement(Judgement $judgement, RejectedRows $rejected = new RejectedRows): array
     {
         $measured = $judgement->measured;
 
         return [
             'verdict' => $judgement->verdict->value,
             'readings' => $measured->readings,
-            'rejected' => array_map($this->rejected(...), $rejected),
+            ...$this->rejected($rejected),
             'gaps' => array_map(static fn (Gap $g): array => ['from_s' => $g->fromS, 'to_s' => $g->toS], $measured->gaps),
+            'gaps_left_out' => $measured->gapsLeftOut,
             'peaks' => [
                 'v' => self::peak($measured->peak(Quantity::Volts)),
                 'a' => self::peak($measured->peak(Quantity::Amps)),
@@ -66,12 +64,17 @@ final readonly class CheckWriter
         ];
     }
 
-    /** @return array{line: int, reason: string, code: string} */
-    public function rejected(RejectedRow $row): array
+    /** @return array{rejected: list<array{line: int, reason: string, code: string}>, rejected_count: int} */
+    public function rejected(RejectedRows $rows): array
     {
-        $problem = $row->reason->figures['problem'] ?? $row->reason;
+        return [
+            'rejected' => array_map(function (RejectedRow $row): array {
+                $problem = $row->reason->figures['problem'] ?? $row->reason;
 
-        return ['line' => $row->line, 'reason' => $this->voice->say($row->reason), 'code' => $problem instanceof Message ? $problem->code : $row->reason->code];
+                return ['line' => $row->line, 'reason' => $this->voice->say($row->reason), 'code' => $problem instanceof Message ? $problem->code : $row->reason->code];
+            }, $rows->first),
+            'rejected_count' => $rows->count,
+        ];
     }
 
     /** @return array{value: float, t_s: float, provenance: string}|null */

@@ -19,7 +19,7 @@ final class Judge
     /** Instrument tolerance (share of the value). */
     public const DEFAULT_TOLERANCE = 0.01;
 
-    private readonly Meter $meter;
+    private Meter $meter;
 
     /** @var list<Link> */
     private readonly array $links;
@@ -49,6 +49,19 @@ final class Judge
     public function add(Reading $reading): Completed
     {
         return $this->meter->add($reading);
+    }
+
+    /** What was measured so far, to go on from later. */
+    public function remember(): string
+    {
+        return serialize($this->meter);
+    }
+
+    /** Goes on from what a judge of the same chain, conditions and code remembered. */
+    public function recall(string $memory): void
+    {
+        $meter = unserialize($memory);
+        $this->meter = $meter instanceof Meter ? $meter : throw new \LogicException('no judge remembered this');
     }
 
     public function judgement(): Judgement

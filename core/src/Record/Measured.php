@@ -21,6 +21,7 @@ final readonly class Measured
      * @param  float|null  $energyBridgedShare  of the energy, what lies in gaps that nobody read (0…1)
      * @param  float|null  $lastTs  time of the last reading (s)
      * @param  list<Gap>  $gaps
+     * @param  int  $gapsLeftOut  gaps beyond those listed
      * @param  list<Flag>  $flags
      * @param  int  $flagsLeftOut  flags beyond those listed
      * @param  array<string, DutyMeter>  $duties  by link id
@@ -39,6 +40,7 @@ final readonly class Measured
         public ?float $lastSoc,
         public ?float $lastTs,
         public array $gaps,
+        public int $gapsLeftOut,
         public array $flags,
         public int $flagsLeftOut,
         public array $duties,

@@ -14,8 +14,10 @@ final class Meter
     /** A sustained value is a mean over so long. */
     private const SUSTAINED_S = 10 * self::MINUTE_S;
 
-    /** Flags kept for the report; the rest are only counted. */
+    /** Flags kept for the report, and gaps; the rest are only counted. */
     private const MOST_FLAGS = 200;
+
+    private const MOST_GAPS = 200;
 
     private int $readings = 0;
 
@@ -37,6 +39,8 @@ final class Meter
 
     /** @var list<Gap> */
     private array $gaps = [];
+
+    private int $gapsLeftOut = 0;
 
     /** @var list<Flag> */
     private array $flags = [];
@@ -115,13 +119,22 @@ final class Meter
     private function inTime(float $tS, Completed $completed): void
     {
         if ($this->lastTs !== null && $tS - $this->lastTs > Gap::LONGEST_S) {
-            $this->gaps[] = new Gap($this->lastTs, $tS);
+            $this->gap(new Gap($this->lastTs, $tS));
         }
         if ($completed->amps !== null) {
             $this->amps($tS, $completed->amps);
         }
         if ($completed->kw !== null) {
             $this->power($tS, $completed->kw);
+        }
+    }
+
+    private function gap(Gap $gap): void
+    {
+        if (count($this->gaps) < self::MOST_GAPS) {
+            $this->gaps[] = $gap;
+        } else {
+            $this->gapsLeftOut++;
         }
     }
 
@@ -152,6 +165,7 @@ final class Meter
             $this->lastSoc,
             $this->lastTs,
             $this->gaps,
+            $this->gapsLeftOut,
             $this->flags,
             $this->flagsLeftOut,
             $this->duties,

@@ -212,7 +212,7 @@ final readonly class VerdictRule
             }
         }
         if ($measured->gaps !== []) {
-            $remarks[] = Message::of('finding.gaps', count: Amount::count(count($measured->gaps)));
+            $remarks[] = Message::of('finding.gaps', count: Amount::count(count($measured->gaps) + $measured->gapsLeftOut));
         }
         if ($measured->flags !== []) {
             $remarks[] = Message::of('finding.flags', count: Amount::count(count($measured->flags) + $measured->flagsLeftOut));

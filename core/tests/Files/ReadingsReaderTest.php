@@ -9,6 +9,7 @@ use Harmozon\Core\Files\Node;
 use Harmozon\Core\Files\ReadingJsonReader;
 use Harmozon\Core\Files\ReadingsReader;
 use Harmozon\Core\Files\RejectedRow;
+use Harmozon\Core\Files\RejectedRows;
 use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -66,6 +67,25 @@ final class ReadingsReaderTest extends TestCase
             "10 soc_pct: \"10\n20\" is not a number",
             9000,
         ], $said);
+    }
+
+    public function test_a_million_bad_rows_are_counted_and_the_first_hundred_told(): void
+    {
+        $rows = (static function (): \Generator {
+            yield 't_s,kw';
+            for ($i = 0; $i < 30_000; $i++) {
+                yield 'x,1';
+            }
+        })();
+        $rejected = new RejectedRows;
+        $before = memory_get_usage();
+        foreach ((new ReadingsReader)->read($rows) as $row) {
+            self::assertInstanceOf(RejectedRow::class, $row);
+            $rejected->add($row);
+        }
+
+        self::assertSame([30_000, 100, 2, 101], [$rejected->count, count($rejected->first), $rejected->first[0]->line, $rejected->first[99]->line]);
+        self::assertLessThan(2_000_000, memory_get_usage() - $before);
     }
 
     /** @param  list<string>  $says  what becomes of each record, by the number of its first line */

@@ -247,6 +247,14 @@ final class JudgeTest extends TestCase
         self::assertEqualsWithDelta(85 * 119 / 3600, $judgement->measured->energyKwh, 1e-9);
     }
 
+    public function test_gaps_without_end_are_counted_and_the_first_told(): void
+    {
+        $measured = self::judge(array_map(static fn (int $i): Reading => new Reading($i * 121_000, kw: 10), range(0, 300)));
+
+        self::assertSame([200, 100], [count($measured->measured->gaps), $measured->measured->gapsLeftOut]);
+        self::assertStringContainsString('300 stretches without readings', Say::all($measured->findings));
+    }
+
     public function test_energy_names_its_bridged_share(): void
     {
         // 100 s and 300 s of 85 kW: three quarters of it in a gap.

@@ -1191,6 +1191,8 @@ export interface components {
             verdict_words: string;
             readings: number;
             rejected: components["schemas"]["RejectedRow"][];
+            rejected_count: number;
+            gaps_left_out: number;
             gaps: {
                 from_s: number;
                 to_s: number;
@@ -1259,6 +1261,7 @@ export interface components {
             understood: number;
             added: number;
             rejected: components["schemas"]["RejectedRow"][];
+            rejected_count: number;
             ignored_columns: string[];
         };
         Reading: {

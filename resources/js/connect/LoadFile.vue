@@ -39,14 +39,14 @@ function pick(): void {
         }}<template v-if="loaded.understood > loaded.added">{{
           say('file.known', { n: loaded.understood - loaded.added })
         }}</template
-        ><template v-if="loaded.rejected.length > 0">{{ say('file.rejected', { n: loaded.rejected.length }) }}</template
+        ><template v-if="loaded.rejected_count > 0">{{ say('file.rejected', { n: loaded.rejected_count }) }}</template
         >{{ say('file.end') }}
       </p>
       <ul v-if="loaded.rejected.length > 0">
         <li v-for="row in loaded.rejected.slice(0, LISTED)" :key="row.line">
           {{ say('file.line', { line: row.line, reason: row.reason }) }}
         </li>
-        <li v-if="loaded.rejected.length > LISTED">{{ say('file.more', { n: loaded.rejected.length - LISTED }) }}</li>
+        <li v-if="loaded.rejected_count > LISTED">{{ say('file.more', { n: loaded.rejected_count - LISTED }) }}</li>
       </ul>
       <p v-if="loaded.ignored_columns.length > 0" class="quiet">
         {{ say('file.ignored', { columns: listed('comma', loaded.ignored_columns) }) }}

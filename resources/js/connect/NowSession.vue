@@ -86,6 +86,7 @@ onMounted(() => readings.attempt(readings.refresh));
           :error="readings.error.value"
           :is-busy="readings.isBusy.value"
           :elapsed-s="elapsedS"
+          :newest-s="readings.newest.value[0]?.t_s ?? 0"
           :take="readings.take"
         />
         <LoadFile :loaded="readings.loaded.value" :is-busy="readings.isBusy.value" @load="readings.load" />

@@ -12,6 +12,8 @@ const props = defineProps<{
   error: ApiError | null;
   isBusy: boolean;
   elapsedS: number;
+  /** When the newest reading was taken. */
+  newestS: number;
   take: (reading: Omit<Reading, 'client_id'>) => Promise<boolean>;
 }>();
 
@@ -42,8 +44,8 @@ const showsHeat = ref(false);
 /** A minute that has not come yet, and that was asked about. */
 let asked: number | null = null;
 const mistyped = ref('');
-/** Clocks differ by as much (s). */
-const LATER_S = 60;
+/** A session typed from notes runs ahead of the clock; further ahead than this looks like a slip (s). */
+const LATER_S = 3600;
 const first = ref<HTMLInputElement[]>();
 
 /** What was typed; text where it is no number, null where nothing was. */
@@ -58,7 +60,7 @@ async function submit(): Promise<void> {
   const wrong = [...fields, { name: 'minute', label: say('reading.minute') }].find(
     (f) => typeof (f.name === 'minute' ? minute : numbers[f.name]) === 'string',
   );
-  const isLater = typeof minute === 'number' && minute * 60 > props.elapsedS + LATER_S && minute !== asked;
+  const isLater = typeof minute === 'number' && minute * 60 > Math.max(props.elapsedS, props.newestS) + LATER_S && minute !== asked;
   mistyped.value = wrong
     ? say('reading.not_number', { field: wrong.label })
     : isLater

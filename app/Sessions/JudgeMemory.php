@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions;
+
+use App\Models\ChargeSession;
+use Harmozon\Core\Record\Judge;
+use Harmozon\Core\Record\Trace;
+use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * What the judge of a session had measured, so that one more reading of many costs no more than one of few. It holds while
+ * no reading before its last one has changed, and while the code is the same.
+ */
+final class JudgeMemory
+{
+    private static ?string $code = null;
+
+    /**
+     * Brings a judge as far as it was remembered.
+     *
+     * @return array{Trace, int, int} the curve so far; time (ms) and id of the last reading that is in it, -1 for none
+     */
+    public static function recall(ChargeSession $session, Judge $judge): array
+    {
+        $kept = DB::table('judge_memories')->where('charge_session_id', $session->id)->first();
+        if ($kept === null || (int) $kept->disturbed !== $session->disturbed || $kept->made_by !== self::code()) {
+            return [new Trace, -1, 0];
+        }
+        [$memory, $trace] = unserialize((string) $kept->memory);
+        assert(is_string($memory) && $trace instanceof Trace);
+        $judge->recall($memory);
+
+        return [$trace, (int) $kept->last_ms, (int) $kept->last_id];
+    }
+
+    /** Keeps what was measured, unless an older reading has changed meanwhile. Without it all is measured again. */
+    public static function keep(ChargeSession $session, Judge $judge, Trace $trace, int $lastMs, int $lastId): void
+    {
+        $row = ['disturbed' => $session->disturbed, 'last_ms' => $lastMs, 'last_id' => $lastId, 'made_by' => self::code(), 'memory' => serialize([$judge->remember(), $trace])];
+        try {
+            DB::transaction(static function () use ($session, $row): void {
+                if ((int) DB::table('charge_sessions')->where('id', $session->id)->value('disturbed') === $session->disturbed) {
+                    DB::table('judge_memories')->updateOrInsert(['charge_session_id' => $session->id], $row);
+                }
+            });
+        } catch (QueryException) {
+            // A busy or full database is no reason not to answer.
+        }
+    }
+
+    /** Names the code that measures: what other code has measured is not gone on from. */
+    private static function code(): string
+    {
+        if (self::$code === null) {
+            $files = glob(base_path('core/src/*/*.php'));
+            self::$code = md5(implode(' ', array_map(static fn (string $file): string => $file.(int) filemtime($file), $files === false ? [] : $files)));
+        }
+
+        return self::$code;
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Tests\Record;
+
+use Eris\Generators;
+use Eris\TestTrait;
+use Harmozon\Core\Record\Completed;
+use Harmozon\Core\Record\Reading;
+use Harmozon\Core\Record\Trace;
+use PHPUnit\Framework\TestCase;
+
+final class TraceTest extends TestCase
+{
+    use TestTrait;
+
+    public function test_a_short_session_is_kept_whole(): void
+    {
+        $trace = new Trace;
+        foreach (range(0, 299) as $s) {
+            $trace->add(self::at($s, 50 + $s % 7));
+        }
+
+        self::assertCount(300, $trace->points());
+        $trace->add(self::at(300, 1));
+        // Stretches of two seconds: the higher of both, and the last.
+        self::assertLessThanOrEqual(301, count($trace->points()));
+        self::assertSame(300.0, $trace->points()[count($trace->points()) - 1]->reading->tS());
+    }
+
+    public function test_no_peak_is_lost_and_there_are_never_too_many_points(): void
+    {
+        $this->limitTo(30)->forAll(Generators::vector(60, Generators::choose(0, 400)), Generators::choose(1, 90))
+            ->then(static function (array $kw, int $everyS): void {
+                $trace = new Trace(10);
+                foreach ($kw as $i => $one) {
+                    $trace->add(self::at($i * $everyS, $one));
+                }
+                $points = $trace->points();
+                $thin = $trace->thinned(4)->points();
+
+                self::assertLessThanOrEqual(20, count($points));
+                self::assertLessThanOrEqual(8, count($thin));
+                foreach ([$points, $thin] as $kept) {
+                    self::assertSame((float) max($kw), max(array_map(static fn (Completed $c): float => $c->kw ?? 0.0, $kept)));
+                    self::assertSame((count($kw) - 1) * (float) $everyS, $kept[count($kept) - 1]->reading->tS());
+                    $times = array_map(static fn (Completed $c): int => $c->reading->tMs, $kept);
+                    $sorted = $times;
+                    sort($sorted);
+                    self::assertSame($sorted, $times);
+                }
+            });
+    }
+
+    public function test_readings_without_power_are_kept_too(): void
+    {
+        $trace = new Trace(2);
+        $trace->add(self::at(0, null));
+        $trace->add(self::at(9, null));
+
+        self::assertSame([0.0, 9.0], array_map(static fn (Completed $c): float => $c->reading->tS(), $trace->points()));
+    }
+
+    private static function at(int $s, int|float|null $kw): Completed
+    {
+        return new Completed(new Reading($s * 1000, kw: $kw === null ? null : (float) $kw), null, null, $kw === null ? null : (float) $kw);
+    }
+}
