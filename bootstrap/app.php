@@ -2,11 +2,14 @@
 
 declare(strict_types=1);
 
+use App\Database\Trouble;
 use App\Equipment\OutOfDate;
 use App\Equipment\PieceStore;
 use App\Http\Middleware\SecurityHeaders;
+use App\Http\Middleware\StartSession;
 use App\Models\Piece;
 use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Words\Language;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Refusal;
 use Harmozon\Core\Words\Voice;
@@ -17,7 +20,12 @@ use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response as HttpResponse;
+use Illuminate\Session\Middleware\StartSession as FrameworksStartSession;
 use Illuminate\Support\Facades\Route;
+use Illuminate\Validation\ValidationException;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 return Application::configure(basePath: dirname(__DIR__))
@@ -31,7 +39,12 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withCommands([__DIR__.'/../app/Console/Commands'])
     ->withMiddleware(static function (Middleware $middleware): void {
         $middleware->remove(HandleCors::class);
-        $middleware->append(SecurityHeaders::class);
+        $middleware->prepend(SecurityHeaders::class);
+        $middleware->web(replace: [FrameworksStartSession::class => StartSession::class]);
+        // Before signing in there is no session, and so no token of it: those two look at the origin instead.
+        $middleware->validateCsrfTokens(except: ['api/sign-in', 'api/demo-sign-in']);
+        $middleware->trustHosts(at: static fn (): array => array_map(static fn (string $host): string => '^'.preg_quote($host).'$', config('harmozon.hosts')), subdomains: false);
+        $middleware->trustProxies(at: array_values(array_filter(explode(',', (string) env('HARMOZON_PROXIES', '')))));
         $middleware->redirectGuestsTo('/');
     })
     ->withExceptions(static function (Exceptions $exceptions): void {
@@ -61,5 +74,19 @@ return Application::configure(basePath: dirname(__DIR__))
             ? new JsonResponse(['message' => app(Voice::class)->say(Message::of('app.no_such_record'))], 404)
             : null);
         $exceptions->dontReport([Refusal::class, OutOfDate::class]);
+        $exceptions->render(static function (Throwable $e, Request $request): ?Response {
+            $trouble = $e instanceof HttpExceptionInterface || $e instanceof ValidationException ? null : Trouble::of($e);
+            if ($trouble === null) {
+                return null;
+            }
+            $headers = ['Cache-Control' => 'no-store', ...($trouble->retryAfterS === null ? [] : ['Retry-After' => (string) $trouble->retryAfterS])];
+            $words = (new Voice(Language::english()->with(require app_path('Words/en.php'))))->say($trouble->cause);
+
+            return $request->is('api/*')
+                ? new JsonResponse(['message' => $words, 'code' => $trouble->cause->code], 503, $headers)
+                : new HttpResponse($words."\n", 503, ['Content-Type' => 'text/plain; charset=utf-8', ...$headers]);
+        });
+        // Where nothing can be written there is no log either.
+        $exceptions->report(static fn (Throwable $e): ?bool => Trouble::isStorageThere() ? null : false);
     })
     ->create();

@@ -11,11 +11,12 @@ use App\Http\Controllers\OcpiController;
 use App\Http\Controllers\PieceController;
 use App\Http\Controllers\ReadingController;
 use App\Http\Controllers\SessionController;
+use App\Http\Middleware\SameOrigin;
 use Illuminate\Support\Facades\Route;
 
 // The only two doors for a visitor.
-Route::post('sign-in', [AccountController::class, 'signIn'])->middleware('throttle:sign-in')->name('api.sign-in');
-Route::post('demo-sign-in', [AccountController::class, 'openDemo'])->middleware('throttle:30,1')->name('api.demo-sign-in');
+Route::post('sign-in', [AccountController::class, 'signIn'])->middleware(SameOrigin::class)->name('api.sign-in');
+Route::post('demo-sign-in', [AccountController::class, 'openDemo'])->middleware([SameOrigin::class, 'throttle:30,1'])->name('api.demo-sign-in');
 
 Route::middleware('auth')->name('api.')->group(static function (): void {
     Route::post('sign-out', [AccountController::class, 'signOut'])->name('sign-out');

@@ -10,15 +10,11 @@ use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Files\CatalogueReader;
 use Harmozon\Core\Words\Language;
 use Harmozon\Core\Words\Voice;
-use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
-use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
-use Illuminate\Support\Str;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -44,7 +40,5 @@ final class AppServiceProvider extends ServiceProvider
     {
         Model::shouldBeStrict();
         JsonResource::withoutWrapping();
-        RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute(5)
-            ->by(Str::lower($request->string('email')->toString()).'|'.$request->ip()));
     }
 }

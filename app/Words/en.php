@@ -9,6 +9,15 @@ return [
     'app.changed_meanwhile' => '{name} was changed meanwhile, perhaps in another tab. Nothing of yours was written, and nothing is lost.',
     'app.put_aside' => '{name} was put aside meanwhile, perhaps in another tab. Nothing of yours was written, and nothing is lost.',
     'app.expected_changes' => 'expected an object of figures by their dotted paths',
+    'app.too_many_attempts' => 'Too many attempts. Try again in {seconds}.',
+    'app.trouble_busy' => 'Somebody else is writing just now. Nothing was written; try again in a moment.',
+    'app.trouble_read_only' => 'The database cannot be written to: whoever runs this must make its file and folder writable.',
+    'app.trouble_full' => 'The disk is full or failing: whoever runs this must make room. Nothing was written.',
+    'app.trouble_broken' => 'The database file is broken: whoever runs this must put back a copy.',
+    'app.trouble_no_database' => 'The database is not there or cannot be opened: whoever runs this must look at DB_DATABASE, or run ./harmozon start.',
+    'app.trouble_not_set_up' => 'The database is not set up for this version: whoever runs this must run ./harmozon start.',
+    'app.trouble_no_key' => 'There is no .env file with an APP_KEY: whoever runs this must run ./harmozon start.',
+    'app.trouble_no_storage' => 'The folder storage is not there or cannot be written to: whoever runs this must look at it.',
     'app.no_such_record' => 'There is no such record in this garage.',
     'app.not_in_garage' => 'is not in this garage',
     'app.session_finished' => 'is finished; reopen it to change its readings',
@@ -27,6 +36,7 @@ return [
     'console.more_rejected' => 'and {count, plural, one {# line} other {# lines}} more left out',
     'console.rejected' => 'line {line} left out: {reason}',
     'console.caution' => '! {caution}',
+    'console.demo_refused' => 'The demo garages, whose password everybody knows, are loaded in demo mode only: HARMOZON_DEMO=true.',
     'console.demo_loaded' => 'Demo garage loaded: {garage}',
 
     // How fast the core answers.

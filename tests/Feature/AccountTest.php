@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Contract;
 use Tests\TestCase;
 
@@ -36,6 +39,90 @@ final class AccountTest extends TestCase
         $response = $this->postJson('/api/sign-in', ['email' => $email, 'password' => config('harmozon.demo_password')]);
         Contract::holds('POST', '/sign-in', $response->assertStatus(429));
         $this->assertGuest();
+    }
+
+    public function test_the_wait_grows_ends_with_a_success_and_locks_nobody_else_out(): void
+    {
+        $email = $this->demoUser()->email;
+        $try = fn (string $password, string $address = '10.0.0.1'): TestResponse => $this->withServerVariables(['REMOTE_ADDR' => $address])->postJson('/api/sign-in', ['email' => $email, 'password' => $password]);
+        for ($i = 0; $i < 5; $i++) {
+            $try('guess')->assertStatus(422);
+        }
+        $try('guess')->assertStatus(429)->assertHeader('Retry-After', '15')->assertJsonPath('message', 'Too many attempts. Try again in 15 s.');
+        // Somebody else is not kept waiting, for the same account or for another.
+        $try((string) config('harmozon.demo_password'), '10.0.0.2')->assertOk();
+
+        $this->travel(16)->seconds();
+        $try('guess')->assertStatus(422);
+        $try('guess')->assertStatus(429)->assertHeader('Retry-After', '30');
+        $this->travel(31)->seconds();
+        $try((string) config('harmozon.demo_password'))->assertOk();
+        $try('guess')->assertStatus(422);
+        $try('guess')->assertStatus(422);
+    }
+
+    public function test_an_address_that_tries_many_accounts_is_slowed_down_too(): void
+    {
+        for ($i = 0; $i < 30; $i++) {
+            $this->postJson('/api/sign-in', ['email' => "somebody{$i}@example.net", 'password' => 'guess'])->assertStatus(422);
+        }
+        $this->postJson('/api/sign-in', ['email' => 'another@example.net', 'password' => 'guess'])->assertStatus(429);
+    }
+
+    #[DataProvider('notAnAddress')]
+    public function test_what_is_no_address_is_refused_and_counted(mixed $email): void
+    {
+        for ($i = 0; $i < 30; $i++) {
+            $response = $this->postJson('/api/sign-in', ['email' => $email, 'password' => 'guess']);
+            self::assertContains($response->getStatusCode(), [422, 429]);
+        }
+        Contract::holds('POST', '/sign-in', $this->postJson('/api/sign-in', ['email' => $email, 'password' => ['x']])->assertStatus(429));
+    }
+
+    /** @return iterable<string, array{mixed}> */
+    public static function notAnAddress(): iterable
+    {
+        yield 'a list' => [['a@example.net']];
+        yield 'an object' => [['a' => ['b' => 1]]];
+        yield 'a number' => [7];
+        yield 'nothing' => [null];
+        yield 'no address' => ['marionette'];
+    }
+
+    public function test_the_accounts_of_the_demo_open_in_demo_mode_only(): void
+    {
+        $email = $this->demoUser()->email;
+        config(['harmozon.demo' => false]);
+        $this->postJson('/api/sign-in', ['email' => $email, 'password' => config('harmozon.demo_password')])->assertStatus(422);
+        $this->artisan('harmozon:demo')->assertExitCode(2);
+    }
+
+    public function test_nobody_signs_in_from_another_sites_page(): void
+    {
+        $email = $this->demoUser()->email;
+        $body = ['email' => $email, 'password' => config('harmozon.demo_password')];
+        $this->postJson('/api/sign-in', $body, ['Origin' => 'https://elsewhere.example'])->assertForbidden();
+        $this->postJson('/api/demo-sign-in', [], ['Origin' => 'null'])->assertForbidden();
+        $this->postJson('/api/sign-in', $body, ['Origin' => rtrim((string) url('/'), '/')])->assertOk();
+    }
+
+    public function test_a_visitor_without_a_cookie_leaves_nothing_behind(): void
+    {
+        config(['session.driver' => 'database']);
+        $email = $this->demoUser()->email;
+        foreach (['/', '/board', '/api/me', '/no/such/page'] as $path) {
+            $this->get($path)->assertCookieMissing('harmozon_session');
+        }
+        self::assertSame(0, DB::table('sessions')->count());
+        $this->postJson('/api/sign-in', ['email' => $email, 'password' => config('harmozon.demo_password')])->assertOk()->assertCookie('harmozon_session');
+        self::assertSame(1, DB::table('sessions')->whereNotNull('user_id')->count());
+    }
+
+    public function test_what_is_told_is_not_stored_and_tls_is_kept(): void
+    {
+        $this->get('/api/me')->assertHeader('Cache-Control', 'no-store, private')->assertHeaderMissing('Strict-Transport-Security');
+        $this->get('https://localhost/api/me')->assertHeader('Strict-Transport-Security', 'max-age=31536000');
+        $this->call('POST', '/api/sign-in', content: str_repeat('x', 10))->assertHeader('X-Frame-Options', 'DENY');
     }
 
     public function test_the_demo_door_stands_open_in_demo_mode_only(): void

@@ -15,6 +15,8 @@ final class SecurityHeaders
     private const POLICY = "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; "
         ."connect-src 'self'; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'";
 
+    private const SECURE_FOR = 'max-age=31536000';
+
     public function handle(Request $request, Closure $next): Response
     {
         $response = $next($request);
@@ -26,9 +28,13 @@ final class SecurityHeaders
             'Referrer-Policy' => 'same-origin',
             'Permissions-Policy' => 'camera=(), microphone=(), geolocation=()',
             'Cross-Origin-Opener-Policy' => 'same-origin',
+            // What is told is one person's own.
+            ...($request->is('api/*') ? ['Cache-Control' => 'no-store, private'] : ['Cache-Control' => 'no-cache, private']),
+            ...($request->isSecure() ? ['Strict-Transport-Security' => self::SECURE_FOR] : []),
         ] as $name => $value) {
             $response->headers->set($name, $value);
         }
+        header_remove('X-Powered-By');
 
         return $response;
     }

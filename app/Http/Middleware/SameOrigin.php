@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use Closure;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
+
+/** Where there is no session yet, and so no token of it: nobody signs in from another site's page. */
+final class SameOrigin
+{
+    public function handle(Request $request, Closure $next): Response
+    {
+        $origin = $request->headers->get('Origin');
+        abort_if($origin !== null && $origin !== $request->getSchemeAndHttpHost(), 403);
+        $response = $next($request);
+        assert($response instanceof Response);
+
+        return $response;
+    }
+}

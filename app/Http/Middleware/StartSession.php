@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use Closure;
+use Illuminate\Contracts\Session\Session;
+use Illuminate\Http\Request;
+use Illuminate\Session\Middleware\StartSession as FrameworksStartSession;
+use Symfony\Component\HttpFoundation\Response;
+
+/** A visitor without a cookie leaves nothing behind: a session is kept from signing in on. */
+final class StartSession extends FrameworksStartSession
+{
+    /** Of sessions that end with the answer. */
+    private const BRIEF = 'array';
+
+    /** Routes that begin a session. */
+    private const BEGINS = ['api/sign-in', 'api/demo-sign-in'];
+
+    /** @param  Request  $request */
+    public function handle($request, Closure $next): mixed
+    {
+        $kept = $this->manager->getDefaultDriver();
+        if (! $request->cookies->has((string) config('session.cookie')) && ! $request->is(self::BEGINS)) {
+            $this->manager->setDefaultDriver(self::BRIEF);
+        }
+        try {
+            return parent::handle($request, $next);
+        } finally {
+            $this->manager->setDefaultDriver((string) $kept);
+        }
+    }
+
+    protected function addCookieToResponse(Response $response, Session $session): void
+    {
+        if ($this->manager->getDefaultDriver() !== self::BRIEF) {
+            parent::addCookieToResponse($response, $session);
+        }
+    }
+}
