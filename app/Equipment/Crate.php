@@ -54,7 +54,7 @@ final class Crate
     {
         return match ($kit) {
             'none' => [],
-            'buy' => [...$this->kit($this->adapters()), ...$catalogue->adapters],
+            'buy' => [...$this->kit($this->adapters()), ...$catalogue->forSale()],
             default => $this->kit($this->adapters()),
         };
     }

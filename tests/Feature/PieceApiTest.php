@@ -65,7 +65,10 @@ final class PieceApiTest extends TestCase
     public function test_a_session_can_run_through_the_stations_own_adapter(): void
     {
         $kind = collect($this->getJson('/api/catalogue')->json('chargers'))->firstWhere('id', 'hub-second-attached');
-        $spec = ['access' => ['kind' => 'open'], 'id' => 'forged', 'name' => 'Forged'] + $kind['outlet'];
+        // What nobody has read of its adapter is not known; here somebody has.
+        self::assertSame([], array_intersect(['certification', 'recalled', 'damaged'], array_keys($kind['outlet']['attached_adapter'])));
+        $read = ['certification' => 'certified', 'recalled' => false, 'damaged' => false, 'holds_back' => true];
+        $spec = ['access' => ['kind' => 'open'], 'id' => 'forged', 'name' => 'Forged', 'attached_adapter' => $read + $kind['outlet']['attached_adapter']] + $kind['outlet'];
         $outlet = $this->postJson('/api/pieces/outlets', ['name' => 'Hub with adapter', 'place' => Place::query()->firstOrFail()->ulid, 'spec' => $spec])->assertCreated()->json('id');
         $van = Vehicle::query()->where('name', 'Brindle')->firstOrFail()->ulid;
 

@@ -195,7 +195,7 @@ final class BenchCommand extends Command
 
         return new GarageFile(
             array_map(static fn (int $i): Vehicle => $reader->vehicle($demo[$i % count($demo)]->object('spec')->with(['id' => "car{$i}", 'name' => "car{$i}"])), range(1, self::CARS)),
-            array_slice($catalogue->adapters, 0, self::ADAPTERS),
+            array_slice($catalogue->forSale(), 0, self::ADAPTERS),
             array_map(static fn (int $i): Outlet => $reader->outlet($kinds[$i % count($kinds)]->object('outlet')->with(['id' => "outlet{$i}", 'name' => "outlet{$i}"])), range(1, self::OUTLETS)),
             AdapterPolicy::Certified,
             new Conditions,

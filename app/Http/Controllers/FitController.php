@@ -30,7 +30,7 @@ final class FitController extends Controller
     public function fit(FitRequest $request, FitWriter $writer, Catalogue $catalogue): JsonResponse
     {
         $question = $request->question();
-        $answer = $question->answer($request->mayBuy() ? $catalogue->adapters : []);
+        $answer = $question->answer($request->mayBuy() ? $catalogue->forSale() : []);
 
         return response()->json($writer->answer($answer, $question->changes($catalogue, $answer)));
     }

@@ -27,7 +27,7 @@ final class ForecastController extends Controller
         $sticker = null;
         foreach ($request->questions() as $question) {
             $case = $question->case();
-            $best = $question->answer($request->mayBuy() ? $catalogue->adapters : [])->best;
+            $best = $question->answer($request->mayBuy() ? $catalogue->forSale() : [])->best;
             $forecasts[] = [
                 'answer' => $fit->chain($best),
                 ...$writer->forecast(Forecaster::sparing()->forecast($best, $case->conditions), $case->conditions),

@@ -12,9 +12,15 @@ final readonly class Catalogue
     /**
      * @param  array<string, string>  $groups  names of the groups of chargers, in order, by id
      * @param  list<ChargerKind>  $chargers
-     * @param  list<Adapter>  $adapters
+     * @param  list<Adapter>  $adapters  kinds, of which no piece has been seen
      */
     public function __construct(public array $groups, public array $chargers, public array $adapters)
     {
+    }
+
+    /** @return list<Adapter> a sound one of every kind, as it would have to be bought */
+    public function forSale(): array
+    {
+        return array_map(static fn (Adapter $kind): Adapter => $kind->forSale(), $this->adapters);
     }
 }

@@ -32,6 +32,7 @@ final readonly class Adapter
         public ?string $price = null,
         public ?bool $testOverdue = null,
         public ?bool $holdsBack = null,
+        public bool $isForSale = false,
     ) {
     }
 
@@ -49,6 +50,12 @@ final readonly class Adapter
     public function holdsBack(): bool
     {
         return $this->holdsBack ?? $this->derateC !== null;
+    }
+
+    /** A sound one of this kind, as it would have to be bought: nobody has seen it yet. */
+    public function forSale(): self
+    {
+        return $this->with(certification: Certification::Certified, makerApproved: true, recalled: false, damaged: false, batteryOk: true, isForSale: true);
     }
 
     /** The same with its own battery charged. */

@@ -54,6 +54,12 @@ final readonly class Outlet
     }
 
     /** The neighbour at the cabinet has left. */
+    /** The same; its own adapter is a sound one. */
+    public function withSoundAdapter(): self
+    {
+        return $this->with(attachedAdapter: $this->attachedAdapter?->forSale());
+    }
+
     public function alone(): self
     {
         return $this->with(cabinet: $this->cabinet?->alone());

@@ -39,6 +39,7 @@ final readonly class FitWriter
                 'code' => $c->message->code,
                 'outcome' => $c->answer->outcome->value,
                 'expected_peak_kw' => self::rounded($c->answer->expectedPeakKw()),
+                'at_most' => $c->answer->isAtMost(),
             ], $changes),
             'alternatives' => array_map(fn (ChainAnswer $a): array => [
                 'chain' => $a->chain->linkIds(),
@@ -47,6 +48,7 @@ final readonly class FitWriter
                 'expected_peak_kw' => self::rounded($a->expectedPeakKw()),
                 'at_most' => $a->isAtMost(),
                 'refused_by_policy' => $a->isRefusedByPolicy(),
+                'title' => $this->voice->begin($a->word()),
                 ...$this->why($a),
             ], $answer->alternatives),
         ];
@@ -67,6 +69,8 @@ final readonly class FitWriter
             'at_most' => $answer->isAtMost(),
             'refused_by_policy' => $answer->isRefusedByPolicy(),
             'word' => $this->voice->say($answer->word()),
+            'title' => $this->voice->begin($answer->word()),
+            'to_buy' => $answer->isToBuy(),
             'binding' => $answer->peak?->binding->value,
             'binding_link' => $answer->peak?->linkId,
             'peak_at_soc' => self::rounded($answer->peak?->soc),
@@ -107,6 +111,7 @@ final readonly class FitWriter
             'at_most' => $best->isAtMost(),
             'refused_by_policy' => $best->isRefusedByPolicy(),
             'other_way_is_hazard' => $answer->otherWayIsHazard(),
+            'title' => $this->voice->begin($best->word()),
             'ideal_peak_kw' => self::rounded($best->idealPeakKw),
             'adapters' => $best->chain->adapterIds(),
             'binding' => $best->peak?->binding->value,

@@ -24,6 +24,7 @@ use Harmozon\Core\Record\Point;
 use Harmozon\Core\Record\Provenance;
 use Harmozon\Core\Record\TemperatureState;
 use Harmozon\Core\Record\Verdict;
+use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Term;
 use Harmozon\Core\Words\Voice;
 
@@ -62,7 +63,7 @@ final readonly class TermsWriter
 
         return [
             'sets' => array_map(fn (string $set): array => array_map($this->term(...), $set::cases()), self::SETS),
-            'outcome_short' => array_filter(array_combine(
+            'outcome_short' => ['refused_by_policy' => $this->voice->say(Message::of('outcome_short.refused_by_policy'))] + array_filter(array_combine(
                 array_map(static fn (Outcome $o): string => $o->value, Outcome::cases()),
                 array_map(fn (Outcome $o): ?string => $o->short() === null ? null : $this->voice->say($o->short()), Outcome::cases()),
             ), static fn (?string $short): bool => $short !== null),

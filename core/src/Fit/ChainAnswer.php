@@ -98,6 +98,12 @@ final readonly class ChainAnswer
         return $failures !== [] && array_filter($failures, static fn (GateResult $g): bool => ! $g->isPolicy) === [];
     }
 
+    /** Whether an adapter in it would have to be bought first. */
+    public function isToBuy(): bool
+    {
+        return array_filter($this->chain->adapters, static fn (Adapter $a): bool => $a->isForSale) !== [];
+    }
+
     /** Whether more than one adapter stands in the chain. */
     public function isStack(): bool
     {
@@ -119,7 +125,12 @@ final readonly class ChainAnswer
     /** Its outcome in words. */
     public function word(): Message
     {
-        return $this->isRefusedByPolicy() ? Message::of('outcome.refused_by_policy') : $this->outcome->message();
+        return match (true) {
+            $this->isRefusedByPolicy() => Message::of('outcome.refused_by_policy'),
+            $this->isToBuy() && $this->outcome === Outcome::Charges => Message::of('outcome.would_charge'),
+            $this->isToBuy() && $this->outcome === Outcome::Limited => Message::of('outcome.would_be_held_back'),
+            default => $this->outcome->message(),
+        };
     }
 
     /** One sentence for why the answer is what it is. */

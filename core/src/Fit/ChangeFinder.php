@@ -102,7 +102,7 @@ final class ChangeFinder
                 yield new Change(Message::of('change.battery', adapter: $own->name), $this->answer($outlet, $vehicle, kit: array_values($kit)));
             }
         }
-        foreach ($this->catalogue->adapters as $kind) {
+        foreach ($this->catalogue->forSale() as $kind) {
             if ($kind->input->is($outlet->coupler)) {
                 yield new Change(self::adapterWords($kind), $this->answer($outlet, $vehicle, kit: [...$this->kit, $kind]));
             }
@@ -164,7 +164,7 @@ final class ChangeFinder
             }
             $change = new Change(
                 Message::of('change.stall', kind: $kind->name),
-                $this->answer($kind->outlet->admitting($outlet->access), $vehicle),
+                $this->answer($kind->outlet->withSoundAdapter()->admitting($outlet->access), $vehicle),
             );
             if (! isset($best[$kind->group]) || $change->answer->compare($best[$kind->group]->answer) < 0) {
                 $best[$kind->group] = $change;

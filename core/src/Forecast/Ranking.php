@@ -95,7 +95,7 @@ final class Ranking
                 RankOrder::Risk => self::riskReason($stop),
             },
             ...($stop->forecast->cutShort === null ? [] : [$stop->forecast->cutShort]),
-            ...($mustCheck ? [Message::of('rank.check_first', facts: Listing::comma($stop->openFacts))] : []),
+            ...($mustCheck ? [Message::of('rank.check_first', facts: Listing::comma([...$stop->accessFacts, ...$stop->openFacts]))] : []),
         ];
     }
 
@@ -183,7 +183,7 @@ final class Ranking
     {
         $parts = [
             ...($stop->knownFault() === null ? [] : [Message::of('rank.known_fault', fault: $stop->knownFault())]),
-            ...($stop->isAccessUnverified() ? [Message::of('rank.access_unverified')] : []),
+            ...($stop->accessFacts === [] ? [] : [Message::of('rank.access_unverified', facts: Listing::comma($stop->accessFacts))]),
             ...($stop->openFacts === [] ? [] : [Message::of('rank.not_read', facts: Listing::comma($stop->openFacts))]),
         ];
 

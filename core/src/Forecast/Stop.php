@@ -18,8 +18,11 @@ final readonly class Stop
     /** What this driver pays; null when no price was read. */
     public ?string $price;
 
-    /** @var list<Message> facts that nobody has read and that could turn the answer */
+    /** @var list<Message> facts that nobody has read and that could turn the answer, but for access */
     public array $openFacts;
+
+    /** @var list<Message> what nobody has read of the access; empty where it is settled */
+    public array $accessFacts;
 
     /** How much could go wrong: 0 is nothing known. Every unread fact counts one, unverified access two, a known fault ten. */
     public int $risk;
@@ -27,9 +30,10 @@ final readonly class Stop
     public function __construct(public Forecast $forecast, public ?Bill $bill)
     {
         $this->price = $bill?->amount();
-        $this->openFacts = $this->facts();
+        $this->accessFacts = $this->unread(static fn (GateName $gate): bool => $gate === GateName::Access);
+        $this->openFacts = $this->unread(static fn (GateName $gate): bool => $gate !== GateName::Access && $gate !== GateName::Reach, $forecast->answer->limits->unread ?? []);
         $this->risk = count($this->openFacts)
-            + ($this->isAccessUnverified() ? self::RISK_OF_ACCESS : 0)
+            + ($this->accessFacts === [] ? 0 : self::RISK_OF_ACCESS)
             + ($this->knownFault() === null ? 0 : self::RISK_OF_FAULT);
     }
 
@@ -54,27 +58,23 @@ final readonly class Stop
         return $this->forecast->answer->chain->outlet->knownFault;
     }
 
-    public function isAccessUnverified(): bool
+    /**
+     * @param  \Closure(GateName): bool  $isAsked  of which gates
+     * @param  list<Unread>  $more
+     * @return list<Message> each once
+     */
+    private function unread(\Closure $isAsked, array $more = []): array
     {
+        $facts = [];
         foreach ($this->forecast->answer->gates as $gate) {
-            if ($gate->gate === GateName::Access) {
-                return $gate->isUnknown();
+            if ($isAsked($gate->gate) && $gate->isUnknown()) {
+                $more = [...$more, ...$gate->missing];
             }
         }
-
-        return false;
-    }
-
-    /** @return list<Message> */
-    private function facts(): array
-    {
-        $facts = array_map(static fn (Unread $u): Message => $u->fact(), $this->forecast->answer->limits->unread ?? []);
-        foreach ($this->forecast->answer->gates as $gate) {
-            if ($gate->gate !== GateName::Reach && $gate->isUnknown()) {
-                array_push($facts, ...array_map(static fn (Unread $u): Message => $u->fact(), $gate->missing));
-            }
+        foreach ($more as $unread) {
+            $facts[$unread->fact()->key()] = $unread->fact();
         }
 
-        return array_values(array_combine(array_map(static fn (Message $m): string => $m->key(), $facts), $facts));
+        return array_values($facts);
     }
 }

@@ -9,7 +9,11 @@ use Harmozon\Core\Catalogue\ChargerKind;
 use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Equipment\CouplerFamily;
 use Harmozon\Core\Files\CatalogueReader;
+use Harmozon\Core\Fit\AdapterPolicy;
 use Harmozon\Core\Fit\Change;
+use Harmozon\Core\Fit\Fitter;
+use Harmozon\Core\Fit\GateName;
+use Harmozon\Core\Fit\Outcome;
 use Harmozon\Core\Tests\Cases;
 use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\TestCase;
@@ -29,6 +33,30 @@ final class ChangesTest extends TestCase
         }
         $ids = [...array_map(static fn (ChargerKind $k): string => $k->id, $catalogue->chargers), ...array_map(static fn (Adapter $a): string => $a->id, $catalogue->adapters)];
         self::assertSame($ids, array_values(array_unique($ids)));
+    }
+
+    public function test_a_kind_knows_nothing_of_the_piece_that_will_be_bought(): void
+    {
+        foreach (self::catalogue()->adapters as $kind) {
+            self::assertSame([null, null, null, null, null], [$kind->certification, $kind->makerApproved, $kind->recalled, $kind->damaged, $kind->batteryOk], $kind->id);
+        }
+        foreach (self::catalogue()->chargers as $kind) {
+            self::assertSame([null, null, null], [$kind->outlet->attachedAdapter?->certification, $kind->outlet->attachedAdapter?->recalled, $kind->outlet->attachedAdapter?->damaged], $kind->id);
+        }
+    }
+
+    public function test_what_could_be_bought_is_told_as_a_condition(): void
+    {
+        $case = Cases::read(Cases::file(outlet: ['coupler' => 'j3400', 'max_a' => 300]));
+        foreach ([[AdapterPolicy::Certified, 'A certified one of this kind would pass'], [AdapterPolicy::Any, 'A certified one of this kind would pass'], [AdapterPolicy::Maker, "One of this kind that the car's maker approves would pass"]] as [$policy, $said]) {
+            $best = (new Fitter(self::catalogue()->forSale(), $case->conditions, $policy))->answer($case->outlet, $case->vehicle)->best;
+
+            self::assertSame([Outcome::Limited, true], [$best->outcome, $best->isToBuy()]);
+            self::assertSame('would charge, held back', Say::it($best->word()));
+            self::assertStringStartsWith($said, Say::it(Cases::gate($best, GateName::Adapter)->reason()));
+        }
+        $own = Cases::answer(Cases::file(outlet: ['coupler' => 'j3400', 'max_a' => 300], adapters: [['holds_back' => true]]))->best;
+        self::assertSame([false, 'charges, held back'], [$own->isToBuy(), Say::it($own->word())]);
     }
 
     public function test_an_answer_that_charges_needs_no_change(): void

@@ -84,6 +84,16 @@ final class StopsTest extends TestCase
         self::assertSame("Not read: the price of a minute, the fee for a session. The sign at the stall, or its network's app, tells it; write 0 where there is none.", $reason('half', RankOrder::Money));
     }
 
+    public function test_access_is_counted_and_said_once(): void
+    {
+        $ranking = self::ranking([['id' => 'closed', 'access' => ['kind' => null], 'max_v' => null]]);
+        $stop = self::stop($ranking, 'closed');
+
+        self::assertSame(3, $stop->risk, 'two for access, one for the volts');
+        self::assertSame("Access not verified: who may start a session here; not read: the station's highest volts.", Say::all($ranking->reasons($stop, RankOrder::Risk)));
+        self::assertStringEndsWith("Check first: who may start a session here, the station's highest volts.", Say::all($ranking->reasons($stop, RankOrder::Time)));
+    }
+
     public function test_ties(): void
     {
         $ranking = self::ranking([['id' => 'one', 'name' => 'One', 'tariff' => self::PRICE], ['id' => 'two', 'name' => 'Two', 'tariff' => self::PRICE]]);

@@ -754,6 +754,8 @@ export interface components {
             expected_peak_kw: components["schemas"]["NumberOrNull"];
             at_most: components["schemas"]["AtMost"];
             refused_by_policy: components["schemas"]["RefusedByPolicy"];
+            /** @description The outcome in words standing alone */
+            title: string;
             other_way_is_hazard: components["schemas"]["OtherWayIsHazard"];
             ideal_peak_kw: components["schemas"]["NumberOrNull"];
             adapters: string[];
@@ -918,8 +920,12 @@ export interface components {
             expected_peak_kw: components["schemas"]["NumberOrNull"];
             at_most: components["schemas"]["AtMost"];
             refused_by_policy: components["schemas"]["RefusedByPolicy"];
+            /** @description The outcome in words standing alone */
+            title: string;
             /** @description The outcome in words */
             word: string;
+            /** @description An adapter in it would have to be bought first */
+            to_buy: boolean;
             binding: components["schemas"]["TextOrNull"];
             binding_link: components["schemas"]["TextOrNull"];
             peak_at_soc: components["schemas"]["NumberOrNull"];
@@ -934,6 +940,7 @@ export interface components {
             other_way_is_hazard: components["schemas"]["OtherWayIsHazard"];
             changes: {
                 change: string;
+                at_most: components["schemas"]["AtMost"];
                 code: components["schemas"]["Code"];
                 outcome: components["schemas"]["Outcome"];
                 expected_peak_kw: components["schemas"]["NumberOrNull"];
@@ -945,6 +952,7 @@ export interface components {
                 expected_peak_kw: components["schemas"]["NumberOrNull"];
                 at_most: components["schemas"]["AtMost"];
                 refused_by_policy: components["schemas"]["RefusedByPolicy"];
+                title: string;
                 why: string;
                 why_code: components["schemas"]["Code"];
             }[];

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import type { Outlet } from '@/api/client';
+import type { Cell, Outlet } from '@/api/client';
 import { useBoard } from '@/stores/board';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
@@ -39,32 +39,43 @@ const ordered = computed(() => sections.value.flatMap((s) => s.outlets));
 const rowOf = computed(() => new Map(ordered.value.map((o, i) => [o.id, i])));
 const flows = (o: string, v: string) => board.cell(o, v)?.flows === 'yes';
 const count = (v: string) => garage.outlets.filter((o) => flows(o.id, v)).length;
-const withKw = (name: string, o: string, v: string) =>
-  say('board.named_kw', { name, kw: kw(board.cell(o, v)?.expected_peak_kw) });
+const withKw = (name: string, o: string, v: string) => say('board.named_kw', { name, kw: told(board.cell(o, v)) });
+const mustCheck = (o: string, v: string) => board.cell(o, v)?.flows === 'maybe';
+/** kW as they are shown: a ceiling where a power has not been read. */
+const told = (cell: Cell | undefined): string =>
+  cell?.at_most
+    ? say('figure.at_most', { kw: kw(cell.expected_peak_kw) })
+    : say('figure.kw', { n: kw(cell?.expected_peak_kw) });
 
 /** A whole column or a whole row as a sentence. */
 const reading = computed(() => {
   const car = garage.vehicle(board.only);
   if (car) {
     const places = garage.outlets.filter((o) => flows(o.id, car.id)).map((o) => withKw(o.name, o.id, car.id));
-    return say('board.car_reads', {
-      car: car.name,
-      n: places.length,
-      all: garage.outlets.length,
-      places: listed('dot', places) || say('board.nowhere'),
-    });
+    const checks = garage.outlets.filter((o) => mustCheck(o.id, car.id)).map((o) => o.name);
+    const read = { car: car.name, n: places.length, all: garage.outlets.length };
+    return {
+      can:
+        places.length > 0
+          ? say('board.car_reads', { ...read, places: listed('dot', places) })
+          : say(checks.length > 0 ? 'board.car_nowhere_yet' : 'board.car_nowhere', read),
+      check: checks.length > 0 ? say('board.check_at', { n: checks.length, names: listed('dot', checks) }) : '',
+    };
   }
   const outlet = garage.outlet(row.value);
   if (outlet) {
     const users = garage.vehicles.filter((v) => flows(outlet.id, v.id)).map((v) => withKw(v.name, outlet.id, v.id));
-    return say('board.outlet_reads', {
-      outlet: outlet.name,
-      n: users.length,
-      all: garage.vehicles.length,
-      cars: listed('dot', users) || say('board.none_of_them'),
-    });
+    const checks = garage.vehicles.filter((v) => mustCheck(outlet.id, v.id)).map((v) => v.name);
+    const read = { outlet: outlet.name, n: users.length, all: garage.vehicles.length };
+    return {
+      can:
+        users.length > 0
+          ? say('board.outlet_reads', { ...read, cars: listed('dot', users) })
+          : say(checks.length > 0 ? 'board.outlet_nobody_yet' : 'board.outlet_nobody', read),
+      check: checks.length > 0 ? say('board.check_with', { n: checks.length, names: listed('dot', checks) }) : '',
+    };
   }
-  return '';
+  return null;
 });
 
 function toggleCar(id: string): void {
@@ -88,21 +99,23 @@ function words(outletId: string, vehicleId: string): string {
   if (!cell) {
     return say('board.cell_unknown');
   }
-  const outcome = terms.title('outcome', cell.outcome);
-  const answer = cell.flows === 'yes' ? say('board.cell_flows', { outcome, kw: kw(cell.expected_peak_kw) }) : outcome;
+  const answer = cell.flows === 'yes' ? say('board.cell_flows', { outcome: cell.title, kw: told(cell) }) : cell.title;
+  const through =
+    cell.adapters.length > 0
+      ? say('board.cell_through', { answer, adapters: listed('and', cell.adapters.map(garage.tag)) })
+      : answer;
   return say('board.cell', {
     car: garage.vehicle(vehicleId)?.name ?? '',
     outlet: garage.outlet(outletId)?.name ?? '',
-    answer:
-      cell.adapters.length > 0
-        ? say('board.cell_through', { answer, adapters: listed('and', cell.adapters.map(garage.tag)) })
-        : answer,
+    answer: cell.other_way_is_hazard ? say('board.cell_other_hazard', { answer: through }) : through,
   });
 }
 
 function figure(outletId: string, vehicleId: string): string {
   const cell = board.cell(outletId, vehicleId);
-  return !cell ? '' : terms.short(cell.outcome) || kw(cell.expected_peak_kw);
+  return !cell
+    ? ''
+    : terms.short(cell.refused_by_policy ? 'refused_by_policy' : cell.outcome) || kw(cell.expected_peak_kw);
 }
 
 function move(event: KeyboardEvent, row: number, column: number): void {
@@ -128,7 +141,11 @@ function move(event: KeyboardEvent, row: number, column: number): void {
 </script>
 
 <template>
-  <p class="reading" role="status">{{ reading }}</p>
+  <p class="reading" role="status">
+    <template v-if="reading"
+      >{{ reading.can }} <span class="check">{{ reading.check }}</span></template
+    >
+  </p>
   <CheckCar v-if="board.only" :vehicle="board.only" />
   <div
     ref="grid"
@@ -195,7 +212,11 @@ function move(event: KeyboardEvent, row: number, column: number): void {
                 :outcome="board.cell(o.id, v.id)?.outcome ?? 'no_joint'"
                 :tags="board.cell(o.id, v.id)?.adapters.map(garage.tag)"
               />
-              <span class="figure figures">{{ figure(o.id, v.id) }}</span>
+              <span class="figure figures"
+                ><small v-if="board.cell(o.id, v.id)?.at_most">{{ say('board.at_most') }}</small
+                >{{ figure(o.id, v.id)
+                }}<span v-if="board.cell(o.id, v.id)?.other_way_is_hazard" class="other-way" aria-hidden="true"
+              /></span>
             </template>
           </button>
         </span>
@@ -205,6 +226,23 @@ function move(event: KeyboardEvent, row: number, column: number): void {
 </template>
 
 <style scoped>
+.figure small {
+  margin-right: 4px;
+  font-size: 11px;
+  font-weight: 500;
+}
+
+.other-way::after {
+  content: '!';
+  margin-left: 4px;
+  color: var(--brick-text);
+  font-weight: 800;
+}
+
+.check {
+  color: var(--ochre-text);
+}
+
 .matrix {
   min-width: calc(150px + var(--cars) * var(--column));
   --column: 128px;

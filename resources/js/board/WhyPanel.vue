@@ -5,7 +5,6 @@ import { useRouter } from 'vue-router';
 import type { Link } from '@/api/client';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
-import { useTerms } from '@/stores/terms';
 import { kw } from '@/ui/figures';
 import { listed, say } from '@/words/say';
 import GateLadder from './GateLadder.vue';
@@ -14,7 +13,6 @@ const emit = defineEmits<{ back: [] }>();
 
 const rail = useRail();
 const garage = useGarage();
-const terms = useTerms();
 const router = useRouter();
 const heading = ref<HTMLElement>();
 const panel = ref<HTMLElement>();
@@ -30,7 +28,10 @@ const cautions = computed(() => {
   return (answer.value?.cautions ?? []).filter((c) => !said.has(c));
 });
 /** kW as they are read at a glance, with their unit. */
-const told = (value: number | null): string => say('figure.kw', { n: kw(value) });
+const told = (way: { expected_peak_kw: number | null; at_most: boolean }): string =>
+  way.at_most
+    ? say('figure.at_most', { kw: kw(way.expected_peak_kw) })
+    : say('figure.kw', { n: kw(way.expected_peak_kw) });
 const flows = computed(() => answer.value !== null && answer.value.flows !== 'no');
 
 /** A piece of the crate by its tag and its own name; another by the name it has. */
@@ -56,14 +57,16 @@ defineExpose({ focus: () => heading.value?.focus() });
       <h2 ref="heading" tabindex="-1">{{ say('rail.at', { car: rail.vehicle.name, outlet: rail.outlet.name }) }}</h2>
       <p class="quiet">{{ through }}</p>
       <p class="answer" :class="answer.outcome">
-        <strong>{{ terms.title('outcome', answer.outcome) }}</strong>
+        <strong>{{ answer.title }}</strong>
         <span v-if="answer.expected_peak_kw && flows" class="figures">
-          {{ told(answer.expected_peak_kw)
+          {{ told(answer)
           }}<span v-if="answer.ideal_peak_kw" class="quiet">{{
             say('why.of_ideal', { kw: kw(answer.ideal_peak_kw) })
           }}</span>
         </span>
       </p>
+      <p v-if="answer.other_way_is_hazard" class="other-hazard">{{ say('why.other_hazard') }}</p>
+      <p v-if="answer.to_buy" class="quiet">{{ say('why.to_buy') }}</p>
       <GateLadder :gates="answer.gates" />
       <el-button type="primary" class="connect" @click="router.push('/connect')">{{ say('why.connect') }}</el-button>
       <template v-if="cautions.length > 0">
@@ -78,7 +81,7 @@ defineExpose({ focus: () => heading.value?.focus() });
         <ul class="lines changes">
           <li v-for="change in answer.changes" :key="change.change">
             <span>{{ change.change }}</span>
-            <span class="figures">{{ told(change.expected_peak_kw) }}</span>
+            <span class="figures">{{ told(change) }}</span>
           </li>
         </ul>
       </template>
@@ -89,8 +92,8 @@ defineExpose({ focus: () => heading.value?.focus() });
             <button type="button" class="text-button" @click="rail.choose({ adapters: way.adapters })">
               {{ otherWay(way.adapters) }}
             </button>
-            <strong>&nbsp;{{ terms.title('outcome', way.outcome) }}</strong>
-            <span v-if="way.expected_peak_kw" class="figures">&nbsp;{{ told(way.expected_peak_kw) }}</span>
+            <strong>&nbsp;{{ way.title }}</strong>
+            <span v-if="way.expected_peak_kw" class="figures">&nbsp;{{ told(way) }}</span>
             <span class="small quiet">{{ way.why }}</span>
           </li>
         </ul>
@@ -130,6 +133,10 @@ h2 {
 
 .connect {
   margin: 14px 0 4px;
+}
+
+.other-hazard {
+  color: var(--brick-text);
 }
 
 h3 {

@@ -6,7 +6,6 @@ import { useBoard } from '@/stores/board';
 import { useForecast } from '@/stores/forecast';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
-import { useTerms } from '@/stores/terms';
 import { kw } from '@/ui/figures';
 import { listed, say } from '@/words/say';
 
@@ -15,7 +14,6 @@ const emit = defineEmits<{ begun: [report: Report] }>();
 const rail = useRail();
 const board = useBoard();
 const garage = useGarage();
-const terms = useTerms();
 const forecast = useForecast();
 const note = ref('');
 const { isBusy, error, attempt } = useAttempt();
@@ -61,9 +59,11 @@ async function begin(): Promise<void> {
       <p class="kicker">{{ say('connect.before') }}</p>
       <h1 id="before-title">{{ title }}</h1>
       <p class="verdict" :class="answer.outcome">
-        <strong>{{ terms.title('outcome', answer.outcome) }}</strong>
+        <strong>{{ answer.title }}</strong>
         <span v-if="flows" class="figures">{{
-          say('connect.up_to', { kw: say('figure.kw', { n: kw(answer.expected_peak_kw) }) })
+          answer.at_most
+            ? say('figure.at_most', { kw: kw(answer.expected_peak_kw) })
+            : say('connect.up_to', { kw: say('figure.kw', { n: kw(answer.expected_peak_kw) }) })
         }}</span>
       </p>
       <p class="quiet">{{ answer.why }}</p>

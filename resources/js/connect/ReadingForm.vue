@@ -60,7 +60,8 @@ async function submit(): Promise<void> {
   const wrong = [...fields, { name: 'minute', label: say('reading.minute') }].find(
     (f) => typeof (f.name === 'minute' ? minute : numbers[f.name]) === 'string',
   );
-  const isLater = typeof minute === 'number' && minute * 60 > Math.max(props.elapsedS, props.newestS) + LATER_S && minute !== asked;
+  const isLater =
+    typeof minute === 'number' && minute * 60 > Math.max(props.elapsedS, props.newestS) + LATER_S && minute !== asked;
   mistyped.value = wrong
     ? say('reading.not_number', { field: wrong.label })
     : isLater

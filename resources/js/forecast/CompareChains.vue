@@ -4,7 +4,6 @@ import type { Forecast } from '@/api/client';
 import { MOST_BESIDE, useForecast } from '@/stores/forecast';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
-import { useTerms } from '@/stores/terms';
 import { duration, kw, money, number } from '@/ui/figures';
 import { listed, say } from '@/words/say';
 
@@ -12,7 +11,6 @@ import { listed, say } from '@/words/say';
 const forecast = useForecast();
 const rail = useRail();
 const garage = useGarage();
-const terms = useTerms();
 
 const rows = computed(() => [forecast.main, ...forecast.others].filter((f): f is Forecast => f !== null));
 const isKept = computed(() => forecast.others.length >= MOST_BESIDE);
@@ -76,7 +74,7 @@ function choose(index: number): void {
             <span v-if="isSame(f, i)" class="quiet kept">{{ say('compare.same') }}</span>
           </th>
           <td class="number figures">
-            {{ f.minutes === null ? terms.title('outcome', f.outcome) : duration(f.minutes) }}
+            {{ f.minutes === null ? f.answer.title : duration(f.minutes) }}
           </td>
           <td class="number figures" :data-unit="say('unit.kwh')">
             {{ number(f.minutes === null ? null : f.plug_kwh, 1) }}

@@ -6,7 +6,6 @@ import { useAccount } from '@/stores/account';
 import { useBoard } from '@/stores/board';
 import { useForecast } from '@/stores/forecast';
 import { useRail } from '@/stores/rail';
-import { useTerms } from '@/stores/terms';
 import EmptyState from '@/ui/EmptyState.vue';
 import Said from '@/words/Said.vue';
 import { say } from '@/words/say';
@@ -25,7 +24,6 @@ const forecast = useForecast();
 const rail = useRail();
 const board = useBoard();
 const account = useAccount();
-const terms = useTerms();
 const isWide = useMediaQuery('(width > 1180px)');
 const axis = ref<Axis>('time');
 const showsVoltsAmps = ref(false);
@@ -104,7 +102,7 @@ onUnmounted(() => (forecast.cursorS = null));
         <CursorLine :main="forecast.main" />
       </template>
       <div v-else-if="forecast.main" class="none">
-        <h2>{{ say('forecast.none', { outcome: terms.title('outcome', forecast.main.outcome) }) }}</h2>
+        <h2>{{ say('forecast.none', { outcome: forecast.main.answer.title }) }}</h2>
         <p>{{ forecast.main.stopped }}</p>
         <AskForm v-for="ask in forecast.main.asks" :key="ask.path" :ask="ask" />
       </div>

@@ -196,7 +196,7 @@ const verdictKw = computed(() => {
         <span class="names">{{ say('rail.at', { car: rail.vehicle.name, outlet: rail.outlet.name }) }}</span>
       </div>
       <div class="verdict" :class="answer.outcome" aria-live="polite">
-        <span class="word-out">{{ terms.title('outcome', answer.outcome) }}</span>
+        <span class="word-out">{{ answer.title }}</span>
         <span v-if="verdictKw" class="kw figures">{{ verdictKw }}</span>
         <span class="why">{{ point ? heldBy : answer.why }}</span>
       </div>

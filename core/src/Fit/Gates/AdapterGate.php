@@ -116,6 +116,9 @@ final class AdapterGate implements Gate
     private function trust(Adapter $adapter, Situation $situation): GateResult
     {
         [$name, $policy, $chain] = [$adapter->name, $situation->policy, $situation->chain];
+        if ($adapter->isForSale) {
+            return GateResult::pass(GateName::Adapter, Message::of($policy === AdapterPolicy::Maker ? 'adapter.for_sale_approved' : 'adapter.for_sale', adapter: $name));
+        }
         if ($policy === AdapterPolicy::Maker) {
             return match ($adapter->makerApproved) {
                 true => GateResult::pass(GateName::Adapter, Message::of('adapter.approved', adapter: $name)),
