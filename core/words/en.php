@@ -30,7 +30,7 @@ return [
     'outcome_short.unverified' => 'check',
     'outcome_short.refused_by_policy' => 'refused',
     'outcome_short.wont_charge' => "won't",
-    'outcome_short.no_joint' => 'no joint',
+    'outcome_short.no_joint' => 'no',
     'outcome_short.hazard' => 'do not',
     'verdict.passed' => 'stayed within its plates',
     'verdict.passed_indicative' => 'within its plates, by estimate',

@@ -45,7 +45,7 @@ final class TermsWriterTest extends TestCase
 
         self::assertSame(['id' => 'limited', 'words' => 'charges, held back', 'title' => 'Charges, held back'], $outcomes['limited']);
         self::assertSame(
-            ['refused_by_policy' => 'refused', 'unverified' => 'check', 'wont_charge' => "won't", 'no_joint' => 'no joint', 'hazard' => 'do not'],
+            ['refused_by_policy' => 'refused', 'unverified' => 'check', 'wont_charge' => "won't", 'no_joint' => 'no', 'hazard' => 'do not'],
             self::terms()['outcome_short'],
         );
     }

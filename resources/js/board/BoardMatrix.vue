@@ -234,7 +234,7 @@ function move(event: KeyboardEvent, row: number, column: number): void {
 
 .other-way::after {
   content: '!';
-  margin-left: 4px;
+  margin-left: 1px;
   color: var(--brick-text);
   font-weight: 800;
 }

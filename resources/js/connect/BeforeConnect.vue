@@ -21,6 +21,12 @@ const { isBusy, error, attempt } = useAttempt();
 const answer = computed(() => rail.answer);
 const isHazard = computed(() => answer.value?.outcome === 'hazard');
 const flows = computed(() => answer.value?.flows === 'yes');
+/** The minute by which to stop says more than that one may have to. */
+const cautions = computed(() =>
+  (answer.value?.cautions ?? []).filter(
+    (_, i) => !(forecast.main?.stop_words && answer.value?.caution_codes[i]?.startsWith('adapter.may_not_hold')),
+  ),
+);
 const title = computed(() => {
   const ends = { car: rail.vehicle?.name ?? '', outlet: rail.outlet?.name ?? '' };
   const adapters = listed('and', (answer.value?.adapters ?? []).map(garage.tag));
@@ -81,7 +87,7 @@ async function begin(): Promise<void> {
       <h2>{{ say('connect.care') }}</h2>
       <ul>
         <li v-if="forecast.main?.stop_words">{{ forecast.main.stop_words }}</li>
-        <li v-for="caution in answer.cautions" :key="caution">{{ caution }}</li>
+        <li v-for="caution in cautions" :key="caution">{{ caution }}</li>
       </ul>
       <p class="quiet small">{{ say('connect.handbooks') }}</p>
     </div>
