@@ -55,7 +55,7 @@ async function session(page, picture) {
   await page.getByRole('button', { name: 'Dismiss' }).click();
   await picture();
   await page.getByRole('button', { name: 'Put this session aside' }).click();
-  await page.waitForURL('**/connect');
+  await page.waitForURL(/\/connect(\?|$)/);
 }
 
 await at(wide, 'light', async ({ page, take, open, choose }) => {

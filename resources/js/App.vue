@@ -3,16 +3,18 @@ import { computed } from 'vue';
 import { useRoute } from 'vue-router';
 import { onSignedOut } from './api/client';
 import Frame from './frame/Frame.vue';
+import { useAccount } from './stores/account';
 import { useTheme } from './ui/useTheme';
 
 const route = useRoute();
 const isFramed = computed(() => route.matched.length > 0 && !route.meta.isOpen);
 
 useTheme();
-// A session that ended on the server: a full load of the sign-in page, so that nothing of it stays on screen.
+// A session that ended on the server.
+const account = useAccount();
 onSignedOut(() => {
-  if (window.location.pathname !== '/sign-in') {
-    window.location.assign(`/sign-in?to=${encodeURIComponent(window.location.pathname)}`);
+  if (account.me && window.location.pathname !== '/sign-in') {
+    account.isExpired = true;
   }
 });
 </script>

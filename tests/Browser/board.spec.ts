@@ -60,7 +60,7 @@ test('the board is read by kind, by row, and with what could be bought', async (
 
   await expect(cell(page, 'Pippin', 'Fernway 350')).toHaveAccessibleName(/Mates, won't charge/);
   await page.getByText('kit I could buy').click();
-  await expect(cell(page, 'Pippin', 'Fernway 350')).toHaveAccessibleName(/Charges/);
+  await expect(cell(page, 'Pippin', 'Fernway 350')).toHaveAccessibleName(/Would charge/);
 });
 
 test('the identify key leads from what one sees to a row', async ({ page }) => {

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { openDemo } from './support';
+import { cell, choose, demo, openDemo } from './support';
 
 // What a person typed is theirs.
 
@@ -70,4 +70,80 @@ test('two tabs: an older copy overwrites nothing, and what was typed stays', asy
   await mine.getByRole('button', { name: 'Keep' }).click();
   await expect(mine).toBeHidden();
   await expect(page.getByText('1000 V · 290 A')).toBeVisible();
+});
+
+test('a report prints as a report', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/log');
+  await page.locator('a[href*="/log/"]').first().click();
+  await expect(page.getByRole('article')).toBeVisible();
+  await page.emulateMedia({ media: 'print' });
+
+  await expect(page.getByRole('heading', { name: 'Plate check' })).toBeVisible();
+  await expect(page.getByRole('navigation')).toBeHidden();
+  await expect(page.getByRole('group', { name: 'The chain' })).toBeHidden();
+  for (const button of await page.getByRole('button').all()) {
+    await expect(button).toBeHidden();
+  }
+  const { scroll, seen } = await page.evaluate(() => ({
+    scroll: document.documentElement.scrollHeight,
+    seen: document.querySelector('article')?.getBoundingClientRect().height ?? 0,
+  }));
+  expect(scroll).toBeGreaterThanOrEqual(Math.floor(seen));
+});
+
+test('what is chosen and wanted stands in the address: reload, back and a sent link show the same', async ({
+  page,
+  context,
+}) => {
+  await openDemo(page);
+  await choose(page, 'Brindle', 'Ostler, second generation');
+  await choose(page, 'Sorrel', 'Ostler, second generation');
+  await page.goBack();
+  await expect(page.getByRole('heading', { name: 'Brindle at Ostler, second generation', level: 2 })).toBeVisible();
+  await page.getByText('no adapter', { exact: true }).click();
+  await expect(cell(page, 'Brindle', 'Ostler, second generation')).toHaveAccessibleName(/No joint/);
+  await page.getByText('kit I own').click();
+
+  await page.goto('/forecast');
+  const ambient = page.getByRole('slider', { name: 'ambient' });
+  await ambient.focus();
+  for (let i = 0; i < 20; i++) await page.keyboard.press('ArrowRight');
+  await page.getByText('Where to go').click();
+  await expect(page).toHaveURL(/sheet=stops/);
+  await page.reload();
+  await expect(ambient).toHaveAttribute('aria-valuenow', '40');
+  await expect(page.getByRole('heading', { name: 'Forecast: Brindle at Ostler, second generation' })).toBeAttached();
+
+  // Somebody else's browser, with nothing of its own kept.
+  const sent = await context.newPage();
+  await sent.goto(page.url());
+  await expect(sent.getByRole('slider', { name: 'ambient' })).toHaveAttribute('aria-valuenow', '40');
+  await expect(sent.getByRole('heading', { name: 'Forecast: Brindle at Ostler, second generation' })).toBeAttached();
+});
+
+test('a session that expires while one types: one signs in where one stands', async ({ page, context }) => {
+  await page.goto('/sign-in');
+  await page.getByLabel('E-mail').fill(demo.email);
+  await page.getByLabel('Password').fill(demo.password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('grid')).toBeVisible();
+  await page.goto('/kit');
+  await page.getByRole('button', { name: 'Edit Gudgeon G-2' }).click();
+  const editor = page.getByRole('dialog', { name: 'Edit Gudgeon G-2' });
+  await context.clearCookies({ name: 'harmozon_session' });
+  // It is noticed while the plate is checked.
+  await editor.getByLabel('In a few words').fill('typed before');
+
+  const again = page.getByRole('dialog', { name: 'Sign in again' });
+  await again.getByLabel('Password').fill('wrong');
+  await again.getByRole('button', { name: 'Sign in' }).click();
+  await expect(again.getByRole('alert')).toContainText('do not belong together');
+  await again.getByLabel('Password').fill(demo.password);
+  await again.getByRole('button', { name: 'Sign in' }).click();
+  await expect(again).toBeHidden();
+  await expect(editor.getByLabel('In a few words')).toHaveValue('typed before');
+  await editor.getByRole('button', { name: 'Keep' }).click();
+  await expect(editor).toBeHidden();
+  await expect(page.getByText('typed before')).toBeVisible();
 });

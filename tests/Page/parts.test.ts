@@ -84,7 +84,7 @@ test('a refusal names its fields, and other failures are told in words', async (
   expect((refused as ApiError).about('max_a')).toBeUndefined();
   expect(await ask(Promise.resolve({ data: 3, response: response(200) }))).toBe(3);
   await expect(ask(Promise.resolve({ error: '<html>', response: response(500) }))).rejects.toThrow('500');
-  await expect(ask(Promise.resolve({ response: response(419) }))).rejects.toThrow(/page/i);
+  await expect(ask(Promise.resolve({ response: response(419) }))).rejects.toThrow(/signed out/i);
 });
 
 test('an attempt is busy while it lasts, and tells why it failed', async () => {

@@ -6,6 +6,7 @@ namespace Harmozon\Core\Record;
 
 use Harmozon\Core\Equipment\Quantity;
 use Harmozon\Core\Power\Link;
+use Harmozon\Core\Power\LinkKind;
 use Harmozon\Core\Words\Message;
 
 /** Holds each quantity of a session against each plate of its chain. */
@@ -22,19 +23,23 @@ final class PlateCheck
     }
 
     /**
-     * @param  list<Link>  $links
-     * @return list<PlateRow>
+     * @param  list<Link>  $links  along the chain
+     * @return list<PlateRow> piece by piece, the adapters under test first, then the others along the chain; of each the worst row first
      */
     public function rows(array $links, Measured $measured): array
     {
+        $isTested = static fn (Link $link): bool => $link->kind === LinkKind::Adapter;
         $rows = [];
-        foreach ($links as $link) {
+        foreach ([...array_filter($links, $isTested), ...array_filter($links, static fn (Link $l): bool => ! $isTested($l))] as $link) {
+            $ofLink = [];
             foreach (Quantity::cases() as $quantity) {
                 $row = $this->row($link, $quantity, $measured);
                 if ($row !== null) {
-                    $rows[] = $row;
+                    $ofLink[] = $row;
                 }
             }
+            usort($ofLink, static fn (PlateRow $a, PlateRow $b): int => [$b->state->rank(), $b->utilisation() ?? 0.0] <=> [$a->state->rank(), $a->utilisation() ?? 0.0]);
+            $rows = [...$rows, ...$ofLink];
         }
 
         return $rows;

@@ -27,6 +27,17 @@ enum PlateState: string implements Term
         };
     }
 
+    /** How bad it is: the worst is the greatest. */
+    public function rank(): int
+    {
+        return match ($this) {
+            self::NotMeasured => 0,
+            self::Within => 1,
+            self::Close => 2,
+            self::Over => 3,
+        };
+    }
+
     public function message(): Message
     {
         return Message::of('plate_state.'.$this->value);

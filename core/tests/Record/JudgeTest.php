@@ -351,6 +351,17 @@ final class JudgeTest extends TestCase
         self::assertEqualsWithDelta((250 / 300) ** 2 / (25 / 65) * (1 - exp(-31 / 33.6)), $theta($hot(20_000)), 0.05);
     }
 
+    public function test_plates_stand_piece_by_piece_the_tested_one_first_and_its_worst_row_first(): void
+    {
+        $rows = array_map(static fn (PlateRow $r): string => $r->link->id.' '.$r->quantity->value, self::judge([...self::steady(480, 60), new Reading(61_000, 30, 640, 480)])->plateCheck);
+
+        // 480 A are 96 % of 500 A; 640 V are 64 % of 1000 V; the car's 500 V are passed.
+        self::assertSame(['a1 a', 'a1 v'], array_slice($rows, 0, 2));
+        $links = array_values(array_unique(array_map(static fn (string $r): string => explode(' ', $r)[0], $rows)));
+        self::assertSame(['a1', 'post', 'cable', 'car#0'], $links);
+        self::assertSame('car#0 v', array_values(array_filter($rows, static fn (string $r): bool => str_starts_with($r, 'car#0')))[0]);
+    }
+
     public function test_a_session_through_a_refused_chain_is_marked(): void
     {
         $judgement = self::judge(self::steady(250, 600), self::file(['recalled' => true]));

@@ -73,7 +73,8 @@ api.use({
     return request;
   },
   onResponse({ response, schemaPath }) {
-    if (response.status === 401 && schemaPath !== '/me') {
+    // A session that has ended is told by its token before it is told by its absence.
+    if ((response.status === 401 || response.status === 419) && schemaPath !== '/me') {
       unauthorised.forEach((tell) => tell());
     }
     return response;

@@ -27,7 +27,6 @@ const account = useAccount();
 const isWide = useMediaQuery('(width > 1180px)');
 const axis = ref<Axis>('time');
 const showsVoltsAmps = ref(false);
-const sheet = ref<'next' | 'compare' | 'stops' | 'sticker'>('next');
 
 const axes = [
   { label: say('forecast.over_time'), value: 'time' },
@@ -107,11 +106,14 @@ onUnmounted(() => (forecast.cursorS = null));
         <AskForm v-for="ask in forecast.main.asks" :key="ask.path" :ask="ask" />
       </div>
       <div class="sheet">
-        <el-segmented v-model="sheet" class="sheets" :options="sheets" :aria-label="say('forecast.sheets')" />
-        <NextFive v-if="sheet === 'next' && forecast.main && forecast.main.minutes !== null" :main="forecast.main" />
-        <CompareChains v-else-if="sheet === 'compare'" />
-        <StopRanking v-else-if="sheet === 'stops'" />
-        <StickerStrip v-else-if="sheet === 'sticker' && forecast.answer" :sticker="forecast.answer.sticker" />
+        <el-segmented v-model="forecast.sheet" class="sheets" :options="sheets" :aria-label="say('forecast.sheets')" />
+        <NextFive
+          v-if="forecast.sheet === 'next' && forecast.main && forecast.main.minutes !== null"
+          :main="forecast.main"
+        />
+        <CompareChains v-else-if="forecast.sheet === 'compare'" />
+        <StopRanking v-else-if="forecast.sheet === 'stops'" />
+        <StickerStrip v-else-if="forecast.sheet === 'sticker' && forecast.answer" :sticker="forecast.answer.sticker" />
       </div>
       <p class="quiet small">
         {{ say('forecast.no_promise') }}

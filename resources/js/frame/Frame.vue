@@ -10,7 +10,9 @@ import UndoBar from './UndoBar.vue';
 import { useUndo } from '@/stores/undo';
 import KeysDialog from './KeysDialog.vue';
 import StageStrip from './StageStrip.vue';
+import SignInAgain from './SignInAgain.vue';
 import { stages } from './stages';
+import { useAddress } from './useAddress';
 import { useShortcuts } from '@/ui/useShortcuts';
 import { say } from '@/words/say';
 import { wordsOf } from '@/api/client';
@@ -35,6 +37,7 @@ onMounted(async () => {
   }
 });
 
+useAddress(isReady);
 useShortcuts({
   ...Object.fromEntries(stages.map((stage, i) => [String(i + 1), () => router.push(stage.path)])),
   n: () => router.push('/connect'),
@@ -57,6 +60,7 @@ useShortcuts({
     </main>
     <UndoBar />
     <KeysDialog v-model="showsKeys" />
+    <SignInAgain />
   </div>
 </template>
 

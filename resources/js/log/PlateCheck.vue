@@ -14,7 +14,8 @@ function margin(row: PlateRow): string {
     return number(null);
   }
   const figure = quantity(Math.abs(row.margin), row.quantity);
-  return row.margin < 0 ? say('figure.signed', { figure }) : figure;
+  const isNothing = figure === quantity(0, row.quantity);
+  return row.margin < 0 && !isNothing ? say('figure.signed', { figure }) : figure;
 }
 
 /** A limit as its plate prints it, with no more digits than that. */
@@ -59,8 +60,14 @@ function more(row: PlateRow): string {
           </tr>
         </thead>
         <tbody>
-          <tr v-for="row in rows" :key="row.link + row.quantity" :class="row.state">
-            <th scope="row">{{ row.name }}</th>
+          <tr
+            v-for="(row, i) in rows"
+            :key="row.link + row.quantity"
+            :class="[row.state, { first: rows[i - 1]?.link !== row.link }]"
+          >
+            <th scope="row">
+              <span :class="{ 'sr-only': rows[i - 1]?.link === row.link }">{{ row.name }}</span>
+            </th>
             <td class="n figures">
               {{ row.peak === null ? number(null) : quantity(row.peak, row.quantity) }}
             </td>
@@ -107,8 +114,8 @@ tbody th {
   font-weight: 500;
 }
 
-tbody tr {
-  border-bottom: 1px solid var(--line);
+tbody tr.first {
+  border-top: 1px solid var(--line-strong);
 }
 
 .n {

@@ -79,7 +79,9 @@ const { follow, step } = useCursor(frame, cursorS, x, lastS, (value) => value * 
           {{ { kw: say('unit.kw'), a: say('unit.amps'), v: say('unit.volts') }[f] }}
         </li>
       </ul>
-      <span class="figures" :class="{ quiet: !nearest }">{{ nearest ? heard : say('forecast.cursor_how') }}</span>
+      <span class="figures" :class="{ quiet: !nearest, 'screen-only': !nearest }">{{
+        nearest ? heard : say('forecast.cursor_how')
+      }}</span>
     </figcaption>
     <div
       ref="frame"

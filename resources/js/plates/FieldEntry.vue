@@ -4,7 +4,7 @@ import { isFigure, read, written } from './entries';
 import type { Field } from './fields';
 import { useTerms } from '@/stores/terms';
 import { useUnits } from '@/stores/units';
-import { say } from '@/words/say';
+import { listed, say } from '@/words/say';
 
 /** One figure of a plate. Empty is not known. */
 const props = defineProps<{ field: Field; complaint?: string }>();
@@ -38,10 +38,22 @@ const IMPOSSIBLE = 'impossible';
 const retrofit = computed({
   get: () => {
     const value = model.value;
-    return typeof value === 'string' ? value : ((value as { adds?: string[] } | null)?.adds?.[0] ?? '');
+    return typeof value === 'string' ? value : ((value as { adds?: string[] } | null)?.adds?.join('+') ?? '');
   },
   set: (chosen: string) =>
-    (model.value = chosen === '' ? null : chosen === IMPOSSIBLE ? IMPOSSIBLE : { adds: [chosen], state: 'available' }),
+    (model.value =
+      chosen === '' ? null : chosen === IMPOSSIBLE ? IMPOSSIBLE : { adds: chosen.split('+'), state: 'available' }),
+});
+/** What the car's own retrofit adds, where that is not one of the usual. */
+const ownRetrofit = computed(() => {
+  const adds = (model.value as { adds?: string[] } | null)?.adds ?? [];
+  const isUsual = adds.length === 1 && terms.known().retrofits.some((r) => r.id === adds[0]);
+  return isUsual
+    ? ''
+    : listed(
+        'and',
+        adds.map((language) => terms.words('signalling', language)),
+      );
 });
 const spoken = computed(() => (Array.isArray(model.value) ? (model.value as string[]) : null));
 
@@ -86,6 +98,7 @@ function speak(language: string, isSpoken: boolean): void {
         <option v-for="language in terms.known().retrofits" :key="language.id" :value="language.id">
           {{ say('entry.adds', { language: language.words }) }}
         </option>
+        <option v-if="ownRetrofit" :value="retrofit">{{ say('entry.adds', { language: ownRetrofit }) }}</option>
         <option :value="IMPOSSIBLE">{{ say('entry.not_possible') }}</option>
       </select>
       <span v-else class="typed">

@@ -5,6 +5,8 @@ import { api, ask, type Me } from '@/api/client';
 /** Who is signed in, and at which garage. */
 export const useAccount = defineStore('account', () => {
   const me = ref<Me | null>(null);
+  /** The server no longer knows who is at work here. */
+  const isExpired = ref(false);
   let isRecalled = false;
 
   /** Asks once, at the first screen, whether the browser is still signed in. */
@@ -25,6 +27,13 @@ export const useAccount = defineStore('account', () => {
     me.value = await ask(api.POST('/sign-in', { body: { email, password, remember } }));
   }
 
+  /** The same person goes on where they stood. */
+  async function signInAgain(password: string): Promise<void> {
+    const email = me.value?.user.email ?? '';
+    await signIn(email, password, false);
+    isExpired.value = false;
+  }
+
   async function openDemo(): Promise<void> {
     me.value = await ask(api.POST('/demo-sign-in'));
   }
@@ -42,5 +51,5 @@ export const useAccount = defineStore('account', () => {
     }
   }
 
-  return { me, recall, signIn, openDemo, signOut, setUnits };
+  return { me, isExpired, recall, signIn, signInAgain, openDemo, signOut, setUnits };
 });

@@ -1,14 +1,15 @@
+import { useSessionStorage } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { ref, watch } from 'vue';
 import { api, ask, wordsOf, type Cell, type Policy } from '@/api/client';
 
 /** Every car at every outlet, for the chosen kit and policy. */
 export const useBoard = defineStore('board', () => {
-  const kit = ref<'own' | 'buy' | 'none'>('own');
+  const kit = useSessionStorage<'own' | 'buy' | 'none'>('harmozon-kit', 'own');
   const rows = ref<'place' | 'kind'>('place');
   /** Only this car's column, or every car. */
   const only = ref<string | null>(null);
-  const policy = ref<Policy>('certified');
+  const policy = useSessionStorage<Policy>('harmozon-policy', 'certified');
   const cells = ref<Map<string, Cell>>(new Map());
   const isLoading = ref(false);
   const error = ref('');

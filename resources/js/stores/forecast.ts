@@ -63,8 +63,10 @@ export const useForecast = defineStore('forecast', () => {
   const garage = useGarage();
   const terms = useTerms();
   const usual = computed(() => usualNeed(terms.known().need));
+  /** What is wanted otherwise than usual. */
   const changed = useSessionStorage<Partial<Need>>('harmozon-need', {});
   const need = computed<Need>(() => ({ ...usual.value, ...changed.value }));
+  const sheet = useSessionStorage<'next' | 'compare' | 'stops' | 'sticker'>('harmozon-sheet', 'next');
   const isUsual = computed(() => JSON.stringify(need.value) === JSON.stringify(usual.value));
   const beside = useSessionStorage<Beside[]>('harmozon-beside', []);
   const answer = ref<Forecasts | null>(null);
@@ -189,6 +191,8 @@ export const useForecast = defineStore('forecast', () => {
 
   return {
     need,
+    changed,
+    sheet,
     isUsual,
     want,
     wantUsual,

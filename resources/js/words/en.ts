@@ -47,7 +47,7 @@ export const en = {
 
   // Whatever goes wrong on the way to the server.
   'api.unreachable': 'Harmozon cannot be reached. Nothing was lost: what you typed is still here.',
-  'api.stale': 'This page was open for too long. Reload it and try again.',
+  'api.stale': 'You were signed out meanwhile. Sign in and do it once more: what you typed is still here.',
   'api.answered': 'The server answered {status}.',
 
   // Screens by their names.
@@ -65,6 +65,8 @@ export const en = {
 
   'account.promise':
     'Which car fits which charger, through which adapter; what the session gives, and whether the adapter stayed within its plate.',
+  'account.again': 'Sign in again',
+  'account.again_how': 'You were signed out meanwhile. What you typed is still there: sign in, and go on.',
   'account.sign_in': 'Sign in',
   'account.email': 'E-mail',
   'account.password': 'Password',
