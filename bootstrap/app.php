@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Console\Kernel;
 use App\Database\Trouble;
 use App\Equipment\OutOfDate;
 use App\Equipment\PieceStore;
@@ -13,6 +14,7 @@ use Harmozon\Core\Words\Language;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Refusal;
 use Harmozon\Core\Words\Voice;
+use Illuminate\Contracts\Console\Kernel as ConsoleKernel;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -28,7 +30,7 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
-return Application::configure(basePath: dirname(__DIR__))
+$app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         // The API is the page's own: it uses the page's session and its CSRF token.
         using: static function (): void {
@@ -90,3 +92,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $exceptions->report(static fn (Throwable $e): ?bool => Trouble::isStorageThere() ? null : false);
     })
     ->create();
+
+$app->singleton(ConsoleKernel::class, Kernel::class);
+
+return $app;

@@ -6,11 +6,16 @@ namespace App\Console;
 
 use Harmozon\Core\Files\FieldError;
 use Harmozon\Core\Words\Language;
+use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Refusal;
 use Harmozon\Core\Words\Voice;
 use Illuminate\Console\Command;
+use Illuminate\Console\OutputStyle;
+use Symfony\Component\Console\Formatter\OutputFormatter;
+use Symfony\Component\Console\Output\BufferedOutput;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
+use Symfony\Component\Console\Output\StreamOutput;
 
 /** A command that asks the core: exit 0 with an answer, exit 2 with one line that names the field. */
 abstract class CoreCommand extends Command
@@ -26,13 +31,71 @@ abstract class CoreCommand extends Command
 
             return self::BAD_INPUT;
         }
-        if ($this->option('json') === true) {
-            $this->output->writeln(json_encode($answer, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
-        } else {
-            $this->describe($answer);
+        $told = $this->option('json') === true
+            ? json_encode($answer, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR)."\n"
+            : $this->described($answer);
+        if (! $this->print($told)) {
+            $this->stderr($this->voice()->say(Message::of('console.cannot_write')));
+
+            return self::FAILURE;
         }
 
         return self::SUCCESS;
+    }
+
+    /** @param  array<string, mixed>  $answer */
+    private function described(array $answer): string
+    {
+        $written = new BufferedOutput;
+        [$output, $this->output] = [$this->output, new OutputStyle($this->input, $written)];
+        try {
+            $this->describe($answer);
+        } finally {
+            $this->output = $output;
+        }
+
+        return $written->fetch();
+    }
+
+    /** Whether all of it was written. */
+    private function print(string $text): bool
+    {
+        $text = self::harmless($text);
+        $output = $this->output->getOutput();
+        if (! $output instanceof StreamOutput) {
+            $output->write($text, false, OutputInterface::OUTPUT_RAW);
+
+            return true;
+        }
+        // A full disk is told by the bytes that were written, not by an error of ours.
+        set_error_handler(static fn (): bool => true);
+        try {
+            return fwrite($output->getStream(), $text) === strlen($text);
+        } finally {
+            restore_error_handler();
+        }
+    }
+
+    /** Nothing that stands in a file moves a cursor or colours a terminal. */
+    private static function harmless(string $text): string
+    {
+        return (string) preg_replace('/[^\P{Cc}\n]/u', "\u{FFFD}", $text);
+    }
+
+    /** A line; what a file calls its pieces is no mark-up of ours. */
+    protected function tell(string $line): void
+    {
+        $this->line(OutputFormatter::escape(self::harmless($line)));
+    }
+
+    /**
+     * @param  list<string>  $heads
+     * @param  array<array-key, list<string|float|int>>  $rows
+     */
+    protected function tabulate(array $heads, array $rows): void
+    {
+        $cell = static fn (string|float|int $cell): string|float|int => is_string($cell) ? OutputFormatter::escape(self::harmless($cell)) : $cell;
+        $this->table($heads, array_map(static fn (array $row): array => array_map($cell, $row), $rows));
     }
 
     /**
@@ -62,6 +125,6 @@ abstract class CoreCommand extends Command
     {
         $output = $this->output->getOutput();
         $errors = $output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output;
-        $errors->writeln(str_replace(["\r", "\n"], ' ', $line), OutputInterface::OUTPUT_RAW);
+        $errors->writeln(self::harmless(str_replace(["\r", "\n"], ' ', $line)), OutputInterface::OUTPUT_RAW);
     }
 }

@@ -36,6 +36,7 @@ return [
     'console.more_rejected' => 'and {count, plural, one {# line} other {# lines}} more left out',
     'console.rejected' => 'line {line} left out: {reason}',
     'console.caution' => '! {caution}',
+    'console.cannot_write' => 'The answer cannot be written: is the disk full?',
     'console.demo_refused' => 'The demo garages, whose password everybody knows, are loaded in demo mode only: HARMOZON_DEMO=true.',
     'console.demo_loaded' => 'Demo garage loaded: {garage}',
 

@@ -44,6 +44,55 @@ final class CommandsTest extends TestCase
         self::assertSame([2, "vehicles[1].id: \"car\" stands twice\n"], [$wrong->getExitCode(), $wrong->getErrorOutput()]);
     }
 
+    /** @param  list<string>  $arguments */
+    #[DataProvider('commandLines')]
+    public function test_a_command_line_that_cannot_be_read_is_answered_in_one_short_line(array $arguments, string $told): void
+    {
+        $process = $this->artisanRun($arguments, self::file());
+
+        self::assertSame([2, ''], [$process->getExitCode(), $process->getOutput()]);
+        self::assertStringContainsString($told, $process->getErrorOutput());
+        self::assertSame(1, substr_count($process->getErrorOutput(), "\n"));
+        self::assertLessThan(200, strlen($process->getErrorOutput()));
+    }
+
+    /** @return iterable<string, array{list<string>, string}> */
+    public static function commandLines(): iterable
+    {
+        yield 'nothing to read' => [['harmozon:fit'], 'missing: "case"'];
+        yield 'an option nobody knows' => [['harmozon:fit', '-', '--loud'], '"--loud"'];
+        yield 'one argument too many' => [['harmozon:fit', '-', 'more'], 'Too many arguments'];
+        yield 'a command nobody knows' => [['harmozon:guess'], '"harmozon:guess"'];
+        yield 'a switch with a value' => [['harmozon:fit', '-', '--json=1'], '"--json"'];
+        yield 'a file that is not there' => [['harmozon:fit', '/nowhere.json'], 'case: "/nowhere.json"'];
+        yield 'a folder' => [['harmozon:fit', __DIR__], 'is not a file that can be read'];
+        yield 'half of what a check needs' => [['harmozon:check', '-'], 'missing: "readings"'];
+    }
+
+    public function test_an_output_that_cannot_be_written_is_exit_1(): void
+    {
+        foreach (['', ' --json'] as $option) {
+            $process = Process::fromShellCommandline("php artisan harmozon:fit -{$option} > /dev/full", dirname(__DIR__, 2));
+            $process->setInput(self::file());
+            self::assertSame(1, $process->run());
+            self::assertStringContainsString('cannot be written', $process->getErrorOutput());
+        }
+    }
+
+    public function test_no_escape_code_of_a_file_reaches_the_terminal(): void
+    {
+        $file = Cases::changed(Cases::file(), ['vehicle.name' => "\e[31mred\e[0m \u{9b}2J <error>loud</error>", 'outlet.max_v' => null, 'vehicle.pack' => null]);
+        foreach ([[], ['--json']] as $options) {
+            foreach (['harmozon:fit', 'harmozon:forecast'] as $command) {
+                $process = $this->artisanRun([$command, '-', ...$options], (string) json_encode($file));
+                self::assertDoesNotMatchRegularExpression('/[^\P{Cc}\n]/u', $process->getOutput(), $command);
+            }
+        }
+        self::assertStringContainsString('<error>loud</error>', $this->artisanRun(['harmozon:fit', '-'], (string) json_encode($file))->getOutput());
+        $process = $this->artisanRun(['harmozon:fit', '-'], (string) json_encode(Cases::changed($file, ['outlet.coupler' => "\e]0;owned\x07"])));
+        self::assertDoesNotMatchRegularExpression('/[^\P{Cc}\n]/u', $process->getErrorOutput());
+    }
+
     public function test_forecast_answers_in_the_contracts_fields(): void
     {
         $file = Cases::changed(Cases::file(adapters: [[]], outlet: ['coupler' => 'j3400']), ['outlet.tariff' => ['currency' => 'USD', 'per_kwh' => '0.45', 'per_minute' => '0', 'session_fee' => '0', 'membership' => ['monthly_fee' => '7.00', 'per_kwh' => '0.34']]]);

@@ -54,11 +54,11 @@ final class CheckCommand extends CoreCommand
         if ($judgement === null) {
             return;
         }
-        $this->line($this->voice()->begin($judgement->verdict->message()));
+        $this->tell($this->voice()->begin($judgement->verdict->message()));
         foreach ($this->voice()->each($judgement->findings) as $finding) {
-            $this->line('- '.$finding);
+            $this->tell('- '.$finding);
         }
-        $this->table(['link', 'quantity', 'peak', 'limit', 'share', 'state'], array_map(fn (PlateRow $r): array => [
+        $this->tabulate(['link', 'quantity', 'peak', 'limit', 'share', 'state'], array_map(fn (PlateRow $r): array => [
             $this->voice()->say($r->link->name),
             $r->quantity->unit(),
             $r->peak === null ? '–' : round($r->peak->value, 1),
@@ -67,10 +67,10 @@ final class CheckCommand extends CoreCommand
             $r->state->value,
         ], $judgement->plateCheck));
         foreach ($this->rejected->first as $row) {
-            $this->line($this->voice()->say(Message::of('console.rejected', line: Amount::asGiven($row->line), reason: $row->reason)));
+            $this->tell($this->voice()->say(Message::of('console.rejected', line: Amount::asGiven($row->line), reason: $row->reason)));
         }
         if ($this->rejected->count > count($this->rejected->first)) {
-            $this->line($this->voice()->say(Message::of('console.more_rejected', count: Amount::count($this->rejected->count - count($this->rejected->first)))));
+            $this->tell($this->voice()->say(Message::of('console.more_rejected', count: Amount::count($this->rejected->count - count($this->rejected->first)))));
         }
     }
 }

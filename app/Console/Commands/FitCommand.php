@@ -49,26 +49,26 @@ final class FitCommand extends CoreCommand
     {
         $best = $this->fit?->best;
         if ($best === null) {
-            $this->table(['outlet', 'vehicle', 'answer', 'power', 'through'], array_map(fn (Answer $a): array => $this->row($a), $this->pairs));
+            $this->tabulate(['outlet', 'vehicle', 'answer', 'power', 'through'], array_map(fn (Answer $a): array => $this->row($a), $this->pairs));
 
             return;
         }
         $voice = $this->voice();
         $given = $best->given();
-        $this->line($given === null ? $voice->begin($best->word()) : $voice->say(Message::of('console.peak', outcome: $best->word(), kw: $given)));
-        $this->line($voice->say($best->why()));
-        $this->line(implode(' > ', $best->chain->linkIds()));
-        $this->table(['gate', 'result', 'reason'], array_map(static fn (GateResult $g): array => [
+        $this->tell($given === null ? $voice->begin($best->word()) : $voice->say(Message::of('console.peak', outcome: $best->word(), kw: $given)));
+        $this->tell($voice->say($best->why()));
+        $this->tell(implode(' > ', $best->chain->linkIds()));
+        $this->tabulate(['gate', 'result', 'reason'], array_map(static fn (GateResult $g): array => [
             $g->gate->value, $g->result()->value, wordwrap($voice->paragraph([$g->reason(), ...($g->check() === null ? [] : [$g->check()])]), 90),
         ], $best->gates));
         foreach ($best->cautions() as $caution) {
-            $this->line($voice->say(Message::of('console.caution', caution: $caution)));
+            $this->tell($voice->say(Message::of('console.caution', caution: $caution)));
         }
         if ($this->fit?->otherWayIsHazard() === true) {
-            $this->line($voice->say(Message::of('console.other_way_is_hazard')));
+            $this->tell($voice->say(Message::of('console.other_way_is_hazard')));
         }
         foreach ($this->changes as $change) {
-            $this->line($voice->say(Message::of(
+            $this->tell($voice->say(Message::of(
                 'console.change', change: $change->message, outcome: $change->answer->word(), kw: $change->answer->given() ?? Message::of('console.no_power'),
             )));
         }

@@ -43,36 +43,36 @@ final class ForecastCommand extends CoreCommand
             return;
         }
         $voice = $this->voice();
-        $this->line($voice->begin($forecast->answer->outcome->message()));
-        $this->line(implode(' > ', $forecast->answer->chain->linkIds()));
+        $this->tell($voice->begin($forecast->answer->outcome->message()));
+        $this->tell(implode(' > ', $forecast->answer->chain->linkIds()));
         if ($forecast->cutShort !== null) {
-            $this->line($voice->say($forecast->cutShort));
+            $this->tell($voice->say($forecast->cutShort));
         }
         if ($forecast->minutes === null) {
             return;
         }
-        $this->line($voice->say(Message::of(
+        $this->tell($voice->say(Message::of(
             'console.forecast',
             minutes: Amount::duration($forecast->minutes), soc: Amount::percent($forecast->socEnd),
             plug: Amount::kwh($forecast->plugKwh), pack: Amount::kwh($forecast->packKwh),
             mean: Amount::kw($forecast->meanKw()), peak: Amount::kw($forecast->peakKw),
         )));
         if ($forecast->stopAt !== null) {
-            $this->line($voice->say($forecast->stopAt->message()));
+            $this->tell($voice->say($forecast->stopAt->message()));
         }
         if ($this->bill !== null) {
-            $this->line($voice->say(self::cost($this->bill)));
+            $this->tell($voice->say(self::cost($this->bill)));
         }
-        $this->table(['held by', 'minutes'], array_map(
+        $this->tabulate(['held by', 'minutes'], array_map(
             static fn (string $code, float $minutes): array => [$voice->say(BindingCode::from($code)->message()), sprintf('%.1f', $minutes)],
             array_keys($forecast->minutesByBinding), $forecast->minutesByBinding,
         ));
-        $this->table(['from', 'minutes for 5 %'], array_map(
+        $this->tabulate(['from', 'minutes for 5 %'], array_map(
             static fn (Marginal $m): array => [$voice->amount(Amount::percent($m->soc)), sprintf('%.1f', $m->minutesPer5)],
             $forecast->marginal,
         ));
         foreach ($forecast->answer->cautions() as $caution) {
-            $this->line($voice->say(Message::of('console.caution', caution: $caution)));
+            $this->tell($voice->say(Message::of('console.caution', caution: $caution)));
         }
     }
 
