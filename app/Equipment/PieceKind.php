@@ -28,6 +28,17 @@ enum PieceKind: string
         };
     }
 
+    /** How many of them a garage holds: a fleet and its region. */
+    public function most(): int
+    {
+        return match ($this) {
+            self::Vehicles => 200,
+            self::Adapters => 300,
+            self::Outlets => 5000,
+            self::Places => 2000,
+        };
+    }
+
     public function hasPlate(): bool
     {
         return $this !== self::Places;

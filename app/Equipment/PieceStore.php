@@ -12,6 +12,7 @@ use Harmozon\Core\Files\EquipmentReader;
 use Harmozon\Core\Files\FieldError;
 use Harmozon\Core\Files\Node;
 use Harmozon\Core\Files\Transcript;
+use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\DB;
@@ -34,6 +35,9 @@ final class PieceStore
     public function create(PieceKind $kind, array $fields): Vehicle|Adapter|Outlet|Place
     {
         $model = $kind->model();
+        if ($model::query()->count() >= $kind->most()) {
+            throw FieldError::at($kind->value, Message::of('app.too_many_pieces', most: Amount::count($kind->most())));
+        }
 
         return $model::query()->create([...$this->columns($kind, $fields), 'position' => $model::query()->max('position') + 1, 'version' => 1]);
     }

@@ -464,6 +464,7 @@ return [
     'field.required' => 'is required',
     'field.missing' => 'is missing',
     'field.empty' => 'must not be empty',
+    'field.too_many' => 'holds more than {most} entries',
     'field.too_long' => 'is longer than {most} characters',
     'field.expected_object' => 'expected an object, got {kind}',
     'field.expected_list' => 'expected a list, got {kind}',

@@ -11,17 +11,20 @@ use Illuminate\Foundation\Http\FormRequest;
 
 final class ReadingsRequest extends FormRequest
 {
+    /** Readings one call may bring. */
+    private const MOST = 500;
+
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['readings' => ['required', 'list', 'min:1', 'max:500'], 'readings.*' => ['array'], 'readings.*.client_id' => ['required', 'string', 'ulid']];
+        return ['readings' => ['required', 'list', 'min:1', 'max:'.self::MOST], 'readings.*' => ['array'], 'readings.*.client_id' => ['required', 'string', 'ulid']];
     }
 
     /** @return array<string, Reading> by the id their taker gave them; the core checks the figures */
     public function readings(ReadingJsonReader $reader): array
     {
         $readings = [];
-        foreach (Node::of($this->all())->objects('readings') as $node) {
+        foreach (Node::of($this->all())->objects('readings', self::MOST) as $node) {
             $readings[strtoupper($node->text('client_id'))] = $reader->reading($node);
         }
 

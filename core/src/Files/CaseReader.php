@@ -17,6 +17,11 @@ use Harmozon\Core\Words\Unit;
 /** Reads a case file (`harmozon/case`, version 1). */
 final class CaseReader
 {
+    /** Vehicles, or outlets, of one garage; and adapters of one kit. */
+    private const MOST_PIECES = 20_000;
+
+    private const MOST_ADAPTERS = 1000;
+
     public const FORMAT = 'harmozon/case';
 
     public const GARAGE_FORMAT = 'harmozon/garage';
@@ -62,7 +67,7 @@ final class CaseReader
 
         return new GarageFile(
             $vehicles,
-            $this->kit($node, $node->objects('outlets'), $vehicles, $outlets),
+            $this->kit($node, $node->objects('outlets', self::MOST_PIECES), $vehicles, $outlets),
             $outlets,
             $node->choice('policy', AdapterPolicy::class) ?? AdapterPolicy::Certified,
             $this->conditions($node->objectOrNull('conditions') ?? Node::of([])),
@@ -78,7 +83,7 @@ final class CaseReader
     private static function each(Node $node, string $key, callable $read): array
     {
         $pieces = $seen = [];
-        foreach ($node->objects($key) as $item) {
+        foreach ($node->objects($key, self::MOST_PIECES) as $item) {
             $piece = $read($item);
             if (isset($seen[$piece->id])) {
                 throw $item->fail('id', Message::of('field.twice', id: $piece->id));
@@ -115,7 +120,7 @@ final class CaseReader
         }
         $kit = [];
         $seen = array_fill_keys(array_filter(array_map(static fn (Outlet $o): ?string => $o->attachedAdapter?->id, $outlets), static fn (?string $id): bool => $id !== null), true);
-        foreach ($node->objectsOrNone('adapters') as $piece) {
+        foreach ($node->objectsOrNone('adapters', self::MOST_ADAPTERS) as $piece) {
             $adapter = $this->equipment->adapter($piece);
             self::refuseTaken($piece, $taken);
             if (isset($seen[$adapter->id])) {

@@ -18,6 +18,11 @@ final readonly class Node
     /** No file of ours, or of a station, nests as deep. */
     public const DEEPEST_JSON = 64;
 
+    /** No plate has longer lists: knots of a curve, inlets, networks. */
+    public const LONGEST_LIST = 200;
+
+    public const LONGEST_TEXT = 500;
+
     /** What was given is quoted in a complaint up to so many characters. */
     public const LONGEST_QUOTE = 40;
 
@@ -104,10 +109,10 @@ final readonly class Node
     }
 
     /** @return list<self> */
-    public function objects(string $key): array
+    public function objects(string $key, int $most = self::LONGEST_LIST): array
     {
         $nodes = [];
-        foreach ($this->list($key) as $i => $value) {
+        foreach ($this->list($key, $most) as $i => $value) {
             $nodes[] = self::of($value, $this->at($key)."[{$i}]", $this->transcript?->item($key, $i));
         }
 
@@ -115,9 +120,9 @@ final readonly class Node
     }
 
     /** @return list<self> none when the field is absent */
-    public function objectsOrNone(string $key): array
+    public function objectsOrNone(string $key, int $most = self::LONGEST_LIST): array
     {
-        return $this->has($key) ? $this->objects($key) : [];
+        return $this->has($key) ? $this->objects($key, $most) : [];
     }
 
     public function text(string $key): string
@@ -125,7 +130,7 @@ final readonly class Node
         return $this->textOrNull($key) ?? throw $this->fail($key, Message::of('field.required'));
     }
 
-    public function textOrNull(string $key, int $longest = 500): ?string
+    public function textOrNull(string $key, int $longest = self::LONGEST_TEXT): ?string
     {
         $value = $this->raw($key);
         if ($value === null) {
@@ -224,18 +229,22 @@ final readonly class Node
         }
         $texts = [];
         foreach ($this->list($key) as $i => $value) {
-            $texts[] = is_string($value) && trim($value) !== '' ? $value : throw $this->fail("{$key}[{$i}]", Message::of('field.expected_text', kind: self::kind($value)));
+            $text = is_string($value) && trim($value) !== '' ? $value : throw $this->fail("{$key}[{$i}]", Message::of('field.expected_text', kind: self::kind($value)));
+            $texts[] = mb_strlen($text) <= self::LONGEST_TEXT ? $text : throw $this->fail("{$key}[{$i}]", Message::of('field.too_long', most: Amount::count(self::LONGEST_TEXT)));
         }
 
         return $texts;
     }
 
     /** @return list<mixed> */
-    public function list(string $key): array
+    public function list(string $key, int $most = self::LONGEST_LIST): array
     {
         $value = $this->raw($key) ?? throw $this->fail($key, Message::of('field.required'));
+        if (! is_array($value) || ! array_is_list($value)) {
+            throw $this->fail($key, Message::of('field.expected_list', kind: self::kind($value)));
+        }
 
-        return is_array($value) && array_is_list($value) ? $value : throw $this->fail($key, Message::of('field.expected_list', kind: self::kind($value)));
+        return count($value) <= $most ? $value : throw $this->fail($key, Message::of('field.too_many', most: Amount::count($most)));
     }
 
     public static function numberAt(mixed $value, string $path, Range $range): float

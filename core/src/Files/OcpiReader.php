@@ -17,6 +17,9 @@ use Harmozon\Core\Words\Unit;
  */
 final class OcpiReader
 {
+    /** Of one location. */
+    private const MOST_EVSES = 2000;
+
     /**
      * @return list<OcpiPlace>
      *
@@ -41,7 +44,7 @@ final class OcpiReader
     {
         $name = $location->textOrNull('name', 120) ?? $location->textOrNull('address', 120) ?? $location->text('id');
         $outlets = $notUnderstood = [];
-        foreach ($location->objectsOrNone('evses') as $evse) {
+        foreach ($location->objectsOrNone('evses', self::MOST_EVSES) as $evse) {
             foreach ($evse->objectsOrNone('connectors') as $connector) {
                 $spec = $this->outlet($connector);
                 if ($spec instanceof Message) {

@@ -49,6 +49,11 @@ final class CaseReaderTest extends TestCase
         yield 'an attached adapter named as the cable' => ['outlet.attached_adapter', ['id' => 'cable'] + Cases::ADAPTER, 'outlet.attached_adapter.id: "cable" names a link of every chain'];
         yield 'an attached adapter named as the car' => ['outlet.attached_adapter', ['id' => 'car'] + Cases::ADAPTER, 'outlet.attached_adapter.id: "car" is the id of another piece'];
         yield 'an attached adapter that is in the kit' => ['outlet.attached_adapter', Cases::ADAPTER, 'adapters[0].id: "a1" stands twice'];
+        yield 'a curve of too many knots' => ['vehicle.charge_curve_kw', array_map(static fn (int $i): array => [$i / 10, 50], range(0, 200)), 'vehicle.charge_curve_kw: holds more than 200 entries'];
+        yield 'more inlets than any car' => ['vehicle.inlets', array_fill(0, 201, ['coupler' => 'ccs1']), 'vehicle.inlets: holds more than 200 entries'];
+        yield 'networks without end' => ['vehicle.programmes', array_fill(0, 201, 'ostler'), 'vehicle.programmes: holds more than 200 entries'];
+        yield 'a network of endless name' => ['vehicle.programmes', [str_repeat('o', 501)], 'vehicle.programmes[0]: is longer than 500 characters'];
+        yield 'a kit without end' => ['adapters', array_fill(0, 1001, []), 'adapters: holds more than 1000 entries'];
         yield 'a curve that goes back' => ['vehicle.pack.voltage_by_soc', [[0, 300], [50, 350], [40, 360]], 'vehicle.pack.voltage_by_soc[2][0]: states of charge must rise'];
         yield 'a curve of triples' => ['vehicle.pack.voltage_by_soc', [[0, 300, 1]], 'vehicle.pack.voltage_by_soc[0]: expected a [soc, value] pair'];
         yield 'an empty curve' => ['vehicle.charge_curve_kw', [], 'vehicle.charge_curve_kw: needs at least one'];
