@@ -39,10 +39,6 @@ li {
   display: flex;
   gap: 7px;
   align-items: center;
-}
-
-li :deep(svg) {
-  width: 46px;
-  height: 17px;
+  --glyph-width: 46px;
 }
 </style>

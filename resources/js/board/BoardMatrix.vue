@@ -181,7 +181,9 @@ function move(event: KeyboardEvent, row: number, column: number): void {
     </div>
     <template v-for="section in sections" :key="section.id">
       <div class="row place" role="row">
-        <h2 role="rowheader">{{ section.name }}</h2>
+        <span role="rowheader"
+          ><h2>{{ section.name }}</h2></span
+        >
       </div>
       <div v-for="o in section.outlets" :key="o.id" class="row" role="row">
         <span class="outlet" role="rowheader">
@@ -278,6 +280,10 @@ function move(event: KeyboardEvent, row: number, column: number): void {
 }
 
 .place h2 {
+  font: inherit;
+}
+
+.place > span {
   grid-column: 1 / -1;
   padding: 6px 0 2px;
   color: var(--ink-soft);
@@ -288,7 +294,7 @@ function move(event: KeyboardEvent, row: number, column: number): void {
 /* A wide board scrolls under its row names. */
 .outlet,
 .head > :first-child,
-.place h2 {
+.place > span {
   position: sticky;
   z-index: 2;
   left: 0;
@@ -303,7 +309,7 @@ function move(event: KeyboardEvent, row: number, column: number): void {
   align-content: end;
 }
 
-.place h2 {
+.place > span {
   justify-self: start;
 }
 

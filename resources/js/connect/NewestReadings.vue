@@ -9,7 +9,7 @@ defineProps<{ readings: Reading[]; count: number }>();
 <template>
   <section v-if="count > 0" class="newest" aria-labelledby="newest-title">
     <h2 id="newest-title">{{ say('readings.title', { n: count }) }}</h2>
-    <div class="scroll" tabindex="0" role="region" aria-labelledby="newest-title">
+    <div class="scroll" tabindex="0" role="region" :aria-label="say('readings.newest')">
       <table class="figures">
         <thead>
           <tr>

@@ -51,7 +51,7 @@ useShortcuts({
 <template>
   <div class="frame">
     <a class="skip" href="#stage">{{ say('frame.skip') }}</a>
-    <header class="top"><ChainRail /></header>
+    <section class="top" :aria-label="say('frame.rail')"><ChainRail /></section>
     <StageStrip class="strip" @keys="showsKeys = true" />
     <main id="stage" class="stage" tabindex="-1">
       <p v-if="error" class="complaint" role="alert">{{ error }}</p>

@@ -43,7 +43,7 @@ function more(row: PlateRow): string {
 <template>
   <section aria-labelledby="plates-title">
     <h2 id="plates-title">{{ say('plates.title') }}</h2>
-    <div class="scroll" role="region" aria-labelledby="plates-title" tabindex="0">
+    <div class="scroll" role="region" :aria-label="say('plates.scroll')" tabindex="0">
       <table>
         <thead>
           <tr>
