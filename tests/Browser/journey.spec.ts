@@ -109,7 +109,7 @@ test('what was typed wrong is named and kept, and a reading can be taken back', 
   await page.getByLabel('Amps').fill('99999');
   await page.getByLabel('Charge').fill('31');
   await page.getByRole('button', { name: 'Take the reading' }).click();
-  await expect(page.getByRole('alert')).toContainText('amps: 99999 is outside');
+  await expect(page.getByRole('alert')).toContainText('Amps: 99999 is outside');
   await expect(page.getByLabel('Amps')).toHaveValue('99999');
   await expect(page.getByLabel('Charge')).toHaveValue('31');
 

@@ -66,6 +66,8 @@ final class CaseReaderTest extends TestCase
         yield 'a retrofit in other words' => ['vehicle.inlets.0.dc.retrofit', 'maybe', 'vehicle.inlets[0].dc.retrofit: expected'];
         yield 'a neighbour before us' => ['conditions.faults', ['neighbour_at_minute' => -3], 'conditions.faults.neighbour_at_minute: -3 is outside 0 … 1440 min'];
         yield 'a derating in words' => ['conditions.faults', ['derated_kw' => 'half'], 'conditions.faults.derated_kw: expected a number, got text'];
+        yield 'loads that are a number' => ['conditions.theta', 7, 'conditions.theta: expected'];
+        yield 'a load below nothing' => ['conditions.theta', ['a1' => -1], 'conditions.theta.a1: -1 is outside'];
         yield 'ageing above new' => ['conditions.ageing', 1.2, 'conditions.ageing: 1.2 is outside 0.01 … 1'];
         yield 'a rest that never began' => ['conditions.rested_minutes', -1, 'conditions.rested_minutes: -1 is outside'];
         yield 'a band without a price' => ['outlet.tariff', ['currency' => 'USD', 'minute_bands' => [['from_kw' => 0]]], 'outlet.tariff.minute_bands[0].per_minute: is required'];

@@ -48,6 +48,14 @@ const mistyped = ref('');
 const LATER_S = 3600;
 const first = ref<HTMLInputElement[]>();
 
+/** A refusal by the name of its field, as it stands on the form. */
+const refusal = computed(() => {
+  const field = [...screen, ...thermometer.value].find((f) => props.error?.about(f.name));
+  return field
+    ? say('reading.refused', { field: field.label, problem: props.error?.about(field.name) ?? '' })
+    : (props.error?.message ?? '');
+});
+
 /** What was typed; text where it is no number, null where nothing was. */
 const parsed = (text: string): number | string | null => (text.trim() === '' ? null : number(text));
 
@@ -116,7 +124,7 @@ useShortcuts({ ' ': submit });
       {{ showsHeat ? say('reading.no_heat') : say('reading.heat') }}
     </button>
     <p v-if="mistyped" class="complaint" role="alert">{{ mistyped }}</p>
-    <p v-else-if="error" class="complaint" role="alert">{{ error.message }}</p>
+    <p v-else-if="error" class="complaint" role="alert">{{ refusal }}</p>
     <div class="bottom">
       <label class="minute" for="reading-minute">
         {{ say('reading.at_minute') }}

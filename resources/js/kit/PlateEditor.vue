@@ -64,7 +64,8 @@ function keep(e: unknown): void {
     error.value = e.message;
   } else if (e instanceof ApiError && e.status === 422) {
     complaints.value = e.fields;
-    error.value = e.message;
+    const isMarked = groups.value.some((g) => g.fields.some((f) => complaintAbout(f.path)));
+    error.value = isMarked ? say('editor.look') : e.message;
   } else {
     error.value = wordsOf(e);
   }

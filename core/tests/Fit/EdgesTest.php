@@ -1,0 +1,152 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Tests\Fit;
+
+use Harmozon\Core\Fit\GateName;
+use Harmozon\Core\Fit\Result;
+use Harmozon\Core\Tests\Cases;
+use Harmozon\Core\Tests\Say;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** One table per gate at each of its edges, and the whole list of cautions in its order. */
+final class EdgesTest extends TestCase
+{
+    #[DataProvider('reaches')]
+    public function test_reach(string $port, float $lengthM, string $result, string $told): void
+    {
+        $gate = Cases::gate(Cases::answer(Cases::file(car: ['inlets.0.port' => $port], outlet: ['cable.length_m' => $lengthM]))->best, GateName::Reach);
+
+        self::assertSame($result, $gate->result()->value);
+        self::assertStringContainsString($told, Say::it($gate->reason()));
+        self::assertSame([$lengthM, 4.9], [$gate->figures()[0]->value, $gate->figures()[2]->value]);
+    }
+
+    /** @return iterable<string, array{string, float, string, string}> */
+    public static function reaches(): iterable
+    {
+        yield 'either way round' => ['rear-left', 4.9, 'pass', 'either way round'];
+        yield 'a little less' => ['rear-left', 4.89, 'caution', 'back in, one bay'];
+        yield 'nose first' => ['front-left', 4.89, 'pass', 'nose first'];
+        yield 'to the near corner' => ['front-right', 1.7, 'pass', 'nose first'];
+        yield 'not quite to the near corner' => ['front-right', 1.69, 'caution', 'two bays'];
+        yield 'back in, to the corner' => ['rear-right', 1.7, 'caution', 'back in'];
+        yield 'not quite, backing in' => ['rear-right', 1.69, 'caution', 'two bays'];
+        yield 'to the middle' => ['front-centre', 1.2, 'pass', 'nose first'];
+        yield 'not quite to the middle' => ['front-centre', 1.19, 'caution', 'two bays'];
+        yield 'backing in to the middle' => ['rear-centre', 1.2, 'caution', 'back in'];
+        yield 'across two bays' => ['rear-left', 1.0, 'caution', 'two bays'];
+        yield 'too short' => ['rear-left', 0.99, 'caution', 'will probably not reach'];
+    }
+
+    #[DataProvider('volts')]
+    public function test_volts(array $car, array $outlet, string $result, string $told): void
+    {
+        $gate = Cases::gate(Cases::answer(Cases::file(car: $car, outlet: $outlet))->best, GateName::Voltage);
+
+        self::assertSame([$result, true], [$gate->result()->value, str_contains(Say::it($gate->reason()), $told)], Say::it($gate->reason()));
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, array<string, mixed>, string, string}> */
+    public static function volts(): iterable
+    {
+        // 320 V at 10 %, 360 V at 80 %.
+        yield 'the station ends where the pack ends' => [[], ['max_v' => 360], 'pass', ''];
+        yield 'a volt less' => [[], ['max_v' => 359], 'caution', 'stops near 78 %'];
+        yield 'at the start' => [[], ['max_v' => 320], 'caution', 'stops near 10 %'];
+        yield 'below the start' => [[], ['max_v' => 319], 'fail', ''];
+        yield 'the station begins where the pack begins' => [[], ['min_v' => 320], 'pass', ''];
+        yield 'a volt more' => [[], ['min_v' => 321], 'fail', ''];
+        yield 'the inlet is rated for just as much' => [['inlets.0.dc.max_v' => 360], [], 'pass', ''];
+        yield 'the inlet sees a volt more' => [['inlets.0.dc.max_v' => 359], [], 'fail', '359 V'];
+    }
+
+    public function test_the_whole_list_of_cautions_in_its_order(): void
+    {
+        $file = Cases::file(
+            outlet: ['coupler' => 'j3400', 'max_kw' => null, 'known_fault' => 'latch sticks.', 'cable.length_m' => 1.9, 'access' => ['kind' => 'account']],
+            adapters: [['test_overdue' => true, 'attach_order' => 'car-first', 'plate.boost_a' => null, 'plate.boost_minutes' => null]],
+        );
+        $told = array_map(Say::it(...), Cases::answer($file)->best->cautions());
+
+        $parts = ['Starts with an account', 'A1 is due for a test', 'back in, one bay', 'Known fault of this stall: latch sticks.', 'Not read yet: ', 'A1: adapter into the car first', 'Look for debris', 'Stop the session first'];
+        self::assertCount(count($parts), $told);
+        foreach ($parts as $i => $part) {
+            self::assertStringContainsString($part, $told[$i]);
+        }
+        self::assertStringContainsString('nothing says that it holds the current back', $told[1]);
+
+        $ac = array_map(Say::it(...), Cases::answer(Cases::file(post: Cases::AC_POST))->best->cautions());
+        self::assertStringContainsString('licensed electrician', $ac[count($ac) - 1]);
+        self::assertStringNotContainsString('pull a handle', implode(' ', $ac));
+    }
+
+    public function test_an_adapter_that_may_not_hold_back_is_told_of_even_while_its_gate_asks_something_else(): void
+    {
+        $best = Cases::answer(Cases::file(outlet: ['coupler' => 'j3400'], adapters: [['damaged' => null, 'attach_order' => null]]))->best;
+        $told = array_map(Say::it(...), $best->cautions());
+
+        self::assertSame(Result::Unknown, Cases::gate($best, GateName::Adapter)->result());
+        self::assertStringContainsString('nothing says that it holds the current back by itself', implode(' ', $told));
+        self::assertStringContainsString('A1: order not known', implode(' ', $told));
+        self::assertStringNotContainsString('holds the current back', implode(' ', array_map(Say::it(...), Cases::answer(Cases::file(outlet: ['coupler' => 'j3400'], adapters: [['damaged' => null, 'holds_back' => true]]))->best->cautions())));
+        self::assertSame([], Cases::answer(Cases::file(outlet: ['coupler' => 'gbt_dc']))->best->cautions(), 'where nothing can flow there is nothing to be careful about');
+    }
+
+    /** @param  list<string>  $asked */
+    #[DataProvider('unreadFacts')]
+    public function test_every_unread_fact_is_asked_for(array $car, array $outlet, array $adapter, array $asked, array $post = Cases::DC_POST): void
+    {
+        $best = Cases::answer(Cases::file($car, $outlet, $adapter === [] ? [] : [$adapter], post: $post))->best;
+        $paths = [];
+        foreach ($best->gates as $gate) {
+            foreach ($gate->missing as $unread) {
+                $paths[] = $unread->path;
+            }
+        }
+        foreach ($best->limits->unread ?? [] as $unread) {
+            $paths[] = $unread->path;
+        }
+
+        self::assertSame($asked, array_values(array_unique($paths)));
+    }
+
+    /** @return iterable<string, array{0: array<string, mixed>, 1: array<string, mixed>, 2: array<string, mixed>, 3: list<string>, 4?: array<string, mixed>}> */
+    public static function unreadFacts(): iterable
+    {
+        $hub = ['coupler' => 'j3400'];
+        $held = ['holds_back' => true];
+        yield 'nothing' => [[], [], [], []];
+        yield 'station volts' => [[], ['max_v' => null], [], ['max_v']];
+        yield 'station volts at the low end' => [[], ['min_v' => null], [], ['min_v']];
+        yield 'station amps' => [[], ['max_a' => null], [], ['max_a']];
+        yield 'station kW' => [[], ['max_kw' => null], [], ['max_kw']];
+        yield 'languages of the station' => [[], ['signalling' => null], [], ['signalling']];
+        yield 'languages of the car' => [['inlets.0.dc.signalling' => null], [], [], ['inlets.0.dc.signalling']];
+        yield 'pack volts' => [['pack.voltage_by_soc' => null], [], [], ['pack.voltage_by_soc']];
+        yield 'charge curve' => [['charge_curve_kw' => null], [], [], ['charge_curve_kw']];
+        yield 'inlet volts' => [['inlets.0.dc.max_v' => null], [], [], ['inlets.0.dc.max_v']];
+        yield 'inlet amps' => [['inlets.0.dc.max_a' => null], [], [], ['inlets.0.dc.max_a']];
+        yield 'port corner' => [['inlets.0.port' => null], [], [], ['inlets.0.port']];
+        yield 'cable length' => [[], ['cable.length_m' => null], [], ['cable.length_m']];
+        yield 'access' => [[], ['access' => ['kind' => null]], [], ['access.kind']];
+        yield 'who is admitted' => [[], ['access' => ['kind' => 'makes', 'makes' => null]], [], ['access.makes']];
+        yield 'programmes of the car' => [['programmes' => null], ['access' => ['kind' => 'makes', 'makes' => ['ostler']]], [], ['programmes']];
+        yield 'certification' => [[], $hub, ['certification' => null] + $held, ['certification']];
+        yield 'recall' => [[], $hub, ['recalled' => null] + $held, ['recalled']];
+        yield 'damage' => [[], $hub, ['damaged' => null] + $held, ['damaged']];
+        yield 'adapter volts' => [[], $hub, ['plate.max_v' => null] + $held, ['plate.max_v']];
+        yield 'adapter amps' => [[], $hub, ['plate.continuous_a' => null, 'plate.boost_a' => null, 'plate.boost_minutes' => null] + $held, ['plate.continuous_a']];
+        yield 'what an adapter is wired for' => [[], $hub, ['current' => null] + $held, ['current']];
+        yield 'cabinet kW' => [[], ['cabinet' => ['policy' => 'halves', 'partner_active' => true]], [], ['cabinet.kw']];
+        yield 'how a cabinet shares' => [[], ['cabinet' => ['kw' => 300, 'partner_active' => true]], [], ['cabinet.policy']];
+        yield 'blocks of a cabinet' => [[], ['cabinet' => ['kw' => 300, 'policy' => 'modules', 'partner_active' => true]], [], ['cabinet.module_kw', ]];
+        yield 'supply volts' => [[], ['supply.volts' => null], [], ['supply.volts'], Cases::AC_POST];
+        yield 'supply amps' => [[], ['supply.amps' => null], [], ['supply.amps'], Cases::AC_POST];
+        yield 'supply phases' => [[], ['supply.phases' => null], [], ['supply.phases'], Cases::AC_POST];
+        yield 'onboard kW' => [['inlets.0.ac.max_kw' => null], [], [], ['inlets.0.ac.max_kw'], Cases::AC_POST];
+        yield 'onboard volts' => [['inlets.0.ac.max_v' => null], [], [], ['inlets.0.ac.max_v'], Cases::AC_POST];
+    }
+}
