@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Tests\Files;
 
-use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Files\CaseReader;
 use Harmozon\Core\Files\CheckWriter;
 use Harmozon\Core\Files\FitWriter;

@@ -142,7 +142,7 @@ final class EdgesTest extends TestCase
         yield 'what an adapter is wired for' => [[], $hub, ['current' => null] + $held, ['current']];
         yield 'cabinet kW' => [[], ['cabinet' => ['policy' => 'halves', 'partner_active' => true]], [], ['cabinet.kw']];
         yield 'how a cabinet shares' => [[], ['cabinet' => ['kw' => 300, 'partner_active' => true]], [], ['cabinet.policy']];
-        yield 'blocks of a cabinet' => [[], ['cabinet' => ['kw' => 300, 'policy' => 'modules', 'partner_active' => true]], [], ['cabinet.module_kw', ]];
+        yield 'blocks of a cabinet' => [[], ['cabinet' => ['kw' => 300, 'policy' => 'modules', 'partner_active' => true]], [], ['cabinet.module_kw']];
         yield 'supply volts' => [[], ['supply.volts' => null], [], ['supply.volts'], Cases::AC_POST];
         yield 'supply amps' => [[], ['supply.amps' => null], [], ['supply.amps'], Cases::AC_POST];
         yield 'supply phases' => [[], ['supply.phases' => null], [], ['supply.phases'], Cases::AC_POST];
