@@ -255,6 +255,32 @@ final class JudgeTest extends TestCase
         self::assertStringContainsString('300 stretches without readings', Say::all($measured->findings));
     }
 
+    public function test_a_judge_goes_on_from_what_another_remembered(): void
+    {
+        $case = Cases::read(self::file());
+        $answer = $case->fitter()->answer($case->outlet, $case->vehicle)->best;
+        [$whole, $first, $second] = [new Judge($answer, $case->conditions), new Judge($answer, $case->conditions), new Judge($answer, $case->conditions)];
+        $readings = [...self::steady(440, 700), new Reading(900_000, 20, 340, 250, 95.0, ['adapter' => 61.0, 'ambient' => 20.0]), ...self::steady(303, 700, 901)];
+        foreach ($readings as $i => $reading) {
+            $whole->add($reading);
+            if ($i === 650) {
+                $second->recall($first->remember());
+            }
+            ($i < 650 ? $first : $second)->add($reading);
+        }
+
+        self::assertEquals($whole->judgement(), $second->judgement());
+        $this->expectException(\LogicException::class);
+        $second->recall(serialize('nothing of the kind'));
+    }
+
+    public function test_rounding_of_a_screen_is_no_jump(): void
+    {
+        $codes = static fn (float $to): array => array_map(static fn ($f): string => $f->code->value, self::judge([new Reading(0, 30.0), new Reading(0, $to)])->measured->flags);
+
+        self::assertSame([[], ['jump'], [], ['soc_fell']], [$codes(32.0), $codes(32.1), $codes(30.0), $codes(29.9)]);
+    }
+
     public function test_energy_names_its_bridged_share(): void
     {
         // 100 s and 300 s of 85 kW: three quarters of it in a gap.
