@@ -46,7 +46,6 @@ $app = Application::configure(basePath: dirname(__DIR__))
         // Before signing in there is no session, and so no token of it: those two look at the origin instead.
         $middleware->validateCsrfTokens(except: ['api/sign-in', 'api/demo-sign-in']);
         $middleware->trustHosts(at: static fn (): array => array_map(static fn (string $host): string => '^'.preg_quote($host).'$', config('harmozon.hosts')), subdomains: false);
-        $middleware->trustProxies(at: array_values(array_filter(explode(',', (string) env('HARMOZON_PROXIES', '')))));
         $middleware->redirectGuestsTo('/');
     })
     ->withExceptions(static function (Exceptions $exceptions): void {

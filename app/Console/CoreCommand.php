@@ -76,16 +76,16 @@ abstract class CoreCommand extends Command
         }
     }
 
-    /** Nothing that stands in a file moves a cursor or colours a terminal. */
-    private static function harmless(string $text): string
+    /** Nothing that stands in a file or a name moves a cursor or colours a terminal. */
+    public static function harmless(string $text): string
     {
-        return (string) preg_replace('/[^\P{Cc}\n]/u', "\u{FFFD}", $text);
+        return (string) preg_replace('/[^\P{Cc}\n]/u', "\u{FFFD}", mb_scrub($text));
     }
 
     /** A line; what a file calls its pieces is no mark-up of ours. */
     protected function tell(string $line): void
     {
-        $this->line(OutputFormatter::escape(self::harmless($line)));
+        $this->line(OutputFormatter::escape($line));
     }
 
     /**
@@ -94,7 +94,7 @@ abstract class CoreCommand extends Command
      */
     protected function tabulate(array $heads, array $rows): void
     {
-        $cell = static fn (string|float|int $cell): string|float|int => is_string($cell) ? OutputFormatter::escape(self::harmless($cell)) : $cell;
+        $cell = static fn (string|float|int $cell): string|float|int => is_string($cell) ? OutputFormatter::escape($cell) : $cell;
         $this->table($heads, array_map(static fn (array $row): array => array_map($cell, $row), $rows));
     }
 

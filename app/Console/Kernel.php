@@ -44,6 +44,6 @@ final class Kernel extends FrameworksKernel
         $this->isBadInput = true;
         $errors = $output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output;
         $line = (string) strtok($e->getMessage(), "\n");
-        $errors->writeln((string) preg_replace('/\p{Cc}/u', "\u{FFFD}", $line), OutputInterface::OUTPUT_RAW);
+        $errors->writeln(CoreCommand::harmless($line), OutputInterface::OUTPUT_RAW);
     }
 }

@@ -11,7 +11,7 @@ use App\Models\Vehicle;
 use Harmozon\Core\Files\EquipmentReader;
 use Harmozon\Core\Files\FieldError;
 use Harmozon\Core\Files\Node;
-use Harmozon\Core\Files\Transcript;
+use Harmozon\Core\Files\ReadFields;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 use Illuminate\Support\Arr;
@@ -60,7 +60,9 @@ final class PieceStore
             if ($piece->trashed() || $piece->version !== $version) {
                 throw new OutOfDate($piece);
             }
-            $piece->update([...$this->columns($kind, [...self::fieldsOf($piece), ...self::changed($piece, $node, $fields)]), 'version' => $version + 1]);
+            $columns = $this->columns($kind, [...self::fieldsOf($piece), ...self::changed($kind, $piece, $node, $fields)]);
+            self::mustBeKept($node, $columns['spec'] ?? null);
+            $piece->update([...$columns, 'version' => $version + 1]);
 
             return $piece;
         });
@@ -97,24 +99,39 @@ final class PieceStore
      * @param  array<string, mixed>  $fields
      * @return array<string, mixed>
      */
-    private static function changed(Vehicle|Adapter|Outlet|Place $piece, Node $node, array $fields): array
+    private static function changed(PieceKind $kind, Vehicle|Adapter|Outlet|Place $piece, Node $node, array $fields): array
     {
         $changes = $node->raw('changes');
-        if ($changes === null || $piece instanceof Place) {
+        if ($changes === null) {
             return $fields;
         }
-        if (! is_array($changes) || ($changes !== [] && array_is_list($changes))) {
+        if (! $kind->hasPlate() || ! is_array($changes) || ($changes !== [] && array_is_list($changes))) {
             throw $node->fail('changes', Message::of('app.expected_changes'));
         }
-        $spec = $piece->spec;
+        $spec = $fields['spec'] ?? self::fieldsOf($piece)['spec'];
         foreach ($changes as $path => $value) {
-            if (substr_count((string) $path, '.') > self::DEEPEST_PATH) {
+            if (! is_array($spec) || substr_count((string) $path, '.') > self::DEEPEST_PATH) {
                 throw $node->fail('changes', Message::of('app.expected_changes'));
             }
             Arr::set($spec, (string) $path, $value);
         }
 
         return [...$fields, 'spec' => $spec];
+    }
+
+    /**
+     * A figure at a path that no plate has is refused by its path: what a person typed is never dropped.
+     *
+     * @throws FieldError
+     */
+    private static function mustBeKept(Node $node, mixed $spec): void
+    {
+        $changes = $node->raw('changes');
+        foreach (is_array($changes) ? $changes : [] as $path => $value) {
+            if ($value !== null && data_get($spec, (string) $path) === null) {
+                throw $node->fail("changes.{$path}", Message::of('app.no_such_figure'));
+            }
+        }
     }
 
     public function remove(PieceKind $kind, string $id): void
@@ -148,8 +165,8 @@ final class PieceStore
             return $columns;
         }
         // A plate has no name of its own: the piece's id and name stand outside it. What the core does not read is not kept.
-        $read = new Transcript;
-        $spec = $node->object('spec')->transcribed($read)->with(['id' => 'new', 'name' => $columns['name']]);
+        $read = new ReadFields;
+        $spec = $node->object('spec')->noting($read)->with(['id' => 'new', 'name' => $columns['name']]);
         match ($kind) {
             PieceKind::Vehicles => $this->reader->vehicle($spec),
             PieceKind::Adapters => $this->reader->adapter($spec),

@@ -13,6 +13,7 @@ use Harmozon\Core\Words\Voice;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\ServiceProvider;
 
@@ -40,5 +41,6 @@ final class AppServiceProvider extends ServiceProvider
     {
         Model::shouldBeStrict();
         JsonResource::withoutWrapping();
+        TrustProxies::at(config('harmozon.proxies'));
     }
 }

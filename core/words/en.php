@@ -394,8 +394,8 @@ return [
     'end.too_long' => 'Not there after {hours, plural, other {# hours}}.',
     'end.nothing_flows' => 'Nothing flows any more: {binding} allows none.',
     'end.no_limit' => 'No limit of this chain has been read yet.',
-    'stop_at.at_once' => 'Nothing says that {adapter} holds the current back: from the first power the rest of the chain would carry {would} where it allows {allowed}. Ask the car for less, or choose a weaker stall; these minutes assume that it is obeyed.',
-    'stop_at.from' => 'Nothing says that {adapter} holds the current back: from minute {minute}, at {soc}, the rest of the chain would go on to carry {would} where it allows {allowed}. Stop by then or ask the car for less; these minutes assume that it is obeyed.',
+    'adapter_passed.at_once' => 'Nothing says that {adapter} holds the current back: from the first power the rest of the chain would carry {would} where it allows {allowed}. Ask the car for less, or choose a weaker stall; these minutes assume that it is obeyed.',
+    'adapter_passed.from' => 'Nothing says that {adapter} holds the current back: from minute {minute}, at {soc}, the rest of the chain would go on to carry {would} where it allows {allowed}. Stop by then or ask the car for less; these minutes assume that it is obeyed.',
     'end.unread' => 'Without {facts} there is no forecast.',
 
     // Where to go.

@@ -115,6 +115,15 @@ test('what is chosen and wanted stands in the address: reload, back and a sent l
   await expect(ambient).toHaveAttribute('aria-valuenow', '40');
   await expect(page.getByRole('heading', { name: 'Forecast: Brindle at Ostler, second generation' })).toBeAttached();
 
+  // An address in other words is put into ours on the spot: back goes to where one came from.
+  await page.goto('/kit');
+  await page.goto('/board?policy=mine&kit=buy');
+  await expect(page).toHaveURL(/\/board\?kit=buy$/);
+  await page.goBack();
+  await expect(page).toHaveURL(/\/kit$/);
+  await page.goBack();
+  await expect(ambient).toHaveAttribute('aria-valuenow', '40');
+
   // Somebody else's browser, with nothing of its own kept.
   const sent = await context.newPage();
   await sent.goto(page.url());

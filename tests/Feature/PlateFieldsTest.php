@@ -138,6 +138,8 @@ final class PlateFieldsTest extends TestCase
             'version' => ['changes' => []],
             'changes' => ['version' => 1, 'changes' => 'all'],
             'spec.pack.usable_kwh' => ['version' => 1, 'changes' => ['pack.usable_kwh' => 'sixty']],
+            'changes.pack.colour' => ['version' => 1, 'changes' => ['pack.colour' => 'red']],
+            'spec.inlets' => ['version' => 1, 'changes' => ['inlets.4.dc.max_v' => 500]],
             'spec.inlets[0].dc.max_v' => ['version' => 1, 'changes' => ['inlets.0.dc.max_v' => '5OO']],
         ] as $field => $body) {
             $this->putJson("/api/pieces/vehicles/{$id}", $body)->assertStatus(422)->assertJsonStructure(['errors' => [$field]]);

@@ -3,7 +3,7 @@ import type { ForecastPoint } from '@/api/client';
 import { timeUnit } from '@/chart/timeUnit';
 import { bandsOf, secondsAtSoc } from '@/forecast/points';
 import { read, written } from '@/plates/entries';
-import { clock, duration, kw, money, percent, quantity, soc } from '@/ui/figures';
+import { clock, duration, kw, money, percent, promised, quantity, soc } from '@/ui/figures';
 import { pointAt } from '@/ui/pointAt';
 import { listed, say } from '@/words/say';
 
@@ -139,4 +139,10 @@ test('several things are joined as the language does it', () => {
   expect(say('forecast.pays', { other: 'x', sessions: 1, kwh: '58 kWh' })).toBe(
     'x; the membership pays with one such session a month (58 kWh).',
   );
+});
+
+test('kW that rest on what nobody has read are a ceiling', () => {
+  expect(promised(112.6, false)).toBe('113 kW');
+  expect(promised(112.6, true)).toBe('at most 113 kW');
+  expect(promised(9.6, undefined)).toBe('9.6 kW');
 });

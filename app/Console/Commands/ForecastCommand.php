@@ -43,7 +43,7 @@ final class ForecastCommand extends CoreCommand
             return;
         }
         $voice = $this->voice();
-        $this->tell($voice->begin($forecast->answer->outcome->message()));
+        $this->tell($voice->begin($forecast->answer->word()));
         $this->tell(implode(' > ', $forecast->answer->chain->linkIds()));
         if ($forecast->cutShort !== null) {
             $this->tell($voice->say($forecast->cutShort));
@@ -57,8 +57,8 @@ final class ForecastCommand extends CoreCommand
             plug: Amount::kwh($forecast->plugKwh), pack: Amount::kwh($forecast->packKwh),
             mean: Amount::kw($forecast->meanKw()), peak: Amount::kw($forecast->peakKw),
         )));
-        if ($forecast->stopAt !== null) {
-            $this->tell($voice->say($forecast->stopAt->message()));
+        if ($forecast->passed !== null) {
+            $this->tell($voice->say($forecast->passed->message()));
         }
         if ($this->bill !== null) {
             $this->tell($voice->say(self::cost($this->bill)));

@@ -34,7 +34,9 @@ final class SecurityHeaders
         ] as $name => $value) {
             $response->headers->set($name, $value);
         }
-        header_remove('X-Powered-By');
+        if (! headers_sent()) {
+            header_remove('X-Powered-By');
+        }
 
         return $response;
     }

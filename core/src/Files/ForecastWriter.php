@@ -6,6 +6,7 @@ namespace Harmozon\Core\Files;
 
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Equipment\Vehicle;
+use Harmozon\Core\Forecast\AdapterPassed;
 use Harmozon\Core\Forecast\Bill;
 use Harmozon\Core\Forecast\Forecast;
 use Harmozon\Core\Forecast\HeatReport;
@@ -15,7 +16,6 @@ use Harmozon\Core\Forecast\RankOrder;
 use Harmozon\Core\Forecast\Step;
 use Harmozon\Core\Forecast\Sticker;
 use Harmozon\Core\Forecast\Stop;
-use Harmozon\Core\Forecast\StopAt;
 use Harmozon\Core\Forecast\Usage;
 use Harmozon\Core\Power\BindingCode;
 use Harmozon\Core\Words\Voice;
@@ -57,8 +57,8 @@ final readonly class ForecastWriter
             'km' => FitWriter::rounded($forecast->km(), 1),
             'km_per_hour' => FitWriter::rounded($forecast->kmPerHour($forecast->meanKw()), 1),
             'go_on_at_soc' => FitWriter::rounded($forecast->goOnAtSoc, 1),
-            'stop_at' => $forecast->stopAt === null ? null : self::stopAt($forecast->stopAt),
-            'stop_words' => $forecast->stopAt === null ? null : $this->voice->say($forecast->stopAt->message()),
+            'stop_at' => $forecast->passed === null ? null : self::passed($forecast->passed),
+            'stop_words' => $forecast->passed === null ? null : $this->voice->say($forecast->passed->message()),
             'heat' => array_map($this->heat(...), $forecast->heat),
             'longest_binding' => $forecast->longestBinding()[0] ?? null,
             'bindings' => (object) $this->bindings($forecast),
@@ -159,7 +159,7 @@ final readonly class ForecastWriter
     }
 
     /** @return array<string, mixed> */
-    private static function stopAt(StopAt $at): array
+    private static function passed(AdapterPassed $at): array
     {
         return [
             'adapter' => $at->adapter->id,
@@ -212,6 +212,7 @@ final readonly class ForecastWriter
             'outlet' => $stop->outletId(),
             'adapters' => $forecast->answer->chain->adapterIds(),
             'outcome' => $forecast->answer->outcome->value,
+            'title' => $this->voice->begin($forecast->answer->word()),
             'minutes' => FitWriter::rounded($forecast->minutes),
             'plug_kwh' => round($forecast->plugKwh, 1),
             'peak_kw' => round($forecast->peakKw, 1),

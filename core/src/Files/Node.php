@@ -28,20 +28,20 @@ final readonly class Node
 
     /**
      * @param  array<array-key, mixed>  $fields
-     * @param  Transcript|null  $transcript  where what is read is written down; null when nobody asks
+     * @param  ReadFields|null  $noted  where what is read is written down; null when nobody asks
      */
-    private function __construct(private array $fields, public string $path, private ?Transcript $transcript)
+    private function __construct(private array $fields, public string $path, private ?ReadFields $noted)
     {
     }
 
     /** @throws FieldError when the value is not an object */
-    public static function of(mixed $value, string $path = '', ?Transcript $transcript = null): self
+    public static function of(mixed $value, string $path = '', ?ReadFields $noted = null): self
     {
         if (! is_array($value) || ($value !== [] && array_is_list($value))) {
             throw FieldError::at($path, Message::of('field.expected_object', kind: self::kind($value)));
         }
 
-        return new self($value, $path, $transcript);
+        return new self($value, $path, $noted);
     }
 
     /** @throws FieldError when the text is not a JSON object */
@@ -63,13 +63,13 @@ final readonly class Node
      */
     public function with(array $fields): self
     {
-        return new self([...$this->fields, ...$fields], $this->path, $this->transcript);
+        return new self([...$this->fields, ...$fields], $this->path, $this->noted);
     }
 
     /** The same object; what is read of it from now on is written down. */
-    public function transcribed(Transcript $transcript): self
+    public function noting(ReadFields $noted): self
     {
-        return new self($this->fields, $this->path, $transcript);
+        return new self($this->fields, $this->path, $noted);
     }
 
     public function has(string $key): bool
@@ -81,8 +81,8 @@ final readonly class Node
     public function raw(string $key): mixed
     {
         $value = $this->fields[$key] ?? null;
-        if ($this->transcript !== null && array_key_exists($key, $this->fields)) {
-            $this->transcript->value($key, $value);
+        if ($this->noted !== null && array_key_exists($key, $this->fields)) {
+            $this->noted->value($key, $value);
         }
 
         return $value;
@@ -100,7 +100,7 @@ final readonly class Node
 
     public function object(string $key): self
     {
-        return self::of($this->fields[$key] ?? throw $this->fail($key, Message::of('field.required')), $this->at($key), $this->transcript?->object($key));
+        return self::of($this->fields[$key] ?? throw $this->fail($key, Message::of('field.required')), $this->at($key), $this->noted?->object($key));
     }
 
     public function objectOrNull(string $key): ?self
@@ -113,7 +113,7 @@ final readonly class Node
     {
         $nodes = [];
         foreach ($this->list($key, $most) as $i => $value) {
-            $nodes[] = self::of($value, $this->at($key)."[{$i}]", $this->transcript?->item($key, $i));
+            $nodes[] = self::of($value, $this->at($key)."[{$i}]", $this->noted?->item($key, $i));
         }
 
         return $nodes;

@@ -24,7 +24,7 @@ final readonly class Forecast
      * @param  list<Unread>  $missing  without these there is no forecast
      * @param  float|null  $goOnAtSoc  from here on the next stop would be quicker; null when it never is, or is not known
      * @param  LimitSet|null  $car  what the vehicle alone would allow in these conditions
-     * @param  StopAt|null  $stopAt  from when on an adapter would be passed that may not hold back; the minutes assume that it is obeyed
+     * @param  AdapterPassed|null  $passed  from when on an adapter would be passed that may not hold back; the minutes assume that it is obeyed
      */
     public function __construct(
         public ChainAnswer $answer,
@@ -41,7 +41,7 @@ final readonly class Forecast
         public array $missing = [],
         public ?float $goOnAtSoc = null,
         public ?LimitSet $car = null,
-        public ?StopAt $stopAt = null,
+        public ?AdapterPassed $passed = null,
     ) {
     }
 

@@ -73,7 +73,7 @@ final class Forecaster
         $lastSoc = min($beyond->socTo, $plan->ceilingAtSoc ?? 100.0, self::firstPlateSoc($chain, $limits->plugV, $endSoc, $beyond->socTo));
         $efficiency = Efficiency::of($chain, $plan);
         $fives = $this->tellsMore ? new Fives($conditions->socFrom, $endSoc, $lastSoc) : null;
-        $tally = new Tally($limits->heat, $endSoc, $fives, $conditions->nextStopKw, $this->tellsMore ? new StopWatch($chain, $limits) : null);
+        $tally = new Tally($limits->heat, $endSoc, $fives, $conditions->nextStopKw, $this->tellsMore ? new AdapterWatch($chain, $limits) : null);
         $marks = $fives?->marks() ?? ($endSoc > $conditions->socFrom ? [$endSoc] : []);
         $walk = new Integrator($limits, $packKwh, $efficiency, $conditions->socFrom, $marks, $this->stepS, levelStepS: $this->levelStepS);
         foreach ($walk->steps() as $step) {

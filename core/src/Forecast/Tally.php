@@ -37,14 +37,14 @@ final class Tally
     /**
      * @param  list<HeatLink>  $heat
      * @param  Fives|null  $fives  null when nobody asks what 5 % take
-     * @param  StopWatch|null  $stopWatch  null when nobody asks from when on an adapter would be passed
+     * @param  AdapterWatch|null  $adapterWatch  null when nobody asks from when on an adapter would be passed
      */
     public function __construct(
         private readonly array $heat,
         private readonly float $endSoc,
         private readonly ?Fives $fives,
         ?float $nextStopKw,
-        private readonly ?StopWatch $stopWatch = null,
+        private readonly ?AdapterWatch $adapterWatch = null,
     ) {
         $this->keeper = new PointKeeper;
         $this->nextStop = new NextStopWatch($nextStopKw);
@@ -74,7 +74,7 @@ final class Tally
 
             return;
         }
-        $this->stopWatch?->add($step);
+        $this->adapterWatch?->add($step);
         $this->plugKwh += $step->plugKwh;
         $this->peakKw = max($this->peakKw, $step->kw, $step->endKw);
         if ($isFlowing) {
@@ -115,7 +115,7 @@ final class Tally
             [],
             $this->nextStop->goOnAtSoc,
             $car,
-            $this->stopWatch?->stopAt,
+            $this->adapterWatch?->passed,
         );
     }
 

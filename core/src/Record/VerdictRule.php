@@ -191,7 +191,7 @@ final readonly class VerdictRule
     {
         return $this->answer->outcome->mayFlow()
             ? []
-            : [Message::of('finding.refused_chain', outcome: $this->answer->outcome->message(), why: $this->answer->why())];
+            : [Message::of('finding.refused_chain', outcome: $this->answer->word(), why: $this->answer->why())];
     }
 
     /**

@@ -1109,6 +1109,8 @@ export interface components {
             stops: components["schemas"]["Stop"][];
         };
         Stop: {
+            /** @description The outcome in words standing alone */
+            title: string;
             outlet: string;
             adapters: string[];
             outcome: components["schemas"]["Outcome"];

@@ -7,7 +7,7 @@ import { useRail } from '@/stores/rail';
 import { useTerms } from '@/stores/terms';
 import CheckCar from './CheckCar.vue';
 import JointGlyph from '@/ui/JointGlyph.vue';
-import { kw } from '@/ui/figures';
+import { kw, promised } from '@/ui/figures';
 import { listed, say } from '@/words/say';
 
 interface Section {
@@ -39,43 +39,68 @@ const ordered = computed(() => sections.value.flatMap((s) => s.outlets));
 const rowOf = computed(() => new Map(ordered.value.map((o, i) => [o.id, i])));
 const flows = (o: string, v: string) => board.cell(o, v)?.flows === 'yes';
 const count = (v: string) => garage.outlets.filter((o) => flows(o.id, v)).length;
-const withKw = (name: string, o: string, v: string) => say('board.named_kw', { name, kw: told(board.cell(o, v)) });
 const mustCheck = (o: string, v: string) => board.cell(o, v)?.flows === 'maybe';
-/** kW as they are shown: a ceiling where a power has not been read. */
-const told = (cell: Cell | undefined): string =>
-  cell?.at_most
-    ? say('figure.at_most', { kw: kw(cell.expected_peak_kw) })
-    : say('figure.kw', { n: kw(cell?.expected_peak_kw) });
+const told = (cell: Cell | undefined): string => promised(cell?.expected_peak_kw, cell?.at_most);
 
-/** A whole column or a whole row as a sentence. */
+/** One end of the pairs that are read: where it stands in them, and what it is called. */
+interface End {
+  id: string;
+  name: string;
+}
+
+/** What a whole column or row says: where it flows, and where one must check first. */
+function read(
+  ends: End[],
+  pair: (id: string) => [outlet: string, vehicle: string],
+  subject: 'car' | 'outlet',
+  name: string,
+) {
+  const can = ends.filter((end) => flows(...pair(end.id)));
+  const checks = ends.filter((end) => mustCheck(...pair(end.id)));
+  const figures = {
+    name,
+    n: can.length,
+    all: ends.length,
+    names: listed(
+      'dot',
+      can.map((end) => say('board.named_kw', { name: end.name, kw: told(board.cell(...pair(end.id))) })),
+    ),
+  };
+  const code = can.length > 0 ? 'reads' : checks.length > 0 ? 'unsure' : 'none';
+  return {
+    can: say(READINGS[subject][code], figures),
+    check:
+      checks.length > 0
+        ? say(READINGS[subject].check, {
+            n: checks.length,
+            names: listed(
+              'dot',
+              checks.map((end) => end.name),
+            ),
+          })
+        : '',
+  };
+}
+
+const READINGS = {
+  car: { reads: 'board.car_reads', unsure: 'board.car_unsure', none: 'board.car_none', check: 'board.check_at' },
+  outlet: {
+    reads: 'board.outlet_reads',
+    unsure: 'board.outlet_unsure',
+    none: 'board.outlet_none',
+    check: 'board.check_with',
+  },
+} as const;
+
+/** A whole column or a whole row as sentences. */
 const reading = computed(() => {
   const car = garage.vehicle(board.only);
-  if (car) {
-    const places = garage.outlets.filter((o) => flows(o.id, car.id)).map((o) => withKw(o.name, o.id, car.id));
-    const checks = garage.outlets.filter((o) => mustCheck(o.id, car.id)).map((o) => o.name);
-    const read = { car: car.name, n: places.length, all: garage.outlets.length };
-    return {
-      can:
-        places.length > 0
-          ? say('board.car_reads', { ...read, places: listed('dot', places) })
-          : say(checks.length > 0 ? 'board.car_nowhere_yet' : 'board.car_nowhere', read),
-      check: checks.length > 0 ? say('board.check_at', { n: checks.length, names: listed('dot', checks) }) : '',
-    };
-  }
   const outlet = garage.outlet(row.value);
-  if (outlet) {
-    const users = garage.vehicles.filter((v) => flows(outlet.id, v.id)).map((v) => withKw(v.name, outlet.id, v.id));
-    const checks = garage.vehicles.filter((v) => mustCheck(outlet.id, v.id)).map((v) => v.name);
-    const read = { outlet: outlet.name, n: users.length, all: garage.vehicles.length };
-    return {
-      can:
-        users.length > 0
-          ? say('board.outlet_reads', { ...read, cars: listed('dot', users) })
-          : say(checks.length > 0 ? 'board.outlet_nobody_yet' : 'board.outlet_nobody', read),
-      check: checks.length > 0 ? say('board.check_with', { n: checks.length, names: listed('dot', checks) }) : '',
-    };
-  }
-  return null;
+  return car
+    ? read(garage.outlets, (o) => [o, car.id], 'car', car.name)
+    : outlet
+      ? read(garage.vehicles, (v) => [outlet.id, v], 'outlet', outlet.name)
+      : null;
 });
 
 function toggleCar(id: string): void {
@@ -229,9 +254,11 @@ function move(event: KeyboardEvent, row: number, column: number): void {
 
 <style scoped>
 .figure small {
-  margin-right: 4px;
+  display: block;
   font-size: 11px;
   font-weight: 500;
+  line-height: 1;
+  white-space: nowrap;
 }
 
 .other-way::after {

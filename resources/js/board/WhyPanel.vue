@@ -5,7 +5,7 @@ import { useRouter } from 'vue-router';
 import type { Link } from '@/api/client';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
-import { kw } from '@/ui/figures';
+import { kw, promised } from '@/ui/figures';
 import { listed, say } from '@/words/say';
 import GateLadder from './GateLadder.vue';
 
@@ -29,9 +29,7 @@ const cautions = computed(() => {
 });
 /** kW as they are read at a glance, with their unit. */
 const told = (way: { expected_peak_kw: number | null; at_most: boolean }): string =>
-  way.at_most
-    ? say('figure.at_most', { kw: kw(way.expected_peak_kw) })
-    : say('figure.kw', { n: kw(way.expected_peak_kw) });
+  promised(way.expected_peak_kw, way.at_most);
 const flows = computed(() => answer.value !== null && answer.value.flows !== 'no');
 
 /** A piece of the crate by its tag and its own name; another by the name it has. */

@@ -6,7 +6,7 @@ import { useBoard } from '@/stores/board';
 import { useForecast } from '@/stores/forecast';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
-import { kw } from '@/ui/figures';
+import { promised } from '@/ui/figures';
 import { listed, say } from '@/words/say';
 
 const emit = defineEmits<{ begun: [report: Report] }>();
@@ -68,8 +68,8 @@ async function begin(): Promise<void> {
         <strong>{{ answer.title }}</strong>
         <span v-if="flows" class="figures">{{
           answer.at_most
-            ? say('figure.at_most', { kw: kw(answer.expected_peak_kw) })
-            : say('connect.up_to', { kw: say('figure.kw', { n: kw(answer.expected_peak_kw) }) })
+            ? promised(answer.expected_peak_kw, true)
+            : say('connect.up_to', { kw: promised(answer.expected_peak_kw, false) })
         }}</span>
       </p>
       <p class="quiet">{{ answer.why }}</p>

@@ -82,7 +82,9 @@ function choose(index: number): void {
           <td class="number figures">
             {{ f.minutes === null ? number(null) : money(f.cost?.amount, f.cost?.currency) }}
           </td>
-          <td class="number figures" :data-unit="say('unit.kw')">{{ kw(f.peak_kw) }}</td>
+          <td class="number figures" :data-unit="say('unit.kw')">
+            <small v-if="f.answer.at_most">{{ say('board.at_most') }}</small>{{ kw(f.peak_kw) }}
+          </td>
           <td class="held">{{ heldBy(f) }}</td>
           <td class="acts">
             <template v-if="i > 0">

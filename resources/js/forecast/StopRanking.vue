@@ -5,7 +5,6 @@ import { useForecast } from '@/stores/forecast';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
 import JointGlyph from '@/ui/JointGlyph.vue';
-import { useTerms } from '@/stores/terms';
 import { duration, money } from '@/ui/figures';
 import { say } from '@/words/say';
 import { useRanking } from './useRanking';
@@ -14,7 +13,6 @@ import { useRanking } from './useRanking';
 const rail = useRail();
 const garage = useGarage();
 const forecast = useForecast();
-const terms = useTerms();
 const { stops, error } = useRanking();
 const order = ref<'time' | 'money' | 'risk'>('time');
 const orders = [
@@ -76,9 +74,7 @@ function keepBeside(stop: Stop): void {
       <summary>{{ say('stops.none', { n: none.length }) }}</summary>
       <ul class="none">
         <li v-for="s in none" :key="s.outlet">
-          <strong :class="s.outcome">{{
-            say('stops.none_why', { outlet: name(s.outlet), outcome: terms.title('outcome', s.outcome) })
-          }}</strong>
+          <strong :class="s.outcome">{{ say('stops.none_why', { outlet: name(s.outlet), outcome: s.title }) }}</strong>
           {{ s.reasons[order] }}
         </li>
       </ul>

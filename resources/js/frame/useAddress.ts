@@ -1,10 +1,13 @@
-import { computed, watch, type Ref } from 'vue';
+import { computed, nextTick, watch, type Ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { same } from '@/api/differences';
+import { differences } from '@/api/differences';
 import { useBoard } from '@/stores/board';
 import { useForecast } from '@/stores/forecast';
 import { useRail } from '@/stores/rail';
 import { fromAddress, saysAnything, toAddress } from './address';
+
+/** Whether two addresses say the same, in whatever order. */
+const same = (one: object, other: object): boolean => Object.keys(differences(one, other)).length === 0;
 
 /** Stages whose answers depend on what stands in the address. */
 const STAGES = ['board', 'forecast', 'connect'];
@@ -16,6 +19,8 @@ export function useAddress(isReady: Ref<boolean>): void {
   const rail = useRail();
   const board = useBoard();
   const forecast = useForecast();
+  /** What is being taken from the address is not a choice to go back from. */
+  let isTaking = false;
   const isAddressed = computed(() => isReady.value && STAGES.includes(route.name as string) && !route.params.id);
   const ours = computed(() =>
     toAddress({
@@ -39,6 +44,7 @@ export function useAddress(isReady: Ref<boolean>): void {
         void router.replace({ query: ours.value });
         return;
       }
+      isTaking = true;
       const shown = fromAddress(route.query);
       board.kit = shown.kit as typeof board.kit;
       board.policy = shown.policy as typeof board.policy;
@@ -47,13 +53,20 @@ export function useAddress(isReady: Ref<boolean>): void {
       forecast.beside = shown.beside;
       const { outlet, vehicle, adapters } = shown;
       void rail.choose({ outlet, vehicle, adapters });
+      // An address that says it in other words is put into ours, on the spot.
+      void nextTick(() => {
+        isTaking = false;
+        if (isAddressed.value && !same(route.query, ours.value)) {
+          void router.replace({ query: ours.value });
+        }
+      });
     },
     { immediate: true },
   );
 
   /** Something was chosen or wanted here: a choice can be gone back from, a slider moves on the spot. */
   watch(ours, (now, before) => {
-    if (!isAddressed.value || same(route.query, now)) {
+    if (isTaking || !isAddressed.value || same(route.query, now)) {
       return;
     }
     const isSlider = same({ ...now, need: '' }, { ...before, need: '' });

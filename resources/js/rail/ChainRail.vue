@@ -8,7 +8,7 @@ import { useGarage } from '@/stores/garage';
 import { sameEnds, useRail } from '@/stores/rail';
 import { useTerms } from '@/stores/terms';
 import JointGlyph from '@/ui/JointGlyph.vue';
-import { clock, kw, soc } from '@/ui/figures';
+import { clock, kw, promised, soc } from '@/ui/figures';
 import { pointAt } from '@/ui/pointAt';
 import { say } from '@/words/say';
 import RailPiece from './RailPiece.vue';
@@ -105,9 +105,8 @@ const verdictKw = computed(() => {
   if (a?.flows !== 'yes') {
     return '';
   }
-  return a.outcome === 'limited'
-    ? say('rail.kw_of', { kw: kw(a.expected_peak_kw), ideal: kw(a.ideal_peak_kw) })
-    : say('figure.kw', { n: kw(a.expected_peak_kw) });
+  const given = promised(a.expected_peak_kw, a.at_most);
+  return a.outcome === 'limited' ? say('rail.kw_of', { kw: given, ideal: kw(a.ideal_peak_kw) }) : given;
 });
 </script>
 

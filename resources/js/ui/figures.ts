@@ -32,6 +32,11 @@ export function quantity(value: number, of: Quantity): string {
   return say(UNITS[of], { n: value.toFixed(of === 'kw' ? 1 : 0) });
 }
 
+/** kW that an answer promises: a ceiling where a power has not been read. */
+export function promised(kwNow: number | null | undefined, isAtMost: boolean | undefined): string {
+  return isAtMost ? say('figure.at_most', { kw: kw(kwNow) }) : say('figure.kw', { n: kw(kwNow) });
+}
+
 /** An amount of money as it is printed at the place; decimals come from the core and stay as they are. */
 export function money(amount: string | null | undefined, currency: string | null | undefined): string {
   if (amount === null || amount === undefined || !currency) {

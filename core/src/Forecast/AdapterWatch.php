@@ -10,13 +10,13 @@ use Harmozon\Core\Power\BindingCode;
 use Harmozon\Core\Power\LimitSet;
 
 /** Looks for the first moment at which an adapter that may not hold back would be passed by the rest of its chain. */
-final class StopWatch
+final class AdapterWatch
 {
     /** More by no more than this share is rounding. */
     private const SAME = 1e-9;
 
     /** Null while there is none. */
-    public ?StopAt $stopAt = null;
+    public ?AdapterPassed $passed = null;
 
     /** @var list<array{Adapter, LimitSet, LimitSet}> adapter, its own limits, those of the rest */
     private readonly array $watched;
@@ -36,7 +36,7 @@ final class StopWatch
 
     public function add(Step $step): void
     {
-        if ($this->stopAt !== null || $step->binding === BindingCode::Handshake) {
+        if ($this->passed !== null || $step->binding === BindingCode::Handshake) {
             return;
         }
         foreach ($this->watched as [$adapter, $own, $rest]) {
@@ -44,7 +44,7 @@ final class StopWatch
             $restKw = $rest->kwThen($step->soc, $step->spent, $step->tS / 60);
             if ($ownKw !== null && $restKw !== null && $restKw > $ownKw * (1 + self::SAME)) {
                 $kwPerAmp = $rest->kwPerAmp($step->soc);
-                $this->stopAt ??= new StopAt($adapter, $step->tS / 60, $step->soc, $ownKw / $kwPerAmp, $restKw / $kwPerAmp, ! $this->hasFlowed);
+                $this->passed ??= new AdapterPassed($adapter, $step->tS / 60, $step->soc, $ownKw / $kwPerAmp, $restKw / $kwPerAmp, ! $this->hasFlowed);
             }
         }
         $this->hasFlowed = true;

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Files;
 /**
  * What of an object was read, as it stood there: nothing that the reader does not know, and an empty object as an object.
  */
-final class Transcript
+final class ReadFields
 {
     /** @var array<string, mixed> by field, in the order in which they were read */
     private array $values = [];

@@ -6,17 +6,17 @@ namespace Harmozon\Core\Tests\Files;
 
 use Harmozon\Core\Files\EquipmentReader;
 use Harmozon\Core\Files\Node;
-use Harmozon\Core\Files\Transcript;
+use Harmozon\Core\Files\ReadFields;
 use Harmozon\Core\Tests\Cases;
 use PHPUnit\Framework\TestCase;
 
 /** What is kept of a plate is what was read of it. */
-final class TranscriptTest extends TestCase
+final class ReadFieldsTest extends TestCase
 {
     public function test_nothing_but_what_was_read_and_empty_objects_as_they_are(): void
     {
-        $read = new Transcript;
-        (new EquipmentReader)->vehicle(Node::of(['id' => 'v', 'colour' => 'red', 'pack' => [], 'programmes' => [], 'inlets' => [['coupler' => 'ccs1', 'deep' => ['deeper' => 1], 'dc' => ['max_v' => 500, 'retrofit' => ['adds' => ['plc'], 'state' => 'available', 'why' => 'x']], 'ac' => []]]])->transcribed($read));
+        $read = new ReadFields;
+        (new EquipmentReader)->vehicle(Node::of(['id' => 'v', 'colour' => 'red', 'pack' => [], 'programmes' => [], 'inlets' => [['coupler' => 'ccs1', 'deep' => ['deeper' => 1], 'dc' => ['max_v' => 500, 'retrofit' => ['adds' => ['plc'], 'state' => 'available', 'why' => 'x']], 'ac' => []]]])->noting($read));
 
         self::assertEquals(
             json_decode('{"id":"v","pack":{},"programmes":[],"inlets":[{"coupler":"ccs1","dc":{"max_v":500,"retrofit":{"adds":["plc"],"state":"available"}},"ac":{}}]}'),
@@ -27,8 +27,8 @@ final class TranscriptTest extends TestCase
     public function test_a_whole_plate_comes_back_as_it_was(): void
     {
         foreach ([['vehicle', Cases::CAR], ['outlet', Cases::DC_POST], ['outlet', Cases::AC_POST], ['adapter', Cases::ADAPTER]] as [$kind, $plate]) {
-            $read = new Transcript;
-            $node = Node::of($plate)->transcribed($read);
+            $read = new ReadFields;
+            $node = Node::of($plate)->noting($read);
             match ($kind) {
                 'vehicle' => (new EquipmentReader)->vehicle($node),
                 'outlet' => (new EquipmentReader)->outlet($node),

@@ -12,7 +12,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /** From when on an adapter that may not hold back would be passed. 60 kWh at a level 300 V; the station gives 500 A. */
-final class StopAtTest extends TestCase
+final class AdapterPassedTest extends TestCase
 {
     private const CAR = ['pack.voltage_by_soc' => [[0, 300], [100, 300]], 'charge_curve_kw' => [[0, 300], [100, 300]], 'inlets.0.dc.max_kw' => null, 'inlets.0.dc.max_a' => 700];
 
@@ -41,7 +41,7 @@ final class StopAtTest extends TestCase
     public function test_what_the_neighbour_leaves_is_all_that_the_rest_would_carry(): void
     {
         // Halves of 300 kW from minute 5: 150 kW are 500 A; of 160 kW, 80 kW are 267 A, which nothing passes.
-        $shared = static fn (float $kw): ?array => self::stopAt([], ['cabinet' => ['kw' => $kw, 'policy' => 'halves']], ['conditions.faults' => ['neighbour_at_minute' => 5]]);
+        $shared = static fn (float $kw): ?array => self::passed([], ['cabinet' => ['kw' => $kw, 'policy' => 'halves']], ['conditions.faults' => ['neighbour_at_minute' => 5]]);
 
         self::assertSame(15.9, $shared(300)['minute'] ?? null);
         self::assertNull($shared(160));
@@ -55,7 +55,7 @@ final class StopAtTest extends TestCase
     #[DataProvider('whereNothingIsPassed')]
     public function test_nothing_to_obey(array $adapter, array $outlet = [], array $case = []): void
     {
-        self::assertNull(self::stopAt($adapter, $outlet, $case));
+        self::assertNull(self::passed($adapter, $outlet, $case));
     }
 
     /** @return iterable<string, array{0: array<string, mixed>, 1?: array<string, mixed>, 2?: array<string, mixed>}> */
@@ -70,7 +70,7 @@ final class StopAtTest extends TestCase
 
     public function test_what_says_that_it_does_not_hold_back_outranks_its_heat(): void
     {
-        self::assertSame(15.9, self::stopAt(['holds_back' => false, 'derate_c' => 85])['minute'] ?? null);
+        self::assertSame(15.9, self::passed(['holds_back' => false, 'derate_c' => 85])['minute'] ?? null);
     }
 
     public function test_its_kw_count_too(): void
@@ -78,7 +78,7 @@ final class StopAtTest extends TestCase
         // 90 kW are 300 A at 300 V.
         self::assertSame(
             ['adapter' => 'a1', 'minute' => 0.75, 'soc' => 10.0, 'allowed_a' => 300.0, 'would_carry_a' => 500.0],
-            self::stopAt(['plate.max_kw' => 90]),
+            self::passed(['plate.max_kw' => 90]),
         );
     }
 
@@ -88,7 +88,7 @@ final class StopAtTest extends TestCase
      * @param  array<string, mixed>  $case
      * @return array<string, mixed>|null
      */
-    private static function stopAt(array $adapter, array $outlet = [], array $case = []): ?array
+    private static function passed(array $adapter, array $outlet = [], array $case = []): ?array
     {
         return self::told($adapter, $outlet, $case)['stop_at'];
     }

@@ -12,7 +12,7 @@ use Harmozon\Core\Words\Message;
  * From here on the rest of the chain would carry more than an adapter allows of which nobody knows that it holds the
  * current back. The minutes of the forecast assume that the driver stops then, or asks for less.
  */
-final readonly class StopAt
+final readonly class AdapterPassed
 {
     /**
      * @param  float  $minute  since plugging in
@@ -36,7 +36,7 @@ final readonly class StopAt
         [$adapter, $allowed, $would] = [$this->adapter->name, Amount::amps($this->allowedA), Amount::amps($this->wouldCarryA)];
 
         return $this->isAtOnce
-            ? Message::of('stop_at.at_once', adapter: $adapter, allowed: $allowed, would: $would)
-            : Message::of('stop_at.from', adapter: $adapter, minute: Amount::asGiven(round($this->minute, 1)), soc: Amount::percent($this->soc), allowed: $allowed, would: $would);
+            ? Message::of('adapter_passed.at_once', adapter: $adapter, allowed: $allowed, would: $would)
+            : Message::of('adapter_passed.from', adapter: $adapter, minute: Amount::asGiven(round($this->minute, 1)), soc: Amount::percent($this->soc), allowed: $allowed, would: $would);
     }
 }
