@@ -40,6 +40,8 @@ Route::middleware('auth')->name('api.')->group(static function (): void {
     });
     Route::post('ocpi/preview', [OcpiController::class, 'preview'])->name('ocpi.preview');
     Route::post('ocpi/import', [OcpiController::class, 'import'])->name('ocpi.import');
+    Route::get('ocpi/imports', [OcpiController::class, 'index'])->name('ocpi.imports');
+    Route::post('ocpi/imports/{import}/undo', [OcpiController::class, 'undo'])->name('ocpi.undo');
     Route::get('ocpi/export', [OcpiController::class, 'export'])->name('ocpi.export');
 
     Route::get('sessions', [SessionController::class, 'index'])->name('sessions');

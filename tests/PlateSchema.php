@@ -54,6 +54,7 @@ final class PlateSchema
         $type = array_values(array_diff((array) ($at['type'] ?? []), ['null']))[0] ?? null;
 
         return match (true) {
+            isset($at['properties']) => array_map(static fn (array $one): mixed => self::sample($defs, $one), $at['properties']),
             isset($at['enum']) => array_values(array_filter($at['enum'], static fn (mixed $v): bool => $v !== null))[0],
             isset($at['prefixItems']) => array_map(static fn (array $one): mixed => self::sample($defs, $one), $at['prefixItems']),
             isset($at['items']) => self::isPair($at) ? [50, 60] : [self::sample($defs, $at['items'])],

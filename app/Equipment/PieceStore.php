@@ -134,6 +134,27 @@ final class PieceStore
         }
     }
 
+    /**
+     * A plate as it is kept. It has no name of its own: the piece's id and name stand outside it. What the core does not
+     * read is not kept.
+     *
+     * @throws FieldError when the core cannot read it
+     */
+    public function plate(PieceKind $kind, Node $spec, string $name): \stdClass
+    {
+        $read = new ReadFields;
+        $spec = $spec->noting($read)->with(['id' => 'new', 'name' => $name]);
+        match ($kind) {
+            PieceKind::Vehicles => $this->reader->vehicle($spec),
+            PieceKind::Adapters => $this->reader->adapter($spec),
+            default => $this->reader->outlet($spec),
+        };
+        $kept = $read->copy();
+        unset($kept->id, $kept->name);
+
+        return $kept;
+    }
+
     public function remove(PieceKind $kind, string $id): void
     {
         $this->find($kind, $id)->delete();
@@ -164,17 +185,7 @@ final class PieceStore
         if (! $kind->hasPlate()) {
             return $columns;
         }
-        // A plate has no name of its own: the piece's id and name stand outside it. What the core does not read is not kept.
-        $read = new ReadFields;
-        $spec = $node->object('spec')->noting($read)->with(['id' => 'new', 'name' => $columns['name']]);
-        match ($kind) {
-            PieceKind::Vehicles => $this->reader->vehicle($spec),
-            PieceKind::Adapters => $this->reader->adapter($spec),
-            default => $this->reader->outlet($spec),
-        };
-        $kept = $read->copy();
-        unset($kept->id, $kept->name);
-        $columns += ['blurb' => $node->raw('blurb') === '' ? '' : ($node->textOrNull('blurb', 120) ?? ''), 'spec' => $kept];
+        $columns += ['blurb' => $node->raw('blurb') === '' ? '' : ($node->textOrNull('blurb', 120) ?? ''), 'spec' => $this->plate($kind, $node->object('spec'), $columns['name'])];
         if ($kind === PieceKind::Adapters) {
             $columns['tag'] = $node->textOrNull('tag', 4) ?? throw $node->fail('tag', Message::of('field.required'));
         }

@@ -9,10 +9,17 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
  * @property int $place_id
+ * @property array{name: string, spec: array<string, mixed>}|null $origin what its network's file said of it the last time
  * @property-read Place $place
  */
 final class Outlet extends Piece
 {
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return [...parent::casts(), 'origin' => 'array'];
+    }
+
     /** @return Collection<int, static> of the places that are still there */
     public static function inOrder(): Collection
     {

@@ -17,6 +17,7 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  * @property string $name
  * @property int $position
  * @property int $version
+ * @property array{party: string, id: string, name: string}|null $origin what its network's file said of it the last time
  * @property-read Collection<int, Outlet> $outlets
  */
 final class Place extends Model
@@ -26,6 +27,12 @@ final class Place extends Model
     use SoftDeletes;
 
     protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['origin' => 'array'];
+    }
 
     /** @return Collection<int, self> with their outlets, as the garage arranged them */
     public static function inOrder(): Collection

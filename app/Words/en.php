@@ -21,6 +21,7 @@ return [
     'app.trouble_no_key' => 'There is no .env file with an APP_KEY: whoever runs this must run ./harmozon start.',
     'app.trouble_no_storage' => 'The folder storage is not there or cannot be written to: whoever runs this must look at it.',
     'app.no_such_record' => 'There is no such record in this garage.',
+    'app.undo_newest_first' => 'Only the newest import can be undone; those before it come after. Nothing was changed.',
     'app.not_in_garage' => 'is not in this garage',
     'app.session_finished' => 'is finished; reopen it to change its readings',
     'app.too_many_readings' => 'a session holds at most {most} readings; nothing of this was kept',

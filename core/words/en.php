@@ -368,6 +368,9 @@ return [
 
     // Cautions.
     'caution.known_fault' => 'Known fault of this stall: {fault}.',
+    'caution.stall' => '{label} ({fault})',
+    'caution.some_stalls' => 'Not every stall is sound: {faults}. Take another one.',
+    'caution.every_stall' => 'Every stall has a known fault: {faults}.',
     'caution.unread_power' => 'Not read yet: {facts}. The kW shown is a ceiling. {check}',
     'caution.handle_first' => '{adapter}: connector into the adapter first, then both into the car.',
     'caution.car_first' => '{adapter}: adapter into the car first, then the connector into it.',
@@ -423,6 +426,7 @@ return [
     'rank.risk' => '{Parts}.',
     'rank.no_risk' => 'Nothing left open: access and plates are read, no fault is known.',
     'rank.known_fault' => 'known fault: {fault}',
+    'rank.every_stall_faulty' => 'every stall has a known fault',
     'rank.access_unverified' => 'access not verified: {facts}',
     'rank.not_read' => 'not read: {facts}',
 
@@ -523,9 +527,19 @@ return [
     'readings.before_first' => 'lies before the first row',
     'readings.not_number' => '"{text}" is not a number',
     'ocpi.unknown_standard' => '{path}: connector standard "{standard}" is not known here',
+    'ocpi.standard_left_out' => '{path}: connector standard "{standard}" is left out, as it was assigned',
+    'ocpi.twice' => '{path}: location "{id}" is in the file twice: the first is read',
+    'ocpi.stall_twice' => '{path}: stall {stall} is in the file twice: the first is read',
+    'ocpi.not_there' => '{path}: stall {stall} is planned or taken away',
+    'ocpi.fault_out_of_order' => 'out of order, says its network',
+    'ocpi.fault_not_in_service' => 'not in service, says its network',
+    'ocpi.status_works' => 'works',
+    'ocpi.status_out_of_order' => 'out of order',
+    'ocpi.status_not_in_service' => 'not in service',
+    'ocpi.status_not_there' => 'planned or taken away',
     'ocpi.unknown_power' => '{path}: power type "{power}" is not known here',
     'ocpi.no_name' => '{place}: {coupler} has no name in OCPI',
-    'ocpi.outlet' => '{coupler}, {kw}',
+    'ocpi.outlet' => '{coupler}, {figures}',
 
     // The stand-in.
     'bench.needs_kwh' => "the stand-in needs the pack's usable kWh",

@@ -17,7 +17,7 @@ final class AppFloors
         ['Garage', 'Database', 'Files'],
         ['Models'],
         ['Equipment'],
-        ['Sessions'],
+        ['Sessions', 'Networks'],
         ['Demo'],
         ['Http', 'Console'],
         ['Providers'],

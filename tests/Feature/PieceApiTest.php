@@ -8,7 +8,6 @@ use App\Models\Outlet;
 use App\Models\Place;
 use App\Models\Vehicle;
 use Illuminate\Foundation\Testing\RefreshDatabase;
-use Illuminate\Http\UploadedFile;
 use Illuminate\Testing\TestResponse;
 use Tests\Contract;
 use Tests\TestCase;
@@ -96,53 +95,5 @@ final class PieceApiTest extends TestCase
         Contract::holds('POST', '/pieces/{kind}/check', $this->postJson('/api/pieces/vehicles/check', ['name' => 'Brindle', 'spec' => $van->spec])->assertNoContent());
 
         self::assertSame($van->spec, $van->refresh()->spec);
-    }
-
-    public function test_places_come_from_an_ocpi_file_with_a_preview_and_go_back(): void
-    {
-        $locations = [['id' => 'L1', 'name' => 'Sluice wharf', 'evses' => [
-            ['uid' => 'E1', 'connectors' => [
-                ['id' => '1', 'standard' => 'IEC_62196_T1_COMBO', 'format' => 'CABLE', 'power_type' => 'DC', 'max_voltage' => 920, 'max_amperage' => 500, 'max_electric_power' => 350000],
-                ['id' => '2', 'standard' => 'CHADEMO', 'format' => 'CABLE', 'power_type' => 'DC', 'max_voltage' => 500, 'max_amperage' => 125],
-            ]],
-            ['uid' => 'E2', 'connectors' => [
-                ['id' => '1', 'standard' => 'IEC_62196_T2', 'format' => 'SOCKET', 'power_type' => 'AC_3_PHASE', 'max_voltage' => 230, 'max_amperage' => 32, 'max_electric_power' => 22000],
-                ['id' => '2', 'standard' => 'PANTOGRAPH_TOP_DOWN', 'format' => 'CABLE', 'power_type' => 'DC', 'max_voltage' => 900, 'max_amperage' => 500],
-            ]],
-        ]]];
-        $preview = $this->upload('preview', $locations)->assertOk();
-        Contract::holds('POST', '/ocpi/preview', $preview);
-        self::assertSame(['ccs1, 350 kW', 'chademo', 'type2, 22 kW'], array_column($preview->json('places.0.outlets'), 'name'));
-        self::assertSame(['locations[0].evses[1].connectors[1]: connector standard "PANTOGRAPH_TOP_DOWN" is not known here'], $preview->json('places.0.not_understood'));
-        self::assertSame(5, Place::query()->count(), 'a preview writes nothing');
-
-        $imported = $this->upload('import', ['data' => $locations])->assertOk()->assertJsonPath('outlets', 3);
-        Contract::holds('POST', '/ocpi/import', $imported);
-        $outlet = Outlet::query()->where('name', 'ccs1, 350 kW')->firstOrFail();
-        self::assertEquals([920, 500, 350, null, ['plc']], [$outlet->spec['max_v'], $outlet->spec['max_a'], $outlet->spec['max_kw'], $outlet->spec['min_v'], $outlet->spec['signalling']]);
-
-        $export = $this->getJson('/api/ocpi/export')->assertOk();
-        Contract::holds('GET', '/ocpi/export', $export);
-        $back = array_values(array_filter($export->json('locations'), static fn (array $l): bool => $l['name'] === 'Sluice wharf'))[0];
-        self::assertEquals(
-            [array_diff_key($locations[0]['evses'][0]['connectors'][0], ['id' => 1]), array_diff_key($locations[0]['evses'][1]['connectors'][0], ['id' => 1])],
-            [array_diff_key($back['evses'][0]['connectors'][0], ['id' => 1]), array_diff_key($back['evses'][2]['connectors'][0], ['id' => 1])],
-        );
-    }
-
-    public function test_an_ocpi_file_that_cannot_be_read_adds_nothing(): void
-    {
-        $wrongVolts = [['id' => 'L', 'evses' => [['uid' => 'E', 'connectors' => [['standard' => 'CHADEMO', 'power_type' => 'DC', 'max_voltage' => 'high']]]]]];
-        foreach (['{', [], ['data' => 'x'], [['evses' => 'none', 'id' => 'x']], $wrongVolts, ['text']] as $content) {
-            $this->upload('import', $content)->assertStatus(422)->assertJsonStructure(['message', 'errors']);
-        }
-        self::assertSame(5, Place::query()->count());
-    }
-
-    private function upload(string $what, mixed $content): TestResponse
-    {
-        $text = is_string($content) ? $content : (string) json_encode($content);
-
-        return $this->post("/api/ocpi/{$what}", ['file' => UploadedFile::fake()->createWithContent('locations.json', $text)], ['Accept' => 'application/json']);
     }
 }

@@ -4,58 +4,72 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Equipment\PieceKind;
-use App\Equipment\PieceStore;
-use App\Http\Requests\FileRequest;
+use App\Http\Requests\LocationsRequest;
+use App\Models\NetworkImport;
 use App\Models\Outlet;
 use App\Models\Place;
-use Harmozon\Core\Files\OcpiOutlet;
-use Harmozon\Core\Files\OcpiPlace;
-use Harmozon\Core\Files\OcpiReader;
-use Harmozon\Core\Files\OcpiWriter;
+use App\Networks\ImportUndo;
+use App\Networks\LocationsImport;
+use App\Networks\NetworkTerms;
+use App\Networks\PlacePlan;
+use Harmozon\Core\Files\Ocpi\FigureChange;
+use Harmozon\Core\Files\Ocpi\ForeignTerm;
+use Harmozon\Core\Files\Ocpi\LocationsFile;
+use Harmozon\Core\Files\Ocpi\LocationsReader;
+use Harmozon\Core\Files\Ocpi\LocationsWriter;
+use Harmozon\Core\Files\Ocpi\OutletChange;
+use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Support\Facades\DB;
 
 final class OcpiController extends Controller
 {
-    public function __construct(private readonly Voice $voice)
+    public function __construct(private readonly Voice $voice, private readonly NetworkTerms $terms, private readonly LocationsImport $locations)
     {
     }
 
-    public function preview(FileRequest $request): JsonResponse
+    /** What the file would do; writes nothing, not even what was assigned. */
+    public function preview(LocationsRequest $request): JsonResponse
     {
-        return response()->json(['places' => array_map(fn (OcpiPlace $p): array => [
-            'name' => $p->name,
-            'outlets' => array_map(fn (OcpiOutlet $o): array => ['name' => $this->voice->say($o->name), 'spec' => $o->spec], $p->outlets),
-            'not_understood' => $this->voice->each($p->notUnderstood),
-        ], $this->places($request))]);
+        $file = $this->file($request);
+
+        return response()->json([
+            'places' => array_map($this->place(...), $this->locations->plan($file)),
+            'terms' => array_map(static fn (ForeignTerm $t): array => ['kind' => $t->kind->value, 'theirs' => $t->theirs, 'ours' => $t->ours, 'times' => $t->times], $file->foreign),
+        ]);
     }
 
     /** All places or none: one that cannot be kept takes the others back. */
-    public function import(FileRequest $request, PieceStore $pieces): JsonResponse
+    public function import(LocationsRequest $request): JsonResponse
     {
-        $places = $this->places($request);
-        $added = DB::transaction(function () use ($places, $pieces): array {
-            $ids = [];
-            foreach ($places as $place) {
-                $id = $pieces->create(PieceKind::Places, ['name' => $place->name])->ulid;
-                foreach ($place->outlets as $outlet) {
-                    $pieces->create(PieceKind::Outlets, ['name' => $this->voice->say($outlet->name), 'place' => $id, 'spec' => $outlet->spec]);
-                }
-                $ids[] = $id;
-            }
+        $file = $this->file($request);
+        $import = $this->locations->carryOut($file, $request->terms());
 
-            return $ids;
-        });
-
-        return response()->json(['places' => $added, 'outlets' => array_sum(array_map(static fn (OcpiPlace $p): int => count($p->outlets), $places))]);
+        return response()->json(['import' => $import?->ulid, 'counts' => $import->counts ?? LocationsImport::counts($this->locations->plan($file))]);
     }
 
-    public function export(OcpiWriter $writer): JsonResponse
+    /** The imports that can still be undone, the newest first. */
+    public function index(): JsonResponse
+    {
+        return response()->json(NetworkImport::open()->map(static fn (NetworkImport $i): array => ['id' => $i->ulid, 'at' => $i->created_at->toIso8601ZuluString(), 'counts' => $i->counts]));
+    }
+
+    public function undo(string $import, ImportUndo $undo): JsonResponse
+    {
+        $open = NetworkImport::open();
+        $found = $open->firstWhere('ulid', $import) ?? throw (new ModelNotFoundException)->setModel(NetworkImport::class);
+
+        return $found->is($open->first())
+            ? response()->json(['kept' => $undo->undo($found->ulid)])
+            : response()->json(['message' => $this->voice->say(Message::of('app.undo_newest_first'))], 409);
+    }
+
+    public function export(LocationsWriter $writer): JsonResponse
     {
         $written = $writer->write(array_values(Place::inOrder()->map(static fn (Place $p): array => [
-            'id' => $p->ulid,
+            'id' => $p->origin['id'] ?? $p->ulid,
+            'party' => $p->origin['party'] ?? '',
             'name' => $p->name,
             'outlets' => array_values($p->outlets->map(static fn (Outlet $o): array => ['id' => $o->ulid, 'spec' => $o->spec])->all()),
         ])->all()));
@@ -63,9 +77,37 @@ final class OcpiController extends Controller
         return response()->json([...$written, 'left_out' => $this->voice->each($written['left_out'])]);
     }
 
-    /** @return list<OcpiPlace> */
-    private function places(FileRequest $request): array
+    private function file(LocationsRequest $request): LocationsFile
     {
-        return (new OcpiReader)->read((string) file_get_contents($request->upload()->getPathname()));
+        return (new LocationsReader($this->voice))->read((string) file_get_contents($request->upload()->getPathname()), $this->terms->with($request->terms()));
+    }
+
+    /** @return array<string, mixed> */
+    private function place(PlacePlan $plan): array
+    {
+        return [
+            'name' => $plan->name,
+            'was' => $plan->place?->name,
+            'kind' => $plan->kind()->value,
+            'outlets' => array_map(self::outlet(...), $plan->outlets),
+            'not_understood' => $this->voice->each($plan->file->notUnderstood),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function outlet(OutletChange $change): array
+    {
+        $stalls = $change->spec['stalls'] ?? [];
+
+        return [
+            'kind' => $change->kind->value,
+            'name' => $change->name,
+            'stalls' => array_map(static fn (mixed $s): array => [
+                'label' => is_array($s) ? ($s['label'] ?? '') : '',
+                'evse_id' => is_array($s) ? ($s['evse_id'] ?? null) : null,
+                'fault' => is_array($s) ? ($s['fault'] ?? null) : null,
+            ], is_array($stalls) ? array_values($stalls) : []),
+            'figures' => array_map(static fn (FigureChange $f): array => ['path' => $f->path, 'here' => $f->here, 'file' => $f->file, 'kept' => $f->isKept], $change->figures),
+        ];
     }
 }

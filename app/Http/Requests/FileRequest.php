@@ -7,7 +7,7 @@ namespace App\Http\Requests;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
 
-final class FileRequest extends FormRequest
+class FileRequest extends FormRequest
 {
     /** @return array<string, list<string>> */
     public function rules(): array

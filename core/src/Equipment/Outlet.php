@@ -12,6 +12,7 @@ final readonly class Outlet
     /**
      * @param  list<Signalling>|null  $signalling  languages spoken; null when not known
      * @param  string|null  $knownFault  what somebody found wrong with this stall; null when nothing is known
+     * @param  list<Stall>  $stalls  those that bear this plate; none where nobody told them apart
      */
     public function __construct(
         public string $id,
@@ -32,6 +33,7 @@ final readonly class Outlet
         public Access $access,
         public ?Tariff $tariff,
         public ?string $knownFault = null,
+        public array $stalls = [],
     ) {
     }
 
@@ -53,13 +55,25 @@ final readonly class Outlet
         return $this->with(extension: false);
     }
 
-    /** The neighbour at the cabinet has left. */
+    /** @return list<Stall> */
+    public function faultyStalls(): array
+    {
+        return array_values(array_filter($this->stalls, static fn (Stall $s): bool => $s->fault !== null));
+    }
+
+    /** Whether there is no stall left that nothing is known against. */
+    public function isWhollyFaulty(): bool
+    {
+        return $this->stalls !== [] && count($this->faultyStalls()) === count($this->stalls);
+    }
+
     /** The same; its own adapter is a sound one. */
     public function withSoundAdapter(): self
     {
         return $this->with(attachedAdapter: $this->attachedAdapter?->forSale());
     }
 
+    /** The neighbour at the cabinet has left. */
     public function alone(): self
     {
         return $this->with(cabinet: $this->cabinet?->alone());

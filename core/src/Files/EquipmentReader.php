@@ -28,6 +28,7 @@ use Harmozon\Core\Equipment\PortCorner;
 use Harmozon\Core\Equipment\Retrofit;
 use Harmozon\Core\Equipment\SharingPolicy;
 use Harmozon\Core\Equipment\Signalling;
+use Harmozon\Core\Equipment\Stall;
 use Harmozon\Core\Equipment\Supply;
 use Harmozon\Core\Equipment\Tariff;
 use Harmozon\Core\Equipment\Translation;
@@ -43,6 +44,13 @@ final class EquipmentReader
 {
     /** Links that have no record of their own go by these ids. */
     private const MEANINGFUL_IDS = [Chain::CABLE, Limits::PACK, Limits::CONVERTER];
+
+    private const LONGEST_FAULT = 200;
+
+    /** As long as an EVSE id may be (OCPI 2.2.1), which is what stands on many a stall. */
+    private const LONGEST_ID = 48;
+
+    private const MOST_STALLS = 2000;
 
     public function vehicle(Node $node): Vehicle
     {
@@ -135,7 +143,19 @@ final class EquipmentReader
             $supply === null ? null : new Supply($supply->number('volts', Range::volts()), $supply->number('amps', Range::amps()), $supply->wholeNumber('phases', 1, 3)),
             new Access($access?->choice('kind', AccessKind::class), $access?->texts('makes')),
             $tariff === null ? null : $this->tariff($tariff),
-            $node->textOrNull('known_fault', 200),
+            $node->textOrNull('known_fault', self::LONGEST_FAULT),
+            array_map(self::stall(...), $node->objectsOrNone('stalls', self::MOST_STALLS)),
+        );
+    }
+
+    private static function stall(Node $node): Stall
+    {
+        return new Stall(
+            $node->textOrNull('label', self::LONGEST_ID) ?? throw $node->fail('label', Message::of('field.required')),
+            $node->textOrNull('evse_id', self::LONGEST_ID),
+            $node->textOrNull('fault', self::LONGEST_FAULT),
+            $node->textOrNull('uid', self::LONGEST_ID),
+            $node->textOrNull('connector', self::LONGEST_ID),
         );
     }
 

@@ -14,6 +14,7 @@ use Harmozon\Core\Equipment\PortCorner;
 use Harmozon\Core\Equipment\SharingPolicy;
 use Harmozon\Core\Equipment\Signalling;
 use Harmozon\Core\Equipment\SocketKind;
+use Harmozon\Core\Files\Ocpi\EvseStatus;
 use Harmozon\Core\Fit\AdapterPolicy;
 use Harmozon\Core\Fit\GateName;
 use Harmozon\Core\Fit\Outcome;
@@ -37,6 +38,7 @@ final readonly class TermsWriter
         'attach_order' => AttachOrder::class,
         'certification' => Certification::class,
         'current' => CurrentKind::class,
+        'evse_status' => EvseStatus::class,
         'gate' => GateName::class,
         'link_kind' => LinkKind::class,
         'outcome' => Outcome::class,

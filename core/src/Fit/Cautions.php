@@ -7,7 +7,10 @@ namespace Harmozon\Core\Fit;
 use Harmozon\Core\Chain\Unread;
 use Harmozon\Core\Equipment\AttachOrder;
 use Harmozon\Core\Equipment\CurrentKind;
+use Harmozon\Core\Equipment\Outlet;
+use Harmozon\Core\Equipment\Stall;
 use Harmozon\Core\Power\HoldBack;
+use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
 
 /** The cautions that apply to one chain, those of its gates first. Handbooks outrank every one of them. */
@@ -28,6 +31,9 @@ final class Cautions
         }
         if ($chain->outlet->knownFault !== null) {
             $cautions[] = Message::of('caution.known_fault', fault: rtrim($chain->outlet->knownFault, '.'));
+        }
+        if ($chain->outlet->faultyStalls() !== []) {
+            $cautions[] = self::faultyStalls($chain->outlet);
         }
         if ($answer->limits !== null && $answer->limits->unread !== []) {
             $cautions[] = Message::of('caution.unread_power', facts: Unread::facts($answer->limits->unread), check: Unread::places($answer->limits->unread));
@@ -50,5 +56,12 @@ final class Cautions
             : Message::of('caution.electrician');
 
         return $cautions;
+    }
+
+    private static function faultyStalls(Outlet $outlet): Message
+    {
+        $faults = Listing::comma(array_map(static fn (Stall $s): Message => Message::of('caution.stall', label: $s->label, fault: rtrim((string) $s->fault, '.')), $outlet->faultyStalls()));
+
+        return $outlet->isWhollyFaulty() ? Message::of('caution.every_stall', faults: $faults) : Message::of('caution.some_stalls', faults: $faults);
     }
 }

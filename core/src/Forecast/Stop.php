@@ -34,7 +34,7 @@ final readonly class Stop
         $this->openFacts = $this->unread(static fn (GateName $gate): bool => $gate !== GateName::Access && $gate !== GateName::Reach, $forecast->answer->limits->unread ?? []);
         $this->risk = count($this->openFacts)
             + ($this->accessFacts === [] ? 0 : self::RISK_OF_ACCESS)
-            + ($this->knownFault() === null ? 0 : self::RISK_OF_FAULT);
+            + ($this->hasFault() ? self::RISK_OF_FAULT : 0);
     }
 
     public function outletId(): string
@@ -53,9 +53,21 @@ final readonly class Stop
         return $this->forecast->isGiven() && $this->forecast->cutShort === null;
     }
 
+    /** What is known to be wrong with it, in somebody's own words. */
     public function knownFault(): ?string
     {
         return $this->forecast->answer->chain->outlet->knownFault;
+    }
+
+    /** Whether something is known to be wrong with it, or with every stall of it. */
+    public function hasFault(): bool
+    {
+        return $this->knownFault() !== null || $this->isWhollyFaulty();
+    }
+
+    public function isWhollyFaulty(): bool
+    {
+        return $this->forecast->answer->chain->outlet->isWhollyFaulty();
     }
 
     /**

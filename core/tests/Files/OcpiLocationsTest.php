@@ -7,9 +7,14 @@ namespace Harmozon\Core\Tests\Files;
 use Harmozon\Core\Equipment\OutletGroup;
 use Harmozon\Core\Files\EquipmentReader;
 use Harmozon\Core\Files\Node;
-use Harmozon\Core\Files\OcpiPlace;
-use Harmozon\Core\Files\OcpiReader;
-use Harmozon\Core\Files\OcpiWriter;
+use Harmozon\Core\Files\Ocpi\Assigned;
+use Harmozon\Core\Files\Ocpi\FileOutlet;
+use Harmozon\Core\Files\Ocpi\FilePlace;
+use Harmozon\Core\Files\Ocpi\ForeignTerm;
+use Harmozon\Core\Files\Ocpi\LocationsFile;
+use Harmozon\Core\Files\Ocpi\LocationsReader;
+use Harmozon\Core\Files\Ocpi\LocationsWriter;
+use Harmozon\Core\Files\Ocpi\TermKind;
 use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -32,7 +37,7 @@ final class OcpiLocationsTest extends TestCase
             }
             self::assertEquals($value, $at, $path);
         }
-        $read = (new EquipmentReader)->outlet(Node::of($outlet->spec)->with(['id' => 'o', 'name' => Say::it($outlet->name)]));
+        $read = (new EquipmentReader)->outlet(Node::of($outlet->spec)->with(['id' => 'o', 'name' => $outlet->name]));
 
         self::assertSame($group, OutletGroup::of($read));
     }
@@ -57,16 +62,85 @@ final class OcpiLocationsTest extends TestCase
         yield 'the large round one' => [$c('CHADEMO', 'DC', 500, 125), ['signalling' => ['can_chademo']], OutletGroup::Other];
     }
 
-    public function test_equal_stalls_become_one_outlet_and_what_is_not_understood_is_told(): void
+    public function test_equal_stalls_become_one_outlet_that_keeps_their_names_and_what_is_against_them(): void
     {
         $same = ['standard' => 'CHADEMO', 'power_type' => 'DC', 'max_voltage' => 500, 'max_amperage' => 125];
-        $place = self::read([$same, $same, ['standard' => 'PANTOGRAPH', 'power_type' => 'DC'], ['standard' => 'CHADEMO', 'power_type' => 'STEAM']]);
+        $place = self::location([
+            ['uid' => 'E1', 'evse_id' => 'XX*ABC*E1', 'physical_reference' => '3', 'status' => 'OUTOFORDER', 'connectors' => [['id' => '1', ...$same], ['id' => '2', ...$same]]],
+            ['uid' => 'E2', 'evse_id' => 'XX*ABC*E2', 'physical_reference' => '', 'status' => 'INOPERATIVE', 'connectors' => [$same]],
+            ['uid' => 'E3', 'status' => 'CHARGING', 'connectors' => [['id' => '1', ...$same]]],
+            ['status' => 'AVAILABLE', 'connectors' => [['id' => '1', ...$same]]],
+            ['uid' => 'E5', 'status' => 'REMOVED', 'connectors' => [['id' => '1', ...$same]]],
+            ['uid' => 'E3', 'connectors' => [['id' => '1', ...$same]]],
+        ]);
 
         self::assertCount(1, $place->outlets);
         self::assertSame([
-            'locations[0].evses[0].connectors[2]: connector standard "PANTOGRAPH" is not known here',
-            'locations[0].evses[0].connectors[3]: power type "STEAM" is not known here',
+            ['3', 'XX*ABC*E1', 'out of order, says its network', 'E1', '1'],
+            ['3', 'XX*ABC*E1', 'out of order, says its network', 'E1', '2'],
+            ['XX*ABC*E2', 'XX*ABC*E2', 'not in service, says its network', 'E2', '#1'],
+            ['E3', null, null, 'E3', '1'],
+            ['#4', null, null, '#4', '1'],
+        ], array_map(static fn (array $s): array => [$s['label'], $s['evse_id'], $s['fault'], $s['uid'], $s['connector']], $place->outlets[0]->spec['stalls']));
+        self::assertSame([
+            'locations[0].evses[4]: stall E5 is planned or taken away',
+            'locations[0].evses[5].connectors[0]: stall E3 is in the file twice: the first is read',
         ], Say::voice()->each($place->notUnderstood));
+    }
+
+    public function test_words_that_a_network_made_up_are_asked_about_and_then_understood(): void
+    {
+        $c = static fn (string $standard): array => ['standard' => $standard, 'power_type' => 'DC', 'max_voltage' => 500];
+        $evses = [['uid' => 'A', 'status' => 'WOBBLY', 'connectors' => [$c('PANTOGRAPH'), $c('CHADEMO')]], ['uid' => 'B', 'status' => 'WOBBLY', 'connectors' => [$c('PANTOGRAPH')]]];
+        $terms = static fn (LocationsFile $file): array => array_map(static fn (ForeignTerm $t): array => [$t->kind->value, $t->theirs, $t->ours, $t->times], $file->foreign);
+        $couplers = static fn (LocationsFile $file): array => array_map(static fn (FileOutlet $o): mixed => $o->spec['coupler'], $file->places[0]->outlets);
+
+        $plain = self::file($evses);
+        self::assertSame([['standard', 'PANTOGRAPH', null, 2], ['status', 'WOBBLY', null, 2]], $terms($plain));
+        self::assertSame(['chademo'], $couplers($plain));
+        self::assertSame([
+            'locations[0].evses[0].connectors[0]: connector standard "PANTOGRAPH" is not known here',
+            'locations[0].evses[1].connectors[0]: connector standard "PANTOGRAPH" is not known here',
+        ], Say::voice()->each($plain->places[0]->notUnderstood));
+        self::assertNull($plain->places[0]->outlets[0]->spec['stalls'][0]['fault'], 'a status that nobody has explained is held against no stall');
+
+        $said = (new Assigned)->with(TermKind::Standard, 'PANTOGRAPH', 'ccs2')->with(TermKind::Status, 'WOBBLY', 'out_of_order');
+        $assigned = self::file($evses, $said);
+        self::assertSame([['standard', 'PANTOGRAPH', 'ccs2', 2], ['status', 'WOBBLY', 'out_of_order', 2]], $terms($assigned));
+        self::assertSame(['ccs2', 'chademo'], $couplers($assigned));
+        self::assertSame([], $assigned->places[0]->notUnderstood);
+        self::assertSame('out of order, says its network', $assigned->places[0]->outlets[0]->spec['stalls'][1]['fault']);
+
+        $leftOut = self::file($evses, $said->with(TermKind::Standard, 'PANTOGRAPH', Assigned::LEFT_OUT));
+        self::assertSame(['chademo'], $couplers($leftOut));
+        self::assertSame('locations[0].evses[0].connectors[0]: connector standard "PANTOGRAPH" is left out, as it was assigned', Say::it($leftOut->places[0]->notUnderstood[0]));
+        self::assertSame([['standard', 'PANTOGRAPH', '', 2], ['status', 'WOBBLY', 'out_of_order', 2]], $terms($leftOut), 'it can be assigned otherwise');
+    }
+
+    public function test_a_power_type_that_nobody_knows_is_told(): void
+    {
+        self::assertSame(['locations[0].evses[0].connectors[0]: power type "STEAM" is not known here'], Say::voice()->each(self::read([['standard' => 'CHADEMO', 'power_type' => 'STEAM']])->notUnderstood));
+    }
+
+    public function test_outlets_that_would_share_a_name_bear_more_of_their_plates(): void
+    {
+        $c = static fn (int $a, ?int $w): array => array_filter(['standard' => 'CHADEMO', 'power_type' => 'DC', 'max_voltage' => 500, 'max_amperage' => $a, 'max_electric_power' => $w], static fn (mixed $v): bool => $v !== null);
+
+        self::assertSame(['chademo, 50 kW, 500 V, 125 A', 'chademo, 50 kW, 500 V, 200 A', 'chademo'], array_map(static fn (FileOutlet $o): string => $o->name, self::read([$c(125, 50000), $c(200, 50000), $c(200, null)])->outlets));
+    }
+
+    public function test_a_location_is_known_by_its_network_and_id_and_one_that_is_there_twice_is_read_once(): void
+    {
+        $json = (string) json_encode(['data' => [
+            ['country_code' => 'XX', 'party_id' => 'ABC', 'id' => 'L', 'name' => 'One'],
+            ['country_code' => 'XX', 'party_id' => 'DEF', 'id' => 'L', 'address' => 'Two street'],
+            ['country_code' => 'XX', 'party_id' => 'ABC', 'id' => 'L', 'name' => 'Again'],
+            ['name' => 'No id'],
+        ]]);
+        $places = (new LocationsReader(Say::voice()))->read($json)->places;
+
+        self::assertSame([['XX*ABC', 'L', 'One'], ['XX*DEF', 'L', 'Two street'], ['', 'No id', 'No id']], array_map(static fn (FilePlace $p): array => [$p->party, $p->id, $p->name], $places));
+        self::assertSame(['locations[2]: location "L" is in the file twice: the first is read'], Say::voice()->each($places[0]->notUnderstood));
     }
 
     public function test_what_is_written_reads_back_the_same(): void
@@ -76,16 +150,16 @@ final class OcpiLocationsTest extends TestCase
             ['standard' => 'IEC_60309_2_three_32', 'power_type' => 'AC_3_PHASE', 'format' => 'SOCKET', 'max_voltage' => 230, 'max_amperage' => 32],
         ]);
         $outlets = array_map(static fn ($o, int $i): array => ['id' => "o{$i}", 'spec' => $o->spec], $place->outlets, array_keys($place->outlets));
-        $written = (new OcpiWriter)->write([['id' => 'p', 'name' => $place->name, 'outlets' => [...$outlets, ['id' => 'old', 'spec' => ['coupler' => 'legacy_paddle', 'current' => 'ac']]]]]);
+        $written = (new LocationsWriter)->write([['id' => $place->id, 'party' => $place->party, 'name' => $place->name, 'outlets' => [...$outlets, ['id' => 'old', 'spec' => ['coupler' => 'legacy_paddle', 'current' => 'ac']]]]]);
 
         self::assertSame(['Sluice wharf: legacy_paddle has no name in OCPI'], Say::voice()->each($written['left_out']));
-        self::assertEquals($place, (new OcpiReader)->read((string) json_encode(['data' => $written['locations']]))[0]);
+        self::assertEquals($place, (new LocationsReader(Say::voice()))->read((string) json_encode(['data' => $written['locations']]))->places[0]);
     }
 
     #[DataProvider('faults')]
     public function test_a_file_that_is_no_list_of_locations_is_refused_by_its_field(string $json, string $complaint): void
     {
-        self::assertStringContainsString($complaint, Say::refusal(static fn () => (new OcpiReader)->read($json)));
+        self::assertStringContainsString($complaint, Say::refusal(static fn () => (new LocationsReader(Say::voice()))->read($json)));
     }
 
     /** @return iterable<string, array{string, string}> */
@@ -100,8 +174,20 @@ final class OcpiLocationsTest extends TestCase
     }
 
     /** @param  list<array<string, mixed>>  $connectors */
-    private static function read(array $connectors): OcpiPlace
+    private static function read(array $connectors): FilePlace
     {
-        return (new OcpiReader)->read((string) json_encode([['id' => 'L', 'name' => 'Sluice wharf', 'evses' => [['uid' => 'E', 'connectors' => $connectors]]]]))[0];
+        return self::location([['uid' => 'E', 'connectors' => $connectors]]);
+    }
+
+    /** @param  list<array<string, mixed>>  $evses */
+    private static function location(array $evses): FilePlace
+    {
+        return self::file($evses)->places[0];
+    }
+
+    /** @param  list<array<string, mixed>>  $evses */
+    private static function file(array $evses, Assigned $assigned = new Assigned): LocationsFile
+    {
+        return (new LocationsReader(Say::voice()))->read((string) json_encode([['id' => 'L', 'name' => 'Sluice wharf', 'evses' => $evses]]), $assigned);
     }
 }

@@ -470,7 +470,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** What an OCPI 2.2.1 Locations file would bring; writes nothing */
+        /** What an OCPI 2.2.1 Locations file would bring and change; writes nothing */
         post: operations["previewOcpi"];
         delete?: never;
         options?: never;
@@ -487,8 +487,44 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Add the places of an OCPI 2.2.1 Locations file */
+        /** Bring in what is new and what changed in an OCPI 2.2.1 Locations file; the same file again adds nothing */
         post: operations["importOcpi"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/ocpi/imports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The imports that can be undone, the newest first */
+        get: operations["ocpiImports"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/ocpi/imports/{import}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                import: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take an import back as a whole; what was written on a piece since stays */
+        post: operations["undoOcpi"];
         delete?: never;
         options?: never;
         head?: never;
@@ -657,6 +693,11 @@ export interface components {
                     };
                 };
                 known_fault?: components["schemas"]["TextOrNull"];
+                stalls?: {
+                    label: string;
+                    evse_id?: components["schemas"]["TextOrNull"];
+                    fault?: components["schemas"]["TextOrNull"];
+                }[] | null;
                 supply?: {
                     volts?: components["schemas"]["NumberOrNull"];
                     amps?: components["schemas"]["NumberOrNull"];
@@ -686,6 +727,7 @@ export interface components {
             sets: {
                 access: components["schemas"]["Term"][];
                 attach_order: components["schemas"]["Term"][];
+                evse_status: components["schemas"]["Term"][];
                 certification: components["schemas"]["Term"][];
                 current: components["schemas"]["Term"][];
                 gate: components["schemas"]["Term"][];
@@ -849,15 +891,59 @@ export interface components {
                 adapter: Record<string, never>;
             }[];
         };
+        /** @enum {string} */
+        OcpiChange: "new" | "changed" | "same" | "gone" | "aside";
+        OcpiTally: {
+            new: number;
+            changed: number;
+            same: number;
+            gone: number;
+            aside: number;
+        };
+        OcpiCounts: {
+            places: components["schemas"]["OcpiTally"];
+            outlets: components["schemas"]["OcpiTally"];
+        };
+        OcpiImport: {
+            id: string;
+            /** Format: date-time */
+            at: string;
+            counts: components["schemas"]["OcpiCounts"];
+        };
+        OcpiTerm: {
+            /** @enum {string} */
+            kind: "standard" | "status";
+            theirs: string;
+            /** @description A coupler or a status of ours; "" is left out; null is not assigned */
+            ours: string | null;
+            times: number;
+        };
         OcpiPreview: {
+            /** @description Words of the network that are not the interface's own */
+            terms: components["schemas"]["OcpiTerm"][];
             places: {
                 name: string;
-                outlets: {
-                    name: string;
-                    spec: Record<string, never>;
-                }[];
+                was: components["schemas"]["TextOrNull"];
+                kind: components["schemas"]["OcpiChange"];
                 not_understood: string[];
+                outlets: {
+                    kind: components["schemas"]["OcpiChange"];
+                    name: string;
+                    stalls: components["schemas"]["Stall"][];
+                    figures: {
+                        path: string;
+                        here: unknown;
+                        file: unknown;
+                        /** @description Somebody here wrote it; it stays */
+                        kept: boolean;
+                    }[];
+                }[];
             }[];
+        };
+        Stall: {
+            label: string;
+            evse_id: components["schemas"]["TextOrNull"];
+            fault: components["schemas"]["TextOrNull"];
         };
         FitQuestion: {
             outlet: string;
@@ -1359,6 +1445,15 @@ export interface components {
             content: {
                 "multipart/form-data": {
                     file: string;
+                };
+            };
+        };
+        Locations: {
+            content: {
+                "multipart/form-data": {
+                    file: string;
+                    /** @description What words of the network were assigned to: [{"kind": "standard" or "status", "theirs": "…", "ours": a coupler, a status, or "" to leave it out}] */
+                    terms?: string;
                 };
             };
         };
@@ -2010,7 +2105,7 @@ export interface operations {
             path?: never;
             cookie?: never;
         };
-        requestBody: components["requestBodies"]["File"];
+        requestBody: components["requestBodies"]["Locations"];
         responses: {
             /** @description Places with their outlets */
             200: {
@@ -2032,22 +2127,70 @@ export interface operations {
             path?: never;
             cookie?: never;
         };
-        requestBody: components["requestBodies"]["File"];
+        requestBody: components["requestBodies"]["Locations"];
         responses: {
-            /** @description The places that were added */
+            /** @description The import, null where there was nothing to do */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
                     "application/json": {
-                        places: string[];
-                        outlets: number;
+                        import: components["schemas"]["TextOrNull"];
+                        counts: components["schemas"]["OcpiCounts"];
                     };
                 };
             };
             401: components["responses"]["Message"];
             422: components["responses"]["Refused"];
+        };
+    };
+    ocpiImports: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Imports */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OcpiImport"][];
+                };
+            };
+            401: components["responses"]["Message"];
+        };
+    };
+    undoOcpi: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                import: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Names of the pieces that keep something that was written since */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        kept: string[];
+                    };
+                };
+            };
+            401: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+            409: components["responses"]["Message"];
         };
     };
     exportOcpi: {

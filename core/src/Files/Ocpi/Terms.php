@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Harmozon\Core\Files;
+namespace Harmozon\Core\Files\Ocpi;
 
 /** Terms of the Open Charge Point Interface 2.2.1 (ConnectorType, PowerType) and ours. */
-final class OcpiTerms
+final class Terms
 {
     /** Connector standards and our couplers. */
     public const COUPLERS = [

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Garage\BelongsToGarage;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * What a word means that a network made up.
+ *
+ * @property int $id
+ * @property string $kind
+ * @property string $theirs
+ * @property string $ours
+ */
+final class NetworkTerm extends Model
+{
+    use BelongsToGarage;
+
+    protected $guarded = [];
+}

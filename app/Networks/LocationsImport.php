@@ -1,0 +1,198 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Networks;
+
+use App\Equipment\PieceKind;
+use App\Equipment\PieceStore;
+use App\Models\NetworkImport;
+use App\Models\Outlet;
+use App\Models\Place;
+use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Files\Node;
+use Harmozon\Core\Files\Ocpi\ChangeKind;
+use Harmozon\Core\Files\Ocpi\Difference;
+use Harmozon\Core\Files\Ocpi\FileOutlet;
+use Harmozon\Core\Files\Ocpi\FilePlace;
+use Harmozon\Core\Files\Ocpi\KnownOutlet;
+use Harmozon\Core\Files\Ocpi\LocationsFile;
+use Harmozon\Core\Files\Ocpi\Merge;
+use Harmozon\Core\Files\Ocpi\OutletChange;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\DB;
+
+/** Brings the places of a network's file into the garage: what is new, and what changed since the last time. */
+final class LocationsImport
+{
+    /** Imports that can be undone; older ones are settled. */
+    private const REMEMBERED = 20;
+
+    /** @var list<array<string, mixed>> */
+    private array $steps = [];
+
+    public function __construct(private readonly PieceStore $pieces, private readonly NetworkTerms $terms)
+    {
+    }
+
+    /** @return list<PlacePlan> what the file would do; writes nothing */
+    public function plan(LocationsFile $file): array
+    {
+        $places = Place::query()->get();
+        $byOrigin = $places->filter(static fn (Place $p): bool => $p->origin !== null)->keyBy(static fn (Place $p): string => self::key($p->origin['party'] ?? '', $p->origin['id'] ?? ''));
+        $byOwnId = $places->keyBy('ulid');
+        $outlets = self::outletsOf($places);
+
+        return array_map(static function (FilePlace $one) use ($byOrigin, $byOwnId, $outlets): PlacePlan {
+            $place = $byOrigin->get(self::key($one->party, $one->id)) ?? $byOwnId->get($one->id);
+            $known = $place === null ? [] : array_map(self::known(...), $outlets[$place->id] ?? []);
+            $wasNamed = $place->origin['name'] ?? $one->name;
+
+            return new PlacePlan($one, $place, $place !== null && ($place->name !== $wasNamed || $wasNamed === $one->name) ? $place->name : $one->name, Difference::of($one, $known));
+        }, $file->places);
+    }
+
+    /**
+     * All of it or nothing, what was assigned among it.
+     *
+     * @param  string|null  $terms  what somebody has just assigned, as NetworkTerms reads it
+     * @return NetworkImport|null null when there was nothing to do
+     *
+     * @throws FieldError when a piece cannot be kept, or the garage would hold too many
+     */
+    public function carryOut(LocationsFile $file, ?string $terms = null): ?NetworkImport
+    {
+        return DB::transaction(function () use ($file, $terms): ?NetworkImport {
+            $this->terms->remember($terms);
+            $this->steps = [];
+            $plans = $this->plan($file);
+            $counts = self::counts($plans);
+            self::mustFit($counts);
+            $position = (int) Place::query()->max('position');
+            $outletPosition = (int) Outlet::query()->max('position');
+            foreach ($plans as $plan) {
+                $place = $this->place($plan, $position);
+                foreach ($plan->outlets as $change) {
+                    $this->outlet($place, $change, $outletPosition);
+                }
+            }
+            if ($this->steps === []) {
+                return null;
+            }
+            $import = NetworkImport::query()->create(['counts' => $counts, 'steps' => $this->steps]);
+            $settled = NetworkImport::query()->orderByDesc('id')->offset(self::REMEMBERED)->limit(PHP_INT_MAX)->pluck('id');
+            NetworkImport::query()->whereIn('id', $settled)->delete();
+
+            return $import;
+        });
+    }
+
+    /**
+     * @param  list<PlacePlan>  $plans
+     * @return array<string, array<string, int>> places and outlets by what becomes of them
+     */
+    public static function counts(array $plans): array
+    {
+        $none = array_fill_keys(array_column(ChangeKind::cases(), 'value'), 0);
+        $counts = [PieceKind::Places->value => $none, PieceKind::Outlets->value => $none];
+        foreach ($plans as $plan) {
+            $counts[PieceKind::Places->value][$plan->kind()->value]++;
+            foreach ($plan->outlets as $change) {
+                $counts[PieceKind::Outlets->value][$change->kind->value]++;
+            }
+        }
+
+        return $counts;
+    }
+
+    /**
+     * @param  Collection<int, Place>  $places
+     * @return array<int, list<Outlet>> by place, those that were put aside among them
+     */
+    private static function outletsOf(Collection $places): array
+    {
+        $query = Outlet::withTrashed();
+        $query->whereIn('place_id', $places->modelKeys())->orderBy('position')->orderBy('id');
+        $outlets = [];
+        foreach ($query->get() as $outlet) {
+            $outlets[$outlet->place_id][] = $outlet;
+        }
+
+        return $outlets;
+    }
+
+    private static function key(string $party, string $id): string
+    {
+        return "{$party} {$id}";
+    }
+
+    private static function known(Outlet $outlet): KnownOutlet
+    {
+        $last = $outlet->origin;
+
+        return new KnownOutlet($outlet->ulid, $outlet->name, $outlet->spec, $last === null ? null : new FileOutlet($last['name'], $last['spec']), $outlet->trashed());
+    }
+
+    /** @param  array<string, array<string, int>>  $counts */
+    private static function mustFit(array $counts): void
+    {
+        foreach ([[PieceKind::Places, Place::query()->count()], [PieceKind::Outlets, Outlet::query()->count()]] as [$kind, $there]) {
+            if ($there + $counts[$kind->value][ChangeKind::New->value] > $kind->most()) {
+                throw FieldError::at($kind->value, Message::of('app.too_many_pieces', most: Amount::count($kind->most())));
+            }
+        }
+    }
+
+    private function place(PlacePlan $plan, int &$position): Place
+    {
+        $origin = ['party' => $plan->file->party, 'id' => $plan->file->id, 'name' => $plan->file->name];
+        $place = $plan->place;
+        if ($place === null) {
+            $place = Place::query()->create(['name' => $plan->name, 'origin' => $origin, 'position' => ++$position, 'version' => 1]);
+            $this->step(PieceKind::Places, null, $place);
+        } elseif (($place->origin !== null || $place->ulid !== $plan->file->id) && (! Merge::isSame($place->origin, $origin) || $place->name !== $plan->name)) {
+            $before = PieceState::of($place);
+            $place->update(['origin' => $origin, ...($place->name === $plan->name ? [] : ['name' => $plan->name, 'version' => $place->version + 1])]);
+            $this->step(PieceKind::Places, $before, $place);
+        }
+
+        return $place;
+    }
+
+    private function outlet(Place $place, OutletChange $change, int &$position): void
+    {
+        $origin = $change->file === null ? null : ['name' => $change->file->name, 'spec' => $change->file->spec];
+        if ($change->kind === ChangeKind::New) {
+            $outlet = Outlet::query()->create([
+                'name' => $change->name, 'place_id' => $place->id, 'spec' => $this->plate($change), 'origin' => $origin, 'position' => ++$position, 'version' => 1,
+            ]);
+            $this->step(PieceKind::Outlets, null, $outlet);
+
+            return;
+        }
+        $outlet = Outlet::withTrashed()->where('ulid', $change->id)->firstOrFail();
+        $before = PieceState::of($outlet);
+        match (true) {
+            $change->kind === ChangeKind::Gone => $outlet->delete(),
+            $change->kind === ChangeKind::Changed => $outlet->update(['name' => $change->name, 'spec' => $this->plate($change), 'origin' => $origin, 'version' => $outlet->version + 1]),
+            $origin !== null && ! Merge::isSame($outlet->origin, $origin) => $outlet->update(['origin' => $origin]),
+            default => $before = [],
+        };
+        if ($before !== []) {
+            $this->step(PieceKind::Outlets, $before, $outlet);
+        }
+    }
+
+    private function plate(OutletChange $change): \stdClass
+    {
+        return $this->pieces->plate(PieceKind::Outlets, Node::of($change->spec, $change->name), $change->name);
+    }
+
+    /** @param  array<string, mixed>|null  $before */
+    private function step(PieceKind $kind, ?array $before, Place|Outlet $piece): void
+    {
+        $this->steps[] = ['kind' => $kind->value, 'id' => $piece->ulid, 'before' => $before, 'after' => PieceState::of($piece->refresh())];
+    }
+}

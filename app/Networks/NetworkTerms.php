@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Networks;
+
+use App\Models\NetworkTerm;
+use Harmozon\Core\Equipment\Coupler;
+use Harmozon\Core\Equipment\UnknownCoupler;
+use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Files\Node;
+use Harmozon\Core\Files\Ocpi\Assigned;
+use Harmozon\Core\Files\Ocpi\EvseStatus;
+use Harmozon\Core\Files\Ocpi\TermKind;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
+
+/** What this garage takes the words of networks to mean. */
+final class NetworkTerms
+{
+    /** No network has made up as many. */
+    private const MOST = 200;
+
+    /** As in OCPI, and in the table. */
+    private const LONGEST = 48;
+
+    public function known(): Assigned
+    {
+        $assigned = new Assigned;
+        foreach (NetworkTerm::query()->orderBy('id')->get() as $term) {
+            $kind = TermKind::tryFrom($term->kind);
+            $assigned = $kind === null ? $assigned : $assigned->with($kind, $term->theirs, $term->ours);
+        }
+
+        return $assigned;
+    }
+
+    /**
+     * What is known, and what somebody has just assigned.
+     *
+     * @param  string|null  $json  `{"terms": [{"kind": "standard", "theirs": "…", "ours": "ccs2"}]}`
+     *
+     * @throws FieldError when ours is none of ours
+     */
+    public function with(?string $json): Assigned
+    {
+        $assigned = $this->known();
+        foreach (self::typed($json) as [$kind, $theirs, $ours]) {
+            $assigned = $assigned->with($kind, $theirs, $ours);
+        }
+
+        return $assigned;
+    }
+
+    /** @throws FieldError */
+    public function remember(?string $json): void
+    {
+        foreach (self::typed($json) as [$kind, $theirs, $ours]) {
+            NetworkTerm::query()->updateOrCreate(['kind' => $kind->value, 'theirs' => $theirs], ['ours' => $ours]);
+        }
+        $tooMany = NetworkTerm::query()->count() - self::MOST;
+        if ($tooMany > 0) {
+            throw FieldError::at('terms', Message::of('field.too_many', most: Amount::count(self::MOST)));
+        }
+    }
+
+    /** @return list<array{TermKind, string, string}> */
+    private static function typed(?string $json): array
+    {
+        if ($json === null || $json === '') {
+            return [];
+        }
+        $typed = [];
+        foreach (Node::fromJson($json)->objects('terms') as $term) {
+            $kind = $term->choice('kind', TermKind::class) ?? throw $term->fail('kind', Message::of('field.required'));
+            $theirs = $term->textOrNull('theirs', self::LONGEST) ?? throw $term->fail('theirs', Message::of('field.required'));
+            $typed[] = [$kind, $theirs, self::ours($term, $kind)];
+        }
+
+        return $typed;
+    }
+
+    private static function ours(Node $term, TermKind $kind): string
+    {
+        if ($kind === TermKind::Status) {
+            return $term->choice('ours', EvseStatus::class)->value ?? throw $term->fail('ours', Message::of('field.required'));
+        }
+        $ours = $term->raw('ours');
+        if (! is_string($ours)) {
+            throw $term->fail('ours', Message::of('field.required'));
+        }
+        try {
+            return $ours === Assigned::LEFT_OUT ? $ours : Coupler::of($ours)->id;
+        } catch (UnknownCoupler $e) {
+            throw $term->fail('ours', $e->problem);
+        }
+    }
+}

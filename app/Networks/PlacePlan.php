@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Networks;
+
+use App\Models\Place;
+use Harmozon\Core\Files\Ocpi\ChangeKind;
+use Harmozon\Core\Files\Ocpi\FilePlace;
+use Harmozon\Core\Files\Ocpi\OutletChange;
+
+/** What a location of a file makes of the garage. */
+final readonly class PlacePlan
+{
+    /**
+     * @param  Place|null  $place  null when the garage has none of it
+     * @param  string  $name  as it will be
+     * @param  list<OutletChange>  $outlets
+     */
+    public function __construct(public FilePlace $file, public ?Place $place, public string $name, public array $outlets)
+    {
+    }
+
+    public function kind(): ChangeKind
+    {
+        $isTouched = $this->place?->name !== $this->name
+            || array_filter($this->outlets, static fn (OutletChange $c): bool => in_array($c->kind, [ChangeKind::New, ChangeKind::Changed, ChangeKind::Gone], true)) !== [];
+
+        return match (true) {
+            $this->place === null => ChangeKind::New,
+            $isTouched => ChangeKind::Changed,
+            default => ChangeKind::Same,
+        };
+    }
+}

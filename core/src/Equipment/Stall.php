@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Equipment;
+
+/** One of several stalls with the same plate, told apart beside the car by what is painted on it. */
+final readonly class Stall
+{
+    /**
+     * @param  string  $label  what stands on the stall
+     * @param  string|null  $evseId  its id in the network (ISO 15118), as the network's application asks for it
+     * @param  string|null  $fault  what is known to be wrong with it; null when nothing is
+     * @param  string|null  $uid  how its network's file names the charging point
+     * @param  string|null  $connector  and its connector
+     */
+    public function __construct(
+        public string $label,
+        public ?string $evseId = null,
+        public ?string $fault = null,
+        public ?string $uid = null,
+        public ?string $connector = null,
+    ) {
+    }
+}
