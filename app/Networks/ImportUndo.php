@@ -16,6 +16,8 @@ use Illuminate\Support\Facades\DB;
 /** Takes an import back as a whole. What somebody has written on a piece since stays, and is named. */
 final class ImportUndo
 {
+    private const ROWS_A_WRITE = 500;
+
     public function __construct(private readonly PieceStore $pieces)
     {
     }
@@ -35,12 +37,24 @@ final class ImportUndo
             if ($import === null) {
                 return [];
             }
+            $pieces = self::pieces($import);
+            $gone = [];
             foreach (array_reverse($import->steps) as $step) {
-                $piece = PieceKind::from($step['kind'])->model()::withTrashed()->where('ulid', $step['id'])->first();
-                if (($piece instanceof Place || $piece instanceof Outlet) && ! $this->takeBack($piece, $step['before'], $step['after'] ?? [])) {
+                $piece = $pieces[$step['id']] ?? null;
+                if ($piece === null) {
+                    continue;
+                }
+                if ($step['before'] !== null) {
+                    $isWhole = $this->takeBack($piece, $step['before'], $step['after'] ?? []);
+                } else {
+                    $isWhole = self::isUntouched($piece, $step['after'] ?? [], $gone);
+                    $gone[$piece::class][$piece->id] = $isWhole;
+                }
+                if (! $isWhole) {
                     $kept[] = $piece->name;
                 }
             }
+            self::takeAway($gone);
             $import->update(['undone_at' => now()]);
 
             return array_values(array_unique($kept));
@@ -48,15 +62,12 @@ final class ImportUndo
     }
 
     /**
-     * @param  array<string, mixed>|null  $before
+     * @param  array<string, mixed>  $before
      * @param  array<string, mixed>  $after
      * @return bool whether nothing of the import is left
      */
-    private function takeBack(Place|Outlet $piece, ?array $before, array $after): bool
+    private function takeBack(Place|Outlet $piece, array $before, array $after): bool
     {
-        if ($before === null) {
-            return $this->takeAway($piece, $after);
-        }
         if ($piece->trashed() && ($after['aside'] ?? false) === true && ($before['aside'] ?? false) === false) {
             $piece->restore();
         }
@@ -74,19 +85,48 @@ final class ImportUndo
     }
 
     /**
-     * A piece that the import brought goes again, unless it has been written on, or holds what somebody put there.
+     * Whether a piece that the import brought is as it came, and holds nothing that somebody else put there.
      *
      * @param  array<string, mixed>  $after
+     * @param  array<class-string, array<int, bool>>  $gone  what goes with it
      */
-    private function takeAway(Place|Outlet $piece, array $after): bool
+    private static function isUntouched(Place|Outlet $piece, array $after, array $gone): bool
     {
-        $isTouched = ! Merge::isSame(self::figures(PieceState::of($piece)), self::figures($after)) || ($piece instanceof Place && Outlet::query()->where('place_id', $piece->id)->exists());
-        $piece->update(['origin' => null]);
-        if (! $isTouched && ! $piece->trashed()) {
-            $piece->delete();
+        return Merge::isSame(self::figures(PieceState::of($piece)), self::figures($after))
+            && ($piece instanceof Outlet || Outlet::query()->where('place_id', $piece->id)->pluck('id')->every(static fn (mixed $id): bool => $gone[Outlet::class][$id] ?? false));
+    }
+
+    /**
+     * Those that are kept are no network's any more, so that the next file does not take them for its own.
+     *
+     * @param  array<class-string<Place|Outlet>, array<int, bool>>  $gone  by id, whether it goes
+     */
+    private static function takeAway(array $gone): void
+    {
+        foreach ($gone as $class => $ids) {
+            foreach (array_chunk(array_keys($ids), self::ROWS_A_WRITE) as $some) {
+                $class::withTrashed()->whereIn('id', $some)->update(['origin' => null]);
+                $class::query()->whereIn('id', array_filter($some, static fn (int $id): bool => $ids[$id]))->delete();
+            }
+        }
+    }
+
+    /** @return array<string, Place|Outlet> by id, those that were put aside among them */
+    private static function pieces(NetworkImport $import): array
+    {
+        $pieces = [];
+        foreach ([PieceKind::Places, PieceKind::Outlets] as $kind) {
+            $ids = array_column(array_filter($import->steps, static fn (array $s): bool => $s['kind'] === $kind->value), 'id');
+            foreach (array_chunk($ids, self::ROWS_A_WRITE) as $some) {
+                foreach ($kind->model()::withTrashed()->whereIn('ulid', $some)->get() as $piece) {
+                    if ($piece instanceof Place || $piece instanceof Outlet) {
+                        $pieces[$piece->ulid] = $piece;
+                    }
+                }
+            }
         }
 
-        return ! $isTouched;
+        return $pieces;
     }
 
     /**

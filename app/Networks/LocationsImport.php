@@ -30,8 +30,13 @@ final class LocationsImport
     /** Imports that can be undone; older ones are settled. */
     private const REMEMBERED = 20;
 
+    private const ROWS_A_WRITE = 500;
+
     /** @var list<array<string, mixed>> */
     private array $steps = [];
+
+    /** @var list<array<string, mixed>> of the outlets that begin */
+    private array $rows = [];
 
     public function __construct(private readonly PieceStore $pieces, private readonly NetworkTerms $terms)
     {
@@ -47,10 +52,10 @@ final class LocationsImport
 
         return array_map(static function (FilePlace $one) use ($byOrigin, $byOwnId, $outlets): PlacePlan {
             $place = $byOrigin->get(self::key($one->party, $one->id)) ?? $byOwnId->get($one->id);
-            $known = $place === null ? [] : array_map(self::known(...), $outlets[$place->id] ?? []);
+            $here = $place === null ? [] : $outlets[$place->id] ?? [];
             $wasNamed = $place->origin['name'] ?? $one->name;
 
-            return new PlacePlan($one, $place, $place !== null && ($place->name !== $wasNamed || $wasNamed === $one->name) ? $place->name : $one->name, Difference::of($one, $known));
+            return new PlacePlan($one, $place, $place !== null && ($place->name !== $wasNamed || $wasNamed === $one->name) ? $place->name : $one->name, Difference::of($one, array_map(self::known(...), array_values($here))), $here);
         }, $file->places);
     }
 
@@ -66,7 +71,7 @@ final class LocationsImport
     {
         return DB::transaction(function () use ($file, $terms): ?NetworkImport {
             $this->terms->remember($terms);
-            $this->steps = [];
+            $this->steps = $this->rows = [];
             $plans = $this->plan($file);
             $counts = self::counts($plans);
             self::mustFit($counts);
@@ -75,8 +80,15 @@ final class LocationsImport
             foreach ($plans as $plan) {
                 $place = $this->place($plan, $position);
                 foreach ($plan->outlets as $change) {
-                    $this->outlet($place, $change, $outletPosition);
+                    if ($change->kind === ChangeKind::New) {
+                        $this->begin($place, $change, ++$outletPosition);
+                    } elseif ($change->id !== null) {
+                        $this->outlet($plan->here[$change->id], $change);
+                    }
                 }
+            }
+            foreach (array_chunk($this->rows, self::ROWS_A_WRITE) as $rows) {
+                Outlet::query()->insert($rows);
             }
             if ($this->steps === []) {
                 return null;
@@ -109,7 +121,7 @@ final class LocationsImport
 
     /**
      * @param  Collection<int, Place>  $places
-     * @return array<int, list<Outlet>> by place, those that were put aside among them
+     * @return array<int, array<string, Outlet>> by place and id, those that were put aside among them
      */
     private static function outletsOf(Collection $places): array
     {
@@ -117,7 +129,7 @@ final class LocationsImport
         $query->whereIn('place_id', $places->modelKeys())->orderBy('position')->orderBy('id');
         $outlets = [];
         foreach ($query->get() as $outlet) {
-            $outlets[$outlet->place_id][] = $outlet;
+            $outlets[$outlet->place_id][$outlet->ulid] = $outlet;
         }
 
         return $outlets;
@@ -161,18 +173,22 @@ final class LocationsImport
         return $place;
     }
 
-    private function outlet(Place $place, OutletChange $change, int &$position): void
+    /** Written at the end with all the others. */
+    private function begin(Place $place, OutletChange $change, int $position): void
     {
-        $origin = $change->file === null ? null : ['name' => $change->file->name, 'spec' => $change->file->spec];
-        if ($change->kind === ChangeKind::New) {
-            $outlet = Outlet::query()->create([
-                'name' => $change->name, 'place_id' => $place->id, 'spec' => $this->plate($change), 'origin' => $origin, 'position' => ++$position, 'version' => 1,
-            ]);
-            $this->step(PieceKind::Outlets, null, $outlet);
+        $outlet = (new Outlet)->forceFill([
+            'garage_id' => $place->garage_id, 'place_id' => $place->id, 'name' => $change->name, 'blurb' => '', 'spec' => $this->plate($change),
+            'origin' => self::origin($change), 'position' => $position, 'version' => 1,
+        ]);
+        $outlet->ulid = $outlet->newUniqueId();
+        $outlet->updateTimestamps();
+        $this->rows[] = $outlet->syncOriginal()->getAttributes();
+        $this->step(PieceKind::Outlets, null, $outlet);
+    }
 
-            return;
-        }
-        $outlet = Outlet::withTrashed()->where('ulid', $change->id)->firstOrFail();
+    private function outlet(Outlet $outlet, OutletChange $change): void
+    {
+        $origin = self::origin($change);
         $before = PieceState::of($outlet);
         match (true) {
             $change->kind === ChangeKind::Gone => $outlet->delete(),
@@ -185,6 +201,12 @@ final class LocationsImport
         }
     }
 
+    /** @return array{name: string, spec: array<string, mixed>}|null what its network's file says of it */
+    private static function origin(OutletChange $change): ?array
+    {
+        return $change->file === null ? null : ['name' => $change->file->name, 'spec' => $change->file->spec];
+    }
+
     private function plate(OutletChange $change): \stdClass
     {
         return $this->pieces->plate(PieceKind::Outlets, Node::of($change->spec, $change->name), $change->name);
@@ -193,6 +215,6 @@ final class LocationsImport
     /** @param  array<string, mixed>|null  $before */
     private function step(PieceKind $kind, ?array $before, Place|Outlet $piece): void
     {
-        $this->steps[] = ['kind' => $kind->value, 'id' => $piece->ulid, 'before' => $before, 'after' => PieceState::of($piece->refresh())];
+        $this->steps[] = ['kind' => $kind->value, 'id' => $piece->ulid, 'before' => $before, 'after' => PieceState::of($piece)];
     }
 }

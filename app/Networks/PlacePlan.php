@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Networks;
 
+use App\Models\Outlet;
 use App\Models\Place;
 use Harmozon\Core\Files\Ocpi\ChangeKind;
 use Harmozon\Core\Files\Ocpi\FilePlace;
@@ -16,8 +17,9 @@ final readonly class PlacePlan
      * @param  Place|null  $place  null when the garage has none of it
      * @param  string  $name  as it will be
      * @param  list<OutletChange>  $outlets
+     * @param  array<string, Outlet>  $here  the outlets of the place by id, those that were put aside among them
      */
-    public function __construct(public FilePlace $file, public ?Place $place, public string $name, public array $outlets)
+    public function __construct(public FilePlace $file, public ?Place $place, public string $name, public array $outlets, public array $here)
     {
     }
 

@@ -19,6 +19,9 @@ return new class extends Migration
                 $table->json('origin')->nullable();
             });
         }
+        Schema::table('outlets', static function (Blueprint $table): void {
+            $table->index('place_id');
+        });
         Schema::create('network_terms', static function (Blueprint $table): void {
             $table->id();
             $table->foreignId('garage_id')->constrained()->cascadeOnDelete();
@@ -43,6 +46,9 @@ return new class extends Migration
     {
         Schema::dropIfExists('network_imports');
         Schema::dropIfExists('network_terms');
+        Schema::table('outlets', static function (Blueprint $table): void {
+            $table->dropIndex(['place_id']);
+        });
         foreach (['places', 'outlets'] as $name) {
             Schema::table($name, static function (Blueprint $table): void {
                 $table->dropColumn('origin');

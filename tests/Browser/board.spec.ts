@@ -112,33 +112,64 @@ test('a plate begun from the catalogue says what must be read off the real one',
   await expect(editor.getByText('amps, on the data plate: not the big number on the sticker')).toBeVisible();
 });
 
-test('places are imported after a preview that tells what was not understood', async ({ page }) => {
-  const connector = (standard: string) => ({
+test('places come from a network file stall by stall, follow the next one, and are taken back as a whole', async ({
+  page,
+}) => {
+  const connector = (standard: string, watts: number) => ({
+    id: '1',
     standard,
     format: 'CABLE',
     power_type: 'DC',
     max_voltage: 920,
     max_amperage: 200,
-    max_electric_power: 120000,
+    max_electric_power: watts,
   });
-  const file = [
+  const file = (watts: number, status: string) => [
     {
       id: 'L1',
       name: 'Sluice wharf',
-      evses: [{ uid: 'E1', connectors: [connector('IEC_62196_T1_COMBO'), connector('PANTOGRAPH')] }],
+      evses: [
+        { uid: 'E1', physical_reference: '1', connectors: [connector('IEC_62196_T1_COMBO', watts)] },
+        { uid: 'E2', physical_reference: '2', status, connectors: [connector('IEC_62196_T1_COMBO', watts)] },
+        { uid: 'E3', physical_reference: '3', status: 'WOBBLY', connectors: [connector('PANTOGRAPH', watts)] },
+      ],
     },
   ];
+  const dialog = page.getByRole('dialog', { name: 'Import charging places' });
+  const load = async (content: unknown) => {
+    await page.getByRole('button', { name: 'Import places (OCPI)' }).click();
+    await dialog
+      .getByLabel(/A Locations file/)
+      .setInputFiles({ name: 'l.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(content)) });
+  };
   await openDemo(page);
   await page.goto('/kit');
-  await page.getByRole('button', { name: 'Import places (OCPI)' }).click();
-  await page
-    .getByLabel(/A Locations file/)
-    .setInputFiles({ name: 'l.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(file)) });
-  await expect(page.getByText('connector standard "PANTOGRAPH" is not known here')).toBeVisible();
-  await page.getByRole('button', { name: 'Add 1 place' }).click();
+  await load(file(120000, 'OUTOFORDER'));
+  await expect(dialog.getByText('Left out: stall 3: connector "PANTOGRAPH" is not known here')).toBeVisible();
+  await expect(dialog.getByText('stalls 1, 2 (out of order, says its network)')).toBeVisible();
+  await dialog.getByLabel(/connector "PANTOGRAPH"/).selectOption('ccs2');
+  await dialog.getByLabel(/status "WOBBLY"/).selectOption('out_of_order');
+  await dialog.getByRole('button', { name: 'Bring in 1 new place, 2 new outlets' }).click();
 
-  await expect(page.getByRole('heading', { name: 'Sluice wharf' })).toBeVisible();
-  await page.getByRole('button', { name: 'Remove Sluice wharf' }).click();
+  const card = page.getByRole('article').filter({ hasText: 'ccs1, 120 kW' });
+  await expect(card).toContainText('2 stalls: 1, 2 (out of order, says its network)');
+  await expect(page.getByRole('article').filter({ hasText: 'ccs2, 120 kW' })).toContainText('3 (out of order');
+
+  // The next file: what it changed is shown, what was assigned is remembered.
+  await load(file(150000, 'AVAILABLE'));
+  await expect(dialog.getByText('kW: 120 → 150', { exact: true })).toHaveCount(2);
+  await expect(dialog.getByText('stall 2: out of order, says its network → nothing against it')).toBeVisible();
+  await expect(dialog.getByLabel(/connector "PANTOGRAPH"/)).toHaveValue('ccs2');
+  await dialog.getByRole('button', { name: 'Bring in changes of 2 outlets' }).click();
+  await expect(page.getByRole('article').filter({ hasText: 'ccs1, 150 kW' })).toContainText('2 stalls: 1, 2');
+
+  await load(file(150000, 'AVAILABLE'));
+  await expect(dialog.getByText('Nothing is new and nothing has changed since the last time.')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Take back as a whole' }).click();
+  await expect(dialog.getByText('Taken back.')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Take back as a whole' }).click();
+  await expect(dialog.getByText('Brought in before')).toHaveCount(0);
+  await page.keyboard.press('Escape');
   await expect(page.getByRole('heading', { name: 'Sluice wharf' })).toHaveCount(0);
 });
 

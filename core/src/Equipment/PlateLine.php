@@ -12,11 +12,28 @@ use Harmozon\Core\Words\Unit;
 /** Plates as one line of figures, as they are printed; what nobody has read is left out. */
 final class PlateLine
 {
+    /** On one line. */
+    private const MOST_STALLS_NAMED = 12;
+
     public static function outlet(Outlet $outlet): Message
     {
         return $outlet->current === CurrentKind::Ac
             ? self::of(self::figure($outlet->supply?->volts, Unit::Volts), self::figure($outlet->supply?->amps, Unit::Amps), self::figure($outlet->maxKw, Unit::KiloWatts))
             : self::of(self::figure($outlet->maxV, Unit::Volts) ?? Message::of('plate.unread_volts'), self::figure($outlet->maxA, Unit::Amps), self::figure($outlet->maxKw, Unit::KiloWatts));
+    }
+
+    /** Its stalls by their labels; where there are many, only those that something is known against. Null where nobody told them apart. */
+    public static function stalls(Outlet $outlet): ?Message
+    {
+        $count = Amount::count(count($outlet->stalls));
+        $told = count($outlet->stalls) > self::MOST_STALLS_NAMED ? $outlet->faultyStalls() : $outlet->stalls;
+        $labels = array_map(static fn (Stall $s): Message => $s->fault === null ? Message::of('link.named', name: $s->label) : Message::of('plate.stall', label: $s->label, fault: $s->fault), $told);
+
+        return match (true) {
+            $outlet->stalls === [] => null,
+            $labels === [] => Message::of('plate.stalls_many', count: $count),
+            default => Message::of('plate.stalls', count: $count, stalls: Listing::comma($labels)),
+        };
     }
 
     public static function plate(Plate $plate): Message

@@ -40,6 +40,11 @@ final readonly class PlateWriter
     /** @return list<string> */
     public function outlet(Outlet $outlet): array
     {
-        return [$this->voice->say(Message::of('plate.of_coupler', coupler: $outlet->coupler->id, plate: PlateLine::outlet($outlet)))];
+        $stalls = PlateLine::stalls($outlet);
+
+        return $this->voice->each([
+            Message::of('plate.of_coupler', coupler: $outlet->coupler->id, plate: PlateLine::outlet($outlet)),
+            ...($stalls === null ? [] : [$stalls]),
+        ]);
     }
 }

@@ -83,8 +83,8 @@ final class OcpiLocationsTest extends TestCase
             ['#4', null, null, '#4', '1'],
         ], array_map(static fn (array $s): array => [$s['label'], $s['evse_id'], $s['fault'], $s['uid'], $s['connector']], $place->outlets[0]->spec['stalls']));
         self::assertSame([
-            'locations[0].evses[4]: stall E5 is planned or taken away',
-            'locations[0].evses[5].connectors[0]: stall E3 is in the file twice: the first is read',
+            'stall E5 is planned or taken away',
+            'stall E3 is in the file twice: the first is read',
         ], Say::voice()->each($place->notUnderstood));
     }
 
@@ -99,8 +99,8 @@ final class OcpiLocationsTest extends TestCase
         self::assertSame([['standard', 'PANTOGRAPH', null, 2], ['status', 'WOBBLY', null, 2]], $terms($plain));
         self::assertSame(['chademo'], $couplers($plain));
         self::assertSame([
-            'locations[0].evses[0].connectors[0]: connector standard "PANTOGRAPH" is not known here',
-            'locations[0].evses[1].connectors[0]: connector standard "PANTOGRAPH" is not known here',
+            'stall A: connector "PANTOGRAPH" is not known here',
+            'stall B: connector "PANTOGRAPH" is not known here',
         ], Say::voice()->each($plain->places[0]->notUnderstood));
         self::assertNull($plain->places[0]->outlets[0]->spec['stalls'][0]['fault'], 'a status that nobody has explained is held against no stall');
 
@@ -113,13 +113,13 @@ final class OcpiLocationsTest extends TestCase
 
         $leftOut = self::file($evses, $said->with(TermKind::Standard, 'PANTOGRAPH', Assigned::LEFT_OUT));
         self::assertSame(['chademo'], $couplers($leftOut));
-        self::assertSame('locations[0].evses[0].connectors[0]: connector standard "PANTOGRAPH" is left out, as it was assigned', Say::it($leftOut->places[0]->notUnderstood[0]));
+        self::assertSame('stall A: connector "PANTOGRAPH", as you chose', Say::it($leftOut->places[0]->notUnderstood[0]));
         self::assertSame([['standard', 'PANTOGRAPH', '', 2], ['status', 'WOBBLY', 'out_of_order', 2]], $terms($leftOut), 'it can be assigned otherwise');
     }
 
     public function test_a_power_type_that_nobody_knows_is_told(): void
     {
-        self::assertSame(['locations[0].evses[0].connectors[0]: power type "STEAM" is not known here'], Say::voice()->each(self::read([['standard' => 'CHADEMO', 'power_type' => 'STEAM']])->notUnderstood));
+        self::assertSame(['stall E: power type "STEAM" is not known here'], Say::voice()->each(self::read([['standard' => 'CHADEMO', 'power_type' => 'STEAM']])->notUnderstood));
     }
 
     public function test_outlets_that_would_share_a_name_bear_more_of_their_plates(): void
@@ -140,7 +140,7 @@ final class OcpiLocationsTest extends TestCase
         $places = (new LocationsReader(Say::voice()))->read($json)->places;
 
         self::assertSame([['XX*ABC', 'L', 'One'], ['XX*DEF', 'L', 'Two street'], ['', 'No id', 'No id']], array_map(static fn (FilePlace $p): array => [$p->party, $p->id, $p->name], $places));
-        self::assertSame(['locations[2]: location "L" is in the file twice: the first is read'], Say::voice()->each($places[0]->notUnderstood));
+        self::assertSame(['location "L" is in the file twice: the first is read'], Say::voice()->each($places[0]->notUnderstood));
     }
 
     public function test_what_is_written_reads_back_the_same(): void

@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import { written } from '@/plates/entries';
 import type { FieldGroup } from '@/plates/fields';
+import { STALL_COLUMNS } from '@/plates/stalls';
 import type { Draft } from '@/stores/edit';
 import { differences, same } from '@/api/differences';
 import { valueAt, withValue } from '@/ui/dotted';
@@ -23,12 +24,20 @@ const there = computed(() => differences(props.before, props.theirs));
 const rows = computed(() =>
   Object.keys(there.value).map((path) => ({
     path,
-    label: fields.value.get(path)?.label ?? labels[path] ?? path.replace(/^spec\./, ''),
+    label: fields.value.get(path)?.label ?? labels[path] ?? ofStall(path) ?? path.replace(/^spec\./, ''),
     theirs: shown(path, props.theirs),
     mine: path in here.value ? shown(path, props.mine) : null,
     isApart: path in here.value && !same(here.value[path], there.value[path]),
   })),
 );
+
+/** One figure of one stall in the list of them. */
+function ofStall(path: string): string | undefined {
+  const [, at, column] = /^spec\.stalls\.(\d+)\.(label|evse_id|fault)$/.exec(path) ?? [];
+  return (
+    column && say('stalls.of', { what: say(STALL_COLUMNS[column as keyof typeof STALL_COLUMNS]), n: Number(at) + 1 })
+  );
+}
 
 function shown(path: string, draft: Draft): string {
   return written(fields.value.get(path)?.kind ?? 'text', valueAt(draft, path)) || say('entry.not_read');

@@ -1,39 +1,133 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { computed, onMounted, ref } from 'vue';
 import { api, ask, wordsOf } from '@/api/client';
-import { useAttempt } from '@/ui/useAttempt';
 import type { components } from '@/api/schema';
+import { useAttempt } from '@/ui/useAttempt';
+import { useAccount } from '@/stores/account';
 import { useEdit } from '@/stores/edit';
+import { useUndo } from '@/stores/undo';
+import { day } from '@/ui/figures';
 import { listed, say } from '@/words/say';
+import NetworkWords from './NetworkWords.vue';
+import PlaceChange from './PlaceChange.vue';
 
+type Preview = components['schemas']['OcpiPreview'];
+type Counts = components['schemas']['OcpiCounts'];
+type Term = components['schemas']['OcpiTerm'];
+
+/** Places of a network's file: what it would bring and change is shown first, and what was brought in can be taken back. */
 const emit = defineEmits<{ done: [] }>();
 
 const edit = useEdit();
+const account = useAccount();
+const undo = useUndo();
 const file = ref<File | null>(null);
-const preview = ref<components['schemas']['OcpiPreview'] | null>(null);
+const preview = ref<Preview | null>(null);
+const assigned = ref<Term[]>([]);
+const imports = ref<components['schemas']['OcpiImport'][]>([]);
+const told = ref('');
 const { isBusy, error, attempt } = useAttempt((e) => say('ocpi.failed', { error: wordsOf(e) }));
+
+/** Of a long file the places that change come first, and only so many are drawn. */
+const MOST_SHOWN = 40;
+const changing = computed(() => preview.value?.places.filter((p) => p.kind !== 'same' || isTelling(p)) ?? []);
+const same = computed(() => (preview.value?.places.length ?? 0) - changing.value.length);
+const what = computed(() => (preview.value ? inWords(tally(preview.value)) : ''));
+
+onMounted(() => attempt(list));
+
+function isTelling(place: Preview['places'][number]): boolean {
+  return place.not_understood.length > 0 || place.outlets.some((o) => o.kind === 'aside' || o.figures.length > 0);
+}
+
+function tally(of: Preview): Counts {
+  const none = () => ({ new: 0, changed: 0, same: 0, gone: 0, aside: 0 });
+  const counts = { places: none(), outlets: none() };
+  for (const place of of.places) {
+    counts.places[place.kind]++;
+    place.outlets.forEach((o) => counts.outlets[o.kind]++);
+  }
+  return counts;
+}
+
+/** What was, or would be, brought in; nothing where there is nothing. */
+function inWords({ places, outlets }: Counts): string {
+  const parts: [number, string][] = [
+    [places.new, say('ocpi.places_new', { n: places.new })],
+    [outlets.new, say('ocpi.outlets_new', { n: outlets.new })],
+    [outlets.changed, say('ocpi.outlets_changed', { n: outlets.changed })],
+    [outlets.gone, say('ocpi.outlets_gone', { n: outlets.gone })],
+  ];
+  const some = parts.filter(([n]) => n > 0).map(([, words]) => words);
+  return listed(
+    'comma',
+    some.length > 0 ? some : places.changed > 0 ? [say('ocpi.places_changed', { n: places.changed })] : [],
+  );
+}
 
 function body(): FormData {
   const form = new FormData();
   if (file.value) {
     form.append('file', file.value);
   }
+  const terms = assigned.value.filter((t) => t.ours !== null).map(({ kind, theirs, ours }) => ({ kind, theirs, ours }));
+  if (terms.length > 0) {
+    form.append('terms', JSON.stringify({ terms }));
+  }
   return form;
 }
 
-function look(event: Event): Promise<void> {
-  file.value = (event.target as HTMLInputElement).files?.[0] ?? null;
-  preview.value = null;
+async function list(): Promise<void> {
+  imports.value = await ask(api.GET('/ocpi/imports'));
+}
+
+function look(): Promise<void> {
   return attempt(async () => {
     preview.value = await ask(api.POST('/ocpi/preview', { body: { file: '' }, bodySerializer: body }));
   });
 }
 
+function choose(event: Event): Promise<void> {
+  file.value = (event.target as HTMLInputElement).files?.[0] ?? null;
+  preview.value = null;
+  assigned.value = [];
+  told.value = '';
+  return file.value ? look() : Promise.resolve();
+}
+
+function assign(term: Term, ours: string | null): Promise<void> {
+  assigned.value = [
+    ...assigned.value.filter((t) => t.kind !== term.kind || t.theirs !== term.theirs),
+    { ...term, ours },
+  ];
+  return look();
+}
+
+async function takeBack(id: string): Promise<void> {
+  const { kept } = await ask(api.POST('/ocpi/imports/{import}/undo', { params: { path: { import: id } } }));
+  await edit.refresh();
+  told.value = kept.length > 0 ? say('ocpi.undone_kept', { names: listed('comma', kept) }) : say('ocpi.undone');
+}
+
 function bring(): Promise<void> {
   return attempt(async () => {
-    await ask(api.POST('/ocpi/import', { body: { file: '' }, bodySerializer: body }));
+    const brought = await ask(api.POST('/ocpi/import', { body: { file: '' }, bodySerializer: body }));
     await edit.refresh();
+    const id = brought.import;
+    if (id !== null) {
+      undo.done(say('ocpi.done', { what: inWords(brought.counts) }), () => takeBack(id));
+    }
     emit('done');
+  });
+}
+
+function back(id: string): Promise<void> {
+  return attempt(async () => {
+    await takeBack(id);
+    await list();
+    if (file.value) {
+      await look();
+    }
   });
 }
 </script>
@@ -41,26 +135,34 @@ function bring(): Promise<void> {
 <template>
   <div class="import">
     <label for="ocpi-file">{{ say('ocpi.file') }}</label>
-    <input id="ocpi-file" type="file" accept=".json,application/json" @change="look" />
+    <input id="ocpi-file" type="file" accept=".json,application/json" @change="choose" />
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
+    <p v-if="told" role="status">{{ told }}</p>
     <template v-if="preview">
-      <section v-for="place in preview.places" :key="place.name">
-        <h3>{{ place.name }}</h3>
-        <p>
-          {{
-            listed(
-              'dot',
-              place.outlets.map((o) => o.name),
-            ) || say('ocpi.none')
-          }}
-        </p>
-        <p v-for="line in place.not_understood" :key="line" class="quiet">{{ say('ocpi.left_out', { line }) }}</p>
-      </section>
-      <p class="quiet">{{ say('ocpi.unknown') }}</p>
-      <el-button type="primary" :loading="isBusy" @click="bring">{{
-        say('ocpi.add', { n: preview.places.length })
-      }}</el-button>
+      <NetworkWords v-if="preview.terms.length > 0" :terms="preview.terms" @assign="assign" />
+      <PlaceChange v-for="(place, i) in changing.slice(0, MOST_SHOWN)" :key="i" :place="place" />
+      <p v-if="changing.length > MOST_SHOWN">{{ say('ocpi.more', { n: changing.length - MOST_SHOWN }) }}</p>
+      <p v-if="same > 0" class="quiet">{{ say('ocpi.same_places', { n: same }) }}</p>
+      <template v-if="what">
+        <p class="quiet">{{ say('ocpi.unknown') }}</p>
+        <el-button type="primary" :loading="isBusy" @click="bring">{{ say('ocpi.bring', { what }) }}</el-button>
+      </template>
+      <p v-else>{{ say('ocpi.nothing') }}</p>
     </template>
+    <section v-if="imports.length > 0" :aria-label="say('ocpi.imports')">
+      <h3>{{ say('ocpi.imports') }}</h3>
+      <ul>
+        <li v-for="(one, i) in imports" :key="one.id">
+          {{
+            say('ocpi.import_at', { at: day(one.at, account.me?.garage.timezone ?? 'UTC'), what: inWords(one.counts) })
+          }}
+          <button v-if="i === 0" type="button" class="text-button" :disabled="isBusy" @click="back(one.id)">
+            {{ say('ocpi.undo') }}
+          </button>
+          <span v-else class="quiet">{{ say('ocpi.undo_newest') }}</span>
+        </li>
+      </ul>
+    </section>
   </div>
 </template>
 
@@ -69,5 +171,18 @@ function bring(): Promise<void> {
   display: flex;
   flex-direction: column;
   gap: 10px;
+}
+
+ul {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 14px;
+  justify-content: space-between;
 }
 </style>

@@ -2,6 +2,7 @@
 import { computed, useId } from 'vue';
 import { isFigure, read, written } from './entries';
 import type { Field } from './fields';
+import StallsEntry from './StallsEntry.vue';
 import { useTerms } from '@/stores/terms';
 import { useUnits } from '@/stores/units';
 import { listed, say } from '@/words/say';
@@ -82,6 +83,10 @@ function speak(language: string, isSpoken: boolean): void {
         <span v-else class="quiet">{{ say('entry.not_known') }}</span>
       </fieldset>
     </template>
+    <fieldset v-else-if="field.kind === 'stalls'" class="rows">
+      <legend>{{ field.label }}</legend>
+      <StallsEntry v-model="model" />
+    </fieldset>
     <template v-else>
       <label :for="id">{{ field.label }}</label>
       <select v-if="field.kind === 'choice'" :id="id" v-model="text" :aria-invalid="complaint ? 'true' : undefined">
@@ -128,7 +133,8 @@ function speak(language: string, isSpoken: boolean): void {
 .curve,
 .bands,
 .languages,
-.names {
+.names,
+.stalls {
   grid-column: 1 / -1;
 }
 
@@ -146,6 +152,12 @@ fieldset {
   margin: 0;
   padding: 0;
   border: 0;
+}
+
+fieldset.rows {
+  flex-direction: column;
+  flex-wrap: nowrap;
+  align-items: stretch;
 }
 
 fieldset label {

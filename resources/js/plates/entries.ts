@@ -1,4 +1,4 @@
-import { say } from '@/words/say';
+import { listed, say } from '@/words/say';
 import type { FieldKind } from './fields';
 
 /** What stands in an input for a stored value. */
@@ -13,6 +13,17 @@ export function written(kind: FieldKind, value: unknown): string {
     return value
       .map((band: { from_kw?: unknown; per_minute?: unknown }) => `${String(band.from_kw)}:${String(band.per_minute)}`)
       .join('  ');
+  }
+  if (kind === 'stalls' && Array.isArray(value)) {
+    return listed(
+      'comma',
+      value.map(({ label, fault }: { label?: unknown; fault?: unknown }) =>
+        typeof fault === 'string' ? say('ocpi.stall_fault', { label: String(label), fault }) : String(label),
+      ),
+    );
+  }
+  if (kind === 'languages' && Array.isArray(value)) {
+    return value.join(', ');
   }
   if (kind === 'names' && Array.isArray(value)) {
     return value.length === 0 ? say('entry.none') : value.join(', ');

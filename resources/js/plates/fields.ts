@@ -17,6 +17,7 @@ export type FieldKind =
   | 'curve'
   | 'bands'
   | 'retrofit'
+  | 'stalls'
   | 'text';
 
 export interface Field {
@@ -293,6 +294,7 @@ export function fieldsOf(
             { path: 'access.makes', label: say('field.admitted'), kind: 'names' },
             { path: 'extension', label: say('field.extension'), kind: 'yes_no' },
             { path: 'known_fault', label: say('field.known_fault'), kind: 'text' },
+            { path: 'stalls', label: say('field.stalls'), kind: 'stalls' },
           ],
         },
         {

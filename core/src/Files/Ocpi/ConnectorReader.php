@@ -47,8 +47,11 @@ final class ConnectorReader
         return $this->assigned->statuses[$status] ?? EvseStatus::Works;
     }
 
-    /** @return array<string, mixed>|Message the plate in the words of the case file, or why there is none */
-    public function plate(Node $connector): array|Message
+    /**
+     * @param  string  $stall  its label
+     * @return array<string, mixed>|Message the plate in the words of the case file, or why there is none
+     */
+    public function plate(Node $connector, string $stall): array|Message
     {
         $standard = $connector->textOrNull('standard', 48) ?? throw $connector->fail('standard', Message::of('field.required'));
         $coupler = Terms::COUPLERS[$standard] ?? null;
@@ -57,10 +60,10 @@ final class ConnectorReader
             $coupler = $this->assigned->standards[$standard] ?? null;
         }
         if ($coupler === null) {
-            return Message::of('ocpi.unknown_standard', path: $connector->path, standard: $standard);
+            return Message::of('ocpi.unknown_standard', stall: $stall, standard: $standard);
         }
         if ($coupler === Assigned::LEFT_OUT) {
-            return Message::of('ocpi.standard_left_out', path: $connector->path, standard: $standard);
+            return Message::of('ocpi.standard_left_out', stall: $stall, standard: $standard);
         }
         $power = $connector->textOrNull('power_type') ?? '';
         $phases = Terms::PHASES[$power] ?? null;
@@ -75,7 +78,7 @@ final class ConnectorReader
                 'amps' => $connector->number('max_amperage', Range::amps()),
                 'phases' => $phases,
             ]]),
-            default => Message::of('ocpi.unknown_power', path: $connector->path, power: mb_substr($power, 0, Node::LONGEST_QUOTE)),
+            default => Message::of('ocpi.unknown_power', stall: $stall, power: mb_substr($power, 0, Node::LONGEST_QUOTE)),
         };
     }
 

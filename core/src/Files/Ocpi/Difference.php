@@ -38,11 +38,18 @@ final class Difference
      */
     private static function claims(array $outlets, array $known): array
     {
+        $holders = [];
+        foreach ($known as $at => $one) {
+            foreach ($one->stallKeys() as $key) {
+                $holders[$key][] = $at;
+            }
+        }
         $shared = [];
         foreach ($outlets as $i => $outlet) {
-            $keys = array_flip($outlet->stallKeys());
+            $keys = $outlet->stallKeys();
+            $times = array_count_values(array_merge([], ...array_map(static fn (string $key): array => $holders[$key] ?? [], $keys)));
             foreach ($known as $at => $one) {
-                $n = $one->isMeantBy($outlet) ? count($keys) : count(array_filter($one->stallKeys(), static fn (string $key): bool => isset($keys[$key])));
+                $n = $one->isMeantBy($outlet) ? count($keys) : $times[$at] ?? 0;
                 if ($n > 0) {
                     $shared[] = [$n, $i, $at];
                 }

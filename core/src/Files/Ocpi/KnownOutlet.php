@@ -25,9 +25,12 @@ final readonly class KnownOutlet
     /** Whether it is one that we wrote into the file ourselves. */
     public function isMeantBy(FileOutlet $outlet): bool
     {
+        if ($this->last !== null) {
+            return false;
+        }
         $uids = array_map(static fn (string $key): string => explode('/', $key)[0], $outlet->stallKeys());
         $ours = array_map(fn (int $at): string => StallKey::uidOfOurs($this->id, $at), array_keys(is_array($this->spec['stalls'] ?? null) ? $this->spec['stalls'] : []));
 
-        return $this->last === null && $uids !== [] && array_diff($uids, $ours, [StallKey::uidOfOurs($this->id, null)]) === [];
+        return $uids !== [] && array_diff($uids, $ours, [StallKey::uidOfOurs($this->id, null)]) === [];
     }
 }

@@ -46,7 +46,7 @@ final readonly class LocationsReader
         foreach ($list as $i => $location) {
             $place = $this->place(Node::of($location, "locations[{$i}]"), $connectors);
             $key = "{$place->party} {$place->id}";
-            $places[$key] = isset($places[$key]) ? $places[$key]->butNot(Message::of('ocpi.twice', path: "locations[{$i}]", id: $place->id)) : $place;
+            $places[$key] = isset($places[$key]) ? $places[$key]->butNot(Message::of('ocpi.twice', id: $place->id)) : $place;
         }
 
         return new LocationsFile(array_values($places), $connectors->foreign());
@@ -61,13 +61,13 @@ final readonly class LocationsReader
         foreach ($location->objectsOrNone('evses', self::MOST_EVSES) as $e => $evse) {
             $status = $connectors->status($evse);
             foreach ($evse->objectsOrNone('connectors') as $c => $connector) {
-                $plate = $connectors->plate($connector);
                 $stall = self::stall($evse, $connector, $e, $c);
+                $plate = $connectors->plate($connector, $stall['label']);
                 $key = StallKey::of($stall);
                 $problem = match (true) {
                     $plate instanceof Message => $plate,
-                    isset($seen[$key]) => Message::of('ocpi.stall_twice', path: $connector->path, stall: $stall['label']),
-                    $status === EvseStatus::NotThere => Message::of('ocpi.not_there', path: $evse->path, stall: $stall['label']),
+                    isset($seen[$key]) => Message::of('ocpi.stall_twice', stall: $stall['label']),
+                    $status === EvseStatus::NotThere => Message::of('ocpi.not_there', stall: $stall['label']),
                     default => null,
                 };
                 if ($problem !== null || $plate instanceof Message) {
