@@ -22,6 +22,7 @@ Route::middleware('auth')->name('api.')->group(static function (): void {
     Route::post('sign-out', [AccountController::class, 'signOut'])->name('sign-out');
     Route::get('me', [AccountController::class, 'me'])->name('me');
     Route::get('garage', [GarageController::class, 'show'])->name('garage');
+    Route::get('garage/plates', [GarageController::class, 'plates'])->name('garage.plates');
     Route::get('terms', [GarageController::class, 'terms'])->name('terms');
     Route::put('garage/units', [GarageController::class, 'units'])->name('garage.units');
     Route::get('board', [FitController::class, 'board'])->name('board');

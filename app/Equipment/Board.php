@@ -8,29 +8,41 @@ use App\Models\Outlet;
 use App\Models\Vehicle;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Equipment\Adapter as CoreAdapter;
+use Harmozon\Core\Files\FieldError;
 use Harmozon\Core\Files\FitWriter;
 use Harmozon\Core\Fit\AdapterPolicy;
 use Harmozon\Core\Fit\Board as CoreBoard;
 use Harmozon\Core\Fit\Fitter;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
 
-/** Every car of the garage at every outlet. */
+/** The cars of the garage at its outlets: all of them, or those in view. */
 final class Board
 {
+    /** Pairs that are answered at once, in bounded time and memory. */
+    public const MOST_PAIRS = 4000;
+
     public function __construct(private readonly Crate $crate, private readonly FitWriter $writer)
     {
     }
 
     /**
      * @param  list<CoreAdapter>  $kit
+     * @param  list<string>|null  $outlets  public ids; null for every one
+     * @param  list<string>|null  $vehicles  public ids; null for every one
+     * @param  int|null  $first  so many outlets from the top instead, place by place
      * @return list<array<string, mixed>> one cell a pair
+     *
+     * @throws FieldError when so many pairs are not answered at once
      */
-    public function cells(array $kit, AdapterPolicy $policy, Conditions $conditions): array
+    public function cells(array $kit, AdapterPolicy $policy, Conditions $conditions, ?array $outlets = null, ?array $vehicles = null, ?int $first = null): array
     {
-        $board = new CoreBoard(
-            new Fitter($kit, $conditions, $policy),
-            Vehicle::inOrder()->map($this->crate->vehicle(...)),
-            Outlet::inOrder()->map($this->crate->outlet(...)),
-        );
+        $rows = $first === null ? Outlet::inOrder($outlets) : Outlet::byPlace($first);
+        $cars = Vehicle::inOrder($vehicles);
+        if (count($rows) * count($cars) > self::MOST_PAIRS) {
+            throw FieldError::at('outlets', Message::of('app.too_many_pairs', most: Amount::count(self::MOST_PAIRS)));
+        }
+        $board = new CoreBoard(new Fitter(CoreBoard::distinct($kit), $conditions, $policy), $cars->map($this->crate->vehicle(...)), $rows->map($this->crate->outlet(...)));
 
         return array_map($this->writer->cell(...), iterator_to_array($board->answers(), false));
     }

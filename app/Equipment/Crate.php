@@ -10,6 +10,7 @@ use App\Models\Vehicle;
 use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Equipment\Adapter as CoreAdapter;
 use Harmozon\Core\Equipment\Outlet as CoreOutlet;
+use Harmozon\Core\Equipment\OutletGroup;
 use Harmozon\Core\Equipment\Vehicle as CoreVehicle;
 use Harmozon\Core\Files\EquipmentReader;
 use Harmozon\Core\Files\Node;
@@ -30,6 +31,12 @@ final class Crate
     public function outlet(Outlet $outlet): CoreOutlet
     {
         return $this->reader->outlet(Node::of($outlet->inCaseFile(), 'outlet'));
+    }
+
+    /** @param  \stdClass  $plate  of an outlet, as it is stored */
+    public function group(\stdClass $plate): OutletGroup
+    {
+        return $this->reader->group(Node::of((array) $plate, 'outlet'));
     }
 
     public function adapter(Adapter $adapter): CoreAdapter

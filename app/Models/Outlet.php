@@ -20,11 +20,27 @@ final class Outlet extends Piece
         return [...parent::casts(), 'origin' => 'array'];
     }
 
-    /** @return Collection<int, static> of the places that are still there */
-    public static function inOrder(): Collection
+    /**
+     * @param  list<string>|null  $ids  public ids of those that are wanted; null for every one
+     * @return Collection<int, static> of the places that are still there
+     */
+    public static function inOrder(?array $ids = null): Collection
     {
         $query = self::query();
+        if ($ids !== null) {
+            $query->whereIn('ulid', $ids);
+        }
         $query->whereHas('place')->orderBy('position')->orderBy('id');
+
+        return $query->get();
+    }
+
+    /** @return Collection<int, static> as they stand place by place, no more than so many */
+    public static function byPlace(int $most): Collection
+    {
+        $query = self::query();
+        $query->select('outlets.*')->join('places', 'places.id', '=', 'outlets.place_id')->whereNull('places.deleted_at')
+            ->orderBy('places.position')->orderBy('places.id')->orderBy('outlets.position')->orderBy('outlets.id')->limit($most);
 
         return $query->get();
     }

@@ -43,10 +43,16 @@ abstract class Piece extends Model
         return $plate instanceof \stdClass ? $plate : new \stdClass;
     }
 
-    /** @return Collection<int, static> as the garage arranged them */
-    public static function inOrder(): Collection
+    /**
+     * @param  list<string>|null  $ids  public ids of those that are wanted; null for every one
+     * @return Collection<int, static> as the garage arranged them
+     */
+    public static function inOrder(?array $ids = null): Collection
     {
         $query = static::query();
+        if ($ids !== null) {
+            $query->whereIn('ulid', $ids);
+        }
         $query->orderBy('position')->orderBy('id');
 
         return $query->get();

@@ -55,6 +55,40 @@ final class FitApiTest extends TestCase
         Contract::holds('GET', '/board', $this->getJson('/api/board?kit=borrowed')->assertStatus(422));
     }
 
+    public function test_a_part_of_the_board_says_what_the_whole_board_says_of_it(): void
+    {
+        $whole = $this->getJson('/api/board')->json('cells');
+        $outlets = array_values(array_unique(array_column($whole, 'outlet')));
+        $vehicles = array_values(array_unique(array_column($whole, 'vehicle')));
+        $of = static fn (array $o, array $v): array => array_values(array_filter($whole, static fn (array $c): bool => in_array($c['outlet'], $o, true) && in_array($c['vehicle'], $v, true)));
+
+        $rows = $this->getJson("/api/board?outlets={$outlets[7]},{$outlets[2]},{$outlets[7]}")->assertOk();
+        Contract::holds('GET', '/board', $rows);
+        self::assertEquals($of([$outlets[2], $outlets[7]], $vehicles), $rows->json('cells'));
+        self::assertEquals($of($outlets, [$vehicles[3]]), $this->getJson("/api/board?vehicles={$vehicles[3]}")->json('cells'));
+        self::assertEquals($of([$outlets[0]], [$vehicles[1]]), $this->getJson("/api/board?outlets={$outlets[0]}&vehicles={$vehicles[1]}")->json('cells'));
+        self::assertSame([], $this->getJson('/api/board?outlets=nobody')->assertOk()->json('cells'));
+
+        // The top of it stands place by place, whatever the outlets' own order.
+        $byPlace = array_column(array_merge(...array_column($this->getJson('/api/garage')->json('places'), 'outlets')), 'id');
+        Outlet::query()->where('ulid', $byPlace[0])->update(['position' => 99]);
+        Outlet::query()->where('ulid', $byPlace[1])->update(['position' => 98]);
+        self::assertSame([$byPlace[0], $byPlace[2], $byPlace[1], $byPlace[3]], array_values(array_unique(array_column($this->getJson('/api/board?first=4')->assertOk()->json('cells'), 'outlet'))));
+    }
+
+    public function test_more_pairs_than_are_answered_at_once_are_refused_in_words(): void
+    {
+        $outlet = Outlet::query()->where('name', 'Fernway 150')->firstOrFail();
+        foreach (range(1, 800) as $n) {
+            $outlet->replicate(['ulid'])->fill(['name' => "Copy {$n}", 'position' => 100 + $n])->save();
+        }
+        Contract::holds('GET', '/board', $this->getJson('/api/board')->assertStatus(422)->assertJsonPath('errors.outlets.0', 'no more than 4000 pairs of an outlet and a car are answered at once: ask for those in view'));
+        $this->getJson('/api/board?first=200')->assertOk()->assertJsonCount(1000, 'cells');
+        foreach (['first=0', 'first=201', 'first=x', 'outlets='.str_repeat('x', 6001)] as $bad) {
+            $this->getJson("/api/board?{$bad}")->assertStatus(422);
+        }
+    }
+
     public function test_what_could_be_bought_makes_the_board_no_worse(): void
     {
         $own = $this->getJson('/api/board')->json('cells');

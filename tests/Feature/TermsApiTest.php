@@ -38,11 +38,14 @@ final class TermsApiTest extends TestCase
         $this->actingAs($this->demoUser());
         $garage = $this->getJson('/api/garage')->assertOk()->json();
         $outlets = array_merge(...array_column($garage['places'], 'outlets'));
+        $plates = $this->getJson('/api/garage/plates')->assertOk();
+        Contract::holds('GET', '/garage/plates', $plates);
 
         self::assertNotEmpty($outlets);
-        foreach ([...$garage['vehicles'], ...$garage['adapters'], ...$outlets] as $piece) {
-            self::assertNotEmpty($piece['lines'], $piece['name']);
-            self::assertNotContains('', $piece['lines'], $piece['name']);
+        self::assertEqualsCanonicalizing(array_column($outlets, 'id'), array_keys($plates->json('outlets')));
+        foreach ([...array_column([...$garage['vehicles'], ...$garage['adapters']], 'lines', 'name'), ...$plates->json('outlets')] as $name => $lines) {
+            self::assertNotEmpty($lines, $name);
+            self::assertNotContains('', $lines, $name);
         }
         foreach ($garage['vehicles'] as $vehicle) {
             self::assertCount(1 + count($vehicle['spec']['inlets']), $vehicle['lines'], 'the pack, and each inlet');

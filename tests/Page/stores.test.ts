@@ -4,6 +4,7 @@ import { nextTick } from 'vue';
 import type { Terms } from '@/api/client';
 import { sameEnds, useRail } from '@/stores/rail';
 import { MOST_BESIDE, useForecast } from '@/stores/forecast';
+import { useBoard } from '@/stores/board';
 import { useGarage } from '@/stores/garage';
 import { useTerms } from '@/stores/terms';
 import { useUnits } from '@/stores/units';
@@ -22,11 +23,11 @@ const asked = vi.hoisted(() => [] as Asked[]);
 
 vi.mock(import('@/api/client'), async (original) => {
   const real = await original();
-  const call = (path: string, init?: { body?: unknown }) =>
+  const call = (path: string, init?: { body?: unknown; params?: unknown }) =>
     new Promise((resolve) => {
       asked.push({
         path,
-        body: init?.body,
+        body: init?.body ?? init?.params,
         answer: (data) => resolve({ data, response: { ok: true, status: 200 } }),
         refuse: (message) => resolve({ error: { message }, response: { ok: false, status: 422 } }),
       });
@@ -211,4 +212,95 @@ test('degrees and distances are those of the garage, there and back', () => {
   const metric = inGarage('metric');
   expect([metric.celsius(25), metric.thermometer(40.04), metric.rise(10)]).toEqual(['25 °C', '40.0 °C', '10.0 K']);
   expect([metric.perHour(null), metric.thermometer(null), metric.toCelsius(20)]).toEqual(['?', '–', 20]);
+});
+
+/** A garage of so many outlets and ten cars. */
+function fleet(outlets: number): { ids: string[]; cars: string[] } {
+  const ids = Array.from({ length: outlets }, (_, i) => `o${i}`);
+  const cars = Array.from({ length: 10 }, (_, i) => `c${i}`);
+  useGarage().$patch({
+    vehicles: cars.map((id) => ({ id })) as never,
+    places: [{ id: 'p', outlets: ids.map((id) => ({ id, spec: {} })) }] as never,
+  });
+  return { ids, cars };
+}
+
+const query = (i: number) => (question(i).body as { query: Record<string, string> }).query;
+const cellsOf = (outlets: string[], cars: string[], outcome: string) => ({
+  cells: outlets.flatMap((outlet) => cars.map((vehicle) => ({ outlet, vehicle, outcome }))),
+});
+
+test('of a large garage the board asks for what is in view, each pair once', async () => {
+  const { ids, cars } = fleet(200);
+  const board = useBoard();
+  ids.slice(0, 40).forEach((id) => board.see(id, true));
+  await settle();
+
+  expect(asked.map((_, i) => query(i).outlets?.split(',').length)).toEqual([30, 10]);
+  question(0).answer(cellsOf(ids.slice(0, 30), cars, 'charges'));
+  question(1).answer(cellsOf(ids.slice(30, 40), cars, 'limited'));
+  await settle();
+  expect([board.cells.size, board.cell('o0', 'c9')?.outcome, board.cell('o39', 'c0')?.outcome]).toEqual([
+    400,
+    'charges',
+    'limited',
+  ]);
+
+  // Scrolled on and back again: only what is new is asked for.
+  board.see('o0', false);
+  board.see('o40', true);
+  board.see('o0', true);
+  await settle();
+  expect(query(2)).toMatchObject({ outlets: 'o40' });
+  expect(asked).toHaveLength(3);
+
+  // A whole column of the others.
+  void board.loadColumn('c3');
+  expect(query(3).outlets?.split(',')).toEqual(ids.slice(41));
+  expect(query(3)).toMatchObject({ vehicles: 'c3' });
+});
+
+test('after a change the board asks anew for what is in view, and an answer from before it is not shown', async () => {
+  const { ids, cars } = fleet(200);
+  const board = useBoard();
+  board.see('o7', true);
+  await settle();
+  const loaded = board.load();
+  expect(query(1)).toMatchObject({ outlets: 'o7' });
+  question(1).answer(cellsOf(['o7'], cars, 'limited'));
+  question(0).answer(cellsOf(['o7', ...ids.slice(0, 5)], cars, 'charges'));
+  await loaded;
+  await settle();
+
+  expect([board.cells.size, board.cell('o7', 'c0')?.outcome]).toEqual([10, 'limited']);
+});
+
+test('a row that could not be answered is asked for again when it comes back into view', async () => {
+  fleet(200);
+  const board = useBoard();
+  board.see('o7', true);
+  await settle();
+  question(0).refuse('Somebody else is writing just now.');
+  await settle();
+  expect(board.error).toBe('Somebody else is writing just now.');
+  board.see('o7', true);
+  await settle();
+
+  expect(asked).toHaveLength(2);
+});
+
+test('a small garage comes as a whole: the top first, and the rest where there is one', async () => {
+  const { ids, cars } = fleet(30);
+  const board = useBoard();
+  const opened = board.open();
+  expect(query(0)).toMatchObject({ first: 25 });
+  question(0).answer(cellsOf(ids.slice(0, 25), cars, 'charges'));
+  await opened;
+  void board.complete();
+  expect(query(1)).not.toHaveProperty('outlets');
+  question(1).answer(cellsOf(ids, cars, 'charges'));
+  await settle();
+  await board.complete();
+
+  expect([asked.length, board.cells.size]).toEqual([2, 300]);
 });

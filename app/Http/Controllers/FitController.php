@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Equipment\Board;
 use App\Equipment\Crate;
-use App\Http\Requests\BoardRequest;
+use App\Http\Requests\CellsRequest;
 use App\Http\Requests\FitRequest;
 use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Chain\Conditions;
@@ -15,7 +15,7 @@ use Illuminate\Http\JsonResponse;
 
 final class FitController extends Controller
 {
-    public function board(BoardRequest $request, Board $board, Crate $crate, Catalogue $catalogue): JsonResponse
+    public function board(CellsRequest $request, Board $board, Crate $crate, Catalogue $catalogue): JsonResponse
     {
         $policy = $request->policy();
         $kit = $request->kit();
@@ -23,7 +23,7 @@ final class FitController extends Controller
         return response()->json([
             'kit' => $kit,
             'policy' => $policy->value,
-            'cells' => $board->cells($crate->chosen($kit, $catalogue), $policy, new Conditions),
+            'cells' => $board->cells($crate->chosen($kit, $catalogue), $policy, new Conditions, $request->outlets(), $request->vehicles(), $request->first()),
         ]);
     }
 

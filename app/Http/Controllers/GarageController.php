@@ -14,8 +14,6 @@ use App\Models\Piece;
 use App\Models\Place;
 use App\Models\Vehicle;
 use Harmozon\Core\Catalogue\Catalogue;
-use Harmozon\Core\Equipment\Outlet as CoreOutlet;
-use Harmozon\Core\Equipment\OutletGroup;
 use Harmozon\Core\Files\PlateWriter;
 use Harmozon\Core\Files\TermsWriter;
 use Illuminate\Http\JsonResponse;
@@ -34,9 +32,17 @@ final class GarageController extends Controller
                 'id' => $place->ulid,
                 'version' => $place->version,
                 'name' => $place->name,
-                'outlets' => $place->outlets->map(static fn (Outlet $o): array => self::outlet($o, $crate->outlet($o), $plates)),
+                'outlets' => $place->outlets->map(static fn (Outlet $o): array => self::outlet($o, $crate)),
             ]),
         ]);
+    }
+
+    /** The plates of the outlets as lines: many, and wanted only where somebody chooses among them. */
+    public function plates(Crate $crate, PlateWriter $plates): JsonResponse
+    {
+        $lines = Outlet::inOrder()->mapWithKeys(static fn (Outlet $o): array => [$o->ulid => $plates->outlet($crate->outlet($o))]);
+
+        return response()->json(['outlets' => (object) $lines->all()]);
     }
 
     /** The names of every closed set in the garage's language, and what a driver is taken to want while nothing else is said. */
@@ -54,9 +60,11 @@ final class GarageController extends Controller
     }
 
     /** @return array<string, mixed> */
-    private static function outlet(Outlet $outlet, CoreOutlet $read, PlateWriter $plates): array
+    private static function outlet(Outlet $outlet, Crate $crate): array
     {
-        return [...self::piece($outlet), 'group' => OutletGroup::of($read)->value, 'lines' => $plates->outlet($read)];
+        $piece = self::piece($outlet);
+
+        return [...$piece, 'group' => $crate->group($piece['spec'])->value];
     }
 
     /** @return array{id: string, version: int, name: string, blurb: string, spec: \stdClass} */

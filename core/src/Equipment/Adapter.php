@@ -52,6 +52,12 @@ final readonly class Adapter
         return $this->holdsBack ?? $this->derateC !== null;
     }
 
+    /** The same for two pieces that differ in nothing but their names. */
+    public function kindKey(): string
+    {
+        return serialize($this->with(id: '', name: ''));
+    }
+
     /** A sound one of this kind, as it would have to be bought: nobody has seen it yet. */
     public function forSale(): self
     {

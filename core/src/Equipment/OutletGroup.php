@@ -14,15 +14,15 @@ enum OutletGroup: string
     case Other = 'other';
     case Historic = 'historic';
 
-    public static function of(Outlet $outlet): self
+    public static function of(Coupler $coupler, CurrentKind $current): self
     {
         return match (true) {
-            $outlet->coupler->family->isHistoric() => self::Historic,
-            $outlet->coupler->isSocket() => self::Sockets,
-            $outlet->coupler->family === CouplerFamily::Ccs1, $outlet->coupler->family === CouplerFamily::Ccs2 => self::CombinedDc,
-            $outlet->coupler->family === CouplerFamily::J3400 && $outlet->current === CurrentKind::Dc => self::Hubs,
-            $outlet->coupler->family === CouplerFamily::GbtAc => self::Other,
-            $outlet->current === CurrentKind::Ac => self::AcPosts,
+            $coupler->family->isHistoric() => self::Historic,
+            $coupler->isSocket() => self::Sockets,
+            $coupler->family === CouplerFamily::Ccs1, $coupler->family === CouplerFamily::Ccs2 => self::CombinedDc,
+            $coupler->family === CouplerFamily::J3400 && $current === CurrentKind::Dc => self::Hubs,
+            $coupler->family === CouplerFamily::GbtAc => self::Other,
+            $current === CurrentKind::Ac => self::AcPosts,
             default => self::Other,
         };
     }

@@ -22,6 +22,7 @@ use Harmozon\Core\Equipment\Inlet;
 use Harmozon\Core\Equipment\Membership;
 use Harmozon\Core\Equipment\MinuteBand;
 use Harmozon\Core\Equipment\Outlet;
+use Harmozon\Core\Equipment\OutletGroup;
 use Harmozon\Core\Equipment\Pack;
 use Harmozon\Core\Equipment\Plate;
 use Harmozon\Core\Equipment\PortCorner;
@@ -146,6 +147,12 @@ final class EquipmentReader
             $node->textOrNull('known_fault', self::LONGEST_FAULT),
             array_map(self::stall(...), $node->objectsOrNone('stalls', self::MOST_STALLS)),
         );
+    }
+
+    /** The kind of outlet alone, without reading the rest of its plate. */
+    public function group(Node $outlet): OutletGroup
+    {
+        return OutletGroup::of($this->coupler($outlet, 'coupler'), $outlet->choice('current', CurrentKind::class) ?? throw $outlet->fail('current', Message::of('field.required')));
     }
 
     private static function stall(Node $node): Stall

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Fit;
 
+use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Equipment\Outlet;
 use Harmozon\Core\Equipment\Vehicle;
 
@@ -16,6 +17,24 @@ final readonly class Board
      */
     public function __construct(private Fitter $fitter, private iterable $vehicles, private iterable $outlets)
     {
+    }
+
+    /**
+     * The kit without a second piece of the same plate, which a fleet has many of: of equal chains the first in the kit is
+     * the answer. One that could be put on another of its kind stays, for the stacks that are refused.
+     *
+     * @param  list<Adapter>  $kit
+     * @return list<Adapter>
+     */
+    public static function distinct(array $kit): array
+    {
+        $distinct = [];
+        foreach ($kit as $adapter) {
+            $key = $adapter->input->is($adapter->output) ? $adapter->id : $adapter->kindKey();
+            $distinct[$key] ??= $adapter;
+        }
+
+        return array_values($distinct);
     }
 
     /** @return \Generator<int, Answer> for every pair, outlet by outlet */

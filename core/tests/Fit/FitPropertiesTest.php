@@ -7,8 +7,11 @@ namespace Harmozon\Core\Tests\Fit;
 use Eris\Generator;
 use Eris\Generators;
 use Eris\TestTrait;
+use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Fit\Answer;
+use Harmozon\Core\Fit\Board;
 use Harmozon\Core\Fit\ChainAnswer;
+use Harmozon\Core\Fit\Fitter;
 use Harmozon\Core\Fit\GateName;
 use Harmozon\Core\Fit\Result;
 use Harmozon\Core\Tests\Cases;
@@ -30,6 +33,23 @@ final class FitPropertiesTest extends TestCase
 
                 // A stack is looked at only while nothing else joins.
                 self::assertTrue($small->isStack() || $large->compare($small) <= 0);
+            });
+    }
+
+    /** A fleet has the same adapter many times: its board looks at the first of each kind, and says the same. */
+    public function test_a_second_piece_of_the_same_plate_changes_no_answer(): void
+    {
+        $this->forAll(self::kits(), Generators::elements(self::SHAPES))
+            ->then(static function (array $kit, string $outlet): void {
+                $case = Cases::read(self::atNamed($outlet, self::named([...$kit, ...$kit])));
+                $answers = array_map(
+                    static fn (array $adapters): Answer => (new Fitter($adapters, $case->conditions, $case->policy))->answer($case->outlet, $case->vehicle),
+                    [$case->adapters, Board::distinct($case->adapters)],
+                );
+
+                self::assertSame([$answers[0]->best->outcome, $answers[0]->best->expectedPeakKw()], [$answers[1]->best->outcome, $answers[1]->best->expectedPeakKw()]);
+                self::assertSame($answers[0]->best->chain->adapterIds(), $answers[1]->best->chain->adapterIds());
+                self::assertLessThanOrEqual(count($kit), count(array_filter(Board::distinct($case->adapters), static fn (Adapter $a): bool => ! $a->input->is($a->output))));
             });
     }
 

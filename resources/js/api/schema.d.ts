@@ -106,6 +106,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/garage/plates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The plates of the outlets as lines, by id */
+        get: operations["plates"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/garage/units": {
         parameters: {
             query?: never;
@@ -130,7 +147,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Every car at every outlet */
+        /** Every car at every outlet, or those in view; no more than 4000 pairs at once */
         get: operations["board"];
         put?: never;
         post?: never;
@@ -654,8 +671,6 @@ export interface components {
         };
         Outlet: {
             version: number;
-            /** @description Its plates */
-            lines: string[];
             /** @enum {string} */
             group: "sockets" | "ac" | "dc" | "hubs" | "other" | "historic";
             id: string;
@@ -932,7 +947,9 @@ export interface components {
                     stalls: components["schemas"]["Stall"][];
                     figures: {
                         path: string;
+                        /** @description A figure of the plate */
                         here: unknown;
+                        /** @description A figure of the plate */
                         file: unknown;
                         /** @description Somebody here wrote it; it stays */
                         kept: boolean;
@@ -1452,7 +1469,7 @@ export interface components {
             content: {
                 "multipart/form-data": {
                     file: string;
-                    /** @description What words of the network were assigned to: [{"kind": "standard" or "status", "theirs": "…", "ours": a coupler, a status, or "" to leave it out}] */
+                    /** @description What words of the network are assigned to: {"terms": [{"kind": "standard" or "status", "theirs": "…", "ours": a coupler, a status, or "" to leave it out}]} */
                     terms?: string;
                 };
             };
@@ -1568,6 +1585,31 @@ export interface operations {
             401: components["responses"]["Message"];
         };
     };
+    plates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Lines */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        outlets: {
+                            [key: string]: string[];
+                        };
+                    };
+                };
+            };
+            401: components["responses"]["Message"];
+        };
+    };
     setUnits: {
         parameters: {
             query?: never;
@@ -1599,6 +1641,12 @@ export interface operations {
             query?: {
                 kit?: "own" | "buy" | "none";
                 policy?: components["schemas"]["Policy"];
+                /** @description Ids with commas between them; every outlet where it is not given */
+                outlets?: string;
+                /** @description Ids with commas between them; every car where it is not given */
+                vehicles?: string;
+                /** @description So many outlets from the top instead, place by place */
+                first?: number;
             };
             header?: never;
             path?: never;

@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
-import type { Cell, Outlet } from '@/api/client';
+import { computed, nextTick, onBeforeUnmount, ref, watch } from 'vue';
+import type { Outlet } from '@/api/client';
 import { useBoard } from '@/stores/board';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
-import { useTerms } from '@/stores/terms';
 import CheckCar from './CheckCar.vue';
-import JointGlyph from '@/ui/JointGlyph.vue';
-import { kw, promised } from '@/ui/figures';
+import BoardRow from './BoardRow.vue';
+import { told } from './told';
+import { useNear } from './useNear';
 import { listed, say } from '@/words/say';
 
 interface Section {
@@ -21,7 +21,6 @@ const emit = defineEmits<{ choose: [outlet: string, vehicle: string, opensWhy: b
 const garage = useGarage();
 const board = useBoard();
 const rail = useRail();
-const terms = useTerms();
 const grid = ref<HTMLElement>();
 
 /** The row that is read as a whole: who can use this charger? */
@@ -38,9 +37,22 @@ const sections = computed<Section[]>(() =>
 const ordered = computed(() => sections.value.flatMap((s) => s.outlets));
 const rowOf = computed(() => new Map(ordered.value.map((o, i) => [o.id, i])));
 const flows = (o: string, v: string) => board.cell(o, v)?.flows === 'yes';
-const count = (v: string) => garage.outlets.filter((o) => flows(o.id, v)).length;
+/** At how many outlets each car charges; nothing where not every one is known. */
+const counts = computed(
+  () =>
+    new Map(
+      cars.value.map((v) => [
+        v.id,
+        garage.outlets.every((o) => board.cell(o.id, v.id))
+          ? say('board.count', {
+              n: garage.outlets.filter((o) => flows(o.id, v.id)).length,
+              all: garage.outlets.length,
+            })
+          : '',
+      ]),
+    ),
+);
 const mustCheck = (o: string, v: string) => board.cell(o, v)?.flows === 'maybe';
-const told = (cell: Cell | undefined): string => promised(cell?.expected_peak_kw, cell?.at_most);
 
 /** One end of the pairs that are read: where it stands in them, and what it is called. */
 interface End {
@@ -108,42 +120,60 @@ function toggleCar(id: string): void {
   board.only = board.only === id ? null : id;
 }
 
+// A whole column is read only when every outlet of it is known.
+watch(
+  () => board.only,
+  (car) => {
+    if (car !== null) {
+      void board.loadColumn(car);
+    }
+  },
+  { immediate: true },
+);
+
 function toggleRow(id: string): void {
   board.only = null;
   row.value = row.value === id ? null : id;
 }
 
-const isChosen = (o: string, v: string) => rail.pick.outlet === o && rail.pick.vehicle === v;
 const hasChoice = computed(() => Boolean(rail.outlet && cars.value.some((v) => v.id === rail.pick.vehicle)));
 /** One cell of the grid takes the Tab key: the chosen one, or the first. */
-const takesTab = (o: string, v: string) =>
-  hasChoice.value ? isChosen(o, v) : o === ordered.value[0]?.id && v === cars.value[0]?.id;
+const tab = computed(() =>
+  hasChoice.value ? rail.pick : { outlet: ordered.value[0]?.id ?? null, vehicle: cars.value[0]?.id ?? null },
+);
 
-function words(outletId: string, vehicleId: string): string {
-  const cell = board.cell(outletId, vehicleId);
-  if (!cell) {
-    return say('board.cell_unknown');
+/** A board that is soon drawn is drawn as a whole; of a longer one the first rows, and the names of the others in steps. */
+const FEW_ROWS = 60;
+const ROWS_A_STEP = 250;
+const isLong = computed(() => ordered.value.length > FEW_ROWS);
+const named = ref(FEW_ROWS);
+const { near, set, watch: watchRow } = useNear((id, isSeen) => board.see(id, isSeen));
+const indexOf = (o: string) => rowOf.value.get(o) ?? 0;
+/** Before anybody has scrolled, the first rows are. */
+const isNear = (o: string) => !isLong.value || near.has(o) || (near.size === 0 && indexOf(o) < FEW_ROWS / 2);
+const shown = computed(() =>
+  sections.value
+    .map((s) => ({ ...s, outlets: s.outlets.filter((o) => indexOf(o.id) < named.value) }))
+    .filter((s) => s.outlets.length > 0 || named.value >= ordered.value.length),
+);
+
+/** Once what is in view is there, the rest is named bit by bit, so that nothing waits for it. */
+function nameMore(): void {
+  if (named.value < ordered.value.length) {
+    named.value += ROWS_A_STEP;
+    later = setTimeout(nameMore, STEP_MS);
   }
-  const answer = cell.flows === 'yes' ? say('board.cell_flows', { outcome: cell.title, kw: told(cell) }) : cell.title;
-  const through =
-    cell.adapters.length > 0
-      ? say('board.cell_through', { answer, adapters: listed('and', cell.adapters.map(garage.tag)) })
-      : answer;
-  return say('board.cell', {
-    car: garage.vehicle(vehicleId)?.name ?? '',
-    outlet: garage.outlet(outletId)?.name ?? '',
-    answer: cell.other_way_is_hazard ? say('board.cell_other_hazard', { answer: through }) : through,
-  });
 }
+const STEP_MS = 60;
+let later: ReturnType<typeof setTimeout> | undefined;
+watch(
+  () => board.cells.size > 0 && named.value < ordered.value.length,
+  (isDue) => isDue && nameMore(),
+  { immediate: true },
+);
+onBeforeUnmount(() => clearTimeout(later));
 
-function figure(outletId: string, vehicleId: string): string {
-  const cell = board.cell(outletId, vehicleId);
-  return !cell
-    ? ''
-    : terms.short(cell.refused_by_policy ? 'refused_by_policy' : cell.outcome) || kw(cell.expected_peak_kw);
-}
-
-function move(event: KeyboardEvent, row: number, column: number): void {
+async function move(event: KeyboardEvent, row: number, column: number): Promise<void> {
   const steps: Record<string, [number, number]> = {
     ArrowUp: [-1, 0],
     ArrowDown: [1, 0],
@@ -158,10 +188,13 @@ function move(event: KeyboardEvent, row: number, column: number): void {
     return;
   }
   event.preventDefault();
-  const cell = grid.value?.querySelector<HTMLElement>(
-    `[data-cell="${Math.min(last[0], Math.max(0, target[0]))} ${Math.min(last[1], Math.max(0, target[1]))}"]`,
-  );
-  cell?.focus();
+  const to = [Math.min(last[0], Math.max(0, target[0])), Math.min(last[1], Math.max(0, target[1]))] as const;
+  const outlet = ordered.value[to[0]];
+  if (outlet && !isNear(outlet.id)) {
+    set(outlet.id, true);
+    await nextTick();
+  }
+  grid.value?.querySelector<HTMLElement>(`[data-cell="${to.join(' ')}"]`)?.focus();
 }
 </script>
 
@@ -195,79 +228,37 @@ function move(event: KeyboardEvent, row: number, column: number): void {
           @click="toggleCar(v.id)"
         >
           <span class="car-name"
-            ><strong>{{ v.name }}</strong>
-            <span class="count figures">{{
-              say('board.count', { n: count(v.id), all: garage.outlets.length })
-            }}</span></span
+            ><strong>{{ v.name }}</strong> <span class="count figures">{{ counts.get(v.id) }}</span></span
           >
           <span class="kicker">{{ v.blurb }}</span>
         </button>
       </span>
     </div>
-    <template v-for="section in sections" :key="section.id">
+    <template v-for="section in shown" :key="section.id">
       <div class="row place" role="row">
         <span role="rowheader"
           ><h2>{{ section.name }}</h2></span
         >
       </div>
-      <div v-for="o in section.outlets" :key="o.id" class="row" role="row">
-        <span class="outlet" role="rowheader">
-          <button
-            type="button"
-            class="plain-button"
-            :data-row="o.id"
-            :aria-pressed="row === o.id"
-            :title="say('board.who_can', { outlet: o.name })"
-            @click="toggleRow(o.id)"
-          >
-            {{ o.name }}
-          </button>
-        </span>
-        <span v-for="(v, column) in cars" :key="v.id" role="gridcell" :aria-selected="isChosen(o.id, v.id)">
-          <button
-            type="button"
-            class="cell"
-            :class="[board.cell(o.id, v.id)?.outcome, { chosen: isChosen(o.id, v.id) }]"
-            :tabindex="takesTab(o.id, v.id) ? 0 : -1"
-            :aria-label="words(o.id, v.id)"
-            :data-cell="`${rowOf.get(o.id)} ${column}`"
-            @click="emit('choose', o.id, v.id, $event.detail === 0)"
-            @keydown="move($event, rowOf.get(o.id) ?? 0, column)"
-          >
-            <template v-if="board.cell(o.id, v.id)">
-              <JointGlyph
-                :outcome="board.cell(o.id, v.id)?.outcome ?? 'no_joint'"
-                :tags="board.cell(o.id, v.id)?.adapters.map(garage.tag)"
-              />
-              <span class="figure figures"
-                ><small v-if="board.cell(o.id, v.id)?.at_most">{{ say('board.at_most') }}</small
-                >{{ figure(o.id, v.id)
-                }}<span v-if="board.cell(o.id, v.id)?.other_way_is_hazard" class="other-way" aria-hidden="true"
-              /></span>
-            </template>
-          </button>
-        </span>
-      </div>
+      <BoardRow
+        v-for="o in section.outlets"
+        :key="o.id"
+        :outlet="o"
+        :cars="cars"
+        :row="indexOf(o.id)"
+        :is-read="row === o.id"
+        :is-near="isNear(o.id)"
+        :tab="tab.outlet === o.id ? tab.vehicle : null"
+        @choose="(v, opensWhy) => emit('choose', o.id, v, opensWhy)"
+        @read="toggleRow(o.id)"
+        @move="(event, column) => move(event, indexOf(o.id), column)"
+        @there="(element) => watchRow(o.id, element)"
+      />
     </template>
   </div>
 </template>
 
 <style scoped>
-.figure small {
-  display: block;
-  font-size: 11px;
-  font-weight: 500;
-  line-height: 1;
-  white-space: nowrap;
-}
-
-.other-way::after {
-  content: '!';
-  margin-left: 1px;
-  color: var(--brick-text);
-  font-weight: 800;
-}
-
 .check {
   color: var(--ochre-text);
 }
@@ -319,7 +310,6 @@ function move(event: KeyboardEvent, row: number, column: number): void {
 }
 
 /* A wide board scrolls under its row names. */
-.outlet,
 .head > :first-child,
 .place > span {
   position: sticky;
@@ -344,17 +334,6 @@ function move(event: KeyboardEvent, row: number, column: number): void {
   --column: 108px;
 }
 
-.dense :deep(.joint) {
-  width: 50px;
-  height: 18.4px;
-}
-
-.dense .cell {
-  gap: 5px;
-  padding: 2px 4px;
-  font-size: 13.5px;
-}
-
 .dense .car strong {
   font-size: 13px;
 }
@@ -371,55 +350,6 @@ function move(event: KeyboardEvent, row: number, column: number): void {
   max-width: 560px;
 }
 
-.outlet {
-  padding-right: 10px;
-  line-height: 1.2;
-}
-
-.cell {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  min-height: 33px;
-  width: 100%;
-  padding: 2px 8px;
-  border: 1.5px solid transparent;
-  background: none;
-  cursor: pointer;
-  text-align: left;
-}
-
-.cell:hover {
-  background: var(--paper-raised);
-}
-
-.cell.chosen {
-  border-color: var(--ink);
-  background: var(--paper-raised);
-}
-
-.cell:focus-visible {
-  outline-offset: -2px;
-}
-
-.figure {
-  font-weight: 660;
-}
-
-.unverified .figure {
-  color: var(--ochre-text);
-}
-
-.hazard .figure {
-  color: var(--brick-text);
-  white-space: nowrap;
-}
-
-.wont_charge .figure,
-.no_joint .figure {
-  color: var(--ink-faint);
-  font-weight: 500;
-}
 .car-name {
   display: flex;
   gap: 8px;

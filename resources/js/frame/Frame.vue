@@ -29,9 +29,10 @@ const showsKeys = ref(false);
 
 onMounted(async () => {
   try {
+    const top = board.open();
     await Promise.all([terms.load(), garage.load()]);
     isReady.value = true;
-    await Promise.all([board.load(), rail.refresh()]);
+    await Promise.all([top.then(board.complete), rail.refresh()]);
   } catch (e) {
     error.value = wordsOf(e);
   }

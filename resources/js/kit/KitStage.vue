@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, onMounted, ref } from 'vue';
 import { pricePlate } from '@/plates/lines';
 import { useEdit, type Draft, type Found, type PieceKind } from '@/stores/edit';
 import { useGarage } from '@/stores/garage';
@@ -16,6 +16,8 @@ const edit = useEdit();
 const opened = ref<{ kind: PieceKind; found: Found | null; draft: Draft; read: string[] } | null>(null);
 const importing = ref(false);
 const { error, attempt } = useAttempt();
+
+onMounted(() => attempt(garage.loadPlates));
 
 const newOnes: Record<PieceKind, Code> = {
   vehicles: 'kit.new_vehicles',
@@ -110,7 +112,7 @@ const newCar = (): Draft => ({
           :key="o.id"
           :name="o.name"
           :blurb="o.blurb"
-          :lines="[...o.lines, pricePlate(o)]"
+          :lines="[...garage.linesOf(o.id), pricePlate(o)]"
           @edit="open(o.id)"
           @remove="attempt(() => edit.remove('outlets', o.id, o.name))"
         />

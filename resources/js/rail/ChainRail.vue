@@ -79,7 +79,7 @@ const binds = (links: (Link | undefined)[]) =>
 const outletOptions = computed(() =>
   garage.places.map((p) => ({
     group: p.name,
-    items: p.outlets.map((o) => ({ id: o.id, name: o.name, hint: o.lines[0] ?? '' })),
+    items: p.outlets.map((o) => ({ id: o.id, name: o.name, hint: garage.linesOf(o.id)[0] ?? '' })),
   })),
 );
 const vehicleOptions = computed(() => [
@@ -123,6 +123,7 @@ const verdictKw = computed(() => {
           :label="say('rail.swap_outlet')"
           :groups="outletOptions"
           :chosen="rail.outlet.id"
+          @open="garage.loadPlates"
           @choose="(id) => rail.choose({ outlet: id })"
         >
           <RailPiece

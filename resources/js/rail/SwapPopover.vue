@@ -9,7 +9,7 @@ defineProps<{
   groups: { group: string; items: { id: string; name: string; hint: string }[] }[];
   chosen: string;
 }>();
-const emit = defineEmits<{ choose: [id: string] }>();
+const emit = defineEmits<{ choose: [id: string]; open: [] }>();
 
 const isOpen = ref(false);
 const list = ref<HTMLElement>();
@@ -42,6 +42,8 @@ async function focusFirst(): Promise<void> {
     placement="bottom-start"
     :width="300"
     :show-arrow="false"
+    :persistent="false"
+    @show="emit('open')"
     @after-enter="focusFirst"
   >
     <template #reference>

@@ -7,6 +7,7 @@ export const useGarage = defineStore('garage', () => {
   const vehicles = ref<Vehicle[]>([]);
   const adapters = ref<Adapter[]>([]);
   const places = ref<Place[]>([]);
+  const plates = ref<Record<string, string[]> | null>(null);
   const groups = ref<{ id: string; name: string }[]>([]);
   let loading: Promise<void> | null = null;
 
@@ -28,16 +29,42 @@ export const useGarage = defineStore('garage', () => {
   }
 
   /** Reads everything anew, after a piece was changed. */
-  function reload(): Promise<void> {
+  async function reload(): Promise<void> {
     loading = null;
-    return load();
+    await Promise.all([load(), plates.value === null ? undefined : readPlates()]);
   }
 
-  const vehicle = (id: string | null) => vehicles.value.find((v) => v.id === id);
-  const adapter = (id: string | null) => adapters.value.find((a) => a.id === id);
-  const outlet = (id: string | null) => outlets.value.find((o) => o.id === id);
+  async function readPlates(): Promise<void> {
+    plates.value = (await ask(api.GET('/garage/plates'))).outlets;
+  }
+
+  /** The plates of the outlets as lines, once somebody wants them. */
+  const loadPlates = async (): Promise<void> => (plates.value === null ? readPlates() : undefined);
+
+  const byId = <T extends { id: string }>(list: readonly T[]) => new Map(list.map((one) => [one.id, one]));
+  const vehiclesById = computed(() => byId(vehicles.value));
+  const adaptersById = computed(() => byId(adapters.value));
+  const outletsById = computed(() => byId(outlets.value));
+  const vehicle = (id: string | null) => vehiclesById.value.get(id ?? '');
+  const adapter = (id: string | null) => adaptersById.value.get(id ?? '');
+  const outlet = (id: string | null) => outletsById.value.get(id ?? '');
+  const linesOf = (outletId: string): string[] => plates.value?.[outletId] ?? [];
   /** The letters on an adapter; a plus for one that would have to be bought. */
   const tag = (adapterId: string) => adapter(adapterId)?.tag ?? '+';
 
-  return { vehicles, adapters, places, groups, outlets, load, reload, vehicle, adapter, outlet, tag };
+  return {
+    vehicles,
+    adapters,
+    places,
+    groups,
+    outlets,
+    load,
+    reload,
+    loadPlates,
+    linesOf,
+    vehicle,
+    adapter,
+    outlet,
+    tag,
+  };
 });

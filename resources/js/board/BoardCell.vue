@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Cell } from '@/api/client';
+import { useGarage } from '@/stores/garage';
+import { useTerms } from '@/stores/terms';
+import JointGlyph from '@/ui/JointGlyph.vue';
+import { kw } from '@/ui/figures';
+import { say } from '@/words/say';
+
+/** What a pair comes to: how it joins, and its kW or why there are none. */
+const props = defineProps<{ cell: Cell }>();
+
+const garage = useGarage();
+const terms = useTerms();
+const figure = computed(
+  () =>
+    terms.short(props.cell.refused_by_policy ? 'refused_by_policy' : props.cell.outcome) ||
+    kw(props.cell.expected_peak_kw),
+);
+</script>
+
+<template>
+  <JointGlyph :outcome="cell.outcome" :tags="cell.adapters.map(garage.tag)" />
+  <span class="figure figures" :class="cell.outcome"
+    ><small v-if="cell.at_most">{{ say('board.at_most') }}</small
+    >{{ figure }}<span v-if="cell.other_way_is_hazard" class="other-way" aria-hidden="true"
+  /></span>
+</template>
+
+<style scoped>
+.figure {
+  font-weight: 660;
+}
+
+.figure small {
+  display: block;
+  font-size: 11px;
+  font-weight: 500;
+  line-height: 1;
+  white-space: nowrap;
+}
+
+.other-way::after {
+  content: '!';
+  margin-left: 1px;
+  color: var(--brick-text);
+  font-weight: 800;
+}
+
+:global(.dense .joint) {
+  width: 50px;
+  height: 18.4px;
+}
+
+.unverified {
+  color: var(--ochre-text);
+}
+
+.hazard {
+  color: var(--brick-text);
+  white-space: nowrap;
+}
+
+.wont_charge,
+.no_joint {
+  color: var(--ink-faint);
+  font-weight: 500;
+}
+</style>

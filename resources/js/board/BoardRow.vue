@@ -1,0 +1,159 @@
+<script setup lang="ts">
+import { onBeforeUnmount, onMounted, ref } from 'vue';
+import type { Outlet, Vehicle } from '@/api/client';
+import { useBoard } from '@/stores/board';
+import { useGarage } from '@/stores/garage';
+import { useRail } from '@/stores/rail';
+import { listed, say } from '@/words/say';
+import BoardCell from './BoardCell.vue';
+import { told } from './told';
+
+/** One outlet with every car; its cells are drawn only while it is near what is in view. */
+const props = defineProps<{
+  outlet: Outlet;
+  cars: Vehicle[];
+  row: number;
+  isRead: boolean;
+  isNear: boolean;
+  /** The car whose cell here takes the Tab key. */
+  tab: string | null;
+}>();
+const emit = defineEmits<{
+  choose: [vehicle: string, opensWhy: boolean];
+  read: [];
+  move: [event: KeyboardEvent, column: number];
+  there: [element: HTMLElement | null];
+}>();
+
+const garage = useGarage();
+const board = useBoard();
+const rail = useRail();
+const element = ref<HTMLElement>();
+
+onMounted(() => emit('there', element.value ?? null));
+onBeforeUnmount(() => emit('there', null));
+
+const cellOf = (vehicle: string) => board.cell(props.outlet.id, vehicle);
+const isChosen = (vehicle: string) => rail.pick.outlet === props.outlet.id && rail.pick.vehicle === vehicle;
+
+function words(car: Vehicle): string {
+  const cell = cellOf(car.id);
+  if (!cell) {
+    return say('board.cell_unknown');
+  }
+  const answer = cell.flows === 'yes' ? say('board.cell_flows', { outcome: cell.title, kw: told(cell) }) : cell.title;
+  const through =
+    cell.adapters.length > 0
+      ? say('board.cell_through', { answer, adapters: listed('and', cell.adapters.map(garage.tag)) })
+      : answer;
+  return say('board.cell', {
+    car: car.name,
+    outlet: props.outlet.name,
+    answer: cell.other_way_is_hazard ? say('board.cell_other_hazard', { answer: through }) : through,
+  });
+}
+</script>
+
+<template>
+  <div ref="element" class="row" :class="{ far: !isNear }" role="row" :data-outlet="outlet.id">
+    <span class="outlet" role="rowheader">
+      <button
+        type="button"
+        class="plain-button"
+        :data-row="outlet.id"
+        :aria-pressed="isRead"
+        :title="say('board.who_can', { outlet: outlet.name })"
+        @click="emit('read')"
+      >
+        {{ outlet.name }}
+      </button>
+    </span>
+    <template v-if="isNear">
+      <span v-for="(v, column) in cars" :key="v.id" role="gridcell" :aria-selected="isChosen(v.id)">
+        <button
+          type="button"
+          class="cell"
+          :class="[cellOf(v.id)?.outcome, { chosen: isChosen(v.id) }]"
+          :tabindex="v.id === tab ? 0 : -1"
+          :aria-label="words(v)"
+          :data-cell="`${row} ${column}`"
+          @click="emit('choose', v.id, $event.detail === 0)"
+          @keydown="emit('move', $event, column)"
+        >
+          <BoardCell v-if="cellOf(v.id)" :cell="cellOf(v.id)!" />
+        </button>
+      </span>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.row {
+  display: grid;
+  grid-template-columns: minmax(150px, 1.6fr) repeat(var(--cars), minmax(var(--column), 1fr));
+  align-items: center;
+  min-height: 34px;
+  border-bottom: 1px solid var(--line);
+}
+
+/* Nobody sees it: it is laid out when it comes near. */
+.far {
+  contain-intrinsic-height: 34px;
+  content-visibility: auto;
+}
+
+/* A wide board scrolls under its row names. */
+.outlet {
+  position: sticky;
+  z-index: 2;
+  left: 0;
+  padding-right: 10px;
+  background: var(--paper);
+
+  /* Covers the padding at the left too. */
+  box-shadow: -20px 0 0 var(--paper);
+  line-height: 1.2;
+}
+
+.far .outlet {
+  position: static;
+  box-shadow: none;
+}
+
+.cell {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 33px;
+  width: 100%;
+  padding: 2px 8px;
+  border: 1.5px solid transparent;
+  background: none;
+  cursor: pointer;
+  text-align: left;
+}
+
+.dense .cell {
+  gap: 5px;
+  padding: 2px 4px;
+  font-size: 13.5px;
+}
+
+.cell:hover {
+  background: var(--paper-raised);
+}
+
+.cell.chosen {
+  border-color: var(--ink);
+  background: var(--paper-raised);
+}
+
+.cell:focus-visible {
+  outline-offset: -2px;
+}
+
+[aria-pressed='true'] {
+  text-decoration: underline;
+  text-underline-offset: 3px;
+}
+</style>
