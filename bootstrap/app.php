@@ -71,7 +71,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
             ], $isGone ? 410 : 409);
         });
         // The framework would name its own classes and repeat the id.
-        $exceptions->render(static fn (NotFoundHttpException $e, Request $request): ?JsonResponse => $request->is('api/*') && $e->getPrevious() instanceof ModelNotFoundException
+        $exceptions->render(static fn (NotFoundHttpException $e, Request $request): ?JsonResponse => $request->is('api/*') && ($e->getPrevious() instanceof ModelNotFoundException || $e->getMessage() === '')
             ? new JsonResponse(['message' => app(Voice::class)->say(Message::of('app.no_such_record'))], 404)
             : null);
         $exceptions->dontReport([Refusal::class, OutOfDate::class]);

@@ -55,7 +55,7 @@ final class JudgeMemory
     private static function code(): string
     {
         if (self::$code === null) {
-            $files = glob(base_path('core/src/*/*.php'));
+            $files = glob(base_path('core/src/{*,*/*}/*.php'), GLOB_BRACE);
             self::$code = md5(implode(' ', array_map(static fn (string $file): string => $file.(int) filemtime($file), $files === false ? [] : $files)));
         }
 

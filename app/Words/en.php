@@ -5,6 +5,8 @@ declare(strict_types=1);
 /* What the application itself has to say, beside the core's patterns (core/words/en.php). */
 return [
     'app.sign_in_refused' => 'This e-mail address and password do not belong together.',
+    'app.no_demo' => 'There is no made-up garage here: whoever runs this can have one with HARMOZON_DEMO=true.',
+    'app.another_site' => 'This was asked from the page of another site. Nothing was done.',
     'app.demo_not_loaded' => 'The demo garage is not loaded: run ./harmozon reset-demo.',
     'app.changed_meanwhile' => '{name} was changed meanwhile, perhaps in another tab. Nothing of yours was written, and nothing is lost.',
     'app.put_aside' => '{name} was put aside meanwhile, perhaps in another tab. Nothing of yours was written, and nothing is lost.',

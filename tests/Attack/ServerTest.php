@@ -65,6 +65,33 @@ final class ServerTest extends TestCase
         }
     }
 
+    public function test_while_a_long_file_comes_in_everybody_else_is_answered(): void
+    {
+        $server = self::server();
+        $rows = Rounds::of(3_000, 86_390);
+        $file = (string) tempnam(sys_get_temp_dir(), 'rows');
+        file_put_contents($file, "t_s,soc_pct,volts,amps\n".implode("\n", array_map(static fn (int $i): string => sprintf('%d,%.2f,350,%.1f', $i, 10 + 60 * $i / $rows, 40 + sin($i / 50)), range(0, $rows - 1))));
+        [$own, $other] = [self::begin($server), self::begin($server)];
+        $waits = $refused = [];
+        $loaded = $server->during(['POST', "/sessions/{$own}/readings-file", ['file' => $file]], static function () use ($server, $other, &$waits, &$refused): void {
+            $began = hrtime(true);
+            [$status] = $server->ask('POST', "/sessions/{$other}/readings", ['readings' => self::readings(count($waits), 1)]);
+            $waits[] = (hrtime(true) - $began) / 1e9;
+            if ($status !== 200) {
+                $refused[] = $status;
+            }
+        });
+        unlink($file);
+
+        self::assertSame([200, $rows], [$loaded[0], $loaded[1]['added'] ?? null]);
+        self::assertSame([], $refused);
+        self::assertSame(count($waits), $server->ask('GET', "/sessions/{$other}/readings")[1]['count']);
+        if ($rows > 10_000) {
+            fwrite(STDERR, sprintf("\n%d readings of others while %d rows came in; the longest wait %.2f s\n", count($waits), $rows, max($waits)));
+            self::assertLessThan(2.0, max($waits));
+        }
+    }
+
     private static function begin(Server $server): string
     {
         [$found, $garage] = $server->ask('GET', '/garage');

@@ -54,7 +54,9 @@ final class AccountController extends Controller
     /** Only in demo mode: the made-up garage, without a password. */
     public function openDemo(Request $request, Voice $voice): JsonResponse
     {
-        abort_unless(config('harmozon.demo') === true, 404);
+        if (config('harmozon.demo') !== true) {
+            abort(404, $voice->say(Message::of('app.no_demo')));
+        }
         $user = User::query()->firstWhere('email', config('harmozon.demo_email'));
         if ($user === null) {
             abort(404, $voice->say(Message::of('app.demo_not_loaded')));

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use Closure;
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Voice;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -14,7 +16,9 @@ final class SameOrigin
     public function handle(Request $request, Closure $next): Response
     {
         $origin = $request->headers->get('Origin');
-        abort_if($origin !== null && $origin !== $request->getSchemeAndHttpHost(), 403);
+        if ($origin !== null && $origin !== $request->getSchemeAndHttpHost()) {
+            abort(403, app(Voice::class)->say(Message::of('app.another_site')));
+        }
         $response = $next($request);
         assert($response instanceof Response);
 
