@@ -1,6 +1,5 @@
 import { defineConfig } from '@playwright/test';
-
-const port = Number(process.env.HARMOZON_TEST_PORT ?? 8179);
+import { portOf, WORKERS } from './tests/Browser/workers';
 
 export default defineConfig({
   testDir: 'tests/Browser',
@@ -8,13 +7,12 @@ export default defineConfig({
   expect: { timeout: 10_000 },
   fullyParallel: true,
   forbidOnly: Boolean(process.env.CI),
-  workers: 2,
+  workers: WORKERS,
   // A shared machine may stall a browser; a test that fails twice is broken.
   retries: process.env.CI ? 1 : 0,
   reporter: [['list'], ['junit']],
   outputDir: '.cache/playwright',
   use: {
-    baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
     trace: 'off',
     screenshot: 'only-on-failure',
@@ -31,10 +29,10 @@ export default defineConfig({
       ],
     },
   },
-  webServer: {
+  webServer: Array.from({ length: WORKERS }, (_, worker) => ({
     command: 'bash tests/Browser/serve.sh',
-    url: `http://127.0.0.1:${port}/sign-in`,
-    env: { HARMOZON_TEST_PORT: String(port) },
+    url: `http://127.0.0.1:${portOf(worker)}/sign-in`,
+    env: { HARMOZON_TEST_PORT: String(portOf(worker)) },
     timeout: 60_000,
-  },
+  })),
 });

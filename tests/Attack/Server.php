@@ -131,7 +131,7 @@ final class Server
         curl_setopt_array($handle, [
             CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => 120,
             CURLOPT_POSTFIELDS => match (true) {
-                $isForm => [...$body, 'file' => new \CURLFile($file)],
+                $isForm => [...array_filter($body, is_scalar(...)), 'file' => new \CURLFile($file)],
                 $body === null => null,
                 default => json_encode($body, JSON_PARTIAL_OUTPUT_ON_ERROR),
             },

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test, type Page } from '@playwright/test';
-import { choose, openDemo, readingsFile } from './support';
+import { type Page } from '@playwright/test';
+import { choose, expect, openDemo, readingsFile, test } from './support';
 
 /** Faults of the page as it stands by every rule of the checker, experimental ones as well, one line each. */
 async function faults(page: Page): Promise<string[]> {

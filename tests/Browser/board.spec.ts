@@ -1,5 +1,4 @@
-import { expect, test } from '@playwright/test';
-import { cell, choose, openDemo } from './support';
+import { cell, choose, expect, openDemo, test } from './support';
 
 test.describe.configure({ mode: 'serial' });
 

@@ -1,5 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
-import { choose, openDemo } from './support';
+import { type Page } from '@playwright/test';
+import { choose, expect, openDemo, test } from './support';
 
 const rail = (page: Page) => page.getByRole('group', { name: 'The chain' });
 const verdict = (page: Page) => page.locator('.verdict');

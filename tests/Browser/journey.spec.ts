@@ -1,5 +1,4 @@
-import { expect, test } from '@playwright/test';
-import { cell, choose, demo, openDemo, readingsFile } from './support';
+import { cell, choose, demo, expect, openDemo, readingsFile, test } from './support';
 
 test('from signing in to a session that stands in the log', async ({ page, baseURL }) => {
   const elsewhere: string[] = [];

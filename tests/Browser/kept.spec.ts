@@ -1,5 +1,4 @@
-import { expect, test } from '@playwright/test';
-import { cell, choose, demo, openDemo } from './support';
+import { cell, choose, demo, expect, openDemo, test } from './support';
 
 // What a person typed is theirs.
 

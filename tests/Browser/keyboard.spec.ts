@@ -1,5 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
-import { cell, demo } from './support';
+import { type Page } from '@playwright/test';
+import { cell, demo, expect, test } from './support';
 
 /** Tab until the focus stands on something with this name; fails when it cannot be reached. */
 async function tabTo(page: Page, name: RegExp): Promise<void> {

@@ -1,4 +1,23 @@
-import { expect, type Page } from '@playwright/test';
+import { execFileSync } from 'node:child_process';
+import { test as plain, expect, type Page } from '@playwright/test';
+import { portOf } from './workers';
+
+/* eslint-disable no-empty-pattern -- the runner reads from the pattern what a fixture needs */
+/** A test at the server of its own worker, whose demo garage is as it was at first. */
+export const test = plain.extend<{ freshGarage: undefined }>({
+  baseURL: async ({}, use, { parallelIndex }) => use(`http://127.0.0.1:${portOf(parallelIndex)}`),
+  freshGarage: [
+    async ({}, use, { parallelIndex }) => {
+      execFileSync('bash', ['tests/Browser/fresh.sh'], {
+        env: { ...process.env, HARMOZON_TEST_PORT: String(portOf(parallelIndex)) },
+      });
+      await use(undefined);
+    },
+    { auto: true },
+  ],
+});
+/* eslint-enable no-empty-pattern */
+export { expect };
 
 export const demo = { email: 'marionette@lanternfish.example', password: 'dovetail-and-shim' };
 

@@ -103,6 +103,9 @@ watch([() => board.kit, () => board.policy], () => rail.refresh());
   flex: 1;
   overflow: auto;
   min-width: 0;
+
+  /* What is brought into view does not stop under the names. */
+  scroll-padding: 64px 12px 12px 170px;
   padding: 0 20px 10px;
 }
 
@@ -141,6 +144,11 @@ watch([() => board.kit, () => board.policy], () => rail.refresh());
   }
 
   .switches {
+    position: sticky;
+    left: 0;
+    flex-wrap: wrap;
+    width: fit-content;
+    max-width: calc(100vw - 24px);
     margin-bottom: 6px;
   }
 }

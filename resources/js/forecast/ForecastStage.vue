@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core';
-import { onUnmounted, ref, watch } from 'vue';
+import { computed, onUnmounted, ref, watch } from 'vue';
 import AskForm from '@/plates/AskForm.vue';
 import { useAccount } from '@/stores/account';
 import { useBoard } from '@/stores/board';
@@ -27,6 +27,9 @@ const account = useAccount();
 const isWide = useMediaQuery('(width > 1180px)');
 const axis = ref<Axis>('time');
 const showsVoltsAmps = ref(false);
+
+/** Until the first answer nothing is shown that it would push away. */
+const isHere = computed(() => forecast.main !== null || forecast.error !== '');
 
 const axes = [
   { label: say('forecast.over_time'), value: 'time' },
@@ -105,7 +108,8 @@ onUnmounted(() => (forecast.cursorS = null));
         <p>{{ forecast.main.stopped }}</p>
         <AskForm v-for="ask in forecast.main.asks" :key="ask.path" :ask="ask" />
       </div>
-      <div class="sheet">
+      <p v-if="!isHere" class="quiet" role="status">{{ say('forecast.coming') }}</p>
+      <div v-if="isHere" class="sheet">
         <el-segmented v-model="forecast.sheet" class="sheets" :options="sheets" :aria-label="say('forecast.sheets')" />
         <NextFive
           v-if="forecast.sheet === 'next' && forecast.main && forecast.main.minutes !== null"
@@ -115,11 +119,11 @@ onUnmounted(() => (forecast.cursorS = null));
         <StopRanking v-else-if="forecast.sheet === 'stops'" />
         <StickerStrip v-else-if="forecast.sheet === 'sticker' && forecast.answer" :sticker="forecast.answer.sticker" />
       </div>
-      <p class="quiet small">
+      <p v-if="isHere" class="quiet small">
         {{ say('forecast.no_promise') }}
       </p>
     </section>
-    <aside class="need"><NeedPanel /></aside>
+    <aside v-if="isHere" class="need"><NeedPanel /></aside>
   </div>
 </template>
 

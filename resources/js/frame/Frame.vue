@@ -9,6 +9,7 @@ import { useTerms } from '@/stores/terms';
 import UndoBar from './UndoBar.vue';
 import { useUndo } from '@/stores/undo';
 import KeysDialog from './KeysDialog.vue';
+import AccountTools from './AccountTools.vue';
 import StageStrip from './StageStrip.vue';
 import SignInAgain from './SignInAgain.vue';
 import { stages } from './stages';
@@ -52,7 +53,10 @@ useShortcuts({
 <template>
   <div class="frame">
     <a class="skip" href="#stage">{{ say('frame.skip') }}</a>
-    <section class="top" :aria-label="say('frame.rail')"><ChainRail /></section>
+    <section class="top" :aria-label="say('frame.rail')">
+      <AccountTools class="by-hand" />
+      <ChainRail />
+    </section>
     <StageStrip class="strip" @keys="showsKeys = true" />
     <main id="stage" class="stage" tabindex="-1">
       <p v-if="error" class="complaint" role="alert">{{ error }}</p>
@@ -91,6 +95,11 @@ useShortcuts({
   background: var(--paper-sunk);
 }
 
+/* On a narrow screen the strip holds the stages alone. */
+.by-hand {
+  display: none;
+}
+
 /* Positioned, so that what is hidden inside it for screen readers is clipped with it. */
 .stage {
   position: relative;
@@ -110,6 +119,13 @@ useShortcuts({
 
   .strip {
     order: 3;
+  }
+
+  .by-hand {
+    display: flex;
+    justify-content: flex-end;
+    padding: 2px 12px 0;
+    font-size: 13px;
   }
 }
 </style>

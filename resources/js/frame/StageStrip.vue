@@ -1,16 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
-import { useAccount } from '@/stores/account';
-import { useTheme } from '@/ui/useTheme';
+import AccountTools from './AccountTools.vue';
 import { stages } from './stages';
 import { say } from '@/words/say';
 
 defineEmits<{ keys: [] }>();
 
 const route = useRoute();
-const account = useAccount();
-const theme = useTheme();
 const current = computed(() => route.meta.stage);
 </script>
 
@@ -29,15 +26,9 @@ const current = computed(() => route.meta.stage);
       </li>
     </ol>
     <div id="stage-tools" class="stage-tools" />
-    <div class="tools">
-      <button type="button" class="plain-button" @click="theme.toggle">
-        {{ theme.isNight() ? say('frame.day') : say('frame.night') }}
-      </button>
+    <AccountTools class="tools">
       <button type="button" class="plain-button" @click="$emit('keys')"><kbd>?</kbd> {{ say('frame.keys') }}</button>
-      <button type="button" class="plain-button" :title="account.me?.user.name" @click="account.signOut">
-        {{ say('frame.sign_out') }}
-      </button>
-    </div>
+    </AccountTools>
   </nav>
 </template>
 
@@ -90,18 +81,6 @@ a.here {
   margin: 0 22px 0 auto;
 }
 
-.tools {
-  display: flex;
-  gap: 20px;
-  align-items: center;
-  color: var(--ink-soft);
-  font-size: 14px;
-}
-
-.tools button:hover {
-  color: var(--ink);
-}
-
 @media (width <= 720px) {
   .strip {
     padding: 0 4px env(safe-area-inset-bottom);
@@ -115,12 +94,12 @@ a.here {
   }
 
   li {
-    flex: 1;
+    flex: 1 1 auto;
   }
 
   a {
     justify-content: center;
-    padding: 15px 0 13px;
+    padding: 15px 4px 13px;
     border-bottom: 0;
     border-top: 3px solid transparent;
     font-size: 13px;

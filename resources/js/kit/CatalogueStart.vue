@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import { api, ask } from '@/api/client';
 import type { components } from '@/api/schema';
 import type { Draft } from '@/stores/edit';
+import { useAttempt } from '@/ui/useAttempt';
 import { say } from '@/words/say';
 
 /** Begins a plate from a kind of the catalogue; what its own plate must tell is shown beside it. */
@@ -11,25 +12,49 @@ const emit = defineEmits<{ begin: [draft: Draft, read: string[]] }>();
 
 const catalogue = ref<components['schemas']['Catalogue'] | null>(null);
 const isOpen = ref(false);
-const groups = computed(() => {
+const { error, attempt } = useAttempt();
+const wanted = ref('');
+const input = ref<HTMLInputElement>();
+const all = computed(() => {
   const c = catalogue.value;
   if (!c) {
     return [];
   }
   return props.what === 'adapters'
-    ? [{ name: say('kit.adapter_kinds'), items: c.adapters.map((k) => ({ ...k, hint: '' })) }]
+    ? [{ name: '', items: c.adapters.map((k) => ({ ...k, hint: '' })) }]
     : c.groups.map((g) => ({
         name: g.name,
         items: c.chargers.filter((k) => k.group === g.id).map((k) => ({ ...k, hint: k.seen })),
       }));
 });
+/** Kinds that hold every word that is looked for. */
+const groups = computed(() => {
+  const words = wanted.value.toLowerCase().split(/\s+/).filter(Boolean);
+  const isWanted = (text: string) => words.every((word) => text.toLowerCase().includes(word));
+  return all.value
+    .map((g) => ({ ...g, items: g.items.filter((i) => isWanted(`${g.name} ${i.id} ${i.name} ${i.hint}`)) }))
+    .filter((g) => g.items.length > 0);
+});
 
-async function load(): Promise<void> {
-  catalogue.value ??= await ask(api.GET('/catalogue'));
+function open(): Promise<void> {
+  wanted.value = '';
+  isOpen.value = true;
+  return attempt(async () => {
+    catalogue.value ??= await ask(api.GET('/catalogue'));
+  });
 }
 
-function begin(id: string): void {
+let chosen: string | null = null;
+
+function choose(id: string): void {
+  chosen = id;
   isOpen.value = false;
+}
+
+/** Only once the dialog has gone: it gives the focus back to its own button first. */
+function hand(): void {
+  const id = chosen;
+  chosen = null;
   const charger = catalogue.value?.chargers.find((k) => k.id === id);
   const adapter = catalogue.value?.adapters.find((k) => k.id === id);
   if (props.what === 'chargers' && charger) {
@@ -42,40 +67,61 @@ function begin(id: string): void {
 </script>
 
 <template>
-  <el-popover
-    v-model:visible="isOpen"
-    trigger="click"
-    placement="bottom-end"
-    :width="360"
-    :show-arrow="false"
-    @show="load"
+  <button type="button" class="text-button" aria-haspopup="dialog" @click="open">
+    {{ what === 'adapters' ? say('kit.add_adapter') : say('kit.add_outlet') }}
+  </button>
+  <el-dialog
+    v-model="isOpen"
+    :title="what === 'adapters' ? say('kit.adapter_kinds') : say('kit.charger_kinds')"
+    width="min(560px, 94%)"
+    append-to-body
+    destroy-on-close
+    @opened="input?.focus()"
+    @closed="hand"
   >
-    <template #reference>
-      <button type="button" class="text-button" :aria-expanded="isOpen">
-        {{ what === 'adapters' ? say('kit.add_adapter') : say('kit.add_outlet') }}
-      </button>
-    </template>
+    <label class="search">
+      {{ say('kit.find_kind') }}
+      <input ref="input" v-model="wanted" type="search" autocomplete="off" />
+    </label>
+    <p v-if="error" class="complaint" role="alert">{{ error }}</p>
     <div class="list">
       <template v-for="group in groups" :key="group.name">
-        <h3 class="kicker">{{ group.name }}</h3>
+        <h3 v-if="group.name" class="kicker">{{ group.name }}</h3>
         <button
           v-for="item in group.items"
           :key="item.id"
           type="button"
           class="item plain-button"
-          @click="begin(item.id)"
+          @click="choose(item.id)"
         >
           {{ item.name }} <span class="quiet">{{ item.hint }}</span>
         </button>
       </template>
     </div>
-  </el-popover>
+    <p v-if="catalogue && groups.length === 0" class="quiet" role="status">{{ say('kit.no_kind', { wanted }) }}</p>
+  </el-dialog>
 </template>
 
 <style scoped>
+.search {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 12px;
+  align-items: baseline;
+}
+
+.search input {
+  flex: 1;
+  min-width: 180px;
+  padding: 5px 8px;
+  border: 1px solid var(--line-strong);
+  background: var(--paper-raised);
+}
+
 .list {
   overflow: auto;
   max-height: 56vh;
+  margin-top: 10px;
 }
 
 h3 {

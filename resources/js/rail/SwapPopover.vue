@@ -74,7 +74,7 @@ async function focusFirst(): Promise<void> {
 .swap {
   position: relative;
   display: flex;
-  min-width: 0;
+  min-width: 24px;
 }
 
 .swap:hover :deep(.piece),

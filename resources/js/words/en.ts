@@ -212,6 +212,7 @@ export const en = {
   'forecast.sheet_compare': 'Compare',
   'forecast.sheet_stops': 'Where to go',
   'forecast.sheet_sticker': 'Sticker',
+  'forecast.coming': 'Working it out.',
   'forecast.no_promise':
     'A forecast is arithmetic on plates, not a promise. The handbooks of the car and the adapter outrank it.',
   'forecast.to': 'to {percent}',
@@ -440,6 +441,9 @@ export const en = {
   'kit.add_adapter': 'Add an adapter from the catalogue',
   'kit.add_outlet': 'Add an outlet from the catalogue',
   'kit.add_place': 'Add a place',
+  'kit.charger_kinds': 'Kinds of charger',
+  'kit.find_kind': 'Look for',
+  'kit.no_kind': 'No kind is called "{wanted}".',
   'kit.adapter_kinds': 'Kinds of adapter',
   'kit.read_adapter': "the adapter's own plate, every figure of it",
   'kit.rename': 'Rename',

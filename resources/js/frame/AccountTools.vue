@@ -1,0 +1,35 @@
+<script setup lang="ts">
+import { useAccount } from '@/stores/account';
+import { useTheme } from '@/ui/useTheme';
+import { say } from '@/words/say';
+
+/** Day or night, and the way out. */
+const account = useAccount();
+const theme = useTheme();
+</script>
+
+<template>
+  <div class="tools">
+    <button type="button" class="plain-button" @click="theme.toggle">
+      {{ theme.isNight() ? say('frame.day') : say('frame.night') }}
+    </button>
+    <slot />
+    <button type="button" class="plain-button" :title="account.me?.user.name" @click="account.signOut">
+      {{ say('frame.sign_out') }}
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.tools {
+  display: flex;
+  gap: 20px;
+  align-items: center;
+  color: var(--ink-soft);
+  font-size: 14px;
+}
+
+.tools :deep(button:hover) {
+  color: var(--ink);
+}
+</style>

@@ -1,0 +1,6 @@
+/** Browsers at once; each has a server and a garage of its own. */
+export const WORKERS = 2;
+
+const firstPort = Number(process.env.HARMOZON_TEST_PORT ?? 8179);
+
+export const portOf = (worker: number): number => firstPort + worker;
