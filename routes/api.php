@@ -24,7 +24,7 @@ Route::middleware('auth')->name('api.')->group(static function (): void {
     Route::get('garage', [GarageController::class, 'show'])->name('garage');
     Route::get('garage/plates', [GarageController::class, 'plates'])->name('garage.plates');
     Route::get('terms', [GarageController::class, 'terms'])->name('terms');
-    Route::put('garage/units', [GarageController::class, 'units'])->name('garage.units');
+    Route::put('garage/habits', [GarageController::class, 'habits'])->name('garage.habits');
     Route::get('board', [FitController::class, 'board'])->name('board');
     Route::post('fit', [FitController::class, 'fit'])->name('fit');
 

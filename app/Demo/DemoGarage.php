@@ -62,7 +62,7 @@ final class DemoGarage
             User::query()->firstWhere('email', $email)?->garage->delete();
             $about = $demo->object('garage');
             $garage = Garage::query()->create([
-                'name' => $about->text('name'), 'timezone' => $about->text('timezone'), 'currency' => $about->text('currency'), 'units' => $about->textOrNull('units') ?? 'metric',
+                'name' => $about->text('name'), 'timezone' => $about->text('timezone'), 'currency' => $about->text('currency'), 'units' => $about->textOrNull('units') ?? 'metric', 'locale' => $about->textOrNull('locale') ?? 'en-GB',
             ]);
             User::query()->create([
                 'garage_id' => $garage->id,

@@ -31,6 +31,12 @@ final class CurrentGarage
         return $this->opened === null ? ($this->member()?->units() ?? Units::Metric) : Units::Metric;
     }
 
+    /** How the one who asks writes numbers; null for a console task, which writes them as files have them. */
+    public function locale(): ?string
+    {
+        return $this->opened === null ? $this->member()?->locale() : null;
+    }
+
     private function member(): ?Member
     {
         $user = $this->auth->guard()->user();

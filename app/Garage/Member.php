@@ -13,4 +13,7 @@ interface Member
 
     /** How the garage reads temperatures and lengths. */
     public function units(): Units;
+
+    /** How the garage writes numbers (BCP 47). */
+    public function locale(): string;
 }

@@ -13,6 +13,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $timezone
  * @property string $currency
  * @property string $units `metric` or `us`: how temperatures and distances are shown
+ * @property string $locale BCP 47: how numbers, dates and hours are written
  */
 final class Garage extends Model
 {

@@ -42,6 +42,11 @@ final class User extends Authenticatable implements Member
         return Units::tryFrom($this->garage->units) ?? Units::Metric;
     }
 
+    public function locale(): string
+    {
+        return $this->garage->locale;
+    }
+
     /** @return BelongsTo<Garage, $this> */
     public function garage(): BelongsTo
     {

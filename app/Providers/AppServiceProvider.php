@@ -24,7 +24,12 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->scoped(CurrentGarage::class);
         Connection::resolverFor('sqlite', static fn (\PDO|\Closure $pdo, string $database, string $prefix, array $config): Connection => new ImmediateSqliteConnection($pdo, $database, $prefix, $config));
         $this->app->singleton(Language::class, static fn (): Language => self::language(require app_path('Words/en.php')));
-        $this->app->bind(Voice::class, static fn (Application $app): Voice => new Voice($app->make(Language::class), $app->make(CurrentGarage::class)->units()));
+        $this->app->bind(Voice::class, static function (Application $app): Voice {
+            $garage = $app->make(CurrentGarage::class);
+            $language = $app->make(Language::class);
+
+            return new Voice($language->in($garage->locale() ?? $language->locale), $garage->units());
+        });
         $this->app->singleton(Catalogue::class, static fn (): Catalogue => (new CatalogueReader)->catalogue(
             (string) file_get_contents(base_path('core/catalogue/charger-kinds.json')),
             (string) file_get_contents(base_path('core/catalogue/adapter-kinds.json')),

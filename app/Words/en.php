@@ -12,6 +12,7 @@ return [
     'app.put_aside' => '{name} was put aside meanwhile, perhaps in another tab. Nothing of yours was written, and nothing is lost.',
     'app.too_many_pieces' => 'a garage holds no more than {most} of them',
     'app.too_many_pairs' => 'no more than {most} pairs of an outlet and a car are answered at once: ask for those in view',
+    'app.no_such_locale' => 'is no place whose way of writing English is known, such as en-GB',
     'app.no_such_figure' => 'is no figure of such a plate',
     'app.expected_changes' => 'expected an object of figures by their dotted paths',
     'app.too_many_attempts' => 'Too many attempts. Try again in {seconds}.',

@@ -68,7 +68,7 @@ final class HttpFuzzTest extends TestCase
             ['DELETE', "/sessions/{$session}/readings/01ARZ3NDEKTSV4RRFFQ69G5FAV", null],
             ['POST', "/sessions/{$session}/finish", []],
             ['POST', "/sessions/{$session}/reopen", []],
-            ['PUT', '/garage/units', ['units' => 'metric']],
+            ['PUT', '/garage/habits', ['units' => 'metric']],
             ['POST', '/ocpi/preview', ['file' => 'x', 'terms' => '{"terms": []}']],
             ['POST', '/ocpi/imports/x/undo', null],
             ['POST', '/sign-in', ['email' => 'nobody@lanternfish.example', 'password' => 'x']],

@@ -124,13 +124,30 @@ final class ForecastApiTest extends TestCase
     public function test_units_belong_to_the_garage(): void
     {
         self::assertSame('metric', $this->getJson('/api/me')->json('garage.units'));
-        Contract::holds('PUT', '/garage/units', $this->putJson('/api/garage/units', ['units' => 'us'])->assertNoContent());
+        Contract::holds('PUT', '/garage/habits', $this->putJson('/api/garage/habits', ['units' => 'us'])->assertNoContent());
         $this->actingAs(User::query()->where('email', config('harmozon.demo_email'))->firstOrFail());
         self::assertSame('us', $this->getJson('/api/me')->json('garage.units'));
-        Contract::holds('PUT', '/garage/units', $this->putJson('/api/garage/units', ['units' => 'cubits'])->assertStatus(422));
+        Contract::holds('PUT', '/garage/habits', $this->putJson('/api/garage/habits', ['units' => 'cubits'])->assertStatus(422));
 
         $this->actingAs($this->stranger());
         self::assertSame('metric', $this->getJson('/api/me')->json('garage.units'));
+    }
+
+    public function test_numbers_are_written_as_the_garage_writes_them(): void
+    {
+        $chain = ['vehicle' => Vehicle::query()->where('name', 'Pippin')->firstOrFail()->ulid, 'outlet' => Outlet::query()->where('name', 'Yard socket, 240 V 50 A')->firstOrFail()->ulid];
+        self::assertSame('en-US', $this->getJson('/api/me')->json('garage.locale'));
+        self::assertStringContainsString('6.6 kW', (string) $this->postJson('/api/fit', $chain)->assertOk()->getContent());
+
+        Contract::holds('PUT', '/garage/habits', $this->putJson('/api/garage/habits', ['locale' => 'en-NL'])->assertNoContent());
+        $this->actingAs(User::query()->where('email', config('harmozon.demo_email'))->firstOrFail());
+        self::assertSame(['en-NL', 'metric'], [$this->getJson('/api/me')->json('garage.locale'), $this->getJson('/api/me')->json('garage.units')]);
+        self::assertStringContainsString('6,6 kW', (string) $this->postJson('/api/fit', $chain)->assertOk()->getContent());
+        foreach (['nl-NL', 'en', 'en-XQ', 'en_GB', '', 7, ['en-GB']] as $wrong) {
+            $this->putJson('/api/garage/habits', ['locale' => $wrong])->assertStatus(422);
+        }
+        $this->putJson('/api/garage/habits', [])->assertStatus(422);
+        self::assertSame('en-NL', $this->getJson('/api/me')->json('garage.locale'));
     }
 
     /**

@@ -60,7 +60,7 @@ final class TermsApiTest extends TestCase
         $withCable = array_filter(array_merge(...array_column($garage['places'], 'outlets')), static fn (array $o): bool => isset($o['spec']['cable']['length_m']));
         $question = ['outlet' => array_values($withCable)[0]['id'], 'vehicle' => $garage['vehicles'][0]['id'], 'adapters' => null, 'kit' => 'own', 'exact' => false, 'policy' => 'certified'];
         $answered = function (string $units) use ($user, $question): array {
-            $this->putJson('/api/garage/units', ['units' => $units])->assertNoContent();
+            $this->putJson('/api/garage/habits', ['units' => $units])->assertNoContent();
 
             return $this->actingAs($user->refresh())->postJson('/api/fit', $question)->assertOk()->json();
         };

@@ -16,7 +16,7 @@ interface Asked {
   path: string;
   body: unknown;
   answer: (data: unknown) => void;
-  refuse: (message: string) => void;
+  refuse: (message: string, field?: string) => void;
 }
 
 const asked = vi.hoisted(() => [] as Asked[]);
@@ -29,7 +29,11 @@ vi.mock(import('@/api/client'), async (original) => {
         path,
         body: init?.body ?? init?.params,
         answer: (data) => resolve({ data, response: { ok: true, status: 200 } }),
-        refuse: (message) => resolve({ error: { message }, response: { ok: false, status: 422 } }),
+        refuse: (message, field) =>
+          resolve({
+            error: { message, errors: field ? { [field]: [message] } : {} },
+            response: { ok: false, status: 422 },
+          }),
       });
     });
   return { ...real, api: { GET: call, POST: call, PUT: call, DELETE: call } as unknown as typeof real.api };
@@ -102,10 +106,11 @@ test('an answer that comes late does not stand in for a newer one', async () => 
 test('what was refused is told, and the answer that was is gone', async () => {
   const rail = useRail();
   const chosen = rail.choose({ outlet: 'post', vehicle: 'car', adapters: ['a9'] });
-  question(0).refuse('adapters[0]: is not in this garage');
+  question(0).refuse('adapters[0]: is not in this garage', 'adapters[0]');
   await chosen;
 
-  expect([rail.answer, rail.error]).toEqual([null, 'adapters[0]: is not in this garage']);
+  // The name of a field of the request says nothing to a person.
+  expect([rail.answer, rail.error]).toEqual([null, 'Is not in this garage']);
   expect(question(0).body).toMatchObject({ adapters: ['a9'], exact: true });
 });
 

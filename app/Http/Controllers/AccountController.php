@@ -89,6 +89,7 @@ final class AccountController extends Controller
                 'timezone' => $user->garage->timezone,
                 'currency' => $user->garage->currency,
                 'units' => $user->garage->units,
+                'locale' => $user->garage->locale,
             ],
         ]);
     }

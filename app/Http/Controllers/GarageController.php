@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Equipment\Crate;
 use App\Garage\CurrentGarage;
-use App\Http\Requests\UnitsRequest;
+use App\Http\Requests\HabitsRequest;
 use App\Models\Adapter;
 use App\Models\Garage;
 use App\Models\Outlet;
@@ -51,10 +51,10 @@ final class GarageController extends Controller
         return response()->json($writer->terms());
     }
 
-    /** How temperatures and distances are shown; what is stored stays as it is. */
-    public function units(UnitsRequest $request, CurrentGarage $garage): Response
+    /** How temperatures, distances, numbers and dates are shown; what is stored stays as it is. */
+    public function habits(HabitsRequest $request, CurrentGarage $garage): Response
     {
-        Garage::query()->whereKey($garage->id())->update(['units' => $request->units()]);
+        Garage::query()->whereKey($garage->id())->update($request->habits());
 
         return response()->noContent();
     }

@@ -35,6 +35,16 @@ final class Language
         return new self($this->locale, [...$this->patterns, ...$patterns]);
     }
 
+    /**
+     * The same language as it is written somewhere: decimal sign, thousands.
+     *
+     * @param  string  $locale  BCP 47, such as `en-GB`
+     */
+    public function in(string $locale): self
+    {
+        return $locale === $this->locale ? $this : new self($locale, $this->patterns);
+    }
+
     public function decimalSign(): string
     {
         return $this->decimalSign ??= (string) (new \NumberFormatter($this->locale, \NumberFormatter::DECIMAL))->getSymbol(\NumberFormatter::DECIMAL_SEPARATOR_SYMBOL);

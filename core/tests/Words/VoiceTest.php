@@ -50,6 +50,16 @@ final class VoiceTest extends TestCase
         yield 'things' => [Amount::count(3), '3'];
     }
 
+    public function test_a_figure_is_written_as_it_is_where_somebody_reads_it(): void
+    {
+        $said = static fn (string $locale): array => array_map((new Voice(Language::english()->in($locale)))->amount(...), [Amount::kw(7.25), Amount::volts(399.6), Amount::money('12.50', 'EUR'), Amount::asGiven(0.92)]);
+
+        self::assertSame(['7.3 kW', '400 V', '12.50 EUR', '0.92'], $said('en-GB'));
+        self::assertSame(['7,3 kW', '400 V', '12,50 EUR', '0,92'], $said('en-NL'));
+        $rows = Language::english()->with(['test.rows' => '{rows, number} rows']);
+        self::assertSame(['1,200 rows', '1.200 rows'], array_map(static fn (string $l): string => (new Voice($rows->in($l)))->say(Message::of('test.rows', rows: Amount::count(1200))), ['en-US', 'en-NL']));
+    }
+
     public function test_a_count_bends_the_sentence_around_it(): void
     {
         $voice = new Voice(Language::english()->with(['test.rows' => '{rows, plural, one {# row} other {# rows}} left out']));

@@ -43,6 +43,13 @@ export class ApiError extends Error {
     super(message);
   }
 
+  /** For a person, to whom the name of a field inside a request says nothing. */
+  plain(): string {
+    const path = Object.keys(this.fields).find((p) => this.message.startsWith(`${p}: `));
+    const complaint = path === undefined ? this.message : this.message.slice(path.length + 2);
+    return complaint.charAt(0).toUpperCase() + complaint.slice(1);
+  }
+
   /** The first complaint about a field or anything below it. */
   about(field: string): string | undefined {
     const path = Object.keys(this.fields).find((p) => p === field || p.endsWith(`.${field}`));
@@ -51,7 +58,8 @@ export class ApiError extends Error {
 }
 
 /** What went wrong, in words for a person. */
-export const wordsOf = (e: unknown): string => (e instanceof Error ? e.message : String(e));
+export const wordsOf = (e: unknown): string =>
+  e instanceof ApiError ? e.plain() : e instanceof Error ? e.message : String(e);
 
 function csrfToken(): string {
   const cookie = document.cookie.split('; ').find((c) => c.startsWith('XSRF-TOKEN='));

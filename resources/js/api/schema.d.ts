@@ -123,7 +123,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/garage/units": {
+    "/garage/habits": {
         parameters: {
             query?: never;
             header?: never;
@@ -131,8 +131,8 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** How temperatures and distances are shown */
-        put: operations["setUnits"];
+        /** How temperatures, distances, numbers, dates and hours are shown; either or both */
+        put: operations["setHabits"];
         post?: never;
         delete?: never;
         options?: never;
@@ -597,8 +597,11 @@ export interface components {
                 timezone: string;
                 currency: string;
                 units: components["schemas"]["Units"];
+                locale: components["schemas"]["Locale"];
             };
         };
+        /** @description BCP 47, such as en-GB */
+        Locale: string;
         /** @enum {string} */
         Units: "metric" | "us";
         /** @enum {string} */
@@ -1610,7 +1613,7 @@ export interface operations {
             401: components["responses"]["Message"];
         };
     };
-    setUnits: {
+    setHabits: {
         parameters: {
             query?: never;
             header?: never;
@@ -1620,7 +1623,8 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": {
-                    units: components["schemas"]["Units"];
+                    units?: components["schemas"]["Units"];
+                    locale?: components["schemas"]["Locale"];
                 };
             };
         };

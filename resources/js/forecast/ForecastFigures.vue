@@ -4,6 +4,7 @@ import type { Forecast } from '@/api/client';
 import { useForecast } from '@/stores/forecast';
 import { useUnits } from '@/stores/units';
 import { duration, money, soc } from '@/ui/figures';
+import { fixed } from '@/words/habits';
 import { listed, say } from '@/words/say';
 
 /** What the session gives and costs, the minutes first. */
@@ -39,8 +40,8 @@ const membership = computed(() => {
       }}</span>
     </p>
     <p>
-      <strong class="figures">{{ kwh(main.plug_kwh.toFixed(1)) }}</strong>
-      <span>{{ say('forecast.into_pack', { kwh: main.pack_kwh.toFixed(1) }) }}</span>
+      <strong class="figures">{{ kwh(fixed(main.plug_kwh, 1)) }}</strong>
+      <span>{{ say('forecast.into_pack', { kwh: fixed(main.pack_kwh, 1) }) }}</span>
     </p>
     <p>
       <strong class="figures">{{ money(cost?.amount, cost?.currency) }}</strong>

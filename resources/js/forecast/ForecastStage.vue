@@ -75,7 +75,7 @@ onUnmounted(() => (forecast.cursorS = null));
             :model-value="account.me?.garage.units ?? 'metric'"
             :options="units"
             :aria-label="say('forecast.units')"
-            @change="(u: string | number | boolean) => account.setUnits(u === 'us' ? 'us' : 'metric')"
+            @change="(u: string | number | boolean) => account.setHabits({ units: u === 'us' ? 'us' : 'metric' })"
           />
         </div>
       </Teleport>

@@ -6,6 +6,7 @@ import { useForecast } from '@/stores/forecast';
 import { useGarage } from '@/stores/garage';
 import { money, number, quantity, soc } from '@/ui/figures';
 import Said from '@/words/Said.vue';
+import { fixed } from '@/words/habits';
 import { say } from '@/words/say';
 
 /** What every 5 % takes, the next one after the target first; how long boosts last; where going on is quicker. */
@@ -30,10 +31,10 @@ const boosts = computed(() =>
       used:
         h.full_at_minute === null
           ? say('next.not_used_up')
-          : say('next.used_up', { minute: h.full_at_minute.toFixed(0) }),
+          : say('next.used_up', { minute: fixed(h.full_at_minute, 0) }),
     })),
 );
-const minutes = (n: number) => say('figure.minutes', { n: n.toFixed(1) });
+const minutes = (n: number) => say('figure.minutes', { n: fixed(n, 1) });
 
 function nameOf(linkId: string): string {
   const link = props.main.answer.links.find((l) => l.id === linkId);

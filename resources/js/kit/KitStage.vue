@@ -4,6 +4,7 @@ import { pricePlate } from '@/plates/lines';
 import { useEdit, type Draft, type Found, type PieceKind } from '@/stores/edit';
 import { useGarage } from '@/stores/garage';
 import CatalogueStart from './CatalogueStart.vue';
+import HabitsForm from './HabitsForm.vue';
 import OcpiImport from './OcpiImport.vue';
 import PlateCard from './PlateCard.vue';
 import PlateEditor from './PlateEditor.vue';
@@ -125,6 +126,12 @@ const newCar = (): Draft => ({
       <button type="button" class="text-button" @click="importing = true">{{ say('kit.import') }}</button>
       <a class="text-button" href="/api/ocpi/export" download="harmozon-locations.json">{{ say('kit.export') }}</a>
     </p>
+    <section aria-labelledby="habits-title">
+      <div class="head">
+        <h2 id="habits-title">{{ say('habits.title') }}</h2>
+      </div>
+      <HabitsForm />
+    </section>
 
     <el-drawer
       :model-value="opened !== null"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue';
-import { api, ask, wordsOf } from '@/api/client';
+import { api, ask } from '@/api/client';
 import type { components } from '@/api/schema';
 import { useAttempt } from '@/ui/useAttempt';
 import { useAccount } from '@/stores/account';
@@ -26,7 +26,9 @@ const preview = ref<Preview | null>(null);
 const assigned = ref<Term[]>([]);
 const imports = ref<components['schemas']['OcpiImport'][]>([]);
 const told = ref('');
-const { isBusy, error, attempt } = useAttempt((e) => say('ocpi.failed', { error: wordsOf(e) }));
+const { isBusy, error, attempt } = useAttempt((e) =>
+  say('ocpi.failed', { error: e instanceof Error ? e.message : String(e) }),
+);
 
 /** Of a long file the places that change come first, and only so many are drawn. */
 const MOST_SHOWN = 40;

@@ -1,3 +1,4 @@
+import { decimalSign } from '@/words/habits';
 import { listed, say } from '@/words/say';
 import type { FieldKind } from './fields';
 
@@ -7,11 +8,11 @@ export function written(kind: FieldKind, value: unknown): string {
     return '';
   }
   if (kind === 'curve' && Array.isArray(value)) {
-    return value.map((pair) => (Array.isArray(pair) ? pair.join(':') : '')).join('  ');
+    return value.map((pair) => (Array.isArray(pair) ? pair.map(shown).join(':') : '')).join('  ');
   }
   if (kind === 'bands' && Array.isArray(value)) {
     return value
-      .map((band: { from_kw?: unknown; per_minute?: unknown }) => `${String(band.from_kw)}:${String(band.per_minute)}`)
+      .map((band: { from_kw?: unknown; per_minute?: unknown }) => `${shown(band.from_kw)}:${String(band.per_minute)}`)
       .join('  ');
   }
   if (kind === 'stalls' && Array.isArray(value)) {
@@ -28,21 +29,31 @@ export function written(kind: FieldKind, value: unknown): string {
   if (kind === 'names' && Array.isArray(value)) {
     return value.length === 0 ? say('entry.none') : value.join(', ');
   }
-  return String(value);
+  return shown(value);
 }
 
 /** Whether a field holds one number. */
 export const isFigure = (kind: FieldKind): boolean =>
   kind === 'number' || kind === 'celsius' || kind === 'metres' || kind === 'km_per_kwh';
 
-/** Digits with at most one decimal sign; three digits behind a comma may be thousands, which nobody guesses. */
-const DECIMAL = /^[+-]?(\d+\.?\d*|\.\d+|\d+,(\d{1,2}|\d{4,}))$/;
+/**
+ * Digits with at most one decimal sign. The place's own sign is always one; of the other, three digits behind it may be
+ * thousands, which nobody guesses.
+ */
+const DECIMAL = {
+  '.': /^[+-]?(\d+\.?\d*|\.\d+|\d+,(\d{1,2}|\d{4,}))$/,
+  ',': /^[+-]?(\d+,?\d*|,\d+|\d*\.(\d{1,2}|\d{4,}))$/,
+};
 
 /** The number that was typed; anything else as it is. */
 export function number(typed: string): number | string {
   const text = typed.trim();
-  return DECIMAL.test(text) ? Number(text.replace(',', '.')) : typed;
+  return DECIMAL[decimalSign()].test(text) ? Number(text.replace(',', '.')) : typed;
 }
+
+/** A number as it is typed here, with the digits it has. */
+const shown = (value: unknown): string =>
+  typeof value === 'number' ? String(value).replace('.', decimalSign()) : String(value);
 
 /**
  * The value for what was typed; null for nothing. What cannot be read as a number is passed on as it is, for the core

@@ -10,6 +10,7 @@ import { useTerms } from '@/stores/terms';
 import JointGlyph from '@/ui/JointGlyph.vue';
 import { clock, kw, promised, soc } from '@/ui/figures';
 import { pointAt } from '@/ui/pointAt';
+import { fixed } from '@/words/habits';
 import { say } from '@/words/say';
 import RailPiece from './RailPiece.vue';
 import SwapPopover from './SwapPopover.vue';
@@ -56,7 +57,7 @@ function kickerOf(links: Link[]): string {
   const minutes = main.value?.heat.find((h) => h.link === heating?.id)?.boost_minutes_today;
   return minutes === null || minutes === undefined
     ? kind
-    : say('rail.boost', { kind, minutes: say('figure.minutes', { n: minutes.toFixed(1) }) });
+    : say('rail.boost', { kind, minutes: say('figure.minutes', { n: fixed(minutes, 1) }) });
 }
 function nameOf(link: Link): string {
   const piece = garage.adapter(link.piece);

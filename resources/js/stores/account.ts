@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia';
-import { ref } from 'vue';
+import { ref, watch } from 'vue';
 import { api, ask, type Me } from '@/api/client';
+import { locale } from '@/words/habits';
 
 /** Who is signed in, and at which garage. */
 export const useAccount = defineStore('account', () => {
@@ -44,12 +45,19 @@ export const useAccount = defineStore('account', () => {
     window.location.assign('/sign-in');
   }
 
-  async function setUnits(units: Me['garage']['units']): Promise<void> {
-    await ask(api.PUT('/garage/units', { body: { units } }));
+  /** How temperatures and distances, or numbers and dates, are written here. */
+  async function setHabits(habits: Partial<Pick<Me['garage'], 'units' | 'locale'>>): Promise<void> {
+    await ask(api.PUT('/garage/habits', { body: habits }));
     if (me.value) {
-      me.value = { ...me.value, garage: { ...me.value.garage, units } };
+      me.value = { ...me.value, garage: { ...me.value.garage, ...habits } };
     }
   }
 
-  return { me, isExpired, recall, signIn, signInAgain, openDemo, signOut, setUnits };
+  watch(
+    () => me.value?.garage.locale,
+    (own) => (locale.value = own ?? locale.value),
+    { immediate: true, flush: 'sync' },
+  );
+
+  return { me, isExpired, recall, signIn, signInAgain, openDemo, signOut, setHabits };
 });

@@ -1,5 +1,6 @@
 import { computed } from 'vue';
 import { useAccount } from '@/stores/account';
+import { fixed } from '@/words/habits';
 import { say } from '@/words/say';
 
 const KM_PER_MILE = 1.609344;
@@ -30,7 +31,7 @@ export function useUnits() {
   const account = useAccount();
   const isUs = computed(() => account.me?.garage.units === 'us');
 
-  const distance = (km: number): string => (isUs.value ? km / KM_PER_MILE : km).toFixed(0);
+  const distance = (km: number): string => fixed(isUs.value ? km / KM_PER_MILE : km, 0);
   const gained = (km: number): string => say(isUs.value ? 'figure.mi_gained' : 'figure.km_gained', { n: distance(km) });
   /** Range per hour of charging. */
   const perHour = (kmPerHour: number | null): string =>
@@ -46,9 +47,9 @@ export function useUnits() {
   const celsius = (c: number): string => told(Math.round(degrees(c)));
   /** As a thermometer shows it. */
   const thermometer = (c: number | null | undefined): string =>
-    c === null || c === undefined ? say('figure.none') : told(degrees(c).toFixed(1));
+    c === null || c === undefined ? say('figure.none') : told(fixed(degrees(c), 1));
   const rise = (k: number): string =>
-    isUs.value ? say('figure.fahrenheit', { n: (k * F_PER_C).toFixed(1) }) : say('figure.kelvin', { n: k.toFixed(1) });
+    isUs.value ? say('figure.fahrenheit', { n: fixed(k * F_PER_C, 1) }) : say('figure.kelvin', { n: fixed(k, 1) });
 
   /** How a figure is entered in the garage's own unit; others as they are. */
   function entry(kind: string): Entry {

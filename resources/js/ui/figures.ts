@@ -1,16 +1,13 @@
-import { locale, say } from '@/words/say';
+import { fixed, locale } from '@/words/habits';
+import { say } from '@/words/say';
 
 /** kW as it is read at a glance, without its unit: one decimal below 20. */
 export function kw(value: number | null | undefined): string {
-  return value === null || value === undefined
-    ? say('figure.unknown')
-    : value < 20
-      ? value.toFixed(1)
-      : value.toFixed(0);
+  return value === null || value === undefined ? say('figure.unknown') : fixed(value, value < 20 ? 1 : 0);
 }
 
 export function number(value: number | null | undefined, decimals = 0): string {
-  return value === null || value === undefined ? say('figure.none') : value.toFixed(decimals);
+  return value === null || value === undefined ? say('figure.none') : fixed(value, decimals);
 }
 
 /** A share as a whole percentage. */
@@ -21,7 +18,7 @@ export function percent(share: number | null | undefined): string {
 }
 
 /** Points of charge. */
-export const soc = (value: number, decimals = 0): string => say('figure.percent', { n: value.toFixed(decimals) });
+export const soc = (value: number, decimals = 0): string => say('figure.percent', { n: fixed(value, decimals) });
 
 const UNITS = { v: 'figure.volts', a: 'figure.amps', kw: 'figure.kw' } as const;
 
@@ -29,7 +26,7 @@ export type Quantity = keyof typeof UNITS;
 
 /** How a screen writes so many volts, amps or kW; kW with one decimal. */
 export function quantity(value: number, of: Quantity): string {
-  return say(UNITS[of], { n: value.toFixed(of === 'kw' ? 1 : 0) });
+  return say(UNITS[of], { n: fixed(value, of === 'kw' ? 1 : 0) });
 }
 
 /** kW that an answer promises: a ceiling where a power has not been read. */
@@ -43,7 +40,7 @@ export function money(amount: string | null | undefined, currency: string | null
     return say('figure.price_unread');
   }
   const decimals = amount.split('.')[1]?.length ?? 0;
-  return new Intl.NumberFormat(locale, {
+  return new Intl.NumberFormat(locale.value, {
     style: 'currency',
     currency,
     currencyDisplay: 'narrowSymbol',
@@ -72,11 +69,11 @@ export function clock(seconds: number): string {
 }
 
 export function day(iso: string, timeZone: string): string {
-  return new Intl.DateTimeFormat('en-GB', { timeZone, day: 'numeric', month: 'short', year: 'numeric' }).format(
+  return new Intl.DateTimeFormat(locale.value, { timeZone, day: 'numeric', month: 'short', year: 'numeric' }).format(
     new Date(iso),
   );
 }
 
 export function hour(iso: string, timeZone: string): string {
-  return new Intl.DateTimeFormat('en-GB', { timeZone, hour: '2-digit', minute: '2-digit' }).format(new Date(iso));
+  return new Intl.DateTimeFormat(locale.value, { timeZone, hour: '2-digit', minute: '2-digit' }).format(new Date(iso));
 }

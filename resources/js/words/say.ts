@@ -1,21 +1,20 @@
 import { IntlMessageFormat } from 'intl-messageformat';
 import { en } from './en';
+import { locale } from './habits';
 
 export type Code = keyof typeof en;
 export type Figures = Record<string, string | number>;
 
-/** The language of the page; another one is another file with the same codes. */
-export const locale = 'en';
-
 const patterns: Record<Code, string> = en;
-const ready = new Map<Code, IntlMessageFormat>();
+const ready = new Map<string, IntlMessageFormat>();
 
-/** The pattern of a code, read once. */
+/** The pattern of a code, read once for a place's way of writing. Another language is another file with the same codes. */
 export function pattern(code: Code): IntlMessageFormat {
-  let found = ready.get(code);
+  const key = `${locale.value} ${code}`;
+  let found = ready.get(key);
   if (!found) {
-    found = new IntlMessageFormat(patterns[code], locale, undefined, { ignoreTag: true });
-    ready.set(code, found);
+    found = new IntlMessageFormat(patterns[code], locale.value, undefined, { ignoreTag: true });
+    ready.set(key, found);
   }
   return found;
 }

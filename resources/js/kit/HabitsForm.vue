@@ -1,0 +1,84 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { useAccount } from '@/stores/account';
+import { useEdit } from '@/stores/edit';
+import { day, hour } from '@/ui/figures';
+import { useAttempt } from '@/ui/useAttempt';
+import { fixed } from '@/words/habits';
+import { say } from '@/words/say';
+
+/** How temperatures, distances, numbers, dates and hours are written in this garage. */
+const account = useAccount();
+const edit = useEdit();
+const { error, attempt } = useAttempt();
+
+const REGIONS = ['AT', 'AU', 'BE', 'CA', 'CH', 'DE', 'DK', 'FI', 'GB', 'IE', 'IN', 'NL', 'NZ', 'SE', 'SG', 'US', 'ZA'];
+const names = new Intl.DisplayNames(['en'], { type: 'region' });
+const regions = computed(() =>
+  [...new Set([...REGIONS, own.value.slice(3)])]
+    .map((region) => ({ locale: `en-${region}`, name: names.of(region) ?? region }))
+    .sort((a, b) => a.name.localeCompare(b.name)),
+);
+const own = computed(() => account.me?.garage.locale ?? 'en-GB');
+const EXAMPLE = { number: 12_345.6, at: '2026-11-25T14:05:00Z' };
+const example = computed(() =>
+  say('habits.example', {
+    number: fixed(EXAMPLE.number, 1),
+    day: day(EXAMPLE.at, 'UTC'),
+    hour: hour(EXAMPLE.at, 'UTC'),
+  }),
+);
+
+/** Sentences that the server has written are written anew. */
+function choose(habits: Parameters<typeof account.setHabits>[0]): Promise<void> {
+  return attempt(async () => {
+    await account.setHabits(habits);
+    await edit.refresh();
+  });
+}
+
+const valueOf = (event: Event): string => (event.target as HTMLSelectElement).value;
+</script>
+
+<template>
+  <div class="habits">
+    <p v-if="error" class="complaint" role="alert">{{ error }}</p>
+    <label>
+      {{ say('forecast.units') }}
+      <select :value="account.me?.garage.units" @change="choose({ units: valueOf($event) === 'us' ? 'us' : 'metric' })">
+        <option value="metric">{{ say('habits.metric') }}</option>
+        <option value="us">{{ say('habits.us') }}</option>
+      </select>
+    </label>
+    <label>
+      {{ say('habits.written') }}
+      <select :value="own" @change="choose({ locale: valueOf($event) })">
+        <option v-for="region in regions" :key="region.locale" :value="region.locale">{{ region.name }}</option>
+      </select>
+    </label>
+    <span class="quiet">{{ example }}</span>
+  </div>
+</template>
+
+<style scoped>
+.habits {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 26px;
+  align-items: baseline;
+}
+
+label {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 10px;
+  align-items: baseline;
+}
+
+select {
+  padding: 4px 2px;
+  border: 0;
+  border-bottom: 1.5px solid var(--line-strong);
+  background: var(--paper-raised);
+}
+</style>
