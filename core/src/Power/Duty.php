@@ -93,7 +93,7 @@ final readonly class Duty
     /** The load once so much of its difference from the steady one is left. */
     public function approach(float $theta, float $meanSquareA2, float $left): float
     {
-        $steady = $this->effectiveA > 0 ? $meanSquareA2 / $this->effectiveA ** 2 : $this->steady($meanSquareA2);
+        $steady = $this->steady($meanSquareA2);
 
         return $steady + ($theta - $steady) * $left;
     }

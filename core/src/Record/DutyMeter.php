@@ -22,10 +22,6 @@ final class DutyMeter
 
     private float $thetaMax;
 
-    private float $runS = 0.0;
-
-    private float $longestRunS = 0.0;
-
     private float $readSinceRestedS = 0.0;
 
     private float $mostReadS = 0.0;
@@ -90,7 +86,6 @@ final class DutyMeter
     {
         $this->duty = $this->now->duty($celsius) ?? $this->duty;
         $this->ambientS = $tS;
-        $this->stretchS = 0.0;
     }
 
     /** Between two readings the amps are taken to run straight, however far apart they are. */
@@ -99,15 +94,14 @@ final class DutyMeter
         if ($this->ambientS !== null && $tS - $this->ambientS > TemperatureMeter::AMBIENT_LASTS_S) {
             $this->duty = $this->ratedDuty;
             $this->ambientS = null;
-            $this->stretchS = 0.0;
         }
         $seconds = $this->lastS === null ? 0.0 : $tS - $this->lastS;
         if ($seconds > 0.0) {
             $this->heat($seconds, $this->lastA, $amps);
             if ($amps > $this->continuousA || $this->lastA > $this->continuousA) {
                 $this->countAbove($this->lastA, $amps, $seconds);
-            } elseif ($this->runS > 0.0 || $this->edgeRunS > 0.0) {
-                $this->endRuns();
+            } else {
+                $this->endEdgeRun();
             }
         }
         $isWarm = $this->theta >= Duty::RESTED;
@@ -124,10 +118,13 @@ final class DutyMeter
         return $this->thetaMax;
     }
 
-    /** Longest single run above continuous, or the sum since the piece was last rested, whichever is more, of what was read. */
+    /**
+     * The most minutes above continuous between two rests, of what was read. No single run is longer: while the amps are
+     * above, nothing rests.
+     */
     public function minutesOverContinuous(): float
     {
-        return max($this->longestRunS, $this->runS, $this->mostReadS) / 60;
+        return $this->mostReadS / 60;
     }
 
     /** Minutes above, since the piece was last rested, in gaps that nobody read. */
@@ -139,7 +136,7 @@ final class DutyMeter
     /** Both together, since the piece was last rested. */
     public function minutesOverInAll(): float
     {
-        return max($this->mostS / 60, $this->minutesOverContinuous());
+        return $this->mostS / 60;
     }
 
     /** Longest single run above continuous by no more than the tolerance. */
@@ -171,20 +168,13 @@ final class DutyMeter
     {
         $aboveS = $seconds * self::shareAbove($a, $b, $this->aboveA);
         if ($seconds > Gap::LONGEST_S) {
-            $this->endRuns();
+            $this->endEdgeRun();
             $this->unreadSinceRestedS += $aboveS;
             $this->mostUnreadS = max($this->mostUnreadS, $this->unreadSinceRestedS);
         } else {
             $this->countEdge($a, $b, $seconds * self::shareAbove($a, $b, $this->continuousA) - $aboveS);
-            if ($a <= $this->aboveA) {
-                $this->endRun();
-            }
-            $this->runS += $aboveS;
             $this->readSinceRestedS += $aboveS;
             $this->mostReadS = max($this->mostReadS, $this->readSinceRestedS);
-            if ($b <= $this->aboveA) {
-                $this->endRun();
-            }
         }
         $this->mostS = max($this->mostS, $this->readSinceRestedS + $this->unreadSinceRestedS);
     }
@@ -213,18 +203,6 @@ final class DutyMeter
             $a > $limit && $b > $limit => 1.0,
             default => (max($a, $b) - $limit) / abs($b - $a),
         };
-    }
-
-    private function endRuns(): void
-    {
-        $this->endRun();
-        $this->endEdgeRun();
-    }
-
-    private function endRun(): void
-    {
-        $this->longestRunS = max($this->longestRunS, $this->runS);
-        $this->runS = 0.0;
     }
 
     private function endEdgeRun(): void

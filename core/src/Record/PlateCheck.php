@@ -16,7 +16,10 @@ final class PlateCheck
     private const OVERRUN_MINUTES = 1.0;
 
     /** From so long on at its continuous rating, within the tolerance, a piece is close to it (minutes). */
-    private const EDGE_MINUTES = 10.0 - 1e-9;
+    private const EDGE_MINUTES = 10.0;
+
+    /** Decimals of a minute that a sum of seconds is good for. */
+    private const MINUTE_DECIMALS = 6;
 
     public function __construct(private readonly float $tolerance)
     {
@@ -81,7 +84,7 @@ final class PlateCheck
             Quantity::Amps,
             match (true) {
                 $isOverrun => PlateState::Over,
-                $state === PlateState::Within && $duty->longestEdgeRunMinutes() >= self::EDGE_MINUTES => PlateState::Close,
+                $state === PlateState::Within && round($duty->longestEdgeRunMinutes(), self::MINUTE_DECIMALS) >= self::EDGE_MINUTES => PlateState::Close,
                 default => $state,
             },
             $peak,
