@@ -84,8 +84,8 @@ final class ConditionsTest extends TestCase
 
         self::assertSame(['unread.check', 'unread.checks'], [Unread::places([$ceiling])->code, Unread::places([$ceiling, $pack])->code]);
         foreach ([$ceiling, $pack] as $unread) {
-            self::assertStringContainsString(Say::it($unread->fact()), Say::it(Unread::places([$ceiling, $pack])));
-            self::assertStringContainsString(Say::it($unread->where()), Say::it(Unread::places([$unread])));
+            self::assertStringContainsStringIgnoringCase(Say::it($unread->fact()), Say::it(Unread::places([$ceiling, $pack])));
+            self::assertStringContainsStringIgnoringCase(Say::it($unread->where()), Say::it(Unread::places([$unread])));
         }
     }
 }

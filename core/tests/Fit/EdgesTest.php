@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Tests\Fit;
 
+use Harmozon\Core\Fit\Figure;
 use Harmozon\Core\Fit\GateName;
 use Harmozon\Core\Fit\Result;
 use Harmozon\Core\Tests\Cases;
@@ -61,6 +62,41 @@ final class EdgesTest extends TestCase
         yield 'a volt more' => [[], ['min_v' => 321], 'fail', ''];
         yield 'the inlet is rated for just as much' => [['inlets.0.dc.max_v' => 360], [], 'pass', ''];
         yield 'the inlet sees a volt more' => [['inlets.0.dc.max_v' => 359], [], 'fail', '359 V'];
+    }
+
+    /**
+     * @param  array<string, mixed>  $file
+     * @param  list<string>  $figures
+     */
+    #[DataProvider('sentences')]
+    public function test_what_a_gate_says_to_the_letter(array $file, GateName $name, string $result, string $told, array $figures = []): void
+    {
+        $gate = Cases::gate(Cases::answer(Cases::file(...$file))->best, $name);
+
+        self::assertSame([$result, $told], [$gate->result()->value, Say::it($gate->reason())]);
+        self::assertSame($figures, array_map(static fn (Figure $f): string => "{$f->name} {$f->value} {$f->unit}", $gate->figures()));
+    }
+
+    /** @return iterable<string, array{0: array<string, mixed>, 1: GateName, 2: string, 3: string, 4?: list<string>}> */
+    public static function sentences(): iterable
+    {
+        $with = static fn (array ...$adapters): array => ['outlet' => ['coupler' => 'j3400'], 'adapters' => $adapters];
+        yield 'no adapter' => [[], GateName::Adapter, 'pass', 'No adapter needed.'];
+        // 150 kW at 320 V.
+        yield 'a boost that may be overrun' => [$with([]), GateName::Adapter, 'caution', 'A1 is rated for 300 A, 500 A for 15 min, and nothing says that it holds the current back by itself: the rest could carry 469 A. Ask the car for less, choose a weaker stall, or stop by the minute that the forecast names.'];
+        yield 'a rating that may be overrun' => [$with(['plate.boost_a' => null, 'plate.boost_minutes' => null]), GateName::Adapter, 'caution', 'A1 is rated for 300 A and nothing says that it holds the current back by itself: the rest could carry 469 A. Ask the car for less, or choose a weaker stall.'];
+        yield 'one that holds back' => [$with(['holds_back' => true]), GateName::Adapter, 'pass', 'A1 is certified by a test laboratory.'];
+        yield 'one that only claims' => [$with(['certification' => 'claims']), GateName::Adapter, 'fail', 'A1 is only claimed to be built to the standard, and the policy asks for certified adapters.'];
+        yield 'an extension lead' => [['outlet' => ['extension' => true], 'post' => Cases::AC_POST], GateName::Adapter, 'caution', "An extension lead stands in the chain: use one only where the supply's handbook allows it."];
+        yield 'no DC side' => [['car' => ['inlets.0.dc' => null]], GateName::Signalling, 'fail', 'This inlet has no DC side, so it speaks no DC language.'];
+        yield 'the pilot' => [['post' => Cases::AC_POST], GateName::Signalling, 'pass', 'Both use the AC control pilot.'];
+        yield 'one language' => [[], GateName::Signalling, 'pass', 'Both speak power-line communication.'];
+        yield 'volts' => [[], GateName::Voltage, 'pass', 'The pack runs from 320 V to 360 V; the station gives 150 V to 1000 V.', ['pack_at_start 320 V', 'pack_at_target 360 V', 'station_min 150 V', 'station_max 1000 V']];
+        yield 'volts of the mains' => [['post' => Cases::AC_POST], GateName::Voltage, 'pass', "240 V lies within the onboard charger's volts.", ['supply 240 V']];
+        yield 'half a pack' => [['car' => [...Cases::HIGH_VOLTAGE, 'inlets.0.dc.split_pack' => true], 'outlet' => ['max_v' => 500]], GateName::Voltage, 'pass', "The car switches its pack to two halves, which lie below the station's 500 V.", ['pack_at_start 600 V', 'pack_at_target 750 V', 'station_min 150 V', 'station_max 500 V']];
+        yield 'shapes' => [$with([]), GateName::Shape, 'pass', 'j3400, through A1, meets ccs1.'];
+        yield 'current' => [$with([]), GateName::Current, 'pass', 'DC all along.'];
+        yield 'access' => [[], GateName::Access, 'pass', 'Open to everyone: start as the stall says.'];
     }
 
     public function test_the_whole_list_of_cautions_in_its_order(): void

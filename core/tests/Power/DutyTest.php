@@ -60,7 +60,7 @@ final class DutyTest extends TestCase
     {
         $duty = Duty::of(Plate::of(continuousA: 200), 25.0) ?? throw new \LogicException;
 
-        self::assertSame(Duty::DEFAULT_TAU_MINUTES, $duty->tauMinutes);
+        self::assertSame(20.0, $duty->tauMinutes);
         self::assertSame(200.0, $duty->allowsA(0.0));
         self::assertInfinite($duty->minutesUntilFull(0, 200));
         self::assertNull(Duty::of(Plate::of(maxV: 500), 25.0));
@@ -71,6 +71,8 @@ final class DutyTest extends TestCase
         self::assertSame(250.0, self::duty(45, cooled: true)->effectiveA);
         self::assertSame(225.0, self::duty(25, 0.9)->effectiveA);
         self::assertSame(0.0, self::duty(95)->allowsA(0));
+        // It may carry nothing: what it carries all the same is beyond any load, and at rest it cools.
+        self::assertSame([0.5, 0.0, INF], [round(self::duty(95)->after(1.0, 0.0, self::duty(95)->tauMinutes * log(2)), 9), self::duty(95)->minutesUntilFull(0.0, 1.0) < 0.001 ? 0.0 : 1.0, self::duty(95)->minutesUntilFull(0.0, 0.0)]);
     }
 
     public function test_two_short_steps_warm_as_one_long_one_and_heat_decays(): void
