@@ -148,7 +148,8 @@ final class ReadingsReaderTest extends TestCase
         $read = static fn (array $r): Reading => (new ReadingJsonReader)->reading(Node::of($r, 'readings[0]'));
 
         self::assertEquals(new Reading(90_000, 20, null, 250, null, [], 'typed'), $read(['t_s' => 90, 'soc_pct' => 20, 'amps' => 250, 'volts' => null, 'source' => 'typed']));
-        foreach ([['t_s' => 1], ['kw' => 5], ['t_s' => -1, 'kw' => 5], ['t_s' => 1, 'kw' => 'five'], ['t_s' => 1, 'amps' => 99_999]] as $bad) {
+        self::assertSame([40, 300], [mb_strlen((string) $read(['t_s' => 1, 'kw' => 5, 'source' => str_repeat('x', 40)])->source), mb_strlen((string) $read(['t_s' => 1, 'kw' => 5, 'note' => str_repeat('é', 300)])->note)]);
+        foreach ([['t_s' => 1, 'kw' => 5, 'source' => str_repeat('x', 41)], ['t_s' => 1, 'kw' => 5, 'note' => str_repeat('x', 301)], ['t_s' => 1], ['kw' => 5], ['t_s' => -1, 'kw' => 5], ['t_s' => 1, 'kw' => 'five'], ['t_s' => 1, 'amps' => 99_999]] as $bad) {
             try {
                 $read($bad);
                 self::fail('was taken');

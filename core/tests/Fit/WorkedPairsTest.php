@@ -230,4 +230,18 @@ final class WorkedPairsTest extends TestCase
 
         self::assertContains('Known fault of this stall: the latch sticks.', Say::voice()->each($cautions));
     }
+
+    public function test_a_fault_of_one_stall_of_several_is_told_of_that_stall(): void
+    {
+        $told = static fn (array ...$stalls): array => array_values(array_filter(
+            Say::voice()->each(Cases::answer(Cases::file(outlet: ['stalls' => $stalls]))->best->cautions()), static fn (string $c): bool => str_contains($c, 'stall'),
+        ));
+        $sound = ['label' => '1'];
+        [$dead, $dark] = [['label' => '2', 'fault' => 'out of order.'], ['label' => 'by the bins', 'evse_id' => 'XX*1', 'fault' => 'screen dark']];
+
+        self::assertSame([], $told($sound));
+        self::assertSame(['Not every stall is sound: 2 (out of order). Take another one.'], $told($sound, $dead));
+        self::assertSame(['Not every stall is sound: 2 (out of order), by the bins (screen dark). Take another one.'], $told($dead, $sound, $dark));
+        self::assertSame(['Every stall has a known fault: 2 (out of order), by the bins (screen dark).'], $told($dead, $dark));
+    }
 }

@@ -94,6 +94,19 @@ final class StopsTest extends TestCase
         self::assertStringEndsWith("Check first: who may start a session here, the station's highest volts.", Say::all($ranking->reasons($stop, RankOrder::Time)));
     }
 
+    public function test_a_place_counts_as_faulty_only_when_no_stall_of_it_is_sound(): void
+    {
+        $dead = ['label' => '2', 'fault' => 'out of order'];
+        $ranking = self::ranking([
+            ['id' => 'dead', 'name' => 'Dead', 'stalls' => [$dead]],
+            ['id' => 'half', 'name' => 'Half', 'stalls' => [['label' => '1'], $dead]],
+        ]);
+
+        self::assertSame(['half', 'dead'], self::ids($ranking->by(RankOrder::Risk)));
+        self::assertSame([10, 0], [self::stop($ranking, 'dead')->risk, self::stop($ranking, 'half')->risk]);
+        self::assertSame('Every stall has a known fault.', Say::all($ranking->reasons(self::stop($ranking, 'dead'), RankOrder::Risk)));
+    }
+
     public function test_ties(): void
     {
         $ranking = self::ranking([['id' => 'one', 'name' => 'One', 'tariff' => self::PRICE], ['id' => 'two', 'name' => 'Two', 'tariff' => self::PRICE]]);
