@@ -172,22 +172,14 @@ final class DutyMeter
             $this->unreadSinceRestedS += $aboveS;
             $this->mostUnreadS = max($this->mostUnreadS, $this->unreadSinceRestedS);
         } else {
-            $this->countEdge($a, $b, $seconds * self::shareAbove($a, $b, $this->continuousA) - $aboveS);
+            $this->edgeRunS += $seconds * self::shareAbove($a, $b, $this->continuousA) - $aboveS;
+            if (! $this->isEdge($b)) {
+                $this->endEdgeRun();
+            }
             $this->readSinceRestedS += $aboveS;
             $this->mostReadS = max($this->mostReadS, $this->readSinceRestedS);
         }
         $this->mostS = max($this->mostS, $this->readSinceRestedS + $this->unreadSinceRestedS);
-    }
-
-    private function countEdge(float $a, float $b, float $seconds): void
-    {
-        if (! $this->isEdge($a)) {
-            $this->endEdgeRun();
-        }
-        $this->edgeRunS += $seconds;
-        if (! $this->isEdge($b)) {
-            $this->endEdgeRun();
-        }
     }
 
     private function isEdge(float $amps): bool

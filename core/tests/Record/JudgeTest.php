@@ -323,6 +323,10 @@ final class JudgeTest extends TestCase
             [['adapter' => 50.0], TemperatureState::Caution, Verdict::Caution],
             [['adapter' => 49.9], TemperatureState::NotMeasured, Verdict::Passed],
             [['adapter' => 60.0], TemperatureState::Over, Verdict::Failed],
+            [['adapter' => 59.9, 'ambient' => 40.0], TemperatureState::Caution, Verdict::Caution],
+            [['adapter' => 49.9, 'ambient' => 0.0], TemperatureState::Caution, Verdict::Caution],
+            [['adapter' => 49.9, 'ambient' => -0.1], TemperatureState::Over, Verdict::Failed],
+            [['adapter' => 49.9, 'ambient' => 20.0], TemperatureState::Within, Verdict::Passed],
             [['inlet' => 49.0, 'ambient' => -1.0], TemperatureState::Over, Verdict::Failed],
             [['adapter' => 40.0], TemperatureState::NotMeasured, Verdict::Passed],
         ] as [$celsius, $state, $verdict]) {

@@ -88,6 +88,7 @@ final class MeasuresTest extends TestCase
         self::assertSame([0.0, 0.0, 10.0, 10.0, 10.0, 30.0, 90.0], [
             $gap([]), $gap([5]), $gap([0, 10]), $gap([0, 10, 40]), $gap([0, 10, 20, 80]), $gap([0, 30, 60, 70]), $gap([0, 90, 180, 270]),
         ]);
+        self::assertSame([10.0, 10.0], [$gap([0, 40, 80, 90, 100]), $gap([0, 40, 50, 60])], 'in whatever order they came');
         // 16.5 minutes at 440 A: more than a minute late by readings of 10 s, and within one of 90 s.
         self::assertSame(PlateState::Over, self::amps($at(range(0, 990, 10)))->state);
         self::assertSame(PlateState::Within, self::amps($at(range(0, 990, 90)))->state);
@@ -183,6 +184,11 @@ final class MeasuresTest extends TestCase
         $possible = 500 * 380 / 1000;
 
         self::assertSame([[], [FlagCode::AbovePossible]], [$flags(1.2 * $possible), $flags(1.2 * $possible + 0.01)]);
+
+        // A station of 50 kW; a car that takes 40; a cold pack is no limit of the equipment.
+        $of = static fn (array $car, array $outlet, float $kw): int => count(self::judge([new Reading(0, kw: $kw)], Cases::file(car: $car, outlet: $outlet, case: ['conditions.pack_prepared' => false, 'conditions.pack_c' => -10]))->measured->flags);
+        self::assertSame([0, 1], [$of([], ['max_kw' => 50], 60.0), $of([], ['max_kw' => 50], 60.1)]);
+        self::assertSame([0, 1], [$of(['charge_curve_kw' => [[0, 20], [50, 40], [100, 5]]], [], 48.0), $of(['charge_curve_kw' => [[0, 20], [50, 40], [100, 5]]], [], 48.1)]);
     }
 
     /** Where nothing of a chain is known, nothing is impossible; and a judge can still be had. */
@@ -204,6 +210,22 @@ final class MeasuresTest extends TestCase
 
         self::assertSame([[Quantity::Amps, PlateState::Over], [Quantity::Volts, PlateState::Close]], array_map(static fn (PlateRow $r): array => [$r->quantity, $r->state], $rows));
         self::assertSame(Verdict::Failed, $judgement->verdict);
+    }
+
+    /** Close by its time at the rating comes before within by its volts, though those are nearer to their limit. */
+    public function test_a_piece_that_was_held_at_its_rating_is_close_before_what_is_within(): void
+    {
+        $judgement = self::judge(array_map(static fn (int $s): Reading => new Reading($s * 1000, volts: 850.0, amps: 301.0), range(0, 660, 10)));
+        $rows = array_values(array_filter($judgement->plateCheck, static fn (PlateRow $r): bool => $r->link->id === 'a1'));
+
+        self::assertSame([[Quantity::Amps, PlateState::Close], [Quantity::Volts, PlateState::Within]], array_map(static fn (PlateRow $r): array => [$r->quantity, $r->state], array_slice($rows, 0, 2)));
+        self::assertContains('A1 came close to its amps: 60 % of the limit.', Say::voice()->each($judgement->findings));
+    }
+
+    public function test_one_reading_warms_nothing(): void
+    {
+        self::assertSame(0.0, self::amps(self::judge([new Reading(0, 30, 310, 480)]))->thetaMax);
+        self::assertSame([0.0, 0.0], [self::amps(self::judge([new Reading(0, 30, 310, 480)]))->minutesOverContinuous, self::amps(self::judge([new Reading(0, 30, 310, 480)]))->minutesOverUnread]);
     }
 
     public function test_means_over_thousands_of_readings_agree_with_every_window(): void

@@ -53,6 +53,20 @@ final class TraceTest extends TestCase
             });
     }
 
+    public function test_a_reading_out_of_time_is_drawn_where_it_belongs(): void
+    {
+        $trace = new Trace(2);
+        foreach ([[0, 10], [9, 50], [7, 20], [3, 5]] as [$s, $kw]) {
+            $trace->add(self::at($s, $kw));
+        }
+        $times = array_map(static fn (Completed $c): float => $c->reading->tS(), $trace->points());
+        $sorted = $times;
+        sort($sorted);
+
+        self::assertSame($sorted, $times);
+        self::assertContains(9.0, $times);
+    }
+
     public function test_readings_without_power_are_kept_too(): void
     {
         $trace = new Trace(2);
