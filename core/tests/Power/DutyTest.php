@@ -113,7 +113,7 @@ final class DutyTest extends TestCase
 
     public function test_cold_factor_at_its_corners_and_between(): void
     {
-        foreach ([40 => 1.0, 25 => 1.0, 0 => 0.35, -15 => 0.15, -30 => 0.15, 10 => 0.61] as $celsius => $factor) {
+        foreach ([40 => 1.0, 25 => 1.0, 0 => 0.35, -15 => 0.15, -30 => 0.15, 10 => 0.61, -6 => 0.27, -12 => 0.19] as $celsius => $factor) {
             self::assertEqualsWithDelta($factor, ColdFactor::at($celsius), 1e-9, "{$celsius} °C");
         }
     }

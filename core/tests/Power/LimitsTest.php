@@ -133,6 +133,38 @@ final class LimitsTest extends TestCase
         self::assertSame('a0 468.8', $of(['plate.continuous_a' => 468.7]));
     }
 
+    /** @param  array<string, mixed>  $file */
+    #[DataProvider('most')]
+    public function test_the_most_amps_that_a_chain_can_carry(array $file, ?float $amps): void
+    {
+        $most = self::limits($file)->mostA(10, 80);
+
+        self::assertSame($amps, $most === null ? null : round($most, 1));
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, float|null}> 320 V at 10 %, 360 V at 80 % */
+    public static function most(): iterable
+    {
+        yield 'the inlet: 150 kW at 320 V' => [[], 468.8];
+        yield 'the station: its amps' => [['outlet' => ['max_a' => 400]], 400.0];
+        yield 'the charge curve where it is high: 130 kW at 50 %, 342.9 V' => [['car' => ['charge_curve_kw' => [[0, 60], [50, 130], [80, 40]]]], 379.2];
+        yield 'where the curve crosses the kW: 100 of them at 20 %, 325.7 V' => [['car' => ['charge_curve_kw' => [[0, 60], [40, 140], [80, 140]], 'inlets.0.dc.max_kw' => 100]], 307.0];
+        yield 'three phases of 230 V: 11 kW' => [['post' => Cases::AC_POST, 'car' => ['inlets.0.ac' => ['phases' => 3, 'max_a' => 32, 'max_kw' => 11, 'min_v' => 100, 'max_v' => 250]], 'outlet' => ['supply' => ['volts' => 230, 'amps' => 32, 'phases' => 3]]], 15.9];
+        yield 'nothing known' => [['car' => ['charge_curve_kw' => null, 'inlets.0.dc' => []], 'outlet' => ['max_a' => null, 'max_kw' => null, 'cable' => null]], null];
+    }
+
+    public function test_kw_of_an_amp_and_of_everything_together(): void
+    {
+        $ac = self::limits(['post' => Cases::AC_POST, 'car' => ['inlets.0.ac' => ['phases' => 3, 'max_a' => 32, 'max_kw' => 22, 'min_v' => 100, 'max_v' => 250]], 'outlet' => ['supply' => ['volts' => 230, 'amps' => 20, 'phases' => 3]]]);
+        self::assertEqualsWithDelta(0.69, $ac->kwPerAmp(50), 1e-9);
+        self::assertEqualsWithDelta(13.8, $ac->kwAt(50), 1e-9);
+        // 342.86 V at 50 %; the curve falls to 80 kW at 80 %.
+        $dc = self::limits(['outlet' => ['max_a' => 300]]);
+        self::assertEqualsWithDelta(300 * 342.857142857 / 1000, $dc->kwAt(50), 1e-6);
+        self::assertEqualsWithDelta(80.0, $dc->kwAt(80), 1e-9);
+        self::assertEqualsWithDelta(10.0, $dc->kwAt(100), 1e-9);
+    }
+
     /** @param  array{float, float, BindingCode}  $other */
     #[DataProvider('lines')]
     public function test_which_of_two_lines_binds(array $one, array $other, bool $isBelow): void

@@ -43,6 +43,18 @@ final class PeakFinderTest extends TestCase
         self::assertNull((new PeakFinder)->find(new LimitSet(Curve::level(400), 1, [], [], null), 0, 100));
     }
 
+    /** One finder is asked about many cars: what it keeps of one span or curve says nothing of another. */
+    public function test_a_finder_that_was_asked_before_says_the_same(): void
+    {
+        $first = self::limits(400, 1000, [[0, 200], [100, 100]]);
+        $other = new LimitSet($first->plugV, 1, $first->amps, $first->kw, self::limits(400, 1000, [[0, 90], [50, 130], [100, 20]])->curve);
+        $none = new LimitSet($first->plugV, 1, $first->amps, [], null);
+        $finder = new PeakFinder;
+        foreach ([[$first, 0, 100], [$first, 0, 40], [$first, 20, 40], [$first, 20, 100], [$other, 20, 100], [$none, 20, 100], [$first, 0, 100]] as [$limits, $from, $to]) {
+            self::assertEquals((new PeakFinder)->find($limits, $from, $to), $finder->find($limits, $from, $to), "from {$from} to {$to}");
+        }
+    }
+
     public function test_agrees_with_trying_every_hundredth_of_a_percent(): void
     {
         $this->limitTo(40)->forAll(Generators::choose(50, 600), Generators::choose(20, 300), Generators::vector(4, Generators::choose(5, 300)), Generators::choose(0, 90))
