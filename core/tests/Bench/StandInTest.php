@@ -9,6 +9,7 @@ use Harmozon\Core\Bench\StandIn;
 use Harmozon\Core\Equipment\Quantity;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Judgement;
+use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Record\Verdict;
 use Harmozon\Core\Tests\Cases;
 use Harmozon\Core\Tests\Say;
@@ -42,6 +43,19 @@ final class StandInTest extends TestCase
         self::assertSame(Verdict::Failed, $ignores->verdict);
         self::assertNotSame(Verdict::Failed, $obeys->verdict, Say::all($obeys->findings));
         self::assertGreaterThan($obeys->measured->mean10MinA, $ignores->measured->mean10MinA + 1);
+    }
+
+    public function test_it_ends_with_nothing_flowing_at_the_target_or_when_the_driver_leaves(): void
+    {
+        $whole = self::readings(new Script(3));
+        $left = self::readings(new Script(3, longestMinutes: 4));
+        [$end, $leaves] = [$whole[count($whole) - 1], $left[count($left) - 1]];
+
+        self::assertSame([0.0, 0.0], [$end->kw, $leaves->kw]);
+        self::assertEqualsWithDelta(80.0, $end->socPct, 0.6);
+        self::assertEqualsWithDelta(241.0, $leaves->tS(), 1.0);
+        self::assertGreaterThan(0.0, $left[count($left) - 2]->kw);
+        self::assertSame([0, 10, 20], array_map(static fn (Reading $r): int => (int) $r->tS(), array_slice($whole, 0, 3)));
     }
 
     public function test_a_failed_start_passes_no_power(): void

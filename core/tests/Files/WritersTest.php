@@ -4,14 +4,20 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Tests\Files;
 
+use Harmozon\Core\Equipment\Outlet;
 use Harmozon\Core\Files\CaseReader;
 use Harmozon\Core\Files\CheckWriter;
+use Harmozon\Core\Files\EquipmentReader;
 use Harmozon\Core\Files\FitWriter;
 use Harmozon\Core\Files\ForecastWriter;
 use Harmozon\Core\Files\Node;
+use Harmozon\Core\Files\PlateWriter;
 use Harmozon\Core\Files\RejectedRow;
 use Harmozon\Core\Files\RejectedRows;
+use Harmozon\Core\Fit\Fitter;
 use Harmozon\Core\Forecast\Forecaster;
+use Harmozon\Core\Forecast\Ranking;
+use Harmozon\Core\Forecast\Sticker;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Tests\Cases;
@@ -104,6 +110,53 @@ final class WritersTest extends TestCase
             [$amps['limit'], $amps['continuous_limit'], $amps['peak'], $amps['margin'], $amps['utilisation'], $amps['state'], $amps['minutes_over_continuous'], $amps['minutes_over_unread'], $amps['allowed_minutes'], $amps['provenance'], $amps['missing']],
         );
         self::assertSame([], $answer['flags']);
+    }
+
+    public function test_a_ranking_and_a_sticker(): void
+    {
+        $case = Cases::read(Cases::file());
+        $outlet = static fn (array $changes): Outlet => (new EquipmentReader)->outlet(Node::of(Cases::changed(Cases::DC_POST, $changes)));
+        $writer = new ForecastWriter(Say::voice());
+        $stops = $writer->ranking(Ranking::of([
+            $outlet(['id' => 'slow', 'name' => 'Slow', 'max_kw' => 50, 'tariff' => ['currency' => 'USD', 'per_kwh' => '0.30', 'per_minute' => '0', 'session_fee' => '0']]),
+            $outlet(['id' => 'fast', 'name' => 'Fast', 'known_fault' => 'dark screen']),
+            $outlet(['id' => 'short', 'name' => 'Short', 'max_v' => 350]),
+        ], $case->vehicle, new Fitter([], $case->conditions)))['stops'];
+        $by = array_column($stops, null, 'outlet');
+
+        self::assertSame([['time' => 2, 'money' => 1, 'risk' => 1], ['time' => 1, 'money' => 2, 'risk' => 2], ['time' => 3, 'money' => 3, 'risk' => 3]], array_map(
+            static fn (string $id): array => array_intersect_key($by[$id]['places'], ['time' => 0, 'money' => 0, 'risk' => 0]), ['slow', 'fast', 'short'],
+        ));
+        // 42 kWh in the pack are 44.211 at the plug, × 0.30.
+        self::assertSame(['USD', '13.26', 44.2, 50.0, 80.0, null, null, 0, 'limited', []], [
+            $by['slow']['currency'], $by['slow']['amount'], $by['slow']['plug_kwh'], $by['slow']['peak_kw'], $by['slow']['soc_end'], $by['slow']['stopped'], $by['slow']['stopped_code'], $by['slow']['risk'], $by['slow']['outcome'], $by['slow']['adapters'],
+        ]);
+        self::assertSame([null, null, 10, 'rank.risk'], [$by['fast']['currency'], $by['fast']['amount'], $by['fast']['risk'], $by['fast']['reason_codes']['risk'][0]]);
+        self::assertSame('Known fault: dark screen.', $by['fast']['reasons']['risk']);
+        self::assertSame([62.5, true], [$by['short']['soc_end'], is_string($by['short']['stopped'])]);
+
+        $sticker = $writer->sticker(new Sticker($outlet(['max_a' => 350])), [$case->vehicle], $case->conditions);
+        self::assertContains(['vehicle' => 'car', 'least_v' => 320.0, 'most_v' => 360.0, 'least_kw' => 112.0, 'most_kw' => 126.0], $sticker['vehicles'] ?? $sticker['cars'] ?? []);
+    }
+
+    public function test_plates_as_lines(): void
+    {
+        $writer = new PlateWriter(Say::voice());
+        $outlet = static fn (array $changes, array $post = Cases::DC_POST): array => $writer->outlet((new EquipmentReader)->outlet(Node::of(Cases::changed($post, $changes))));
+        $stalls = static fn (int $count, array $faults = []): array => array_map(static fn (int $i): array => ['label' => (string) $i, 'fault' => $faults[$i] ?? null], range(1, $count));
+
+        self::assertSame(['ccs1: 1000 V · 500 A · 350 kW'], $outlet([]));
+        self::assertSame(['ccs1: ? V · 500 A'], $outlet(['max_v' => null, 'max_kw' => null, 'stalls' => []]));
+        self::assertSame(['type1: 240 V · 48 A'], $outlet([], Cases::AC_POST));
+        self::assertSame(['ccs1: 1000 V · 500 A · 350 kW', '1 stall: 1'], $outlet(['stalls' => $stalls(1)]));
+        self::assertSame('3 stalls: 1, 2 (out of order), 3', $outlet(['stalls' => $stalls(3, [2 => 'out of order'])])[1]);
+        self::assertSame('12 stalls: 1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12', $outlet(['stalls' => $stalls(12)])[1]);
+        self::assertSame(['13 stalls', '13 stalls: 5 (dark)'], [$outlet(['stalls' => $stalls(13)])[1], $outlet(['stalls' => $stalls(13, [5 => 'dark'])])[1]]);
+
+        $reader = new EquipmentReader;
+        self::assertSame(['310–380 V · 60 kWh', 'ccs1: 500 V · 500 A · 150 kW'], $writer->vehicle($reader->vehicle(Node::of(Cases::CAR))));
+        self::assertSame(['1000 V · 300 A · 500 A 15 min'], $writer->adapter($reader->adapter(Node::of(Cases::ADAPTER))));
+        self::assertSame(['plate not read'], $writer->adapter($reader->adapter(Node::of(Cases::changed(Cases::ADAPTER, ['plate' => null])))));
     }
 
     public function test_a_garage_is_read_piece_by_piece(): void

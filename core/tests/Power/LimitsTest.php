@@ -182,6 +182,7 @@ final class LimitsTest extends TestCase
         yield 'more' => [[101.0, -5.0, $station], [100.0, 0.0, $curve], false];
         yield 'the same, falling faster' => [[100.0, -1.0, $curve], [100.0, 0.0, $station], true];
         yield 'the same, rising' => [[100.0, 1.0, $station], [100.0, 0.0, $curve], false];
+        yield 'the same, one falls as the other rises' => [[100.0, -1.0, $curve], [100.0, 1.0, $station], true];
         yield 'the same and alike: what could be changed' => [[100.0, 0.0, $station], [100.0, 0.0, $curve], true];
         yield 'the other way' => [[100.0, 0.0, $curve], [100.0, 0.0, $station], false];
         yield 'itself' => [[100.0, 0.0, $curve], [100.0, 0.0, $curve], false];

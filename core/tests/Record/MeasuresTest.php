@@ -222,6 +222,14 @@ final class MeasuresTest extends TestCase
         self::assertContains('A1 came close to its amps: 60 % of the limit.', Say::voice()->each($judgement->findings));
     }
 
+    public function test_the_highest_minute_and_the_highest_ten_are_each_their_own(): void
+    {
+        // Ten minutes at 200 A, then a minute at 400: the last ten are 9 × 200 and 1 × 400, but for the step of a second.
+        $measured = self::judge([...array_map(static fn (int $s): Reading => new Reading($s * 1000, 30, 340, $s <= 600 ? 200.0 : 400.0), range(0, 661))])->measured;
+
+        self::assertEqualsWithDelta([220.0, 400.0, 74.8, 136.0], [$measured->mean10MinA, $measured->mean1MinA, $measured->mean10MinKw, $measured->mean1MinKw], 0.4);
+    }
+
     public function test_one_reading_warms_nothing(): void
     {
         self::assertSame(0.0, self::amps(self::judge([new Reading(0, 30, 310, 480)]))->thetaMax);
