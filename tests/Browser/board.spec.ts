@@ -196,3 +196,26 @@ test('no new name stands beside an old verdict while the answer is on its way', 
   await expect(why).toContainText("Mates, won't charge");
   await expect(why).not.toContainText('Charges, held back');
 });
+
+test('numbers, distances and temperatures are written as where the garage is', async ({ page }) => {
+  await openDemo(page);
+  await expect(cell(page, 'Pippin', 'Yard socket, 240 V 50 A')).toContainText('6.6');
+  await page.goto('/kit');
+  await page.getByLabel('Numbers and dates as in').selectOption('Netherlands');
+  await expect(page.getByText('12.345,6 · 25 Nov 2026, 14:05')).toBeVisible();
+  await page.getByLabel('Units').selectOption('us');
+  await page.getByRole('button', { name: 'Edit Pippin' }).click();
+  const editor = page.getByRole('dialog', { name: 'Edit Pippin' });
+  // 6.4 km/kWh.
+  await expect(editor.getByLabel('range')).toHaveValue('3,9767756');
+  await expect(editor.getByText('mi/kWh')).toBeVisible();
+  await editor.getByLabel('range').fill('4,5');
+  await editor.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(editor).toBeHidden();
+
+  await page.goto('/board');
+  await expect(cell(page, 'Pippin', 'Yard socket, 240 V 50 A')).toContainText('6,6');
+  await choose(page, 'Sorrel', 'Ostler, second generation');
+  // The cable's 1.9 m.
+  await expect(page.getByText(/cable 6,2 ft/)).toBeVisible();
+});
