@@ -72,6 +72,9 @@ final class CaseReaderTest extends TestCase
         yield 'a rest that never began' => ['conditions.rested_minutes', -1, 'conditions.rested_minutes: -1 is outside'];
         yield 'a band without a price' => ['outlet.tariff', ['currency' => 'USD', 'minute_bands' => [['from_kw' => 0]]], 'outlet.tariff.minute_bands[0].per_minute: is required'];
         yield 'bands that go back' => ['outlet.tariff', ['currency' => 'USD', 'minute_bands' => [['from_kw' => 60, 'per_minute' => '0.2'], ['from_kw' => 20, 'per_minute' => '0.1']]], 'outlet.tariff.minute_bands[1].from_kw: must rise'];
+        yield 'a phase and a half' => ['outlet.supply', ['volts' => 230, 'amps' => 16, 'phases' => 1.5], 'outlet.supply.phases: expected a whole number'];
+        yield 'phases in words' => ['outlet.supply', ['volts' => 230, 'amps' => 16, 'phases' => 'three'], 'outlet.supply.phases: expected a whole number, got text'];
+        yield 'four phases' => ['outlet.supply', ['volts' => 230, 'amps' => 16, 'phases' => 4], 'outlet.supply.phases: '];
         yield 'a stall without a label' => ['outlet.stalls', [['label' => '1'], ['fault' => 'dark']], 'outlet.stalls[1].label: is required'];
         yield 'stalls in words' => ['outlet.stalls', 'four', 'outlet.stalls: expected a list, got text'];
         yield 'a label as long as a sentence' => ['outlet.stalls', [['label' => str_repeat('x', 49)]], 'outlet.stalls[0].label: is longer than'];

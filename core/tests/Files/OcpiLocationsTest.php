@@ -129,6 +129,14 @@ final class OcpiLocationsTest extends TestCase
         self::assertSame(['chademo, 50 kW, 500 V, 125 A', 'chademo, 50 kW, 500 V, 200 A', 'chademo'], array_map(static fn (FileOutlet $o): string => $o->name, self::read([$c(125, 50000), $c(200, 50000), $c(200, null)])->outlets));
     }
 
+    public function test_posts_of_the_mains_that_would_share_a_name_bear_their_supply(): void
+    {
+        $c = static fn (int $a): array => ['standard' => 'IEC_62196_T2', 'power_type' => 'AC_3_PHASE', 'max_voltage' => 230, 'max_amperage' => $a, 'max_electric_power' => 11000];
+
+        self::assertSame(['type2, 11 kW'], array_map(static fn (FileOutlet $o): string => $o->name, self::read([$c(16)])->outlets));
+        self::assertSame(['type2, 11 kW, 230 V, 16 A', 'type2, 11 kW, 230 V, 32 A'], array_map(static fn (FileOutlet $o): string => $o->name, self::read([$c(16), $c(32)])->outlets));
+    }
+
     public function test_a_location_is_known_by_its_network_and_id_and_one_that_is_there_twice_is_read_once(): void
     {
         $json = (string) json_encode(['data' => [

@@ -47,6 +47,9 @@ final class WritersTest extends TestCase
         }
         self::assertSame(['name' => 'cable', 'value' => 5.0, 'unit' => 'm'], $answer['gates'][6]['figures'][0]);
 
+        $nothing = (new FitWriter(Say::voice()))->answer(Cases::answer(Cases::file(outlet: ['coupler' => 'gbt_dc'])), []);
+        self::assertSame(['no_joint', 'no', 0.0, null, null, null], [$nothing['outcome'], $nothing['flows'], $nothing['expected_peak_kw'], $nothing['binding'], $nothing['binding_link'], $nothing['peak_at_soc']]);
+
         $cell = (new FitWriter(Say::voice()))->cell(Cases::answer(Cases::file(outlet: ['max_kw' => null, 'max_v' => null])));
         self::assertSame(['unverified', 'maybe', 'Check first', 'max_v'], [$cell['outcome'], $cell['flows'], $cell['title'], $cell['asks'][0]['path']]);
         self::assertSame(['fact', 'code', 'where', 'piece', 'path', 'kind'], array_keys($cell['asks'][0]));

@@ -6,6 +6,7 @@ namespace Harmozon\Core\Tests\Fit;
 
 use Harmozon\Core\Fit\Figure;
 use Harmozon\Core\Fit\GateName;
+use Harmozon\Core\Fit\Outcome;
 use Harmozon\Core\Fit\Result;
 use Harmozon\Core\Tests\Cases;
 use Harmozon\Core\Tests\Say;
@@ -97,6 +98,36 @@ final class EdgesTest extends TestCase
         yield 'shapes' => [$with([]), GateName::Shape, 'pass', 'j3400, through A1, meets ccs1.'];
         yield 'current' => [$with([]), GateName::Current, 'pass', 'DC all along.'];
         yield 'access' => [[], GateName::Access, 'pass', 'Open to everyone: start as the stall says.'];
+    }
+
+    /** What nobody has read is the reason of an answer only where it keeps the answer open. */
+    public function test_why(): void
+    {
+        $why = static fn (array $outlet): string => Say::it(Cases::answer(Cases::file(outlet: $outlet))->best->why());
+
+        self::assertSame("The peak is set by the car's own charge curve.", $why(['cable' => ['length_m' => null, 'cooled' => true, 'continuous_a' => 500]]));
+        self::assertSame("Not known yet: the station's highest volts.", $why(['max_v' => null, 'cable' => null]));
+    }
+
+    /** Each adapter is held against what stands before it, not against the station. */
+    public function test_the_half_of_a_shape_counts_for_the_piece_that_goes_in(): void
+    {
+        $case = Cases::read(Cases::file(
+            outlet: ['coupler' => 'type1'], post: Cases::AC_POST,
+            adapters: [['id' => 'x', 'input' => 'type1', 'output' => 'ccs1', 'current' => 'ac'], ['id' => 'y', 'input' => 'ccs1', 'output' => 'ccs1', 'current' => 'ac']],
+        ));
+        $current = static fn (array $adapters): string => Cases::gate($case->fitter()->exactly($case->outlet, $adapters, $case->vehicle)->best, GateName::Current)->result()->value;
+
+        self::assertSame(['pass', 'fail'], [$current($case->adapters), $current([$case->adapters[1]])]);
+    }
+
+    public function test_the_better_of_two_outcomes(): void
+    {
+        $ranks = array_map(static fn (Outcome $o): int => $o->rank(), [Outcome::Charges, Outcome::Limited, Outcome::Unverified, Outcome::Hazard, Outcome::WontCharge, Outcome::NoJoint]);
+        $sorted = array_unique($ranks);
+        rsort($sorted);
+
+        self::assertSame($sorted, $ranks);
     }
 
     public function test_the_whole_list_of_cautions_in_its_order(): void

@@ -107,6 +107,25 @@ final class StopsTest extends TestCase
         self::assertSame('Every stall has a known fault.', Say::all($ranking->reasons(self::stop($ranking, 'dead'), RankOrder::Risk)));
     }
 
+    /** 44.211 kWh at 50 kW take 53.05 min and the handshake; half a minute more is more, less is none. */
+    public function test_less_than_half_a_minute_is_no_difference(): void
+    {
+        $time = static fn (float $kw): string => Say::all(($ranking = self::ranking([['id' => 'one', 'name' => 'One', 'max_kw' => 50], ['id' => 'two', 'name' => 'Two', 'max_kw' => $kw]]))->reasons(self::stop($ranking, 'two'), RankOrder::Time));
+
+        self::assertStringContainsString('as at One', $time(49.57));
+        self::assertStringContainsString('more than One', $time(49.5));
+    }
+
+    public function test_minutes_of_a_forecast_are_paid_as_they_were_planned(): void
+    {
+        // 45 s, then 44.211 kWh at 50 kW: 53.80 min and the ramp; at 0.10 that is 5.38.
+        $ranking = self::ranking([['id' => 'clock', 'max_kw' => 50, 'tariff' => ['currency' => 'USD', 'per_kwh' => '0', 'per_minute' => '0.10', 'session_fee' => '0']]]);
+        $stop = self::stop($ranking, 'clock');
+
+        self::assertEqualsWithDelta(53.85, $stop->forecast->minutes, 0.05);
+        self::assertSame(number_format(round((float) $stop->forecast->minutes, 6) * 0.1, 2), $stop->price);
+    }
+
     public function test_ties(): void
     {
         $ranking = self::ranking([['id' => 'one', 'name' => 'One', 'tariff' => self::PRICE], ['id' => 'two', 'name' => 'Two', 'tariff' => self::PRICE]]);
