@@ -367,6 +367,18 @@ final class JudgeTest extends TestCase
         ])->temperatures[0]->riseK;
 
         self::assertSame([25.0, null], [$rise(1800), $rise(1801)]);
+        // From the last time it was read on, not from the first.
+        $again = self::judge([
+            new Reading(0, 30, 340, 250, celsius: ['ambient' => 20.0]), new Reading(1_200_000, 30, 340, 250, celsius: ['ambient' => 22.0]), new Reading(2_700_000, 30, 340, 250, celsius: ['adapter' => 45.0]),
+        ]);
+        self::assertSame(23.0, $again->temperatures[0]->riseK);
+    }
+
+    public function test_a_plain_pass_says_one_thing_and_estimates_that_decide_nothing_are_named(): void
+    {
+        self::assertSame(['Every value that was read stayed below 90 % of its plate.'], Say::voice()->each(self::judge(self::steady(250, 300))->findings));
+        $some = self::judge([new Reading(0, 45, kw: 68), new Reading(60_000, 45, volts: 339, amps: 400), new Reading(120_000, 45, kw: 68)]);
+        self::assertSame(["Some values are estimated from the pack's voltage curve; what decides was read."], Say::voice()->each($some->findings));
     }
 
     public function test_the_heat_load_goes_back_to_the_ambient_of_the_conditions_after_half_an_hour(): void
