@@ -60,6 +60,14 @@ interface End {
   name: string;
 }
 
+/** A sentence that nobody reads to its end says how it goes on. */
+const MOST_NAMED = 20;
+const namesOf = (names: string[]): string =>
+  listed('dot', [
+    ...names.slice(0, MOST_NAMED),
+    ...(names.length > MOST_NAMED ? [say('list.more', { n: names.length - MOST_NAMED })] : []),
+  ]);
+
 /** What a whole column or row says: where it flows, and where one must check first. */
 function read(
   ends: End[],
@@ -73,10 +81,7 @@ function read(
     name,
     n: can.length,
     all: ends.length,
-    names: listed(
-      'dot',
-      can.map((end) => say('board.named_kw', { name: end.name, kw: told(board.cell(...pair(end.id))) })),
-    ),
+    names: namesOf(can.map((end) => say('board.named_kw', { name: end.name, kw: told(board.cell(...pair(end.id))) }))),
   };
   const code = can.length > 0 ? 'reads' : checks.length > 0 ? 'unsure' : 'none';
   return {
@@ -85,10 +90,7 @@ function read(
       checks.length > 0
         ? say(READINGS[subject].check, {
             n: checks.length,
-            names: listed(
-              'dot',
-              checks.map((end) => end.name),
-            ),
+            names: namesOf(checks.map((end) => end.name)),
           })
         : '',
   };

@@ -143,7 +143,7 @@ function back(id: string): Promise<void> {
     <template v-if="preview">
       <NetworkWords v-if="preview.terms.length > 0" :terms="preview.terms" @assign="assign" />
       <PlaceChange v-for="(place, i) in changing.slice(0, MOST_SHOWN)" :key="i" :place="place" />
-      <p v-if="changing.length > MOST_SHOWN">{{ say('ocpi.more', { n: changing.length - MOST_SHOWN }) }}</p>
+      <p v-if="changing.length > MOST_SHOWN">{{ say('list.more', { n: changing.length - MOST_SHOWN }) }}</p>
       <p v-if="same > 0" class="quiet">{{ say('ocpi.same_places', { n: same }) }}</p>
       <template v-if="what">
         <p class="quiet">{{ say('ocpi.unknown') }}</p>

@@ -32,7 +32,7 @@ function stalls(outlet: Outlet): string {
     .slice(0, MOST_STALLS)
     .map(({ label, fault }) => (fault ? say('ocpi.stall_fault', { label, fault }) : label));
   const more = outlet.stalls.length - some.length;
-  const list = listed('comma', more > 0 ? [...some, say('ocpi.more', { n: more })] : some);
+  const list = listed('comma', more > 0 ? [...some, say('list.more', { n: more })] : some);
   return say('ocpi.stalls', { n: outlet.stalls.length, list });
 }
 
@@ -74,7 +74,7 @@ function told({ path, here, file, kept }: Outlet['figures'][number]): string {
       {{ say('ocpi.left_out', { line }) }}
     </p>
     <p v-if="place.not_understood.length > MOST_LEFT_OUT" class="quiet">
-      {{ say('ocpi.more', { n: place.not_understood.length - MOST_LEFT_OUT }) }}
+      {{ say('list.more', { n: place.not_understood.length - MOST_LEFT_OUT }) }}
     </p>
   </section>
 </template>

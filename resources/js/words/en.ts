@@ -43,6 +43,7 @@ export const en = {
   'list.comma': '{first}, {rest}',
   'list.dot': '{first} · {rest}',
   'list.plus': '{first} + {rest}',
+  'list.more': '{n, plural, one {and # more} other {and # more}}',
   'list.semicolon': '{first}; {rest}',
 
   // Whatever goes wrong on the way to the server.
@@ -516,7 +517,6 @@ export const en = {
   'ocpi.stall_fault': '{label} ({fault})',
   'ocpi.stalls': '{n, plural, one {stall {list}} other {stalls {list}}}',
   'ocpi.sound': 'nothing against it',
-  'ocpi.more': '{n, plural, one {and # more} other {and # more}}',
   'ocpi.words_title': 'Words of the network that are not known here',
   'ocpi.words_lead': 'Say once what they mean; the next file is read the same way.',
   'ocpi.word_standard': 'connector "{theirs}" ({times, plural, one {once} other {# times}})',
