@@ -42,7 +42,7 @@ final class Board
         if (count($rows) * count($cars) > self::MOST_PAIRS) {
             throw FieldError::at('outlets', Message::of('app.too_many_pairs', most: Amount::count(self::MOST_PAIRS)));
         }
-        $board = new CoreBoard(new Fitter(CoreBoard::distinct($kit), $conditions, $policy), $cars->map($this->crate->vehicle(...)), $rows->map($this->crate->outlet(...)));
+        $board = new CoreBoard(new Fitter(CoreBoard::distinct($kit, $conditions), $conditions, $policy), $cars->map($this->crate->vehicle(...)), $rows->map($this->crate->outlet(...)));
 
         return array_map($this->writer->cell(...), iterator_to_array($board->answers(), false));
     }

@@ -12,6 +12,7 @@ use App\Models\Vehicle;
 use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Files\FitWriter;
 use Harmozon\Core\Files\ForecastWriter;
+use Harmozon\Core\Fit\Board;
 use Harmozon\Core\Fit\Fitter;
 use Harmozon\Core\Forecast\Forecaster;
 use Harmozon\Core\Forecast\Ranking;
@@ -41,7 +42,8 @@ final class ForecastController extends Controller
     /** Every outlet as a stop for one car. */
     public function ranking(RankingRequest $request, ForecastWriter $writer, Crate $crate, Catalogue $catalogue): JsonResponse
     {
-        $fitter = new Fitter($crate->chosen($request->kit(), $catalogue), $request->conditions(), $request->policy());
+        $conditions = $request->conditions();
+        $fitter = new Fitter(Board::distinct($crate->chosen($request->kit(), $catalogue), $conditions), $conditions, $request->policy());
 
         return response()->json($writer->ranking(Ranking::of(Outlet::inOrder()->map($crate->outlet(...)), $crate->vehicle($request->vehicle()), $fitter)));
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Fit;
 
+use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Equipment\Outlet;
 use Harmozon\Core\Equipment\Vehicle;
@@ -20,17 +21,17 @@ final readonly class Board
     }
 
     /**
-     * The kit without a second piece of the same plate, which a fleet has many of: of equal chains the first in the kit is
-     * the answer. One that could be put on another of its kind stays, for the stacks that are refused.
+     * The kit without a second piece of the same plate and warmth, which a fleet has many of: of equal chains the first in
+     * the kit is the answer. One that could be put on another of its kind stays, for the stacks that are refused.
      *
      * @param  list<Adapter>  $kit
      * @return list<Adapter>
      */
-    public static function distinct(array $kit): array
+    public static function distinct(array $kit, Conditions $conditions): array
     {
         $distinct = [];
         foreach ($kit as $adapter) {
-            $key = $adapter->input->is($adapter->output) ? $adapter->id : $adapter->kindKey();
+            $key = $adapter->input->is($adapter->output) ? $adapter->id : $adapter->kindKey().$conditions->thetaOf($adapter->id);
             $distinct[$key] ??= $adapter;
         }
 

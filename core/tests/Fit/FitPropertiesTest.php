@@ -44,13 +44,20 @@ final class FitPropertiesTest extends TestCase
                 $case = Cases::read(self::atNamed($outlet, self::named([...$kit, ...$kit])));
                 $answers = array_map(
                     static fn (array $adapters): Answer => (new Fitter($adapters, $case->conditions, $case->policy))->answer($case->outlet, $case->vehicle),
-                    [$case->adapters, Board::distinct($case->adapters)],
+                    [$case->adapters, Board::distinct($case->adapters, $case->conditions)],
                 );
 
                 self::assertSame([$answers[0]->best->outcome, $answers[0]->best->expectedPeakKw()], [$answers[1]->best->outcome, $answers[1]->best->expectedPeakKw()]);
                 self::assertSame($answers[0]->best->chain->adapterIds(), $answers[1]->best->chain->adapterIds());
-                self::assertLessThanOrEqual(count($kit), count(array_filter(Board::distinct($case->adapters), static fn (Adapter $a): bool => ! $a->input->is($a->output))));
+                self::assertLessThanOrEqual(count($kit), count(array_filter(Board::distinct($case->adapters, $case->conditions), static fn (Adapter $a): bool => ! $a->input->is($a->output))));
             });
+    }
+
+    public function test_a_piece_that_is_warm_is_not_taken_for_a_cool_one_of_the_same_plate(): void
+    {
+        $case = Cases::read(Cases::file(adapters: [['id' => 'warm'], ['id' => 'cool'], ['id' => 'cool too']], case: ['conditions.theta' => ['warm' => 0.9]]));
+
+        self::assertSame(['warm', 'cool'], array_map(static fn (Adapter $a): string => $a->id, Board::distinct($case->adapters, $case->conditions)));
     }
 
     public function test_the_order_of_the_kit_decides_between_equals_alone(): void
