@@ -56,6 +56,12 @@ final class DutyTest extends TestCase
         self::assertSame(250.0, self::duty()->allowsA(1.0));
     }
 
+    public function test_what_is_full_already_takes_no_time_to_fill(): void
+    {
+        self::assertSame([0.0, 0.0, 0.0], [self::duty()->minutesUntilFull(1.0, 400), self::duty()->minutesUntilFull(1.5, 400), self::duty()->minutesUntilFull(1.5, 100)]);
+        self::assertSame(0.0, self::duty()->fullBoostMinutes(1.0));
+    }
+
     public function test_a_plate_without_boost_has_twenty_minutes_and_one_current(): void
     {
         $duty = Duty::of(Plate::of(continuousA: 200), 25.0) ?? throw new \LogicException;

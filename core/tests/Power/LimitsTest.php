@@ -153,6 +153,13 @@ final class LimitsTest extends TestCase
         yield 'nothing known' => [['car' => ['charge_curve_kw' => null, 'inlets.0.dc' => []], 'outlet' => ['max_a' => null, 'max_kw' => null, 'cable' => null]], null];
     }
 
+    public function test_what_all_links_allow_some_minutes_into_a_session(): void
+    {
+        $set = self::limits(['outlet' => ['coupler' => 'j3400', 'cabinet' => self::PAIR], 'adapters' => [[]], 'car' => ['charge_curve_kw' => [[0, 300]], 'inlets.0.dc.max_kw' => 300], 'case' => ['conditions.faults' => ['neighbour_at_minute' => 7]]]);
+        // At 10 %, 320 V: 500 A are 160 kW, 300 A are 96; from minute 7 on the neighbour leaves 150 of 300 kW.
+        self::assertEqualsWithDelta([160.0, 160.0, 150.0, 150.0, 96.0], [$set->kwThen(10, [], 0), $set->kwThen(10, [], 6.99), $set->kwThen(10, [], 7), $set->kwThen(10, [], 8), $set->kwThen(10, ['a1' => true], 8)], 1e-9);
+    }
+
     public function test_kw_of_an_amp_and_of_everything_together(): void
     {
         $ac = self::limits(['post' => Cases::AC_POST, 'car' => ['inlets.0.ac' => ['phases' => 3, 'max_a' => 32, 'max_kw' => 22, 'min_v' => 100, 'max_v' => 250]], 'outlet' => ['supply' => ['volts' => 230, 'amps' => 20, 'phases' => 3]]]);
