@@ -304,6 +304,7 @@ return [
     'signalling.nothing_through' => 'No language of the station gets through to the car on this way.',
     'signalling.cannot_arrive' => '{vehicle} understands {car}, and that cannot come through on this way, whatever the station speaks.',
     'signalling.shared' => 'Both speak {language}.',
+    'signalling.translated' => '{Adapter} translates into {language}, which {vehicle} speaks.',
     'signalling.retrofit_available' => 'The station speaks {station}, {vehicle} only {car}: a retrofit that adds {language} is available.',
     'signalling.retrofit_unknown' => 'The station speaks {station}, {vehicle} only {car}; whether a retrofit exists is not known.',
     'signalling.retrofit_other' => 'The station speaks {station}, {vehicle} only {car}, and its retrofit does not add that.',

@@ -92,6 +92,18 @@ final class EdgesTest extends TestCase
         yield 'no DC side' => [['car' => ['inlets.0.dc' => null]], GateName::Signalling, 'fail', 'This inlet has no DC side, so it speaks no DC language.'];
         yield 'the pilot' => [['post' => Cases::AC_POST], GateName::Signalling, 'pass', 'Both use the AC control pilot.'];
         yield 'one language' => [[], GateName::Signalling, 'pass', 'Both speak power-line communication.'];
+        $chademo = ['inlets.0.dc.signalling' => ['can_chademo']];
+        $translates = ['translates' => ['from' => ['plc'], 'to' => ['can_chademo']]];
+        yield 'one translated into' => [['car' => $chademo, ...$with($translates)], GateName::Signalling, 'pass', 'A1 translates into CHAdeMO signalling, which Test car speaks.'];
+        yield 'translated away' => [['outlet' => ['coupler' => 'j3400', 'signalling' => null], 'adapters' => [$translates]], GateName::Signalling, 'fail', 'Test car understands power-line communication, and that cannot come through on this way, whatever the station speaks.'];
+        yield 'translated, if the station speaks it' => [['car' => $chademo, 'outlet' => ['coupler' => 'j3400', 'signalling' => null], 'adapters' => [$translates]], GateName::Signalling, 'unknown', 'Not known yet: which language this station speaks.'];
+        yield 'none in common' => [['outlet' => ['signalling' => ['can_chademo']]], GateName::Signalling, 'fail', 'The station speaks CHAdeMO signalling, Test car only power-line communication; whether a retrofit exists is not known.'];
+        yield 'the car unread' => [['car' => ['inlets.0.dc.signalling' => null]], GateName::Signalling, 'unknown', 'Not known yet: which DC languages Test car speaks.'];
+        yield 'a recall that nobody looked up' => [$with(['recalled' => null]), GateName::Adapter, 'unknown', 'Not known yet: whether A1 is under recall. If A1 is, do not connect it.'];
+        yield 'damage that nobody looked for' => [$with(['damaged' => null]), GateName::Adapter, 'unknown', 'Not known yet: whether A1 is damaged. If A1 is, do not connect it.'];
+        yield 'amps that nobody read' => [$with(['plate.continuous_a' => null, 'plate.boost_a' => null, 'plate.boost_minutes' => null]), GateName::Adapter, 'unknown', 'Not known yet: the amps of A1.'];
+        yield 'a rating that nobody read' => [$with(['plate.max_v' => null]), GateName::Voltage, 'unknown', 'Not known yet: the rated volts of A1. A1 must be rated for 360 V at least.'];
+        yield 'more than a rating' => [$with(['plate.max_v' => 350]), GateName::Voltage, 'fail', '360 V would reach A1, which is rated for 350 V.', ['volts 360 V', 'rated 350 V']];
         yield 'volts' => [[], GateName::Voltage, 'pass', 'The pack runs from 320 V to 360 V; the station gives 150 V to 1000 V.', ['pack_at_start 320 V', 'pack_at_target 360 V', 'station_min 150 V', 'station_max 1000 V']];
         yield 'volts of the mains' => [['post' => Cases::AC_POST], GateName::Voltage, 'pass', "240 V lies within the onboard charger's volts.", ['supply 240 V']];
         yield 'half a pack' => [['car' => [...Cases::HIGH_VOLTAGE, 'inlets.0.dc.split_pack' => true], 'outlet' => ['max_v' => 500]], GateName::Voltage, 'pass', "The car switches its pack to two halves, which lie below the station's 500 V.", ['pack_at_start 600 V', 'pack_at_target 750 V', 'station_min 150 V', 'station_max 500 V']];

@@ -64,7 +64,7 @@ final class SignallingGate implements Gate
         }
         foreach ($side->signalling as $language) {
             if (in_array($language, $spoken, true)) {
-                return GateResult::pass(GateName::Signalling, Message::of('signalling.shared', language: $language->message()));
+                return GateResult::pass(GateName::Signalling, self::met($language, $chain));
             }
         }
         $lacks = ['station' => Signalling::list($spoken), 'vehicle' => $chain->vehicle->name, 'car' => Signalling::list($side->signalling)];
@@ -79,5 +79,17 @@ final class SignallingGate implements Gate
             $side->retrofit->possible => Message::of('signalling.retrofit_other', ...$lacks),
             default => Message::of('signalling.retrofit_impossible', ...$lacks),
         });
+    }
+
+    /** Whether the station speaks it itself, or an adapter on the way brings it. */
+    private static function met(Signalling $language, Chain $chain): Message
+    {
+        foreach (array_reverse($chain->adapters) as $adapter) {
+            if ($adapter->translates !== null && ! in_array($language, $chain->outlet->signalling ?? [], true)) {
+                return Message::of('signalling.translated', adapter: $adapter->name, language: $language->message(), vehicle: $chain->vehicle->name);
+            }
+        }
+
+        return Message::of('signalling.shared', language: $language->message());
     }
 }
