@@ -74,6 +74,8 @@ test('after every act one stands somewhere sensible', async ({ page }) => {
   await cell(page, 'Sorrel', 'Ostler, second generation').press('Enter');
   await page.keyboard.press('n');
   await page.getByRole('button', { name: 'Start the session' }).press('Enter');
+  await expect(page.getByRole('heading', { name: 'Peaks against plates' })).toBeVisible();
+  await expect.poll(() => standing(page)).not.toBe('nowhere');
   await page.getByRole('button', { name: 'Finish' }).press('Enter');
   await expect(page).toHaveURL(/\/log\//);
   await expect.poll(() => standing(page)).not.toBe('nowhere');
