@@ -30,15 +30,15 @@ final class Board
      * @param  list<CoreAdapter>  $kit
      * @param  list<string>|null  $outlets  public ids; null for every one
      * @param  list<string>|null  $vehicles  public ids; null for every one
-     * @param  int|null  $first  so many outlets from the top instead, place by place
+     * @param  int|null  $first  so many outlets from the top instead, place by place; fewer where they would be too many pairs
      * @return list<array<string, mixed>> one cell a pair
      *
      * @throws FieldError when so many pairs are not answered at once
      */
     public function cells(array $kit, AdapterPolicy $policy, Conditions $conditions, ?array $outlets = null, ?array $vehicles = null, ?int $first = null): array
     {
-        $rows = $first === null ? Outlet::inOrder($outlets) : Outlet::byPlace($first);
         $cars = Vehicle::inOrder($vehicles);
+        $rows = $first === null ? Outlet::inOrder($outlets) : Outlet::byPlace(min($first, intdiv(self::MOST_PAIRS, max(1, count($cars)))));
         if (count($rows) * count($cars) > self::MOST_PAIRS) {
             throw FieldError::at('outlets', Message::of('app.too_many_pairs', most: Amount::count(self::MOST_PAIRS)));
         }

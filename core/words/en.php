@@ -178,7 +178,7 @@ return [
 
     // Plates as lines of figures.
     'plate.line' => '{figures}',
-    'plate.stall' => '{label} ({fault})',
+    'stall.faulty' => '{label} ({fault})',
     'plate.stalls' => '{count, plural, one {# stall} other {# stalls}}: {stalls}',
     'plate.stalls_many' => '{count, plural, one {# stall} other {# stalls}}',
     'plate.unread' => 'plate not read',
@@ -372,7 +372,6 @@ return [
 
     // Cautions.
     'caution.known_fault' => 'Known fault of this stall: {fault}.',
-    'caution.stall' => '{label} ({fault})',
     'caution.some_stalls' => 'Not every stall is sound: {faults}. Take another one.',
     'caution.every_stall' => 'Every stall has a known fault: {faults}.',
     'caution.unread_power' => 'Not read yet: {facts}. The kW shown is a ceiling. {check}',

@@ -84,6 +84,12 @@ final class FitApiTest extends TestCase
         }
         Contract::holds('GET', '/board', $this->getJson('/api/board')->assertStatus(422)->assertJsonPath('errors.outlets.0', 'no more than 4000 pairs of an outlet and a car are answered at once: ask for those in view'));
         $this->getJson('/api/board?first=200')->assertOk()->assertJsonCount(1000, 'cells');
+        // A fleet so large that its top must be shorter.
+        $car = Vehicle::query()->firstOrFail();
+        foreach (range(1, 195) as $n) {
+            $car->replicate(['ulid'])->fill(['name' => "Car {$n}", 'position' => 100 + $n])->save();
+        }
+        $this->getJson('/api/board?first=25')->assertOk()->assertJsonCount(20 * 200, 'cells');
         foreach (['first=0', 'first=201', 'first=x', 'outlets='.str_repeat('x', 6001)] as $bad) {
             $this->getJson("/api/board?{$bad}")->assertStatus(422);
         }

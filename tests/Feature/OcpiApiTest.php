@@ -29,6 +29,7 @@ final class OcpiApiTest extends TestCase
     {
         $preview = $this->upload('preview', self::locations())->assertOk();
         Contract::holds('POST', '/ocpi/preview', $preview);
+        self::assertSame([1, 3, 0], [$preview->json('counts.places.new'), $preview->json('counts.outlets.new'), $preview->json('counts.outlets.changed')]);
         self::assertSame(['ccs1, 350 kW', 'chademo', 'type2, 22 kW'], array_column($preview->json('places.0.outlets'), 'name'));
         self::assertSame(['new', 'new', 'new'], array_column($preview->json('places.0.outlets'), 'kind'));
         self::assertSame([['label' => '1', 'evse_id' => 'XX*ABC*E1', 'fault' => null], ['label' => '2', 'evse_id' => 'XX*ABC*E2', 'fault' => 'out of order, says its network']], $preview->json('places.0.outlets.0.stalls'));

@@ -309,3 +309,18 @@ test('a small garage comes as a whole: the top first, and the rest where there i
 
   expect([asked.length, board.cells.size]).toEqual([2, 300]);
 });
+
+test('what came before another kit was chosen is no part of the board for it', async () => {
+  const { ids, cars } = fleet(200);
+  const board = useBoard();
+  const opened = board.open();
+  question(0).answer(cellsOf(ids.slice(0, 25), cars, 'charges'));
+  await opened;
+  board.kit = 'buy';
+  await nextTick();
+  await board.complete();
+  board.see('o0', true);
+  await settle();
+
+  expect(query(1)).toMatchObject({ kit: 'buy', outlets: 'o0' });
+});

@@ -33,9 +33,11 @@ final class OcpiController extends Controller
     public function preview(LocationsRequest $request): JsonResponse
     {
         $file = $this->file($request);
+        $plans = $this->locations->plan($file);
 
         return response()->json([
-            'places' => array_map($this->place(...), $this->locations->plan($file)),
+            'counts' => LocationsImport::counts($plans),
+            'places' => array_map($this->place(...), $plans),
             'terms' => array_map(static fn (ForeignTerm $t): array => ['kind' => $t->kind->value, 'theirs' => $t->theirs, 'ours' => $t->ours, 'times' => $t->times], $file->foreign),
         ]);
     }

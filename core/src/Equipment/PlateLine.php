@@ -27,7 +27,7 @@ final class PlateLine
     {
         $count = Amount::count(count($outlet->stalls));
         $told = count($outlet->stalls) > self::MOST_STALLS_NAMED ? $outlet->faultyStalls() : $outlet->stalls;
-        $labels = array_map(static fn (Stall $s): Message => $s->fault === null ? Message::of('link.named', name: $s->label) : Message::of('plate.stall', label: $s->label, fault: $s->fault), $told);
+        $labels = array_map(static fn (Stall $s): Message => $s->message(), $told);
 
         return match (true) {
             $outlet->stalls === [] => null,

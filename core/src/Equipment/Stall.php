@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Equipment;
 
+use Harmozon\Core\Words\Message;
+
 /** One of several stalls with the same plate, told apart beside the car by what is painted on it. */
 final readonly class Stall
 {
@@ -21,5 +23,13 @@ final readonly class Stall
         public ?string $uid = null,
         public ?string $connector = null,
     ) {
+    }
+
+    /** Its label, and what is against it. */
+    public function message(): Message
+    {
+        return $this->fault === null
+            ? Message::of('link.named', name: $this->label)
+            : Message::of('stall.faulty', label: $this->label, fault: rtrim($this->fault, '.'));
     }
 }

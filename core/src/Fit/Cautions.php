@@ -60,7 +60,7 @@ final class Cautions
 
     private static function faultyStalls(Outlet $outlet): Message
     {
-        $faults = Listing::comma(array_map(static fn (Stall $s): Message => Message::of('caution.stall', label: $s->label, fault: rtrim((string) $s->fault, '.')), $outlet->faultyStalls()));
+        $faults = Listing::comma(array_map(static fn (Stall $s): Message => $s->message(), $outlet->faultyStalls()));
 
         return $outlet->isWhollyFaulty() ? Message::of('caution.every_stall', faults: $faults) : Message::of('caution.some_stalls', faults: $faults);
     }

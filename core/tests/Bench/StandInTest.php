@@ -7,6 +7,8 @@ namespace Harmozon\Core\Tests\Bench;
 use Harmozon\Core\Bench\Script;
 use Harmozon\Core\Bench\StandIn;
 use Harmozon\Core\Equipment\Quantity;
+use Harmozon\Core\Files\Node;
+use Harmozon\Core\Files\ScriptReader;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Judgement;
 use Harmozon\Core\Record\Reading;
@@ -56,6 +58,31 @@ final class StandInTest extends TestCase
         self::assertEqualsWithDelta(241.0, $leaves->tS(), 1.0);
         self::assertGreaterThan(0.0, $left[count($left) - 2]->kw);
         self::assertSame([0, 10, 20], array_map(static fn (Reading $r): int => (int) $r->tS(), array_slice($whole, 0, 3)));
+    }
+
+    public function test_surfaces_warm_with_the_load_of_the_adapter_and_the_air_does_not(): void
+    {
+        $readings = self::readings(new Script(3, reads: ['a', 'adapter', 'inlet', 'ambient']));
+        [$first, $last] = [$readings[0], $readings[count($readings) - 2]];
+        $judgement = self::judged(new Script(3, reads: ['a', 'v', 'adapter', 'ambient']));
+        $theta = max(array_map(static fn ($row): float => $row->thetaMax ?? 0.0, $judgement->plateCheck));
+
+        self::assertEqualsWithDelta([25.0, 25.0], [$first->celsius['adapter'], $last->celsius['ambient']], 1.5);
+        // 65 K of allowed rise, 38 % of it on the surface.
+        self::assertEqualsWithDelta(25 + 0.38 * 65 * $theta, $last->celsius['adapter'], 1.5);
+        self::assertGreaterThan($last->celsius['inlet'], $last->celsius['adapter']);
+        self::assertGreaterThan($last->celsius['ambient'] + 3, $last->celsius['inlet']);
+    }
+
+    public function test_a_script_is_read_with_what_it_does_not_say(): void
+    {
+        $read = static fn (array $fields): Script => (new ScriptReader)->script(Node::of($fields));
+
+        self::assertEquals(new Script(5), $read(['seed' => 5]));
+        self::assertEquals(new Script(6, 20, ['kw'], 12.5, true, true, 'logger'), $read(['seed' => 6, 'every_s' => 20, 'reads' => ['kw'], 'longest_minutes' => 12.5, 'ignores_heat' => true, 'fails_to_start' => true, 'source' => 'logger']));
+        self::assertSame(Script::SOURCE, $read(['seed' => 5])->source);
+        self::assertStringContainsString('seed: is required', Say::refusal(static fn () => $read([])));
+        self::assertStringContainsString('every_s: ', Say::refusal(static fn () => $read(['seed' => 5, 'every_s' => 0])));
     }
 
     public function test_a_failed_start_passes_no_power(): void

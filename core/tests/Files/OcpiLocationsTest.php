@@ -111,6 +111,12 @@ final class OcpiLocationsTest extends TestCase
         self::assertSame([], $assigned->places[0]->notUnderstood);
         self::assertSame('out of order, says its network', $assigned->places[0]->outlets[0]->spec['stalls'][1]['fault']);
 
+        // A word may be a number; one more word moves no other.
+        $numbers = (new Assigned)->with(TermKind::Standard, '7', 'ccs1')->with(TermKind::Standard, '5', 'ccs2')->with(TermKind::Status, '40', 'works')->with(TermKind::Status, '4', 'out_of_order');
+        self::assertSame(['ccs1', 'ccs2', 'works', 'out_of_order', null], [
+            $numbers->meaningOf(TermKind::Standard, '7'), $numbers->meaningOf(TermKind::Standard, '5'), $numbers->meaningOf(TermKind::Status, '40'), $numbers->meaningOf(TermKind::Status, '4'), $numbers->meaningOf(TermKind::Standard, '0'),
+        ]);
+
         $leftOut = self::file($evses, $said->with(TermKind::Standard, 'PANTOGRAPH', Assigned::LEFT_OUT));
         self::assertSame(['chademo'], $couplers($leftOut));
         self::assertSame('stall A: connector "PANTOGRAPH", as you chose', Say::it($leftOut->places[0]->notUnderstood[0]));

@@ -32,6 +32,19 @@ final class RollingMeanTest extends TestCase
         self::assertEqualsWithDelta(90.0, $mean->highest(), 1e-9);
     }
 
+    /** What is passed over uses up what is left until a window must be looked at again. */
+    public function test_a_slow_climb_after_a_long_valley_is_found(): void
+    {
+        $mean = new RollingMean(600);
+        $t = 0;
+        foreach ([[600, 300], [700, 200], [1536, 220], [1300, 320]] as [$seconds, $value]) {
+            for ($until = $t + $seconds; $t < $until; $t++) {
+                $mean->add($t, $value);
+            }
+        }
+        self::assertEqualsWithDelta(320.0, $mean->highest(), 1e-9);
+    }
+
     public function test_shorter_than_the_window_says_nothing(): void
     {
         $mean = new RollingMean(600);

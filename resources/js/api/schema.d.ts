@@ -937,6 +937,7 @@ export interface components {
             times: number;
         };
         OcpiPreview: {
+            counts: components["schemas"]["OcpiCounts"];
             /** @description Words of the network that are not the interface's own */
             terms: components["schemas"]["OcpiTerm"][];
             places: {

@@ -268,11 +268,12 @@ async function move(event: KeyboardEvent, row: number, column: number): Promise<
 .matrix {
   min-width: calc(150px + var(--cars) * var(--column));
   --column: 128px;
+  --tracks: minmax(150px, 1.6fr) repeat(var(--cars), minmax(var(--column), 1fr));
 }
 
 .row {
   display: grid;
-  grid-template-columns: minmax(150px, 1.6fr) repeat(var(--cars), minmax(var(--column), 1fr));
+  grid-template-columns: var(--tracks);
   align-items: center;
   border-bottom: 1px solid var(--line);
 }

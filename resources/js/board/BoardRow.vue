@@ -90,7 +90,7 @@ function words(car: Vehicle): string {
 <style scoped>
 .row {
   display: grid;
-  grid-template-columns: minmax(150px, 1.6fr) repeat(var(--cars), minmax(var(--column), 1fr));
+  grid-template-columns: var(--tracks);
   align-items: center;
   min-height: 34px;
   border-bottom: 1px solid var(--line);

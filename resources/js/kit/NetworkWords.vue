@@ -5,9 +5,9 @@ import { say } from '@/words/say';
 
 type Term = components['schemas']['OcpiTerm'];
 
-/** Words of a network that nobody has explained yet, each beside ours. */
+/** Words of a network that are not the interface's own, each beside ours; one that was explained can be explained otherwise. */
 defineProps<{ terms: Term[] }>();
-const emit = defineEmits<{ assign: [term: Term, ours: string | null] }>();
+const emit = defineEmits<{ assign: [term: Term, ours: string] }>();
 
 const { known, all } = useTerms();
 const KINDS = { standard: 'ocpi.word_standard', status: 'ocpi.word_status' } as const;
@@ -16,8 +16,7 @@ const LEFT_OUT = '';
 const NOT_SAID = '?';
 
 function chosen(term: Term, event: Event): void {
-  const value = (event.target as HTMLSelectElement).value;
-  emit('assign', term, value === NOT_SAID ? null : value);
+  emit('assign', term, (event.target as HTMLSelectElement).value);
 }
 </script>
 
@@ -28,7 +27,7 @@ function chosen(term: Term, event: Event): void {
     <label v-for="term in terms" :key="`${term.kind} ${term.theirs}`">
       <span>{{ say(KINDS[term.kind], { theirs: term.theirs, times: term.times }) }}</span>
       <select :value="term.ours ?? NOT_SAID" @change="chosen(term, $event)">
-        <option :value="NOT_SAID">
+        <option v-if="term.ours === null" :value="NOT_SAID">
           {{ term.kind === 'standard' ? say('ocpi.not_said') : say('ocpi.status_not_said') }}
         </option>
         <template v-if="term.kind === 'standard'">

@@ -34,22 +34,12 @@ const { isBusy, error, attempt } = useAttempt((e) =>
 const MOST_SHOWN = 40;
 const changing = computed(() => preview.value?.places.filter((p) => p.kind !== 'same' || isTelling(p)) ?? []);
 const same = computed(() => (preview.value?.places.length ?? 0) - changing.value.length);
-const what = computed(() => (preview.value ? inWords(tally(preview.value)) : ''));
+const what = computed(() => (preview.value ? inWords(preview.value.counts) : ''));
 
 onMounted(() => attempt(list));
 
 function isTelling(place: Preview['places'][number]): boolean {
   return place.not_understood.length > 0 || place.outlets.some((o) => o.kind === 'aside' || o.figures.length > 0);
-}
-
-function tally(of: Preview): Counts {
-  const none = () => ({ new: 0, changed: 0, same: 0, gone: 0, aside: 0 });
-  const counts = { places: none(), outlets: none() };
-  for (const place of of.places) {
-    counts.places[place.kind]++;
-    place.outlets.forEach((o) => counts.outlets[o.kind]++);
-  }
-  return counts;
 }
 
 /** What was, or would be, brought in; nothing where there is nothing. */
@@ -72,7 +62,7 @@ function body(): FormData {
   if (file.value) {
     form.append('file', file.value);
   }
-  const terms = assigned.value.filter((t) => t.ours !== null).map(({ kind, theirs, ours }) => ({ kind, theirs, ours }));
+  const terms = assigned.value.map(({ kind, theirs, ours }) => ({ kind, theirs, ours }));
   if (terms.length > 0) {
     form.append('terms', JSON.stringify({ terms }));
   }
@@ -97,7 +87,7 @@ function choose(event: Event): Promise<void> {
   return file.value ? look() : Promise.resolve();
 }
 
-function assign(term: Term, ours: string | null): Promise<void> {
+function assign(term: Term, ours: string): Promise<void> {
   assigned.value = [
     ...assigned.value.filter((t) => t.kind !== term.kind || t.theirs !== term.theirs),
     { ...term, ours },
@@ -117,7 +107,7 @@ function bring(): Promise<void> {
     await edit.refresh();
     const id = brought.import;
     if (id !== null) {
-      undo.done(say('ocpi.done', { what: inWords(brought.counts) }), () => takeBack(id));
+      undo.done(say('ocpi.done', { what: inWords(brought.counts) || say('ocpi.noted') }), () => takeBack(id));
     }
     emit('done');
   });
@@ -149,14 +139,21 @@ function back(id: string): Promise<void> {
         <p class="quiet">{{ say('ocpi.unknown') }}</p>
         <el-button type="primary" :loading="isBusy" @click="bring">{{ say('ocpi.bring', { what }) }}</el-button>
       </template>
-      <p v-else>{{ say('ocpi.nothing') }}</p>
+      <template v-else>
+        <p>{{ say('ocpi.nothing') }}</p>
+        <!-- What its words mean is worth remembering all the same. -->
+        <el-button v-if="assigned.length > 0" :loading="isBusy" @click="bring">{{ say('ocpi.remember') }}</el-button>
+      </template>
     </template>
     <section v-if="imports.length > 0" :aria-label="say('ocpi.imports')">
       <h3>{{ say('ocpi.imports') }}</h3>
       <ul>
         <li v-for="(one, i) in imports" :key="one.id">
           {{
-            say('ocpi.import_at', { at: day(one.at, account.me?.garage.timezone ?? 'UTC'), what: inWords(one.counts) })
+            say('ocpi.import_at', {
+              at: day(one.at, account.me?.garage.timezone ?? 'UTC'),
+              what: inWords(one.counts) || say('ocpi.noted'),
+            })
           }}
           <button v-if="i === 0" type="button" class="text-button" :disabled="isBusy" @click="back(one.id)">
             {{ say('ocpi.undo') }}

@@ -42,13 +42,15 @@ export const useBoard = defineStore('board', () => {
   function open(): Promise<void> {
     round++;
     requested = new Set();
+    error.value = '';
     return fetch({ first: FIRST_ROWS }, []);
   }
 
   /** The garage is known: what belongs to its first screen and did not come with the top of the board. */
   function complete(): Promise<void> {
-    for (const pair of cells.value.keys()) {
-      requested.add(pair);
+    // What was asked before a change of kit or policy is no answer to it.
+    if (answered === round) {
+      [...cells.value.keys()].forEach((pair) => requested.add(pair));
     }
     const isThere = garage.outlets.every((o) => garage.vehicles.every((v) => requested.has(key(o.id, v.id))));
     return isSmall() && !isThere ? load() : Promise.resolve();
@@ -94,6 +96,9 @@ export const useBoard = defineStore('board', () => {
   async function fetchRows(outlets: string[]): Promise<void> {
     const cars = garage.vehicles.map((v) => v.id);
     const missing = outlets.filter((o) => cars.some((v) => !requested.has(key(o, v))));
+    if (missing.length > 0) {
+      error.value = '';
+    }
     const most = Math.max(1, Math.floor(MOST_OF_ROWS / Math.max(1, cars.length)));
     await Promise.all(chunks(missing, Math.min(most, MOST_IDS)).map((some) => fetchPairs(some, null)));
   }

@@ -496,6 +496,8 @@ export const en = {
   'ocpi.left_out': 'Left out: {line}',
   'ocpi.unknown': 'Lowest volts, access and cables are not in such a file: they stay "check first" until read.',
   'ocpi.bring': 'Bring in {what}',
+  'ocpi.remember': 'Remember what these words mean',
+  'ocpi.noted': 'what the file says was noted',
   'ocpi.nothing': 'Nothing is new and nothing has changed since the last time.',
   'ocpi.places_new': '{n, plural, one {# new place} other {# new places}}',
   'ocpi.outlets_new': '{n, plural, one {# new outlet} other {# new outlets}}',

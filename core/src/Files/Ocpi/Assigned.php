@@ -22,8 +22,8 @@ final readonly class Assigned
     public function with(TermKind $kind, string $theirs, string $ours): self
     {
         return match ($kind) {
-            TermKind::Standard => new self([...$this->standards, $theirs => $ours], $this->statuses),
-            TermKind::Status => new self($this->standards, [...$this->statuses, $theirs => EvseStatus::from($ours)]),
+            TermKind::Standard => new self(array_replace($this->standards, [$theirs => $ours]), $this->statuses),
+            TermKind::Status => new self($this->standards, array_replace($this->statuses, [$theirs => EvseStatus::from($ours)])),
         };
     }
 
