@@ -114,7 +114,7 @@ async function goOn(theirs: Found, next: Draft): Promise<void> {
         <li v-for="fact in read" :key="fact">{{ fact }}</li>
       </ul>
     </div>
-    <div class="names">
+    <div class="own">
       <div>
         <label for="piece-name">{{ say('editor.name') }}</label>
         <el-input id="piece-name" v-model="draft.name" maxlength="120" required />
@@ -187,20 +187,20 @@ async function goOn(theirs: Found, next: Draft): Promise<void> {
   gap: 14px;
 }
 
-.names {
+.own {
   display: flex;
   gap: 14px;
 }
 
-.names > div {
+.own > div {
   flex: 1;
 }
 
-.names .tag {
+.own .tag {
   flex: 0 0 70px;
 }
 
-.names label {
+.own label {
   color: var(--ink-soft);
   font-size: 13px;
 }

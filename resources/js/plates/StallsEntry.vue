@@ -45,12 +45,13 @@ function add(): void {
           <input
             :value="stall[column] ?? ''"
             :aria-label="say('stalls.of', { what: say(words), n: i + 1 })"
+            :placeholder="say(words)"
             :maxlength="column === 'fault' ? 200 : 48"
             autocomplete="off"
             @change="write(i, column, ($event.target as HTMLInputElement).value)"
           />
         </td>
-        <td>
+        <td class="act">
           <button type="button" class="text-button" @click="remove(i)">
             {{ say('stalls.remove') }}<span class="sr-only">{{ say('kit.of', { name: stall.label }) }}</span>
           </button>
@@ -97,5 +98,31 @@ input {
 
 .add {
   align-self: start;
+}
+
+/* Too narrow for three columns: what is known against a stall has a line of its own, and each field says what it is. */
+@media (width <= 720px) {
+  thead {
+    display: none;
+  }
+
+  tr {
+    display: grid;
+    grid-template-columns: minmax(60px, 1fr) 2fr auto;
+    padding-bottom: 6px;
+  }
+
+  .label,
+  .evse_id {
+    width: auto;
+  }
+
+  .act {
+    grid-area: 1 / 3;
+  }
+
+  .fault {
+    grid-area: 2 / 1 / auto / span 3;
+  }
 }
 </style>
