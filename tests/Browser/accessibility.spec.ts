@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { type Page } from '@playwright/test';
-import { choose, expect, openDemo, readingsFile, test } from './support';
+import { choose, expect, locationsFile, openDemo, readingsFile, test } from './support';
 
 /** Faults of the page as it stands by every rule of the checker, experimental ones as well, one line each. */
 async function faults(page: Page): Promise<string[]> {
@@ -87,6 +87,32 @@ test("no screen has a fault in the system's own colours, and no dialog has one",
     await page.getByRole('button', { name: 'Edit Tenon T-31' }).click();
     await expect(page.getByRole('dialog', { name: 'Edit Tenon T-31' })).toBeVisible();
     expect(await faults(page), 'editor').toEqual([]);
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'Add an adapter from the catalogue' }).click();
+    await expect(page.getByRole('dialog', { name: 'Kinds of adapter' }).getByRole('button').nth(3)).toBeVisible();
+    expect(await faults(page), 'catalogue').toEqual([]);
+    await page.keyboard.press('Escape');
+
+    // A network's file with words of its own, before and after; its stalls in the form.
+    const imports = page.getByRole('dialog', { name: 'Import charging places' });
+    await page.getByRole('button', { name: 'Import places (OCPI)' }).click();
+    await imports.getByLabel(/A Locations file/).setInputFiles(locationsFile());
+    await expect(imports.getByLabel(/connector "PANTOGRAPH"/)).toBeVisible();
+    expect(await faults(page), 'import').toEqual([]);
+    await imports.getByRole('button', { name: /^Bring in/ }).click();
+    await expect(imports).toBeHidden();
+    await page.getByRole('button', { name: 'Import places (OCPI)' }).click();
+    await expect(imports.getByRole('button', { name: 'Take back as a whole' })).toBeVisible();
+    expect(await faults(page), 'what was brought in').toEqual([]);
+    await page.keyboard.press('Escape');
+    await expect(imports).toBeHidden();
+    await page.getByRole('button', { name: 'Edit ccs1, 120 kW' }).click();
+    await expect(page.getByLabel('known fault of stall 2')).toHaveValue('out of order, says its network');
+    expect(await faults(page), 'stalls').toEqual([]);
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'Import places (OCPI)' }).click();
+    await imports.getByRole('button', { name: 'Take back as a whole' }).click();
+    await expect(imports.getByText('Taken back.')).toBeVisible();
     await context.close();
   }
 });

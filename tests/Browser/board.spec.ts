@@ -1,4 +1,4 @@
-import { cell, choose, expect, openDemo, test } from './support';
+import { cell, choose, expect, locationsFile, openDemo, test } from './support';
 
 test.describe.configure({ mode: 'serial' });
 
@@ -114,36 +114,14 @@ test('a plate begun from the catalogue says what must be read off the real one',
 test('places come from a network file stall by stall, follow the next one, and are taken back as a whole', async ({
   page,
 }) => {
-  const connector = (standard: string, watts: number) => ({
-    id: '1',
-    standard,
-    format: 'CABLE',
-    power_type: 'DC',
-    max_voltage: 920,
-    max_amperage: 200,
-    max_electric_power: watts,
-  });
-  const file = (watts: number, status: string) => [
-    {
-      id: 'L1',
-      name: 'Sluice wharf',
-      evses: [
-        { uid: 'E1', physical_reference: '1', connectors: [connector('IEC_62196_T1_COMBO', watts)] },
-        { uid: 'E2', physical_reference: '2', status, connectors: [connector('IEC_62196_T1_COMBO', watts)] },
-        { uid: 'E3', physical_reference: '3', status: 'WOBBLY', connectors: [connector('PANTOGRAPH', watts)] },
-      ],
-    },
-  ];
   const dialog = page.getByRole('dialog', { name: 'Import charging places' });
-  const load = async (content: unknown) => {
+  const load = async (file: ReturnType<typeof locationsFile>) => {
     await page.getByRole('button', { name: 'Import places (OCPI)' }).click();
-    await dialog
-      .getByLabel(/A Locations file/)
-      .setInputFiles({ name: 'l.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(content)) });
+    await dialog.getByLabel(/A Locations file/).setInputFiles(file);
   };
   await openDemo(page);
   await page.goto('/kit');
-  await load(file(120000, 'OUTOFORDER'));
+  await load(locationsFile());
   await expect(dialog.getByText('Left out: stall 3: connector "PANTOGRAPH" is not known here')).toBeVisible();
   await expect(dialog.getByText('stalls 1, 2 (out of order, says its network)')).toBeVisible();
   await dialog.getByLabel(/connector "PANTOGRAPH"/).selectOption('ccs2');
@@ -155,15 +133,21 @@ test('places come from a network file stall by stall, follow the next one, and a
   await expect(page.getByRole('article').filter({ hasText: 'ccs2, 120 kW' })).toContainText('3 (out of order');
 
   // The next file: what it changed is shown, what was assigned is remembered.
-  await load(file(150000, 'AVAILABLE'));
+  await load(locationsFile(150_000, 'AVAILABLE'));
   await expect(dialog.getByText('kW: 120 → 150', { exact: true })).toHaveCount(2);
   await expect(dialog.getByText('stall 2: out of order, says its network → nothing against it')).toBeVisible();
   await expect(dialog.getByLabel(/connector "PANTOGRAPH"/)).toHaveValue('ccs2');
   await dialog.getByRole('button', { name: 'Bring in changes of 2 outlets' }).click();
   await expect(page.getByRole('article').filter({ hasText: 'ccs1, 150 kW' })).toContainText('2 stalls: 1, 2');
 
-  await load(file(150000, 'AVAILABLE'));
+  await load(locationsFile(150_000, 'AVAILABLE'));
   await expect(dialog.getByText('Nothing is new and nothing has changed since the last time.')).toBeVisible();
+  await dialog.getByLabel(/connector "PANTOGRAPH"/).selectOption('chademo');
+  await expect(dialog.getByRole('button', { name: /^Bring in/ })).toBeVisible();
+  await dialog.getByLabel(/connector "PANTOGRAPH"/).selectOption('ccs2');
+  await dialog.getByRole('button', { name: 'Remember what these words mean' }).click();
+  await expect(dialog).toBeHidden();
+  await load(locationsFile(150_000, 'AVAILABLE'));
   await dialog.getByRole('button', { name: 'Take back as a whole' }).click();
   await expect(dialog.getByText('Taken back.')).toBeVisible();
   await dialog.getByRole('button', { name: 'Take back as a whole' }).click();

@@ -47,3 +47,30 @@ export function readingsFile(peakA = 420, minutesAtPeak = 14): { name: string; m
   rows.push('1510,full,330,1,40,19');
   return { name: 'session.csv', mimeType: 'text/csv', buffer: Buffer.from(rows.join('\n')) };
 }
+
+/** A network's place of two stalls and one that bears its own words. */
+export function locationsFile(watts = 120_000, status = 'OUTOFORDER') {
+  const connectors = (standard: string) => [
+    {
+      id: '1',
+      standard,
+      format: 'CABLE',
+      power_type: 'DC',
+      max_voltage: 920,
+      max_amperage: 200,
+      max_electric_power: watts,
+    },
+  ];
+  const file = [
+    {
+      id: 'L1',
+      name: 'Sluice wharf',
+      evses: [
+        { uid: 'E1', physical_reference: '1', connectors: connectors('IEC_62196_T1_COMBO') },
+        { uid: 'E2', physical_reference: '2', status, connectors: connectors('IEC_62196_T1_COMBO') },
+        { uid: 'E3', physical_reference: '3', status: 'WOBBLY', connectors: connectors('PANTOGRAPH') },
+      ],
+    },
+  ];
+  return { name: 'locations.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(file)) };
+}

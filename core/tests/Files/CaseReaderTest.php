@@ -80,6 +80,7 @@ final class CaseReaderTest extends TestCase
         yield 'a label as long as a sentence' => ['outlet.stalls', [['label' => str_repeat('x', 49)]], 'outlet.stalls[0].label: is longer than'];
         yield 'a stall\'s fault as a number' => ['outlet.stalls', [['label' => '1', 'fault' => 7]], 'outlet.stalls[0].fault: expected text, got a number'];
         yield 'an empty EVSE id' => ['outlet.stalls', [['label' => '1', 'evse_id' => '']], 'outlet.stalls[0].evse_id: must not be empty'];
+        yield 'a fault longer than a note' => ['outlet.known_fault', str_repeat('x', 201), 'outlet.known_fault: is longer than 200 characters'];
         yield 'a fault that is a number' => ['outlet.known_fault', 7, 'outlet.known_fault: expected text, got a number'];
         yield 'an outlet that is text' => ['outlet', 'post', 'outlet: expected an object, got text'];
     }

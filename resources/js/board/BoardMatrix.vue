@@ -68,13 +68,16 @@ const namesOf = (names: string[]): string =>
     ...(names.length > MOST_NAMED ? [say('list.more', { n: names.length - MOST_NAMED })] : []),
   ]);
 
-/** What a whole column or row says: where it flows, and where one must check first. */
+/** What a whole column or row says: where it flows, and where one must check first. Nothing while a pair of it is not known. */
 function read(
   ends: End[],
   pair: (id: string) => [outlet: string, vehicle: string],
   subject: 'car' | 'outlet',
   name: string,
 ) {
+  if (!ends.every((end) => board.cell(...pair(end.id)))) {
+    return null;
+  }
   const can = ends.filter((end) => flows(...pair(end.id)));
   const checks = ends.filter((end) => mustCheck(...pair(end.id)));
   const figures = {

@@ -53,7 +53,7 @@ function told({ path, here, file, kept }: Outlet['figures'][number]): string {
 </script>
 
 <template>
-  <section :aria-label="place.name">
+  <div>
     <h3>
       {{ place.name }}
       <span class="kind" :class="place.kind">{{ say(KINDS[place.kind]) }}</span>
@@ -76,7 +76,7 @@ function told({ path, here, file, kept }: Outlet['figures'][number]): string {
     <p v-if="place.not_understood.length > MOST_LEFT_OUT" class="quiet">
       {{ say('list.more', { n: place.not_understood.length - MOST_LEFT_OUT }) }}
     </p>
-  </section>
+  </div>
 </template>
 
 <style scoped>

@@ -32,59 +32,52 @@ function add(): void {
 </script>
 
 <template>
-  <table v-if="stalls.length > 0">
-    <thead>
-      <tr>
-        <th v-for="(words, column) in columns" :key="column" scope="col">{{ say(words) }}</th>
-        <td></td>
-      </tr>
-    </thead>
-    <tbody>
-      <tr v-for="(stall, i) in stalls" :key="i">
-        <td v-for="(words, column) in columns" :key="column" :class="column">
-          <input
-            :value="stall[column] ?? ''"
-            :aria-label="say('stalls.of', { what: say(words), n: i + 1 })"
-            :placeholder="say(words)"
-            :maxlength="column === 'fault' ? 200 : 48"
-            autocomplete="off"
-            @change="write(i, column, ($event.target as HTMLInputElement).value)"
-          />
-        </td>
-        <td class="act">
-          <button type="button" class="text-button" @click="remove(i)">
-            {{ say('stalls.remove') }}<span class="sr-only">{{ say('kit.of', { name: stall.label }) }}</span>
-          </button>
-        </td>
-      </tr>
-    </tbody>
-  </table>
+  <template v-if="stalls.length > 0">
+    <!-- Each field says the same of itself. -->
+    <p class="heads" aria-hidden="true">
+      <span v-for="(words, column) in columns" :key="column" :class="column">{{ say(words) }}</span>
+    </p>
+    <ul>
+      <li v-for="(stall, i) in stalls" :key="i">
+        <input
+          v-for="(words, column) in columns"
+          :key="column"
+          :class="column"
+          :value="stall[column] ?? ''"
+          :aria-label="say('stalls.of', { what: say(words), n: i + 1 })"
+          :placeholder="say(words)"
+          :maxlength="column === 'fault' ? 200 : 48"
+          autocomplete="off"
+          @change="write(i, column, ($event.target as HTMLInputElement).value)"
+        />
+        <button type="button" class="text-button" @click="remove(i)">
+          {{ say('stalls.remove') }}<span class="sr-only">{{ say('kit.of', { name: stall.label }) }}</span>
+        </button>
+      </li>
+    </ul>
+  </template>
   <button type="button" class="text-button add" @click="add">{{ say('stalls.add') }}</button>
 </template>
 
 <style scoped>
-table {
-  width: 100%;
-  border-collapse: collapse;
+ul,
+.heads {
+  margin: 0;
+  padding: 0;
+  list-style: none;
 }
 
-th {
+li,
+.heads {
+  display: grid;
+  grid-template-columns: 2fr 4fr 5fr 56px;
+  gap: 2px 8px;
+  align-items: baseline;
+}
+
+.heads {
   color: var(--ink-soft);
   font-size: 13px;
-  font-weight: 400;
-  text-align: start;
-}
-
-td {
-  padding: 2px 8px 2px 0;
-}
-
-.label {
-  width: 18%;
-}
-
-.evse_id {
-  width: 34%;
 }
 
 input {
@@ -100,28 +93,22 @@ input {
   align-self: start;
 }
 
-/* Too narrow for three columns: what is known against a stall has a line of its own, and each field says what it is. */
+/* Too narrow for three columns: what is known against a stall has a line of its own. */
 @media (width <= 720px) {
-  thead {
+  .heads {
     display: none;
   }
 
-  tr {
-    display: grid;
+  li {
     grid-template-columns: minmax(60px, 1fr) 2fr auto;
     padding-bottom: 6px;
   }
 
-  .label,
-  .evse_id {
-    width: auto;
-  }
-
-  .act {
+  li .text-button {
     grid-area: 1 / 3;
   }
 
-  .fault {
+  li .fault {
     grid-area: 2 / 1 / auto / span 3;
   }
 }
