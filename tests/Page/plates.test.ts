@@ -91,6 +91,15 @@ test('where a comma is the decimal sign, a figure is shown and typed with one', 
   expect(written('number', 6.4)).toBe('6,4');
   expect(written('curve', [[0, 300.5]])).toBe('0:300,5');
   expect(read('curve', '0:300,5')).toEqual([[0, 300.5]]);
+  // Prices keep every digit as text.
+  expect([written('money', '0.40'), read('money', '0,40'), read('money', '0.40'), read('money', '1.000,50')]).toEqual([
+    '0,40',
+    '0.40',
+    '0.40',
+    '1.000,50',
+  ]);
+  expect(written('bands', [{ from_kw: 0, per_minute: '0.20' }])).toBe('0:0,20');
+  expect(read('bands', '0:0,20')).toEqual([{ from_kw: 0, per_minute: '0.20' }]);
   expect([fixed(12345.67, 1), fixed(45.25, 1), kw(7.25)]).toEqual(['12.345,7', '45,3', '7,3']);
   expect([day('2026-11-25T14:05:00Z', 'UTC'), hour('2026-11-25T14:05:00Z', 'UTC')]).toEqual(['25 Nov 2026', '14:05']);
 

@@ -1,4 +1,4 @@
-import { decimalSign } from '@/words/habits';
+import { decimalSign, plain } from '@/words/habits';
 import { listed, say } from '@/words/say';
 import type { FieldKind } from './fields';
 
@@ -12,8 +12,11 @@ export function written(kind: FieldKind, value: unknown): string {
   }
   if (kind === 'bands' && Array.isArray(value)) {
     return value
-      .map((band: { from_kw?: unknown; per_minute?: unknown }) => `${shown(band.from_kw)}:${String(band.per_minute)}`)
+      .map((band: { from_kw?: unknown; per_minute?: unknown }) => `${shown(band.from_kw)}:${priced(band.per_minute)}`)
       .join('  ');
+  }
+  if (kind === 'money') {
+    return priced(value);
   }
   if (kind === 'stalls' && Array.isArray(value)) {
     return listed(
@@ -34,7 +37,7 @@ export function written(kind: FieldKind, value: unknown): string {
 
 /** Whether a field holds one number. */
 export const isFigure = (kind: FieldKind): boolean =>
-  kind === 'number' || kind === 'celsius' || kind === 'metres' || kind === 'km_per_kwh';
+  kind === 'number' || kind === 'money' || kind === 'celsius' || kind === 'metres' || kind === 'km_per_kwh';
 
 /**
  * Digits with at most one decimal sign. The place's own sign is always one; of the other, three digits behind it may be
@@ -51,9 +54,11 @@ export function number(typed: string): number | string {
   return DECIMAL[decimalSign()].test(text) ? Number(text.replace(',', '.')) : typed;
 }
 
-/** A number as it is typed here, with the digits it has. */
-const shown = (value: unknown): string =>
-  typeof value === 'number' ? String(value).replace('.', decimalSign()) : String(value);
+const shown = (value: unknown): string => (typeof value === 'number' ? plain(value) : String(value));
+
+/** An amount of money is text, whose every digit counts; here it is typed with the place's own sign. */
+const priced = (amount: unknown): string => String(amount).replace('.', decimalSign());
+const money = (typed: string): string => (typeof number(typed) === 'number' ? typed.replace(',', '.') : typed);
 
 /**
  * The value for what was typed; null for nothing. What cannot be read as a number is passed on as it is, for the core
@@ -75,12 +80,14 @@ export function read(kind: FieldKind, text: string): unknown {
     case 'metres':
     case 'km_per_kwh':
       return number(trimmed);
+    case 'money':
+      return money(trimmed);
     case 'curve':
       return trimmed.split(/[\s;]+/).map((pair) => pair.split(':').map(number));
     case 'bands':
       return trimmed.split(/[\s;]+/).map((pair) => {
         const [from = '', price] = pair.split(':');
-        return { from_kw: number(from), per_minute: price ?? null };
+        return { from_kw: number(from), per_minute: price === undefined ? null : money(price) };
       });
     case 'names':
       return trimmed.toLowerCase() === say('entry.none')

@@ -18,6 +18,7 @@ export type FieldKind =
   | 'bands'
   | 'retrofit'
   | 'stalls'
+  | 'money'
   | 'text';
 
 export interface Field {
@@ -303,10 +304,10 @@ export function fieldsOf(
           start: { currency },
           fields: [
             { path: 'tariff.currency', label: say('field.currency'), kind: 'text', needed: true },
-            { path: 'tariff.per_kwh', label: say('field.for_a_kwh'), kind: 'text' },
-            { path: 'tariff.per_minute', label: say('field.for_a_minute'), kind: 'text' },
-            { path: 'tariff.session_fee', label: say('field.for_a_session'), kind: 'text' },
-            { path: 'tariff.idle_per_minute', label: say('field.idle_minute'), kind: 'text' },
+            { path: 'tariff.per_kwh', label: say('field.for_a_kwh'), kind: 'money' },
+            { path: 'tariff.per_minute', label: say('field.for_a_minute'), kind: 'money' },
+            { path: 'tariff.session_fee', label: say('field.for_a_session'), kind: 'money' },
+            { path: 'tariff.idle_per_minute', label: say('field.idle_minute'), kind: 'money' },
             {
               path: 'tariff.idle_grace_minutes',
               label: say('field.idle_after'),
@@ -320,8 +321,8 @@ export function fieldsOf(
           title: say('field.membership'),
           under: 'tariff.membership',
           fields: [
-            { path: 'tariff.membership.monthly_fee', label: say('field.a_month'), kind: 'text', needed: true },
-            { path: 'tariff.membership.per_kwh', label: say('field.for_a_kwh'), kind: 'text', needed: true },
+            { path: 'tariff.membership.monthly_fee', label: say('field.a_month'), kind: 'money', needed: true },
+            { path: 'tariff.membership.per_kwh', label: say('field.for_a_kwh'), kind: 'money', needed: true },
           ],
         },
       ];

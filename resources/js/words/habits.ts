@@ -24,6 +24,9 @@ export function fixed(value: number, decimals: number): string {
   return format.format(value);
 }
 
+/** A number with the digits it has. */
+export const plain = (value: number): string => String(value).replace('.', decimalSign());
+
 /** What stands between the whole and its parts. */
 export function decimalSign(): '.' | ',' {
   return fixed(0.5, 1).includes(',') ? ',' : '.';
