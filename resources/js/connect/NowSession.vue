@@ -56,7 +56,7 @@ async function discard(): Promise<void> {
   }
 }
 
-onMounted(() => readings.attempt(readings.refresh));
+onMounted(readings.look);
 </script>
 
 <template>

@@ -14,8 +14,7 @@ export function useReadings(report: Ref<Report>) {
   const isBusy = ref(false);
   const path = () => ({ params: { path: { session: report.value.session.id } } });
 
-  async function attempt(task: () => Promise<void>): Promise<boolean> {
-    isBusy.value = true;
+  async function told(task: () => Promise<void>): Promise<boolean> {
     error.value = null;
     try {
       await task();
@@ -23,6 +22,14 @@ export function useReadings(report: Ref<Report>) {
     } catch (e) {
       error.value = e instanceof ApiError ? e : new ApiError(0, wordsOf(e));
       return false;
+    }
+  }
+
+  /** An act: no other one begins before it has ended. */
+  async function attempt(task: () => Promise<void>): Promise<boolean> {
+    isBusy.value = true;
+    try {
+      return await told(task);
     } finally {
       isBusy.value = false;
     }
@@ -37,6 +44,9 @@ export function useReadings(report: Ref<Report>) {
     newest.value = list.readings;
     count.value = list.count;
   }
+
+  /** Shows what is there already. Nobody waits for it: a thumb that presses at once is not refused. */
+  const look = () => told(refresh);
 
   function take(reading: Omit<Reading, 'client_id'>): Promise<boolean> {
     const client_id = ulid();
@@ -98,5 +108,5 @@ export function useReadings(report: Ref<Report>) {
     });
   }
 
-  return { newest, count, error, loaded, isBusy, refresh, take, load, attempt };
+  return { newest, count, error, loaded, isBusy, look, take, load, attempt };
 }
