@@ -39,7 +39,7 @@ final class PlateLine
     public static function plate(Plate $plate): Message
     {
         $boost = $plate->boostA === null ? null : Message::of(
-            'plate.for_minutes', amps: Amount::asGiven($plate->boostA, Unit::Amps), minutes: Amount::asGiven($plate->boostMinutes ?? 0.0, Unit::Minutes),
+            'plate.for_minutes', amps: Amount::asGiven($plate->boostA, Unit::Amps), minutes: Amount::asGiven($plate->boostMinutes, Unit::Minutes),
         );
 
         return self::of(self::figure($plate->maxV, Unit::Volts), self::figure($plate->continuousA, Unit::Amps), $boost, self::figure($plate->maxKw, Unit::KiloWatts));

@@ -24,7 +24,7 @@ enum Quantity: string implements Term
         };
     }
 
-    public function amount(float $value): Amount
+    public function amount(?float $value): Amount
     {
         return match ($this) {
             self::Volts => Amount::volts($value),

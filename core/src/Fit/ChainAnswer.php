@@ -166,7 +166,7 @@ final readonly class ChainAnswer
         return match (true) {
             $adapter !== null && $peak->binding === BindingCode::AdapterCurrent && ! $adapter->holdsBack() => Message::of('why.adapter_lowest', adapter: $adapter->name),
             // At an ideal supply the car would take more through the same charger.
-            $this->chain->current === CurrentKind::Ac && $peak->binding->isVehiclesOwn() => Message::of('why.supply_volts', volts: Amount::volts($this->chain->outlet->mainsV() ?? 0.0)),
+            $this->chain->current === CurrentKind::Ac && $peak->binding->isVehiclesOwn() => Message::of('why.supply_volts', volts: Amount::volts($this->chain->outlet->mainsV())),
             default => Message::of('why.held_back', binding: $binding),
         };
     }

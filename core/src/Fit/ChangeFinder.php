@@ -115,7 +115,7 @@ final class ChangeFinder
         $figures = [
             ...($plate->maxV === null ? [] : [Amount::volts($plate->maxV)]),
             ...($plate->continuousA === null ? [] : [Amount::amps($plate->continuousA)]),
-            ...($plate->boostA === null ? [] : [Message::of('plate.boost', amps: Amount::amps($plate->boostA), minutes: Amount::minutes($plate->boostMinutes ?? 0.0))]),
+            ...($plate->boostA === null ? [] : [Message::of('plate.boost', amps: Amount::amps($plate->boostA), minutes: Amount::minutes($plate->boostMinutes))]),
         ];
 
         return $figures === []

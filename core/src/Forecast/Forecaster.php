@@ -81,7 +81,7 @@ final class Forecaster
         }
         $cutShort = match (true) {
             ! $tally->isClosed() => self::earlyStop($walk),
-            $endSoc < $conditions->socTo => Message::of('end.ceiling', ceiling: Amount::volts($chain->outlet->maxV ?? 0.0), soc: Amount::percent($endSoc)),
+            $endSoc < $conditions->socTo => Message::of('end.ceiling', ceiling: Amount::volts($chain->outlet->maxV), soc: Amount::percent($endSoc)),
             default => null,
         };
 

@@ -113,10 +113,10 @@ final readonly class VerdictRule
                 $findings[] = Message::of(
                     'finding.boost_unread',
                     link: $row->link->name,
-                    continuous: Amount::amps($row->continuousLimit() ?? 0.0),
+                    continuous: Amount::amps($row->continuousLimit()),
                     minutes: Amount::minutes(($row->minutesOverContinuous ?? 0.0) + ($row->minutesOverUnread ?? 0.0)),
-                    unread: Amount::minutes($row->minutesOverUnread ?? 0.0),
-                    allowed: Amount::minutes($row->allowedMinutes() ?? 0.0),
+                    unread: Amount::minutes($row->minutesOverUnread),
+                    allowed: Amount::minutes($row->allowedMinutes()),
                 );
             }
         }
@@ -146,7 +146,7 @@ final readonly class VerdictRule
 
         return match (true) {
             $row->isTooHotToHold => Message::of('finding.too_hot', ...$named),
-            $row->state === TemperatureState::Over => Message::of('finding.rose', ...$named, rise: Amount::kelvin($row->riseK ?? 0.0)),
+            $row->state === TemperatureState::Over => Message::of('finding.rose', ...$named, rise: Amount::kelvin($row->riseK)),
             default => Message::of('finding.warm', ...$named),
         };
     }
@@ -158,19 +158,19 @@ final readonly class VerdictRule
             return Message::of(
                 'finding.boost_overrun',
                 link: $row->link->name,
-                continuous: Amount::amps($row->continuousLimit() ?? 0.0),
-                minutes: Amount::minutes($row->minutesOverContinuous ?? 0.0),
+                continuous: Amount::amps($row->continuousLimit()),
+                minutes: Amount::minutes($row->minutesOverContinuous),
                 estimated: $estimated,
-                allowed: Amount::minutes($row->allowedMinutes() ?? 0.0),
+                allowed: Amount::minutes($row->allowedMinutes()),
             );
         }
 
         return Message::of(
             'finding.over',
             link: $row->link->name,
-            peak: $row->quantity->amount($row->peak->value ?? 0.0),
+            peak: $row->quantity->amount($row->peak?->value),
             estimated: $estimated,
-            limit: $row->quantity->amount($row->limit() ?? 0.0),
+            limit: $row->quantity->amount($row->limit()),
         );
     }
 
@@ -208,7 +208,7 @@ final readonly class VerdictRule
         }
         foreach ($rows as $row) {
             if (($row->thetaMax ?? 0.0) > 1.0) {
-                $remarks[] = Message::of('finding.heat', link: $row->link->name, theta: Amount::share($row->thetaMax ?? 0.0));
+                $remarks[] = Message::of('finding.heat', link: $row->link->name, theta: Amount::share($row->thetaMax));
             }
         }
         if ($measured->gaps !== []) {

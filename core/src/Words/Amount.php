@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Words;
 
-/** A figure of a message, in SI units, with no more digits than a plate would carry. */
+/**
+ * A figure of a message, in SI units, with no more digits than a plate would carry. One that nobody knows is told as
+ * such, never as nought.
+ */
 final readonly class Amount
 {
     /**
@@ -14,7 +17,7 @@ final readonly class Amount
      * @param  string|null  $currency  ISO 4217, for money
      */
     private function __construct(
-        public float $value,
+        public ?float $value,
         public Unit $unit,
         public ?int $decimals,
         public bool $isTrimmed = true,
@@ -23,19 +26,25 @@ final readonly class Amount
     ) {
     }
 
-    public static function volts(float $v): self
+    /** Below this many, with one decimal. */
+    private static function finerBelow(int $many, ?float $value, Unit $unit): self
+    {
+        return new self($value, $unit, $value < $many ? 1 : 0);
+    }
+
+    public static function volts(?float $v): self
     {
         return new self($v, Unit::Volts, 0);
     }
 
-    public static function amps(float $a): self
+    public static function amps(?float $a): self
     {
-        return new self($a, Unit::Amps, $a < 100 ? 1 : 0);
+        return self::finerBelow(100, $a, Unit::Amps);
     }
 
-    public static function kw(float $kw): self
+    public static function kw(?float $kw): self
     {
-        return new self($kw, Unit::KiloWatts, $kw < 100 ? 1 : 0);
+        return self::finerBelow(100, $kw, Unit::KiloWatts);
     }
 
     public static function kwh(float $kwh): self
@@ -43,40 +52,40 @@ final readonly class Amount
         return new self($kwh, Unit::KiloWattHours, 1, isTrimmed: false);
     }
 
-    public static function percent(float $percent): self
+    public static function percent(?float $percent): self
     {
         return new self($percent, Unit::Percent, 0);
     }
 
-    public static function minutes(float $minutes): self
+    public static function minutes(?float $minutes): self
     {
-        return new self($minutes, Unit::Minutes, $minutes < 10 ? 1 : 0);
+        return self::finerBelow(10, $minutes, Unit::Minutes);
     }
 
     /** Minutes, or hours and minutes from two hours on. */
-    public static function duration(float $minutes): self
+    public static function duration(?float $minutes): self
     {
-        return new self($minutes, Unit::Duration, $minutes < 10 ? 1 : 0);
+        return self::finerBelow(10, $minutes, Unit::Duration);
     }
 
-    public static function metres(float $m): self
+    public static function metres(?float $m): self
     {
         return new self($m, Unit::Metres, 1);
     }
 
-    public static function celsius(float $c): self
+    public static function celsius(?float $c): self
     {
         return new self($c, Unit::Celsius, 1);
     }
 
     /** A difference of two temperatures. */
-    public static function kelvin(float $k): self
+    public static function kelvin(?float $k): self
     {
         return new self($k, Unit::Kelvin, 1);
     }
 
     /** A share to hundredths, such as a heat load. */
-    public static function share(float $share): self
+    public static function share(?float $share): self
     {
         return new self($share, Unit::One, 2, isTrimmed: false);
     }
@@ -88,7 +97,7 @@ final readonly class Amount
     }
 
     /** A figure as somebody gave it, not rounded to what a plate carries. */
-    public static function asGiven(float $value, Unit $unit = Unit::One): self
+    public static function asGiven(?float $value, Unit $unit = Unit::One): self
     {
         return new self($value, $unit, null);
     }
@@ -98,7 +107,7 @@ final readonly class Amount
         return new self((float) $decimal, Unit::Money, null, exact: $decimal, currency: $currency);
     }
 
-    /** @return array{value: float, unit: string, decimals: int|null, trimmed: bool, exact: string|null, currency: string|null} */
+    /** @return array{value: float|null, unit: string, decimals: int|null, trimmed: bool, exact: string|null, currency: string|null} */
     public function toArray(): array
     {
         return [
@@ -111,11 +120,12 @@ final readonly class Amount
     public static function fromArray(mixed $kept): ?self
     {
         $unit = is_array($kept) && is_string($kept['unit'] ?? null) ? Unit::tryFrom($kept['unit']) : null;
-        if ($unit === null || ! is_array($kept) || ! is_numeric($kept['value'] ?? null)) {
+        $value = is_array($kept) ? $kept['value'] ?? null : null;
+        if ($unit === null || ! is_array($kept) || ! array_key_exists('value', $kept) || ! ($value === null || is_numeric($value))) {
             return null;
         }
         $text = static fn (string $key): ?string => is_string($kept[$key] ?? null) ? $kept[$key] : null;
 
-        return new self((float) $kept['value'], $unit, is_int($kept['decimals'] ?? null) ? $kept['decimals'] : null, ($kept['trimmed'] ?? true) === true, $text('exact'), $text('currency'));
+        return new self($value === null ? null : (float) $value, $unit, is_int($kept['decimals'] ?? null) ? $kept['decimals'] : null, ($kept['trimmed'] ?? true) === true, $text('exact'), $text('currency'));
     }
 }

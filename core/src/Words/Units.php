@@ -17,15 +17,20 @@ enum Units: string
     /** International foot (ISO 80000-3). */
     private const METRES_PER_FOOT = 0.3048;
 
-    /** @return array{float, string} the value and the sign it is told with */
+    /** @return array{float|null, string} the value and the sign it is told with */
     public function of(Amount $amount): array
     {
         return match (true) {
             $this === self::Metric => [$amount->value, $amount->unit->value],
-            $amount->unit === Unit::Celsius => [$amount->value * self::FAHRENHEIT_PER_KELVIN + self::FAHRENHEIT_AT_0_C, '°F'],
-            $amount->unit === Unit::Kelvin => [$amount->value * self::FAHRENHEIT_PER_KELVIN, '°F'],
-            $amount->unit === Unit::Metres => [$amount->value / self::METRES_PER_FOOT, 'ft'],
+            $amount->unit === Unit::Celsius => [self::line($amount->value, self::FAHRENHEIT_PER_KELVIN, self::FAHRENHEIT_AT_0_C), '°F'],
+            $amount->unit === Unit::Kelvin => [self::line($amount->value, self::FAHRENHEIT_PER_KELVIN), '°F'],
+            $amount->unit === Unit::Metres => [self::line($amount->value, 1 / self::METRES_PER_FOOT), 'ft'],
             default => [$amount->value, $amount->unit->value],
         };
+    }
+
+    private static function line(?float $value, float $factor, float $at0 = 0.0): ?float
+    {
+        return $value === null ? null : $value * $factor + $at0;
     }
 }

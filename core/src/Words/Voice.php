@@ -53,8 +53,8 @@ final readonly class Voice
 
     public function amount(Amount $amount): string
     {
-        if ($amount->unit === Unit::Duration && round($amount->value) >= self::LONG_MINUTES) {
-            $whole = (int) round($amount->value);
+        $whole = (int) round($amount->value ?? 0.0);
+        if ($amount->unit === Unit::Duration && $whole >= self::LONG_MINUTES) {
 
             return $this->say(Message::of('amount.hours', hours: Amount::count(intdiv($whole, 60)), minutes: Amount::count($whole % 60)));
         }
@@ -68,11 +68,21 @@ final readonly class Voice
         };
     }
 
-    private function number(float $value, Amount $amount): string
+    private function number(?float $value, Amount $amount): string
     {
-        $text = $amount->decimals === null ? sprintf('%g', $value) : number_format($value, $amount->decimals, '.', '');
+        if ($value === null) {
+            return '?';
+        }
+        $decimals = $amount->decimals ?? self::decimalsOf($value);
+        $text = number_format($value, $decimals, '.', '');
 
-        return $this->decimal($amount->isTrimmed && $amount->decimals > 0 ? rtrim(rtrim($text, '0'), '.') : $text);
+        return $this->decimal($amount->isTrimmed && $decimals > 0 ? rtrim(rtrim($text, '0'), '.') : $text);
+    }
+
+    /** As many as leave six digits that count, but none for what stands before the decimal sign. */
+    private static function decimalsOf(float $value): int
+    {
+        return $value === 0.0 ? 0 : max(0, 5 - (int) floor(log10(abs($value))));
     }
 
     private function decimal(string $text): string

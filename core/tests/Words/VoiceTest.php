@@ -46,6 +46,18 @@ final class VoiceTest extends TestCase
         yield 'lengths' => [Amount::metres(3.048), '3 m', '10 ft'];
         yield 'shares to hundredths' => [Amount::share(0.9), '0.90'];
         yield 'as it was typed' => [Amount::asGiven(12.3456, Unit::KiloWatts), '12.3456 kW'];
+        yield 'a great figure as it was typed' => [Amount::asGiven(8_640_000.0, Unit::Minutes), '8640000 min'];
+        yield 'six digits that count' => [Amount::asGiven(1234.5678), '1234.57'];
+        yield 'digits before the sign all count' => [Amount::asGiven(1_234_567.8), '1234568'];
+        yield 'a tiny figure' => [Amount::asGiven(0.00001234567), '0.0000123457'];
+        yield 'nought' => [Amount::asGiven(0.0), '0'];
+        yield 'below nought' => [Amount::asGiven(-60.25, Unit::Celsius), '-60.25 °C', '-76.45 °F'];
+        yield 'amps just below a hundred' => [Amount::amps(99.94), '99.9 A'];
+        yield 'a hundred amps and a bit' => [Amount::amps(100.4), '100 A'];
+        yield 'ten minutes and a bit' => [Amount::minutes(10.04), '10 min'];
+        yield 'volts that nobody knows are not nought' => [Amount::volts(null), '? V'];
+        yield 'nor is a warmth' => [Amount::kelvin(null), '? K', '? °F'];
+        yield 'nor a duration' => [Amount::duration(null), '? min'];
         yield 'money is never a float' => [Amount::money('1234567.10', 'USD'), '1234567.10 USD'];
         yield 'things' => [Amount::count(3), '3'];
     }
@@ -118,7 +130,7 @@ final class VoiceTest extends TestCase
     {
         $message = Message::of(
             'finding.over', link: Message::of('link.inlet', vehicle: 'Brindle'), peak: Amount::amps(512.4),
-            bill: Amount::money('9.30', 'EUR'), all: Listing::dotted(['A1', Amount::celsius(41.5), Message::of('link.cable')]),
+            bill: Amount::money('9.30', 'EUR'), none: Amount::minutes(null), all: Listing::dotted(['A1', Amount::celsius(41.5), Message::of('link.cable')]),
         );
         $kept = json_decode((string) json_encode($message->toArray()), true);
 

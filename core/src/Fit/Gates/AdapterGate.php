@@ -109,7 +109,7 @@ final class AdapterGate implements Gate
         $figures = ['adapter' => $holdBack->adapter->name, 'continuous' => Amount::amps($holdBack->continuousA), 'could' => Amount::amps($holdBack->couldA)];
 
         return $plate->hasBoost()
-            ? Message::of('adapter.may_not_hold_boost', ...$figures, boost: Amount::amps($plate->boostA ?? 0.0), minutes: Amount::minutes($plate->boostMinutes ?? 0.0))
+            ? Message::of('adapter.may_not_hold_boost', ...$figures, boost: Amount::amps($plate->boostA), minutes: Amount::minutes($plate->boostMinutes))
             : Message::of('adapter.may_not_hold', ...$figures);
     }
 

@@ -45,7 +45,7 @@ final class VoltageGate implements Gate
     /** @param  list<Unread>  $missing  facts that cannot help it, whatever they are */
     private static function tooHigh(float $volts, RatedPiece $piece, array $missing): GateResult
     {
-        $rated = Amount::volts($piece->maxV ?? 0.0);
+        $rated = Amount::volts($piece->maxV);
 
         return GateResult::hazard(
             GateName::Voltage,
@@ -61,12 +61,12 @@ final class VoltageGate implements Gate
         $plan = $situation->voltage;
         $ceilingSoc = $plan->ceilingAtSoc;
         $outlet = $situation->chain->outlet;
-        $ceiling = static fn (): Amount => Amount::volts($outlet->maxV ?? 0.0);
+        $ceiling = static fn (): Amount => Amount::volts($outlet->maxV);
         $figures = static fn (): array => [...self::figures($situation), ...($ceilingSoc === null ? [] : [new Figure('stops_near', $ceilingSoc, '%')])];
 
         return match (true) {
             $plan->mode === VoltageMode::Mains => GateResult::pass(
-                GateName::Voltage, static fn (): Message => Message::of('voltage.within_charger', supply: Amount::volts($outlet->mainsV() ?? 0.0)), $figures,
+                GateName::Voltage, static fn (): Message => Message::of('voltage.within_charger', supply: Amount::volts($outlet->mainsV())), $figures,
             ),
             $ceilingSoc !== null => GateResult::caution(
                 GateName::Voltage, static fn (): Message => Message::of('voltage.stops_near', ceiling: $ceiling(), soc: Amount::percent($ceilingSoc)), $figures,
@@ -79,8 +79,8 @@ final class VoltageGate implements Gate
             ),
             default => GateResult::pass(GateName::Voltage, static fn (): Message => Message::of(
                 'voltage.meets',
-                start: Amount::volts($plan->plugV?->at($situation->conditions->socFrom) ?? 0.0), target: Amount::volts($plan->plugV?->at($situation->conditions->socTo) ?? 0.0),
-                floor: Amount::volts($outlet->minV ?? 0.0), ceiling: $ceiling(),
+                start: Amount::volts($plan->plugV?->at($situation->conditions->socFrom)), target: Amount::volts($plan->plugV?->at($situation->conditions->socTo)),
+                floor: Amount::volts($outlet->minV), ceiling: $ceiling(),
             ), $figures),
         };
     }

@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Tests\Whole;
+
+use Harmozon\Core\Bench\Script;
+use Harmozon\Core\Bench\StandIn;
+use Harmozon\Core\Equipment\Outlet;
+use Harmozon\Core\Files\CaseReader;
+use Harmozon\Core\Files\CatalogueReader;
+use Harmozon\Core\Files\CheckWriter;
+use Harmozon\Core\Files\FitCase;
+use Harmozon\Core\Files\FitWriter;
+use Harmozon\Core\Files\ForecastWriter;
+use Harmozon\Core\Files\GarageFile;
+use Harmozon\Core\Files\Node;
+use Harmozon\Core\Files\ReadingsReader;
+use Harmozon\Core\Files\RejectedRow;
+use Harmozon\Core\Files\RejectedRows;
+use Harmozon\Core\Files\TermsWriter;
+use Harmozon\Core\Fit\Fitter;
+use Harmozon\Core\Forecast\Forecaster;
+use Harmozon\Core\Forecast\Ranking;
+use Harmozon\Core\Forecast\Sticker;
+use Harmozon\Core\Record\Judge;
+use Harmozon\Core\Record\Reading;
+use Harmozon\Core\Tests\Cases;
+use Harmozon\Core\Tests\Say;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/**
+ * Whole documents, to the last digit and word. That they are right is shown elsewhere, by figures worked out by hand and
+ * by properties; here nothing of an answer changes unnoticed. After a change that is meant, HARMOZON_WRITE_ANSWERS=1
+ * writes them anew, and the difference is read before it is kept.
+ */
+final class WholeAnswersTest extends TestCase
+{
+    /** Of a forecast's points and of a long session's readings about so many are kept: neighbours tell the same. */
+    private const ABOUT = 16;
+
+    /** @param  array<string, mixed>  $file */
+    #[DataProvider('cases')]
+    public function test_a_fit(string $name, array $file): void
+    {
+        $case = Cases::read($file);
+        $answer = $case->fitter()->answer($case->outlet, $case->vehicle);
+        $catalogue = (new CatalogueReader)->catalogue(...array_map(static fn (string $kind): string => (string) file_get_contents(__DIR__."/../../catalogue/{$kind}-kinds.json"), ['charger', 'adapter']));
+        $this->stands("{$name}.fit", (new FitWriter(Say::voice()))->answer($answer, $case->changes($catalogue)->changes($answer->best, $case->outlet, $case->vehicle)));
+    }
+
+    /** @param  array<string, mixed>  $file */
+    #[DataProvider('cases')]
+    public function test_a_forecast(string $name, array $file): void
+    {
+        $case = Cases::read($file);
+        $answer = (new ForecastWriter(Say::voice()))->forecast((new Forecaster)->forecast($case->fitter()->answer($case->outlet, $case->vehicle)->best, $case->conditions), $case->conditions);
+        self::assertIsArray($answer['points']);
+        $answer['points'] = self::thinned($answer['points']);
+        $this->stands("{$name}.forecast", $answer);
+    }
+
+    /** @return iterable<string, array{string, array<string, mixed>}> */
+    public static function cases(): iterable
+    {
+        foreach (Asked::cases() as $name => $file) {
+            yield $name => [$name, $file];
+        }
+    }
+
+    public function test_a_board_a_ranking_and_stickers(): void
+    {
+        $garage = $this->garage();
+        $this->stands('board', array_map((new FitWriter(Say::voice()))->cell(...), iterator_to_array($garage->board()->answers(), false)));
+        $writer = new ForecastWriter(Say::voice());
+        foreach ($garage->vehicles as $vehicle) {
+            $this->stands("ranking.{$vehicle->id}", $writer->ranking(Ranking::of($garage->outlets, $vehicle, new Fitter($garage->adapters, $garage->conditions, $garage->policy))));
+        }
+        $this->stands('stickers', array_map(static fn (Outlet $o): array => $writer->sticker(new Sticker($o), $garage->vehicles, $garage->conditions), $garage->outlets));
+        $this->stands('terms', (new TermsWriter(Say::voice()))->terms());
+    }
+
+    public function test_a_session_acted_out(): void
+    {
+        foreach (['boost-warm', 'three-phases', 'step-up', 'cold'] as $name) {
+            $case = $this->asked($name);
+            $answer = $case->fitter()->answer($case->outlet, $case->vehicle)->best;
+            foreach ([new Script(11, 47, ['soc', 'v', 'a', 'kw', 'adapter', 'handle', 'cable', 'inlet', 'ambient'], 33.3), new Script(12, 90, ['kw', 'a'], ignoresHeat: true)] as $script) {
+                $readings = iterator_to_array((new StandIn($answer->chain, $answer->voltage, $case->conditions, $script))->readings(), false);
+                $this->stands("{$name}.acted-{$script->seed}", self::thinned(array_map(static fn (Reading $r): string => implode(' ', [$r->tMs, $r->socPct, $r->volts, $r->amps, $r->kw, ...$r->celsius, $r->source]), $readings)));
+                $this->stands("{$name}.judged-{$script->seed}", $this->judged($case, $readings));
+            }
+        }
+    }
+
+    public function test_a_session_from_a_file(): void
+    {
+        foreach (['boost-warm', 'adapter-that-holds-back', 'figures-unread', 'cooling-failed'] as $name) {
+            $rows = (new ReadingsReader)->read(explode("\n", Asked::readings()));
+            $this->stands("{$name}.judged-file", $this->judged($this->asked($name), $rows));
+        }
+    }
+
+    /**
+     * @param  iterable<Reading|RejectedRow>  $rows
+     * @return array<string, mixed>
+     */
+    private function judged(FitCase $case, iterable $rows): array
+    {
+        $judge = new Judge($case->fitter()->answer($case->outlet, $case->vehicle)->best, $case->conditions);
+        $rejected = new RejectedRows;
+        foreach ($rows as $row) {
+            $row instanceof Reading ? $judge->add($row) : $rejected->add($row);
+        }
+
+        return (new CheckWriter(Say::voice()))->judgement($judge->judgement(), $rejected);
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $items
+     * @return array<array-key, mixed> how many there are, and some of them by their place
+     */
+    private static function thinned(array $items): array
+    {
+        $every = max(1, intdiv(count($items), self::ABOUT));
+
+        return ['count' => count($items)] + array_filter($items, static fn (int $i): bool => $i % $every === 0 || $i > count($items) - 3, ARRAY_FILTER_USE_KEY);
+    }
+
+    private function asked(string $name): FitCase
+    {
+        return Cases::read(iterator_to_array(Asked::cases())[$name]);
+    }
+
+    private function garage(): GarageFile
+    {
+        return (new CaseReader)->garage(Node::of(Asked::garage()));
+    }
+
+    private function stands(string $name, mixed $answer): void
+    {
+        $file = __DIR__."/answers/{$name}.json";
+        $text = (string) preg_replace_callback('/^( +)/m', static fn (array $m): string => str_repeat(' ', intdiv(strlen($m[1]), 4)), json_encode($answer, JSON_PRETTY_PRINT | JSON_PRESERVE_ZERO_FRACTION | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR))."\n";
+        if (getenv('HARMOZON_WRITE_ANSWERS') === '1') {
+            file_put_contents($file, $text);
+        }
+        self::assertFileExists($file);
+        self::assertStringEqualsFile($file, $text, $name);
+    }
+}
