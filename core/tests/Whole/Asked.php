@@ -72,6 +72,22 @@ final class Asked
             car: ['inlets.0.coupler' => 'chademo', 'inlets.0.ac' => null, 'inlets.0.dc.signalling' => ['can_chademo'], 'inlets.0.dc.max_a' => 118.3] + self::SHAPED,
             adapters: [['output' => 'chademo', 'input' => 'ccs1', 'translates' => ['from' => ['plc'], 'to' => ['can_chademo']], 'battery_ok' => null, 'test_overdue' => true, 'recalled' => null, 'attach_order' => 'car-first', 'holds_back' => false]],
         );
+        yield 'too-cold-to-begin' => Cases::file(car: ['charge_curve_kw' => [[0, 3.1]]], case: ['conditions' => ['soc_from' => 31.3, 'ambient_c' => -21.3, 'pack_c' => -18.7, 'pack_prepared' => false]]);
+        yield 'attached-and-a-stack' => Cases::file(
+            car: ['inlets.0.coupler' => 'j3400', 'inlets.0.ac' => null] + self::SHAPED,
+            outlet: ['coupler' => 'j3400', 'max_a' => 197.3, 'attached_adapter' => ['id' => 'own', 'name' => 'Own'] + Cases::ADAPTER, 'access' => ['kind' => 'makes', 'makes' => ['ostler', 'fernway']]],
+            adapters: [['input' => 'ccs1', 'output' => 'j3400']],
+        );
+        yield 'flat-battery' => Cases::file(
+            car: ['inlets.0.coupler' => 'chademo', 'inlets.0.ac' => null, 'inlets.0.dc.signalling' => ['can_chademo']] + self::SHAPED,
+            adapters: [['output' => 'chademo', 'input' => 'ccs1', 'translates' => ['from' => ['plc'], 'to' => ['can_chademo']], 'battery_ok' => false], ['id' => 'a2', 'output' => 'chademo', 'input' => 'ccs1']],
+        );
+        yield 'pack-above-the-ceiling-at-arrival' => Cases::file(outlet: ['max_v' => 341.3], case: ['conditions' => ['soc_from' => 52.3, 'soc_to' => 90]]);
+        yield 'two-inlets' => Cases::file(
+            car: ['inlets' => [['coupler' => 'chademo', 'port' => 'front-centre', 'dc' => ['signalling' => ['can_chademo'], 'max_v' => 500, 'max_a' => 101.3, 'max_kw' => 43.7]], ['coupler' => 'type1', 'port' => 'front-left', 'ac' => ['phases' => 1, 'max_a' => 16.3, 'max_kw' => 3.6, 'min_v' => 100, 'max_v' => 250]]]] + self::SHAPED,
+            outlet: ['supply' => ['volts' => 207.7, 'amps' => 23.9, 'phases' => null], 'stalls' => [['label' => '1', 'fault' => 'dark'], ['label' => '2']], 'known_fault' => 'slow screen', 'tariff' => ['idle_grace_minutes' => null, 'idle_per_minute' => null] + self::PRICES], post: Cases::AC_POST,
+            case: ['conditions.idle_minutes' => 31],
+        );
         yield 'danger-hidden' => Cases::file(car: Cases::HIGH_VOLTAGE, outlet: ['coupler' => 'j3400', 'access' => ['kind' => 'makes', 'makes' => ['other']]], adapters: [['plate.max_v' => 500, 'damaged' => true], ['id' => 'a2', 'plate.max_v' => null]]);
     }
 
