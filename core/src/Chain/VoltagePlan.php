@@ -69,9 +69,6 @@ final readonly class VoltagePlan
      */
     public function highestV(Conditions $conditions): ?array
     {
-        if (! $this->mayRun()) {
-            return null;
-        }
         $highest = $this->plugV?->highestBetween($conditions->socFrom, $this->endSoc($conditions));
 
         return $this->possibleV ?? ($highest === null ? null : [$highest, $highest]);

@@ -24,13 +24,10 @@ final class CatalogueReader
     public function catalogue(string $chargerKinds, string $adapterKinds): Catalogue
     {
         $document = Node::fromJson($chargerKinds);
-        $groups = [];
-        foreach ($document->objects('groups') as $group) {
-            $groups[$group->text('id')] = $group->text('name');
-        }
+        $groups = array_map(static fn (Node $group): array => [$group->text('id'), $group->text('name')], $document->objects('groups'));
 
         return new Catalogue(
-            $groups,
+            array_column($groups, 1, 0),
             array_map($this->charger(...), $document->objects('kinds')),
             array_map(fn (Node $kind): Adapter => $this->equipment->adapter(self::named($kind, 'adapter')), Node::fromJson($adapterKinds)->objects('kinds')),
         );

@@ -20,14 +20,14 @@ final readonly class Answer
         return new self($answers[0], array_slice($answers, 1));
     }
 
-    /** Whether something else that lies at hand would be dangerous. */
+    /** Whether something else that lies at hand would be dangerous. Of stacks, looked at where nothing joins, the dangerous is the best. */
     public function otherWayIsHazard(): bool
     {
         if ($this->best->outcome === Outcome::Hazard) {
             return false;
         }
         foreach ($this->alternatives as $other) {
-            if ($other->outcome === Outcome::Hazard && ! $other->isStack()) {
+            if ($other->outcome === Outcome::Hazard) {
                 return true;
             }
         }

@@ -104,12 +104,6 @@ final readonly class ChainAnswer
         return array_filter($this->chain->adapters, static fn (Adapter $a): bool => $a->isForSale) !== [];
     }
 
-    /** Whether more than one adapter stands in the chain. */
-    public function isStack(): bool
-    {
-        return count($this->chain->adapters) > 1;
-    }
-
     /** What it gives at its best, in words; null where nothing flows, or nothing is known. */
     public function given(): ?Message
     {

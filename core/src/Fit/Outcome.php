@@ -76,7 +76,7 @@ enum Outcome: string implements Term
      * @param  list<GateResult>  $gates
      * @param  bool  $reachesContacts  whether the outlet's current reaches the car although gate 2 fails
      */
-    public static function of(array $gates, bool $reachesContacts = false): self
+    public static function of(array $gates, bool $reachesContacts): self
     {
         $fails = $unknown = $hazard = false;
         $flows = true;

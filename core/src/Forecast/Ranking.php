@@ -140,16 +140,16 @@ final class Ranking
 
     private function timeReason(Stop $stop): Message
     {
-        $minutes = $stop->forecast->minutes ?? 0.0;
         $longest = $stop->forecast->longestBinding();
         $peers = $this->peers($stop, RankOrder::Time);
         $told = [
-            'minutes' => Amount::duration($minutes),
+            'minutes' => Amount::duration($stop->forecast->minutes),
             'why' => $longest === null
                 ? Message::of('rank.nothing_to_charge')
                 : Message::of('rank.held', binding: BindingCode::from($longest[0])->message(), minutes: Amount::duration($longest[1])),
         ];
-        $more = static fn (Stop $other): float => round(($other->forecast->minutes ?? 0.0) - ($peers[0]->forecast->minutes ?? 0.0), self::MINUTE_DECIMALS);
+        $minutes = static fn (Stop $given): float => $given->forecast->minutes ?? throw new \LogicException('asked of what is given');
+        $more = static fn (Stop $other): float => round($minutes($other) - $minutes($peers[0]), self::MINUTE_DECIMALS);
 
         return match (true) {
             ! $stop->reaches() || count($peers) === 1 => Message::of('rank.time_alone', ...$told),

@@ -14,21 +14,21 @@ final class Envelope
     private const SAME_SOC = 1e-9;
 
     /** Power that every link allows where it was last looked (kW at the plug), and how it changes (kW per percent). */
-    public float $kw = 0.0;
+    public float $kw;
 
-    public float $kwPerPercent = 0.0;
+    public float $kwPerPercent;
 
     /** The state of charge up to which the same limit binds along the same line. */
-    public float $untilSoc = 0.0;
+    public float $untilSoc;
 
     /** Volts there (per phase, for AC), and how they change (V per percent). */
-    public float $volts = 0.0;
+    public float $volts;
 
-    public float $voltsPerPercent = 0.0;
+    public float $voltsPerPercent;
 
-    public BindingCode $binding = BindingCode::VehicleCurve;
+    public BindingCode $binding;
 
-    public string $linkId = '';
+    public string $linkId;
 
     /** @var array<string, float> heat load by link id */
     public array $theta = [];
@@ -45,7 +45,7 @@ final class Envelope
     private int $at = 0;
 
     /** Where it was last looked. */
-    private float $soc = 0.0;
+    private float $soc;
 
     /** A limit has changed since. */
     private bool $isStale = true;

@@ -21,7 +21,7 @@ final class HeatState
 
     public float $theta;
 
-    public bool $isSpent = false;
+    public bool $isSpent;
 
     private float $aboveS = 0.0;
 

@@ -203,7 +203,7 @@ final readonly class VerdictRule
         $remarks = [];
         foreach ($rows as $row) {
             if ($row->state === PlateState::Close) {
-                $remarks[] = Message::of('finding.close', link: $row->link->name, quantity: $row->quantity->message(), share: Amount::percent(100 * ($row->utilisation() ?? 0.0)));
+                $remarks[] = Message::of('finding.close', link: $row->link->name, quantity: $row->quantity->message(), share: Amount::ofHundred($row->utilisation()));
             }
         }
         foreach ($rows as $row) {

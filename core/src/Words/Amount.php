@@ -57,6 +57,12 @@ final readonly class Amount
         return new self($percent, Unit::Percent, 0);
     }
 
+    /** A share of one, in percent. */
+    public static function ofHundred(?float $share): self
+    {
+        return self::percent($share === null ? null : 100 * $share);
+    }
+
     public static function minutes(?float $minutes): self
     {
         return self::finerBelow(10, $minutes, Unit::Minutes);

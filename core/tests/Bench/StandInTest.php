@@ -74,6 +74,18 @@ final class StandInTest extends TestCase
         self::assertGreaterThan($last->celsius['ambient'] + 3, $last->celsius['inlet']);
     }
 
+    public function test_a_piece_whose_plate_nobody_read_does_not_warm(): void
+    {
+        $case = Cases::read(Cases::file(outlet: ['coupler' => 'j3400', 'cable' => null], adapters: [['plate' => null]]));
+        $answer = $case->fitter()->answer($case->outlet, $case->vehicle)->best;
+        $readings = iterator_to_array((new StandIn($answer->chain, $answer->voltage, $case->conditions, new Script(3, 300, ['adapter', 'handle', 'cable', 'inlet'])))->readings(), false);
+
+        foreach ($readings[count($readings) - 1]->celsius as $celsius) {
+            self::assertEqualsWithDelta(25.0, $celsius, 1.5);
+        }
+        self::assertCount(4, $readings[0]->celsius);
+    }
+
     public function test_a_script_is_read_with_what_it_does_not_say(): void
     {
         $read = static fn (array $fields): Script => (new ScriptReader)->script(Node::of($fields));

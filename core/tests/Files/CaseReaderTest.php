@@ -5,8 +5,12 @@ declare(strict_types=1);
 namespace Harmozon\Core\Tests\Files;
 
 use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Equipment\Coupler;
+use Harmozon\Core\Equipment\OutletGroup;
 use Harmozon\Core\Files\CaseReader;
+use Harmozon\Core\Files\EquipmentReader;
+use Harmozon\Core\Files\Node;
 use Harmozon\Core\Tests\Cases;
 use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -88,6 +92,24 @@ final class CaseReaderTest extends TestCase
     public function test_text_that_is_no_json_is_refused(): void
     {
         self::assertStringContainsString('case: not valid JSON', Say::refusal(static fn () => (new CaseReader)->json('{"format": ')));
+    }
+
+    public function test_pieces_are_found_by_their_ids_in_the_kit_and_at_the_station(): void
+    {
+        $case = Cases::read(Cases::file(outlet: ['attached_adapter' => ['id' => 'own'] + Cases::ADAPTER], adapters: [[], ['id' => 'a2']]));
+
+        self::assertSame(['own', 'a1'], array_map(static fn (Adapter $a): string => $a->id, $case->pieces(['own', 'a1'])));
+        self::assertSame([], $case->pieces([]));
+        self::assertSame('adapters: "a3" is not in the case', Say::refusal(static fn () => $case->pieces(['a1', 'a3'])));
+        self::assertSame('adapters: "own" is not in the case', Say::refusal(static fn () => Cases::read(Cases::file())->pieces(['own'])));
+    }
+
+    public function test_the_kind_of_an_outlet_is_read_without_its_plate(): void
+    {
+        $group = static fn (array $outlet): OutletGroup => (new EquipmentReader)->group(Node::of($outlet));
+
+        self::assertSame([OutletGroup::CombinedDc, OutletGroup::AcPosts], [$group(['coupler' => 'ccs1', 'current' => 'dc', 'max_v' => 'any']), $group(['coupler' => 'type1', 'current' => 'ac'])]);
+        self::assertSame(['current: is required', 'coupler: is required'], [Say::refusal(static fn () => $group(['coupler' => 'ccs1'])), Say::refusal(static fn () => $group(['current' => 'dc']))]);
     }
 
     public function test_absent_and_null_are_both_not_known(): void

@@ -147,6 +147,11 @@ final class FieldEdgesTest extends TestCase
         // Windows whose ends meet are windows.
         self::assertSame('', $case(['outlet.min_v' => 400, 'outlet.max_v' => 400, 'vehicle.inlets.0.ac.min_v' => 230, 'vehicle.inlets.0.ac.max_v' => 230, 'conditions.soc_from' => 80]));
         self::assertStringContainsString('vehicle.inlets[0].ac.min_v: 231 V lies above max_v', $case(['vehicle.inlets.0.ac.min_v' => 231, 'vehicle.inlets.0.ac.max_v' => 230]));
+        self::assertStringContainsString('adapters[0].plate.limit_c: ', $case(['adapters' => [Cases::changed(Cases::ADAPTER, ['plate.rated_at_c' => 90, 'plate.limit_c' => 90])]]));
+        self::assertSame('', $case(['adapters' => [Cases::changed(Cases::ADAPTER, ['plate.rated_at_c' => 89, 'plate.limit_c' => 90])]]));
+        // What was given is quoted up to forty characters.
+        $columns = ReadingColumns::of(['t_s', 'kw'], false)->numbers['kw'];
+        self::assertSame('kw: "'.str_repeat('é', 40).'" is not a number', Say::refusal(static fn () => $columns->read(str_repeat('é', 60))));
         // As deep as a file may nest, and one level more.
         $deep = static fn (int $levels): string => Say::refusal(static fn () => Node::fromJson(str_repeat('{"a":', $levels).'1'.str_repeat('}', $levels)));
         self::assertSame(['', true], [$deep(Node::DEEPEST_JSON - 1), str_contains($deep(Node::DEEPEST_JSON), 'not valid JSON')]);

@@ -143,11 +143,26 @@ final class ReadingsReaderTest extends TestCase
         self::assertLessThanOrEqual(2, $given);
     }
 
+    public function test_blanks_before_a_quote_and_texts_as_long_as_they_may_be(): void
+    {
+        $long = str_repeat('é', 300);
+        [$first, $second, $third] = self::rows("t_s,note,kw\n1, \"two, and\nthree\",5\n2,{$long},6\n3,{$long}x,7\n");
+
+        self::assertInstanceOf(Reading::class, $first);
+        self::assertSame(["two, and\nthree", 5.0], [$first->note, $first->kw]);
+        self::assertInstanceOf(Reading::class, $second);
+        self::assertSame($long, $second->note);
+        self::assertInstanceOf(RejectedRow::class, $third);
+        self::assertSame('note: is longer than 300 characters', Say::it($third->reason));
+        self::assertSame([], (new ReadingsReader)->ignoredColumns());
+    }
+
     public function test_a_typed_reading_has_the_same_limits(): void
     {
         $read = static fn (array $r): Reading => (new ReadingJsonReader)->reading(Node::of($r, 'readings[0]'));
 
         self::assertEquals(new Reading(90_000, 20, null, 250, null, [], 'typed'), $read(['t_s' => 90, 'soc_pct' => 20, 'amps' => 250, 'volts' => null, 'source' => 'typed']));
+        self::assertSame(['adapter' => 41.5, 'ambient' => -3.0], $read(['t_s' => 1, 'adapter_c' => 41.5, 'ambient_c' => -3, 'handle_c' => null])->celsius);
         self::assertSame([40, 300], [mb_strlen((string) $read(['t_s' => 1, 'kw' => 5, 'source' => str_repeat('x', 40)])->source), mb_strlen((string) $read(['t_s' => 1, 'kw' => 5, 'note' => str_repeat('é', 300)])->note)]);
         foreach ([['t_s' => 1, 'kw' => 5, 'source' => str_repeat('x', 41)], ['t_s' => 1, 'kw' => 5, 'note' => str_repeat('x', 301)], ['t_s' => 1], ['kw' => 5], ['t_s' => -1, 'kw' => 5], ['t_s' => 1, 'kw' => 'five'], ['t_s' => 1, 'amps' => 99_999]] as $bad) {
             try {

@@ -142,6 +142,19 @@ final class WritersTest extends TestCase
         self::assertContains(['vehicle' => 'car', 'least_v' => 320.0, 'most_v' => 360.0, 'least_kw' => 112.0, 'most_kw' => 126.0], $sticker['vehicles'] ?? $sticker['cars'] ?? []);
     }
 
+    public function test_a_sticker_for_the_inlet_that_meets_it_and_for_nobody(): void
+    {
+        $writer = new ForecastWriter(Say::voice());
+        $post = (new EquipmentReader)->outlet(Node::of(['max_v' => 500] + Cases::DC_POST));
+        // 300 V at 10 %, 375 V at 80 %: a half of the pack's; the first inlet cannot switch the pack.
+        $car = Cases::read(Cases::file(car: Cases::HIGH_VOLTAGE + ['inlets.1' => Cases::CAR['inlets'][0], 'inlets.1.dc.split_pack' => true, 'inlets.1.dc.max_v' => 1000]));
+
+        self::assertSame([['vehicle' => 'car', 'least_v' => 300.0, 'most_v' => 375.0, 'least_kw' => 150.0, 'most_kw' => 187.5]], $writer->sticker(new Sticker($post), [$car->vehicle], $car->conditions)['cars']);
+        $ac = Cases::read(Cases::file(car: ['inlets.0.dc' => null, 'inlets.1' => Cases::CAR['inlets'][0]]));
+        self::assertSame(320.0, $writer->sticker(new Sticker($post), [$ac->vehicle], $ac->conditions)['cars'][0]['least_v']);
+        self::assertSame([], $writer->sticker(new Sticker($post), [], $car->conditions)['cars']);
+    }
+
     public function test_plates_as_lines(): void
     {
         $writer = new PlateWriter(Say::voice());

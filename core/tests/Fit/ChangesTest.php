@@ -45,6 +45,29 @@ final class ChangesTest extends TestCase
         }
     }
 
+    public function test_a_gain_of_a_twentieth_is_not_worth_telling(): void
+    {
+        // Half of 200 kW beside the neighbour; alone the post's own kW: 104.9 or 105.1 of a car's 150.
+        $told = static function (float $kw): bool {
+            $case = Cases::read(Cases::file(outlet: ['max_kw' => $kw, 'cabinet' => ['kw' => 200, 'policy' => 'halves', 'partner_active' => true]]));
+            $changes = $case->changes(new Catalogue([], [], []))->changes($case->fitter()->answer($case->outlet, $case->vehicle)->best, $case->outlet, $case->vehicle);
+
+            return in_array('change.neighbour', array_map(static fn (Change $c): string => $c->message->code, $changes), true);
+        };
+
+        self::assertSame([false, true], [$told(104.9), $told(105.1)]);
+    }
+
+    public function test_nothing_is_given_where_nothing_flows_or_is_known(): void
+    {
+        $given = static fn (array $file): string => Say::it(Cases::answer($file)->best->given());
+
+        self::assertSame(['150 kW', 'at most 150 kW', '', ''], [
+            $given(Cases::file()), $given(Cases::file(outlet: ['max_kw' => null])), $given(Cases::file(outlet: ['coupler' => 'gbt_dc'])),
+            $given(Cases::file(car: ['pack' => null, 'charge_curve_kw' => null, 'inlets.0.dc' => []], outlet: ['max_kw' => null, 'max_a' => null, 'cable' => null])),
+        ]);
+    }
+
     public function test_what_could_be_bought_is_told_as_a_condition(): void
     {
         $case = Cases::read(Cases::file(outlet: ['coupler' => 'j3400', 'max_a' => 300]));

@@ -38,6 +38,18 @@ final class PeakFinderTest extends TestCase
         self::assertSame([90.0, BindingCode::StationPower], [$peak->kw, $peak->binding]);
     }
 
+    public function test_of_limits_that_bind_at_once_the_one_that_could_be_changed_is_named(): void
+    {
+        $codes = BindingCode::cases();
+        usort($codes, static fn (BindingCode $a, BindingCode $b): int => $a->precedence() <=> $b->precedence());
+
+        self::assertSame([
+            'station_power', 'station_current', 'sharing', 'cable_current', 'adapter_current', 'adapter_power', 'converter_power', 'converter_current', 'supply_current',
+            'vehicle_curve', 'cold_pack', 'vehicle_current', 'onboard_charger', 'ramp', 'handshake',
+        ], array_map(static fn (BindingCode $c): string => $c->value, $codes));
+        self::assertCount(count($codes), array_unique(array_map(static fn (BindingCode $c): int => $c->precedence(), $codes)));
+    }
+
     public function test_without_any_limit_nothing_is_claimed(): void
     {
         self::assertNull((new PeakFinder)->find(new LimitSet(Curve::level(400), 1, [], [], null), 0, 100));

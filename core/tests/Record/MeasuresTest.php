@@ -80,6 +80,23 @@ final class MeasuresTest extends TestCase
     }
 
     /** A boost may be outlasted by as much as lies between two readings. */
+    public function test_minutes_begin_anew_below_half_the_load_and_not_before(): void
+    {
+        // From 0.55: two minutes at 400 A of 300 leave 0.621; 7.4 min of rest 0.499, 7.2 min 0.501.
+        $most = static function (float $restMinutes): ?float {
+            $file = Cases::file(car: ['charge_curve_kw' => [[0, 300]], 'inlets.0.dc.max_a' => 900, 'inlets.0.dc.max_kw' => 300], outlet: ['coupler' => 'j3400', 'max_a' => 900, 'cable.continuous_a' => 900], adapters: [[]], case: ['conditions.theta' => ['a1' => 0.55]]);
+            $tMs = static fn (float $minutes): int => (int) round(60_000 * $minutes);
+
+            return self::amps(self::judge([
+                new Reading(0, 30, 340, 400), new Reading($tMs(2), 30, 340, 400), new Reading($tMs(2) + 1, 30, 340, 0),
+                ...array_map(static fn (float $m): Reading => new Reading($tMs(2 + $m), 30, 340, 0), range(0.6, $restMinutes, 0.6)),
+                new Reading($tMs(2 + $restMinutes), 30, 340, 0), new Reading($tMs(2 + $restMinutes) + 1, 30, 340, 400), new Reading($tMs(4 + $restMinutes), 30, 340, 400), new Reading($tMs(5 + $restMinutes), 30, 340, 400),
+            ], $file))->minutesOverContinuous;
+        };
+
+        self::assertEqualsWithDelta([5.0, 3.0], [$most(7.2), $most(7.4)], 0.001);
+    }
+
     public function test_the_usual_interval_is_the_median(): void
     {
         $at = static fn (array $seconds): Judgement => self::judge(array_map(static fn (int $s): Reading => new Reading($s * 1000, 30, 310, 440), $seconds));

@@ -29,6 +29,26 @@ final class TraceTest extends TestCase
         self::assertSame(300.0, $trace->points()[count($trace->points()) - 1]->reading->tS());
     }
 
+    public function test_where_stretches_double_and_what_an_empty_session_shows(): void
+    {
+        $rising = static function (int $toS): int {
+            $trace = new Trace;
+            foreach (range(0, $toS) as $s) {
+                $trace->add(self::at($s, $s));
+            }
+
+            return count($trace->points());
+        };
+
+        self::assertSame([], (new Trace)->points());
+        // Second by second up to 299; with second 300 two are one, of which the later is the higher.
+        self::assertSame([300, 151], [$rising(299), $rising(300)]);
+        $trace = new Trace(1);
+        $trace->add(self::at(0, null));
+        $trace->add(self::at(0, 0));
+        self::assertSame([0.0], array_map(static fn (Completed $c): ?float => $c->kw, $trace->points()));
+    }
+
     public function test_no_peak_is_lost_and_there_are_never_too_many_points(): void
     {
         $this->limitTo(30)->forAll(Generators::vector(60, Generators::choose(0, 400)), Generators::choose(1, 90))

@@ -88,6 +88,15 @@ final class Asked
             outlet: ['supply' => ['volts' => 207.7, 'amps' => 23.9, 'phases' => null], 'stalls' => [['label' => '1', 'fault' => 'dark'], ['label' => '2']], 'known_fault' => 'slow screen', 'tariff' => ['idle_grace_minutes' => null, 'idle_per_minute' => null] + self::PRICES], post: Cases::AC_POST,
             case: ['conditions.idle_minutes' => 31],
         );
+        yield 'member-of-nothing' => Cases::file(outlet: ['tariff' => ['membership' => null] + self::PRICES], case: ['conditions.member' => true]);
+        yield 'full-already' => Cases::file(case: ['conditions.soc_from' => 100, 'conditions.soc_to' => 100]);
+        yield 'plate-just-above-the-target' => Cases::file(outlet: ['coupler' => 'j3400'], adapters: [['plate.max_v' => 362.7, 'plate.continuous_a' => 412.3, 'plate.boost_a' => null]]);
+        yield 'a-dip-below-the-next-stop' => Cases::file(car: ['charge_curve_kw' => [[0, 101.3], [30, 41.7], [50, 121.9], [100, 21.3]]], case: ['conditions.next_stop_kw' => 61.3]);
+        yield 'language-unread-with-a-retrofit' => Cases::file(car: ['inlets.0.dc.signalling' => null, 'inlets.0.dc.retrofit' => ['adds' => ['plc'], 'state' => 'available']]);
+        yield 'converter-volts-unread' => Cases::file(
+            car: Cases::HIGH_VOLTAGE + ['inlets.0.dc.boost_converter' => ['max_kw' => 91.3, 'input_v' => null], 'inlets.0.dc.split_pack' => false],
+            outlet: ['coupler' => 'j3400', 'max_v' => 500], adapters: [['plate.max_v' => 400], ['id' => 'a2', 'plate.max_v' => null]],
+        );
         yield 'danger-hidden' => Cases::file(car: Cases::HIGH_VOLTAGE, outlet: ['coupler' => 'j3400', 'access' => ['kind' => 'makes', 'makes' => ['other']]], adapters: [['plate.max_v' => 500, 'damaged' => true], ['id' => 'a2', 'plate.max_v' => null]]);
     }
 
@@ -117,6 +126,27 @@ final class Asked
             ],
             'policy' => 'certified',
             'conditions' => ['soc_from' => 17.3, 'soc_to' => 77.7, 'ambient_c' => 33.3, 'pack_c' => 21.3, 'pack_prepared' => false],
+        ];
+    }
+
+    /** @return list<array<string, mixed>> as a network writes them */
+    public static function locations(): array
+    {
+        $combined = ['standard' => 'IEC_62196_T1_COMBO', 'format' => 'CABLE', 'power_type' => 'DC', 'max_voltage' => 920, 'max_amperage' => 347, 'max_electric_power' => 181_700];
+        $mains = ['standard' => 'IEC_62196_T2', 'format' => 'SOCKET', 'power_type' => 'AC_3_PHASE', 'max_voltage' => 231, 'max_amperage' => 31];
+
+        return [
+            ['id' => 'L1', 'country_code' => 'XX', 'party_id' => 'FRN', 'name' => 'Fernway at the mill', 'evses' => [
+                ['uid' => 'E1', 'evse_id' => 'XX*FRN*E1', 'physical_reference' => 'Bay 1', 'status' => 'AVAILABLE', 'connectors' => [['id' => '1', ...$combined], ['id' => '2', 'standard' => 'CHADEMO', 'format' => 'CABLE', 'power_type' => 'DC', 'max_voltage' => 500, 'max_amperage' => 117]]],
+                ['uid' => 'E2', 'evse_id' => 'XX*FRN*E2', 'physical_reference' => 'Bay 2', 'status' => 'OUTOFORDER', 'connectors' => [['id' => '1', ...$combined]]],
+                ['uid' => 'E3', 'status' => 'HALF_ASLEEP', 'connectors' => [['id' => '1', 'standard' => 'HOUSE_PLUG', 'power_type' => 'AC_1_PHASE', 'format' => 'SOCKET', 'max_voltage' => 230, 'max_amperage' => 13]]],
+                ['uid' => 'E4', 'physical_reference' => 'E4', 'status' => 'PLANNED', 'connectors' => [['id' => '1', ...$mains]]],
+            ]],
+            ['id' => 'L2', 'address' => '3 Yard Lane', 'evses' => [
+                ['connectors' => [$mains, ['power_type' => 'AC_2_PHASE_SPLIT'] + $mains, ['power_type' => 'AC_1_PHASE', 'max_electric_power' => 3_700] + $mains]],
+                ['uid' => 'N', 'evse_id' => 'N', 'connectors' => [['max_amperage' => null] + $mains, ['id' => '7', 'standard' => 'SAE_J3400', 'format' => 'CABLE', 'power_type' => 'DC', 'max_voltage' => 500, 'max_amperage' => 613]]],
+            ]],
+            ['id' => 'L2', 'evses' => []],
         ];
     }
 

@@ -15,6 +15,12 @@ use Harmozon\Core\Files\FitWriter;
 use Harmozon\Core\Files\ForecastWriter;
 use Harmozon\Core\Files\GarageFile;
 use Harmozon\Core\Files\Node;
+use Harmozon\Core\Files\Ocpi\Assigned;
+use Harmozon\Core\Files\Ocpi\FileOutlet;
+use Harmozon\Core\Files\Ocpi\FilePlace;
+use Harmozon\Core\Files\Ocpi\ForeignTerm;
+use Harmozon\Core\Files\Ocpi\LocationsReader;
+use Harmozon\Core\Files\Ocpi\LocationsWriter;
 use Harmozon\Core\Files\ReadingsReader;
 use Harmozon\Core\Files\RejectedRow;
 use Harmozon\Core\Files\RejectedRows;
@@ -86,12 +92,28 @@ final class WholeAnswersTest extends TestCase
         foreach (['boost-warm', 'three-phases', 'step-up', 'cold'] as $name) {
             $case = $this->asked($name);
             $answer = $case->fitter()->answer($case->outlet, $case->vehicle)->best;
-            foreach ([new Script(11, 47, ['soc', 'v', 'a', 'kw', 'adapter', 'handle', 'cable', 'inlet', 'ambient'], 33.3), new Script(12, 90, ['kw', 'a'], ignoresHeat: true)] as $script) {
+            foreach ([new Script(11, 47, ['soc', 'v', 'a', 'kw', 'adapter', 'handle', 'cable', 'inlet', 'ambient'], 33.3), new Script(12, 90, ['kw', 'a'], ignoresHeat: true), new Script(13, 61, ['a', 'adapter'], 9.7)] as $script) {
                 $readings = iterator_to_array((new StandIn($answer->chain, $answer->voltage, $case->conditions, $script))->readings(), false);
                 $this->stands("{$name}.acted-{$script->seed}", self::thinned(array_map(static fn (Reading $r): string => implode(' ', [$r->tMs, $r->socPct, $r->volts, $r->amps, $r->kw, ...$r->celsius, $r->source]), $readings)));
                 $this->stands("{$name}.judged-{$script->seed}", $this->judged($case, $readings));
             }
         }
+    }
+
+    public function test_a_network_file_in_and_out(): void
+    {
+        $read = (new LocationsReader(Say::voice()))->read((string) json_encode(Asked::locations()), new Assigned([]));
+        $this->stands('ocpi.read', [
+            'places' => array_map(static fn (FilePlace $p): array => [
+                'id' => $p->id, 'party' => $p->party, 'name' => $p->name, 'not_understood' => Say::voice()->each($p->notUnderstood),
+                'outlets' => array_map(static fn (FileOutlet $o): array => ['name' => $o->name, 'spec' => $o->spec], $p->outlets),
+            ], $read->places),
+            'foreign' => array_map(static fn (ForeignTerm $t): array => (array) $t, $read->foreign),
+        ]);
+        $places = array_map(static fn (FilePlace $p): array => ['id' => $p->id, 'party' => $p->party, 'name' => $p->name, 'outlets' => array_map(static fn (FileOutlet $o, int $i): array => ['id' => "o{$i}", 'spec' => $o->spec], $p->outlets, array_keys($p->outlets))], $read->places);
+        $ours = ['id' => 'yard', 'party' => '', 'name' => 'Yard', 'outlets' => [['id' => 'ours', 'spec' => ['stalls' => [['label' => '1'], ['label' => '2', 'fault' => 'dark']]] + Cases::DC_POST], ['id' => 'plug', 'spec' => Cases::AC_POST], ['id' => 'old', 'spec' => ['coupler' => 'legacy_paddle'] + Cases::AC_POST]]];
+        $written = (new LocationsWriter)->write([...$places, $ours]);
+        $this->stands('ocpi.written', ['left_out' => Say::voice()->each($written['left_out'])] + $written);
     }
 
     public function test_a_session_from_a_file(): void

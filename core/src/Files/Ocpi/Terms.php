@@ -47,6 +47,6 @@ final class Terms
 
     public static function powerType(int $phases): string
     {
-        return array_flip(array_reverse(self::PHASES, true))[$phases] ?? 'AC_1_PHASE';
+        return array_flip(array_reverse(self::PHASES))[$phases] ?? 'AC_1_PHASE';
     }
 }
