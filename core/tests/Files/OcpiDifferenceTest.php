@@ -34,6 +34,7 @@ final class OcpiDifferenceTest extends TestCase
         yield 'the same figure written in another way' => [['max_kw' => 150], ['max_kw' => 150], ['max_kw' => 150.0], ['max_kw' => 150], []];
         yield 'a figure that the file does not have at all' => [['max_kw' => 150, 'cable' => ['length_m' => 4]], ['max_kw' => 150], [], ['max_kw' => null, 'cable' => ['length_m' => 4]], [['max_kw', 150, null, false]]];
         yield 'a part of whose figures each file has others' => [['supply' => ['volts' => 230]], ['supply' => ['volts' => 230, 'phases' => null]], ['supply' => ['volts' => 230.0, 'amps' => 16]], ['supply' => ['volts' => 230, 'amps' => 16]], [['supply.amps', null, 16, false]]];
+        yield 'no stalls on either side' => [['stalls' => []], ['stalls' => []], ['stalls' => []], ['stalls' => []], []];
         yield 'stalls that only somebody here has told apart' => [['stalls' => [['label' => '1']]], [], [], ['stalls' => [['label' => '1']]], []];
         yield 'the file changed a figure' => [['max_kw' => 150], ['max_kw' => 150], ['max_kw' => 300], ['max_kw' => 300], [['max_kw', 150, 300, false]]];
         yield 'somebody changed it, the file did not' => [['max_kw' => 140], ['max_kw' => 150], ['max_kw' => 150], ['max_kw' => 140], []];

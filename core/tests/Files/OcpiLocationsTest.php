@@ -184,6 +184,8 @@ final class OcpiLocationsTest extends TestCase
         yield 'another object' => ['{"stations": []}', 'locations: expected a list of Locations'];
         yield 'a location that is text' => ['["here"]', 'locations[0]: expected an object'];
         yield 'volts in words' => ['[{"id":"L","evses":[{"connectors":[{"standard":"CHADEMO","power_type":"DC","max_voltage":"high"}]}]}]', 'locations[0].evses[0].connectors[0].max_voltage: expected a number'];
+        yield 'more places than a file may have' => [(string) json_encode(array_fill(0, 5001, (object) [])), 'locations: holds more than 5000 entries'];
+        yield 'as many as it may have, without names' => [(string) json_encode(array_fill(0, 5000, (object) [])), 'locations[0].id: is required'];
         yield 'kilowatts for watts, a million times over' => ['[{"id":"L","evses":[{"connectors":[{"standard":"CHADEMO","power_type":"DC","max_electric_power":50000000}]}]}]', 'max_electric_power: 50000000 is outside'];
     }
 

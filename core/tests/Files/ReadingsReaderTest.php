@@ -106,6 +106,7 @@ final class ReadingsReaderTest extends TestCase
         yield 'a quote inside a cell' => ["0,1,5\" hose\n1,1,c\n2,1,6\" hose", ['2 0: 5" hose', '3 1: c', '4 2: 6" hose']];
         yield 'a line break in a quoted cell' => ["0,1,\"two\nlines\"\n1,1,c", ["2 0: two\nlines", '4 1: c']];
         yield 'a quote that is never closed' => ["0,1,\"open\n1,1,c\n2,1,d", ["2 {$open}", '3 1: c', '4 2: d']];
+        yield 'a quote that the next row seems to close' => ["0,1,\"open\n1,1,b\"\n2,1,c", ["2 {$open}", '3 1: b"', '4 2: c']];
         yield 'two stray quotes with rows between them' => ["0,1,\"open\n1,1,c\n2,1,d\n3,1,\"shut", ["2 {$open}", '3 1: c', '4 2: d', "5 {$open}"]];
         yield 'a quote open at the end' => ["0,1,c\n1,1,\"open", ['2 0: c', "3 {$open}"]];
         yield 'a quote closed after many lines of text' => ['0,1,"x'.str_repeat("\n-", 25)."\"\n1,1,c", ["2 {$open}", ...array_map(static fn (int $l): string => "{$l} t_s: \"-\" is not a number", range(3, 26)), '27 t_s: "-"" is not a number', '28 1: c']];

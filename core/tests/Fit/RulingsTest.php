@@ -236,6 +236,13 @@ final class RulingsTest extends TestCase
         self::assertSame([Outcome::Hazard, ['a2', 'a3']], [$alone->best->outcome, $alone->best->chain->adapterIds()]);
     }
 
+    public function test_three_in_a_row_are_tried_by_nobody(): void
+    {
+        $answer = self::kit([['id' => 'a1', 'output' => 'chademo'], ['id' => 'a2', 'input' => 'chademo', 'output' => 'gbt_dc'], ['id' => 'a3', 'input' => 'gbt_dc', 'output' => 'ccs1']]);
+
+        self::assertSame([Outcome::NoJoint, []], [$answer->best->outcome, $answer->best->chain->adapterIds()]);
+    }
+
     public function test_equal_chains_keep_the_order_of_the_kit(): void
     {
         $twin = static fn (string $id): array => ['id' => $id, 'holds_back' => true];

@@ -7,6 +7,7 @@ namespace Harmozon\Core\Tests\Record;
 use Eris\Generators;
 use Eris\TestTrait;
 use Harmozon\Core\Record\Completed;
+use Harmozon\Core\Record\Completer;
 use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Record\Trace;
 use PHPUnit\Framework\TestCase;
@@ -94,6 +95,13 @@ final class TraceTest extends TestCase
         $trace->add(self::at(9, null));
 
         self::assertSame([0.0, 9.0], array_map(static fn (Completed $c): float => $c->reading->tS(), $trace->points()));
+    }
+
+    public function test_amps_at_no_volts_are_none_or_not_known(): void
+    {
+        $amps = static fn (float $kw): ?float => (new Completer(null, 1))->complete(new Reading(0, volts: 0.0, kw: $kw))->amps;
+
+        self::assertSame([0.0, null], [$amps(0.0), $amps(3.0)]);
     }
 
     private static function at(int $s, int|float|null $kw): Completed

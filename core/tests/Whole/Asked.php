@@ -97,6 +97,10 @@ final class Asked
             car: Cases::HIGH_VOLTAGE + ['inlets.0.dc.boost_converter' => ['max_kw' => 91.3, 'input_v' => null], 'inlets.0.dc.split_pack' => false],
             outlet: ['coupler' => 'j3400', 'max_v' => 500], adapters: [['plate.max_v' => 400], ['id' => 'a2', 'plate.max_v' => null]],
         );
+        yield 'converter-volts-unread-at-the-rating' => Cases::file(
+            car: Cases::HIGH_VOLTAGE + ['inlets.0.dc.boost_converter' => ['max_kw' => 91.3, 'input_v' => null], 'inlets.0.dc.split_pack' => false],
+            outlet: ['coupler' => 'j3400', 'max_v' => 500], adapters: [['plate.max_v' => 500]],
+        );
         yield 'danger-hidden' => Cases::file(car: Cases::HIGH_VOLTAGE, outlet: ['coupler' => 'j3400', 'access' => ['kind' => 'makes', 'makes' => ['other']]], adapters: [['plate.max_v' => 500, 'damaged' => true], ['id' => 'a2', 'plate.max_v' => null]]);
     }
 

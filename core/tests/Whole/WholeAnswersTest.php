@@ -111,7 +111,7 @@ final class WholeAnswersTest extends TestCase
             'foreign' => array_map(static fn (ForeignTerm $t): array => (array) $t, $read->foreign),
         ]);
         $places = array_map(static fn (FilePlace $p): array => ['id' => $p->id, 'party' => $p->party, 'name' => $p->name, 'outlets' => array_map(static fn (FileOutlet $o, int $i): array => ['id' => "o{$i}", 'spec' => $o->spec], $p->outlets, array_keys($p->outlets))], $read->places);
-        $ours = ['id' => 'yard', 'party' => '', 'name' => 'Yard', 'outlets' => [['id' => 'ours', 'spec' => ['stalls' => [['label' => '1'], ['label' => '2', 'fault' => 'dark']]] + Cases::DC_POST], ['id' => 'plug', 'spec' => Cases::AC_POST], ['id' => 'old', 'spec' => ['coupler' => 'legacy_paddle'] + Cases::AC_POST]]];
+        $ours = ['id' => 'yard', 'party' => '', 'name' => 'Yard', 'outlets' => [['id' => 'old', 'spec' => ['coupler' => 'legacy_paddle'] + Cases::AC_POST], ['id' => 'ours', 'spec' => ['stalls' => [['label' => '1'], ['label' => '2', 'fault' => 'dark']]] + Cases::DC_POST], ['id' => 'plug', 'spec' => Cases::AC_POST]]];
         $written = (new LocationsWriter)->write([...$places, $ours]);
         $this->stands('ocpi.written', ['left_out' => Say::voice()->each($written['left_out'])] + $written);
     }

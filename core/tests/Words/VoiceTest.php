@@ -46,6 +46,11 @@ final class VoiceTest extends TestCase
         yield 'lengths' => [Amount::metres(3.048), '3 m', '10 ft'];
         yield 'shares to hundredths' => [Amount::share(0.9), '0.90'];
         yield 'as it was typed' => [Amount::asGiven(12.3456, Unit::KiloWatts), '12.3456 kW'];
+        yield 'a warmth to tenths' => [Amount::celsius(41.56), '41.6 °C', '106.8 °F'];
+        yield 'a rise to tenths' => [Amount::kelvin(3.14), '3.1 K', '5.7 °F'];
+        yield 'a length to tenths' => [Amount::metres(4.26), '4.3 m', '14 ft'];
+        yield 'a share in percent' => [Amount::ofHundred(0.956), '96 %'];
+        yield 'a share nobody knows' => [Amount::ofHundred(null), '? %'];
         yield 'a great figure as it was typed' => [Amount::asGiven(8_640_000.0, Unit::Minutes), '8640000 min'];
         yield 'six digits that count' => [Amount::asGiven(1234.5678), '1234.57'];
         yield 'digits before the sign all count' => [Amount::asGiven(1_234_567.8), '1234568'];
