@@ -36,7 +36,6 @@ final class Trace
     /** @return list<Completed> in time */
     public function points(): array
     {
-        ksort($this->stretches);
         $points = [];
         foreach ($this->stretches as ['highest' => $highest, 'last' => $last]) {
             $points[] = $highest;

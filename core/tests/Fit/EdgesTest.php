@@ -16,6 +16,14 @@ use PHPUnit\Framework\TestCase;
 /** One table per gate at each of its edges, and the whole list of cautions in its order. */
 final class EdgesTest extends TestCase
 {
+    public function test_a_piece_swapped_in_that_does_not_fit_is_named(): void
+    {
+        $case = Cases::read(Cases::file(adapters: [[]]));
+        $answer = $case->fitter()->exactly($case->outlet, $case->adapters, $case->vehicle)->best;
+
+        self::assertSame([Outcome::NoJoint, 'ccs1 does not go into the j3400 side of A1.'], [$answer->outcome, Say::it(Cases::gate($answer, GateName::Shape)->reason())]);
+    }
+
     #[DataProvider('reaches')]
     public function test_reach(string $port, float $lengthM, string $result, string $told): void
     {

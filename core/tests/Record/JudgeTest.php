@@ -110,6 +110,24 @@ final class JudgeTest extends TestCase
         }
     }
 
+    public function test_two_runs_at_the_rating_are_two_where_the_amps_fell_between_them(): void
+    {
+        $six = static fn (int $fromS): array => array_map(static fn (int $s): Reading => new Reading(($fromS + $s) * 1000, 30, 340, 303), range(0, 360, 30));
+        $low = [new Reading(390_000, 30, 340, 100), new Reading(420_000, 30, 340, 100), new Reading(450_000, 30, 340, 100)];
+
+        self::assertSame(PlateState::Within, self::row(self::judge([...$six(0), ...$low, ...$six(480)]), 'a1', Quantity::Amps)->state);
+        self::assertSame(PlateState::Close, self::row(self::judge([...$six(0), ...$six(361)]), 'a1', Quantity::Amps)->state);
+    }
+
+    public function test_the_air_may_be_noted_before_the_pieces(): void
+    {
+        foreach ([['ambient' => 20.0, 'adapter' => 41.0], ['adapter' => 41.0, 'ambient' => 20.0]] as $celsius) {
+            $row = self::judge([new Reading(0, 30, 340, 200, null, $celsius)])->temperatures[0];
+
+            self::assertSame([41.0, 21.0], [$row->maxC, $row->riseK]);
+        }
+    }
+
     public function test_ten_minutes_at_the_rating_itself_are_close(): void
     {
         $state = static fn (array $readings): PlateState => self::row(self::judge($readings), 'a1', Quantity::Amps)->state;

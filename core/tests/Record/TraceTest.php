@@ -97,6 +97,26 @@ final class TraceTest extends TestCase
         self::assertSame([0.0, 9.0], array_map(static fn (Completed $c): float => $c->reading->tS(), $trace->points()));
     }
 
+    public function test_the_last_of_a_stretch_is_the_last_in_time_when_two_become_one(): void
+    {
+        $trace = new Trace(8);
+        foreach ([[0, 9], [5, 1], [4, 2], [9, 3]] as [$s, $kw]) {
+            $trace->add(self::at($s, $kw));
+        }
+
+        // Of seconds 4 and 5 the higher is the first, and the last is second 5, though it came before.
+        self::assertSame([0.0, 4.0, 5.0, 9.0], array_map(static fn (Completed $c): float => $c->reading->tS(), $trace->points()));
+    }
+
+    public function test_three_phases_carry_three_times_as_much(): void
+    {
+        $kw = static fn (int $phases): ?float => (new Completer(null, $phases))->complete(new Reading(0, volts: 230.0, amps: 16.0))->kw;
+        $amps = static fn (int $phases): ?float => (new Completer(null, $phases))->complete(new Reading(0, volts: 230.0, kw: 11.04))->amps;
+        $volts = static fn (int $phases): ?float => (new Completer(null, $phases))->complete(new Reading(0, amps: 16.0, kw: 11.04))->volts;
+
+        self::assertEqualsWithDelta([3.68, 11.04, 48.0, 16.0, 690.0, 230.0], [$kw(1), $kw(3), $amps(1), $amps(3), $volts(1), $volts(3)], 1e-9);
+    }
+
     public function test_amps_at_no_volts_are_none_or_not_known(): void
     {
         $amps = static fn (float $kw): ?float => (new Completer(null, 1))->complete(new Reading(0, volts: 0.0, kw: $kw))->amps;
