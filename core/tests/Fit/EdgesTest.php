@@ -24,6 +24,13 @@ final class EdgesTest extends TestCase
         self::assertSame([Outcome::NoJoint, 'ccs1 does not go into the j3400 side of A1.'], [$answer->outcome, Say::it(Cases::gate($answer, GateName::Shape)->reason())]);
     }
 
+    public function test_contacts_that_carry_no_such_current_are_named(): void
+    {
+        $answer = Cases::answer(Cases::file(outlet: ['coupler' => 'type1']))->best;
+
+        self::assertSame([Outcome::WontCharge, 'A type1 has no contacts for DC: the record of this outlet cannot be right.'], [$answer->outcome, Say::it(Cases::gate($answer, GateName::Current)->reason())]);
+    }
+
     #[DataProvider('reaches')]
     public function test_reach(string $port, float $lengthM, string $result, string $told): void
     {

@@ -117,6 +117,8 @@ final class JudgeTest extends TestCase
 
         self::assertSame(PlateState::Within, self::row(self::judge([...$six(0), ...$low, ...$six(480)]), 'a1', Quantity::Amps)->state);
         self::assertSame(PlateState::Close, self::row(self::judge([...$six(0), ...$six(361)]), 'a1', Quantity::Amps)->state);
+        // The longest counts, whatever comes after it.
+        self::assertSame(PlateState::Close, self::row(self::judge([...$six(0), ...$six(361), new Reading(760_000, 30, 340, 100), new Reading(790_000, 30, 340, 100), ...$six(820)]), 'a1', Quantity::Amps)->state);
     }
 
     public function test_the_air_may_be_noted_before_the_pieces(): void

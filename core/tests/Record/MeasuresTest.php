@@ -247,6 +247,20 @@ final class MeasuresTest extends TestCase
         self::assertEqualsWithDelta([220.0, 400.0, 74.8, 136.0], [$measured->mean10MinA, $measured->mean1MinA, $measured->mean10MinKw, $measured->mean1MinKw], 0.4);
     }
 
+    public function test_no_mean_runs_across_a_gap(): void
+    {
+        $flat = static fn (int $fromS, float $kw): array => array_map(static fn (int $s): Reading => new Reading(($fromS + $s) * 1000, kw: $kw), range(0, 360, 60));
+        $gapped = self::judge([...$flat(0, 90.0), ...$flat(481, 90.0)])->measured;
+        $whole = self::judge([...$flat(0, 90.0), ...$flat(480, 90.0)])->measured;
+
+        self::assertSame([null, 90.0, 90.0], [$gapped->mean10MinKw, $gapped->mean1MinKw, $whole->mean10MinKw]);
+    }
+
+    public function test_states_from_the_best_to_the_worst(): void
+    {
+        self::assertSame([0, 1, 2, 3], array_map(static fn (PlateState $s): int => $s->rank(), [PlateState::NotMeasured, PlateState::Within, PlateState::Close, PlateState::Over]));
+    }
+
     public function test_one_reading_warms_nothing(): void
     {
         self::assertSame(0.0, self::amps(self::judge([new Reading(0, 30, 310, 480)]))->thetaMax);
