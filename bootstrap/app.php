@@ -43,9 +43,11 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class);
         $middleware->prepend(SecurityHeaders::class);
         $middleware->web(replace: [FrameworksStartSession::class => StartSession::class]);
-        // Before signing in there is no session, and so no token of it: those two look at the origin instead.
-        $middleware->validateCsrfTokens(except: ['api/sign-in', 'api/demo-sign-in']);
+        // Before signing in there is no session, and so no token of it: those look at the origin instead.
+        $middleware->validateCsrfTokens(except: ['api/sign-in', 'api/demo-sign-in', 'api/accounts', 'api/invitations/*/account', 'api/password/*']);
         $middleware->trustHosts(at: static fn (): array => array_map(static fn (string $host): string => '^'.preg_quote($host).'$', config('harmozon.hosts')), subdomains: false);
+        // A blank belongs to a password like any other character.
+        $middleware->trimStrings(except: ['new_password']);
         $middleware->redirectGuestsTo('/');
     })
     ->withExceptions(static function (Exceptions $exceptions): void {

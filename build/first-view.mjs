@@ -5,6 +5,9 @@
 import { chromium } from '@playwright/test';
 import { gzipSync } from 'node:zlib';
 
+/** No view may be heavier (kB). */
+const MOST_KB = 240;
+
 const base = process.argv[2] ?? 'http://127.0.0.1:8080';
 const browser = await chromium.launch({
   executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
@@ -29,6 +32,10 @@ async function measure(what, storageState, path, until) {
   console.log(
     `${what}: ${kb(() => true)} in ${bytes.size} files (scripts ${kb((u) => u.endsWith('.js'))}, styles ${kb((u) => u.endsWith('.css'))}, fonts ${kb((u) => u.endsWith('.woff2'))}, page and answers ${kb((u) => !/\.(js|css|woff2)$/.test(u))})`,
   );
+  if ([...bytes.values()].reduce((sum, n) => sum + n, 0) > MOST_KB * 1000) {
+    console.error(`${what}: more than ${MOST_KB} kB`);
+    process.exitCode = 1;
+  }
   return context;
 }
 

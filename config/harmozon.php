@@ -3,6 +3,8 @@
 return [
     // In demo mode the sign-in page offers to open the demo garage without a password.
     'demo' => (bool) env('HARMOZON_DEMO', false),
+    // Whether anybody may make an account; else only the first one, and whoever was invited.
+    'open' => (bool) env('HARMOZON_OPEN', false),
     'demo_domain' => '@lanternfish.example',
     'demo_email' => 'marionette@lanternfish.example',
     'demo_password' => 'dovetail-and-shim',

@@ -2,7 +2,8 @@
 
 return [
     'driver' => env('SESSION_DRIVER', 'database'),
-    'lifetime' => 60 * 24 * 14,
+    // Minutes without a request after which one signs in again (OWASP ASVS 4.0.3, V3.3.2).
+    'lifetime' => 60 * 12,
     'expire_on_close' => false,
     'encrypt' => false,
     'connection' => null,
@@ -11,7 +12,8 @@ return [
     'cookie' => 'harmozon_session',
     'path' => '/',
     'domain' => null,
-    'secure' => (bool) env('SESSION_SECURE_COOKIE', false),
+    // Null: whenever the page came over TLS.
+    'secure' => env('SESSION_SECURE_COOKIE'),
     'http_only' => true,
     'same_site' => 'lax',
     'partitioned' => false,

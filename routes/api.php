@@ -4,59 +4,97 @@ declare(strict_types=1);
 
 use App\Http\Controllers\AccountController;
 use App\Http\Controllers\CatalogueController;
+use App\Http\Controllers\DoorController;
 use App\Http\Controllers\FitController;
 use App\Http\Controllers\ForecastController;
 use App\Http\Controllers\GarageController;
+use App\Http\Controllers\GaragesController;
 use App\Http\Controllers\OcpiController;
+use App\Http\Controllers\PeopleController;
+use App\Http\Controllers\PersonController;
 use App\Http\Controllers\PieceController;
 use App\Http\Controllers\ReadingController;
 use App\Http\Controllers\SessionController;
+use App\Http\Middleware\MayAct;
 use App\Http\Middleware\SameOrigin;
 use Illuminate\Support\Facades\Route;
 
-// The only two doors for a visitor.
-Route::post('sign-in', [AccountController::class, 'signIn'])->middleware(SameOrigin::class)->name('api.sign-in');
-Route::post('demo-sign-in', [AccountController::class, 'openDemo'])->middleware([SameOrigin::class, 'throttle:30,1'])->name('api.demo-sign-in');
+// The doors for a visitor.
+Route::middleware(SameOrigin::class)->group(static function (): void {
+    Route::post('sign-in', [AccountController::class, 'signIn'])->name('api.sign-in');
+    Route::post('demo-sign-in', [AccountController::class, 'openDemo'])->middleware('throttle:30,1')->name('api.demo-sign-in');
+    Route::post('accounts', [DoorController::class, 'found'])->middleware('throttle:30,1')->name('api.found');
+    Route::get('invitations/{token}', [DoorController::class, 'invitation'])->middleware('throttle:60,1')->name('api.invitation');
+    Route::post('invitations/{token}/account', [DoorController::class, 'joinAnew'])->middleware('throttle:30,1')->name('api.join-anew');
+    Route::post('password/forgotten', [DoorController::class, 'forgotten'])->name('api.forgotten');
+    Route::post('password/reset', [DoorController::class, 'reset'])->name('api.reset');
+});
 
+// For whoever is signed in, whatever garage they belong to.
 Route::middleware('auth')->name('api.')->group(static function (): void {
     Route::post('sign-out', [AccountController::class, 'signOut'])->name('sign-out');
-    Route::get('me', [AccountController::class, 'me'])->name('me');
+    Route::get('me', [PersonController::class, 'show'])->name('me');
+    Route::put('me', [PersonController::class, 'update'])->name('me.change');
+    Route::delete('me', [PersonController::class, 'destroy'])->name('me.end');
+    Route::put('me/password', [PersonController::class, 'password'])->name('me.password');
+    Route::get('me/devices', [PersonController::class, 'devices'])->name('me.devices');
+    Route::delete('me/devices/{device}', [PersonController::class, 'signOutDevice'])->name('me.device');
+    Route::post('invitations/{token}/join', [DoorController::class, 'join'])->middleware('throttle:30,1')->name('join');
+    Route::post('garages', [GaragesController::class, 'store'])->name('garages.found');
+    Route::put('garages/{garage}/stand', [GaragesController::class, 'stand'])->name('garages.stand');
+});
+
+// Inside a garage. Who may do more than look is said beside each.
+Route::middleware(['auth', MayAct::class])->name('api.')->group(static function (): void {
     Route::get('garage', [GarageController::class, 'show'])->name('garage');
     Route::get('garage/plates', [GarageController::class, 'plates'])->name('garage.plates');
     Route::get('terms', [GarageController::class, 'terms'])->name('terms');
-    Route::put('garage/habits', [GarageController::class, 'habits'])->name('garage.habits');
     Route::get('board', [FitController::class, 'board'])->name('board');
     Route::post('fit', [FitController::class, 'fit'])->name('fit');
-
     Route::post('forecast', [ForecastController::class, 'forecast'])->name('forecast');
     Route::post('ranking', [ForecastController::class, 'ranking'])->name('ranking');
-
     Route::get('catalogue', [CatalogueController::class, 'show'])->name('catalogue');
+    Route::get('ocpi/export', [OcpiController::class, 'export'])->name('ocpi.export');
+    Route::get('sessions', [SessionController::class, 'index'])->name('sessions');
+    Route::get('sessions/{session}', [SessionController::class, 'show'])->name('session.show');
+    Route::get('sessions/{session}/readings', [ReadingController::class, 'index'])->name('session.readings');
+    Route::get('people', [PeopleController::class, 'index'])->name('people');
+    Route::delete('people/{person}', [PeopleController::class, 'remove'])->name('people.remove');
+});
+
+Route::middleware(['auth', MayAct::class.':edit'])->name('api.')->group(static function (): void {
     Route::prefix('pieces/{kind}')->name('pieces.')->group(static function (): void {
         Route::post('', [PieceController::class, 'store'])->name('create');
         Route::post('check', [PieceController::class, 'check'])->name('check');
         Route::put('{piece}', [PieceController::class, 'update'])->name('replace');
-        Route::delete('{piece}', [PieceController::class, 'destroy'])->name('remove');
-        Route::post('{piece}/restore', [PieceController::class, 'restore'])->name('restore');
     });
-    Route::post('ocpi/preview', [OcpiController::class, 'preview'])->name('ocpi.preview');
-    Route::post('ocpi/import', [OcpiController::class, 'import'])->name('ocpi.import');
-    Route::get('ocpi/imports', [OcpiController::class, 'index'])->name('ocpi.imports');
-    Route::post('ocpi/imports/{import}/undo', [OcpiController::class, 'undo'])->name('ocpi.undo');
-    Route::get('ocpi/export', [OcpiController::class, 'export'])->name('ocpi.export');
+});
 
-    Route::get('sessions', [SessionController::class, 'index'])->name('sessions');
+Route::middleware(['auth', MayAct::class.':record'])->name('api.')->group(static function (): void {
     Route::post('sessions', [SessionController::class, 'store'])->name('sessions.begin');
     Route::post('sessions/{id}/restore', [SessionController::class, 'restore'])->name('sessions.restore');
     Route::prefix('sessions/{session}')->name('session.')->group(static function (): void {
-        Route::get('', [SessionController::class, 'show'])->name('show');
         Route::delete('', [SessionController::class, 'destroy'])->name('discard');
         Route::post('finish', [SessionController::class, 'finish'])->name('finish');
         Route::post('reopen', [SessionController::class, 'reopen'])->name('reopen');
-        Route::get('readings', [ReadingController::class, 'index'])->name('readings');
         Route::post('readings', [ReadingController::class, 'store'])->name('readings.take');
         Route::delete('readings/{clientId}', [ReadingController::class, 'destroy'])->name('readings.forget');
         Route::post('readings-file', [ReadingController::class, 'load'])->name('file.load');
         Route::delete('readings-file/{import}', [ReadingController::class, 'destroyFile'])->name('file.forget');
     });
+});
+
+Route::middleware(['auth', MayAct::class.':keep'])->name('api.')->group(static function (): void {
+    Route::put('garage', [GaragesController::class, 'update'])->name('garage.change');
+    Route::delete('garage', [GaragesController::class, 'destroy'])->name('garage.end');
+    Route::put('garage/habits', [GarageController::class, 'habits'])->name('garage.habits');
+    Route::delete('pieces/{kind}/{piece}', [PieceController::class, 'destroy'])->name('pieces.remove');
+    Route::post('pieces/{kind}/{piece}/restore', [PieceController::class, 'restore'])->name('pieces.restore');
+    Route::post('ocpi/preview', [OcpiController::class, 'preview'])->name('ocpi.preview');
+    Route::post('ocpi/import', [OcpiController::class, 'import'])->name('ocpi.import');
+    Route::get('ocpi/imports', [OcpiController::class, 'index'])->name('ocpi.imports');
+    Route::post('ocpi/imports/{import}/undo', [OcpiController::class, 'undo'])->name('ocpi.undo');
+    Route::post('people/invitations', [PeopleController::class, 'invite'])->name('people.invite');
+    Route::delete('people/invitations/{invitation}', [PeopleController::class, 'withdraw'])->name('people.withdraw');
+    Route::put('people/{person}', [PeopleController::class, 'role'])->name('people.role');
 });

@@ -6,8 +6,10 @@ namespace Tests;
 
 use App\Demo\DemoGarage;
 use App\Garage\CurrentGarage;
+use App\Garage\Role;
 use App\Models\Garage;
 use App\Models\User;
+use App\People\Founding;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
 
 abstract class TestCase extends LaravelTestCase
@@ -29,9 +31,18 @@ abstract class TestCase extends LaravelTestCase
     /** Someone of another garage, which holds nothing. */
     protected function stranger(): User
     {
-        $garage = Garage::query()->create(['name' => 'Another garage']);
+        return $this->person('stranger', garage: Garage::query()->create(['name' => 'Another garage']));
+    }
 
-        return User::query()->create(['garage_id' => $garage->id, 'name' => 'Stranger', 'email' => 'stranger@another.example', 'password' => 'a-long-password']);
+    /** Somebody with the password `the kettle is on again`, in a garage, or in none. */
+    protected function person(string $name, Role $role = Role::Keeper, ?Garage $garage = null): User
+    {
+        $person = User::query()->create(['name' => ucfirst($name), 'email' => "{$name}@another.example", 'password' => 'the kettle is on again']);
+        if ($garage !== null) {
+            $this->app->make(Founding::class)->join($person, $garage, $role);
+        }
+
+        return $person->refresh();
     }
 
     /**
@@ -42,6 +53,6 @@ abstract class TestCase extends LaravelTestCase
      */
     protected function inside(User $user, callable $look): mixed
     {
-        return $this->app->make(CurrentGarage::class)->open($user->garage_id, $look);
+        return $this->app->make(CurrentGarage::class)->open((int) $user->garage_id, $look);
     }
 }

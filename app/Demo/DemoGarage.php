@@ -6,6 +6,7 @@ namespace App\Demo;
 
 use App\Equipment\FitQuestion;
 use App\Garage\CurrentGarage;
+use App\Garage\Role;
 use App\Models\Adapter;
 use App\Models\ChargeSession;
 use App\Models\Garage;
@@ -13,6 +14,7 @@ use App\Models\Outlet;
 use App\Models\Place;
 use App\Models\User;
 use App\Models\Vehicle;
+use App\People\Founding;
 use App\Sessions\SessionBook;
 use App\Sessions\SessionChain;
 use Harmozon\Core\Bench\StandIn;
@@ -34,6 +36,7 @@ final class DemoGarage
         private readonly CurrentGarage $garage,
         private readonly SessionBook $book,
         private readonly ScriptReader $scripts,
+        private readonly Founding $founding,
     ) {
     }
 
@@ -47,7 +50,7 @@ final class DemoGarage
         $loaded = [];
         foreach (self::FILES as $file) {
             $demo = Node::fromJson((string) file_get_contents(database_path($file)));
-            if (! $onlyMissing || User::query()->where('email', $demo->object('user')->text('email'))->doesntExist()) {
+            if (! $onlyMissing || User::query()->where('email', $demo->object('user')->text('email'))->whereNotNull('garage_id')->doesntExist()) {
                 $loaded[] = $this->loadFile($demo);
             }
         }
@@ -59,17 +62,15 @@ final class DemoGarage
     {
         return DB::transaction(function () use ($demo): Garage {
             $email = $demo->object('user')->text('email');
-            User::query()->firstWhere('email', $email)?->garage->delete();
+            $before = User::query()->with('garage')->firstWhere('email', $email);
+            $before?->garage?->delete();
+            $before?->delete();
             $about = $demo->object('garage');
             $garage = Garage::query()->create([
                 'name' => $about->text('name'), 'timezone' => $about->text('timezone'), 'currency' => $about->text('currency'), 'units' => $about->textOrNull('units') ?? 'metric', 'locale' => $about->textOrNull('locale') ?? 'en-GB',
             ]);
-            User::query()->create([
-                'garage_id' => $garage->id,
-                'name' => $demo->object('user')->text('name'),
-                'email' => $email,
-                'password' => config('harmozon.demo_password'),
-            ]);
+            $keeper = $this->founding->account($demo->object('user')->text('name'), $email, (string) config('harmozon.demo_password'));
+            $this->founding->join($keeper, $garage, Role::Keeper);
             $this->garage->open($garage->id, fn () => $this->fill($demo));
 
             return $garage;

@@ -9,11 +9,11 @@ use Harmozon\Core\Words\Units;
 /** Whoever is signed in and belongs to a garage. */
 interface Member
 {
-    public function garageId(): int;
+    public function garageId(): ?int;
 
     /** How the garage reads temperatures and lengths. */
     public function units(): Units;
 
     /** How the garage writes numbers (BCP 47). */
-    public function locale(): string;
+    public function locale(): ?string;
 }

@@ -5,22 +5,28 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Garage\Member;
+use App\Garage\Role;
 use Harmozon\Core\Words\Units;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
+use Illuminate\Notifications\Notifiable;
 
 /**
  * @property int $id
  * @property string $ulid
- * @property int $garage_id
+ * @property int|null $garage_id the garage this person stands in; null while they belong to none
  * @property string $name
  * @property string $email
  * @property string $password
- * @property-read Garage $garage
+ * @property-read Garage|null $garage
+ * @property-read Collection<int, Membership> $memberships
  */
 final class User extends Authenticatable implements Member
 {
     use HasPublicId;
+    use Notifiable;
 
     protected $guarded = [];
 
@@ -32,19 +38,31 @@ final class User extends Authenticatable implements Member
         return ['password' => 'hashed'];
     }
 
-    public function garageId(): int
+    public function garageId(): ?int
     {
         return $this->garage_id;
     }
 
     public function units(): Units
     {
-        return Units::tryFrom($this->garage->units) ?? Units::Metric;
+        return Units::tryFrom($this->garage->units ?? '') ?? Units::Metric;
     }
 
-    public function locale(): string
+    public function locale(): ?string
     {
-        return $this->garage->locale;
+        return $this->garage?->locale;
+    }
+
+    /** What this person is in the garage they stand in; null where they belong to none. */
+    public function role(): ?Role
+    {
+        return $this->memberships->firstWhere('garage_id', $this->garage_id)?->role;
+    }
+
+    /** @return HasMany<Membership, $this> */
+    public function memberships(): HasMany
+    {
+        return $this->hasMany(Membership::class);
     }
 
     /** @return BelongsTo<Garage, $this> */

@@ -15,7 +15,7 @@ useFocusHome();
 // A session that ended on the server.
 const account = useAccount();
 onSignedOut(() => {
-  if (account.me && window.location.pathname !== '/sign-in') {
+  if (account.me && !route.meta.isOpen) {
     account.isExpired = true;
   }
 });

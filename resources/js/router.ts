@@ -1,4 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router';
+import { isFirst } from './account/page';
 import { useAccount } from './stores/account';
 import { useTerms } from './stores/terms';
 import { say, type Code } from './words/say';
@@ -21,6 +22,42 @@ export const router = createRouter({
       name: 'sign-in',
       component: () => import('./account/SignIn.vue'),
       meta: { title: 'screen.sign_in', isOpen: true },
+    },
+    {
+      path: '/begin',
+      name: 'begin',
+      component: () => import('./account/BeginScreen.vue'),
+      meta: { title: 'screen.begin', isOpen: true },
+    },
+    {
+      path: '/forgotten',
+      name: 'forgotten',
+      component: () => import('./account/ForgottenScreen.vue'),
+      meta: { title: 'screen.forgotten', isOpen: true },
+    },
+    {
+      path: '/new-password',
+      name: 'new-password',
+      component: () => import('./account/NewPasswordScreen.vue'),
+      meta: { title: 'screen.new_password', isOpen: true },
+    },
+    {
+      path: '/invitation',
+      name: 'invitation',
+      component: () => import('./account/InvitationScreen.vue'),
+      meta: { title: 'screen.invitation', isOpen: true },
+    },
+    {
+      path: '/no-garage',
+      name: 'no-garage',
+      component: () => import('./account/NoGarage.vue'),
+      meta: { title: 'screen.no_garage', isOpen: true },
+    },
+    {
+      path: '/you',
+      name: 'you',
+      component: () => import('./account/YouScreen.vue'),
+      meta: { title: 'screen.you' },
     },
     {
       path: '/board',
@@ -77,10 +114,21 @@ router.beforeEach(async (to) => {
   const account = useAccount();
   await account.recall();
   if (!account.me && !to.meta.isOpen) {
-    return { name: 'sign-in', query: to.fullPath === '/board' ? {} : { to: to.fullPath } };
+    // Where nobody has an account yet, the first page makes one.
+    return { name: isFirst() ? 'begin' : 'sign-in', query: to.fullPath === '/board' ? {} : { to: to.fullPath } };
   }
-  if (account.me && to.name === 'sign-in') {
+  if (account.me && (to.name === 'sign-in' || to.name === 'begin')) {
     return { name: 'board' };
+  }
+  // Whoever belongs to no garage has none to look at; whoever has one is not asked to make it.
+  if (account.me && !account.me.garage && !to.meta.isOpen) {
+    return { name: 'no-garage' };
+  }
+  if (to.name === 'no-garage' && account.me?.garage) {
+    return { name: 'board' };
+  }
+  if (!account.me && to.name === 'no-garage') {
+    return { name: 'sign-in' };
   }
   if (!to.meta.isOpen) {
     // Without them the frame says what is wrong.

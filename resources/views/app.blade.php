@@ -5,6 +5,9 @@
     <meta name="viewport" content="width=device-width, initial-scale=1">
     <meta name="harmozon-demo" content="{{ config('harmozon.demo') ? 'yes' : 'no' }}">
     <meta name="harmozon-visitor" content="{{ auth()->guest() ? 'yes' : 'no' }}">
+    @guest
+    <meta name="harmozon-door" content="{{ app(App\People\Founding::class)->door() }}">
+    @endguest
     <meta name="color-scheme" content="light dark">
     <title>Harmozon</title>
     <link rel="icon" href="/icon.svg" type="image/svg+xml">

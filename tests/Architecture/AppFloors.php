@@ -16,7 +16,7 @@ final class AppFloors
     private const FLOORS = [
         ['Garage', 'Database', 'Files'],
         ['Models'],
-        ['Equipment'],
+        ['Equipment', 'People'],
         ['Sessions', 'Networks'],
         ['Demo'],
         ['Http', 'Console'],

@@ -28,6 +28,12 @@ for (const [name, colorScheme, viewport] of [
     await page.goto('/sign-in');
     await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
     expect(await faults(page)).toEqual([]);
+    for (const path of ['/begin', '/forgotten', '/new-password#email=a%40b.example&token=x', '/invitation#x']) {
+      await page.goto(path);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      expect(await faults(page), path).toEqual([]);
+      expect(await fits(page), path).toBe(true);
+    }
 
     await openDemo(page);
     expect(await faults(page)).toEqual([]);
@@ -43,7 +49,7 @@ for (const [name, colorScheme, viewport] of [
       expect(await fits(page), sheet).toBe(true);
     }
 
-    for (const path of ['/forecast', '/kit', '/bench', '/log', '/nowhere']) {
+    for (const path of ['/you', '/forecast', '/kit', '/bench', '/log', '/nowhere']) {
       await page.goto(path);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
       expect(await faults(page), path).toEqual([]);

@@ -20,7 +20,7 @@ final class DoorsTest extends TestCase
 {
     use RefreshDatabase;
 
-    private const OPEN_TO_VISITORS = ['api/sign-in', 'api/demo-sign-in'];
+    private const OPEN_TO_VISITORS = ['api/sign-in', 'api/demo-sign-in', 'api/accounts', 'api/invitations/{token}', 'api/invitations/{token}/account', 'api/password/forgotten', 'api/password/reset'];
 
     public function test_every_route_of_the_api_refuses_a_visitor(): void
     {

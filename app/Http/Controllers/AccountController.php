@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\SignInDoor;
 use App\Models\User;
+use App\People\Who;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
 use Illuminate\Http\JsonResponse;
@@ -18,6 +19,10 @@ use Illuminate\Validation\ValidationException;
 
 final class AccountController extends Controller
 {
+    public function __construct(private readonly Who $who)
+    {
+    }
+
     /** Known accounts and unknown ones take as long. */
     public function signIn(Request $request, SignInDoor $door, Voice $voice): JsonResponse
     {
@@ -37,10 +42,13 @@ final class AccountController extends Controller
             throw $e;
         }
         $door->opened($account, $address);
+        if (Hash::needsRehash($user->password)) {
+            $user->update(['password' => $password]);
+        }
         Auth::login($user, $request->boolean('remember'));
         $request->session()->regenerate();
 
-        return $this->me($request);
+        return response()->json($this->who->told($user));
     }
 
     /** The accounts of the made-up garages, whose password everybody knows, are there in demo mode only. */
@@ -64,7 +72,7 @@ final class AccountController extends Controller
         Auth::login($user);
         $request->session()->regenerate();
 
-        return $this->me($request);
+        return response()->json($this->who->told($user));
     }
 
     public function signOut(Request $request): Response
@@ -74,23 +82,5 @@ final class AccountController extends Controller
         $request->session()->regenerateToken();
 
         return response()->noContent();
-    }
-
-    public function me(Request $request): JsonResponse
-    {
-        $user = Auth::user();
-        assert($user instanceof User);
-
-        return response()->json([
-            'user' => ['name' => $user->name, 'email' => $user->email],
-            'garage' => [
-                'id' => $user->garage->ulid,
-                'name' => $user->garage->name,
-                'timezone' => $user->garage->timezone,
-                'currency' => $user->garage->currency,
-                'units' => $user->garage->units,
-                'locale' => $user->garage->locale,
-            ],
-        ]);
     }
 }

@@ -16,8 +16,8 @@ final class StartSession extends FrameworksStartSession
     /** Of sessions that end with the answer. */
     private const BRIEF = 'array';
 
-    /** Routes that begin a session. */
-    private const BEGINS = ['api/sign-in', 'api/demo-sign-in'];
+    /** Routes by which somebody comes in. */
+    private const BEGINS = ['api/sign-in', 'api/demo-sign-in', 'api/accounts', 'api/invitations/*/account', 'api/password/reset'];
 
     /** @param  Request  $request */
     public function handle($request, Closure $next): mixed

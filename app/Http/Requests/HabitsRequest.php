@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Closure;
-use Harmozon\Core\Words\Message;
-use Harmozon\Core\Words\Voice;
+use App\People\GarageFields;
 use Illuminate\Foundation\Http\FormRequest;
 
 final class HabitsRequest extends FormRequest
@@ -16,7 +14,7 @@ final class HabitsRequest extends FormRequest
     {
         return [
             'units' => ['required_without:locale', 'string', 'in:metric,us'],
-            'locale' => ['string', self::known(...)],
+            'locale' => ['string', GarageFields::knownLocale(...)],
         ];
     }
 
@@ -24,13 +22,5 @@ final class HabitsRequest extends FormRequest
     public function habits(): array
     {
         return array_filter(['units' => $this->string('units')->toString(), 'locale' => $this->string('locale')->toString()], static fn (string $v): bool => $v !== '');
-    }
-
-    /** English, as it is written somewhere that ICU knows. */
-    private static function known(string $field, mixed $locale, Closure $fail): void
-    {
-        if (! is_string($locale) || preg_match('/^en-[A-Z0-9]{2,3}$/', $locale) !== 1 || ! in_array(str_replace('-', '_', $locale), (array) \ResourceBundle::getLocales(''), true)) {
-            $fail(app(Voice::class)->say(Message::of('app.no_such_locale')));
-        }
     }
 }

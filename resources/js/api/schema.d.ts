@@ -64,9 +64,281 @@ export interface paths {
         };
         /** Who is signed in */
         get: operations["me"];
+        /** Change one's name or address; another address asks for the password */
+        put: operations["changeMe"];
+        post?: never;
+        /** End one's account */
+        delete: operations["endMe"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/accounts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Make an account with a garage that holds nothing; the first of all, or where the door stands open */
+        post: operations["found"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/invitations/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: components["parameters"]["token"];
+            };
+            cookie?: never;
+        };
+        /** What an invitation offers */
+        get: operations["invitation"];
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/invitations/{token}/account": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: components["parameters"]["token"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Join with a new account */
+        post: operations["joinAnew"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/invitations/{token}/join": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: components["parameters"]["token"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Join with the account that is signed in */
+        post: operations["join"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/password/forgotten": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Ask for a mail with a link; the same answer whether there is such an account or not */
+        post: operations["forgotten"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/password/reset": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Set a password by the link of the mail, within an hour; every browser signed in is signed out */
+        post: operations["resetPassword"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/me/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change one's password; every other browser is signed out */
+        put: operations["setPassword"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/me/devices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The browsers one is signed in with */
+        get: operations["devices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/me/devices/{device}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                device: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Sign a browser out */
+        delete: operations["signOutDevice"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/garages": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** One more garage, that holds nothing; one stands in it from now on */
+        post: operations["foundGarage"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/garages/{garage}/stand": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                garage: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        /** Stand in another of one's garages */
+        put: operations["standIn"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who belongs to the garage; addresses and invitations are told to keepers */
+        get: operations["people"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/people/{person}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        /** Change what somebody is in the garage */
+        put: operations["setRole"];
+        post?: never;
+        /** Leave the garage, or send somebody away */
+        delete: operations["removePerson"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/people/invitations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A link by which one person joins, once, within seven days; it is told this once */
+        post: operations["invite"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/people/invitations/{invitation}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                invitation: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take an invitation back */
+        delete: operations["withdraw"];
         options?: never;
         head?: never;
         patch?: never;
@@ -81,9 +353,11 @@ export interface paths {
         };
         /** Every piece of the garage, with its plate */
         get: operations["garage"];
-        put?: never;
+        /** What the garage is called, and its currency */
+        put: operations["changeGarage"];
         post?: never;
-        delete?: never;
+        /** End the garage with all it holds; its name says that it is meant */
+        delete: operations["endGarage"];
         options?: never;
         head?: never;
         patch?: never;
@@ -591,14 +865,88 @@ export interface components {
                 name: string;
                 email: string;
             };
-            garage: {
+            /** @description The one that the person stands in; null while they belong to none */
+            garage: components["schemas"]["OwnGarage"] | null;
+            role: components["schemas"]["Role"] | null;
+            may: ("record" | "edit" | "keep")[];
+            garages: {
                 id: string;
                 name: string;
-                timezone: string;
-                currency: string;
-                units: components["schemas"]["Units"];
-                locale: components["schemas"]["Locale"];
-            };
+                role: components["schemas"]["Role"];
+                role_words: string;
+            }[];
+        };
+        OwnGarage: {
+            id: string;
+            name: string;
+            timezone: string;
+            currency: string;
+            units: components["schemas"]["Units"];
+            locale: components["schemas"]["Locale"];
+        };
+        /** @enum {string} */
+        Role: "keeper" | "driver" | "reader";
+        NewAccount: {
+            name: string;
+            email: string;
+            password: string;
+        };
+        NewGarage: {
+            name: string;
+            currency: string;
+            units: components["schemas"]["Units"];
+            locale: components["schemas"]["Locale"];
+            timezone?: string;
+        };
+        Founding: {
+            name: string;
+            email: string;
+            password: string;
+            garage: components["schemas"]["NewGarage"];
+        };
+        Offer: {
+            garage: string;
+            role: components["schemas"]["Role"];
+            role_words: string;
+            /** Format: date-time */
+            expires_at: string;
+        };
+        Devices: {
+            devices: {
+                id: string;
+                agent: string;
+                address: string;
+                /** Format: date-time */
+                last_seen: string;
+                is_here: boolean;
+            }[];
+        };
+        Invitation: {
+            id: string;
+            role: components["schemas"]["Role"];
+            role_words: string;
+            note: string;
+            /** Format: date-time */
+            expires_at: string;
+        };
+        NewInvitation: components["schemas"]["Invitation"] & {
+            link: string;
+        };
+        People: {
+            people: {
+                id: string;
+                name: string;
+                email: components["schemas"]["TextOrNull"];
+                role: components["schemas"]["Role"];
+                role_words: string;
+                is_you: boolean;
+            }[];
+            invitations: components["schemas"]["Invitation"][];
+            roles: {
+                role: components["schemas"]["Role"];
+                words: string;
+                says: string;
+            }[];
         };
         /** @description BCP 47, such as en-GB */
         Locale: string;
@@ -1459,6 +1807,7 @@ export interface components {
     parameters: {
         Kind: "vehicles" | "adapters" | "outlets" | "places";
         Piece: string;
+        token: string;
         Session: string;
     };
     requestBodies: {
@@ -1532,6 +1881,7 @@ export interface operations {
                 content?: never;
             };
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
         };
     };
     me: {
@@ -1545,6 +1895,416 @@ export interface operations {
         responses: {
             200: components["responses"]["Me"];
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+        };
+    };
+    changeMe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    name?: string;
+                    email?: string;
+                    password?: string;
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Me"];
+            401: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+            429: components["responses"]["Message"];
+        };
+    };
+    endMe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    password: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Ended */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            401: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+            429: components["responses"]["Message"];
+        };
+    };
+    found: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Founding"];
+            };
+        };
+        responses: {
+            201: components["responses"]["Me"];
+            403: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    invitation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: components["parameters"]["token"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The offer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Offer"];
+                };
+            };
+            404: components["responses"]["Message"];
+        };
+    };
+    joinAnew: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: components["parameters"]["token"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewAccount"];
+            };
+        };
+        responses: {
+            201: components["responses"]["Me"];
+            404: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    join: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: components["parameters"]["token"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Me"];
+            401: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+        };
+    };
+    forgotten: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    email: string;
+                };
+            };
+        };
+        responses: {
+            /** @description A mail is on its way if there is such an account */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            422: components["responses"]["Refused"];
+            429: components["responses"]["Message"];
+        };
+    };
+    resetPassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    email: string;
+                    token: string;
+                    password: string;
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Me"];
+            422: components["responses"]["Refused"];
+            429: components["responses"]["Message"];
+        };
+    };
+    setPassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    password: string;
+                    new_password: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Changed */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            401: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+            429: components["responses"]["Message"];
+        };
+    };
+    devices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Browsers */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Devices"];
+                };
+            };
+            401: components["responses"]["Message"];
+        };
+    };
+    signOutDevice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                device: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Signed out */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            401: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+        };
+    };
+    foundGarage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewGarage"];
+            };
+        };
+        responses: {
+            201: components["responses"]["Me"];
+            401: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    standIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                garage: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Me"];
+            401: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+        };
+    };
+    people: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description People */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["People"];
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+        };
+    };
+    setRole: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    role: components["schemas"]["Role"];
+                };
+            };
+        };
+        responses: {
+            /** @description Changed */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    removePerson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Gone */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    invite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    role: components["schemas"]["Role"];
+                    note?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description The invitation */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NewInvitation"];
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    withdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                invitation: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Taken back */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
         };
     };
     garage: {
@@ -1566,6 +2326,50 @@ export interface operations {
                 };
             };
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+        };
+    };
+    changeGarage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    name?: string;
+                    currency?: string;
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Me"];
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    endGarage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    name: string;
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Me"];
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
         };
     };
     terms: {
@@ -1587,6 +2391,7 @@ export interface operations {
                 };
             };
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
         };
     };
     plates: {
@@ -1612,6 +2417,7 @@ export interface operations {
                 };
             };
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
         };
     };
     setHabits: {
@@ -1638,6 +2444,7 @@ export interface operations {
                 content?: never;
             };
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
             422: components["responses"]["Refused"];
         };
     };
@@ -1669,6 +2476,7 @@ export interface operations {
                 };
             };
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
             422: components["responses"]["Refused"];
         };
     };
@@ -1695,6 +2503,7 @@ export interface operations {
                 };
             };
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
             422: components["responses"]["Refused"];
         };
     };
@@ -1721,6 +2530,7 @@ export interface operations {
                 };
             };
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
             422: components["responses"]["Refused"];
         };
     };
@@ -1747,6 +2557,7 @@ export interface operations {
                 };
             };
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
             422: components["responses"]["Refused"];
         };
     };
@@ -1771,6 +2582,7 @@ export interface operations {
                 };
             };
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
         };
     };
     beginSession: {
@@ -1788,6 +2600,7 @@ export interface operations {
         responses: {
             201: components["responses"]["Report"];
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
             422: components["responses"]["Refused"];
         };
     };
@@ -1804,6 +2617,7 @@ export interface operations {
         responses: {
             200: components["responses"]["Report"];
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
             404: components["responses"]["Message"];
         };
     };
@@ -1826,6 +2640,7 @@ export interface operations {
                 content?: never;
             };
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
             404: components["responses"]["Message"];
         };
     };
@@ -1842,6 +2657,7 @@ export interface operations {
         responses: {
             200: components["responses"]["Report"];
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
             404: components["responses"]["Message"];
         };
     };
@@ -1858,6 +2674,7 @@ export interface operations {
         responses: {
             200: components["responses"]["Report"];
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
             404: components["responses"]["Message"];
         };
     };
@@ -1874,6 +2691,7 @@ export interface operations {
         responses: {
             200: components["responses"]["Report"];
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
             404: components["responses"]["Message"];
         };
     };
@@ -1901,6 +2719,7 @@ export interface operations {
                 };
             };
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
             404: components["responses"]["Message"];
         };
     };
@@ -1931,6 +2750,7 @@ export interface operations {
                 };
             };
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
             404: components["responses"]["Message"];
             422: components["responses"]["Refused"];
         };
@@ -1957,6 +2777,7 @@ export interface operations {
                 };
             };
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
             404: components["responses"]["Message"];
             422: components["responses"]["Refused"];
         };
@@ -1988,6 +2809,7 @@ export interface operations {
                 };
             };
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
             404: components["responses"]["Message"];
             422: components["responses"]["Refused"];
         };
@@ -2014,6 +2836,7 @@ export interface operations {
                 };
             };
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
             404: components["responses"]["Message"];
             422: components["responses"]["Refused"];
         };
@@ -2037,6 +2860,7 @@ export interface operations {
                 };
             };
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
         };
     };
     createPiece: {
@@ -2056,6 +2880,7 @@ export interface operations {
         responses: {
             201: components["responses"]["Kept"];
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
             404: components["responses"]["Message"];
             422: components["responses"]["Refused"];
         };
@@ -2083,6 +2908,7 @@ export interface operations {
                 content?: never;
             };
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
             404: components["responses"]["Message"];
             422: components["responses"]["Refused"];
         };
@@ -2105,6 +2931,7 @@ export interface operations {
         responses: {
             200: components["responses"]["Kept"];
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
             404: components["responses"]["Message"];
             409: components["responses"]["OutOfDate"];
             410: components["responses"]["OutOfDate"];
@@ -2131,6 +2958,7 @@ export interface operations {
                 content?: never;
             };
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
             404: components["responses"]["Message"];
         };
     };
@@ -2148,6 +2976,7 @@ export interface operations {
         responses: {
             200: components["responses"]["Kept"];
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
             404: components["responses"]["Message"];
         };
     };
@@ -2170,6 +2999,7 @@ export interface operations {
                 };
             };
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
             422: components["responses"]["Refused"];
         };
     };
@@ -2195,6 +3025,7 @@ export interface operations {
                 };
             };
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
             422: components["responses"]["Refused"];
         };
     };
@@ -2217,6 +3048,7 @@ export interface operations {
                 };
             };
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
         };
     };
     undoOcpi: {
@@ -2242,6 +3074,7 @@ export interface operations {
                 };
             };
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
             404: components["responses"]["Message"];
             409: components["responses"]["Message"];
         };
@@ -2268,6 +3101,7 @@ export interface operations {
                 };
             };
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
         };
     };
 }

@@ -1,9 +1,12 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core';
-import { nextTick, ref, watch } from 'vue';
+import { computed, nextTick, ref, watch } from 'vue';
 import { useBoard } from '@/stores/board';
+import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
 import { useTerms } from '@/stores/terms';
+import EmptyState from '@/ui/EmptyState.vue';
+import Said from '@/words/Said.vue';
 import { say } from '@/words/say';
 import BoardLegend from './BoardLegend.vue';
 import BoardMatrix from './BoardMatrix.vue';
@@ -11,7 +14,9 @@ import IdentifyKey from './IdentifyKey.vue';
 import WhyPanel from './WhyPanel.vue';
 
 const board = useBoard();
+const garage = useGarage();
 const rail = useRail();
+const isEmpty = computed(() => garage.vehicles.length === 0 || garage.places.every((p) => p.outlets.length === 0));
 const terms = useTerms();
 const isWide = useMediaQuery('(width > 1000px)');
 const showsDrawer = ref(false);
@@ -69,7 +74,16 @@ watch([() => board.kit, () => board.policy], () => rail.refresh());
         </div>
       </Teleport>
       <p v-if="board.error" class="complaint" role="alert">{{ board.error }}</p>
-      <BoardMatrix @choose="choose" />
+      <EmptyState v-if="isEmpty" :title="say('board.empty')">
+        <p>
+          <Said code="board.empty_how">
+            <template #kit
+              ><RouterLink to="/kit">{{ say('screen.kit') }}</RouterLink></template
+            >
+          </Said>
+        </p>
+      </EmptyState>
+      <BoardMatrix v-else @choose="choose" />
       <div class="foot">
         <BoardLegend />
         <button type="button" class="text-button" @click="showsIdentify = true">{{ say('board.what_plug') }}</button>

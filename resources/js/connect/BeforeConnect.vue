@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue';
 import { api, ask, type Report } from '@/api/client';
 import { useAttempt } from '@/ui/useAttempt';
 import { useBoard } from '@/stores/board';
+import { useAccount } from '@/stores/account';
 import { useForecast } from '@/stores/forecast';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
@@ -11,6 +12,7 @@ import { listed, say } from '@/words/say';
 
 const emit = defineEmits<{ begun: [report: Report] }>();
 
+const account = useAccount();
 const rail = useRail();
 const board = useBoard();
 const garage = useGarage();
@@ -79,7 +81,8 @@ async function begin(): Promise<void> {
       <label for="note">{{ say('connect.note') }}</label>
       <el-input id="note" v-model="note" maxlength="1000" :placeholder="say('connect.note_hint')" />
       <p v-if="error" class="complaint" role="alert">{{ error }}</p>
-      <el-button type="primary" size="large" class="begin" :loading="isBusy" @click="begin">
+      <p v-if="!account.may('record')" class="quiet">{{ say('connect.readers') }}</p>
+      <el-button v-else type="primary" size="large" class="begin" :loading="isBusy" @click="begin">
         {{ isHazard ? say('connect.write_down') : say('connect.start') }}
       </el-button>
     </div>

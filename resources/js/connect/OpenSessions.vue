@@ -6,7 +6,7 @@ import { say } from '@/words/say';
 
 defineProps<{ sessions: SessionLine[] }>();
 const account = useAccount();
-const zone = account.me?.garage.timezone ?? 'UTC';
+const zone = account.me?.garage?.timezone ?? 'UTC';
 </script>
 
 <template>

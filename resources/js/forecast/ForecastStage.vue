@@ -72,7 +72,7 @@ onUnmounted(() => (forecast.cursorS = null));
           <el-segmented v-model="axis" :options="axes" :aria-label="say('forecast.axis')" />
           <el-checkbox v-model="showsVoltsAmps">{{ say('forecast.volts_amps') }}</el-checkbox>
           <el-segmented
-            :model-value="account.me?.garage.units ?? 'metric'"
+            :model-value="account.me?.garage?.units ?? 'metric'"
             :options="units"
             :aria-label="say('forecast.units')"
             @change="(u: string | number | boolean) => account.setHabits({ units: u === 'us' ? 'us' : 'metric' })"

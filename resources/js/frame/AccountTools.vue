@@ -14,7 +14,8 @@ const theme = useTheme();
       {{ theme.isNight() ? say('frame.day') : say('frame.night') }}
     </button>
     <slot />
-    <button type="button" class="plain-button" :title="account.me?.user.name" @click="account.signOut">
+    <RouterLink to="/you" class="plain-button">{{ account.me?.user.name }}</RouterLink>
+    <button type="button" class="plain-button" @click="account.signOut">
       {{ say('frame.sign_out') }}
     </button>
   </div>
@@ -29,6 +30,16 @@ const theme = useTheme();
   font-size: 14px;
 }
 
+.tools a {
+  overflow: hidden;
+  max-width: 12em;
+  color: inherit;
+  text-decoration: none;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+.tools a:hover,
 .tools :deep(button:hover) {
   color: var(--ink);
 }

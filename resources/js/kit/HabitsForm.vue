@@ -4,7 +4,7 @@ import { useAccount } from '@/stores/account';
 import { useEdit } from '@/stores/edit';
 import { day, hour } from '@/ui/figures';
 import { useAttempt } from '@/ui/useAttempt';
-import { fixed } from '@/words/habits';
+import { fixed, regions } from '@/words/habits';
 import { say } from '@/words/say';
 
 /** How temperatures, distances, numbers, dates and hours are written in this garage. */
@@ -12,14 +12,7 @@ const account = useAccount();
 const edit = useEdit();
 const { error, attempt } = useAttempt();
 
-const REGIONS = ['AT', 'AU', 'BE', 'CA', 'CH', 'DE', 'DK', 'FI', 'GB', 'IE', 'IN', 'NL', 'NZ', 'SE', 'SG', 'US', 'ZA'];
-const names = new Intl.DisplayNames(['en'], { type: 'region' });
-const regions = computed(() =>
-  [...new Set([...REGIONS, own.value.slice(3)])]
-    .map((region) => ({ locale: `en-${region}`, name: names.of(region) ?? region }))
-    .sort((a, b) => a.name.localeCompare(b.name)),
-);
-const own = computed(() => account.me?.garage.locale ?? 'en-GB');
+const own = computed(() => account.me?.garage?.locale ?? 'en-GB');
 const EXAMPLE = { number: 12_345.6, at: '2026-11-25T14:05:00Z' };
 const example = computed(() =>
   say('habits.example', {
@@ -45,7 +38,10 @@ const valueOf = (event: Event): string => (event.target as HTMLSelectElement).va
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
     <label>
       {{ say('forecast.units') }}
-      <select :value="account.me?.garage.units" @change="choose({ units: valueOf($event) === 'us' ? 'us' : 'metric' })">
+      <select
+        :value="account.me?.garage?.units"
+        @change="choose({ units: valueOf($event) === 'us' ? 'us' : 'metric' })"
+      >
         <option value="metric">{{ say('habits.metric') }}</option>
         <option value="us">{{ say('habits.us') }}</option>
       </select>
@@ -53,7 +49,7 @@ const valueOf = (event: Event): string => (event.target as HTMLSelectElement).va
     <label>
       {{ say('habits.written') }}
       <select :value="own" @change="choose({ locale: valueOf($event) })">
-        <option v-for="region in regions" :key="region.locale" :value="region.locale">{{ region.name }}</option>
+        <option v-for="region in regions(own)" :key="region.locale" :value="region.locale">{{ region.name }}</option>
       </select>
     </label>
     <span class="quiet">{{ example }}</span>

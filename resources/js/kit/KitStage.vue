@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue';
 import { pricePlate } from '@/plates/lines';
+import { useAccount } from '@/stores/account';
 import { useEdit, type Draft, type Found, type PieceKind } from '@/stores/edit';
 import { useGarage } from '@/stores/garage';
 import CatalogueStart from './CatalogueStart.vue';
@@ -12,6 +13,7 @@ import { useAttempt } from '@/ui/useAttempt';
 import { say, type Code } from '@/words/say';
 
 const garage = useGarage();
+const account = useAccount();
 const edit = useEdit();
 /** What is being edited; a piece that is new has no id yet. */
 const opened = ref<{ kind: PieceKind; found: Found | null; draft: Draft; read: string[] } | null>(null);
@@ -60,7 +62,9 @@ const newCar = (): Draft => ({
     <section aria-labelledby="cars-title">
       <div class="head">
         <h2 id="cars-title">{{ say('kit.cars') }}</h2>
-        <button type="button" class="text-button" @click="begin('vehicles', newCar())">{{ say('kit.add_car') }}</button>
+        <button v-if="account.may('edit')" type="button" class="text-button" @click="begin('vehicles', newCar())">
+          {{ say('kit.add_car') }}
+        </button>
       </div>
       <div class="cards">
         <PlateCard
@@ -78,7 +82,11 @@ const newCar = (): Draft => ({
     <section aria-labelledby="adapters-title">
       <div class="head">
         <h2 id="adapters-title">{{ say('kit.adapters') }}</h2>
-        <CatalogueStart what="adapters" @begin="(draft, read) => begin('adapters', draft, read)" />
+        <CatalogueStart
+          v-if="account.may('edit')"
+          what="adapters"
+          @begin="(draft, read) => begin('adapters', draft, read)"
+        />
       </div>
       <div class="cards">
         <PlateCard
@@ -98,14 +106,23 @@ const newCar = (): Draft => ({
       <div class="head">
         <h2>{{ p.name }}</h2>
         <span class="acts">
-          <button type="button" class="text-button" @click="open(p.id)">
+          <button v-if="account.may('edit')" type="button" class="text-button" @click="open(p.id)">
             {{ say('kit.rename') }}<span class="sr-only">{{ say('kit.of', { name: p.name }) }}</span>
           </button>
-          <button type="button" class="text-button" @click="attempt(() => edit.remove('places', p.id, p.name))">
+          <button
+            v-if="account.may('keep')"
+            type="button"
+            class="text-button"
+            @click="attempt(() => edit.remove('places', p.id, p.name))"
+          >
             {{ say('kit.remove') }}<span class="sr-only">{{ say('kit.of', { name: p.name }) }}</span>
           </button>
         </span>
-        <CatalogueStart what="chargers" @begin="(draft, read) => begin('outlets', { ...draft, place: p.id }, read)" />
+        <CatalogueStart
+          v-if="account.may('edit')"
+          what="chargers"
+          @begin="(draft, read) => begin('outlets', { ...draft, place: p.id }, read)"
+        />
       </div>
       <div class="cards">
         <PlateCard
@@ -120,13 +137,20 @@ const newCar = (): Draft => ({
       </div>
     </section>
     <p class="places">
-      <button type="button" class="text-button" @click="begin('places', { name: say('kit.new_place_name') })">
+      <button
+        v-if="account.may('edit')"
+        type="button"
+        class="text-button"
+        @click="begin('places', { name: say('kit.new_place_name') })"
+      >
         {{ say('kit.add_place') }}
       </button>
-      <button type="button" class="text-button" @click="importing = true">{{ say('kit.import') }}</button>
+      <button v-if="account.may('keep')" type="button" class="text-button" @click="importing = true">
+        {{ say('kit.import') }}
+      </button>
       <a class="text-button" href="/api/ocpi/export" download="harmozon-locations.json">{{ say('kit.export') }}</a>
     </p>
-    <section aria-labelledby="habits-title">
+    <section v-if="account.may('keep')" aria-labelledby="habits-title">
       <div class="head">
         <h2 id="habits-title">{{ say('habits.title') }}</h2>
       </div>

@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { useAccount } from '@/stores/account';
 import { say } from '@/words/say';
 
 /** A piece of the garage as its plate. */
 defineProps<{ tag?: string; name: string; blurb: string; lines: string[] }>();
+const account = useAccount();
 defineEmits<{ edit: []; remove: [] }>();
 </script>
 
@@ -14,10 +16,10 @@ defineEmits<{ edit: []; remove: [] }>();
     <p class="quiet">{{ blurb }}</p>
     <p v-for="line in lines" :key="line" class="figures">{{ line }}</p>
     <p class="acts">
-      <button type="button" class="text-button" @click="$emit('edit')">
+      <button v-if="account.may('edit')" type="button" class="text-button" @click="$emit('edit')">
         {{ say('kit.edit') }}<span class="sr-only">{{ say('kit.of', { name }) }}</span>
       </button>
-      <button type="button" class="text-button" @click="$emit('remove')">
+      <button v-if="account.may('keep')" type="button" class="text-button" @click="$emit('remove')">
         {{ say('kit.remove') }}<span class="sr-only">{{ say('kit.of', { name }) }}</span>
       </button>
     </p>

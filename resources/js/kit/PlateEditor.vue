@@ -32,7 +32,7 @@ const inlets = computed(() => {
   const list = draft.value.spec?.inlets;
   return Array.isArray(list) ? list.length : 0;
 });
-const groups = computed(() => fieldsOf(props.kind, inlets.value, account.me?.garage.currency ?? 'USD', terms));
+const groups = computed(() => fieldsOf(props.kind, inlets.value, account.me?.garage?.currency ?? 'USD', terms));
 /** A part of something that is not there is not asked for. */
 const shown = computed(() =>
   groups.value.filter((g) => isThere(g.hasNoSwitch ? g.under : g.under?.split('.').slice(0, -1).join('.'))),

@@ -9,7 +9,7 @@ import SparkCurve from './SparkCurve.vue';
 
 const props = defineProps<{ session: SessionLine }>();
 const account = useAccount();
-const zone = computed(() => account.me?.garage.timezone ?? 'UTC');
+const zone = computed(() => account.me?.garage?.timezone ?? 'UTC');
 const to = computed(() => (props.session.finished_at ? `/log/${props.session.id}` : `/connect/${props.session.id}`));
 const through = computed(() => {
   const adapters = listed(

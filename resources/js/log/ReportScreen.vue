@@ -23,7 +23,7 @@ const terms = useTerms();
 const rail = useRail();
 const report = ref<Report | null>(null);
 const error = ref('');
-const zone = account.me?.garage.timezone ?? 'UTC';
+const zone = account.me?.garage?.timezone ?? 'UTC';
 const path = { params: { path: { session: String(route.params.id) } } };
 
 const session = computed(() => report.value?.session);

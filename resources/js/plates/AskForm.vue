@@ -5,6 +5,7 @@ import FieldEntry from './FieldEntry.vue';
 import { optionsOf, type Field } from './fields';
 import { useTerms } from '@/stores/terms';
 import { say } from '@/words/say';
+import { useAccount } from '@/stores/account';
 import { useEdit } from '@/stores/edit';
 import { withValue } from '@/ui/dotted';
 import { useAttempt } from '@/ui/useAttempt';
@@ -15,6 +16,7 @@ const props = defineProps<{ ask: Gate['asks'][number] }>();
 const edit = useEdit();
 const terms = useTerms();
 const value = ref<unknown>(null);
+const account = useAccount();
 const { isBusy, error, attempt } = useAttempt();
 
 const field = computed<Field>(() => {
@@ -72,9 +74,12 @@ async function keep(): Promise<void> {
 
 <template>
   <form class="ask" @submit.prevent="keep">
-    <FieldEntry v-model="value" :field="field" :complaint="error || undefined" />
+    <FieldEntry v-if="account.may('edit')" v-model="value" :field="field" :complaint="error || undefined" />
+    <strong v-else>{{ field.label }}</strong>
     <p class="where">{{ ask.where }}</p>
-    <button type="submit" class="text-button" :disabled="isBusy || value === null">{{ say('ask.read_it') }}</button>
+    <button v-if="account.may('edit')" type="submit" class="text-button" :disabled="isBusy || value === null">
+      {{ say('ask.read_it') }}
+    </button>
   </form>
 </template>
 

@@ -115,7 +115,7 @@ const verdictKw = computed(() => {
   <div class="rail">
     <div class="brand">
       <RouterLink to="/board" class="word">{{ say('harmozon') }}</RouterLink>
-      <span class="quiet">{{ account.me?.garage.name }}</span>
+      <span class="quiet">{{ account.me?.garage?.name }}</span>
     </div>
 
     <template v-if="answer && rail.outlet && rail.vehicle">

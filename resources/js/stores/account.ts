@@ -39,6 +39,20 @@ export const useAccount = defineStore('account', () => {
     me.value = await ask(api.POST('/demo-sign-in'));
   }
 
+  /** Somebody who was not signed in: a new account, or a new password. */
+  async function come(door: Promise<Me>): Promise<void> {
+    me.value = await door;
+  }
+
+  /** Whether the role here allows it. */
+  const may = (act: Me['may'][number]): boolean => me.value?.may.includes(act) ?? false;
+
+  /** Another garage, or none any more: everything that was shown is another's. */
+  async function stand(change: Promise<Me>): Promise<void> {
+    me.value = await change;
+    window.location.assign('/board');
+  }
+
   /** A full load of the page afterwards forgets every record that was shown. */
   async function signOut(): Promise<void> {
     await ask(api.POST('/sign-out'));
@@ -46,18 +60,18 @@ export const useAccount = defineStore('account', () => {
   }
 
   /** How temperatures and distances, or numbers and dates, are written here. */
-  async function setHabits(habits: Partial<Pick<Me['garage'], 'units' | 'locale'>>): Promise<void> {
+  async function setHabits(habits: Partial<Pick<NonNullable<Me['garage']>, 'units' | 'locale'>>): Promise<void> {
     await ask(api.PUT('/garage/habits', { body: habits }));
-    if (me.value) {
+    if (me.value?.garage) {
       me.value = { ...me.value, garage: { ...me.value.garage, ...habits } };
     }
   }
 
   watch(
-    () => me.value?.garage.locale,
+    () => me.value?.garage?.locale,
     (own) => (locale.value = own ?? locale.value),
     { immediate: true, flush: 'sync' },
   );
 
-  return { me, isExpired, recall, signIn, signInAgain, openDemo, signOut, setHabits };
+  return { me, isExpired, recall, come, may, stand, signIn, signInAgain, openDemo, signOut, setHabits };
 });

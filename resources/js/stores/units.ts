@@ -29,7 +29,7 @@ const ENTRIES: Record<string, [Entry, Entry]> = {
 /** Distances and temperatures as the garage reads them. What is stored and computed stays in kilometres and Celsius. */
 export function useUnits() {
   const account = useAccount();
-  const isUs = computed(() => account.me?.garage.units === 'us');
+  const isUs = computed(() => account.me?.garage?.units === 'us');
 
   const distance = (km: number): string => fixed(isUs.value ? km / KM_PER_MILE : km, 0);
   const gained = (km: number): string => say(isUs.value ? 'figure.mi_gained' : 'figure.km_gained', { n: distance(km) });

@@ -31,3 +31,12 @@ export const plain = (value: number): string => String(value).replace('.', decim
 export function decimalSign(): '.' | ',' {
   return fixed(0.5, 1).includes(',') ? ',' : '.';
 }
+
+const REGIONS = ['AT', 'AU', 'BE', 'CA', 'CH', 'DE', 'DK', 'FI', 'GB', 'IE', 'IN', 'NL', 'NZ', 'SE', 'SG', 'US', 'ZA'];
+const names = new Intl.DisplayNames(['en'], { type: 'region' });
+
+/** Places whose way of writing English can be chosen, the one that is chosen among them. */
+export const regions = (own: string): { locale: string; name: string }[] =>
+  [...new Set([...REGIONS, own.slice(3)])]
+    .map((region) => ({ locale: `en-${region}`, name: names.of(region) ?? region }))
+    .sort((a, b) => a.name.localeCompare(b.name));

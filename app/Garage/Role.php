@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Garage;
+
+use Harmozon\Core\Words\Message;
+
+/** What a person is in a garage. */
+enum Role: string
+{
+    case Keeper = 'keeper';
+    case Driver = 'driver';
+    case Reader = 'reader';
+
+    public function may(Act $act): bool
+    {
+        return match ($this) {
+            self::Keeper => true,
+            self::Driver => $act !== Act::Keep,
+            self::Reader => false,
+        };
+    }
+
+    public function outranks(self $other): bool
+    {
+        return array_search($this, self::cases(), true) < array_search($other, self::cases(), true);
+    }
+
+    /** What it allows. */
+    public function says(): Message
+    {
+        return Message::of('role_says.'.$this->value);
+    }
+
+    public function message(): Message
+    {
+        return Message::of('role.'.$this->value);
+    }
+}

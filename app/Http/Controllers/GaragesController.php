@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Garage\CurrentGarage;
+use App\Models\Garage;
+use App\Models\Membership;
+use App\People\Founding;
+use App\People\GarageFields;
+use App\People\Who;
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Voice;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+
+/** The garages of a person: another one, from one to another, and the end of one. */
+final class GaragesController extends Controller
+{
+    public function __construct(private readonly Who $who, private readonly Voice $voice)
+    {
+    }
+
+    public function store(Request $request, Founding $founding): JsonResponse
+    {
+        /** @var array{name: string, currency: string, units: string, locale: string} $garage */
+        $garage = $request->validate(GarageFields::rules());
+        $founding->garage(Who::signedIn(), $garage);
+
+        return response()->json($this->who->told(Who::signedIn()), 201);
+    }
+
+    /** From now on one stands in that garage. */
+    public function stand(string $garage): JsonResponse
+    {
+        $person = Who::signedIn();
+        $membership = Membership::query()->where('user_id', $person->id)->whereRelation('garage', 'ulid', $garage)->first();
+        if ($membership === null) {
+            abort(404, $this->voice->say(Message::of('app.no_such_record')));
+        }
+        $person->update(['garage_id' => $membership->garage_id]);
+        $person->unsetRelations();
+
+        return response()->json($this->who->told($person));
+    }
+
+    public function update(Request $request, CurrentGarage $current): JsonResponse
+    {
+        $rules = GarageFields::rules();
+        $typed = $request->validate(['name' => ['required_without:currency', ...array_diff($rules['name'], ['required'])], 'currency' => array_diff($rules['currency'], ['required'])]);
+        Garage::query()->whereKey($current->id())->update($typed);
+        Who::signedIn()->unsetRelations();
+
+        return response()->json($this->who->told(Who::signedIn()));
+    }
+
+    /** With all it holds, for everybody in it; its name, typed, says that it is meant. */
+    public function destroy(Request $request): JsonResponse
+    {
+        $garage = Who::signedIn()->garage;
+        if ($garage === null || $request->input('name') !== $garage->name) {
+            throw ValidationException::withMessages(['name' => $this->voice->say(Message::of('app.name_to_end'))]);
+        }
+        DB::transaction(static function () use ($garage): void {
+            foreach (Membership::query()->with('user')->where('garage_id', $garage->id)->get() as $membership) {
+                $membership->leave();
+            }
+            $garage->delete();
+        });
+        $person = Who::signedIn()->refresh();
+        $person->unsetRelations();
+
+        return response()->json($this->who->told($person));
+    }
+}

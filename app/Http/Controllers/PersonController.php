@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Garage\Role;
+use App\Http\SignInDoor;
+use App\Models\Membership;
+use App\Models\User;
+use App\People\AccountChanged;
+use App\People\Devices;
+use App\People\PasswordRule;
+use App\People\Passwords;
+use App\People\Post;
+use App\People\Who;
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Voice;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Str;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
+
+/** What a person changes about their own account. What opens it asks for the password once more. */
+final class PersonController extends Controller
+{
+    public function __construct(private readonly Voice $voice, private readonly Who $who, private readonly SignInDoor $door)
+    {
+    }
+
+    public function show(): JsonResponse
+    {
+        return response()->json($this->who->told(Who::signedIn()));
+    }
+
+    public function update(Request $request, Post $post): JsonResponse
+    {
+        $person = Who::signedIn();
+        $typed = $request->validate(['name' => ['required_without:email', 'string', 'max:120'], 'email' => ['string', 'email', 'max:254', Rule::unique('users')->ignore($person->id)]]);
+        if (isset($typed['email']) && Str::lower($typed['email']) !== $person->email) {
+            $this->mustKnow($request);
+            $typed['email'] = Str::lower($typed['email']);
+            $post->send($person->email, AccountChanged::address($person, $typed['email']));
+        }
+        $person->update($typed);
+
+        return response()->json($this->who->told($person));
+    }
+
+    public function password(Request $request, Passwords $passwords): Response
+    {
+        $person = Who::signedIn();
+        $this->mustKnow($request);
+        $request->validate(['new_password' => ['required', new PasswordRule($this->voice, [$person->name, Str::before($person->email, '@')])]]);
+        $passwords->set($person, $request->string('new_password')->toString(), $request->session()->getId());
+
+        return response()->noContent();
+    }
+
+    public function devices(Request $request): JsonResponse
+    {
+        return response()->json(['devices' => Devices::of(Who::signedIn())->told($request->session()->getId())]);
+    }
+
+    public function signOutDevice(string $device): Response
+    {
+        if (! Devices::of(Who::signedIn())->signOut($device)) {
+            abort(404, $this->voice->say(Message::of('app.no_such_record')));
+        }
+
+        return response()->noContent();
+    }
+
+    /** Garages stay with those who are left in them; one in which nobody else is a keeper must be left to somebody, or be ended, first. */
+    public function destroy(Request $request): Response
+    {
+        $person = Who::signedIn();
+        $this->mustKnow($request);
+        $alone = $person->memberships()->with('garage')->where('role', Role::Keeper->value)->get()->filter(static fn (Membership $m): bool => ! $m->hasOtherKeeper());
+        if ($alone->isNotEmpty()) {
+            throw ValidationException::withMessages(['garages' => $alone->map(fn (Membership $m): string => $this->voice->say(Message::of('app.last_keeper', garage: $m->garage->name)))->values()->all()]);
+        }
+        Devices::of($person)->signOutAll();
+        Auth::logout();
+        User::query()->whereKey($person->id)->delete();
+        $request->session()->invalidate();
+
+        return response()->noContent();
+    }
+
+    /** @throws ValidationException where the password of this person is not given with it */
+    private function mustKnow(Request $request): void
+    {
+        $person = Who::signedIn();
+        $address = (string) $request->ip();
+        $this->door->mustBeOpen($person->email, $address);
+        $password = $request->input('password');
+        if (! is_string($password) || ! Hash::check($password, $person->password)) {
+            $this->door->failed($person->email, $address);
+            throw ValidationException::withMessages(['password' => $this->voice->say(Message::of('app.password_wrong'))]);
+        }
+        $this->door->opened($person->email, $address);
+    }
+}

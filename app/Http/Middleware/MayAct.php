@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use App\Garage\Act;
+use App\People\Who;
+use Closure;
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Voice;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
+
+/**
+ * What somebody may do in the garage they stand in. With no act named: look. Whoever belongs to none sees nothing of any.
+ */
+final readonly class MayAct
+{
+    public function __construct(private Voice $voice)
+    {
+    }
+
+    public function handle(Request $request, Closure $next, ?string $act = null): Response
+    {
+        $role = Who::signedIn()->role();
+        if ($role === null) {
+            abort(403, $this->voice->say(Message::of('app.no_garage')));
+        }
+        if ($act !== null && ! $role->may(Act::from($act))) {
+            abort(403, $this->voice->say(Message::of('app.may_not', role: $role->message(), act: Act::from($act)->message())));
+        }
+        $response = $next($request);
+        assert($response instanceof Response);
+
+        return $response;
+    }
+}

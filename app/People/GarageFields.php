@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use Closure;
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Voice;
+use Illuminate\Validation\Rule;
+
+/** What a garage is called and how it reads figures. */
+final class GarageFields
+{
+    /** @return array<string, list<mixed>> */
+    public static function rules(string $under = ''): array
+    {
+        return [
+            "{$under}name" => ['required', 'string', 'max:120'],
+            "{$under}currency" => ['required', 'string', 'regex:/^[A-Z]{3}$/'],
+            "{$under}units" => ['required', 'string', Rule::in(['metric', 'us'])],
+            "{$under}locale" => ['required', 'string', self::knownLocale(...)],
+            "{$under}timezone" => ['string', 'timezone:all'],
+        ];
+    }
+
+    /** English, as it is written somewhere that ICU knows. */
+    public static function knownLocale(string $field, mixed $locale, Closure $fail): void
+    {
+        if (! is_string($locale) || preg_match('/^en-[A-Z0-9]{2,3}$/', $locale) !== 1 || ! in_array(str_replace('-', '_', $locale), (array) \ResourceBundle::getLocales(''), true)) {
+            $fail(app(Voice::class)->say(Message::of('app.no_such_locale')));
+        }
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use App\Models\User;
+use Illuminate\Support\Facades\Password;
+use Illuminate\Support\Str;
+
+/** Passwords that change, and those that were forgotten. */
+final readonly class Passwords
+{
+    public function __construct(private Post $post)
+    {
+    }
+
+    /**
+     * Whoever was let in by the old one is signed out.
+     *
+     * @param  string|null  $but  the browser session that stays
+     */
+    public function set(User $person, #[\SensitiveParameter] string $password, ?string $but = null): void
+    {
+        $person->forceFill(['password' => $password, 'remember_token' => Str::random(60)])->save();
+        Devices::of($person)->signOutAll($but);
+        $this->post->send($person->email, AccountChanged::password($person));
+    }
+
+    /** Sends the link, when there is such an account. */
+    public function sendLink(string $email): void
+    {
+        $this->post->later(static fn () => Password::sendResetLink(['email' => $email], static function (User $person, #[\SensitiveParameter] string $token): void {
+            $person->notify(new PasswordForgotten($token));
+        }));
+    }
+
+    /** Null where the link was used, has run out, or is none. */
+    public function setByLink(string $email, #[\SensitiveParameter] string $token, #[\SensitiveParameter] string $password): ?User
+    {
+        $changed = null;
+        Password::reset(['email' => $email, 'token' => $token, 'password' => $password], function (User $person, #[\SensitiveParameter] string $password) use (&$changed): void {
+            $this->set($person, $password);
+            $changed = $person;
+        });
+
+        return $changed;
+    }
+}

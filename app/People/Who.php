@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use App\Garage\Act;
+use App\Models\Membership;
+use App\Models\User;
+use Harmozon\Core\Words\Voice;
+use Illuminate\Support\Facades\Auth;
+
+/** Who is signed in, in what garage, as what: what the page asks for first. */
+final readonly class Who
+{
+    public function __construct(private Voice $voice)
+    {
+    }
+
+    public static function signedIn(): User
+    {
+        $user = Auth::user();
+
+        return $user instanceof User ? $user : throw new \LogicException('behind the auth middleware');
+    }
+
+    /** @return array<string, mixed> */
+    public function told(User $user): array
+    {
+        $user->load(['garage', 'memberships.garage']);
+        $garage = $user->garage;
+
+        return [
+            'user' => ['name' => $user->name, 'email' => $user->email],
+            'garage' => $garage === null ? null : [
+                'id' => $garage->ulid,
+                'name' => $garage->name,
+                'timezone' => $garage->timezone,
+                'currency' => $garage->currency,
+                'units' => $garage->units,
+                'locale' => $garage->locale,
+            ],
+            'role' => $user->role()?->value,
+            'may' => array_values(array_map(static fn (Act $a): string => $a->value, array_filter(Act::cases(), static fn (Act $a): bool => $user->role()?->may($a) === true))),
+            'garages' => $user->memberships->sortBy(static fn (Membership $m): string => $m->garage->name)->values()->map(fn (Membership $m): array => [
+                'id' => $m->garage->ulid, 'name' => $m->garage->name, 'role' => $m->role->value, 'role_words' => $this->voice->say($m->role->message()),
+            ])->all(),
+        ];
+    }
+}

@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { ref } from 'vue';
+import { api, ask } from '@/api/client';
+import { useAttempt } from '@/ui/useAttempt';
+import { say } from '@/words/say';
+
+/** The end of an account: cannot be undone, so it asks for the password. */
+const isAsked = ref(false);
+const password = ref('');
+const { isBusy, error, attempt } = useAttempt();
+
+const end = () =>
+  attempt(async () => {
+    await ask(api.DELETE('/me', { body: { password: password.value } }));
+    window.location.assign('/sign-in');
+  });
+</script>
+
+<template>
+  <h3>{{ say('end.account') }}</h3>
+  <p class="quiet">{{ say('end.account_how') }}</p>
+  <button v-if="!isAsked" type="button" class="text-button" @click="isAsked = true">{{ say('end.account') }}</button>
+  <form v-else class="ends" @submit.prevent="end">
+    <label for="end-password">{{ say('you.known') }}</label>
+    <el-input
+      id="end-password"
+      v-model="password"
+      type="password"
+      show-password
+      autocomplete="current-password"
+      required
+    />
+    <p v-if="error" class="complaint" role="alert">{{ error }}</p>
+    <div>
+      <el-button type="danger" native-type="submit" :loading="isBusy">{{ say('end.account_now') }}</el-button>
+      <button type="button" class="text-button" @click="isAsked = false">{{ say('end.keep') }}</button>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.ends {
+  display: flex;
+  flex-direction: column;
+  gap: 6px;
+  max-width: 26em;
+}
+
+.ends div {
+  display: flex;
+  gap: 18px;
+  align-items: center;
+}
+</style>

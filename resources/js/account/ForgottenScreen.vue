@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import { ref } from 'vue';
+import { api, ask } from '@/api/client';
+import { useAttempt } from '@/ui/useAttempt';
+import { say } from '@/words/say';
+import DoorPage from './DoorPage.vue';
+
+/** Asks for a mail. Whether there is such an account is told to nobody. */
+const email = ref('');
+const isSent = ref(false);
+const { isBusy, error, attempt } = useAttempt();
+
+const send = () =>
+  attempt(async () => {
+    await ask(api.POST('/password/forgotten', { body: { email: email.value } }));
+    isSent.value = true;
+  });
+</script>
+
+<template>
+  <DoorPage :title="say('account.forgotten')">
+    <p v-if="isSent" role="status">{{ say('forgotten.sent', { email }) }}</p>
+    <form v-else @submit.prevent="send">
+      <p>{{ say('forgotten.how') }}</p>
+      <label for="email">{{ say('account.email') }}</label>
+      <el-input id="email" v-model="email" type="email" autocomplete="username" required size="large" />
+      <p v-if="error" class="complaint" role="alert">{{ error }}</p>
+      <el-button type="primary" native-type="submit" size="large" :loading="isBusy">{{
+        say('forgotten.send')
+      }}</el-button>
+    </form>
+    <p class="quiet">{{ say('forgotten.without_mail') }}</p>
+    <p>
+      <RouterLink to="/sign-in">{{ say('account.sign_in') }}</RouterLink>
+    </p>
+  </DoorPage>
+</template>

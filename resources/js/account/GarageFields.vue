@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import { regions } from '@/words/habits';
+import { say } from '@/words/say';
+import { CURRENCIES, type NewGarage } from './newGarage';
+
+/** What a garage is called and how it reads figures. */
+const garage = defineModel<NewGarage>({ required: true });
+</script>
+
+<template>
+  <label for="garage-name">{{ say('garages.name') }}</label>
+  <el-input id="garage-name" v-model="garage.name" required maxlength="120" size="large" />
+  <div class="habits">
+    <label
+      >{{ say('forecast.units') }}
+      <select v-model="garage.units">
+        <option value="metric">{{ say('habits.metric') }}</option>
+        <option value="us">{{ say('habits.us') }}</option>
+      </select>
+    </label>
+    <label
+      >{{ say('garages.currency') }}
+      <select v-model="garage.currency">
+        <option v-for="code in CURRENCIES" :key="code" :value="code">{{ code }}</option>
+      </select>
+    </label>
+    <label
+      >{{ say('habits.written') }}
+      <select v-model="garage.locale">
+        <option v-for="region in regions(garage.locale)" :key="region.locale" :value="region.locale">
+          {{ region.name }}
+        </option>
+      </select>
+    </label>
+  </div>
+</template>
+
+<style scoped>
+.habits {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 22px;
+}
+
+.habits label {
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+  font-weight: 600;
+}
+
+select {
+  min-height: 34px;
+  max-width: 100%;
+  padding: 4px 2px;
+  border: 0;
+  border-bottom: 1.5px solid var(--line-strong);
+  background: var(--paper-raised);
+}
+</style>

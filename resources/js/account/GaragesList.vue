@@ -1,0 +1,127 @@
+<script setup lang="ts">
+import { ref } from 'vue';
+import { api, ask } from '@/api/client';
+import { useAccount } from '@/stores/account';
+import { useAttempt } from '@/ui/useAttempt';
+import { say } from '@/words/say';
+import GarageFields from './GarageFields.vue';
+import { suggested } from './newGarage';
+
+/** The garages one belongs to: from one to another, one more, and the end of the one one stands in. */
+const account = useAccount();
+const { isBusy, error, attempt } = useAttempt();
+const isMaking = ref(false);
+const isEnding = ref(false);
+const fresh = ref(suggested());
+const typed = ref('');
+const name = ref(account.me?.garage?.name ?? '');
+
+const go = (garage: string) =>
+  attempt(() => account.stand(ask(api.PUT('/garages/{garage}/stand', { params: { path: { garage } } }))));
+const found = () => attempt(() => account.stand(ask(api.POST('/garages', { body: fresh.value }))));
+const rename = () => attempt(() => account.come(ask(api.PUT('/garage', { body: { name: name.value } }))));
+const end = () => attempt(() => account.stand(ask(api.DELETE('/garage', { body: { name: typed.value } }))));
+</script>
+
+<template>
+  <section aria-labelledby="garages-title">
+    <h2 id="garages-title">{{ say('garages.title') }}</h2>
+    <p v-if="error" class="complaint" role="alert">{{ error }}</p>
+    <ul>
+      <li v-for="garage in account.me?.garages" :key="garage.id">
+        <strong>{{ garage.name }}</strong>
+        <span class="quiet">{{ garage.role_words }}</span>
+        <span v-if="garage.id === account.me?.garage?.id" class="quiet end">{{ say('garages.here') }}</span>
+        <button v-else type="button" class="text-button end" :disabled="isBusy" @click="go(garage.id)">
+          {{ say('garages.go', { garage: garage.name }) }}
+        </button>
+      </li>
+    </ul>
+    <form v-if="account.may('keep')" class="line" @submit.prevent="rename">
+      <label for="garage-rename">{{ say('garages.rename') }}</label>
+      <el-input id="garage-rename" v-model="name" required maxlength="120" />
+      <el-button native-type="submit" :disabled="isBusy || name === account.me?.garage?.name">{{
+        say('you.save')
+      }}</el-button>
+    </form>
+    <button v-if="!isMaking" type="button" class="text-button" @click="isMaking = true">
+      {{ say('garages.another') }}
+    </button>
+    <form v-else class="fields" @submit.prevent="found">
+      <GarageFields v-model="fresh" />
+      <div class="line">
+        <el-button type="primary" native-type="submit" :loading="isBusy">{{ say('garages.found') }}</el-button>
+        <button type="button" class="text-button" @click="isMaking = false">{{ say('garages.not') }}</button>
+      </div>
+    </form>
+    <template v-if="account.may('keep')">
+      <h3>{{ say('end.garage') }}</h3>
+      <p class="quiet">{{ say('end.garage_how') }}</p>
+      <button v-if="!isEnding" type="button" class="text-button" @click="isEnding = true">
+        {{ say('end.garage') }}
+      </button>
+      <form v-else class="fields" @submit.prevent="end">
+        <label for="end-garage">{{ say('end.garage_name', { garage: account.me?.garage?.name ?? '' }) }}</label>
+        <el-input id="end-garage" v-model="typed" autocomplete="off" required />
+        <div class="line">
+          <el-button type="danger" native-type="submit" :loading="isBusy">{{ say('end.garage_now') }}</el-button>
+          <button type="button" class="text-button" @click="isEnding = false">{{ say('end.keep') }}</button>
+        </div>
+      </form>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+ul {
+  margin: 0 0 12px;
+  padding: 0;
+  list-style: none;
+}
+
+li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 14px;
+  align-items: baseline;
+  padding: 7px 0;
+  border-bottom: 1px solid var(--line);
+}
+
+.end {
+  margin-left: auto;
+}
+
+.line {
+  display: flex;
+  gap: 8px 14px;
+  align-items: center;
+  margin: 6px 0 12px;
+}
+
+.line label,
+.line .el-button {
+  flex: none;
+}
+
+.line label {
+  font-weight: 600;
+}
+
+section {
+  margin-top: 28px;
+}
+
+.fields {
+  display: flex;
+  flex-direction: column;
+  gap: 6px;
+  max-width: 30em;
+}
+
+@media (width <= 720px) {
+  .line {
+    flex-wrap: wrap;
+  }
+}
+</style>

@@ -1,0 +1,73 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { say } from '@/words/say';
+
+/** A password that is being thought up: seen if one likes, pasted if one likes, and how long it is already. */
+const props = defineProps<{ id: string; label: string }>();
+const password = defineModel<string>({ required: true });
+
+const LEAST = 12;
+const PLENTY = 20;
+const length = computed(() => [...password.value].length);
+const told = computed(() => {
+  if (length.value < LEAST) {
+    return say('password.short', { n: LEAST - length.value });
+  }
+  return say(length.value < PLENTY ? 'password.enough' : 'password.plenty');
+});
+const describes = `${props.id}-how`;
+</script>
+
+<template>
+  <label :for="id">{{ label }}</label>
+  <el-input
+    :id="id"
+    v-model="password"
+    type="password"
+    show-password
+    autocomplete="new-password"
+    required
+    maxlength="128"
+    size="large"
+    :aria-describedby="describes"
+  />
+  <div :id="describes" class="how">
+    <meter :value="Math.min(length, PLENTY)" :max="PLENTY" :low="LEAST" :aria-label="say('password.length')" />
+    <span v-if="length === 0" class="quiet">{{ say('account.password_how') }}</span>
+    <span v-else class="quiet">{{ told }}</span>
+  </div>
+</template>
+
+<style scoped>
+.how {
+  display: flex;
+  gap: 4px 12px;
+  align-items: center;
+  font-size: 14px;
+}
+
+meter {
+  flex: 0 0 72px;
+  height: 8px;
+  border: 1px solid var(--line-strong);
+  background: var(--paper);
+  appearance: none;
+}
+
+meter::-webkit-meter-bar {
+  height: 100%;
+  border: 0;
+  border-radius: 0;
+  background: var(--paper);
+}
+
+meter::-webkit-meter-optimum-value,
+meter::-webkit-meter-suboptimum-value {
+  border-radius: 0;
+  background: var(--ink);
+}
+
+meter::-moz-meter-bar {
+  background: var(--ink);
+}
+</style>

@@ -1,0 +1,49 @@
+import type { components } from '@/api/schema';
+import { regions } from '@/words/habits';
+
+export type NewGarage = components['schemas']['NewGarage'];
+
+export const CURRENCIES = [
+  'AUD',
+  'CAD',
+  'CHF',
+  'CNY',
+  'DKK',
+  'EUR',
+  'GBP',
+  'INR',
+  'JPY',
+  'NOK',
+  'NZD',
+  'SEK',
+  'SGD',
+  'USD',
+  'ZAR',
+];
+
+const CURRENCY_OF: Record<string, string> = {
+  AU: 'AUD',
+  CA: 'CAD',
+  CH: 'CHF',
+  DK: 'DKK',
+  GB: 'GBP',
+  IN: 'INR',
+  NZ: 'NZD',
+  SE: 'SEK',
+  SG: 'SGD',
+  US: 'USD',
+  ZA: 'ZAR',
+};
+
+/** As the browser's own habits suggest; everything can be chosen otherwise. */
+export function suggested(): NewGarage {
+  const region = new Intl.Locale(navigator.language).region ?? 'GB';
+  const locale = `en-${region}`;
+  return {
+    name: '',
+    units: region === 'US' ? 'us' : 'metric',
+    currency: CURRENCY_OF[region] ?? 'EUR',
+    locale: regions('en-GB').some((r) => r.locale === locale) ? locale : 'en-GB',
+    timezone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+  };
+}

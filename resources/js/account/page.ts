@@ -1,0 +1,16 @@
+/* What the page was sent with, for a visitor. */
+
+const said = (name: string): string =>
+  document.querySelector<HTMLMetaElement>(`meta[name=harmozon-${name}]`)?.content ?? '';
+
+/** Whether the made-up garage can be looked at here. */
+export const hasDemo = (): boolean => said('demo') === 'yes';
+
+/** Whether nobody has an account here yet. */
+export const isFirst = (): boolean => said('door') === 'first';
+
+/** Whether anybody may make an account. */
+export const isOpen = (): boolean => said('door') !== 'closed';
+
+/** What a link holds behind its `#`, which is sent to no server and written into no log. */
+export const secret = (): string => window.location.hash.slice(1);

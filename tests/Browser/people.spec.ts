@@ -1,0 +1,143 @@
+import { type Page } from '@playwright/test';
+import { expect, openDemo, test } from './support';
+
+const PASSWORD = 'seven swans a-swimming';
+
+/** The first account of all, with its garage. */
+async function begin(page: Page): Promise<void> {
+  await page.goto('/begin');
+  await page.getByLabel('Name', { exact: true }).fill('Ida Wren');
+  await page.getByLabel('E-mail').fill('ida@wren.example');
+  await page.getByLabel('Password', { exact: true }).fill(PASSWORD);
+  await page.getByLabel('What the garage is called').fill('Wren and Daughter');
+  await page.getByRole('button', { name: 'Open my garage' }).click();
+  await expect(page.getByRole('heading', { name: 'A board needs a car and a place' })).toBeVisible();
+}
+
+async function invite(page: Page, role: string): Promise<string> {
+  await page.goto('/you');
+  await page.getByRole('radio', { name: role }).check();
+  await page.getByLabel('For whom (a note to yourself)').fill('Bo, the van');
+  await page.getByRole('button', { name: 'Make a link' }).click();
+  return page.getByLabel('The link').inputValue();
+}
+
+test('the first page makes the first account, and afterwards the door is closed', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'The first account here' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Look around in a made-up garage' })).toBeVisible();
+
+  // What was typed stays when a field is refused.
+  await page.getByLabel('Name', { exact: true }).fill('Ida Wren');
+  await page.getByLabel('E-mail').fill('ida@wren.example');
+  await page.getByLabel('Password', { exact: true }).fill('seven swans');
+  await page.getByLabel('What the garage is called').fill('Wren and Daughter');
+  await page.getByLabel('Currency').selectOption('CHF');
+  await page.getByRole('button', { name: 'Open my garage' }).click();
+  await expect(page.getByRole('alert')).toContainText('Take at least 12 characters');
+  await expect(page.getByLabel('What the garage is called')).toHaveValue('Wren and Daughter');
+  await page.getByLabel('Password', { exact: true }).fill(PASSWORD);
+  await page.getByRole('button', { name: 'Open my garage' }).click();
+  await expect(page.getByRole('heading', { name: 'A board needs a car and a place' })).toBeVisible();
+  await expect(page.getByText('Wren and Daughter').first()).toBeVisible();
+
+  await page.getByRole('button', { name: 'sign out' }).first().click();
+  await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Make the first account' })).toHaveCount(0);
+  await page.goto('/begin');
+  await expect(page.getByText('ask a keeper of a garage for an invitation')).toBeVisible();
+});
+
+test('an invitation is accepted on a phone, once, and a driver is shown what a driver may do', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
+  await begin(page);
+  const link = await invite(page, 'driver');
+
+  const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, baseURL });
+  const bo = await phone.newPage();
+  await bo.goto(link);
+  await expect(bo.getByText('Into Wren and Daughter, as a driver.')).toBeVisible();
+  await bo.getByLabel('Name', { exact: true }).fill('Bo');
+  await bo.getByLabel('E-mail').fill('bo@wren.example');
+  await bo.getByLabel('Password', { exact: true }).fill('eleven pipers piping');
+  await bo.getByRole('button', { name: 'Come in' }).tap();
+  await expect(bo.getByRole('heading', { name: 'A board needs a car and a place' })).toBeVisible();
+  await bo.goto('/kit');
+  await expect(bo.getByRole('button', { name: 'Add a car' })).toBeVisible();
+  await expect(bo.getByRole('button', { name: 'Import places (OCPI)' })).toHaveCount(0);
+
+  // The link is used up; the keeper sees who came, makes a reader of them, and sends them away.
+  await bo.context().clearCookies();
+  await bo.goto(`${link}`);
+  await bo.reload();
+  await expect(bo.getByRole('alert')).toContainText('was used');
+  await page.reload();
+  const role = page.getByLabel('What Bo is here');
+  await role.selectOption('reader');
+  await expect(role).toHaveValue('reader');
+  await page.getByRole('button', { name: 'Send Bo away' }).click();
+  await expect(page.getByText('bo@wren.example')).toHaveCount(0);
+  await phone.close();
+});
+
+test('somebody of one garage joins another and goes between them', async ({ page, browser, baseURL }) => {
+  await begin(page);
+  const link = await invite(page, 'reader');
+
+  const context = await browser.newContext({ baseURL });
+  const guest = await context.newPage();
+  await openDemo(guest);
+  await guest.goto(link);
+  await guest.getByRole('button', { name: 'Come in' }).click();
+  await expect(guest.getByRole('heading', { name: 'A board needs a car and a place' })).toBeVisible();
+  await guest.goto('/kit');
+  await expect(guest.getByRole('heading', { name: 'Kit', level: 1 })).toBeVisible();
+  await expect(guest.getByRole('button', { name: 'Add a car' })).toHaveCount(0);
+  await guest.goto('/you');
+  await guest.getByRole('button', { name: 'Go to The Lanternfish Puppet Company' }).click();
+  await expect(guest.getByRole('grid', { name: 'Cars at chargers' })).toBeVisible();
+  await context.close();
+});
+
+test('a password is changed, and every other browser is signed out', async ({ page, browser, baseURL }) => {
+  await begin(page);
+  const context = await browser.newContext({ baseURL });
+  const other = await context.newPage();
+  await other.goto('/sign-in');
+  await other.getByLabel('E-mail').fill('ida@wren.example');
+  await other.getByLabel('Password', { exact: true }).fill(PASSWORD);
+  await other.getByRole('button', { name: 'Sign in' }).click();
+  await expect(other.getByRole('heading', { name: 'A board needs a car and a place' })).toBeVisible();
+
+  await page.goto('/you');
+  await expect(page.getByRole('button', { name: 'Sign out', exact: true })).toHaveCount(1);
+  await page.getByLabel('Your password now').fill('a guess of mine');
+  await page.getByLabel('New password').fill('nine ladies dancing');
+  await page.getByRole('button', { name: 'Change the password' }).click();
+  await expect(page.getByRole('alert')).toContainText('This is not your password.');
+  await page.getByLabel('Your password now').fill(PASSWORD);
+  await page.getByRole('button', { name: 'Change the password' }).click();
+  await expect(page.getByText('Every other browser was signed out.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Sign out', exact: true })).toHaveCount(0);
+  await other.reload();
+  await expect(other.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+  await context.close();
+});
+
+test('a garage is ended by its name, and its keeper makes another', async ({ page }) => {
+  await begin(page);
+  await page.goto('/you');
+  await page.getByRole('button', { name: 'End this garage' }).click();
+  await page.getByLabel('Type its name: Wren and Daughter').fill('Wren');
+  await page.getByRole('button', { name: 'End it for good' }).click();
+  await expect(page.getByRole('alert')).toContainText('Nothing was removed');
+  await page.getByLabel('Type its name: Wren and Daughter').fill('Wren and Daughter');
+  await page.getByRole('button', { name: 'End it for good' }).click();
+  await expect(page.getByRole('heading', { name: 'You belong to no garage' })).toBeVisible();
+  await page.getByLabel('What the garage is called').fill('Wren wharf');
+  await page.getByRole('button', { name: 'Make this garage' }).click();
+  await expect(page.getByText('Wren wharf').first()).toBeVisible();
+});
