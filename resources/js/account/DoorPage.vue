@@ -14,12 +14,12 @@ defineProps<{ title: string }>();
         <JointGlyph outcome="limited" :tags="['A1']" />
         <JointGlyph outcome="wont_charge" />
       </div>
-      <p class="mark">{{ say('harmozon') }}</p>
+      <h1>{{ say('harmozon') }}</h1>
       <p>{{ say('account.promise') }}</p>
       <slot name="beside" />
     </section>
     <section class="way" :aria-label="title">
-      <h1>{{ title }}</h1>
+      <h2>{{ title }}</h2>
       <slot />
     </section>
   </main>
@@ -43,15 +43,13 @@ defineProps<{ title: string }>();
   margin-bottom: 28px;
 }
 
-.mark {
+.about h1 {
   margin-bottom: 14px;
   font-family: var(--face-mark);
   font-size: 46px;
-  font-weight: 700;
-  line-height: 1.1;
 }
 
-.about p:not(.mark) {
+.about p {
   max-width: 30em;
   color: var(--ink-soft);
   font-size: 18px;
@@ -63,7 +61,7 @@ defineProps<{ title: string }>();
   background: var(--paper-raised);
 }
 
-.way h1 {
+.way h2 {
   margin-bottom: 12px;
   font-size: 22px;
 }
@@ -83,6 +81,11 @@ defineProps<{ title: string }>();
   margin: 6px 0 0;
 }
 
+.way :deep(a) {
+  display: inline-block;
+  padding: 4px 0;
+}
+
 .way :deep(label) {
   font-weight: 600;
 }
@@ -95,12 +98,12 @@ defineProps<{ title: string }>();
     padding: 20px 16px;
   }
 
-  .mark {
+  .about h1 {
     margin-bottom: 8px;
     font-size: 34px;
   }
 
-  .about p:not(.mark) {
+  .about p {
     font-size: 16px;
   }
 

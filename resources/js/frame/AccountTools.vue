@@ -31,6 +31,7 @@ const theme = useTheme();
 }
 
 .tools a {
+  padding: 3px 0;
   overflow: hidden;
   max-width: 12em;
   color: inherit;
