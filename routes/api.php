@@ -9,6 +9,7 @@ use App\Http\Controllers\FitController;
 use App\Http\Controllers\ForecastController;
 use App\Http\Controllers\GarageController;
 use App\Http\Controllers\GaragesController;
+use App\Http\Controllers\MovingController;
 use App\Http\Controllers\OcpiController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PersonController;
@@ -58,6 +59,7 @@ Route::middleware(['auth', MayAct::class])->name('api.')->group(static function 
     Route::get('sessions', [SessionController::class, 'index'])->name('sessions');
     Route::get('sessions/{session}', [SessionController::class, 'show'])->name('session.show');
     Route::get('sessions/{session}/readings', [ReadingController::class, 'index'])->name('session.readings');
+    Route::get('garage/export', [MovingController::class, 'export'])->name('garage.export');
     Route::get('people', [PeopleController::class, 'index'])->name('people');
     Route::delete('people/{person}', [PeopleController::class, 'remove'])->name('people.remove');
 });
@@ -87,6 +89,7 @@ Route::middleware(['auth', MayAct::class.':record'])->name('api.')->group(static
 Route::middleware(['auth', MayAct::class.':keep'])->name('api.')->group(static function (): void {
     Route::put('garage', [GaragesController::class, 'update'])->name('garage.change');
     Route::delete('garage', [GaragesController::class, 'destroy'])->name('garage.end');
+    Route::post('garage/import', [MovingController::class, 'import'])->name('garage.import');
     Route::put('garage/habits', [GarageController::class, 'habits'])->name('garage.habits');
     Route::delete('pieces/{kind}/{piece}', [PieceController::class, 'destroy'])->name('pieces.remove');
     Route::post('pieces/{kind}/{piece}/restore', [PieceController::class, 'restore'])->name('pieces.restore');

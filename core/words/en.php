@@ -494,7 +494,7 @@ return [
     'field.id_taken' => '"{id}" is the id of another piece of this case',
     'field.id_means_something' => '"{id}" names a link of every chain and cannot be the id of an adapter',
     'field.twice' => '"{id}" stands twice',
-    'field.version' => '{version} is not known; this program reads version {known}',
+    'field.version' => '{version} is not known; this program reads up to version {known}',
     'field.min_above_max' => '{min} lies above max_v ({max})',
     'field.target_below_start' => '{to} lies below soc_from ({from})',
     'field.no_inlets' => 'a vehicle needs at least one inlet',

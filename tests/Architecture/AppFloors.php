@@ -18,6 +18,7 @@ final class AppFloors
         ['Models'],
         ['Equipment', 'People'],
         ['Sessions', 'Networks'],
+        ['Moving'],
         ['Demo'],
         ['Http', 'Console'],
         ['Providers'],

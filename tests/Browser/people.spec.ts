@@ -141,3 +141,32 @@ test('a garage is ended by its name, and its keeper makes another', async ({ pag
   await page.getByRole('button', { name: 'Make this garage' }).click();
   await expect(page.getByText('Wren wharf').first()).toBeVisible();
 });
+
+test('a whole garage leaves as a file and comes into another', async ({ page, browser, baseURL }) => {
+  const context = await browser.newContext({ baseURL });
+  const lanternfish = await context.newPage();
+  await openDemo(lanternfish);
+  await lanternfish.goto('/you');
+  const [download] = await Promise.all([
+    lanternfish.waitForEvent('download'),
+    lanternfish.getByRole('link', { name: 'Save everything as a file' }).click(),
+  ]);
+  expect(download.suggestedFilename()).toBe('the-lanternfish-puppet-company.garage.json');
+  const file = await download.path();
+
+  await begin(page);
+  await page.goto('/you');
+  await page.getByLabel('Bring a garage file in').setInputFiles(file);
+  await expect(page.getByText(/\d+ pieces added; nothing replaced/)).toBeVisible();
+  await page.getByLabel('Bring a garage file in').setInputFiles(file);
+  await expect(page.getByText('Nothing is new')).toBeVisible();
+  await page.getByLabel('Bring a garage file in').setInputFiles({
+    name: 'shopping.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"milk": 2}'),
+  });
+  await expect(page.getByRole('alert')).toBeVisible();
+  await page.getByRole('link', { name: 'Board' }).click();
+  await expect(page.getByRole('grid', { name: 'Cars at chargers' })).toBeVisible();
+  await context.close();
+});

@@ -137,7 +137,7 @@ final class UserCommand extends CoreCommand
     private function mustHold(array $typed, array $rules): void
     {
         foreach (Validator::make($typed, $rules)->errors()->toArray() as $field => $problems) {
-            throw FieldError::at((string) $field, Message::of('console.refused', why: lcfirst((string) $problems[0])));
+            throw FieldError::at((string) $field, Message::of('app.refused', why: lcfirst((string) $problems[0])));
         }
     }
 

@@ -28,6 +28,9 @@ final class CaseReader
 
     public const VERSION = 1;
 
+    /** Version 1 is read for ever. */
+    public const NEWEST_GARAGE = 2;
+
     public function __construct(private readonly EquipmentReader $equipment = new EquipmentReader)
     {
     }
@@ -41,7 +44,7 @@ final class CaseReader
     /** @throws FieldError */
     public function case(Node $node): FitCase
     {
-        self::mustBe($node, self::FORMAT);
+        self::mustBe($node, self::FORMAT, self::VERSION);
         $outlet = $this->equipment->outlet($node->object('outlet'));
         $vehicle = $this->equipment->vehicle($node->object('vehicle'));
 
@@ -55,13 +58,13 @@ final class CaseReader
     }
 
     /**
-     * A whole garage (`harmozon/garage`, version 1): `vehicles`, `adapters`, `outlets`, policy and conditions.
+     * A whole garage (`harmozon/garage`, version 1 or 2): `vehicles`, `adapters`, `outlets`, policy and conditions.
      *
      * @throws FieldError
      */
     public function garage(Node $node): GarageFile
     {
-        self::mustBe($node, self::GARAGE_FORMAT);
+        self::mustBeGarage($node);
         $vehicles = self::each($node, 'vehicles', $this->equipment->vehicle(...));
         $outlets = self::each($node, 'outlets', $this->equipment->outlet(...));
 
@@ -95,14 +98,20 @@ final class CaseReader
         return $pieces;
     }
 
-    private static function mustBe(Node $node, string $format): void
+    /** @throws FieldError when it is no garage's document, or one of a version to come */
+    public static function mustBeGarage(Node $node): void
+    {
+        self::mustBe($node, self::GARAGE_FORMAT, self::NEWEST_GARAGE);
+    }
+
+    private static function mustBe(Node $node, string $format, int $newest): void
     {
         if ($node->text('format') !== $format) {
             throw $node->fail('format', Message::of('field.expected_format', format: $format));
         }
         $version = $node->raw('version') ?? throw $node->fail('version', Message::of('field.required'));
-        if ($version !== self::VERSION) {
-            throw $node->fail('version', Message::of('field.version', version: (string) json_encode($version), known: Amount::count(self::VERSION)));
+        if (! is_int($version) || $version < self::VERSION || $version > $newest) {
+            throw $node->fail('version', Message::of('field.version', version: (string) json_encode($version), known: Amount::count($newest)));
         }
     }
 

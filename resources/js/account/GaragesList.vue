@@ -4,7 +4,9 @@ import { api, ask } from '@/api/client';
 import { useAccount } from '@/stores/account';
 import { useAttempt } from '@/ui/useAttempt';
 import { say } from '@/words/say';
+import Said from '@/words/Said.vue';
 import GarageFields from './GarageFields.vue';
+import MoveGarage from './MoveGarage.vue';
 import { suggested } from './newGarage';
 
 /** The garages one belongs to: from one to another, one more, and the end of the one one stands in. */
@@ -54,9 +56,16 @@ const end = () => attempt(() => account.stand(ask(api.DELETE('/garage', { body: 
         <button type="button" class="text-button" @click="isMaking = false">{{ say('garages.not') }}</button>
       </div>
     </form>
+    <MoveGarage />
     <template v-if="account.may('keep')">
       <h3>{{ say('end.garage') }}</h3>
-      <p class="quiet">{{ say('end.garage_how') }}</p>
+      <p class="quiet">
+        <Said code="end.garage_how">
+          <template #file
+            ><a href="/api/garage/export" download>{{ say('move.file') }}</a></template
+          >
+        </Said>
+      </p>
       <button v-if="!isEnding" type="button" class="text-button" @click="isEnding = true">
         {{ say('end.garage') }}
       </button>

@@ -121,7 +121,7 @@ h1,
   max-width: 26em;
 }
 
-.fields label {
+.fields :deep(label) {
   margin-top: 4px;
   font-weight: 600;
 }

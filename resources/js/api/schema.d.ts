@@ -363,6 +363,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/garage/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything the garage holds, but its sessions, in one document (garage.schema.json) */
+        get: operations["exportGarage"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/garage/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring such a document in, whole or not at all; what stands here otherwise is left, or replaced */
+        post: operations["importGarage"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/terms": {
         parameters: {
             query?: never;
@@ -2367,6 +2401,68 @@ export interface operations {
         };
         responses: {
             200: components["responses"]["Me"];
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    exportGarage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The document */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        format: string;
+                        version: number;
+                    };
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+        };
+    };
+    importGarage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                    /** @enum {string} */
+                    replace?: "0" | "1";
+                };
+            };
+        };
+        responses: {
+            /** @description What came of it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        added: number;
+                        replaced: number;
+                        same: number;
+                        kept: string[];
+                    };
+                };
+            };
             401: components["responses"]["Message"];
             403: components["responses"]["Message"];
             422: components["responses"]["Refused"];

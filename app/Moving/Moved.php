@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Moving;
+
+/** What a document brought into a garage. */
+final class Moved
+{
+    public int $added = 0;
+
+    public int $replaced = 0;
+
+    public int $same = 0;
+
+    /** @var list<string> names of pieces that stand here otherwise, and were left as they are */
+    public array $kept = [];
+
+    /** @return array{added: int, replaced: int, same: int, kept: list<string>} */
+    public function toArray(): array
+    {
+        return ['added' => $this->added, 'replaced' => $this->replaced, 'same' => $this->same, 'kept' => $this->kept];
+    }
+}

@@ -1,0 +1,202 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Garage\Role;
+use App\Models\Adapter;
+use App\Models\Garage;
+use App\Models\NetworkTerm;
+use App\Models\Outlet;
+use App\Models\Place;
+use App\Models\User;
+use App\Models\Vehicle;
+use App\Moving\GarageDocument;
+use Harmozon\Core\Files\CaseReader;
+use Harmozon\Core\Files\Node;
+use Harmozon\Core\Tests\Cases;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Testing\TestResponse;
+use Opis\JsonSchema\Validator;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Contract;
+use Tests\TestCase;
+
+/** A whole garage leaves as one document and comes back. */
+final class MovingTest extends TestCase
+{
+    use RefreshDatabase;
+
+    public function test_what_was_written_comes_back_the_same_to_the_byte_and_twice_adds_nothing(): void
+    {
+        $json = $this->export($this->lanternfish());
+        $keeper = $this->keeper();
+        $first = $this->bring($keeper, $json)->assertOk();
+        Contract::holds('POST', '/garage/import', $first);
+
+        self::assertSame([$this->pieces($json), 0, 0, []], array_values($first->json() === null ? [] : [$first->json('added'), $first->json('replaced'), $first->json('same'), $first->json('kept')]));
+        self::assertSame($json, $this->export($keeper));
+        $this->bring($keeper, $json)->assertJson(['added' => 0, 'replaced' => 0, 'same' => $this->pieces($json), 'kept' => []]);
+        self::assertSame($json, $this->export($keeper));
+        // The garage it came from still stands as it was.
+        self::assertSame($json, $this->export($this->demoUser()));
+        $this->getJson('/api/board?first=20')->assertOk();
+    }
+
+    public function test_the_document_is_what_its_schema_says_and_the_core_reads_it(): void
+    {
+        $json = $this->export($this->lanternfish());
+        self::assertTrue(self::schemaAccepts($json));
+        self::assertNotSame([], (new CaseReader)->garage(Node::fromJson($json))->vehicles);
+        self::assertStringContainsString('"party": "XX*FRN"', $json);
+        self::assertFalse(self::schemaAccepts(str_replace('"version": 2', '"version": 3', $json)));
+        Contract::holds('GET', '/garage/export', $this->getJson('/api/garage/export')->assertHeader('Content-Disposition', 'attachment; filename=the-lanternfish-puppet-company.garage.json'));
+    }
+
+    public function test_what_stands_here_otherwise_is_left_and_named_or_replaced(): void
+    {
+        $json = $this->export($this->lanternfish());
+        $keeper = $this->keeper();
+        $this->bring($keeper, $json)->assertOk();
+        [$van, $adapter] = $this->inside($keeper, static fn (): array => [Vehicle::query()->where('name', 'Brindle')->firstOrFail(), Adapter::query()->firstOrFail()]);
+        $this->putJson("/api/pieces/vehicles/{$van->ulid}", ['version' => $van->version, 'changes' => ['km_per_kwh' => 3.3]])->assertOk();
+        $this->deleteJson("/api/pieces/adapters/{$adapter->ulid}")->assertNoContent();
+        $own = $this->postJson('/api/pieces/vehicles', ['name' => 'Our own', 'spec' => ['inlets' => [['coupler' => 'ccs1']]]])->assertCreated()->json('id');
+
+        $this->bring($keeper, $json)->assertJson(['added' => 1, 'replaced' => 0, 'kept' => ['Brindle']]);
+        self::assertSame(3.3, $this->inside($keeper, static fn (): mixed => $van->refresh()->spec['km_per_kwh']));
+        $version = $van->version;
+        $this->bring($keeper, $json, replace: true)->assertJson(['added' => 0, 'replaced' => 1, 'kept' => []]);
+        self::assertNotSame(3.3, $this->inside($keeper, static fn (): mixed => $van->refresh()->spec['km_per_kwh']));
+        self::assertSame($version + 1, $van->version);
+        self::assertSame(1, $this->inside($keeper, static fn (): int => Vehicle::query()->where('ulid', $own)->count()));
+        // Settings come into an empty garage only.
+        $this->putJson('/api/garage', ['name' => 'Rook wharf'])->assertOk();
+        $this->bring($keeper, $json)->assertOk();
+        $this->getJson('/api/me')->assertJsonPath('garage.name', 'Rook wharf');
+    }
+
+    public function test_a_file_of_version_1_is_read_for_ever(): void
+    {
+        $keeper = $this->keeper();
+        $file = (string) json_encode(['format' => 'harmozon/garage', 'version' => 1, 'vehicles' => [Cases::CAR], 'adapters' => [Cases::ADAPTER], 'outlets' => [Cases::DC_POST]]);
+        $this->bring($keeper, $file)->assertJson(['added' => 4]);
+        $this->bring($keeper, $file)->assertJson(['added' => 0, 'same' => 4]);
+        self::assertSame(['Test car', 'A1', 'Imported', 'Test post'], $this->inside($keeper, static fn (): array => [Vehicle::query()->firstOrFail()->name, Adapter::query()->firstOrFail()->tag, Place::query()->firstOrFail()->name, Outlet::query()->firstOrFail()->name]));
+        self::assertTrue(self::schemaAccepts($file));
+        // And written as what it is now.
+        $second = $this->person('second', Role::Keeper, Garage::query()->create(['name' => 'Second yard']));
+        $json = $this->export($keeper);
+        $this->bring($second, $json)->assertJson(['added' => 4]);
+        self::assertSame($json, $this->export($second));
+    }
+
+    /** @param  callable(array<string, mixed>): array<string, mixed>  $spoil */
+    #[DataProvider('faults')]
+    public function test_a_document_that_cannot_be_is_refused_by_its_field_and_nothing_is_written(callable $spoil, string $field): void
+    {
+        $document = json_decode($this->export($this->lanternfish()), true);
+        $keeper = $this->keeper();
+        $response = $this->bring($keeper, (string) json_encode($spoil($document)))->assertUnprocessable();
+
+        self::assertSame([$field], array_keys($response->json('errors')));
+        self::assertSame([0, 0, 0, 0], $this->inside($keeper, static fn (): array => [Vehicle::query()->count(), Place::query()->count(), Outlet::query()->count(), NetworkTerm::query()->count()]));
+        $this->getJson('/api/me')->assertJsonPath('garage.name', 'Rook yard');
+    }
+
+    /** @return iterable<string, array{callable(array<string, mixed>): array<string, mixed>, string}> */
+    public static function faults(): iterable
+    {
+        $at = static fn (string $path, mixed $value): callable => static fn (array $d): array => Cases::changed($d, [$path => $value]);
+        yield 'another format' => [$at('format', 'other'), 'format'];
+        yield 'a version to come' => [$at('version', 3), 'version'];
+        yield 'a plate that cannot be' => [$at('vehicles.2.inlets.0.dc.max_v', -4), 'vehicles[2].inlets[0].dc.max_v'];
+        yield 'the last outlet' => [static fn (array $d): array => Cases::changed($d, ['outlets.'.(count($d['outlets']) - 1).'.coupler' => 'round']), 'outlets[12].coupler'];
+        yield 'an id twice' => [static fn (array $d): array => Cases::changed($d, ['adapters.1.id' => $d['adapters'][0]['id']]), 'adapters[1].id'];
+        yield 'an outlet of no place' => [$at('outlets.0.place', 'nowhere'), 'outlets'];
+        yield 'an outlet that names none' => [$at('outlets.0.place', null), 'outlets[0].place'];
+        yield 'another currency' => [$at('settings.currency', 'euro'), 'settings.currency'];
+        yield 'a tag as long as a name' => [$at('adapters.0.tag', 'Tenon'), 'adapters[0].tag'];
+        yield 'a word that means nothing of ours' => [$at('mappings.0.ours', 'pantograph'), 'terms[0].ours'];
+        yield 'vehicles in words' => [$at('vehicles', 'all'), 'vehicles'];
+    }
+
+    public function test_what_is_no_document_at_all(): void
+    {
+        $keeper = $this->keeper();
+        foreach (['', '[]', 'null', '{"format":', "\xFF\xFE", str_repeat('[', 500)] as $text) {
+            Contract::holds('POST', '/garage/import', $this->bring($keeper, $text)->assertUnprocessable());
+        }
+        $this->postJson('/api/garage/import', [])->assertUnprocessable();
+        $this->actingAs($this->person('driver', Role::Driver, $keeper->garage));
+        $this->postJson('/api/garage/import', [])->assertForbidden();
+        $this->getJson('/api/garage/export')->assertOk();
+    }
+
+    public function test_at_the_command_line(): void
+    {
+        $demo = $this->lanternfish();
+        $keeper = $this->keeper();
+        $file = tempnam(sys_get_temp_dir(), 'garage');
+        try {
+            file_put_contents($file, $this->export($demo));
+            $this->artisan('harmozon:import', ['garage' => $file, '--user' => $keeper->email])->expectsOutputToContain(' added, 0 replaced')->assertSuccessful();
+            $this->artisan('harmozon:import', ['garage' => $file, '--user' => $keeper->email, '--json' => true])->expectsOutputToContain('"added": 0')->assertSuccessful();
+            $this->artisan('harmozon:export', ['--user' => $keeper->email])->expectsOutputToContain('"format": "harmozon/garage"')->assertSuccessful();
+            foreach ([['harmozon:export', []], ['harmozon:export', ['--user' => 'nobody@another.example']], ['harmozon:import', ['garage' => '/no/such/file', '--user' => $keeper->email]], ['harmozon:import', ['garage' => __FILE__, '--user' => $keeper->email]], ['harmozon:import', ['garage' => $file]]] as [$command, $bad]) {
+                $this->artisan($command, $bad)->assertExitCode(2);
+            }
+        } finally {
+            unlink($file);
+        }
+    }
+
+    /** The demo's keeper; the garage has a network's place with words of its own. */
+    private function lanternfish(): User
+    {
+        $user = $this->demoUser();
+        $connector = ['id' => '1', 'standard' => 'PANTOGRAPH', 'power_type' => 'DC', 'max_voltage' => 920, 'max_amperage' => 200, 'max_electric_power' => 120_000];
+        $file = (string) json_encode([['id' => 'L1', 'country_code' => 'XX', 'party_id' => 'FRN', 'name' => 'Sluice wharf', 'evses' => [['uid' => 'E1', 'connectors' => [$connector]]]]]);
+        $this->actingAs($user)->post('/api/ocpi/import', ['file' => UploadedFile::fake()->createWithContent('l.json', $file), 'terms' => json_encode(['terms' => [['kind' => 'standard', 'theirs' => 'PANTOGRAPH', 'ours' => 'ccs1']]])], ['Accept' => 'application/json'])->assertSuccessful();
+
+        return $user;
+    }
+
+    private function keeper(): User
+    {
+        return $this->person('rook', Role::Keeper, Garage::query()->create(['name' => 'Rook yard']));
+    }
+
+    private function export(User $user): string
+    {
+        $garage = Garage::query()->findOrFail($user->refresh()->garage_id);
+
+        return $this->inside($user, fn (): string => $this->app->make(GarageDocument::class)->json($garage));
+    }
+
+    /** @return TestResponse<\Symfony\Component\HttpFoundation\Response> */
+    private function bring(User $user, string $json, bool $replace = false): TestResponse
+    {
+        return $this->actingAs($user)->post('/api/garage/import', ['file' => UploadedFile::fake()->createWithContent('g.json', $json), 'replace' => $replace ? '1' : '0'], ['Accept' => 'application/json']);
+    }
+
+    private function pieces(string $json): int
+    {
+        $document = json_decode($json, true);
+
+        return array_sum(array_map(static fn (string $kind): int => count($document[$kind]), ['vehicles', 'adapters', 'places', 'outlets']));
+    }
+
+    private static function schemaAccepts(string $json): bool
+    {
+        $validator = new Validator;
+        foreach (['case', 'garage'] as $name) {
+            $schema = json_decode((string) file_get_contents(public_path("schema/{$name}.schema.json")), false, 512, JSON_THROW_ON_ERROR);
+            $validator->resolver()?->registerRaw($schema);
+        }
+
+        return $validator->validate(json_decode($json, false, 512, JSON_THROW_ON_ERROR), $schema->{'$id'})->isValid();
+    }
+}
