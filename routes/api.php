@@ -60,6 +60,7 @@ Route::middleware(['auth', MayAct::class])->name('api.')->group(static function 
     Route::get('sessions/{session}', [SessionController::class, 'show'])->name('session.show');
     Route::get('sessions/{session}/readings', [ReadingController::class, 'index'])->name('session.readings');
     Route::get('garage/export', [MovingController::class, 'export'])->name('garage.export');
+    Route::get('put-aside', [MovingController::class, 'putAside'])->name('put-aside');
     Route::get('people', [PeopleController::class, 'index'])->name('people');
     Route::delete('people/{person}', [PeopleController::class, 'remove'])->name('people.remove');
 });

@@ -155,3 +155,15 @@ test('a session that expires while one types: one signs in where one stands', as
   await expect(editor).toBeHidden();
   await expect(page.getByText('typed before')).toBeVisible();
 });
+
+test('what was put aside is found again in a list, long after the undo has gone', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/kit');
+  await page.getByRole('button', { name: 'Remove Pippin' }).click();
+  await expect(page.getByRole('button', { name: 'Remove Pippin' })).toHaveCount(0);
+  await page.reload();
+  await page.getByRole('button', { name: 'Show what was put aside' }).click();
+  await page.getByRole('button', { name: 'Bring back Pippin' }).click();
+  await expect(page.getByText('Nothing was put aside in the last 30 days.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Remove Pippin' })).toBeVisible();
+});

@@ -8,6 +8,7 @@ use App\Http\Requests\MoveRequest;
 use App\Models\Garage;
 use App\Moving\GarageDocument;
 use App\Moving\GarageImport;
+use App\Moving\PutAside;
 use App\People\Who;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
@@ -30,6 +31,12 @@ final class MovingController extends Controller
     public function import(MoveRequest $request, GarageImport $import): JsonResponse
     {
         return response()->json($import->bring(self::garage(), (string) $request->upload()->get(), $request->boolean('replace'))->toArray());
+    }
+
+    /** What was put aside and can be brought back. */
+    public function putAside(PutAside $aside): JsonResponse
+    {
+        return response()->json(['days' => PutAside::DAYS, 'items' => $aside->told()]);
     }
 
     private static function garage(): Garage

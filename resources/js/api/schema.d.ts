@@ -397,6 +397,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/put-aside": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was put aside in the last days and can be brought back, the newest first, no more than 500 */
+        get: operations["putAside"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/terms": {
         parameters: {
             query?: never;
@@ -954,6 +971,14 @@ export interface components {
                 last_seen: string;
                 is_here: boolean;
             }[];
+        };
+        PutAside: {
+            /** @enum {string} */
+            kind: "vehicles" | "adapters" | "outlets" | "places" | "sessions";
+            id: string;
+            name: string;
+            /** Format: date-time */
+            at: string;
         };
         Invitation: {
             id: string;
@@ -2466,6 +2491,31 @@ export interface operations {
             401: components["responses"]["Message"];
             403: components["responses"]["Message"];
             422: components["responses"]["Refused"];
+        };
+    };
+    putAside: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What was put aside */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        days: number;
+                        items: components["schemas"]["PutAside"][];
+                    };
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
         };
     };
     terms: {

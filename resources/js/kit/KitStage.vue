@@ -9,6 +9,7 @@ import HabitsForm from './HabitsForm.vue';
 import OcpiImport from './OcpiImport.vue';
 import PlateCard from './PlateCard.vue';
 import PlateEditor from './PlateEditor.vue';
+import PutAside from './PutAside.vue';
 import { useAttempt } from '@/ui/useAttempt';
 import { say, type Code } from '@/words/say';
 
@@ -150,6 +151,7 @@ const newCar = (): Draft => ({
       </button>
       <a class="text-button" href="/api/ocpi/export" download="harmozon-locations.json">{{ say('kit.export') }}</a>
     </p>
+    <PutAside v-if="account.may('record')" />
     <section v-if="account.may('keep')" aria-labelledby="habits-title">
       <div class="head">
         <h2 id="habits-title">{{ say('habits.title') }}</h2>

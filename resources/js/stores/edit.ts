@@ -2,6 +2,7 @@ import { defineStore } from 'pinia';
 import { api, ask } from '@/api/client';
 import { differences, same } from '@/api/differences';
 import { say } from '@/words/say';
+import { useAccount } from './account';
 import { useUndo } from './undo';
 import { useBoard } from './board';
 import { useGarage } from './garage';
@@ -38,6 +39,7 @@ function changed(before: Draft, after: Draft): Partial<Draft> & { changes?: Reco
 
 /** Writes pieces of the garage, and has every answer worked out anew. */
 export const useEdit = defineStore('edit', () => {
+  const account = useAccount();
   const garage = useGarage();
   const board = useBoard();
   const rail = useRail();
@@ -75,6 +77,10 @@ export const useEdit = defineStore('edit', () => {
   async function create(kind: PieceKind, draft: Draft): Promise<string> {
     const { id } = await ask(api.POST('/pieces/{kind}', { params: { path: { kind } }, body: draft }));
     await refresh();
+    // Who may not put anything aside has nothing to take back here.
+    if (!account.may('keep')) {
+      return id;
+    }
     undo.done(say('kit.added', { name: draft.name }), async () => {
       await ask(api.DELETE('/pieces/{kind}/{piece}', at(kind, id)));
       await refresh();

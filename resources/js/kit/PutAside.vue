@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue';
+import { api, ask } from '@/api/client';
+import type { components } from '@/api/schema';
+import { useAccount } from '@/stores/account';
+import { useEdit } from '@/stores/edit';
+import { useUndo } from '@/stores/undo';
+import { day, hour } from '@/ui/figures';
+import { useAttempt } from '@/ui/useAttempt';
+import { say, type Code } from '@/words/say';
+
+type Item = components['schemas']['PutAside'];
+
+/** Everything that was put aside lately, to be brought back. */
+const account = useAccount();
+const edit = useEdit();
+const undo = useUndo();
+const told = ref<{ days: number; items: Item[] } | null>(null);
+const { isBusy, error, attempt } = useAttempt();
+const zone = account.me?.garage?.timezone ?? 'UTC';
+
+const KINDS: Record<Item['kind'], Code> = {
+  vehicles: 'aside.vehicles',
+  adapters: 'aside.adapters',
+  outlets: 'aside.outlets',
+  places: 'aside.places',
+  sessions: 'aside.sessions',
+};
+
+const load = () =>
+  attempt(async () => {
+    told.value = await ask(api.GET('/put-aside'));
+  });
+
+const back = (item: Item) =>
+  attempt(async () => {
+    if (item.kind === 'sessions') {
+      await ask(api.POST('/sessions/{session}/restore', { params: { path: { session: item.id } } }));
+    } else {
+      await edit.restore(item.kind, item.id);
+    }
+    told.value = await ask(api.GET('/put-aside'));
+  });
+
+// What is put aside, or taken back, above is seen here at once.
+watch(undo.offer, () => told.value && load());
+</script>
+
+<template>
+  <section aria-labelledby="aside-title">
+    <div class="head">
+      <h2 id="aside-title">{{ say('aside.title') }}</h2>
+      <button v-if="!told" type="button" class="text-button" :disabled="isBusy" @click="load">
+        {{ say('aside.show') }}
+      </button>
+    </div>
+    <p v-if="error" class="complaint" role="alert">{{ error }}</p>
+    <template v-if="told">
+      <p class="quiet">{{ say(told.items.length > 0 ? 'aside.how' : 'aside.none', { days: told.days }) }}</p>
+      <ul>
+        <li v-for="item in told.items" :key="item.id">
+          <div>
+            <strong>{{ item.name }}</strong>
+            <span class="quiet">{{
+              say('aside.at', { kind: say(KINDS[item.kind]), day: day(item.at, zone), hour: hour(item.at, zone) })
+            }}</span>
+          </div>
+          <button
+            v-if="item.kind === 'sessions' || account.may('keep')"
+            type="button"
+            class="text-button"
+            :disabled="isBusy"
+            @click="back(item)"
+          >
+            {{ say('aside.back') }}<span class="sr-only">{{ say('kit.of', { name: item.name }) }}</span>
+          </button>
+        </li>
+      </ul>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  gap: 18px;
+  align-items: baseline;
+}
+
+ul {
+  max-width: 720px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+li {
+  display: flex;
+  gap: 16px;
+  align-items: baseline;
+  justify-content: space-between;
+  padding: 7px 0;
+  border-bottom: 1px solid var(--line);
+}
+
+li div {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 12px;
+}
+
+button {
+  white-space: nowrap;
+}
+</style>
