@@ -203,3 +203,30 @@ test('numbers, distances and temperatures are written as where the garage is', a
   // The cable's 1.9 m.
   await expect(page.getByText(/cable 6,2 ft/)).toBeVisible();
 });
+
+test('on a phone the board is one car at a time, and never a table to drag sideways', async ({ browser, baseURL }) => {
+  for (const width of [390, 320]) {
+    const context = await browser.newContext({ viewport: { width, height: 844 }, hasTouch: true, baseURL });
+    const page = await context.newPage();
+    await openDemo(page);
+    await expect(page.getByRole('grid')).toHaveCount(0);
+    await page.getByRole('group', { name: 'Whose stops' }).getByRole('button', { name: 'Brindle' }).tap();
+    await expect(cell(page, 'Brindle', 'Fernway 350')).toHaveAccessibleName(/Charges, 158 kW/);
+    await expect(cell(page, 'Brindle', 'Fernway 350')).toContainText("limit: station's amps");
+    await expect(cell(page, 'Brindle', 'Fernway 50, chademo')).toContainText('the shapes do not mate');
+    await expect(cell(page, 'Brindle', 'Millrace post, j3400')).toContainText('more volts than a rating');
+    await expect(cell(page, 'Pippin', 'Fernway 350')).toHaveCount(0);
+    expect(
+      await page.evaluate(() =>
+        [...document.querySelectorAll('[data-scrolls], html')].every((e) => e.scrollWidth <= e.clientWidth),
+      ),
+    ).toBe(true);
+
+    await cell(page, 'Brindle', 'Fernway 350').tap();
+    await expect(page.getByRole('heading', { name: 'Brindle at Fernway 350', level: 2 })).toBeVisible();
+    // What is chosen stands in the address, and the board opens with its car.
+    await page.reload();
+    await expect(cell(page, 'Brindle', 'Fernway 350')).toHaveAttribute('aria-pressed', 'true');
+    await context.close();
+  }
+});

@@ -24,7 +24,9 @@ export const demo = { email: 'marionette@lanternfish.example', password: 'doveta
 export async function openDemo(page: Page): Promise<void> {
   await page.goto('/sign-in');
   await page.getByRole('button', { name: 'Open the demo garage' }).click();
-  await expect(page.getByRole('grid', { name: 'Cars at chargers' })).toBeVisible();
+  // A table, or on a phone one car at a time.
+  const table = page.getByRole('grid', { name: 'Cars at chargers' });
+  await expect(table.or(page.getByRole('group', { name: 'Cars at chargers' }))).toBeVisible();
 }
 
 /** The board's cell for a car at a charger, by what a screen reader says of it. */
@@ -33,6 +35,10 @@ export function cell(page: Page, car: string, charger: string) {
 }
 
 export async function choose(page: Page, car: string, charger: string): Promise<void> {
+  const chips = page.getByRole('group', { name: 'Whose stops' });
+  if ((await chips.count()) > 0) {
+    await chips.getByRole('button', { name: car }).click();
+  }
   await cell(page, car, charger).click();
   await expect(page.getByRole('heading', { name: `${car} at ${charger}`, level: 2 })).toBeVisible();
 }

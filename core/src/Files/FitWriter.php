@@ -6,6 +6,7 @@ namespace Harmozon\Core\Files;
 
 use Harmozon\Core\Chain\Unread;
 use Harmozon\Core\Fit\Answer;
+use Harmozon\Core\Fit\Brief;
 use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Fit\Change;
 use Harmozon\Core\Fit\Figure;
@@ -116,6 +117,7 @@ final readonly class FitWriter
             'adapters' => $best->chain->adapterIds(),
             'binding' => $best->peak?->binding->value,
             ...$this->why($best),
+            'brief' => $this->voice->say(Brief::of($best)),
             'asks' => array_map($this->ask(...), array_merge(...array_map(static fn (GateResult $g): array => $g->missing, $best->gates))),
         ];
     }

@@ -1212,6 +1212,8 @@ export interface components {
             heats: boolean;
         };
         Cell: {
+            /** @description Why in about five words */
+            brief: string;
             asks: components["schemas"]["Ask"][];
             outlet: string;
             vehicle: string;

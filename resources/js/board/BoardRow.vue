@@ -2,11 +2,10 @@
 import { onBeforeUnmount, onMounted, ref } from 'vue';
 import type { Outlet, Vehicle } from '@/api/client';
 import { useBoard } from '@/stores/board';
-import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
-import { listed, say } from '@/words/say';
+import { say } from '@/words/say';
 import BoardCell from './BoardCell.vue';
-import { told } from './told';
+import { useCellWords } from './useCellWords';
 
 /** One outlet with every car; its cells are drawn only while it is near what is in view. */
 const props = defineProps<{
@@ -25,7 +24,6 @@ const emit = defineEmits<{
   there: [element: HTMLElement | null];
 }>();
 
-const garage = useGarage();
 const board = useBoard();
 const rail = useRail();
 const element = ref<HTMLElement>();
@@ -36,22 +34,8 @@ onBeforeUnmount(() => emit('there', null));
 const cellOf = (vehicle: string) => board.cell(props.outlet.id, vehicle);
 const isChosen = (vehicle: string) => rail.pick.outlet === props.outlet.id && rail.pick.vehicle === vehicle;
 
-function words(car: Vehicle): string {
-  const cell = cellOf(car.id);
-  if (!cell) {
-    return say('board.cell_unknown');
-  }
-  const answer = cell.flows === 'yes' ? say('board.cell_flows', { outcome: cell.title, kw: told(cell) }) : cell.title;
-  const through =
-    cell.adapters.length > 0
-      ? say('board.cell_through', { answer, adapters: listed('and', cell.adapters.map(garage.tag)) })
-      : answer;
-  return say('board.cell', {
-    car: car.name,
-    outlet: props.outlet.name,
-    answer: cell.other_way_is_hazard ? say('board.cell_other_hazard', { answer: through }) : through,
-  });
-}
+const wordsOf = useCellWords();
+const words = (car: Vehicle): string => wordsOf(cellOf(car.id), car.name, props.outlet.name);
 </script>
 
 <template>

@@ -10,6 +10,7 @@ import Said from '@/words/Said.vue';
 import { say } from '@/words/say';
 import BoardLegend from './BoardLegend.vue';
 import BoardMatrix from './BoardMatrix.vue';
+import BoardPhone from './BoardPhone.vue';
 import IdentifyKey from './IdentifyKey.vue';
 import WhyPanel from './WhyPanel.vue';
 
@@ -19,6 +20,7 @@ const rail = useRail();
 const isEmpty = computed(() => garage.vehicles.length === 0 || garage.places.every((p) => p.outlets.length === 0));
 const terms = useTerms();
 const isWide = useMediaQuery('(width > 1000px)');
+const isNarrow = useMediaQuery('(width <= 720px)');
 const showsDrawer = ref(false);
 const showsIdentify = ref(false);
 const why = ref<InstanceType<typeof WhyPanel>>();
@@ -83,6 +85,7 @@ watch([() => board.kit, () => board.policy], () => rail.refresh());
           </Said>
         </p>
       </EmptyState>
+      <BoardPhone v-else-if="isNarrow" @choose="choose" />
       <BoardMatrix v-else @choose="choose" />
       <div class="foot">
         <BoardLegend />

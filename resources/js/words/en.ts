@@ -219,6 +219,7 @@ export const en = {
   'board.empty': 'A board needs a car and a place',
   'board.empty_how':
     'Write down a car and an outlet in the {kit}, or bring in the file of a network: then every pair is answered here.',
+  'board.one_car': 'Whose stops',
   'board.title': 'Board: which car at which charger',
   'board.grid': 'Cars at chargers',
   'board.which_adapters': 'Which adapters',

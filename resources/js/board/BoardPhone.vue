@@ -1,0 +1,184 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue';
+import { useBoard } from '@/stores/board';
+import { useGarage } from '@/stores/garage';
+import { useRail } from '@/stores/rail';
+import { say } from '@/words/say';
+import BoardCell from './BoardCell.vue';
+import CheckCar from './CheckCar.vue';
+import { useCellWords } from './useCellWords';
+import { useNear } from './useNear';
+
+/** The board beside the car: one car at a time, each stop a row with its joint, its kW and why. */
+const emit = defineEmits<{ choose: [outlet: string, vehicle: string, opensWhy: boolean] }>();
+
+const garage = useGarage();
+const board = useBoard();
+const rail = useRail();
+const words = useCellWords();
+const { near, watch: watchRow } = useNear((id, isSeen) => board.see(id, isSeen));
+const chosen = ref(rail.pick.vehicle ?? '');
+const car = computed(() => garage.vehicle(chosen.value) ?? garage.vehicles[0]);
+const sections = computed(() => garage.places.filter((p) => p.outlets.length > 0));
+/** A list that is soon drawn is drawn as a whole; of a longer one what is near. */
+const FEW_ROWS = 80;
+const isLong = computed(() => garage.outlets.length > FEW_ROWS);
+const isNear = (outlet: string) => !isLong.value || near.has(outlet);
+const isChosen = (outlet: string) => rail.pick.outlet === outlet && rail.pick.vehicle === car.value?.id;
+
+/** At how many outlets each car charges; nothing where not every one is known. */
+function count(vehicle: string): string {
+  const cells = garage.outlets.map((o) => board.cell(o.id, vehicle));
+  return cells.every(Boolean)
+    ? say('board.count', { n: cells.filter((c) => c?.flows === 'yes').length, all: cells.length })
+    : '';
+}
+
+// Another car came into the rail, from an address or from another stage.
+watch(
+  () => rail.pick.vehicle,
+  (vehicle) => (chosen.value = vehicle ?? chosen.value),
+);
+</script>
+
+<template>
+  <div v-if="car" class="phone" role="group" :aria-label="say('board.grid')">
+    <div class="cars" role="group" :aria-label="say('board.one_car')">
+      <button
+        v-for="v in garage.vehicles"
+        :key="v.id"
+        type="button"
+        class="chip"
+        :aria-pressed="v.id === car.id"
+        @click="chosen = v.id"
+      >
+        {{ v.name }} <span class="figures count">{{ count(v.id) }}</span>
+      </button>
+    </div>
+    <section v-for="place in sections" :key="place.id" :aria-label="place.name">
+      <h2>{{ place.name }}</h2>
+      <ul>
+        <li
+          v-for="o in place.outlets"
+          :key="o.id"
+          :ref="(element) => isLong && watchRow(o.id, element as Element | null)"
+          :data-outlet="o.id"
+        >
+          <button
+            v-if="isNear(o.id)"
+            type="button"
+            class="stop"
+            :class="{ chosen: isChosen(o.id) }"
+            :aria-pressed="isChosen(o.id)"
+            @click="emit('choose', o.id, car.id, false)"
+          >
+            <span class="what">
+              <span class="sr-only">{{ words(board.cell(o.id, car.id), car.name, o.name) }}</span>
+              <strong aria-hidden="true">{{ o.name }}</strong>
+              <span class="brief">{{ board.cell(o.id, car.id)?.brief }}</span>
+            </span>
+            <span class="answer" aria-hidden="true">
+              <BoardCell v-if="board.cell(o.id, car.id)" :cell="board.cell(o.id, car.id)!" />
+              <small class="quiet">{{ board.cell(o.id, car.id)?.flows === 'yes' ? say('unit.kw') : '' }}</small>
+            </span>
+          </button>
+        </li>
+      </ul>
+    </section>
+    <CheckCar :vehicle="car.id" />
+  </div>
+</template>
+
+<style scoped>
+.cars {
+  position: sticky;
+  z-index: 2;
+  top: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin: 0 -12px;
+  padding: 8px 12px;
+  background: var(--paper);
+}
+
+.chip {
+  min-height: 36px;
+  padding: 4px 12px;
+  border: 1.5px solid var(--line-strong);
+  background: var(--paper-raised);
+  color: var(--ink);
+  font: inherit;
+  font-weight: 600;
+}
+
+.chip[aria-pressed='true'] {
+  border-color: var(--ink);
+  background: var(--ink);
+  color: var(--on-ink);
+}
+
+.count {
+  font-size: 13px;
+  font-weight: 500;
+}
+
+h2 {
+  margin: 10px 0 2px;
+  color: var(--ink-soft);
+  font-size: 14px;
+}
+
+ul {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+li {
+  min-height: 52px;
+  border-bottom: 1px solid var(--line);
+}
+
+.stop {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  justify-content: space-between;
+  width: 100%;
+  min-height: 52px;
+  padding: 6px 0;
+  border: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
+  text-align: left;
+}
+
+.stop.chosen {
+  margin: 0 -12px;
+  padding: 6px 12px;
+  width: calc(100% + 24px);
+  background: var(--paper-sunk);
+}
+
+.what {
+  display: flex;
+  flex: 1;
+  flex-direction: column;
+  min-width: 0;
+}
+
+.brief {
+  color: var(--ink-soft);
+  font-size: 14px;
+}
+
+.answer {
+  display: grid;
+  flex: none;
+  grid-template-columns: 66px minmax(34px, max-content) 18px;
+  gap: 7px;
+  align-items: center;
+}
+</style>
