@@ -4,9 +4,8 @@ import { useBoard } from '@/stores/board';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
 import { say } from '@/words/say';
-import BoardCell from './BoardCell.vue';
+import BoardStop from './BoardStop.vue';
 import CheckCar from './CheckCar.vue';
-import { useCellWords } from './useCellWords';
 import { useNear } from './useNear';
 
 /** The board beside the car: one car at a time, each stop a row with its joint, its kW and why. */
@@ -15,7 +14,6 @@ const emit = defineEmits<{ choose: [outlet: string, vehicle: string, opensWhy: b
 const garage = useGarage();
 const board = useBoard();
 const rail = useRail();
-const words = useCellWords();
 const { near, watch: watchRow } = useNear((id, isSeen) => board.see(id, isSeen));
 const chosen = ref(rail.pick.vehicle ?? '');
 const car = computed(() => garage.vehicle(chosen.value) ?? garage.vehicles[0]);
@@ -24,7 +22,6 @@ const sections = computed(() => garage.places.filter((p) => p.outlets.length > 0
 const FEW_ROWS = 80;
 const isLong = computed(() => garage.outlets.length > FEW_ROWS);
 const isNear = (outlet: string) => !isLong.value || near.has(outlet);
-const isChosen = (outlet: string) => rail.pick.outlet === outlet && rail.pick.vehicle === car.value?.id;
 
 /** At how many outlets each car charges; nothing where not every one is known. */
 function count(vehicle: string): string {
@@ -58,31 +55,15 @@ watch(
     <section v-for="place in sections" :key="place.id" :aria-label="place.name">
       <h2>{{ place.name }}</h2>
       <ul>
-        <li
+        <BoardStop
           v-for="o in place.outlets"
           :key="o.id"
-          :ref="(element) => isLong && watchRow(o.id, element as Element | null)"
-          :data-outlet="o.id"
-        >
-          <button
-            v-if="isNear(o.id)"
-            type="button"
-            class="stop"
-            :class="{ chosen: isChosen(o.id) }"
-            :aria-pressed="isChosen(o.id)"
-            @click="emit('choose', o.id, car.id, false)"
-          >
-            <span class="what">
-              <span class="sr-only">{{ words(board.cell(o.id, car.id), car.name, o.name) }}</span>
-              <strong aria-hidden="true">{{ o.name }}</strong>
-              <span class="brief">{{ board.cell(o.id, car.id)?.brief }}</span>
-            </span>
-            <span class="answer" aria-hidden="true">
-              <BoardCell v-if="board.cell(o.id, car.id)" :cell="board.cell(o.id, car.id)!" />
-              <small class="quiet">{{ board.cell(o.id, car.id)?.flows === 'yes' ? say('unit.kw') : '' }}</small>
-            </span>
-          </button>
-        </li>
+          :outlet="o"
+          :car="car"
+          :is-near="isNear(o.id)"
+          @choose="emit('choose', o.id, car.id, false)"
+          @there="(element) => isLong && watchRow(o.id, element)"
+        />
       </ul>
     </section>
     <CheckCar :vehicle="car.id" />
@@ -93,7 +74,8 @@ watch(
 .cars {
   position: sticky;
   z-index: 2;
-  top: 0;
+  /* What scrolls keeps 8 px above its content. */
+  top: -8px;
   display: flex;
   flex-wrap: wrap;
   gap: 6px;
@@ -133,52 +115,5 @@ ul {
   margin: 0;
   padding: 0;
   list-style: none;
-}
-
-li {
-  min-height: 52px;
-  border-bottom: 1px solid var(--line);
-}
-
-.stop {
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  justify-content: space-between;
-  width: 100%;
-  min-height: 52px;
-  padding: 6px 0;
-  border: 0;
-  background: none;
-  color: inherit;
-  font: inherit;
-  text-align: left;
-}
-
-.stop.chosen {
-  margin: 0 -12px;
-  padding: 6px 12px;
-  width: calc(100% + 24px);
-  background: var(--paper-sunk);
-}
-
-.what {
-  display: flex;
-  flex: 1;
-  flex-direction: column;
-  min-width: 0;
-}
-
-.brief {
-  color: var(--ink-soft);
-  font-size: 14px;
-}
-
-.answer {
-  display: grid;
-  flex: none;
-  grid-template-columns: 66px minmax(34px, max-content) 18px;
-  gap: 7px;
-  align-items: center;
 }
 </style>
