@@ -22,9 +22,14 @@ async function at(size, colorScheme, walk) {
   };
   const open = async () => {
     await page.getByRole('button', { name: 'Open the demo garage' }).click();
-    await page.getByRole('grid').waitFor();
+    // A table, or on a phone one car at a time.
+    await page.getByRole('grid').or(page.getByRole('group', { name: 'Cars at chargers' })).waitFor();
   };
   const choose = async (car, outlet) => {
+    const chips = page.getByRole('group', { name: 'Whose stops' });
+    if ((await chips.count()) > 0) {
+      await chips.getByRole('button', { name: car }).click();
+    }
     await page.getByRole('button', { name: `${car} at ${outlet}:` }).click();
     await page.getByRole('heading', { name: `${car} at ${outlet}` }).waitFor();
   };
@@ -59,7 +64,9 @@ async function session(page, picture) {
 }
 
 await at(wide, 'light', async ({ page, take, open, choose }) => {
-  await take('sign-in');
+  await page.goto('/begin');
+  await take('begin');
+  await page.goto('/sign-in');
   await open();
   await choose('Sorrel', 'Ostler, second generation');
   await take('board');
@@ -113,6 +120,9 @@ await at(wide, 'light', async ({ page, take, open, choose }) => {
   await page.getByRole('link').filter({ hasText: 'left it running' }).click();
   await page.locator('.chart svg').waitFor();
   await take('report');
+  await page.goto('/you');
+  await page.getByRole('heading', { name: 'Your garages', exact: true }).waitFor();
+  await take('people');
 });
 await at(wide, 'dark', async ({ take, open, choose }) => {
   await open();
@@ -123,6 +133,9 @@ await at(phone, 'dark', async ({ page, take, open, choose }) => {
   await open();
   await choose('Brindle', 'Ostler, second generation');
   await page.keyboard.press('Escape');
+  await page.getByRole('dialog').waitFor({ state: 'hidden' });
+  await page.evaluate(() => document.querySelector('[data-scrolls]').scrollTo(0, 0));
+  await take('board-phone');
   await page.goto('/forecast');
   await page.getByText('into the pack').waitFor();
   await take('forecast-phone');

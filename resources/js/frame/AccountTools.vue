@@ -14,7 +14,7 @@ const theme = useTheme();
       {{ theme.isNight() ? say('frame.day') : say('frame.night') }}
     </button>
     <slot />
-    <RouterLink to="/you" class="plain-button">{{ account.me?.user.name }}</RouterLink>
+    <RouterLink to="/you" class="plain-button" :title="account.me?.user.name">{{ say('frame.you') }}</RouterLink>
     <button type="button" class="plain-button" @click="account.signOut">
       {{ say('frame.sign_out') }}
     </button>
@@ -28,16 +28,13 @@ const theme = useTheme();
   align-items: center;
   color: var(--ink-soft);
   font-size: 14px;
+  white-space: nowrap;
 }
 
 .tools a {
   padding: 3px 0;
-  overflow: hidden;
-  max-width: 12em;
   color: inherit;
   text-decoration: none;
-  text-overflow: ellipsis;
-  white-space: nowrap;
 }
 
 .tools a:hover,

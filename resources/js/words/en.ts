@@ -176,6 +176,7 @@ export const en = {
   'frame.day': 'day',
   'frame.night': 'night',
   'frame.keys': 'keys',
+  'frame.you': 'you',
   'frame.sign_out': 'sign out',
   'frame.undo': 'Undo',
   'frame.dismiss': 'Dismiss',
