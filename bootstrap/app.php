@@ -16,6 +16,7 @@ use Harmozon\Core\Words\Refusal;
 use Harmozon\Core\Words\Voice;
 use Illuminate\Contracts\Console\Kernel as ConsoleKernel;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -72,11 +73,13 @@ $app = Application::configure(basePath: dirname(__DIR__))
                 'sent' => $request->json()->all(),
             ], $isGone ? 410 : 409);
         });
+        // Two who write the same at once: a check came before the other's writing.
+        $exceptions->render(static fn (UniqueConstraintViolationException $e): JsonResponse => new JsonResponse(['message' => app(Voice::class)->say(Message::of('app.taken'))], 409));
         // The framework would name its own classes and repeat the id.
         $exceptions->render(static fn (NotFoundHttpException $e, Request $request): ?JsonResponse => $request->is('api/*') && ($e->getPrevious() instanceof ModelNotFoundException || $e->getMessage() === '')
             ? new JsonResponse(['message' => app(Voice::class)->say(Message::of('app.no_such_record'))], 404)
             : null);
-        $exceptions->dontReport([Refusal::class, OutOfDate::class]);
+        $exceptions->dontReport([Refusal::class, OutOfDate::class, UniqueConstraintViolationException::class]);
         $exceptions->render(static function (Throwable $e, Request $request): ?Response {
             $trouble = $e instanceof HttpExceptionInterface || $e instanceof ValidationException ? null : Trouble::of($e);
             if ($trouble === null) {

@@ -17,6 +17,7 @@ use App\Http\Controllers\PieceController;
 use App\Http\Controllers\ReadingController;
 use App\Http\Controllers\SessionController;
 use App\Http\Middleware\MayAct;
+use App\Http\Middleware\NotMadeUp;
 use App\Http\Middleware\SameOrigin;
 use Illuminate\Support\Facades\Route;
 
@@ -35,13 +36,13 @@ Route::middleware(SameOrigin::class)->group(static function (): void {
 Route::middleware('auth')->name('api.')->group(static function (): void {
     Route::post('sign-out', [AccountController::class, 'signOut'])->name('sign-out');
     Route::get('me', [PersonController::class, 'show'])->name('me');
-    Route::put('me', [PersonController::class, 'update'])->name('me.change');
-    Route::delete('me', [PersonController::class, 'destroy'])->name('me.end');
-    Route::put('me/password', [PersonController::class, 'password'])->name('me.password');
+    Route::put('me', [PersonController::class, 'update'])->middleware(NotMadeUp::class)->name('me.change');
+    Route::delete('me', [PersonController::class, 'destroy'])->middleware(NotMadeUp::class)->name('me.end');
+    Route::put('me/password', [PersonController::class, 'password'])->middleware(NotMadeUp::class)->name('me.password');
     Route::get('me/devices', [PersonController::class, 'devices'])->name('me.devices');
     Route::delete('me/devices/{device}', [PersonController::class, 'signOutDevice'])->name('me.device');
-    Route::post('invitations/{token}/join', [DoorController::class, 'join'])->middleware('throttle:30,1')->name('join');
-    Route::post('garages', [GaragesController::class, 'store'])->name('garages.found');
+    Route::post('invitations/{token}/join', [DoorController::class, 'join'])->middleware(['throttle:30,1', NotMadeUp::class])->name('join');
+    Route::post('garages', [GaragesController::class, 'store'])->middleware(NotMadeUp::class)->name('garages.found');
     Route::put('garages/{garage}/stand', [GaragesController::class, 'stand'])->name('garages.stand');
 });
 
@@ -62,7 +63,7 @@ Route::middleware(['auth', MayAct::class])->name('api.')->group(static function 
     Route::get('garage/export', [MovingController::class, 'export'])->name('garage.export');
     Route::get('put-aside', [MovingController::class, 'putAside'])->name('put-aside');
     Route::get('people', [PeopleController::class, 'index'])->name('people');
-    Route::delete('people/{person}', [PeopleController::class, 'remove'])->name('people.remove');
+    Route::delete('people/{person}', [PeopleController::class, 'remove'])->middleware(NotMadeUp::class)->name('people.remove');
 });
 
 Route::middleware(['auth', MayAct::class.':edit'])->name('api.')->group(static function (): void {
@@ -89,7 +90,7 @@ Route::middleware(['auth', MayAct::class.':record'])->name('api.')->group(static
 
 Route::middleware(['auth', MayAct::class.':keep'])->name('api.')->group(static function (): void {
     Route::put('garage', [GaragesController::class, 'update'])->name('garage.change');
-    Route::delete('garage', [GaragesController::class, 'destroy'])->name('garage.end');
+    Route::delete('garage', [GaragesController::class, 'destroy'])->middleware(NotMadeUp::class)->name('garage.end');
     Route::post('garage/import', [MovingController::class, 'import'])->name('garage.import');
     Route::put('garage/habits', [GarageController::class, 'habits'])->name('garage.habits');
     Route::delete('pieces/{kind}/{piece}', [PieceController::class, 'destroy'])->name('pieces.remove');
@@ -98,7 +99,7 @@ Route::middleware(['auth', MayAct::class.':keep'])->name('api.')->group(static f
     Route::post('ocpi/import', [OcpiController::class, 'import'])->name('ocpi.import');
     Route::get('ocpi/imports', [OcpiController::class, 'index'])->name('ocpi.imports');
     Route::post('ocpi/imports/{import}/undo', [OcpiController::class, 'undo'])->name('ocpi.undo');
-    Route::post('people/invitations', [PeopleController::class, 'invite'])->name('people.invite');
+    Route::post('people/invitations', [PeopleController::class, 'invite'])->middleware(NotMadeUp::class)->name('people.invite');
     Route::delete('people/invitations/{invitation}', [PeopleController::class, 'withdraw'])->name('people.withdraw');
-    Route::put('people/{person}', [PeopleController::class, 'role'])->name('people.role');
+    Route::put('people/{person}', [PeopleController::class, 'role'])->middleware(NotMadeUp::class)->name('people.role');
 });

@@ -53,6 +53,14 @@ final class User extends Authenticatable implements Member
         return $this->garage?->locale;
     }
 
+    /** Whether this is an account of a made-up garage, whose password everybody knows. */
+    public function isMadeUp(): bool
+    {
+        $ending = config('harmozon.demo_domain');
+
+        return is_string($ending) && str_ends_with($this->email, $ending);
+    }
+
     /** What this person is in the garage they stand in; null where they belong to none. */
     public function role(): ?Role
     {

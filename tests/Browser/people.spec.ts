@@ -83,22 +83,40 @@ test('an invitation is accepted on a phone, once, and a driver is shown what a d
   await phone.close();
 });
 
-test('somebody of one garage joins another and goes between them', async ({ page, browser, baseURL }) => {
+test('somebody of one garage makes another and goes between them', async ({ page, browser, baseURL }) => {
   await begin(page);
   const link = await invite(page, 'reader');
 
   const context = await browser.newContext({ baseURL });
   const guest = await context.newPage();
-  await openDemo(guest);
   await guest.goto(link);
+  await guest.getByLabel('Name', { exact: true }).fill('Bo');
+  await guest.getByLabel('E-mail').fill('bo@wren.example');
+  await guest.getByLabel('Password', { exact: true }).fill('eleven pipers piping');
   await guest.getByRole('button', { name: 'Come in' }).click();
   await expect(guest.getByRole('heading', { name: 'A board needs a car and a place' })).toBeVisible();
   await guest.goto('/kit');
   await expect(guest.getByRole('heading', { name: 'Kit', level: 1 })).toBeVisible();
   await expect(guest.getByRole('button', { name: 'Add a car' })).toHaveCount(0);
+
   await guest.goto('/you');
-  await guest.getByRole('button', { name: 'Go to The Lanternfish Puppet Company' }).click();
-  await expect(guest.getByRole('grid', { name: 'Cars at chargers' })).toBeVisible();
+  await guest.getByRole('button', { name: 'One more garage' }).click();
+  await guest.getByLabel('What the garage is called').fill("Bo's yard");
+  await guest.getByRole('button', { name: 'Make this garage' }).click();
+  await expect(guest.getByRole('heading', { name: 'A board needs a car and a place' })).toBeVisible();
+  await guest.goto('/kit');
+  await expect(guest.getByRole('button', { name: 'Add a car' })).toBeVisible();
+  await guest.goto('/you');
+  await guest.getByRole('button', { name: 'Go to Wren and Daughter' }).click();
+  await expect(guest.getByText('Wren and Daughter').first()).toBeVisible();
+
+  // The made-up account, which anybody opens, is no way in.
+  const next = await invite(page, 'driver');
+  await guest.context().clearCookies();
+  await openDemo(guest);
+  await guest.goto(next);
+  await guest.getByRole('button', { name: 'Come in' }).click();
+  await expect(guest.getByRole('alert')).toContainText('Make an account of your own');
   await context.close();
 });
 

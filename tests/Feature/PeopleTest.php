@@ -67,6 +67,7 @@ final class PeopleTest extends TestCase
         yield 'a list for a name' => [['name' => ['Ida']], 'name', 'string'];
         yield 'no address' => [['email' => 'ida'], 'email', 'valid email'];
         yield 'an address that somebody has' => [['email' => 'SOMEBODY@another.example'], 'email', 'taken'];
+        yield 'an address of the made-up' => [['email' => 'puppet@Lanternfish.example'], 'email', 'must not end with'];
         yield 'eleven characters' => [['password' => 'seven swans'], 'password', 'at least 12 characters'];
         yield 'more than anybody types' => [['password' => str_repeat('swan ', 26)], 'password', 'at most 128'];
         yield 'a list for a password' => [['password' => ['a', 'b']], 'password', 'must be text'];
@@ -179,6 +180,32 @@ final class PeopleTest extends TestCase
         yield 'keeper' => [Role::Keeper, ['record', 'edit', 'keep']];
         yield 'driver' => [Role::Driver, ['record', 'edit']];
         yield 'reader' => [Role::Reader, []];
+    }
+
+    /** Anybody opens them: they are no way into a house whose door is closed, and nobody breaks them for the next. */
+    public function test_the_accounts_of_the_made_up_garages_stay_as_they_are_and_bring_nobody_in(): void
+    {
+        $keeper = $this->keeper();
+        $token = $this->invitation($keeper, Role::Reader);
+        $demo = $this->demoUser();
+        $this->actingAs($demo);
+        $password = (string) config('harmozon.demo_password');
+        foreach ([['PUT', '/api/me', ['name' => 'Mine now']], ['PUT', '/api/me', ['email' => 'mine@now.example', 'password' => $password]], ['PUT', '/api/me/password', ['password' => $password, 'new_password' => self::WREN['password']]],
+            ['DELETE', '/api/me', ['password' => $password]], ['POST', '/api/people/invitations', ['role' => 'keeper']], ['PUT', "/api/people/{$demo->ulid}", ['role' => 'reader']], ['DELETE', "/api/people/{$demo->ulid}", []],
+            ['POST', "/api/invitations/{$token}/join", []], ['POST', '/api/garages', self::GARAGE], ['DELETE', '/api/garage', ['name' => 'The Lanternfish Puppet Company']]] as [$method, $path, $body]) {
+            self::assertStringContainsString('made-up garage', (string) $this->json($method, $path, $body)->assertForbidden()->json('message'), "{$method} {$path}");
+        }
+        $this->getJson('/api/me')->assertJsonPath('user.name', $demo->name)->assertJsonPath('role', 'keeper')->assertJsonCount(1, 'garages');
+        $this->getJson("/api/invitations/{$token}")->assertOk();
+    }
+
+    public function test_two_who_take_the_same_address_at_once(): void
+    {
+        User::creating(static function (User $user): void {
+            User::withoutEvents(static fn () => User::query()->firstOrCreate(['email' => $user->email], ['ulid' => strtolower((string) \Illuminate\Support\Str::ulid()), 'name' => 'The first', 'password' => 'x']));
+        });
+        $this->postJson('/api/accounts', self::WREN)->assertConflict()->assertJsonPath('message', 'Somebody else has just written the same. Nothing was written; try again.');
+        User::flushEventListeners();
     }
 
     public function test_a_garage_is_never_left_without_a_keeper(): void

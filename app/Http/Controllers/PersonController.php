@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Garage\Role;
+use App\Http\Requests\AccountRequest;
 use App\Http\SignInDoor;
 use App\Models\Membership;
 use App\Models\User;
@@ -40,7 +41,7 @@ final class PersonController extends Controller
     public function update(Request $request, Post $post): JsonResponse
     {
         $person = Who::signedIn();
-        $typed = $request->validate(['name' => ['required_without:email', 'string', 'max:120'], 'email' => ['string', 'email', 'max:254', Rule::unique('users')->ignore($person->id)]]);
+        $typed = $request->validate(['name' => ['required_without:email', 'string', 'max:120'], 'email' => ['string', 'email', 'max:254', Rule::unique('users')->ignore($person->id), AccountRequest::notMadeUp()]]);
         if (isset($typed['email']) && Str::lower($typed['email']) !== $person->email) {
             $this->mustKnow($request);
             $typed['email'] = Str::lower($typed['email']);

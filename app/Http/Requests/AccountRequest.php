@@ -18,12 +18,18 @@ class AccountRequest extends FormRequest
         }
     }
 
+    /** Addresses of the made-up garages are nobody's own. */
+    public static function notMadeUp(): string
+    {
+        return 'doesnt_end_with:'.config('harmozon.demo_domain');
+    }
+
     /** @return array<string, list<mixed>> */
     public function rules(PasswordRule $password): array
     {
         return [
             'name' => ['required', 'string', 'max:120'],
-            'email' => ['required', 'string', 'email', 'max:254', 'unique:users,email'],
+            'email' => ['required', 'string', 'email', 'max:254', 'unique:users,email', self::notMadeUp()],
             'password' => ['required', $password],
         ];
     }

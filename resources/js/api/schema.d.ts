@@ -1978,6 +1978,7 @@ export interface operations {
         responses: {
             200: components["responses"]["Me"];
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
             422: components["responses"]["Refused"];
             429: components["responses"]["Message"];
         };
@@ -2005,6 +2006,7 @@ export interface operations {
                 content?: never;
             };
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
             422: components["responses"]["Refused"];
             429: components["responses"]["Message"];
         };
@@ -2024,6 +2026,7 @@ export interface operations {
         responses: {
             201: components["responses"]["Me"];
             403: components["responses"]["Message"];
+            409: components["responses"]["Message"];
             422: components["responses"]["Refused"];
         };
     };
@@ -2067,6 +2070,7 @@ export interface operations {
         responses: {
             201: components["responses"]["Me"];
             404: components["responses"]["Message"];
+            409: components["responses"]["Message"];
             422: components["responses"]["Refused"];
         };
     };
@@ -2083,6 +2087,7 @@ export interface operations {
         responses: {
             200: components["responses"]["Me"];
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
             404: components["responses"]["Message"];
         };
     };
@@ -2158,6 +2163,7 @@ export interface operations {
                 content?: never;
             };
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
             422: components["responses"]["Refused"];
             429: components["responses"]["Message"];
         };
@@ -2220,6 +2226,7 @@ export interface operations {
         responses: {
             201: components["responses"]["Me"];
             401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
             422: components["responses"]["Refused"];
         };
     };
