@@ -18,6 +18,7 @@ use Harmozon\Core\Files\FieldError;
 use Harmozon\Core\Files\Node;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Validator;
 
@@ -31,6 +32,9 @@ final class GarageImport
 
     /** Crockford's Base32, of which a ULID is made. */
     private const ALPHABET = '0123456789abcdefghjkmnpqrstvwxyz';
+
+    /** SQLite takes so many values in a statement. */
+    private const ROWS_A_WRITE = 400;
 
     /** Outlets of a version 1 file stand in no place. */
     private const NO_PLACE = 'places/';
@@ -46,7 +50,10 @@ final class GarageImport
         CaseReader::mustBeGarage($document);
         // Everything is read before anything is written.
         $settings = self::settings($document);
-        $read = array_map(fn (PieceKind $kind): array => $this->read($document, $kind), [PieceKind::Vehicles, PieceKind::Adapters, PieceKind::Places, PieceKind::Outlets]);
+        $read = [];
+        foreach ([PieceKind::Vehicles, PieceKind::Adapters, PieceKind::Places, PieceKind::Outlets] as $kind) {
+            $read[$kind->value] = $this->read($document, $kind);
+        }
         $terms = $document->has('mappings') ? (string) json_encode(['terms' => array_map(static fn (Node $m): array => ['kind' => $m->raw('kind'), 'theirs' => $m->raw('theirs'), 'ours' => $m->raw('ours')], $document->objectsOrNone('mappings'))]) : null;
 
         return DB::transaction(function () use ($garage, $settings, $read, $terms, $replaces): Moved {
@@ -54,8 +61,8 @@ final class GarageImport
             if ($settings !== [] && self::isEmpty()) {
                 $garage->update($settings);
             }
-            foreach (array_merge(...$read) as [$kind, $columns]) {
-                $this->write($kind, $columns, $replaces, $moved);
+            foreach ($read as $kind => $pieces) {
+                $this->write($garage, PieceKind::from($kind), $pieces, $replaces, $moved);
             }
             $this->terms->remember($terms);
 
@@ -78,12 +85,12 @@ final class GarageImport
         return array_filter($given, static fn (mixed $v): bool => $v !== null);
     }
 
-    /** @return list<array{PieceKind, array<string, mixed>}> columns to be */
+    /** @return list<array<string, mixed>> columns to be */
     private function read(Node $document, PieceKind $kind): array
     {
         $read = $seen = [];
         if ($kind === PieceKind::Places && ! $document->has('places') && $document->objectsOrNone('outlets', $kind->most()) !== []) {
-            return [[$kind, ['ulid' => self::ulid(self::NO_PLACE), 'name' => 'Imported', 'position' => 0, 'origin' => null]]];
+            return [['ulid' => self::ulid(self::NO_PLACE), 'name' => 'Imported', 'position' => 0, 'origin' => null]];
         }
         foreach ($document->objectsOrNone($kind->value, $kind->most()) as $position => $item) {
             $ulid = self::ulid("{$kind->value}/{$item->text('id')}", $item->text('id'));
@@ -91,7 +98,7 @@ final class GarageImport
                 throw $item->fail('id', Message::of('field.twice', id: $item->text('id')));
             }
             $seen[$ulid] = true;
-            $read[] = [$kind, ['ulid' => $ulid, 'position' => $position, ...$this->columns($document, $kind, $item, $position)]];
+            $read[] = ['ulid' => $ulid, 'position' => $position, ...$this->columns($document, $kind, $item, $position)];
         }
 
         return $read;
@@ -130,39 +137,73 @@ final class GarageImport
             : ['name' => $origin->text('name'), 'spec' => $this->pieces->plate($kind, $origin->object('spec'), $origin->text('name'))];
     }
 
-    /** @param  array<string, mixed>  $columns */
-    private function write(PieceKind $kind, array $columns, bool $replaces, Moved $moved): void
+    /**
+     * What is new goes in by a few writes, so that nobody waits.
+     *
+     * @param  list<array<string, mixed>>  $pieces
+     */
+    private function write(Garage $garage, PieceKind $kind, array $pieces, bool $replaces, Moved $moved): void
     {
         $model = $kind->model();
-        if (array_key_exists('place', $columns)) {
-            $place = Place::query()->firstWhere('ulid', $columns['place']) ?? throw FieldError::at('outlets', Message::of('app.no_such_place', outlet: (string) $columns['name']));
-            unset($columns['place']);
-            $columns['place_id'] = $place->id;
-        }
-        $here = $model::withTrashed()->where('ulid', $columns['ulid'])->first();
-        if ($here === null) {
-            if ($model::query()->count() >= $kind->most()) {
-                throw FieldError::at($kind->value, Message::of('app.too_many_pieces', most: Amount::count($kind->most())));
+        $places = $kind === PieceKind::Outlets ? Place::query()->pluck('id', 'ulid')->all() : [];
+        $stamp = ['garage_id' => $garage->id, 'version' => 1, 'created_at' => Carbon::now(), 'updated_at' => Carbon::now()];
+        $new = [];
+        foreach (array_chunk($pieces, self::ROWS_A_WRITE) as $some) {
+            $query = $model::withTrashed();
+            $query->whereIn('ulid', array_column($some, 'ulid'));
+            $here = $query->get()->keyBy('ulid');
+            foreach ($some as $columns) {
+                if (array_key_exists('place', $columns)) {
+                    $columns['place_id'] = $places[$columns['place']] ?? throw FieldError::at('outlets', Message::of('app.no_such_place', outlet: is_string($columns['name']) ? $columns['name'] : ''));
+                    unset($columns['place']);
+                }
+                $piece = $here->get(is_string($columns['ulid']) ? $columns['ulid'] : '');
+                if ($piece === null) {
+                    $new[] = [...self::encoded($columns), ...$stamp];
+                } else {
+                    self::meet($piece, array_diff_key($columns, ['position' => 0]), $replaces, $moved);
+                }
             }
-            $model::query()->create([...$columns, 'version' => 1]);
-            $moved->added++;
-
-            return;
         }
-        $wanted = (clone $here)->fill(array_diff_key($columns, ['position' => 0]));
-        $isSame = self::told($wanted) === self::told($here);
+        if ($model::query()->count() + count($new) > $kind->most()) {
+            throw FieldError::at($kind->value, Message::of('app.too_many_pieces', most: Amount::count($kind->most())));
+        }
+        foreach (array_chunk($new, self::ROWS_A_WRITE) as $rows) {
+            $model::query()->insert($rows);
+        }
+        $moved->added += count($new);
+    }
+
+    /**
+     * One that is here already, or was put aside.
+     *
+     * @param  array<string, mixed>  $columns
+     */
+    private static function meet(Vehicle|Adapter|Outlet|Place $here, array $columns, bool $replaces, Moved $moved): void
+    {
+        $wasAside = $here->trashed();
+        $isSame = self::told((clone $here)->fill($columns)) === self::told($here);
         match (true) {
-            $here->trashed() => $moved->added++,
+            $wasAside => $moved->added++,
             $isSame => $moved->same++,
             $replaces => $moved->replaced++,
             default => $moved->kept[] = $here->name,
         };
-        if ($here->trashed()) {
+        if ($wasAside) {
             $here->restore();
         }
-        if (! $isSame && ($replaces || $here->wasChanged('deleted_at'))) {
-            $here->update([...array_diff_key($columns, ['position' => 0]), 'version' => $here->version + 1]);
+        if (! $isSame && ($replaces || $wasAside)) {
+            $here->update([...$columns, 'version' => $here->version + 1]);
         }
+    }
+
+    /**
+     * @param  array<string, mixed>  $columns
+     * @return array<string, mixed> as they stand in the table
+     */
+    private static function encoded(array $columns): array
+    {
+        return array_map(static fn (mixed $v): mixed => is_array($v) || $v instanceof \stdClass ? json_encode($v, JSON_THROW_ON_ERROR) : $v, $columns);
     }
 
     /** What of a piece a document tells, whatever the order of its figures. */
