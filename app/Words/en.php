@@ -17,6 +17,7 @@ return [
     'app.password_common' => 'Many people have this password: whoever guesses tries it first.',
     'app.made_up' => 'This is the account of a made-up garage, which everybody may open: it stays as it is and brings nobody in. Make an account of your own.',
     'app.taken' => 'Somebody else has just written the same. Nothing was written; try again.',
+    'app.other_garage' => 'You stand in another garage now, perhaps through another tab. Nothing was written: load this page anew.',
     'app.no_garage' => 'You belong to no garage: make one, or ask a keeper for an invitation.',
     'app.may_not' => 'As a {role} one may not {act} here: ask a keeper. Nothing was written.',
     'app.last_keeper' => '{garage} would be left without a keeper: make somebody else one first, or end the garage.',

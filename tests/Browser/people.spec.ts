@@ -106,9 +106,19 @@ test('somebody of one garage makes another and goes between them', async ({ page
   await expect(guest.getByRole('heading', { name: 'A board needs a car and a place' })).toBeVisible();
   await guest.goto('/kit');
   await expect(guest.getByRole('button', { name: 'Add a car' })).toBeVisible();
+  const tab = await context.newPage();
+  await tab.goto('/kit');
+  await expect(tab.getByRole('button', { name: 'Add a car' })).toBeVisible();
   await guest.goto('/you');
   await guest.getByRole('button', { name: 'Go to Wren and Daughter' }).click();
   await expect(guest.getByText('Wren and Daughter').first()).toBeVisible();
+
+  // The other tab still shows the other garage: what is typed there goes into no garage that it was not meant for.
+  await tab.getByRole('button', { name: 'Add a car' }).click();
+  await tab.getByLabel('Name', { exact: true }).fill('Van');
+  await tab.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(tab.getByText('You stand in another garage now').first()).toBeVisible();
+  await expect(tab.getByLabel('Name', { exact: true })).toHaveValue('Van');
 
   // The made-up account, which anybody opens, is no way in.
   const next = await invite(page, 'driver');

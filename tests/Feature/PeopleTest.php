@@ -182,6 +182,22 @@ final class PeopleTest extends TestCase
         yield 'reader' => [Role::Reader, []];
     }
 
+    public function test_what_was_meant_for_one_garage_is_never_written_into_another(): void
+    {
+        $person = $this->stranger();
+        $here = (string) $person->garage?->ulid;
+        $this->actingAs($person);
+        $car = ['name' => 'Van', 'spec' => ['inlets' => [['coupler' => 'ccs1']]]];
+        $this->postJson('/api/pieces/vehicles', $car, ['X-Garage' => $here])->assertCreated();
+        // Another tab has gone to another garage.
+        $this->postJson('/api/garages', self::GARAGE)->assertCreated();
+        $this->postJson('/api/pieces/vehicles', $car, ['X-Garage' => $here])->assertStatus(412)->assertJsonPath('message', 'You stand in another garage now, perhaps through another tab. Nothing was written: load this page anew.');
+        $this->getJson('/api/garage', ['X-Garage' => $here])->assertStatus(412);
+        self::assertSame(1, Vehicle::query()->withoutGlobalScopes()->count());
+        $this->putJson("/api/garages/{$here}/stand", [], ['X-Garage' => 'wherever'])->assertOk();
+        $this->postJson('/api/pieces/vehicles', $car, ['X-Garage' => $here])->assertCreated();
+    }
+
     /** Anybody opens them: they are no way into a house whose door is closed, and nobody breaks them for the next. */
     public function test_the_accounts_of_the_made_up_garages_stay_as_they_are_and_bring_nobody_in(): void
     {

@@ -68,6 +68,12 @@ function csrfToken(): string {
 
 export const api = createClient<paths>({ baseUrl: '/api', headers: { Accept: 'application/json' } });
 
+/** The garage that is shown here: what is written from this page belongs into it, wherever another tab stands by now. */
+let shown: string | null = null;
+export const showing = (garage: string | null): void => {
+  shown = garage;
+};
+
 const unauthorised = new Set<() => void>();
 
 /** Called whenever the server no longer knows who is asking. */
@@ -78,6 +84,9 @@ export function onSignedOut(listener: () => void): void {
 api.use({
   onRequest({ request }) {
     request.headers.set('X-XSRF-TOKEN', csrfToken());
+    if (shown !== null) {
+      request.headers.set('X-Garage', shown);
+    }
     return request;
   },
   onResponse({ response, schemaPath }) {

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia';
 import { ref, watch } from 'vue';
-import { api, ask, type Me } from '@/api/client';
+import { api, ask, showing, type Me } from '@/api/client';
 import { locale } from '@/words/habits';
 
 /** Who is signed in, and at which garage. */
@@ -67,6 +67,11 @@ export const useAccount = defineStore('account', () => {
     }
   }
 
+  watch(
+    () => me.value?.garage?.id,
+    (id) => showing(id ?? null),
+    { immediate: true, flush: 'sync' },
+  );
   watch(
     () => me.value?.garage?.locale,
     (own) => (locale.value = own ?? locale.value),
