@@ -101,6 +101,9 @@ watch(
 }
 
 .count {
+  /* Room for it before every answer is there. */
+  display: inline-block;
+  min-width: 2.9em;
   font-size: 13px;
   font-weight: 500;
 }

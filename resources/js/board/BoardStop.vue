@@ -37,9 +37,9 @@ onBeforeUnmount(() => emit('there', null));
         <strong aria-hidden="true">{{ outlet.name }}</strong>
         <span class="brief">{{ cell?.brief }}</span>
       </span>
-      <span v-if="cell" class="answer" aria-hidden="true">
-        <BoardCell :cell="cell" />
-        <small class="quiet">{{ cell.flows === 'yes' ? say('unit.kw') : '' }}</small>
+      <span class="answer" aria-hidden="true">
+        <BoardCell v-if="cell" :cell="cell" />
+        <small class="quiet">{{ cell?.flows === 'yes' ? say('unit.kw') : '' }}</small>
       </span>
     </button>
   </li>
@@ -81,6 +81,8 @@ li {
 }
 
 .brief {
+  /* Room for it before the answer is there, so that nothing jumps. */
+  min-height: 1.5em;
   color: var(--ink-soft);
   font-size: 14px;
 }

@@ -32,7 +32,9 @@ const theme = useTheme();
 }
 
 .tools a {
-  padding: 3px 0;
+  min-width: 28px;
+  padding: 3px 2px;
+  text-align: center;
   color: inherit;
   text-decoration: none;
 }
