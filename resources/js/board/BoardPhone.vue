@@ -72,10 +72,6 @@ watch(
 
 <style scoped>
 .cars {
-  position: sticky;
-  z-index: 2;
-  /* What scrolls keeps 8 px above its content. */
-  top: -8px;
   display: flex;
   flex-wrap: wrap;
   gap: 6px;
