@@ -11,7 +11,7 @@ final class Brief
 {
     public static function of(ChainAnswer $answer): Message
     {
-        $gate = self::deciding($answer);
+        $gate = $answer->deciding();
 
         return match (true) {
             $gate === null => self::ofPower($answer),
@@ -30,23 +30,6 @@ final class Brief
             $answer->outcome === Outcome::WontCharge => Message::of('brief.next_to_nothing', binding: $answer->peak->binding->label()),
             default => Message::of('brief.held', binding: $answer->peak->binding->label()),
         };
-    }
-
-    /** The gate that decides; null where the power does. */
-    private static function deciding(ChainAnswer $answer): ?GateResult
-    {
-        foreach ($answer->gates as $gate) {
-            $decides = match ($answer->outcome) {
-                Outcome::Hazard => $gate->isHazard,
-                Outcome::Unverified => $gate->isUnknown() && $gate->missing !== [],
-                default => $gate->fails(),
-            };
-            if ($decides) {
-                return $gate;
-            }
-        }
-
-        return null;
     }
 
     private static function failed(GateName $gate): Message

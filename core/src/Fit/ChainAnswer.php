@@ -127,23 +127,27 @@ final readonly class ChainAnswer
         };
     }
 
-    /** One sentence for why the answer is what it is. */
-    public function why(): Message
+    /** The gate that decides; null where the power does. */
+    public function deciding(): ?GateResult
     {
         foreach ($this->gates as $gate) {
-            if ($this->outcome === Outcome::Hazard ? $gate->isHazard : $gate->fails()) {
-                return $gate->reason();
-            }
-        }
-        if ($this->outcome === Outcome::Unverified) {
-            foreach ($this->gates as $gate) {
-                if ($gate->isUnknown()) {
-                    return $gate->reason();
-                }
+            $decides = match ($this->outcome) {
+                Outcome::Hazard => $gate->isHazard,
+                Outcome::Unverified => $gate->isUnknown(),
+                default => $gate->fails(),
+            };
+            if ($decides) {
+                return $gate;
             }
         }
 
-        return $this->peak === null ? Message::of('why.no_limit') : $this->whyPower($this->peak);
+        return null;
+    }
+
+    /** One sentence for why the answer is what it is. */
+    public function why(): Message
+    {
+        return $this->deciding()?->reason() ?? ($this->peak === null ? Message::of('why.no_limit') : $this->whyPower($this->peak));
     }
 
     private function whyPower(Peak $peak): Message

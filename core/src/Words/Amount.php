@@ -125,9 +125,11 @@ final readonly class Amount
     /** @param  mixed  $kept  what toArray() gave; anything else is no amount */
     public static function fromArray(mixed $kept): ?self
     {
-        $unit = is_array($kept) && is_string($kept['unit'] ?? null) ? Unit::tryFrom($kept['unit']) : null;
-        $value = is_array($kept) ? $kept['value'] ?? null : null;
-        if ($unit === null || ! is_array($kept) || ! array_key_exists('value', $kept) || ! ($value === null || is_numeric($value))) {
+        if (! is_array($kept) || ! is_string($kept['unit'] ?? null) || ! array_key_exists('value', $kept)) {
+            return null;
+        }
+        [$unit, $value] = [Unit::tryFrom($kept['unit']), $kept['value']];
+        if ($unit === null || ! ($value === null || is_numeric($value))) {
             return null;
         }
         $text = static fn (string $key): ?string => is_string($kept[$key] ?? null) ? $kept[$key] : null;

@@ -55,7 +55,6 @@ final readonly class Voice
     {
         $whole = (int) round($amount->value ?? 0.0);
         if ($amount->unit === Unit::Duration && $whole >= self::LONG_MINUTES) {
-
             return $this->say(Message::of('amount.hours', hours: Amount::count(intdiv($whole, 60)), minutes: Amount::count($whole % 60)));
         }
         [$value, $sign] = $this->units->of($amount);
