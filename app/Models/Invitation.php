@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Garage\Role;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -28,7 +29,6 @@ final class Invitation extends Model
 {
     use HasPublicId;
 
-    /** @var int */
     public const DAYS = 7;
 
     protected $guarded = [];
@@ -52,10 +52,16 @@ final class Invitation extends Model
         return Str::random(40);
     }
 
+    /** @return Builder<self> those that may still be used */
+    public static function unused(): Builder
+    {
+        return self::query()->where('used_at', null)->where('expires_at', '>', Carbon::now());
+    }
+
     /** The one that a link stands for, while it may still be used. */
     public static function open(string $token): ?self
     {
-        return self::query()->with('garage')->where('token_hash', self::hashOf($token))->where('used_at', null)->where('expires_at', '>', Carbon::now())->first();
+        return self::unused()->with('garage')->where('token_hash', self::hashOf($token))->first();
     }
 
     /** @return BelongsTo<Garage, $this> */

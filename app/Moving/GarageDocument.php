@@ -23,7 +23,13 @@ final class GarageDocument
 
     public function json(Garage $garage): string
     {
-        return json_encode($this->of($garage), self::FLAGS)."\n";
+        return self::written($this->of($garage));
+    }
+
+    /** @param  array<string, mixed>  $document */
+    public static function written(array $document): string
+    {
+        return json_encode($document, self::FLAGS)."\n";
     }
 
     /** @return array<string, mixed> the current garage must be this one */
@@ -61,7 +67,8 @@ final class GarageDocument
         return is_string($origin) ? ['origin' => self::inOrder(json_decode($origin, false, flags: JSON_THROW_ON_ERROR))] : [];
     }
 
-    private static function inOrder(mixed $value): mixed
+    /** The fields of an object by name, without those that nobody knows. */
+    public static function inOrder(mixed $value): mixed
     {
         if (is_array($value)) {
             return array_map(self::inOrder(...), $value);

@@ -18,6 +18,7 @@ use Harmozon\Core\Files\FieldError;
 use Harmozon\Core\Files\Node;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Voice;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Validator;
@@ -30,16 +31,13 @@ final class GarageImport
 {
     private const ULID = '/^[0-7][0-9a-hjkmnp-tv-z]{25}$/';
 
-    /** Crockford's Base32, of which a ULID is made. */
-    private const ALPHABET = '0123456789abcdefghjkmnpqrstvwxyz';
-
     /** SQLite takes so many values in a statement. */
     private const ROWS_A_WRITE = 400;
 
     /** Outlets of a version 1 file stand in no place. */
     private const NO_PLACE = 'places/';
 
-    public function __construct(private readonly PieceStore $pieces, private readonly NetworkTerms $terms)
+    public function __construct(private readonly PieceStore $pieces, private readonly NetworkTerms $terms, private readonly Voice $voice)
     {
     }
 
@@ -90,7 +88,7 @@ final class GarageImport
     {
         $read = $seen = [];
         if ($kind === PieceKind::Places && ! $document->has('places') && $document->objectsOrNone('outlets', $kind->most()) !== []) {
-            return [['ulid' => self::ulid(self::NO_PLACE), 'name' => 'Imported', 'position' => 0, 'origin' => null]];
+            return [['ulid' => self::ulid(self::NO_PLACE), 'name' => $this->voice->say(Message::of('app.imported')), 'position' => 0, 'origin' => null]];
         }
         foreach ($document->objectsOrNone($kind->value, $kind->most()) as $position => $item) {
             $ulid = self::ulid("{$kind->value}/{$item->text('id')}", $item->text('id'));
@@ -206,24 +204,15 @@ final class GarageImport
         return array_map(static fn (mixed $v): mixed => is_array($v) || $v instanceof \stdClass ? json_encode($v, JSON_THROW_ON_ERROR) : $v, $columns);
     }
 
-    /** What of a piece a document tells, whatever the order of its figures. */
+    /** What of a piece a document tells. */
     private static function told(Vehicle|Adapter|Outlet|Place $piece): string
     {
-        $told = array_intersect_key($piece->attributesToArray(), array_flip(['name', 'blurb', 'tag', 'place_id', 'spec', 'origin']));
-        array_walk_recursive($told, static fn (mixed & $v): mixed => $v = is_int($v) ? (float) $v : $v);
-
-        return serialize(self::sorted($told));
-    }
-
-    private static function sorted(mixed $value): mixed
-    {
-        if (is_array($value)) {
-            array_is_list($value) || ksort($value);
-
-            return array_map(self::sorted(...), array_is_list($value) ? $value : array_filter($value, static fn (mixed $v): bool => $v !== null));
+        $columns = array_intersect_key($piece->getAttributes(), array_flip(['name', 'blurb', 'tag', 'place_id', 'spec', 'origin']));
+        foreach (array_intersect_key($columns, ['spec' => 0, 'origin' => 0]) as $name => $json) {
+            $columns[$name] = is_string($json) ? json_decode($json, false, flags: JSON_THROW_ON_ERROR) : null;
         }
 
-        return $value;
+        return json_encode(GarageDocument::inOrder((object) $columns), JSON_THROW_ON_ERROR);
     }
 
     private static function isEmpty(): bool
@@ -237,11 +226,8 @@ final class GarageImport
         if (preg_match(self::ULID, strtolower($id)) === 1) {
             return strtolower($id);
         }
-        $ulid = '0';
-        foreach (array_slice(str_split(hash('sha256', $scoped)), 0, 25) as $i => $digit) {
-            $ulid .= self::ALPHABET[(hexdec($digit) + 16 * (hexdec(hash('sha256', $scoped)[$i + 25]) % 2)) % 32];
-        }
 
-        return $ulid;
+        // Hexadecimal digits are among those of a ULID, which begins with 7 at the most.
+        return '0'.substr(hash('sha256', $scoped), 0, 25);
     }
 }

@@ -15,12 +15,6 @@ use Illuminate\Support\Facades\DB;
 /** How accounts and garages begin, and how people come into a garage. */
 final class Founding
 {
-    /** Whether anybody may make an account: the first one of all, or where whoever runs this leaves the door open. */
-    public function isOpen(): bool
-    {
-        return config('harmozon.open') === true || $this->isFirst();
-    }
-
     /** Whether nobody has an account yet, but for those of the made-up garages. */
     public function isFirst(): bool
     {
@@ -32,9 +26,46 @@ final class Founding
     {
         return match (true) {
             $this->isFirst() => 'first',
-            $this->isOpen() => 'open',
+            config('harmozon.open') === true => 'open',
             default => 'closed',
         };
+    }
+
+    /**
+     * An account with its first garage, while the door is open: of two who make the first one at once, one does.
+     *
+     * @param  array{string, string, string}  $account  name, address, password
+     * @param  array{name: string, currency: string, units: string, locale: string}  $garage
+     */
+    public function begin(array $account, array $garage): ?User
+    {
+        return DB::transaction(function () use ($account, $garage): ?User {
+            if ($this->door() === 'closed') {
+                return null;
+            }
+            $person = $this->account(...$account);
+            $this->garage($person, $garage);
+
+            return $person;
+        });
+    }
+
+    /**
+     * An account that comes in by an invitation; null, and no account, where it was used or ran out meanwhile.
+     *
+     * @param  array{string, string, string}  $account  name, address, password
+     */
+    public function joinAnew(Invitation $invitation, array $account): ?User
+    {
+        return DB::transaction(function () use ($invitation, $account): ?User {
+            if (! $this->useUp($invitation)) {
+                return null;
+            }
+            $person = $this->account(...$account);
+            $this->join($person, $invitation->garage, $invitation->role);
+
+            return $person;
+        });
     }
 
     public function account(string $name, string $email, #[\SensitiveParameter] string $password): User
@@ -69,16 +100,21 @@ final class Founding
         $person->update(['garage_id' => $garage->id]);
     }
 
-    /** Uses an invitation up. False when it was used or ran out meanwhile: of two who come at once, one comes in. */
+    /** False where the invitation was used or ran out meanwhile: of two who come at once, one comes in. */
     public function accept(Invitation $invitation, User $person): bool
     {
         return DB::transaction(function () use ($invitation, $person): bool {
-            $used = Invitation::query()->whereKey($invitation->id)->where('used_at', null)->where('expires_at', '>', Carbon::now())->update(['used_at' => Carbon::now()]);
-            if ($used === 1) {
+            $isOpen = $this->useUp($invitation);
+            if ($isOpen) {
                 $this->join($person, $invitation->garage, $invitation->role);
             }
 
-            return $used === 1;
+            return $isOpen;
         });
+    }
+
+    private function useUp(Invitation $invitation): bool
+    {
+        return Invitation::unused()->whereKey($invitation->id)->update(['used_at' => Carbon::now()]) === 1;
     }
 }

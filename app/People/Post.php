@@ -26,6 +26,7 @@ final readonly class Post
     /** @param  callable(): mixed  $task */
     public function later(callable $task): void
     {
+        // An application that answers more than once runs what ends it after every answer.
         $isDone = false;
         $this->app->terminating(static function () use ($task, &$isDone): void {
             if ($isDone) {

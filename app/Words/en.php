@@ -57,6 +57,7 @@ return [
     'app.trouble_no_storage' => 'The folder storage is not there or cannot be written to: whoever runs this must look at it.',
     'app.no_such_record' => 'There is no such record in this garage.',
     'app.refused' => '{why}',
+    'app.imported' => 'Imported',
     'app.no_such_place' => 'the place of {outlet} is not in the document',
     'app.undo_newest_first' => 'Only the newest import can be undone; those before it come after. Nothing was changed.',
     'app.not_in_garage' => 'is not in this garage',

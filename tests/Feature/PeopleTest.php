@@ -119,6 +119,8 @@ final class PeopleTest extends TestCase
         $this->travelTo(now()->addDays(7)->addSecond());
         $this->getJson("/api/invitations/{$late}")->assertNotFound();
         self::assertFalse($this->app->make(Founding::class)->accept($invitation, $keeper));
+        self::assertNull($this->app->make(Founding::class)->joinAnew($invitation, ['Late', 'late@rook.example', self::WREN['password']]));
+        $this->assertDatabaseMissing('users', ['email' => 'late@rook.example']);
         $this->travelBack();
         $this->getJson("/api/invitations/{$late}")->assertOk();
         $this->actingAs($keeper)->deleteJson("/api/people/invitations/{$invitation->ulid}")->assertNoContent();

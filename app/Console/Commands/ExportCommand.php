@@ -15,26 +15,19 @@ final class ExportCommand extends CoreCommand
 {
     use GarageOfUser;
 
-    protected $signature = 'harmozon:export {--user= : the e-mail of somebody who stands in the garage} {--json : the same, without line breaks of its own}';
+    protected $signature = 'harmozon:export {--user= : the e-mail of somebody who stands in the garage} {--json : the same}';
 
     protected $description = 'Write a whole garage as one document';
-
-    private string $document = '';
 
     protected function answer(): array
     {
         $garage = $this->garage();
-        $writer = $this->laravel->make(GarageDocument::class);
 
-        return $this->laravel->make(CurrentGarage::class)->open($garage->id, function () use ($writer, $garage): array {
-            $this->document = $writer->json($garage);
-
-            return $writer->of($garage);
-        });
+        return $this->laravel->make(CurrentGarage::class)->open($garage->id, fn (): array => $this->laravel->make(GarageDocument::class)->of($garage));
     }
 
     protected function describe(array $answer): void
     {
-        $this->output->write(OutputFormatter::escape($this->document));
+        $this->output->write(OutputFormatter::escape(GarageDocument::written($answer)));
     }
 }

@@ -9,6 +9,7 @@ use App\Garage\Role;
 use App\Models\Garage;
 use App\Models\Membership;
 use App\Models\User;
+use App\People\AccountFields;
 use App\People\Devices;
 use App\People\Founding;
 use App\People\GarageFields;
@@ -64,7 +65,7 @@ final class UserCommand extends CoreCommand
     {
         $founding = $this->laravel->make(Founding::class);
         $name = is_string($this->option('name')) ? $this->option('name') : Str::before($this->email(), '@');
-        $this->mustHold(['email' => $this->email(), 'name' => $name], ['email' => ['required', 'email', 'max:254', 'unique:users,email'], 'name' => ['required', 'max:120']]);
+        $this->mustHold(['email' => $this->email(), 'name' => $name], ['email' => AccountFields::email(), 'name' => AccountFields::name()]);
         $role = Role::tryFrom(is_string($this->option('role')) ? $this->option('role') : '') ?? throw FieldError::at('role', Message::of('console.user_roles', known: implode(', ', array_column(Role::cases(), 'value'))));
         $wanted = $this->option('garage');
         $known = is_string($wanted) ? Garage::query()->firstWhere('ulid', $wanted) : null;
@@ -107,7 +108,7 @@ final class UserCommand extends CoreCommand
     {
         $email = $this->argument('email');
 
-        return is_string($email) ? Str::lower($email) : throw FieldError::at('email', Message::of('field.required'));
+        return is_string($email) ? (string) AccountFields::kept($email) : throw FieldError::at('email', Message::of('field.required'));
     }
 
     private function user(): User

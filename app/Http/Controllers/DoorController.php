@@ -31,11 +31,10 @@ final class DoorController extends Controller
     /** The first account of all, or any where the door stands open, with a garage that holds nothing. */
     public function found(FoundingRequest $request): JsonResponse
     {
-        if (! $this->founding->isOpen()) {
+        $person = $this->founding->begin(self::account($request), $request->validated('garage'));
+        if ($person === null) {
             abort(403, $this->voice->say(Message::of('app.door_closed')));
         }
-        $person = $this->founding->account(...self::account($request));
-        $this->founding->garage($person, $request->validated('garage'));
 
         return $this->enter($request, $person, 201);
     }
@@ -56,12 +55,7 @@ final class DoorController extends Controller
     /** With a new account. */
     public function joinAnew(AccountRequest $request, string $token): JsonResponse
     {
-        $invitation = $this->opened($token);
-        $person = $this->founding->account(...self::account($request));
-        if (! $this->founding->accept($invitation, $person)) {
-            $person->delete();
-            $this->gone();
-        }
+        $person = $this->founding->joinAnew($this->opened($token), self::account($request)) ?? $this->gone();
 
         return $this->enter($request, $person, 201);
     }

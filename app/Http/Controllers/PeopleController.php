@@ -12,6 +12,7 @@ use App\Models\Membership;
 use App\People\Who;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -109,10 +110,10 @@ final class PeopleController extends Controller
         abort(404, $this->voice->say(Message::of('app.no_such_record')));
     }
 
-    /** @return \Illuminate\Database\Eloquent\Collection<int, Invitation> those that may still be used */
-    private function invitations(): \Illuminate\Database\Eloquent\Collection
+    /** @return Collection<int, Invitation> those that may still be used */
+    private function invitations(): Collection
     {
-        return Invitation::query()->where('garage_id', $this->garage->id())->where('used_at', null)->where('expires_at', '>', Carbon::now())->get()->sortBy('id')->values();
+        return Invitation::unused()->where('garage_id', $this->garage->id())->get()->sortBy('id')->values();
     }
 
     /** @return array<string, string> */

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Garage\Role;
-use App\Http\Requests\AccountRequest;
 use App\Http\SignInDoor;
 use App\Models\Membership;
 use App\Models\User;
 use App\People\AccountChanged;
+use App\People\AccountFields;
 use App\People\Devices;
 use App\People\PasswordRule;
 use App\People\Passwords;
@@ -21,9 +21,9 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Str;
-use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 
 /** What a person changes about their own account. What opens it asks for the password once more. */
@@ -41,10 +41,10 @@ final class PersonController extends Controller
     public function update(Request $request, Post $post): JsonResponse
     {
         $person = Who::signedIn();
-        $typed = $request->validate(['name' => ['required_without:email', 'string', 'max:120'], 'email' => ['string', 'email', 'max:254', Rule::unique('users')->ignore($person->id), AccountRequest::notMadeUp()]]);
-        if (isset($typed['email']) && Str::lower($typed['email']) !== $person->email) {
+        $request->merge($request->has('email') ? ['email' => AccountFields::kept($request->input('email'))] : []);
+        $typed = $request->validate(['name' => ['required_without:email', ...AccountFields::name()], 'email' => AccountFields::email($person)]);
+        if (isset($typed['email']) && $typed['email'] !== $person->email) {
             $this->mustKnow($request);
-            $typed['email'] = Str::lower($typed['email']);
             $post->send($person->email, AccountChanged::address($person, $typed['email']));
         }
         $person->update($typed);
@@ -81,13 +81,15 @@ final class PersonController extends Controller
     {
         $person = Who::signedIn();
         $this->mustKnow($request);
-        $alone = $person->memberships()->with('garage')->where('role', Role::Keeper->value)->get()->filter(static fn (Membership $m): bool => ! $m->hasOtherKeeper());
-        if ($alone->isNotEmpty()) {
-            throw ValidationException::withMessages(['garages' => $alone->map(fn (Membership $m): string => $this->voice->say(Message::of('app.last_keeper', garage: $m->garage->name)))->values()->all()]);
-        }
-        Devices::of($person)->signOutAll();
-        Auth::logout();
-        User::query()->whereKey($person->id)->delete();
+        DB::transaction(function () use ($person): void {
+            $alone = $person->memberships()->with('garage')->where('role', Role::Keeper->value)->get()->filter(static fn (Membership $m): bool => ! $m->hasOtherKeeper());
+            if ($alone->isNotEmpty()) {
+                throw ValidationException::withMessages(['garages' => $alone->map(fn (Membership $m): string => $this->voice->say(Message::of('app.last_keeper', garage: $m->garage->name)))->values()->all()]);
+            }
+            Devices::of($person)->signOutAll();
+            User::query()->whereKey($person->id)->delete();
+        });
+        Auth::forgetUser();
         $request->session()->invalidate();
 
         return response()->noContent();

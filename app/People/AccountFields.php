@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use App\Models\User;
+use Illuminate\Support\Str;
+use Illuminate\Validation\Rule;
+
+/** What a person is called and where mail reaches them, wherever it is typed: page or command line. */
+final class AccountFields
+{
+    /** @return list<string> */
+    public static function name(): array
+    {
+        return ['string', 'max:120'];
+    }
+
+    /**
+     * An address that nobody else has. Those of the made-up garages are nobody's own.
+     *
+     * @param  User|null  $own  whoever may keep theirs
+     * @return list<mixed>
+     */
+    public static function email(?User $own = null): array
+    {
+        return ['string', 'email', 'max:254', Rule::unique('users')->ignore($own?->id), 'doesnt_end_with:'.config('harmozon.demo_domain')];
+    }
+
+    /** As it is kept: small letters, so that an address is one however it is typed. */
+    public static function kept(mixed $email): mixed
+    {
+        return is_string($email) ? Str::lower(trim($email)) : $email;
+    }
+}
