@@ -8,6 +8,7 @@
     @guest
     <meta name="harmozon-door" content="{{ app(App\People\Founding::class)->door() }}">
     @endguest
+    <meta name="harmozon-shortest-password" content="{{ App\People\PasswordRule::SHORTEST }}">
     <meta name="color-scheme" content="light dark">
     <title>Harmozon</title>
     <link rel="icon" href="/icon.svg" type="image/svg+xml">

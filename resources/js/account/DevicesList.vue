@@ -27,13 +27,6 @@ async function signOut(device: Device): Promise<void> {
   await load();
 }
 
-/** What a browser says of itself, in a few words. */
-function plainly({ agent }: Device): string {
-  const system = /Android|iPhone|iPad|Windows|Macintosh|Linux/.exec(agent)?.[0] ?? say('devices.unknown');
-  const browser = /(Firefox|Edg|Chrome|Safari)\/\d+/.exec(agent)?.[1];
-  return browser ? `${browser === 'Edg' ? 'Edge' : browser} · ${system}` : system;
-}
-
 onMounted(load);
 defineExpose({ load });
 </script>
@@ -41,19 +34,17 @@ defineExpose({ load });
 <template>
   <h3>{{ say('devices.title') }}</h3>
   <p v-if="error" class="complaint" role="alert">{{ error }}</p>
-  <ul class="devices">
+  <ul class="lines">
     <li v-for="device in devices" :key="device.id">
       <div>
-        <strong>{{ plainly(device) }}</strong>
+        <strong>{{ device.address }}</strong>
         <span class="quiet">
-          {{
-            say('devices.seen', {
-              address: device.address,
-              day: day(device.last_seen, zone),
-              hour: hour(device.last_seen, zone),
-            })
-          }}
+          {{ say('devices.seen', { day: day(device.last_seen, zone), hour: hour(device.last_seen, zone) }) }}
         </span>
+        <details v-if="device.agent" class="quiet">
+          <summary>{{ say('devices.agent') }}</summary>
+          {{ device.agent }}
+        </details>
       </div>
       <span v-if="device.is_here" class="quiet">{{ say('devices.here') }}</span>
       <button v-else type="button" class="text-button" :disabled="isBusy" @click="signOut(device)">
@@ -64,29 +55,13 @@ defineExpose({ load });
 </template>
 
 <style scoped>
-.devices {
-  margin: 0;
-  padding: 0;
-  list-style: none;
+details {
+  flex-basis: 100%;
+  font-size: 13px;
+  overflow-wrap: anywhere;
 }
 
-li {
-  display: flex;
-  gap: 16px;
-  align-items: baseline;
-  justify-content: space-between;
-  padding: 7px 0;
-  border-bottom: 1px solid var(--line);
-}
-
-li > span,
-li button {
-  white-space: nowrap;
-}
-
-li div {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 12px;
+summary {
+  min-height: 24px;
 }
 </style>

@@ -29,12 +29,14 @@ const end = () => attempt(() => account.stand(ask(api.DELETE('/garage', { body: 
   <section aria-labelledby="garages-title">
     <h2 id="garages-title">{{ say('garages.title') }}</h2>
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
-    <ul>
+    <ul class="lines">
       <li v-for="garage in account.me?.garages" :key="garage.id">
-        <strong>{{ garage.name }}</strong>
-        <span class="quiet">{{ garage.role_words }}</span>
-        <span v-if="garage.id === account.me?.garage?.id" class="quiet end">{{ say('garages.here') }}</span>
-        <button v-else type="button" class="text-button end" :disabled="isBusy" @click="go(garage.id)">
+        <div>
+          <strong>{{ garage.name }}</strong>
+          <span class="quiet">{{ garage.role_words }}</span>
+        </div>
+        <span v-if="garage.id === account.me?.garage?.id" class="quiet">{{ say('garages.here') }}</span>
+        <button v-else type="button" class="text-button" :disabled="isBusy" @click="go(garage.id)">
           {{ say('garages.go', { garage: garage.name }) }}
         </button>
       </li>
@@ -82,25 +84,6 @@ const end = () => attempt(() => account.stand(ask(api.DELETE('/garage', { body: 
 </template>
 
 <style scoped>
-ul {
-  margin: 0 0 12px;
-  padding: 0;
-  list-style: none;
-}
-
-li {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 14px;
-  align-items: baseline;
-  padding: 7px 0;
-  border-bottom: 1px solid var(--line);
-}
-
-.end {
-  margin-left: auto;
-}
-
 .line {
   display: flex;
   gap: 8px 14px;

@@ -1,19 +1,21 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { say } from '@/words/say';
+import { shortestPassword } from './page';
 
 /** A password that is being thought up: seen if one likes, pasted if one likes, and how long it is already. */
 const props = defineProps<{ id: string; label: string }>();
 const password = defineModel<string>({ required: true });
 
-const LEAST = 12;
-const PLENTY = 20;
+const least = shortestPassword();
+/** From here on the meter is full. */
+const plenty = Math.ceil(least * 1.6);
 const length = computed(() => [...password.value].length);
 const told = computed(() => {
-  if (length.value < LEAST) {
-    return say('password.short', { n: LEAST - length.value });
+  if (length.value < least) {
+    return say('password.short', { n: least - length.value });
   }
-  return say(length.value < PLENTY ? 'password.enough' : 'password.plenty');
+  return say(length.value < plenty ? 'password.enough' : 'password.plenty');
 });
 const describes = `${props.id}-how`;
 </script>
@@ -32,8 +34,8 @@ const describes = `${props.id}-how`;
     :aria-describedby="describes"
   />
   <div :id="describes" class="how">
-    <meter :value="Math.min(length, PLENTY)" :max="PLENTY" :low="LEAST" :aria-label="say('password.length')" />
-    <span v-if="length === 0" class="quiet">{{ say('account.password_how') }}</span>
+    <meter :value="Math.min(length, plenty)" :max="plenty" :low="least" :aria-label="say('password.length')" />
+    <span v-if="length === 0" class="quiet">{{ say('account.password_how', { n: least }) }}</span>
     <span v-else class="quiet">{{ told }}</span>
   </div>
 </template>

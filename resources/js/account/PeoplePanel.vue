@@ -82,9 +82,9 @@ onMounted(load);
     <h2 id="people-title">{{ say('people.title', { garage: account.me?.garage?.name ?? '' }) }}</h2>
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
     <template v-if="told">
-      <ul>
+      <ul class="lines">
         <li v-for="person in told.people" :key="person.id">
-          <div class="who">
+          <div>
             <strong>{{ person.is_you ? say('people.you', { name: person.name }) : person.name }}</strong>
             <span v-if="person.email" class="quiet">{{ person.email }}</span>
           </div>
@@ -132,9 +132,9 @@ onMounted(load);
             <el-button @click="copy">{{ say(isCopied ? 'people.copied' : 'people.copy') }}</el-button>
           </div>
         </div>
-        <ul v-if="told.invitations.length > 0" :aria-label="say('people.invitations')">
+        <ul v-if="told.invitations.length > 0" class="lines" :aria-label="say('people.invitations')">
           <li v-for="one in told.invitations" :key="one.id">
-            <div class="who">
+            <div>
               <strong>{{ one.note || say('people.somebody') }}</strong>
               <span class="quiet">{{
                 say('people.until', { role: one.role_words, day: day(one.expires_at, zone) })
@@ -151,28 +151,6 @@ onMounted(load);
 </template>
 
 <style scoped>
-ul {
-  margin: 0 0 8px;
-  padding: 0;
-  list-style: none;
-}
-
-li {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 16px;
-  align-items: baseline;
-  padding: 7px 0;
-  border-bottom: 1px solid var(--line);
-}
-
-.who {
-  display: flex;
-  flex: 1;
-  flex-wrap: wrap;
-  gap: 2px 12px;
-}
-
 select {
   padding: 4px 2px;
   border: 0;

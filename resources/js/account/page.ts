@@ -1,4 +1,4 @@
-/* What the page was sent with, for a visitor. */
+/* What the page was sent with. */
 
 const said = (name: string): string =>
   document.querySelector<HTMLMetaElement>(`meta[name=harmozon-${name}]`)?.content ?? '';
@@ -14,3 +14,6 @@ export const isOpen = (): boolean => said('door') !== 'closed';
 
 /** What a link holds behind its `#`, which is sent to no server and written into no log. */
 export const secret = (): string => window.location.hash.slice(1);
+
+/** Characters that a password has at the least. */
+export const shortestPassword = (): number => Number(said('shortest-password'));

@@ -57,7 +57,7 @@ watch(undo.offer, () => told.value && load());
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
     <template v-if="told">
       <p class="quiet">{{ say(told.items.length > 0 ? 'aside.how' : 'aside.none', { days: told.days }) }}</p>
-      <ul>
+      <ul class="lines">
         <li v-for="item in told.items" :key="item.id">
           <div>
             <strong>{{ item.name }}</strong>
@@ -83,33 +83,15 @@ watch(undo.offer, () => told.value && load());
 <style scoped>
 .head {
   display: flex;
-  gap: 18px;
-  align-items: baseline;
-}
-
-ul {
-  max-width: 720px;
-  margin: 0;
-  padding: 0;
-  list-style: none;
-}
-
-li {
-  display: flex;
   gap: 16px;
   align-items: baseline;
   justify-content: space-between;
-  padding: 7px 0;
-  border-bottom: 1px solid var(--line);
+  margin: 22px 0 8px;
+  padding-bottom: 4px;
+  border-bottom: 1.5px solid var(--ink);
 }
 
-li div {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 12px;
-}
-
-button {
-  white-space: nowrap;
+.lines {
+  max-width: 720px;
 }
 </style>

@@ -82,7 +82,7 @@ export const en = {
   'account.open_demo': 'Open the demo garage',
   'account.name': 'Name',
   'account.password_how':
-    'At least 12 characters. A few words that only you would put together are easy to keep in mind.',
+    'At least {n} characters. A few words that only you would put together are easy to keep in mind.',
   'password.length': 'How long the password is',
   'password.short': '{n, plural, one {# more character} other {# more characters}}',
   'password.enough': 'Long enough; longer is harder to guess.',
@@ -129,8 +129,8 @@ export const en = {
   'you.saved': 'Saved.',
   'you.password_saved': 'Your password is changed. Every other browser was signed out.',
   'devices.title': 'Where you are signed in',
-  'devices.unknown': 'a browser',
-  'devices.seen': '{address}, last seen {day}, {hour}',
+  'devices.seen': 'last seen {day}, {hour}',
+  'devices.agent': 'What the browser says of itself',
   'devices.here': 'this one',
   'devices.sign_out': 'Sign out',
   'end.account': 'End my account',
@@ -215,7 +215,7 @@ export const en = {
   'rail.kw_at': '{kw} kW at {time}',
   'rail.held_by': 'Held by {link} at {percent}.',
   'rail.nothing_yet': 'Nothing flows yet.',
-  'rail.empty': 'No chain chosen yet. Pick a cell on the board: a car at a charger.',
+  'rail.empty': 'No chain yet: pick a car at a charger.',
 
   'board.empty': 'A board needs a car and a place',
   'board.empty_how':

@@ -1,11 +1,11 @@
 // Takes the pictures of the README from the demo garage of a running server:
-//   ./harmozon reset-demo && ./harmozon start &      then      node docs/screenshots/take.mjs [address]
+//   ./harmozon reset-demo && ./harmozon start &      then      node build/pictures.mjs [address]
 import { chromium } from '@playwright/test';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 const base = process.argv[2] ?? 'http://127.0.0.1:8080';
-const folder = dirname(fileURLToPath(import.meta.url));
+const folder = join(dirname(fileURLToPath(import.meta.url)), '../docs/screenshots');
 const browser = await chromium.launch({
   executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
   args: ['--no-sandbox', '--disable-gpu'],
@@ -23,7 +23,10 @@ async function at(size, colorScheme, walk) {
   const open = async () => {
     await page.getByRole('button', { name: 'Open the demo garage' }).click();
     // A table, or on a phone one car at a time.
-    await page.getByRole('grid').or(page.getByRole('group', { name: 'Cars at chargers' })).waitFor();
+    await page
+      .getByRole('grid')
+      .or(page.getByRole('group', { name: 'Cars at chargers' }))
+      .waitFor();
   };
   const choose = async (car, outlet) => {
     const chips = page.getByRole('group', { name: 'Whose stops' });
