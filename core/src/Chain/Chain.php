@@ -33,6 +33,18 @@ final readonly class Chain
             ?? throw NoSuchInlet::of($vehicle->id, $inletIndex);
     }
 
+    /** The same pieces in between, with another record of its vehicle or its outlet. */
+    public function of(?Outlet $outlet = null, ?Vehicle $vehicle = null): self
+    {
+        return new self($outlet ?? $this->outlet, $this->adapters, $vehicle ?? $this->vehicle, $this->inletIndex);
+    }
+
+    /** The same with another record of its inlet. */
+    public function through(Inlet $inlet): self
+    {
+        return $this->of(vehicle: $this->vehicle->withInlet($this->inletIndex, $inlet));
+    }
+
     public function inletLink(): string
     {
         return $this->vehicle->id.'#'.$this->inletIndex;

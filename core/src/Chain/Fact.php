@@ -60,6 +60,19 @@ enum Fact: string
         };
     }
 
+    /** The fact that stands at a path of a car's or an outlet's record (`inlets.0.dc.max_v`); null for any other figure. */
+    public static function at(string $path): ?self
+    {
+        $inlet = preg_replace('/^inlets\.\d+\./', '', $path);
+        foreach (self::cases() as $fact) {
+            if ($fact->owner() !== FactOwner::Adapter && $fact->path() === ($fact->owner() === FactOwner::Inlet ? $inlet : $path) && ($fact->owner() !== FactOwner::Inlet || $inlet !== $path)) {
+                return $fact;
+            }
+        }
+
+        return null;
+    }
+
     /** Of the field in its owner's record, dotted, in the words of the case file. */
     public function path(): string
     {
@@ -105,6 +118,17 @@ enum Fact: string
             self::MakerApproval => 'maker_approved',
             self::Certification => 'certification',
         };
+    }
+
+    /**
+     * Whether a value that nobody has read may stand for it: power, time and price rest on it then, told as "about". Who
+     * speaks what, who is admitted, what a piece is rated for, and whatever else keeps people safe has to be read.
+     */
+    public function mayBeTypical(): bool
+    {
+        return in_array($this, [
+            self::PackV, self::UsableKwh, self::ChargeCurve, self::InletA, self::InletKw, self::AcA, self::AcKw, self::StationA, self::StationKw, self::SupplyA,
+        ], true);
     }
 
     public function kind(): FactKind

@@ -55,6 +55,17 @@ final readonly class VoltagePlan
         return new self($plugV === null ? null : VoltageMode::Native, $plugV, null, null, null, $missing, $possibleV);
     }
 
+    /** The same way to the station's volts, and the same end, for a pack of other volts: whole or half, as the plug follows it. */
+    public function along(?Curve $packV, ?Curve $insteadOf): self
+    {
+        $follows = $this->mode === VoltageMode::Native || $this->mode === VoltageMode::SplitPack;
+        $plugV = $this->plugV === null || $packV === null || $insteadOf === null || ! $follows
+            ? $this->plugV
+            : $packV->times($this->plugV->value[0] / $insteadOf->value[0]);
+
+        return new self($this->mode, $plugV, $this->ceilingAtSoc, $this->converter, $this->failure, $this->missing, $this->possibleV);
+    }
+
     /** Whether there may be a session. */
     public function mayRun(): bool
     {

@@ -25,6 +25,11 @@ final readonly class DcSide
     ) {
     }
 
+    public function limitedTo(?float $maxA, ?float $maxKw): self
+    {
+        return $this->with(maxA: $maxA, maxKw: $maxKw);
+    }
+
     /** @param  list<Signalling>  $languages */
     public function speaking(array $languages): self
     {

@@ -29,4 +29,9 @@ final readonly class Inlet
     {
         return $this->with(dc: $dc);
     }
+
+    public function withAc(AcSide $ac): self
+    {
+        return $this->with(ac: $ac);
+    }
 }

@@ -13,6 +13,7 @@ final readonly class Outlet
      * @param  list<Signalling>|null  $signalling  languages spoken; null when not known
      * @param  string|null  $knownFault  what somebody found wrong with this stall; null when nothing is known
      * @param  list<Stall>  $stalls  those that bear this plate; none where nobody told them apart
+     * @param  array<string, FactOrigin>  $origins  where facts come from, by their path in the case file (`max_kw`)
      */
     public function __construct(
         public string $id,
@@ -34,6 +35,7 @@ final readonly class Outlet
         public ?Tariff $tariff,
         public ?string $knownFault = null,
         public array $stalls = [],
+        public array $origins = [],
     ) {
     }
 
@@ -71,6 +73,16 @@ final readonly class Outlet
     public function withSoundAdapter(): self
     {
         return $this->with(attachedAdapter: $this->attachedAdapter?->forSale());
+    }
+
+    public function limitedTo(?float $maxA, ?float $maxKw): self
+    {
+        return $this->with(maxA: $maxA, maxKw: $maxKw);
+    }
+
+    public function suppliedBy(?Supply $supply): self
+    {
+        return $this->with(supply: $supply);
     }
 
     /** The neighbour at the cabinet has left. */

@@ -12,6 +12,7 @@ final readonly class Vehicle
      * @param  Curve|null  $chargeCurveKw  kW at the plug over state of charge, warm and unhindered
      * @param  non-empty-list<Inlet>  $inlets
      * @param  list<string>|null  $programmes  networks that admit this make; null when not known
+     * @param  array<string, FactOrigin>  $origins  where facts come from, by their path in the case file (`inlets.0.dc.max_a`)
      */
     public function __construct(
         public string $id,
@@ -21,7 +22,18 @@ final readonly class Vehicle
         public ?float $kmPerKwh,
         public array $inlets,
         public ?array $programmes,
+        public array $origins = [],
     ) {
+    }
+
+    public function withPack(Pack $pack): self
+    {
+        return $this->with(pack: $pack);
+    }
+
+    public function withChargeCurve(?Curve $chargeCurveKw): self
+    {
+        return $this->with(chargeCurveKw: $chargeCurveKw);
     }
 
     public function withInlet(int $index, Inlet $inlet): self

@@ -16,7 +16,6 @@ use Harmozon\Core\Equipment\Cable;
 use Harmozon\Core\Equipment\Certification;
 use Harmozon\Core\Equipment\Coupler;
 use Harmozon\Core\Equipment\CurrentKind;
-use Harmozon\Core\Equipment\Curve;
 use Harmozon\Core\Equipment\DcSide;
 use Harmozon\Core\Equipment\Inlet;
 use Harmozon\Core\Equipment\Membership;
@@ -53,8 +52,14 @@ final class EquipmentReader
 
     private const MOST_STALLS = 2000;
 
+    public function __construct(private readonly OriginsReader $origins = new OriginsReader)
+    {
+    }
+
     public function vehicle(Node $node): Vehicle
     {
+        $origins = $this->origins->of($node);
+        $node = $node->doubting(OriginsReader::doubted($origins));
         $inlets = array_map($this->inlet(...), $node->objects('inlets'));
         if ($inlets === []) {
             throw $node->fail('inlets', Message::of('field.no_inlets'));
@@ -64,16 +69,18 @@ final class EquipmentReader
         return new Vehicle(
             $node->text('id'),
             $node->textOrNull('name') ?? $node->text('id'),
-            new Pack($pack?->number('usable_kwh', Range::kwh()), $pack === null ? null : $this->curve($pack, 'voltage_by_soc', Range::volts())),
-            $this->curve($node, 'charge_curve_kw', Range::curveKw()),
+            new Pack($pack?->number('usable_kwh', Range::kwh()), $pack?->curve('voltage_by_soc', Range::volts())),
+            $node->curve('charge_curve_kw', Range::curveKw()),
             $node->number('km_per_kwh', Range::kmPerKwh()),
             $inlets,
             $node->texts('programmes'),
+            $origins,
         );
     }
 
     public function adapter(Node $node): Adapter
     {
+        $node = $node->doubting(OriginsReader::doubted($this->origins->of($node)));
         $translates = $node->objectOrNull('translates');
         $id = $node->text('id');
         if (in_array($id, self::MEANINGFUL_IDS, true)) {
@@ -107,6 +114,8 @@ final class EquipmentReader
 
     public function outlet(Node $node): Outlet
     {
+        $origins = $this->origins->of($node);
+        $node = $node->doubting(OriginsReader::doubted($origins));
         $current = $node->choice('current', CurrentKind::class) ?? throw $node->fail('current', Message::of('field.required'));
         $minV = $node->number('min_v', Range::volts());
         $maxV = $node->number('max_v', Range::volts());
@@ -146,6 +155,7 @@ final class EquipmentReader
             $tariff === null ? null : $this->tariff($tariff),
             $node->textOrNull('known_fault', self::LONGEST_FAULT),
             array_map(self::stall(...), $node->objectsOrNone('stalls', self::MOST_STALLS)),
+            $origins,
         );
     }
 
@@ -303,24 +313,5 @@ final class EquipmentReader
         } catch (UnknownCoupler $e) {
             throw $node->fail($key, $e->problem);
         }
-    }
-
-    private function curve(Node $node, string $key, Range $range): ?Curve
-    {
-        if (! $node->has($key)) {
-            return null;
-        }
-        $points = [];
-        foreach ($node->list($key) as $i => $pair) {
-            if (! is_array($pair) || ! array_is_list($pair) || count($pair) !== 2) {
-                throw $node->fail("{$key}[{$i}]", Message::of('field.expected_pair'));
-            }
-            $points[] = [
-                Node::numberAt($pair[0], $node->at("{$key}[{$i}][0]"), Range::soc()),
-                Node::numberAt($pair[1], $node->at("{$key}[{$i}][1]"), $range),
-            ];
-        }
-
-        return $node->guard(static fn (): Curve => Curve::through($points), $key);
     }
 }

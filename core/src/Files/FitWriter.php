@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Files;
 
+use Harmozon\Core\Chain\Assumed;
 use Harmozon\Core\Chain\Unread;
 use Harmozon\Core\Fit\Answer;
+use Harmozon\Core\Fit\Band;
 use Harmozon\Core\Fit\Brief;
 use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Fit\Change;
@@ -68,6 +70,8 @@ final readonly class FitWriter
             'links' => array_map($this->link(...), $answer->links()),
             'expected_peak_kw' => self::rounded($answer->expectedPeakKw()),
             'at_most' => $answer->isAtMost(),
+            ...$this->about($answer),
+            'rests_on' => array_map($this->assumed(...), $answer->assumed()),
             'refused_by_policy' => $answer->isRefusedByPolicy(),
             'word' => $this->voice->say($answer->word()),
             'title' => $this->voice->begin($answer->word()),
@@ -110,6 +114,7 @@ final readonly class FitWriter
             'chain' => $best->chain->linkIds(),
             'expected_peak_kw' => self::rounded($best->expectedPeakKw()),
             'at_most' => $best->isAtMost(),
+            ...$this->about($best),
             'refused_by_policy' => $best->isRefusedByPolicy(),
             'other_way_is_hazard' => $answer->otherWayIsHazard(),
             'title' => $this->voice->begin($best->word()),
@@ -142,6 +147,24 @@ final readonly class FitWriter
             'asks' => array_map($this->ask(...), $gate->missing),
             'figures' => array_map(static fn (Figure $f): array => ['name' => $f->name, 'value' => round($f->value, 2), 'unit' => $f->unit], $gate->figures()),
         ];
+    }
+
+    /** @return array{about: bool, band_kw: array{float, float}|null} */
+    private function about(ChainAnswer $answer): array
+    {
+        return ['about' => $answer->assumed() !== [], 'band_kw' => self::band($answer->bandKw(), 1)];
+    }
+
+    /** @return array{float, float}|null least and most */
+    public static function band(?Band $band, int $digits = 2): ?array
+    {
+        return $band === null ? null : [round($band->low, $digits), round($band->high, $digits)];
+    }
+
+    /** @return array<string, mixed> a fact that nobody has read, and where what stands for it comes from */
+    public function assumed(Assumed $assumed): array
+    {
+        return [...$this->ask($assumed->unread), 'origin' => $assumed->origin->origin->value, 'on' => $assumed->origin->on];
     }
 
     /** @return array{fact: string, code: string, where: string, piece: string, path: string, kind: string} */

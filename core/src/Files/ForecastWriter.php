@@ -8,11 +8,13 @@ use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Equipment\Vehicle;
 use Harmozon\Core\Forecast\AdapterPassed;
 use Harmozon\Core\Forecast\Bill;
+use Harmozon\Core\Forecast\Doubt;
 use Harmozon\Core\Forecast\Forecast;
 use Harmozon\Core\Forecast\HeatReport;
 use Harmozon\Core\Forecast\Marginal;
 use Harmozon\Core\Forecast\Ranking;
 use Harmozon\Core\Forecast\RankOrder;
+use Harmozon\Core\Forecast\Spread;
 use Harmozon\Core\Forecast\Step;
 use Harmozon\Core\Forecast\Sticker;
 use Harmozon\Core\Forecast\Stop;
@@ -64,7 +66,31 @@ final readonly class ForecastWriter
             'bindings' => (object) $this->bindings($forecast),
             'unread' => array_map($this->fit->ask(...), $answer->limits->unread ?? []),
             'asks' => array_map($this->fit->ask(...), $forecast->missing),
+            ...$this->spread(Spread::of($forecast, $conditions)),
             'points' => array_map(fn (Step $p): array => $this->point($p, $forecast), $forecast->points),
+        ];
+    }
+
+    /** @return array<string, mixed> between what it lies, and what it rests on: the fact that matters most first */
+    private function spread(?Spread $spread): array
+    {
+        if ($spread === null) {
+            return ['about' => false, 'band' => null, 'rests_on' => []];
+        }
+
+        return [
+            'about' => true,
+            'band' => [
+                'minutes' => FitWriter::band($spread->minutes),
+                'peak_kw' => FitWriter::band($spread->peakKw),
+                'plug_kwh' => FitWriter::band($spread->plugKwh, 3),
+                'amount' => FitWriter::band($spread->amount),
+            ],
+            'rests_on' => array_map(fn (Doubt $d): array => [
+                ...$this->fit->assumed($d->assumed),
+                'minutes_once_read' => FitWriter::band($d->minutesOnceRead),
+                'words' => $this->voice->say($d->message($spread->minutes)),
+            ], $spread->doubts),
         ];
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Files;
 
+use Harmozon\Core\Equipment\Curve;
 use Harmozon\Core\Equipment\ImpossibleValue;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Listing;
@@ -29,8 +30,9 @@ final readonly class Node
     /**
      * @param  array<array-key, mixed>  $fields
      * @param  ReadFields|null  $noted  where what is read is written down; null when nobody asks
+     * @param  list<string>  $doubted  paths below this object, dotted, whose values count as not known
      */
-    private function __construct(private array $fields, public string $path, private ?ReadFields $noted)
+    private function __construct(private array $fields, public string $path, private ?ReadFields $noted, private array $doubted = [])
     {
     }
 
@@ -63,18 +65,34 @@ final readonly class Node
      */
     public function with(array $fields): self
     {
-        return new self([...$this->fields, ...$fields], $this->path, $this->noted);
+        return new self([...$this->fields, ...$fields], $this->path, $this->noted, $this->doubted);
+    }
+
+    /**
+     * The same object; values at these paths count as not known, although they are written down as they stand.
+     *
+     * @param  list<string>  $paths  dotted (`inlets.0.dc.max_v`)
+     */
+    public function doubting(array $paths): self
+    {
+        return $paths === [] ? $this : new self($this->fields, $this->path, $this->noted, $paths);
+    }
+
+    /** @return list<string> */
+    public function keys(): array
+    {
+        return array_map(strval(...), array_keys($this->fields));
     }
 
     /** The same object; what is read of it from now on is written down. */
     public function noting(ReadFields $noted): self
     {
-        return new self($this->fields, $this->path, $noted);
+        return new self($this->fields, $this->path, $noted, $this->doubted);
     }
 
     public function has(string $key): bool
     {
-        return isset($this->fields[$key]);
+        return isset($this->fields[$key]) && (! in_array($key, $this->doubted, true) || $this->raw($key) !== null);
     }
 
     /** The raw value of a field; null when absent. */
@@ -85,7 +103,7 @@ final readonly class Node
             $this->noted->value($key, $value);
         }
 
-        return $value;
+        return in_array($key, $this->doubted, true) ? null : $value;
     }
 
     public function at(string $key): string
@@ -100,7 +118,15 @@ final readonly class Node
 
     public function object(string $key): self
     {
-        return self::of($this->fields[$key] ?? throw $this->fail($key, Message::of('field.required')), $this->at($key), $this->noted?->object($key));
+        return self::of($this->fields[$key] ?? throw $this->fail($key, Message::of('field.required')), $this->at($key), $this->noted?->object($key))->doubting($this->doubtedBelow($key));
+    }
+
+    /** @return list<string> */
+    private function doubtedBelow(string $key): array
+    {
+        $below = array_filter($this->doubted, static fn (string $path): bool => str_starts_with($path, "{$key}."));
+
+        return array_map(static fn (string $path): string => substr($path, strlen($key) + 1), array_values($below));
     }
 
     public function objectOrNull(string $key): ?self
@@ -113,7 +139,7 @@ final readonly class Node
     {
         $nodes = [];
         foreach ($this->list($key, $most) as $i => $value) {
-            $nodes[] = self::of($value, $this->at($key)."[{$i}]", $this->noted?->item($key, $i));
+            $nodes[] = self::of($value, $this->at($key)."[{$i}]", $this->noted?->item($key, $i))->doubting($this->doubtedBelow("{$key}.{$i}"));
         }
 
         return $nodes;
@@ -245,6 +271,26 @@ final readonly class Node
         }
 
         return count($value) <= $most ? $value : throw $this->fail($key, Message::of('field.too_many', most: Amount::count($most)));
+    }
+
+    /** A quantity over state of charge: pairs of percent and value. */
+    public function curve(string $key, Range $range): ?Curve
+    {
+        if (! $this->has($key)) {
+            return null;
+        }
+        $points = [];
+        foreach ($this->list($key) as $i => $pair) {
+            if (! is_array($pair) || ! array_is_list($pair) || count($pair) !== 2) {
+                throw $this->fail("{$key}[{$i}]", Message::of('field.expected_pair'));
+            }
+            $points[] = [
+                self::numberAt($pair[0], $this->at("{$key}[{$i}][0]"), Range::soc()),
+                self::numberAt($pair[1], $this->at("{$key}[{$i}][1]"), $range),
+            ];
+        }
+
+        return $this->guard(static fn (): Curve => Curve::through($points), $key);
     }
 
     public static function numberAt(mixed $value, string $path, Range $range): float

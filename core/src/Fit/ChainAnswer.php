@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Fit;
 
+use Harmozon\Core\Chain\Assumed;
 use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Chain\VoltagePlan;
@@ -87,6 +88,18 @@ final readonly class ChainAnswer
         return $this->outcome->flow() === Flow::Yes && $this->limits !== null && $this->limits->unread !== [];
     }
 
+    /** @return list<Assumed> facts that nobody has read, and that its power rests on */
+    public function assumed(): array
+    {
+        return $this->outcome->mayFlow() ? Assumed::ofPower($this->chain) : [];
+    }
+
+    /** Between what its peak lies; null where nothing of it is assumed, or nothing is known. */
+    public function bandKw(): ?Band
+    {
+        return Corner::peakKw($this);
+    }
+
     /** Whether nothing but the driver's own policy stands in the way. */
     public function isRefusedByPolicy(): bool
     {
@@ -112,6 +125,7 @@ final readonly class ChainAnswer
         return match (true) {
             $kw === null || $kw <= 0.0 => null,
             $this->isAtMost() => Message::of('power.at_most', kw: Amount::kw($kw)),
+            $this->assumed() !== [] => Message::of('power.about', kw: Amount::kw($kw)),
             default => Message::of('power.known', kw: Amount::kw($kw)),
         };
     }

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Fit\Gates;
 
+use Harmozon\Core\Chain\Assumed;
 use Harmozon\Core\Chain\Unread;
 use Harmozon\Core\Chain\VoltageMode;
 use Harmozon\Core\Equipment\CurrentKind;
+use Harmozon\Core\Equipment\Curve;
 use Harmozon\Core\Fit\Figure;
 use Harmozon\Core\Fit\Gate;
 use Harmozon\Core\Fit\GateName;
@@ -26,20 +28,34 @@ final class VoltageGate implements Gate
             return GateResult::fail(GateName::Voltage, $plan->failure, static fn (): array => self::figures($situation));
         }
         $highest = $plan->highestV($situation->conditions);
+        $typical = Assumed::packVolts($situation->chain);
+        $most = max($highest[1] ?? 0.0, $typical === null ? 0.0 : self::mostV($situation, $typical));
         $missing = $plan->missing;
         $danger = null;
         foreach (RatedPiece::along($situation->chain) as $piece) {
             if ($piece->maxV === null) {
                 $missing[] = $piece->unread;
                 $danger ??= $highest === null || $highest[1] === INF ? null : Message::of('danger.rating', link: $piece->link, volts: Amount::volts($highest[1]));
-            } elseif ($highest !== null && $highest[0] > $piece->maxV) {
+            } elseif ($highest !== null && $highest[0] > $piece->maxV && $typical === null) {
                 return self::tooHigh($highest[0], $piece, $plan->missing);
-            } elseif ($highest !== null && $highest[1] > $piece->maxV) {
+            } elseif ($highest !== null && $most > $piece->maxV) {
+                // Volts that nobody has read say nothing of safety: they have to be read.
+                $asked = $typical !== null && $danger === null && $plan->plugV !== null ? [$typical->unread] : [];
+                $missing = [...$missing, ...$asked];
                 $danger ??= Message::of('danger.volts', link: $piece->link, rated: Amount::volts($piece->maxV));
             }
         }
 
         return $missing === [] ? $this->meets($situation) : GateResult::unread(GateName::Voltage, $missing, $danger);
+    }
+
+    /** The most that the plug may see at the upper end of what is usual for the pack. */
+    private static function mostV(Situation $situation, Assumed $typical): float
+    {
+        $high = $typical->origin->high;
+        $plan = $high instanceof Curve ? $situation->voltage->along($high, $situation->chain->vehicle->pack->voltageBySoc) : $situation->voltage;
+
+        return $plan->plugV?->highestBetween($situation->conditions->socFrom, $plan->endSoc($situation->conditions)) ?? 0.0;
     }
 
     /** @param  list<Unread>  $missing  facts that cannot help it, whatever they are */
@@ -68,6 +84,9 @@ final class VoltageGate implements Gate
             $plan->mode === VoltageMode::Mains => GateResult::pass(
                 GateName::Voltage, static fn (): Message => Message::of('voltage.within_charger', supply: Amount::volts($outlet->mainsV())), $figures,
             ),
+            self::mayMiss($situation) => GateResult::caution(
+                GateName::Voltage, static fn (): Message => Message::of('voltage.typical_may_miss', vehicle: $situation->chain->vehicle->name, floor: Amount::volts($outlet->minV), ceiling: $ceiling()), $figures,
+            ),
             $ceilingSoc !== null => GateResult::caution(
                 GateName::Voltage, static fn (): Message => Message::of('voltage.stops_near', ceiling: $ceiling(), soc: Amount::percent($ceilingSoc)), $figures,
             ),
@@ -83,6 +102,23 @@ final class VoltageGate implements Gate
                 floor: Amount::volts($outlet->minV), ceiling: $ceiling(),
             ), $figures),
         };
+    }
+
+    /** Whether a pack whose volts nobody has read may lie outside the station's window when the session begins. */
+    private static function mayMiss(Situation $situation): bool
+    {
+        $typical = Assumed::packVolts($situation->chain);
+        $from = $situation->conditions->socFrom;
+        $outlet = $situation->chain->outlet;
+        if ($typical === null || ! in_array($situation->voltage->mode, [VoltageMode::Native, VoltageMode::SplitPack], true)) {
+            return false;
+        }
+        $plan = $situation->voltage;
+        $pack = $situation->chain->vehicle->pack->voltageBySoc;
+        $low = $typical->origin->low instanceof Curve ? $plan->along($typical->origin->low, $pack)->plugV?->at($from) : null;
+        $high = $typical->origin->high instanceof Curve ? $plan->along($typical->origin->high, $pack)->plugV?->at($from) : null;
+
+        return ($low !== null && $low < $outlet->minV) || ($high !== null && $outlet->maxV !== null && $high > $outlet->maxV);
     }
 
     /** @return list<Figure> */

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Catalogue;
+
+use Harmozon\Core\Equipment\CouplerFamily;
+use Harmozon\Core\Equipment\CurrentKind;
+use Harmozon\Core\Equipment\PortCorner;
+use Harmozon\Core\Equipment\Signalling;
+
+/** What a person knows of a car without its data sheet. Null: "I don't know". */
+final readonly class CarAnswers
+{
+    /**
+     * @param  list<CouplerFamily>  $faces  of its inlets
+     * @param  list<Signalling>|null  $languages  of its DC side
+     * @param  string|null  $packClass  of CarKinds
+     * @param  float|null  $peakKw  as its brochure says
+     * @param  float|null  $inletMaxV  as the label at the DC inlet says
+     */
+    public function __construct(
+        public array $faces,
+        public ?array $languages,
+        public ?string $packClass,
+        public ?float $usableKwh,
+        public ?float $peakKw,
+        public ?float $onboardKw,
+        public ?int $onboardPhases,
+        public ?float $onboardMinV = null,
+        public ?float $onboardMaxV = null,
+        public ?float $inletMaxV = null,
+        public ?PortCorner $port = null,
+    ) {
+    }
+
+    public function takesDc(): bool
+    {
+        return array_filter($this->faces, static fn (CouplerFamily $f): bool => $f->carries(CurrentKind::Dc)) !== [];
+    }
+
+    public function takesAc(): bool
+    {
+        return array_filter($this->faces, self::hasAc(...)) !== [];
+    }
+
+    public static function hasAc(CouplerFamily $face): bool
+    {
+        return $face->carries(CurrentKind::Ac) || $face->acHalf() !== null;
+    }
+
+    /**
+     * The only language that a shape is built for, by its standard (IEC 61851-24 annexes A and B); null where the shape
+     * leaves it open.
+     */
+    public static function onlyLanguage(CouplerFamily $face): ?Signalling
+    {
+        return match ($face) {
+            CouplerFamily::Chademo => Signalling::CanChademo,
+            CouplerFamily::GbtDc => Signalling::CanGbt,
+            default => null,
+        };
+    }
+
+    /**
+     * Phases that a shape has at all (SAE J1772, SAE J3400: one); null where it may have one or three.
+     */
+    public static function phasesOf(CouplerFamily $face): ?int
+    {
+        return match ($face) {
+            CouplerFamily::Type1, CouplerFamily::Ccs1, CouplerFamily::J3400 => 1,
+            default => null,
+        };
+    }
+
+    /** @return list<CarQuestion> those that make a difference for a car with these inlets */
+    public function asks(): array
+    {
+        $isOpen = array_filter($this->faces, static fn (CouplerFamily $f): bool => $f->carries(CurrentKind::Dc) && self::onlyLanguage($f) === null) !== [];
+        $isUnseen = $this->faces === [];
+
+        return array_values(array_filter(CarQuestion::cases(), fn (CarQuestion $q): bool => match ($q) {
+            CarQuestion::Inlet, CarQuestion::Energy => true,
+            CarQuestion::Language => $isOpen || $isUnseen,
+            CarQuestion::Pack, CarQuestion::Peak => $this->takesDc() || $isUnseen,
+            CarQuestion::Onboard => $this->takesAc() || $isUnseen,
+        }));
+    }
+}

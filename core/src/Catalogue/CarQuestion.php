@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Catalogue;
+
+/** What is asked of a person who has a car and no data sheet, in this order. */
+enum CarQuestion: string
+{
+    case Inlet = 'inlet';
+    case Language = 'language';
+    case Pack = 'pack';
+    case Energy = 'energy';
+    case Peak = 'peak';
+    case Onboard = 'onboard';
+}

@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Chain;
+
+use Harmozon\Core\Equipment\CurrentKind;
+use Harmozon\Core\Equipment\Curve;
+use Harmozon\Core\Equipment\FactOrigin;
+use Harmozon\Core\Equipment\Pack;
+use Harmozon\Core\Equipment\Supply;
+
+/**
+ * A fact of a chain that nobody has read, with what stands for it: a typical value, a learned one, an estimate. Power, time
+ * and price may rest on it; nothing of safety does.
+ */
+final readonly class Assumed
+{
+    /** By what the power rests on; what a session takes into the pack is the energy's. */
+    private const DC = [Fact::PackV, Fact::ChargeCurve, Fact::InletA, Fact::InletKw, Fact::StationA, Fact::StationKw];
+
+    private const AC = [Fact::AcA, Fact::AcKw, Fact::SupplyA, Fact::StationA, Fact::StationKw];
+
+    private function __construct(public Fact $fact, public Unread $unread, public FactOrigin $origin)
+    {
+    }
+
+    /** @return list<self> those that the power of a chain rests on */
+    public static function ofPower(Chain $chain): array
+    {
+        return self::among($chain->current === CurrentKind::Dc ? self::DC : self::AC, $chain);
+    }
+
+    /** @return list<self> those that the minutes of a session rest on */
+    public static function ofSession(Chain $chain): array
+    {
+        return [...self::ofPower($chain), ...self::among([Fact::UsableKwh], $chain)];
+    }
+
+    public static function packVolts(Chain $chain): ?self
+    {
+        return self::among([Fact::PackV], $chain)[0] ?? null;
+    }
+
+    /**
+     * @param  list<Fact>  $facts
+     * @return list<self>
+     */
+    private static function among(array $facts, Chain $chain): array
+    {
+        if ($chain->vehicle->origins === [] && $chain->outlet->origins === []) {
+            return [];
+        }
+        $assumed = [];
+        foreach ($facts as $fact) {
+            $unread = Unread::of($fact, $chain);
+            $origin = ($fact->owner() === FactOwner::Outlet ? $chain->outlet->origins : $chain->vehicle->origins)[$unread->path] ?? null;
+            if ($origin?->origin->isAbout() === true) {
+                $assumed[] = new self($fact, $unread, $origin);
+            }
+        }
+
+        return $assumed;
+    }
+
+    /** The chain with this fact at the end of its spread that takes longer. */
+    public function slower(Chain $chain): Chain
+    {
+        return $this->put($chain, $this->fact === Fact::UsableKwh ? $this->origin->high : $this->origin->low);
+    }
+
+    /** The chain with this fact at the end of its spread that takes less time. */
+    public function faster(Chain $chain): Chain
+    {
+        return $this->put($chain, $this->fact === Fact::UsableKwh ? $this->origin->low : $this->origin->high);
+    }
+
+    /** Without a known spread the fact stays as it is. */
+    private function put(Chain $chain, float|Curve|null $value): Chain
+    {
+        return match (true) {
+            $value instanceof Curve => $this->putCurve($chain, $value),
+            $value === null => $chain,
+            default => $this->putFigure($chain, $value),
+        };
+    }
+
+    private function putCurve(Chain $chain, Curve $curve): Chain
+    {
+        $vehicle = $chain->vehicle;
+
+        return $chain->of(vehicle: $this->fact === Fact::ChargeCurve
+            ? $vehicle->withChargeCurve($curve)
+            : $vehicle->withPack(new Pack($vehicle->pack->usableKwh, $curve)));
+    }
+
+    private function putFigure(Chain $chain, float $value): Chain
+    {
+        [$vehicle, $outlet, $dc, $ac] = [$chain->vehicle, $chain->outlet, $chain->inlet->dc, $chain->inlet->ac];
+
+        return match ($this->fact) {
+            Fact::UsableKwh => $chain->of(vehicle: $vehicle->withPack(new Pack($value, $vehicle->pack->voltageBySoc))),
+            Fact::StationA => $chain->of(outlet: $outlet->limitedTo($value, $outlet->maxKw)),
+            Fact::StationKw => $chain->of(outlet: $outlet->limitedTo($outlet->maxA, $value)),
+            Fact::SupplyA => $chain->of(outlet: $outlet->suppliedBy(new Supply($outlet->supply?->volts, $value, $outlet->supply?->phases))),
+            Fact::InletA => $dc === null ? $chain : $chain->through($chain->inlet->withDc($dc->limitedTo($value, $dc->maxKw))),
+            Fact::InletKw => $dc === null ? $chain : $chain->through($chain->inlet->withDc($dc->limitedTo($dc->maxA, $value))),
+            Fact::AcA => $ac === null ? $chain : $chain->through($chain->inlet->withAc($ac->limitedTo($value, $ac->maxKw))),
+            Fact::AcKw => $ac === null ? $chain : $chain->through($chain->inlet->withAc($ac->limitedTo($ac->maxA, $value))),
+            default => $chain,
+        };
+    }
+}

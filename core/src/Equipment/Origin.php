@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Equipment;
+
+/** Where a fact comes from. */
+enum Origin: string
+{
+    /** Off a plate, a screen, a handbook. */
+    case Read = 'read';
+
+    /** What is usual for its kind: nobody has read it. */
+    case Typical = 'typical';
+
+    /** From recorded sessions. */
+    case Learned = 'learned';
+
+    /** From a network's file. */
+    case Imported = 'imported';
+
+    /** A person's own estimate. */
+    case Estimated = 'estimated';
+
+    /** Whether power, time and price that rest on it are told as "about", and nothing of safety may rest on it. */
+    public function isAbout(): bool
+    {
+        return match ($this) {
+            self::Typical, self::Learned, self::Estimated => true,
+            self::Read, self::Imported => false,
+        };
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Fit;
+
+/** Between what a figure lies that rests on facts nobody has read. */
+final readonly class Band
+{
+    private function __construct(public float $low, public float $high)
+    {
+    }
+
+    public static function around(float ...$values): self
+    {
+        return new self(min([INF, ...array_values($values)]), max([-INF, ...array_values($values)]));
+    }
+
+    public function width(): float
+    {
+        return $this->high - $this->low;
+    }
+}

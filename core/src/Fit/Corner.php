@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Fit;
+
+use Harmozon\Core\Chain\Assumed;
+use Harmozon\Core\Chain\Chain;
+use Harmozon\Core\Chain\VoltagePlanner;
+use Harmozon\Core\Equipment\Curve;
+use Harmozon\Core\Equipment\Pack;
+use Harmozon\Core\Power\Limits;
+use Harmozon\Core\Power\LimitSet;
+use Harmozon\Core\Power\Peak;
+use Harmozon\Core\Power\PeakFinder;
+
+/**
+ * An answer again, with the facts that nobody has read at one end of their spread. Only power is varied: outcome, gates,
+ * the way to the station's volts and the end of the session stay those of the answer. Since a higher figure never charges
+ * slower, whatever lies within the spreads lies between the two corners.
+ */
+final class Corner
+{
+    /** @param  list<Assumed>  $assumed */
+    public static function slow(ChainAnswer $answer, array $assumed): ChainAnswer
+    {
+        return self::at($answer, array_reduce($assumed, static fn (Chain $chain, Assumed $a): Chain => $a->slower($chain), $answer->chain));
+    }
+
+    /** @param  list<Assumed>  $assumed */
+    public static function fast(ChainAnswer $answer, array $assumed): ChainAnswer
+    {
+        return self::at($answer, array_reduce($assumed, static fn (Chain $chain, Assumed $a): Chain => $a->faster($chain), $answer->chain));
+    }
+
+    /**
+     * The answer with one fact less in doubt: as if its value had been read.
+     *
+     * @param  list<Assumed>  $assumed
+     * @return list<Assumed>
+     */
+    public static function without(Assumed $read, array $assumed): array
+    {
+        return array_values(array_filter($assumed, static fn (Assumed $a): bool => $a !== $read));
+    }
+
+    /** Between what the peak lies; null where nothing of it is assumed, or nothing is known. */
+    public static function peakKw(ChainAnswer $answer): ?Band
+    {
+        $assumed = Assumed::ofPower($answer->chain);
+        if ($assumed === [] || ! $answer->outcome->mayFlow()) {
+            return null;
+        }
+        if ($answer->voltage->plugV === null) {
+            return self::overUnreadVolts($answer, $assumed);
+        }
+        $ends = [$answer->peak?->kw, self::slow($answer, $assumed)->peak?->kw, self::fast($answer, $assumed)->peak?->kw];
+        $known = array_values(array_filter($ends, static fn (?float $kw): bool => $kw !== null));
+
+        return $known === [] ? null : Band::around(...$known);
+    }
+
+    private static function at(ChainAnswer $answer, Chain $chain): ChainAnswer
+    {
+        $plan = $answer->voltage->along($chain->vehicle->pack->voltageBySoc, $answer->chain->vehicle->pack->voltageBySoc);
+        $limits = Limits::ofChain($chain, $plan, $answer->conditions);
+
+        return new ChainAnswer(
+            $chain, $answer->outcome, $answer->gates, self::peak($limits, $answer, $plan->endSoc($answer->conditions)), $answer->idealPeakKw, $plan, $limits, $answer->conditions,
+        );
+    }
+
+    /**
+     * Nobody even knows the class of the pack: it may lie anywhere between the least and the most that there are, and may
+     * meet the station's volts or not.
+     *
+     * @param  list<Assumed>  $assumed
+     */
+    private static function overUnreadVolts(ChainAnswer $answer, array $assumed): ?Band
+    {
+        $volts = Assumed::packVolts($answer->chain)?->origin;
+        if (! $volts?->low instanceof Curve || ! $volts->high instanceof Curve) {
+            return null;
+        }
+        $slow = array_reduce($assumed, static fn (Chain $chain, Assumed $a): Chain => $a->slower($chain), $answer->chain);
+        $fast = array_reduce($assumed, static fn (Chain $chain, Assumed $a): Chain => $a->faster($chain), $answer->chain);
+        $kw = [self::bestKw($slow, $answer), self::bestKw($fast, $answer)];
+        $ceiling = $answer->chain->outlet->maxV;
+        if ($ceiling !== null && $volts->low->highest() < $ceiling && $ceiling < $volts->high->highest()) {
+            $touching = $fast->vehicle->withPack(new Pack($fast->vehicle->pack->usableKwh, $volts->high->times($ceiling / $volts->high->highest())));
+            $kw[] = self::bestKw($fast->of(vehicle: $touching), $answer);
+        }
+
+        return Band::around(...$kw);
+    }
+
+    private static function bestKw(Chain $chain, ChainAnswer $answer): float
+    {
+        $best = 0.0;
+        foreach ((new VoltagePlanner)->plans($chain, $answer->conditions) as $plan) {
+            $best = max($best, self::peak(Limits::ofChain($chain, $plan, $answer->conditions), $answer, $plan->endSoc($answer->conditions))->kw ?? 0.0);
+        }
+
+        return $best;
+    }
+
+    private static function peak(?LimitSet $limits, ChainAnswer $answer, float $endSoc): ?Peak
+    {
+        return $limits === null ? null : (new PeakFinder)->find($limits, $answer->conditions->socFrom, $endSoc);
+    }
+}

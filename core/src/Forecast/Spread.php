@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Forecast;
+
+use Harmozon\Core\Chain\Assumed;
+use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Fit\Band;
+use Harmozon\Core\Fit\ChainAnswer;
+use Harmozon\Core\Fit\Corner;
+
+/** Between what a forecast lies that rests on facts nobody has read, and which of them matters most. */
+final readonly class Spread
+{
+    /**
+     * @param  Band|null  $amount  null where there is no price, or not all of it was read
+     * @param  list<Doubt>  $doubts  the one that narrows the minutes most first
+     */
+    private function __construct(public Band $minutes, public Band $peakKw, public Band $plugKwh, public ?Band $amount, public array $doubts)
+    {
+    }
+
+    /** Null where the forecast rests on what was read alone, or there is none. */
+    public static function of(Forecast $forecast, Conditions $conditions): ?self
+    {
+        $assumed = Assumed::ofSession($forecast->answer->chain);
+        if ($assumed === [] || $forecast->minutes === null) {
+            return null;
+        }
+        [$slow, $fast] = self::ends($forecast, $assumed, $conditions);
+        $minutes = self::minutes($forecast, $slow, $fast);
+        $amounts = array_map(static fn (Forecast $f): ?string => Bill::ofForecast($f, $conditions)?->amount(), [$forecast, $slow, $fast]);
+        $known = array_map(floatval(...), array_values(array_filter($amounts, static fn (?string $a): bool => $a !== null)));
+        $doubts = array_map(static fn (Assumed $a): Doubt => new Doubt($a, self::minutes($forecast, ...self::ends($forecast, Corner::without($a, $assumed), $conditions))), $assumed);
+        // Equals stay in the order of the chain.
+        usort($doubts, static fn (Doubt $a, Doubt $b): int => $a->minutesOnceRead->width() <=> $b->minutesOnceRead->width());
+
+        return new self(
+            $minutes,
+            Band::around($forecast->peakKw, $slow->peakKw, $fast->peakKw),
+            Band::around($forecast->plugKwh, $slow->plugKwh, $fast->plugKwh),
+            count($known) === count($amounts) ? Band::around(...$known) : null,
+            $doubts,
+        );
+    }
+
+    /**
+     * @param  list<Assumed>  $assumed
+     * @return array{Forecast, Forecast} where nothing would come of an end, the forecast itself stands for it
+     */
+    private static function ends(Forecast $forecast, array $assumed, Conditions $conditions): array
+    {
+        if ($assumed === []) {
+            return [$forecast, $forecast];
+        }
+        $forecaster = Forecaster::totals($forecast->answer->chain->outlet->tariff);
+        $given = static function (ChainAnswer $corner) use ($forecaster, $forecast, $conditions): Forecast {
+            $end = $forecaster->forecast($corner, $conditions);
+
+            return $end->isGiven() ? $end : $forecast;
+        };
+
+        return [$given(Corner::slow($forecast->answer, $assumed)), $given(Corner::fast($forecast->answer, $assumed))];
+    }
+
+    private static function minutes(Forecast ...$forecasts): Band
+    {
+        return Band::around(...array_map(static fn (Forecast $f): float => $f->minutes ?? 0.0, array_values($forecasts)));
+    }
+}

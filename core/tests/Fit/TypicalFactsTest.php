@@ -1,0 +1,226 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Tests\Fit;
+
+use Eris\Generators;
+use Eris\TestTrait;
+use Harmozon\Core\Chain\Fact;
+use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Fit\ChainAnswer;
+use Harmozon\Core\Fit\GateName;
+use Harmozon\Core\Fit\Outcome;
+use Harmozon\Core\Forecast\Forecaster;
+use Harmozon\Core\Forecast\Spread;
+use Harmozon\Core\Tests\Cases;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Facts that nobody has read, with what is usual in their place: what may rest on them, and what never does. */
+final class TypicalFactsTest extends TestCase
+{
+    use TestTrait;
+
+    /** Each with a spread around the standard car's own value. */
+    private const DOUBTED = [
+        'pack.voltage_by_soc' => ['low' => [[0, 290], [10, 300], [80, 340], [100, 360]], 'high' => [[0, 330], [10, 340], [80, 380], [100, 400]]],
+        'pack.usable_kwh' => ['low' => 50, 'high' => 75],
+        'charge_curve_kw' => ['low' => [[0, 100], [60, 100], [100, 5]], 'high' => [[0, 180], [60, 180], [100, 20]]],
+        'inlets.0.dc.max_a' => ['low' => 300, 'high' => 600],
+        'inlets.0.dc.max_kw' => ['low' => 120, 'high' => 170],
+    ];
+
+    public function test_a_typical_curve_is_told_as_about_with_its_band(): void
+    {
+        $answer = Cases::answer(self::doubting(['charge_curve_kw'], car: ['inlets.0.dc.max_kw' => 170]))->best;
+
+        // 150 kW flat stands there; the least is 100 kW, and at the most the inlet's 170 kW binds.
+        self::assertSame(Outcome::Charges, $answer->outcome);
+        self::assertSame([150.0, 100.0, 170.0], [$answer->expectedPeakKw(), $answer->bandKw()?->low, $answer->bandKw()?->high]);
+        self::assertSame('power.about', $answer->given()?->code);
+        self::assertSame([Fact::ChargeCurve], array_column($answer->assumed(), 'fact'));
+    }
+
+    public function test_what_was_read_is_not_about_anything(): void
+    {
+        $answer = Cases::answer(Cases::file(car: ['origins' => ['charge_curve_kw' => ['origin' => 'read', 'on' => '2031-05-02'], 'pack.usable_kwh' => ['origin' => 'imported']]]))->best;
+
+        self::assertSame([[], null, 'power.known'], [$answer->assumed(), $answer->bandKw(), $answer->given()?->code]);
+    }
+
+    /** 60 kWh from 10 to 80 % at 150 kW flat to 60 %: the spread of the energy alone stretches the minutes in proportion. */
+    public function test_the_band_of_the_minutes_follows_the_energy(): void
+    {
+        $spread = self::spread(self::doubting(['pack.usable_kwh']));
+        $read = self::minutes(Cases::file());
+
+        self::assertEqualsWithDelta(self::minutes(Cases::file(car: ['pack.usable_kwh' => 50])), $spread?->minutes->low, 1e-6);
+        self::assertEqualsWithDelta(self::minutes(Cases::file(car: ['pack.usable_kwh' => 75])), $spread?->minutes->high, 1e-6);
+        self::assertTrue($spread?->minutes->low < $read && $read < $spread->minutes->high);
+        self::assertEqualsWithDelta($read, $spread->doubts[0]->minutesOnceRead->high, 1e-6);
+    }
+
+    public function test_the_fact_that_matters_most_is_told_first(): void
+    {
+        $spread = self::spread(self::doubting(array_keys(self::DOUBTED)));
+        $widths = array_map(static fn (\Harmozon\Core\Forecast\Doubt $d): float => $d->minutesOnceRead->width(), $spread->doubts ?? []);
+        $sorted = $widths;
+        sort($sorted);
+
+        self::assertCount(5, $widths);
+        self::assertSame($sorted, $widths);
+        self::assertLessThan($spread?->minutes->width(), $widths[0]);
+    }
+
+    public function test_read_with_the_same_value_changes_no_answer_but_its_about(): void
+    {
+        $this->forAll(Generators::subset(array_keys(self::DOUBTED)), Generators::elements(300, 500, 1000), Generators::elements(150, 310, 345), Generators::elements(60, 200, 500))
+            ->then(static function (array $paths, int $maxV, int $minV, int $amps): void {
+                $outlet = ['max_v' => max($maxV, $minV), 'min_v' => $minV, 'max_a' => $amps];
+                $about = Cases::answer(self::doubting(array_values($paths), $outlet))->best;
+                $read = Cases::answer(Cases::file(outlet: $outlet))->best;
+
+                self::assertSame([$read->outcome, $read->expectedPeakKw(), $read->peak?->binding], [$about->outcome, $about->expectedPeakKw(), $about->peak?->binding]);
+                self::assertSame($paths !== [] && array_values($paths) !== ['pack.usable_kwh'] && $read->outcome->mayFlow(), $about->assumed() !== []);
+            });
+    }
+
+    public function test_narrowing_a_fact_never_widens_the_band(): void
+    {
+        $this->forAll(Generators::subset(array_keys(self::DOUBTED)), Generators::elements(array_keys(self::DOUBTED)), Generators::choose(0, 100), Generators::choose(60, 500))
+            ->then(static function (array $paths, string $narrowed, int $percent, int $amps): void {
+                $paths = array_values(array_unique([...$paths, $narrowed]));
+                $wide = self::doubting($paths, ['max_a' => $amps]);
+                $tight = $wide;
+                foreach (['low', 'high'] as $end) {
+                    $tight['vehicle']['origins'][$narrowed][$end] = self::towards(self::DOUBTED[$narrowed][$end], array_reduce(explode('.', $narrowed), static fn (array $at, string $key): mixed => $at[$key], $wide['vehicle']), $percent / 100);
+                }
+                [$before, $after] = [Cases::answer($wide)->best->bandKw(), Cases::answer($tight)->best->bandKw()];
+                self::assertSame($before === null, $after === null);
+                if ($before !== null && $after !== null) {
+                    self::assertGreaterThanOrEqual($before->low - 1e-9, $after->low);
+                    self::assertLessThanOrEqual($before->high + 1e-9, $after->high);
+                }
+                [$before, $after] = [self::spread($wide), self::spread($tight)];
+                self::assertGreaterThanOrEqual(($before->minutes->low ?? 0) - 1e-6, $after?->minutes->low);
+                self::assertLessThanOrEqual(($before->minutes->high ?? 0) + 1e-6, $after?->minutes->high);
+            });
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, array<string, mixed>, GateName}> what stands for a fact that has to be read */
+    public static function mustBeRead(): iterable
+    {
+        yield 'the car\'s language' => [['inlets.0.dc.signalling'], [], GateName::Signalling];
+        yield 'the inlet\'s rated volts' => [['inlets.0.dc.max_v'], [], GateName::Voltage];
+        yield 'the station\'s language' => [[], ['signalling'], GateName::Signalling];
+        yield 'the station\'s highest volts' => [[], ['max_v'], GateName::Voltage];
+        yield 'who may start' => [[], ['access.kind'], GateName::Access];
+    }
+
+    /**
+     * @param  list<string>  $car
+     * @param  list<string>  $outlet
+     */
+    #[DataProvider('mustBeRead')]
+    public function test_a_typical_value_never_decides_what_has_to_be_read(array $car, array $outlet, GateName $gate): void
+    {
+        $typical = static fn (array $paths): array => $paths === [] ? [] : ['origins' => array_fill_keys($paths, ['origin' => 'typical'])];
+        $answer = Cases::answer(Cases::file(car: $typical($car), outlet: $typical($outlet)))->best;
+
+        self::assertSame(Outcome::Unverified, $answer->outcome);
+        self::assertTrue($answer->gate($gate)->isUnknown());
+    }
+
+    public function test_nor_does_it_stand_for_the_plate_of_an_adapter(): void
+    {
+        $file = Cases::file(outlet: ['coupler' => 'j3400'], adapters: [['origins' => ['plate.continuous_a' => ['origin' => 'estimated']]]]);
+
+        self::assertSame(Outcome::Unverified, Cases::answer($file)->best->outcome);
+    }
+
+    public function test_a_hazard_is_never_told_on_volts_that_nobody_has_read(): void
+    {
+        // Read, 360 V at 80 % are above an inlet for 350 V: a hazard. Typical, they have to be read.
+        $read = Cases::answer(Cases::file(car: ['inlets.0.dc.max_v' => 350]))->best;
+        $typical = Cases::answer(self::doubting(['pack.voltage_by_soc'], car: ['inlets.0.dc.max_v' => 350]))->best;
+        // Nor is it told that all is well while the upper end of what is usual lies above the plate: 380 V over 370 V.
+        $edge = Cases::answer(self::doubting(['pack.voltage_by_soc'], car: ['inlets.0.dc.max_v' => 370]))->best;
+        $level = Cases::answer(self::doubting(['pack.voltage_by_soc'], car: ['inlets.0.dc.max_v' => 380]))->best;
+
+        self::assertSame([Outcome::Hazard, Outcome::Unverified, Outcome::Unverified, Outcome::Charges], [$read->outcome, $typical->outcome, $edge->outcome, $level->outcome]);
+        self::assertSame([Fact::PackV], array_column($edge->gate(GateName::Voltage)->missing, 'asked'));
+    }
+
+    public function test_a_pack_at_the_edge_of_what_is_usual_may_miss_the_station(): void
+    {
+        // 320 V at the start stand there, 300 V to 340 V are usual.
+        $code = static fn (int $minV, int $maxV): string => Cases::answer(self::doubting(['pack.voltage_by_soc'], ['min_v' => $minV, 'max_v' => $maxV]))->best->gate(GateName::Voltage)->reason()->code;
+
+        self::assertSame(['voltage.meets', 'voltage.typical_may_miss', 'voltage.meets'], [$code(300, 500), $code(301, 500), $code(150, 360)]);
+        self::assertSame(['voltage.typical_may_miss', 'voltage.stops_near'], [$code(150, 339), $code(150, 340)]);
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function refused(): iterable
+    {
+        yield 'an origin that is none' => [['charge_curve_kw' => ['origin' => 'guessed']], 'vehicle.origins.charge_curve_kw.origin'];
+        yield 'no origin' => [['charge_curve_kw' => ['on' => '2031-05-02']], 'vehicle.origins.charge_curve_kw.origin'];
+        yield 'a day that is none' => [['charge_curve_kw' => ['origin' => 'read', 'on' => '2031-02-30']], 'vehicle.origins.charge_curve_kw.on'];
+        yield 'no day at all' => [['charge_curve_kw' => ['origin' => 'read', 'on' => 'May']], 'vehicle.origins.charge_curve_kw.on'];
+        yield 'ends that are crossed' => [['pack.usable_kwh' => ['origin' => 'typical', 'low' => 60.1, 'high' => 60]], 'vehicle.origins.pack.usable_kwh.low'];
+        yield 'curves that cross' => [['pack.voltage_by_soc' => ['origin' => 'typical', 'low' => [[0, 300], [100, 400]], 'high' => [[0, 310], [100, 390]]]], 'vehicle.origins.pack.voltage_by_soc.low'];
+        yield 'a figure where a curve belongs' => [['charge_curve_kw' => ['origin' => 'typical', 'low' => 100]], 'vehicle.origins.charge_curve_kw.low'];
+        yield 'a list' => [['charge_curve_kw'], 'vehicle.origins'];
+    }
+
+    /** @param  array<string, mixed>  $origins */
+    #[DataProvider('refused')]
+    public function test_an_origin_that_cannot_be_read_is_named_by_its_path(array $origins, string $path): void
+    {
+        try {
+            Cases::read(Cases::file(car: ['origins' => $origins]));
+            self::fail('it was read');
+        } catch (FieldError $e) {
+            self::assertSame($path, $e->path);
+        }
+    }
+
+    /**
+     * @param  list<string>  $paths
+     * @param  array<string, mixed>  $outlet
+     * @param  array<string, mixed>  $car
+     * @return array<string, mixed>
+     */
+    private static function doubting(array $paths, array $outlet = [], array $car = []): array
+    {
+        $origins = array_map(static fn (array $ends): array => ['origin' => 'typical', ...$ends], array_intersect_key(self::DOUBTED, array_flip($paths)));
+
+        return Cases::file(car: [...$car, ...($origins === [] ? [] : ['origins' => $origins])], outlet: $outlet);
+    }
+
+    private static function towards(mixed $end, mixed $value, float $share): mixed
+    {
+        return is_array($end)
+            ? array_map(static fn (array $pair, array $own): array => [$pair[0], $pair[1] + $share * ($own[1] - $pair[1])], $end, $value)
+            : $end + $share * ($value - $end);
+    }
+
+    /** @param  array<string, mixed>  $file */
+    private static function spread(array $file): ?Spread
+    {
+        return Spread::of((new Forecaster)->forecast(self::best($file), Cases::read($file)->conditions), Cases::read($file)->conditions);
+    }
+
+    /** @param  array<string, mixed>  $file */
+    private static function minutes(array $file): ?float
+    {
+        return (new Forecaster)->forecast(self::best($file), Cases::read($file)->conditions)->minutes;
+    }
+
+    /** @param  array<string, mixed>  $file */
+    private static function best(array $file): ChainAnswer
+    {
+        return Cases::answer($file)->best;
+    }
+}
