@@ -10,6 +10,7 @@ use App\Http\Controllers\ForecastController;
 use App\Http\Controllers\GarageController;
 use App\Http\Controllers\GaragesController;
 use App\Http\Controllers\MovingController;
+use App\Http\Controllers\NewCarController;
 use App\Http\Controllers\OcpiController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PersonController;
@@ -56,6 +57,8 @@ Route::middleware(['auth', MayAct::class])->name('api.')->group(static function 
     Route::post('forecast', [ForecastController::class, 'forecast'])->name('forecast');
     Route::post('ranking', [ForecastController::class, 'ranking'])->name('ranking');
     Route::get('catalogue', [CatalogueController::class, 'show'])->name('catalogue');
+    Route::get('car-kinds', [NewCarController::class, 'classes'])->name('car-kinds');
+    Route::post('new-car', [NewCarController::class, 'draft'])->name('new-car');
     Route::get('ocpi/export', [OcpiController::class, 'export'])->name('ocpi.export');
     Route::get('sessions', [SessionController::class, 'index'])->name('sessions');
     Route::get('sessions/{session}', [SessionController::class, 'show'])->name('session.show');

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Equipment;
 
-use App\Models\Outlet;
 use App\Models\Vehicle;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Equipment\Adapter as CoreAdapter;
@@ -22,7 +21,7 @@ final class Board
     /** Pairs that are answered at once, in bounded time and memory. */
     public const MOST_PAIRS = 4000;
 
-    public function __construct(private readonly Crate $crate, private readonly FitWriter $writer)
+    public function __construct(private readonly Crate $crate, private readonly FitWriter $writer, private readonly Rows $rows)
     {
     }
 
@@ -38,7 +37,11 @@ final class Board
     public function cells(array $kit, AdapterPolicy $policy, Conditions $conditions, ?array $outlets = null, ?array $vehicles = null, ?int $first = null): array
     {
         $cars = Vehicle::inOrder($vehicles);
-        $rows = $first === null ? Outlet::inOrder($outlets) : Outlet::byPlace(min($first, intdiv(self::MOST_PAIRS, max(1, count($cars)))));
+        $rows = match (true) {
+            $first !== null => $this->rows->top(min($first, intdiv(self::MOST_PAIRS, max(1, count($cars))))),
+            $outlets !== null => $this->rows->those($outlets),
+            default => $this->rows->inOrder(),
+        };
         if (count($rows) * count($cars) > self::MOST_PAIRS) {
             throw FieldError::at('outlets', Message::of('app.too_many_pairs', most: Amount::count(self::MOST_PAIRS)));
         }

@@ -45,7 +45,7 @@ final readonly class FitQuestion
      */
     public static function ask(string $outletId, string $vehicleId, ?array $adapterIds, bool $isExact, string $policy, array $conditions): self
     {
-        $outlet = Outlet::query()->firstWhere('ulid', $outletId) ?? throw FieldError::at('outlet', Message::of('app.not_in_garage'));
+        $outlet = (new Rows)->find($outletId) ?? throw FieldError::at('outlet', Message::of('app.not_in_garage'));
         $vehicle = Vehicle::query()->firstWhere('ulid', $vehicleId) ?? throw FieldError::at('vehicle', Message::of('app.not_in_garage'));
         $crate = Adapter::inOrder()->keyBy('ulid');
         $adapters = $adapterIds === null ? $crate->values() : new Collection;

@@ -39,7 +39,7 @@ final class PieceStore
             throw FieldError::at($kind->value, Message::of('app.too_many_pieces', most: Amount::count($kind->most())));
         }
 
-        return $model::query()->create([...$this->columns($kind, $fields), 'position' => $model::query()->max('position') + 1, 'version' => 1]);
+        return $model::query()->create([...$this->columns($kind, self::noted($kind, [], $fields)), 'position' => $model::query()->max('position') + 1, 'version' => 1]);
     }
 
     /**
@@ -60,7 +60,7 @@ final class PieceStore
             if ($piece->trashed() || $piece->version !== $version) {
                 throw new OutOfDate($piece);
             }
-            $columns = $this->columns($kind, [...self::fieldsOf($piece), ...self::changed($kind, $piece, $node, $fields)]);
+            $columns = $this->columns($kind, self::noted($kind, self::fieldsOf($piece), [...self::fieldsOf($piece), ...self::changed($kind, $piece, $node, $fields)]));
             self::mustBeKept($node, $columns['spec'] ?? null);
             $piece->update([...$columns, 'version' => $version + 1]);
 
@@ -91,6 +91,26 @@ final class PieceStore
             $piece instanceof Outlet => ['name' => $piece->name, 'blurb' => $piece->blurb, 'place' => $piece->placeUlid(), 'spec' => $piece->spec],
             default => ['name' => $piece->name, 'blurb' => $piece->blurb, 'spec' => $piece->spec],
         };
+    }
+
+    /**
+     * The same with the days on which its facts were read.
+     *
+     * @param  array<string, mixed>  $before
+     * @param  array<string, mixed>  $after
+     * @return array<string, mixed>
+     */
+    private static function noted(PieceKind $kind, array $before, array $after): array
+    {
+        $spec = $after['spec'] ?? null;
+        if (! $kind->hasPlate() || ! is_array($spec) || array_is_list($spec)) {
+            return $after;
+        }
+        /** @var array<string, mixed> $spec */
+        $was = is_array($before['spec'] ?? null) ? $before['spec'] : [];
+
+        /** @var array<string, mixed> $was */
+        return [...$after, 'spec' => FactDays::noted($kind, $was, $spec, now()->toDateString())];
     }
 
     /**

@@ -6,7 +6,9 @@ namespace App\Providers;
 
 use App\Database\ImmediateSqliteConnection;
 use App\Garage\CurrentGarage;
+use Harmozon\Core\Catalogue\CarKinds;
 use Harmozon\Core\Catalogue\Catalogue;
+use Harmozon\Core\Files\CarKindsReader;
 use Harmozon\Core\Files\CatalogueReader;
 use Harmozon\Core\Words\Language;
 use Harmozon\Core\Words\Voice;
@@ -34,6 +36,7 @@ final class AppServiceProvider extends ServiceProvider
             (string) file_get_contents(base_path('core/catalogue/charger-kinds.json')),
             (string) file_get_contents(base_path('core/catalogue/adapter-kinds.json')),
         ));
+        $this->app->singleton(CarKinds::class, static fn (): CarKinds => (new CarKindsReader)->json((string) file_get_contents(base_path('core/catalogue/car-kinds.json'))));
     }
 
     /** @param  array<string, string>  $patterns */

@@ -40,6 +40,9 @@ final class SessionBook
 
     public function begin(FitQuestion $question, Carbon $startedAt, string $note = ''): ChargeSession
     {
+        if (! $question->outlet->exists) {
+            throw FieldError::at('outlet', Message::of('app.kind_stands_nowhere'));
+        }
         $chain = $question->answer()->best->chain;
         $caseFile = $question->caseFile();
         $used = $chain->adapterIds();

@@ -60,6 +60,7 @@ return [
     'app.imported' => 'Imported',
     'app.no_such_place' => 'the place of {outlet} is not in the document',
     'app.undo_newest_first' => 'Only the newest import can be undone; those before it come after. Nothing was changed.',
+    'app.kind_stands_nowhere' => 'is a kind of charger, not one that stands somewhere: add the place first (Kit), then connect there',
     'app.not_in_garage' => 'is not in this garage',
     'app.session_finished' => 'is finished; reopen it to change its readings',
     'app.too_many_readings' => 'a session holds at most {most} readings; nothing of this was kept',

@@ -60,7 +60,7 @@ final class DoorsTest extends TestCase
             $name = "{$method} {$route->uri()}";
             if (array_diff($route->parameterNames(), ['kind']) !== []) {
                 self::assertSame(404, $response->getStatusCode(), $name);
-            } elseif ($method !== 'GET') {
+            } elseif ($method !== 'GET' && $route->uri() !== 'api/new-car') {
                 self::assertSame(422, $response->getStatusCode(), $name);
             }
             foreach ($ids as $id) {

@@ -120,7 +120,7 @@ final class OcpiApiTest extends TestCase
 
         // The rest is as it was, and the first one goes as a whole but for what was typed on.
         self::assertSame(['Sluice wharf', 920, 'type2, 22 kW'], [Place::query()->latest('id')->firstOrFail()->name, $this->outlet('ccs1, 350 kW')->spec['max_v'], $this->outlet('type2, 22 kW')->name]);
-        $this->putJson("/api/pieces/outlets/{$chademo->ulid}", ['version' => $chademo->version, 'changes' => ['min_v' => null, 'max_a' => 125]])->assertOk();
+        $this->putJson("/api/pieces/outlets/{$chademo->ulid}", ['version' => $chademo->version, 'changes' => ['min_v' => null, 'max_a' => 125, 'origins' => null]])->assertOk();
         self::assertSame($first, $this->rows());
         $this->putJson("/api/pieces/outlets/{$chademo->ulid}", ['version' => $chademo->version + 1, 'changes' => ['min_v' => 150]])->assertOk();
         self::assertSame(['chademo', 'Sluice wharf'], $this->postJson("/api/ocpi/imports/{$oldest}/undo")->assertOk()->json('kept'));

@@ -97,7 +97,10 @@ final class PlateFieldsTest extends TestCase
         }
         [$id] = $this->begin('adapter', ['plate' => ['max_v' => 500, 'colour' => 'red'], 'unknown' => $deep] + self::EMPTY['adapter']);
 
-        self::assertEquals(['input' => 'ccs1', 'output' => 'j3400', 'plate' => ['max_v' => 500]], $this->spec('adapter', $id));
+        self::assertEquals([
+            'input' => 'ccs1', 'output' => 'j3400', 'plate' => ['max_v' => 500],
+            'origins' => ['plate.max_v' => ['origin' => 'read', 'on' => now()->toDateString()]],
+        ], $this->spec('adapter', $id));
         $this->getJson('/api/board')->assertOk();
     }
 

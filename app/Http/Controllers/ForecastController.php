@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Equipment\Crate;
+use App\Equipment\Rows;
 use App\Http\Requests\ForecastRequest;
 use App\Http\Requests\RankingRequest;
-use App\Models\Outlet;
 use App\Models\Vehicle;
 use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Files\FitWriter;
@@ -40,11 +40,11 @@ final class ForecastController extends Controller
     }
 
     /** Every outlet as a stop for one car. */
-    public function ranking(RankingRequest $request, ForecastWriter $writer, Crate $crate, Catalogue $catalogue): JsonResponse
+    public function ranking(RankingRequest $request, ForecastWriter $writer, Crate $crate, Catalogue $catalogue, Rows $rows): JsonResponse
     {
         $conditions = $request->conditions();
         $fitter = new Fitter(Board::distinct($crate->chosen($request->kit(), $catalogue), $conditions), $conditions, $request->policy());
 
-        return response()->json($writer->ranking(Ranking::of(Outlet::inOrder()->map($crate->outlet(...)), $crate->vehicle($request->vehicle()), $fitter)));
+        return response()->json($writer->ranking(Ranking::of($rows->inOrder()->map($crate->outlet(...)), $crate->vehicle($request->vehicle()), $fitter)));
     }
 }

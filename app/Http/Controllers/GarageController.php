@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Equipment\Crate;
+use App\Equipment\Rows;
 use App\Garage\CurrentGarage;
 use App\Http\Requests\HabitsRequest;
 use App\Models\Adapter;
@@ -22,7 +23,7 @@ use Illuminate\Http\Response;
 final class GarageController extends Controller
 {
     /** Every piece of the garage with its plate. */
-    public function show(Crate $crate, Catalogue $catalogue, PlateWriter $plates): JsonResponse
+    public function show(Crate $crate, Catalogue $catalogue, PlateWriter $plates, Rows $rows): JsonResponse
     {
         return response()->json([
             'vehicles' => Vehicle::inOrder()->map(static fn (Vehicle $v): array => [...self::piece($v), 'lines' => $plates->vehicle($crate->vehicle($v))]),
@@ -34,13 +35,14 @@ final class GarageController extends Controller
                 'name' => $place->name,
                 'outlets' => $place->outlets->map(static fn (Outlet $o): array => self::outlet($o, $crate)),
             ]),
+            'kinds' => $rows->areKinds() ? self::kinds($rows, $crate, $catalogue) : [],
         ]);
     }
 
     /** The plates of the outlets as lines: many, and wanted only where somebody chooses among them. */
-    public function plates(Crate $crate, PlateWriter $plates): JsonResponse
+    public function plates(Crate $crate, PlateWriter $plates, Rows $rows): JsonResponse
     {
-        $lines = Outlet::inOrder()->mapWithKeys(static fn (Outlet $o): array => [$o->ulid => $plates->outlet($crate->outlet($o))]);
+        $lines = $rows->inOrder()->mapWithKeys(static fn (Outlet $o): array => [$o->ulid => $plates->outlet($crate->outlet($o))]);
 
         return response()->json(['outlets' => (object) $lines->all()]);
     }
@@ -57,6 +59,19 @@ final class GarageController extends Controller
         Garage::query()->whereKey($garage->id())->update($request->habits());
 
         return response()->noContent();
+    }
+
+    /** @return list<array<string, mixed>> the kinds of charger, group by group, in place of places */
+    private static function kinds(Rows $rows, Crate $crate, Catalogue $catalogue): array
+    {
+        $groups = $rows->groups();
+
+        return array_map(static fn (string $id, string $name): array => [
+            'id' => "kinds:{$id}",
+            'version' => 1,
+            'name' => $name,
+            'outlets' => $rows->kinds()->filter(static fn (Outlet $o): bool => $groups[$o->ulid] === $id)->map(static fn (Outlet $o): array => self::outlet($o, $crate))->values(),
+        ], array_keys($catalogue->groups), $catalogue->groups);
     }
 
     /** @return array<string, mixed> */

@@ -86,4 +86,17 @@ final readonly class CarAnswers
             CarQuestion::Onboard => $this->takesAc() || $isUnseen,
         }));
     }
+
+    /** Whether a question has an answer that is more than "I don't know". */
+    public function answers(CarQuestion $question): bool
+    {
+        return match ($question) {
+            CarQuestion::Inlet => $this->faces !== [],
+            CarQuestion::Language => $this->languages !== null,
+            CarQuestion::Pack => $this->packClass !== null,
+            CarQuestion::Energy => $this->usableKwh !== null,
+            CarQuestion::Peak => $this->peakKw !== null,
+            CarQuestion::Onboard => $this->onboardKw !== null,
+        };
+    }
 }

@@ -10,7 +10,8 @@ const isListOfObjects = (value: unknown): value is Plain[] =>
 /** What must be set, by dotted path, to make the one into the other; what is gone is set to null. */
 export function differences(before: unknown, after: unknown, path = ''): Record<string, unknown> {
   const at = (key: string | number) => (path === '' ? String(key) : `${path}.${key}`);
-  if (isObject(before) && isObject(after)) {
+  // Where facts come from stands by their own dotted paths: it is written as a whole.
+  if (isObject(before) && isObject(after) && path !== 'origins') {
     const keys = [...new Set([...Object.keys(before), ...Object.keys(after)])];
     return Object.assign({}, ...keys.map((key) => differences(before[key], after[key], at(key)))) as Plain;
   }

@@ -724,6 +724,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/car-kinds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Classes of pack, by which a new car is described */
+        get: operations["carKinds"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/new-car": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a car comes to by its owner's answers so far; writes nothing */
+        post: operations["newCar"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/pieces/{kind}": {
         parameters: {
             query?: never;
@@ -1141,6 +1175,8 @@ export interface components {
             vehicles: components["schemas"]["Vehicle"][];
             adapters: components["schemas"]["Adapter"][];
             places: components["schemas"]["Place"][];
+            /** @description The kinds of charger, group by group, while there is no outlet */
+            kinds: components["schemas"]["Place"][];
         };
         /** @description One of a closed set with its name inside a sentence and standing alone */
         Term: {
@@ -1223,6 +1259,8 @@ export interface components {
             expected_peak_kw: components["schemas"]["NumberOrNull"];
             at_most: components["schemas"]["AtMost"];
             refused_by_policy: components["schemas"]["RefusedByPolicy"];
+            about: components["schemas"]["About"];
+            band_kw: components["schemas"]["Band"];
             /** @description The outcome in words standing alone */
             title: string;
             other_way_is_hazard: components["schemas"]["OtherWayIsHazard"];
@@ -1232,6 +1270,26 @@ export interface components {
             why: string;
             why_code?: components["schemas"]["Code"];
         };
+        /** @description The figures rest on facts that nobody has read */
+        About: boolean;
+        /** @description The least and the most that it may be; null where nothing of it is assumed */
+        Band: number[] | null;
+        /** @description A fact that nobody has read, with where what stands for it comes from */
+        RestsOn: {
+            fact: string;
+            code: components["schemas"]["Code"];
+            where: string;
+            piece: string;
+            path: string;
+            kind: string;
+            origin: components["schemas"]["Origin"];
+            on: components["schemas"]["TextOrNull"];
+            minutes_once_read?: components["schemas"]["Band"];
+            /** @description What reading it would do for the minutes */
+            words?: string;
+        };
+        /** @enum {string} */
+        Origin: "read" | "typical" | "learned" | "imported" | "estimated";
         /** @description The kW rest on power that nobody has read */
         AtMost: boolean;
         /** @description Only the driver's policy refuses */
@@ -1289,6 +1347,49 @@ export interface components {
             sent: {
                 [key: string]: unknown;
             };
+        };
+        CarKinds: {
+            classes: {
+                id: string;
+                name: string;
+                seen: string;
+                least_v: number;
+                most_v: number;
+            }[];
+        };
+        /** @description Null, or absent, is "I don't know" */
+        CarAnswers: {
+            faces?: string[];
+            languages?: string[] | null;
+            pack_class?: components["schemas"]["TextOrNull"];
+            usable_kwh?: components["schemas"]["NumberOrNull"];
+            peak_kw?: components["schemas"]["NumberOrNull"];
+            inlet_max_v?: components["schemas"]["NumberOrNull"];
+            port?: components["schemas"]["TextOrNull"];
+            onboard?: {
+                kw?: components["schemas"]["NumberOrNull"];
+                phases?: number | null;
+                min_v?: components["schemas"]["NumberOrNull"];
+                max_v?: components["schemas"]["NumberOrNull"];
+            } | null;
+        };
+        /** @enum {string} */
+        CarQuestion: "inlet" | "language" | "pack" | "energy" | "peak" | "onboard";
+        NewCar: {
+            /** @description What makes a difference for this car */
+            asks: components["schemas"]["CarQuestion"][];
+            /** @description As it would be kept; null while nobody has seen an inlet */
+            plate: Record<string, never> | null;
+            /** @description At every kind of charger, with the garage's own kit */
+            rows: {
+                name: string;
+                group: string;
+                /** @description Nothing joins, but with an adapter for sale it might charge */
+                by_adapter: boolean;
+                cell: components["schemas"]["Cell"];
+            }[];
+            /** @description Open questions */
+            narrows: components["schemas"]["CarQuestion"][];
         };
         Catalogue: {
             marks: {
@@ -1440,6 +1541,9 @@ export interface components {
             title: string;
             /** @description The outcome in words */
             word: string;
+            about: components["schemas"]["About"];
+            band_kw: components["schemas"]["Band"];
+            rests_on: components["schemas"]["RestsOn"][];
             /** @description An adapter in it would have to be bought first */
             to_buy: boolean;
             binding: components["schemas"]["TextOrNull"];
@@ -1526,6 +1630,15 @@ export interface components {
             };
         };
         Forecast: {
+            about: components["schemas"]["About"];
+            band: null | {
+                minutes: components["schemas"]["Band"];
+                peak_kw: components["schemas"]["Band"];
+                plug_kwh: components["schemas"]["Band"];
+                amount: components["schemas"]["Band"];
+            };
+            /** @description The fact whose reading narrows the minutes most first */
+            rests_on: components["schemas"]["RestsOn"][];
             answer: components["schemas"]["ChainAnswer"];
             outcome: components["schemas"]["Outcome"];
             chain: string[];
@@ -3016,6 +3129,55 @@ export interface operations {
             };
             401: components["responses"]["Message"];
             403: components["responses"]["Message"];
+        };
+    };
+    carKinds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The classes */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CarKinds"];
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+        };
+    };
+    newCar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CarAnswers"];
+            };
+        };
+        responses: {
+            /** @description The car so far */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NewCar"];
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
         };
     };
     createPiece: {

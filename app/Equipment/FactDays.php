@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Equipment;
+
+use Harmozon\Core\Chain\Fact;
+use Harmozon\Core\Chain\FactOwner;
+use Harmozon\Core\Equipment\Origin;
+
+/** Writes down since when the facts of a plate are known: one that a person types was read on that day. */
+final class FactDays
+{
+    /**
+     * @param  array<string, mixed>  $before  the plate as it was; empty for a new one
+     * @param  array<string, mixed>  $after  the plate as it is typed
+     * @return array<string, mixed> the same with the origins of the facts that changed
+     */
+    public static function noted(PieceKind $kind, array $before, array $after, string $day): array
+    {
+        $told = is_array($after['origins'] ?? null) ? $after['origins'] : [];
+        $known = is_array($before['origins'] ?? null) ? $before['origins'] : [];
+        foreach (self::paths($kind, $after) as $path) {
+            [$was, $is] = [data_get($before, $path), data_get($after, $path)];
+            // Whoever says where a value comes from is believed; else a value that is typed was read.
+            if (self::same($was, $is) || ! self::same($told[$path] ?? null, $known[$path] ?? null)) {
+                continue;
+            }
+            unset($told[$path]);
+            if ($is !== null) {
+                $told[$path] = ['origin' => Origin::Read->value, 'on' => $day];
+            }
+        }
+        unset($after['origins']);
+
+        return $told === [] ? $after : [...$after, 'origins' => $told];
+    }
+
+    /**
+     * @param  array<string, mixed>  $plate
+     * @return list<string>
+     */
+    private static function paths(PieceKind $kind, array $plate): array
+    {
+        $paths = [];
+        $inlets = is_array($plate['inlets'] ?? null) ? count($plate['inlets']) : 0;
+        foreach (Fact::cases() as $fact) {
+            $owner = $fact->owner();
+            if ($owner === FactOwner::Inlet && $kind === PieceKind::Vehicles) {
+                for ($i = 0; $i < $inlets; $i++) {
+                    $paths[] = "inlets.{$i}.{$fact->path()}";
+                }
+            } elseif ($owner === match ($kind) {
+                PieceKind::Vehicles => FactOwner::Vehicle,
+                PieceKind::Adapters => FactOwner::Adapter,
+                default => FactOwner::Outlet,
+            }) {
+                $paths[] = $fact->path();
+            }
+        }
+
+        return $paths;
+    }
+
+    private static function same(mixed $one, mixed $other): bool
+    {
+        return json_encode($one) === json_encode($other);
+    }
+}
