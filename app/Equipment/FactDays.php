@@ -20,6 +20,11 @@ final class FactDays
     {
         $told = is_array($after['origins'] ?? null) ? $after['origins'] : [];
         $known = is_array($before['origins'] ?? null) ? $before['origins'] : [];
+        foreach ($told as $path => $entry) {
+            if (is_array($entry) && ! isset($entry['on']) && ! self::same($entry, $known[$path] ?? null)) {
+                $told[$path] = [...$entry, 'on' => $day];
+            }
+        }
         foreach (self::paths($kind, $after) as $path) {
             [$was, $is] = [data_get($before, $path), data_get($after, $path)];
             // Whoever says where a value comes from is believed; else a value that is typed was read.

@@ -96,6 +96,12 @@ export const router = createRouter({
       meta: { title: 'screen.kit', stage: 'kit' },
     },
     {
+      path: '/new-car',
+      name: 'new-car',
+      component: () => import('./newcar/NewCarStage.vue'),
+      meta: { title: 'screen.new_car', stage: 'kit' },
+    },
+    {
       path: '/bench',
       name: 'bench',
       component: () => import('./bench/BenchStage.vue'),

@@ -45,7 +45,7 @@ final class NewCarApiTest extends TestCase
         $narrows = fn (array $answers): array => $this->postJson('/api/new-car', $answers)->assertOk()->json('narrows');
 
         self::assertSame('language', $narrows(['faces' => ['j3400']])[0]);
-        self::assertSame(['pack', 'peak', 'onboard'], $narrows(['faces' => ['j3400'], 'languages' => ['plc']]));
+        self::assertSame(['pack', 'onboard', 'peak'], $narrows(['faces' => ['j3400'], 'languages' => ['plc']]));
         self::assertSame([], $narrows(self::KNOWN));
         self::assertSame([], $narrows([]));
     }

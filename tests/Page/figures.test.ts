@@ -3,7 +3,7 @@ import type { ForecastPoint } from '@/api/client';
 import { timeUnit } from '@/chart/timeUnit';
 import { bandsOf, secondsAtSoc } from '@/forecast/points';
 import { read, written } from '@/plates/entries';
-import { clock, duration, kw, money, percent, promised, quantity, soc } from '@/ui/figures';
+import { clock, duration, kw, money, percent, promised, ranged, quantity, soc } from '@/ui/figures';
 import { pointAt } from '@/ui/pointAt';
 import { listed, say } from '@/words/say';
 
@@ -142,7 +142,21 @@ test('several things are joined as the language does it', () => {
 });
 
 test('kW that rest on what nobody has read are a ceiling', () => {
-  expect(promised(112.6, false)).toBe('113 kW');
-  expect(promised(112.6, true)).toBe('at most 113 kW');
-  expect(promised(9.6, undefined)).toBe('9.6 kW');
+  const read = { expected_peak_kw: 112.6 };
+  expect(promised(read)).toBe('113 kW');
+  expect(promised({ ...read, at_most: true })).toBe('at most 113 kW');
+  expect(promised({ expected_peak_kw: 9.6 })).toBe('9.6 kW');
+});
+
+test('kW that rest on what is usual are a span', () => {
+  const about = { expected_peak_kw: 150, about: true, band_kw: [92.2, 200.2] };
+  expect(promised(about)).toBe('about 150 kW (92–200)');
+  expect(ranged(about)).toBe('92–200');
+  expect(promised({ ...about, at_most: true })).toBe('at most 200 kW');
+  expect(ranged({ ...about, at_most: true })).toBe('up to 200');
+  expect(ranged({ expected_peak_kw: 11.5, band_kw: [11.5, 11.5] })).toBe('about 11.5');
+  expect(ranged({ expected_peak_kw: null, band_kw: [0, 120] })).toBe('up to 120');
+  expect(promised({ expected_peak_kw: null, band_kw: [60, 120] })).toBe('60–120 kW');
+  expect(ranged({ expected_peak_kw: null })).toBe('');
+  expect(ranged({ expected_peak_kw: 42 })).toBe('42');
 });

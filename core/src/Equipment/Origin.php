@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Equipment;
 
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Term;
+
 /** Where a fact comes from. */
-enum Origin: string
+enum Origin: string implements Term
 {
     /** Off a plate, a screen, a handbook. */
     case Read = 'read';
@@ -29,5 +32,10 @@ enum Origin: string
             self::Typical, self::Learned, self::Estimated => true,
             self::Read, self::Imported => false,
         };
+    }
+
+    public function message(): Message
+    {
+        return Message::of('origin.'.$this->value);
     }
 }

@@ -10,6 +10,7 @@ use Harmozon\Core\Equipment\AttachOrder;
 use Harmozon\Core\Equipment\Certification;
 use Harmozon\Core\Equipment\CouplerFamily;
 use Harmozon\Core\Equipment\CurrentKind;
+use Harmozon\Core\Equipment\Origin;
 use Harmozon\Core\Equipment\PortCorner;
 use Harmozon\Core\Equipment\SharingPolicy;
 use Harmozon\Core\Equipment\Signalling;
@@ -46,6 +47,7 @@ final readonly class TermsWriter
         'point' => Point::class,
         'policy' => AdapterPolicy::class,
         'port' => PortCorner::class,
+        'origin' => Origin::class,
         'provenance' => Provenance::class,
         'result' => Result::class,
         'sharing' => SharingPolicy::class,

@@ -12,7 +12,9 @@ import PersonFields from './PersonFields.vue';
 
 /** An account with a garage that holds nothing yet: the first of all, or where the door stands open. */
 const account = useAccount();
-const { isBusy, error, enter } = useDoor();
+/** Whoever has a garage of their own begins with their car. */
+const { isBusy, error, enter } = useDoor(undefined, '/new-car');
+const door = useDoor();
 const person = ref({ name: '', email: '', password: '' });
 const garage = ref(suggested());
 
@@ -33,7 +35,7 @@ const begin = () =>
       <RouterLink to="/sign-in">{{ say('begin.have_account') }}</RouterLink>
     </p>
     <template v-if="hasDemo()" #beside>
-      <el-button class="beside" size="large" :disabled="isBusy" @click="enter(account.openDemo)">
+      <el-button class="beside" size="large" :disabled="isBusy" @click="door.enter(account.openDemo)">
         {{ say('begin.look_around') }}
       </el-button>
     </template>

@@ -2,7 +2,7 @@ import { useRoute, useRouter } from 'vue-router';
 import { useAttempt } from '@/ui/useAttempt';
 
 /** A way in that may be refused; behind it one goes on where one wanted to. */
-export function useDoor(tell?: (e: unknown) => string) {
+export function useDoor(tell?: (e: unknown) => string, home = '/board') {
   const router = useRouter();
   const route = useRoute();
   const { isBusy, error, attempt } = useAttempt(tell);
@@ -11,7 +11,7 @@ export function useDoor(tell?: (e: unknown) => string) {
     return attempt(async () => {
       await door();
       const to = route.query.to;
-      await router.push(typeof to === 'string' && to.startsWith('/') && !to.startsWith('//') ? to : '/board');
+      await router.push(typeof to === 'string' && to.startsWith('/') && !to.startsWith('//') ? to : home);
     });
   }
 

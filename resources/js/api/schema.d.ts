@@ -1193,6 +1193,7 @@ export interface components {
                 current: components["schemas"]["Term"][];
                 gate: components["schemas"]["Term"][];
                 link_kind: components["schemas"]["Term"][];
+                origin: components["schemas"]["Term"][];
                 outcome: components["schemas"]["Term"][];
                 plate_state: components["schemas"]["Term"][];
                 point: components["schemas"]["Term"][];
@@ -1281,7 +1282,7 @@ export interface components {
             where: string;
             piece: string;
             path: string;
-            kind: string;
+            kind: components["schemas"]["FactKind"];
             origin: components["schemas"]["Origin"];
             on: components["schemas"]["TextOrNull"];
             minutes_once_read?: components["schemas"]["Band"];
@@ -1507,9 +1508,10 @@ export interface components {
             where: string;
             piece: string;
             path: string;
-            /** @enum {string} */
-            kind: "volts" | "amps" | "kw" | "kwh" | "curve_kw" | "sharing" | "metres" | "phases" | "yes_no" | "languages" | "current" | "certification" | "access" | "names" | "corner" | "curve";
+            kind: components["schemas"]["FactKind"];
         };
+        /** @enum {string} */
+        FactKind: "volts" | "amps" | "kw" | "kwh" | "curve_kw" | "sharing" | "metres" | "phases" | "yes_no" | "languages" | "current" | "certification" | "access" | "names" | "corner" | "curve";
         Gate: {
             /** @enum {string} */
             gate: "shape" | "current" | "signalling" | "voltage" | "access" | "adapter" | "reach";

@@ -4,7 +4,7 @@ import type { Cell } from '@/api/client';
 import { useGarage } from '@/stores/garage';
 import { useTerms } from '@/stores/terms';
 import JointGlyph from '@/ui/JointGlyph.vue';
-import { kw } from '@/ui/figures';
+import { kw, ranged } from '@/ui/figures';
 import { say } from '@/words/say';
 
 /** What a pair comes to: how it joins, and its kW or why there are none. */
@@ -12,17 +12,18 @@ const props = defineProps<{ cell: Cell }>();
 
 const garage = useGarage();
 const terms = useTerms();
-const figure = computed(
-  () =>
-    terms.short(props.cell.refused_by_policy ? 'refused_by_policy' : props.cell.outcome) ||
-    kw(props.cell.expected_peak_kw),
-);
+/** What is to be done first, or why there is no figure; nothing where the figure says it. */
+const short = computed(() => terms.short(props.cell.refused_by_policy ? 'refused_by_policy' : props.cell.outcome));
+const isSpan = computed(() => props.cell.band_kw !== null && props.cell.flows !== 'no');
+const figure = computed(() => (isSpan.value ? ranged(props.cell) : short.value || kw(props.cell.expected_peak_kw)));
+/** Above a figure that is not certain. */
+const above = computed(() => (isSpan.value ? short.value : props.cell.at_most ? say('board.at_most') : ''));
 </script>
 
 <template>
   <JointGlyph :outcome="cell.outcome" :tags="cell.adapters.map(garage.tag)" />
   <span class="figure figures" :class="cell.outcome"
-    ><small v-if="cell.at_most">{{ say('board.at_most') }}</small
+    ><small v-if="above">{{ above }}</small
     >{{ figure }}<span v-if="cell.other_way_is_hazard" class="other-way" aria-hidden="true"
   /></span>
 </template>

@@ -29,7 +29,7 @@ const row = ref<string | null>(null);
 const cars = computed(() => garage.vehicles.filter((v) => board.only === null || v.id === board.only));
 const sections = computed<Section[]>(() =>
   board.rows === 'place'
-    ? garage.places
+    ? garage.sections
     : garage.groups
         .map((g) => ({ ...g, outlets: garage.outlets.filter((o) => o.group === g.id) }))
         .filter((g) => g.outlets.length > 0),

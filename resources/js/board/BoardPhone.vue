@@ -17,7 +17,7 @@ const rail = useRail();
 const { near, watch: watchRow } = useNear((id, isSeen) => board.see(id, isSeen));
 const chosen = ref(rail.pick.vehicle ?? '');
 const car = computed(() => garage.vehicle(chosen.value) ?? garage.vehicles[0]);
-const sections = computed(() => garage.places.filter((p) => p.outlets.length > 0));
+const sections = computed(() => garage.sections.filter((p) => p.outlets.length > 0));
 /** A list that is soon drawn is drawn as a whole; of a longer one what is near. */
 const FEW_ROWS = 80;
 const isLong = computed(() => garage.outlets.length > FEW_ROWS);

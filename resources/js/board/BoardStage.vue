@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core';
 import { computed, nextTick, ref, watch } from 'vue';
+import { useAccount } from '@/stores/account';
 import { useBoard } from '@/stores/board';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
@@ -17,7 +18,8 @@ import WhyPanel from './WhyPanel.vue';
 const board = useBoard();
 const garage = useGarage();
 const rail = useRail();
-const isEmpty = computed(() => garage.vehicles.length === 0 || garage.places.every((p) => p.outlets.length === 0));
+const isEmpty = computed(() => garage.vehicles.length === 0);
+const account = useAccount();
 const terms = useTerms();
 const isWide = useMediaQuery('(width > 1000px)');
 const isNarrow = useMediaQuery('(width <= 720px)');
@@ -79,14 +81,28 @@ watch([() => board.kit, () => board.policy], () => rail.refresh());
       <EmptyState v-if="isEmpty" :title="say('board.empty')">
         <p>
           <Said code="board.empty_how">
+            <template #car
+              ><RouterLink v-if="account.may('edit')" to="/new-car" class="begin">{{
+                say('board.begin_car')
+              }}</RouterLink></template
+            >
             <template #kit
               ><RouterLink to="/kit">{{ say('screen.kit') }}</RouterLink></template
             >
           </Said>
         </p>
       </EmptyState>
-      <BoardPhone v-else-if="isNarrow" @choose="choose" />
-      <BoardMatrix v-else @choose="choose" />
+      <template v-else>
+        <p v-if="garage.areKinds" class="kinds">
+          <Said code="board.kinds">
+            <template #kit
+              ><RouterLink to="/kit">{{ say('screen.kit') }}</RouterLink></template
+            >
+          </Said>
+        </p>
+        <BoardPhone v-if="isNarrow" @choose="choose" />
+        <BoardMatrix v-else @choose="choose" />
+      </template>
       <div class="foot">
         <BoardLegend />
         <button type="button" class="text-button" @click="showsIdentify = true">{{ say('board.what_plug') }}</button>
@@ -141,6 +157,11 @@ watch([() => board.kit, () => board.policy], () => rail.refresh());
 
 .foot .text-button {
   flex: none;
+}
+
+.kinds {
+  margin: 10px 0 0;
+  color: var(--ink-soft);
 }
 
 .policy {

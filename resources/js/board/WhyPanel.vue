@@ -6,6 +6,8 @@ import type { Link } from '@/api/client';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
 import { kw, promised } from '@/ui/figures';
+import { useTerms } from '@/stores/terms';
+import Said from '@/words/Said.vue';
 import { listed, say } from '@/words/say';
 import GateLadder from './GateLadder.vue';
 
@@ -14,6 +16,7 @@ const emit = defineEmits<{ back: [] }>();
 const rail = useRail();
 const garage = useGarage();
 const router = useRouter();
+const terms = useTerms();
 const heading = ref<HTMLElement>();
 const panel = ref<HTMLElement>();
 
@@ -28,8 +31,7 @@ const cautions = computed(() => {
   return (answer.value?.cautions ?? []).filter((c) => !said.has(c));
 });
 /** kW as they are read at a glance, with their unit. */
-const told = (way: { expected_peak_kw: number | null; at_most: boolean }): string =>
-  promised(way.expected_peak_kw, way.at_most);
+const told = promised;
 const flows = computed(() => answer.value !== null && answer.value.flows !== 'no');
 
 /** A piece of the crate by its tag and its own name; another by the name it has. */
@@ -56,7 +58,7 @@ defineExpose({ focus: () => heading.value?.focus() });
       <p class="quiet">{{ through }}</p>
       <p class="answer" :class="answer.outcome">
         <strong>{{ answer.title }}</strong>
-        <span v-if="answer.expected_peak_kw && flows" class="figures">
+        <span v-if="(answer.expected_peak_kw || answer.band_kw) && flows" class="figures">
           {{ told(answer)
           }}<span v-if="answer.ideal_peak_kw" class="quiet">{{
             say('why.of_ideal', { kw: kw(answer.ideal_peak_kw) })
@@ -66,7 +68,25 @@ defineExpose({ focus: () => heading.value?.focus() });
       <p v-if="answer.other_way_is_hazard" class="other-hazard">{{ say('why.other_hazard') }}</p>
       <p v-if="answer.to_buy" class="quiet">{{ say('why.to_buy') }}</p>
       <GateLadder :gates="answer.gates" />
-      <el-button type="primary" class="connect" @click="router.push('/connect')">{{ say('why.connect') }}</el-button>
+      <p v-if="garage.areKinds" class="quiet connect">
+        <Said code="why.kind">
+          <template #kit
+            ><RouterLink to="/kit">{{ say('screen.kit') }}</RouterLink></template
+          >
+        </Said>
+      </p>
+      <el-button v-else type="primary" class="connect" @click="router.push('/connect')">{{
+        say('why.connect')
+      }}</el-button>
+      <template v-if="answer.rests_on.length > 0">
+        <h3>{{ say('why.rests_on') }}</h3>
+        <ul class="lines">
+          <li v-for="fact in answer.rests_on" :key="fact.path">
+            {{ say('why.assumed', { fact: fact.fact, origin: terms.words('origin', fact.origin) }) }}
+            <span class="small quiet">{{ say('why.read_at', { where: fact.where }) }}</span>
+          </li>
+        </ul>
+      </template>
       <template v-if="cautions.length > 0">
         <h3>{{ say('why.before') }}</h3>
         <ul class="lines">

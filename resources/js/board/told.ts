@@ -2,4 +2,4 @@ import type { Cell } from '@/api/client';
 import { promised } from '@/ui/figures';
 
 /** The kW that a cell of the board promises, in words. */
-export const told = (cell: Cell | undefined): string => promised(cell?.expected_peak_kw, cell?.at_most);
+export const told = (cell: Cell | undefined): string => promised(cell);

@@ -69,9 +69,7 @@ async function begin(): Promise<void> {
       <p class="verdict" :class="answer.outcome">
         <strong>{{ answer.title }}</strong>
         <span v-if="flows" class="figures">{{
-          answer.at_most
-            ? promised(answer.expected_peak_kw, true)
-            : say('connect.up_to', { kw: promised(answer.expected_peak_kw, false) })
+          answer.at_most || answer.about ? promised(answer) : say('connect.up_to', { kw: promised(answer) })
         }}</span>
       </p>
       <p class="quiet">{{ answer.why }}</p>

@@ -2,6 +2,7 @@
 import { onMounted, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { api, ask, wordsOf, type Report, type SessionLine } from '@/api/client';
+import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
 import EmptyState from '@/ui/EmptyState.vue';
 import Said from '@/words/Said.vue';
@@ -13,6 +14,7 @@ import OpenSessions from './OpenSessions.vue';
 const route = useRoute();
 const router = useRouter();
 const rail = useRail();
+const garage = useGarage();
 const open = ref<SessionLine[]>([]);
 const report = ref<Report | null>(null);
 const error = ref('');
@@ -49,7 +51,16 @@ watch(() => route.params.id, load);
     <NowSession v-else-if="report" :key="report.session.id" v-model="report" />
     <template v-else-if="route.params.id === undefined || route.params.id === ''">
       <OpenSessions v-if="open.length > 0" :sessions="open" />
-      <BeforeConnect v-if="rail.answer" @begun="begun" />
+      <EmptyState v-if="garage.areKinds && rail.answer" :title="say('connect.kind')">
+        <p>
+          <Said code="why.kind">
+            <template #kit
+              ><RouterLink to="/kit">{{ say('screen.kit') }}</RouterLink></template
+            >
+          </Said>
+        </p>
+      </EmptyState>
+      <BeforeConnect v-else-if="rail.answer" @begun="begun" />
       <EmptyState v-else-if="open.length === 0" :title="say('connect.empty')">
         <p>
           <Said code="connect.empty_how">

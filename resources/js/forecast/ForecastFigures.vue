@@ -14,6 +14,28 @@ const { perHour, gained } = useUnits();
 
 const kwh = (n: string | number) => say('figure.kwh', { n });
 const cost = computed(() => props.main.cost);
+/** Where a forecast rests on what nobody has read, its span stands for the one figure. */
+const minutes = computed(() => {
+  const [low, high] = props.main.band?.minutes ?? [];
+  return low === undefined || high === undefined || Math.round(low) === Math.round(high)
+    ? duration(props.main.minutes)
+    : high < 120
+      ? say('figure.minutes_span', { low: Math.round(low), high: Math.round(high) })
+      : say('figure.span', { low: duration(low), high: duration(high) });
+});
+const plugKwh = computed(() => {
+  const [low, high] = props.main.band?.plug_kwh ?? [];
+  const [from, to] = [fixed(low ?? props.main.plug_kwh, 1), fixed(high ?? props.main.plug_kwh, 1)];
+  return kwh(from === to ? from : say('figure.span', { low: from, high: to }));
+});
+const price = computed(() => {
+  const [low, high] = props.main.band?.amount ?? [];
+  const { amount, currency } = cost.value ?? {};
+  const [from, to] = [low?.toFixed(2), high?.toFixed(2)];
+  return from === undefined || to === undefined || from === to
+    ? money(amount, currency)
+    : say('figure.span', { low: money(from, currency), high: money(to, currency) });
+});
 const membership = computed(() => {
   const c = cost.value;
   if (!c?.with_membership) {
@@ -32,7 +54,7 @@ const membership = computed(() => {
 <template>
   <div class="figures-line">
     <p class="minutes">
-      <strong class="figures">{{ duration(main.minutes) }}</strong>
+      <strong class="figures">{{ minutes }}</strong>
       <span>{{
         main.stopped
           ? say('forecast.to_not', { percent: soc(main.soc_end), target: soc(forecast.need.toSoc) })
@@ -40,11 +62,11 @@ const membership = computed(() => {
       }}</span>
     </p>
     <p>
-      <strong class="figures">{{ kwh(fixed(main.plug_kwh, 1)) }}</strong>
+      <strong class="figures">{{ plugKwh }}</strong>
       <span>{{ say('forecast.into_pack', { kwh: fixed(main.pack_kwh, 1) }) }}</span>
     </p>
     <p>
-      <strong class="figures">{{ money(cost?.amount, cost?.currency) }}</strong>
+      <strong class="figures">{{ price }}</strong>
       <span v-if="cost && cost.unread.length > 0">{{
         say('forecast.prices_unread', { parts: listed('and', cost.unread) })
       }}</span>

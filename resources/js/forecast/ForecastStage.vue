@@ -16,6 +16,7 @@ import ForecastFigures from './ForecastFigures.vue';
 import NeedPanel from './NeedPanel.vue';
 import NextFive from './NextFive.vue';
 import type { Axis } from './points';
+import RestsOn from './RestsOn.vue';
 import PowerChart from './PowerChart.vue';
 import StickerStrip from './StickerStrip.vue';
 import StopRanking from './StopRanking.vue';
@@ -102,6 +103,7 @@ onUnmounted(() => (forecast.cursorS = null));
         />
         <BindingLegend :main="forecast.main" />
         <CursorLine :main="forecast.main" />
+        <RestsOn :facts="forecast.main.rests_on" />
       </template>
       <div v-else-if="forecast.main" class="none">
         <h2>{{ say('forecast.none', { outcome: forecast.main.answer.title }) }}</h2>

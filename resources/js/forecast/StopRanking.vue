@@ -24,7 +24,7 @@ const orders = [
 const sorted = computed(() => [...stops.value].sort((a, b) => a.places[order.value] - b.places[order.value]));
 const given = computed(() => sorted.value.filter((s) => s.minutes !== null));
 const none = computed(() => sorted.value.filter((s) => s.minutes === null));
-const place = (id: string) => garage.places.find((p) => p.outlets.some((o) => o.id === id))?.name ?? '';
+const place = (id: string) => garage.sections.find((p) => p.outlets.some((o) => o.id === id))?.name ?? '';
 const name = (id: string) => garage.outlet(id)?.name ?? id;
 
 function keepBeside(stop: Stop): void {

@@ -63,9 +63,12 @@ const newCar = (): Draft => ({
     <section aria-labelledby="cars-title">
       <div class="head">
         <h2 id="cars-title">{{ say('kit.cars') }}</h2>
-        <button v-if="account.may('edit')" type="button" class="text-button" @click="begin('vehicles', newCar())">
-          {{ say('kit.add_car') }}
-        </button>
+        <span v-if="account.may('edit')" class="acts adds">
+          <RouterLink to="/new-car" class="text-button">{{ say('kit.add_car') }}</RouterLink>
+          <button type="button" class="text-button" @click="begin('vehicles', newCar())">
+            {{ say('kit.whole_plate') }}
+          </button>
+        </span>
       </div>
       <div class="cards">
         <PlateCard
@@ -204,6 +207,14 @@ const newCar = (): Draft => ({
   gap: 16px;
   margin-right: auto;
   font-size: 13.5px;
+}
+
+.adds {
+  margin-right: 0;
+}
+
+.adds a {
+  text-decoration: none;
 }
 
 .cards {

@@ -78,7 +78,7 @@ const binds = (links: (Link | undefined)[]) =>
   links.some((link) => link !== undefined && link.id === bindingLink.value);
 
 const outletOptions = computed(() =>
-  garage.places.map((p) => ({
+  garage.sections.map((p) => ({
     group: p.name,
     items: p.outlets.map((o) => ({ id: o.id, name: o.name, hint: garage.linesOf(o.id)[0] ?? '' })),
   })),
@@ -106,7 +106,7 @@ const verdictKw = computed(() => {
   if (a?.flows !== 'yes') {
     return '';
   }
-  const given = promised(a.expected_peak_kw, a.at_most);
+  const given = promised(a);
   return a.outcome === 'limited' ? say('rail.kw_of', { kw: given, ideal: kw(a.ideal_peak_kw) }) : given;
 });
 </script>

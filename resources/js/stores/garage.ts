@@ -7,11 +7,16 @@ export const useGarage = defineStore('garage', () => {
   const vehicles = ref<Vehicle[]>([]);
   const adapters = ref<Adapter[]>([]);
   const places = ref<Place[]>([]);
+  /** The kinds of charger, group by group, while there is no outlet anywhere. */
+  const kinds = ref<Place[]>([]);
   const plates = ref<Record<string, string[]> | null>(null);
   const groups = ref<{ id: string; name: string }[]>([]);
   let loading: Promise<void> | null = null;
 
-  const outlets = computed<Outlet[]>(() => places.value.flatMap((p) => p.outlets));
+  const areKinds = computed(() => kinds.value.length > 0);
+  /** What stands on the board, section by section: places, or kinds of charger in their stead. */
+  const sections = computed(() => (areKinds.value ? kinds.value : places.value));
+  const outlets = computed<Outlet[]>(() => sections.value.flatMap((p) => p.outlets));
 
   function load(): Promise<void> {
     loading ??= ask(api.GET('/garage'))
@@ -19,6 +24,7 @@ export const useGarage = defineStore('garage', () => {
         vehicles.value = garage.vehicles;
         adapters.value = garage.adapters;
         places.value = garage.places;
+        kinds.value = garage.kinds;
         groups.value = garage.groups;
       })
       .catch((e: unknown) => {
@@ -56,6 +62,8 @@ export const useGarage = defineStore('garage', () => {
     vehicles,
     adapters,
     places,
+    areKinds,
+    sections,
     groups,
     outlets,
     load,

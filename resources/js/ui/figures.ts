@@ -30,8 +30,43 @@ export function quantity(value: number, of: Quantity): string {
 }
 
 /** kW that an answer promises: a ceiling where a power has not been read. */
-export function promised(kwNow: number | null | undefined, isAtMost: boolean | undefined): string {
-  return isAtMost ? say('figure.at_most', { kw: kw(kwNow) }) : say('figure.kw', { n: kw(kwNow) });
+export function promised(power: Power | undefined): string {
+  const [low, high] = power?.band_kw ?? [];
+  if (power?.at_most) {
+    return say('figure.at_most', { kw: kw(high ?? power.expected_peak_kw) });
+  }
+  if (low === undefined || high === undefined) {
+    return say('figure.kw', { n: kw(power?.expected_peak_kw) });
+  }
+  return power?.expected_peak_kw === null
+    ? say('figure.between_kw', { low: kw(low), high: kw(high) })
+    : say('figure.about_kw', { kw: kw(power?.expected_peak_kw), low: kw(low), high: kw(high) });
+}
+
+interface Power {
+  expected_peak_kw: number | null;
+  at_most?: boolean;
+  about?: boolean;
+  band_kw?: number[] | null;
+}
+
+/** A span as it is read at a glance; one figure where its ends are written alike. */
+export function span(low: number, high: number, write: (n: number) => string = kw): string {
+  return write(low) === write(high)
+    ? say('figure.about', { kw: write(high) })
+    : say('figure.span', { low: write(low), high: write(high) });
+}
+
+/** kW without their unit, as far as they are known: read, about, a span, or a ceiling; nothing where nothing is. */
+export function ranged(power: Power): string {
+  const [low, high] = power.band_kw ?? [];
+  if (power.at_most && (high !== undefined || power.expected_peak_kw !== null)) {
+    return say('figure.up_to', { kw: kw(high ?? power.expected_peak_kw) });
+  }
+  if (low !== undefined && high !== undefined) {
+    return low < 0.5 ? say('figure.up_to', { kw: kw(high) }) : span(low, high);
+  }
+  return power.expected_peak_kw === null ? '' : kw(power.expected_peak_kw);
 }
 
 /** An amount of money as it is printed at the place; decimals come from the core and stay as they are. */

@@ -1,0 +1,331 @@
+<script setup lang="ts">
+import { computed, nextTick, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { useGarage } from '@/stores/garage';
+import { useTerms } from '@/stores/terms';
+import { api, ask } from '@/api/client';
+import type { components } from '@/api/schema';
+import FieldEntry from '@/plates/FieldEntry.vue';
+import { figures } from './figures';
+import ChoiceQuestion from './ChoiceQuestion.vue';
+import InletQuestion from './InletQuestion.vue';
+import QuestionRail from './QuestionRail.vue';
+import SoFar from './SoFar.vue';
+import { useNewCar, type CarQuestion } from './useNewCar';
+import { number } from '@/ui/figures';
+import { listed, say, type Code } from '@/words/say';
+
+/** A new car in six questions, one at a time; beside them what it comes to so far. */
+const router = useRouter();
+const garage = useGarage();
+const terms = useTerms();
+const { answers, draft, asks, step, isLast, error, isBusy, tell, next, keep } = useNewCar();
+const heading = ref<HTMLElement>();
+const classes = ref<components['schemas']['CarKinds']['classes']>([]);
+
+void ask(api.GET('/car-kinds')).then((found) => (classes.value = found.classes));
+
+const QUESTIONS: Record<CarQuestion, { title: Code; where: Code }> = {
+  inlet: { title: 'new_car.ask_inlet', where: 'new_car.where_inlet' },
+  language: { title: 'new_car.ask_language', where: 'new_car.where_language' },
+  pack: { title: 'new_car.ask_pack', where: 'new_car.where_pack' },
+  energy: { title: 'new_car.ask_energy', where: 'new_car.where_energy' },
+  peak: { title: 'new_car.ask_peak', where: 'new_car.where_peak' },
+  onboard: { title: 'new_car.ask_onboard', where: 'new_car.where_onboard' },
+};
+
+const languages = [
+  { id: 'plc', title: say('new_car.speaks_plc'), hint: say('new_car.speaks_plc_how') },
+  { id: 'can_legacy', title: say('new_car.speaks_legacy'), hint: say('new_car.speaks_legacy_how') },
+  { id: 'plc,can_legacy', title: say('new_car.speaks_both'), hint: say('new_car.speaks_both_how') },
+] as const;
+
+/** Onboard chargers as they are sold; a shape that has one phase has no other. */
+const onboards = computed(() =>
+  (answers.value.faces.some((f) => ['type2', 'ccs2', 'gbt_ac'].includes(f))
+    ? [
+        [3.7, 1],
+        [7.4, 1],
+        [11, 3],
+        [22, 3],
+      ]
+    : [
+        [3.3, 1],
+        [6.6, 1],
+        [7.7, 1],
+        [9.6, 1],
+        [11.5, 1],
+      ]
+  ).map(([kw = 0, phases = 1]) => ({
+    id: `${kw} ${phases}`,
+    title: say('figure.kw', { n: number(kw, 1) }),
+    hint: say('new_car.phases', { n: phases }),
+  })),
+);
+
+const told = computed<Partial<Record<CarQuestion, string>>>(() => {
+  const a = answers.value;
+  const open = (q: CarQuestion) => (a.passed.includes(q) && q !== step.value ? say('new_car.dont_know') : undefined);
+  const kwh = a.usable_kwh === null ? open('energy') : say('figure.kwh', { n: number(a.usable_kwh, 1) });
+  const named: Partial<Record<CarQuestion, string | undefined>> = {
+    inlet: a.faces.length > 0 ? listed('plus', a.faces) : undefined,
+    language: a.languages
+      ? listed(
+          'plus',
+          a.languages.map((l) => terms.title('signalling', l)),
+        )
+      : open('language'),
+    pack: classes.value.find((c) => c.id === a.pack_class)?.name ?? open('pack'),
+    energy: kwh,
+    peak: a.peak_kw === null ? open('peak') : say('figure.kw', { n: number(a.peak_kw, 0) }),
+    onboard: a.onboard.kw === null ? open('onboard') : say('figure.kw', { n: number(a.onboard.kw, 1) }),
+  };
+  return Object.fromEntries(Object.entries(named).filter(([, words]) => words !== undefined));
+});
+
+async function on(): Promise<void> {
+  if (isLast.value) {
+    await finish();
+    return;
+  }
+  await next();
+  await nextTick();
+  heading.value?.focus();
+}
+
+async function choose(changes: Parameters<typeof tell>[0]): Promise<void> {
+  tell(changes);
+  await on();
+}
+
+function chooseOnboard(id: string): Promise<void> {
+  const [kw = null, phases = null] = id.split(' ').map(Number);
+  return choose({ onboard: { ...answers.value.onboard, kw, phases } });
+}
+
+const FORGOTTEN: Record<CarQuestion, Parameters<typeof tell>[0]> = {
+  inlet: { faces: [] },
+  language: { languages: null },
+  pack: { pack_class: null },
+  energy: { usable_kwh: null },
+  peak: { peak_kw: null },
+  onboard: {},
+};
+
+const dontKnow = () =>
+  choose(
+    step.value === 'onboard'
+      ? { onboard: { ...answers.value.onboard, kw: null, phases: null } }
+      : FORGOTTEN[step.value],
+  );
+
+async function finish(): Promise<void> {
+  const car = await keep();
+  if (car !== null) {
+    await garage.load();
+    await router.push({ path: '/board', query: { car } });
+  }
+}
+
+function to(question: CarQuestion): void {
+  step.value = question;
+  void nextTick(() => heading.value?.focus());
+}
+
+const set = (path: string, value: unknown): void => {
+  const known = typeof value === 'number' || value === null ? value : (value as number);
+  if (path === 'min_v' || path === 'max_v' || path === 'kw') {
+    tell({ onboard: { ...answers.value.onboard, [path]: known } });
+  } else {
+    tell({ [path]: known });
+  }
+};
+const valueOf = (path: string): unknown => ({ ...answers.value, ...answers.value.onboard })[path as 'usable_kwh'];
+const fields = computed(() => figures(step.value));
+</script>
+
+<template>
+  <div class="new-car">
+    <section class="asking" aria-labelledby="question">
+      <QuestionRail :asks="asks" :step="step" :told="told" @to="to" />
+      <h1 id="question" ref="heading" tabindex="-1">{{ say(QUESTIONS[step].title) }}</h1>
+      <p class="quiet">{{ say(QUESTIONS[step].where) }}</p>
+      <form @submit.prevent="on">
+        <InletQuestion
+          v-if="step === 'inlet'"
+          :model-value="answers.faces"
+          @update:model-value="tell({ faces: $event })"
+          @told="on"
+        />
+        <ChoiceQuestion
+          v-else-if="step === 'language'"
+          :options="languages"
+          :chosen="languages.find((l) => l.id === answers.languages?.join(','))?.id ?? null"
+          @choose="choose({ languages: $event.split(',') })"
+        />
+        <ChoiceQuestion
+          v-else-if="step === 'pack'"
+          :options="
+            classes.map((c) => ({
+              id: c.id,
+              title: c.name,
+              hint: say('new_car.class_hint', { seen: c.seen, least: number(c.least_v), most: number(c.most_v) }),
+            }))
+          "
+          :chosen="answers.pack_class"
+          @choose="choose({ pack_class: $event })"
+        />
+        <ChoiceQuestion
+          v-else-if="step === 'onboard'"
+          :options="onboards"
+          :chosen="`${answers.onboard.kw} ${answers.onboard.phases}`"
+          @choose="chooseOnboard"
+        />
+        <div v-if="fields.length > 0" class="fields">
+          <FieldEntry
+            v-for="field in fields"
+            :key="field.path"
+            :field="field"
+            :model-value="valueOf(field.path)"
+            @update:model-value="set(field.path, $event)"
+          />
+        </div>
+        <div v-if="step === 'inlet'" class="truth">
+          <strong>{{ say('new_car.same_plug') }}</strong>
+          <p>{{ say('new_car.same_plug_how') }}</p>
+        </div>
+        <p v-if="error" class="complaint" role="alert">{{ error }}</p>
+        <div class="acts">
+          <el-button
+            v-if="!isLast && (step === 'energy' || step === 'peak' || (step === 'inlet' && answers.faces.length > 0))"
+            type="primary"
+            size="large"
+            native-type="submit"
+            >{{ say('new_car.next') }}</el-button
+          >
+          <el-button
+            v-if="isLast"
+            type="primary"
+            size="large"
+            native-type="submit"
+            :loading="isBusy"
+            :disabled="!draft?.plate"
+            >{{ say('new_car.to_board') }}</el-button
+          >
+          <el-button v-if="!isLast || told.onboard === undefined" size="large" @click="dontKnow">{{
+            say('new_car.i_dont_know')
+          }}</el-button>
+          <button v-if="draft?.plate && !isLast" type="button" class="text-button" @click="finish">
+            {{ say('new_car.enough') }}
+          </button>
+        </div>
+        <p v-if="isLast && !draft?.plate" class="quiet" role="status">{{ say('new_car.look_first') }}</p>
+        <div class="name">
+          <label for="car-name">{{ say('new_car.name') }}</label>
+          <el-input
+            id="car-name"
+            :model-value="answers.name"
+            maxlength="120"
+            :placeholder="say('kit.new_car_name')"
+            @update:model-value="tell({ name: $event })"
+          />
+        </div>
+      </form>
+    </section>
+    <aside class="beside"><SoFar :draft="draft" /></aside>
+  </div>
+</template>
+
+<style scoped>
+.new-car {
+  display: flex;
+  height: 100%;
+}
+
+.asking {
+  flex: 1;
+  overflow: auto;
+  min-width: 0;
+  padding: 18px 20px 28px;
+}
+
+h1 {
+  margin: 22px 0 4px;
+  outline-offset: 4px;
+}
+
+form {
+  max-width: 880px;
+  margin-top: 14px;
+}
+
+.fields {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(190px, 240px));
+  gap: 12px 24px;
+  margin-top: 18px;
+}
+
+.truth {
+  margin-top: 18px;
+  padding: 12px 16px;
+  border-left: 4px solid var(--ochre);
+  background: var(--paper-raised);
+}
+
+.truth p {
+  margin: 2px 0 0;
+}
+
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 14px;
+  align-items: center;
+  margin-top: 20px;
+}
+
+.acts :deep(.el-button + .el-button) {
+  margin-left: 0;
+}
+
+.name {
+  max-width: 300px;
+  margin-top: 26px;
+}
+
+.name label {
+  color: var(--ink-soft);
+  font-size: 13px;
+}
+
+.beside {
+  flex: 0 0 392px;
+  overflow: auto;
+  padding: 18px 22px 24px;
+  border-left: 1px solid var(--line);
+  background: var(--paper-raised);
+}
+
+@media (width <= 1000px) {
+  .new-car {
+    display: block;
+    overflow: auto;
+  }
+
+  .asking {
+    overflow: visible;
+  }
+
+  .beside {
+    border-top: 1px solid var(--line);
+    border-left: 0;
+  }
+}
+
+@media (width <= 520px) {
+  .asking {
+    padding: 12px 12px 20px;
+  }
+}
+</style>
