@@ -82,7 +82,7 @@ beforeEach(async () => {
         : {
             vehicles: [{ id: 'car' }, { id: 'van' }],
             adapters: [{ id: 'a1' }],
-            places: [{ id: 'p', outlets: [{ id: 'post', spec: {} }] }],
+            kinds: [], places: [{ id: 'p', outlets: [{ id: 'post', spec: {} }] }],
           },
     ),
   );

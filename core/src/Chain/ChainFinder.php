@@ -64,7 +64,10 @@ final class ChainFinder
             $paths = [...$paths, ...$this->extend([[[$attached], $attached->output]], self::DEEPEST_STACK)];
         }
 
-        return $this->mating(array_values(array_filter($paths, static fn (array $path): bool => count($path[0]) > 1)), $outlet, $vehicle);
+        // Nobody stacks by mistake what would have to be bought first.
+        $atHand = array_filter($paths, static fn (array $path): bool => count($path[0]) > 1 && array_filter($path[0], static fn (Adapter $a): bool => $a->isForSale) === []);
+
+        return $this->mating(array_values($atHand), $outlet, $vehicle);
     }
 
     /**

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 import { api, ask } from '@/api/client';
 import { useAccount } from '@/stores/account';
 import { say } from '@/words/say';
@@ -18,15 +18,23 @@ const door = useDoor();
 const person = ref({ name: '', email: '', password: '' });
 const garage = ref(suggested());
 
+const usual = computed(() => {
+  const name = person.value.name.trim();
+  return name === '' ? undefined : say('begin.own_garage', { name });
+});
+
 const begin = () =>
-  enter(() => account.come(ask(api.POST('/accounts', { body: { ...person.value, garage: garage.value } }))));
+  enter(() => {
+    const named = { ...garage.value, name: garage.value.name.trim() || (usual.value ?? '') };
+    return account.come(ask(api.POST('/accounts', { body: { ...person.value, garage: named } })));
+  });
 </script>
 
 <template>
   <DoorPage :title="say(isFirst() ? 'begin.first' : 'begin.own')">
     <form v-if="isOpen()" @submit.prevent="begin">
       <PersonFields v-model="person" />
-      <GarageFields v-model="garage" />
+      <GarageFields v-model="garage" :usual="usual" />
       <p v-if="error" class="complaint" role="alert">{{ error }}</p>
       <el-button type="primary" native-type="submit" size="large" :loading="isBusy">{{ say('begin.go') }}</el-button>
     </form>

@@ -5,11 +5,20 @@ import { CURRENCIES, type NewGarage } from './newGarage';
 
 /** What a garage is called and how it reads figures. */
 const garage = defineModel<NewGarage>({ required: true });
+/** What it is called where nobody says otherwise. */
+defineProps<{ usual?: string }>();
 </script>
 
 <template>
   <label for="garage-name">{{ say('garages.name') }}</label>
-  <el-input id="garage-name" v-model="garage.name" required maxlength="120" size="large" />
+  <el-input
+    id="garage-name"
+    v-model="garage.name"
+    :required="!usual"
+    :placeholder="usual"
+    maxlength="120"
+    size="large"
+  />
   <div class="habits">
     <label
       >{{ say('forecast.units') }}

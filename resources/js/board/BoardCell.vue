@@ -29,8 +29,10 @@ const above = computed(() => (isSpan.value ? short.value : props.cell.at_most ? 
 </template>
 
 <style scoped>
+/* A unit is told above the column. */
 .figure {
   font-weight: 660;
+  white-space: nowrap;
 }
 
 .figure small {

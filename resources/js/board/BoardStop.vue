@@ -90,7 +90,7 @@ li {
 .answer {
   display: grid;
   flex: none;
-  grid-template-columns: 66px 52px 18px;
+  grid-template-columns: 66px 74px 18px;
   gap: 7px;
   align-items: center;
 }

@@ -55,7 +55,7 @@ function chooseSecond(id: string | null): void {
       v-for="f in showsOthers ? [...usual, ...others] : usual"
       :key="f.id"
       :title="say(f.title)"
-      :hint="say('entry.coded', { words: words(f.id), code: f.id })"
+      :hint="say('new_car.coded', { words: words(f.id), code: f.id })"
       :is-chosen="first === f.id"
       @choose="choose(f.id)"
     >

@@ -2,7 +2,6 @@
 import { computed, nextTick, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { useGarage } from '@/stores/garage';
-import { useTerms } from '@/stores/terms';
 import { api, ask } from '@/api/client';
 import type { components } from '@/api/schema';
 import FieldEntry from '@/plates/FieldEntry.vue';
@@ -18,7 +17,6 @@ import { listed, say, type Code } from '@/words/say';
 /** A new car in six questions, one at a time; beside them what it comes to so far. */
 const router = useRouter();
 const garage = useGarage();
-const terms = useTerms();
 const { answers, draft, asks, step, isLast, error, isBusy, tell, next, keep } = useNewCar();
 const heading = ref<HTMLElement>();
 const classes = ref<components['schemas']['CarKinds']['classes']>([]);
@@ -69,12 +67,7 @@ const told = computed<Partial<Record<CarQuestion, string>>>(() => {
   const kwh = a.usable_kwh === null ? open('energy') : say('figure.kwh', { n: number(a.usable_kwh, 1) });
   const named: Partial<Record<CarQuestion, string | undefined>> = {
     inlet: a.faces.length > 0 ? listed('plus', a.faces) : undefined,
-    language: a.languages
-      ? listed(
-          'plus',
-          a.languages.map((l) => terms.title('signalling', l)),
-        )
-      : open('language'),
+    language: languages.find((l) => l.id === a.languages?.join(','))?.title ?? open('language'),
     pack: classes.value.find((c) => c.id === a.pack_class)?.name ?? open('pack'),
     energy: kwh,
     peak: a.peak_kw === null ? open('peak') : say('figure.kw', { n: number(a.peak_kw, 0) }),
@@ -123,7 +116,9 @@ async function finish(): Promise<void> {
   const car = await keep();
   if (car !== null) {
     await garage.load();
-    await router.push({ path: '/board', query: { car } });
+    // With nothing in the crate, what could be bought says more.
+    const kit = garage.adapters.length === 0 ? { kit: 'buy' } : {};
+    await router.push({ path: '/board', query: { car, ...kit } });
   }
 }
 

@@ -20,6 +20,9 @@ const names: Record<CarQuestion, Code> = {
   <ol class="questions" :aria-label="say('new_car.questions')">
     <li v-for="q in asks" :key="q" :class="{ told: told[q], here: q === step }">
       <button type="button" class="plain-button" :aria-current="q === step ? 'step' : undefined" @click="emit('to', q)">
+        <svg viewBox="0 0 100 40" preserveAspectRatio="none" aria-hidden="true" focusable="false">
+          <path d="M0 0H93V13L100 9V31L93 27V40H0V27L7 31V9L0 13Z" />
+        </svg>
         <span class="name">{{ say(names[q]) }}</span>
         <span class="answer">{{ told[q] ?? (q === step ? say('new_car.here') : say('new_car.open')) }}</span>
       </button>
@@ -31,7 +34,7 @@ const names: Record<CarQuestion, Code> = {
 .questions {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 4px;
+  gap: 6px 2px;
   margin: 0;
   padding: 0;
   list-style: none;
@@ -46,51 +49,40 @@ button {
   position: relative;
   display: flex;
   flex-direction: column;
+  justify-content: center;
   width: 100%;
   min-height: 52px;
-  padding: 6px 12px 6px 22px;
-  background: var(--line-strong);
-  clip-path: polygon(
-    0 0,
-    calc(100% - 9px) 0,
-    calc(100% - 9px) 30%,
-    100% 22%,
-    100% 78%,
-    calc(100% - 9px) 70%,
-    calc(100% - 9px) 100%,
-    0 100%,
-    0 70%,
-    9px 78%,
-    9px 22%,
-    0 30%
-  );
+  padding: 6px 14px 6px 20px;
 }
 
-button::before {
+svg {
   position: absolute;
-  z-index: 0;
-  inset: 1.5px;
-  background: var(--paper);
-  clip-path: polygon(
-    0 0,
-    calc(100% - 9px) 0,
-    calc(100% - 9px) 30%,
-    100% 22%,
-    100% 78%,
-    calc(100% - 9px) 70%,
-    calc(100% - 9px) 100%,
-    0 100%,
-    0 70%,
-    9px 78%,
-    9px 22%,
-    0 30%
-  );
-  content: '';
+  inset: 0;
+  width: 100%;
+  height: 100%;
+  overflow: visible;
+}
+
+path {
+  fill: var(--paper-raised);
+  stroke: var(--line-strong);
+  stroke-dasharray: 5 4;
+  stroke-width: 1.5;
+  vector-effect: non-scaling-stroke;
+}
+
+.here path,
+.told path {
+  stroke: var(--ink);
+  stroke-dasharray: none;
+}
+
+.told path {
+  fill: var(--ink);
 }
 
 button > span {
   position: relative;
-  z-index: 1;
 }
 
 .name {
@@ -109,22 +101,9 @@ button > span {
   white-space: nowrap;
 }
 
-.told button,
-.told button::before {
-  background: var(--ink);
-}
-
 .told .name,
 .told .answer {
   color: var(--on-ink);
-}
-
-.here button {
-  background: var(--ink);
-}
-
-.here:not(.told) button::before {
-  background: var(--paper-raised);
 }
 
 .here .answer {

@@ -12,7 +12,12 @@ const props = defineProps<{ draft: NewCar | null }>();
 
 const terms = useTerms();
 const garage = useGarage();
-const joins = computed(() => (props.draft?.rows ?? []).filter((r) => r.cell.outcome !== 'no_joint' || r.by_adapter));
+/** What may charge as it is stands first, then what an adapter would join. */
+const joins = computed(() =>
+  (props.draft?.rows ?? [])
+    .filter((r) => r.cell.outcome !== 'no_joint' || r.by_adapter)
+    .sort((a, b) => Number(a.cell.flows === 'no') - Number(b.cell.flows === 'no')),
+);
 const left = computed(() => (props.draft?.rows.length ?? 0) - joins.value.length);
 
 /** What stands at the end of a line. */
@@ -48,7 +53,7 @@ const narrows = computed(() =>
       <li v-for="row in joins" :key="row.cell.outlet" :class="row.cell.outcome" :title="row.cell.why">
         <span>{{ row.name }}</span>
         <JointGlyph :outcome="row.cell.outcome" :tags="row.cell.adapters.map(garage.tag)" />
-        <span class="figures">{{ figure(row) }}</span>
+        <span :class="{ figures: row.cell.flows !== 'no' }" class="end">{{ figure(row) }}</span>
         <span class="sr-only">{{ row.cell.title }}</span>
       </li>
     </ul>
@@ -69,33 +74,33 @@ ul {
 
 li {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 48px 84px;
-  gap: 10px;
+  grid-template-columns: minmax(0, 1fr) 44px 74px;
+  gap: 8px;
   align-items: center;
   min-height: 34px;
   padding: 3px 0;
   border-bottom: 1px solid var(--line);
   line-height: 1.25;
 
-  --glyph-width: 48px;
+  --glyph-width: 44px;
 }
 
-li .figures {
+li .end {
   font-weight: 620;
   text-align: right;
 }
 
-.unverified .figures {
+.unverified .end {
   color: var(--ochre-text);
 }
 
-.wont_charge .figures,
-.no_joint .figures {
+.wont_charge .end,
+.no_joint .end {
   color: var(--ink-soft);
   font-weight: 500;
 }
 
-.hazard .figures {
+.hazard .end {
   color: var(--brick-text);
 }
 

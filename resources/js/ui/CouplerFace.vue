@@ -94,13 +94,16 @@ const faces: Record<string, { outline: string[]; contacts: Contact[] }> = {
     ],
   },
 };
+/** A contact that carries direct current is as big as that. */
+const BIG = 7.5;
+
 const face = computed(() => faces[props.coupler] ?? { outline: ['M30 20H70V80H30Z'], contacts: [] });
 </script>
 
 <template>
   <svg class="face" viewBox="0 0 100 110" aria-hidden="true">
     <path v-for="d in face.outline" :key="d" :d="d" />
-    <circle v-for="[x, y, r] in face.contacts" :key="`${x} ${y}`" :cx="x" :cy="y" :r="r" />
+    <circle v-for="[x, y, r] in face.contacts" :key="`${x} ${y}`" :class="{ big: r >= BIG }" :cx="x" :cy="y" :r="r" />
   </svg>
 </template>
 
@@ -113,5 +116,10 @@ path {
 
 circle {
   fill: var(--ink);
+}
+
+/* Where the direct current passes. */
+.big {
+  fill: var(--copper);
 }
 </style>
