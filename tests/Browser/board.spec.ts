@@ -92,7 +92,7 @@ test('a plate is edited with checks as it is typed, and the change is taken back
   await plate.getByLabel('kW', { exact: true }).fill('90000 W');
   await plate.getByLabel('kW', { exact: true }).press('Tab');
   await expect(plate.getByRole('alert')).toHaveCount(0);
-  await editor.getByRole('button', { name: 'Keep' }).click();
+  await editor.getByRole('button', { name: 'Save' }).click();
   await expect(editor).toBeHidden();
   const card = page.getByRole('article').filter({ has: page.getByRole('heading', { name: 'Fernway 150' }) });
   await expect(card).toContainText('500 V · 350 A · 90 kW');
@@ -194,7 +194,7 @@ test('numbers, distances and temperatures are written as where the garage is', a
   await expect(editor.getByLabel('range')).toHaveValue('3,9767756');
   await expect(editor.getByText('mi/kWh')).toBeVisible();
   await editor.getByLabel('range').fill('4,5');
-  await editor.getByRole('button', { name: 'Keep', exact: true }).click();
+  await editor.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(editor).toBeHidden();
 
   await page.goto('/board');

@@ -128,7 +128,7 @@ test('a price is written down and the forecast knows it', async ({ page }) => {
   await price.getByLabel('for a kWh').fill('0.50');
   await price.getByLabel('for a kWh').press('Tab');
   await expect(price.getByRole('alert')).toHaveCount(0);
-  await page.getByRole('button', { name: 'Keep' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('button', { name: /^Undo/ })).toBeVisible();
 
   await page.keyboard.press('2');
@@ -168,7 +168,7 @@ test('a stall that failed is noted in the report and ranks last by risk', async 
   await failed.click();
   await page.getByRole('button', { name: 'Note a fault of this stall' }).click();
   await page.getByLabel('What was wrong with this stall?').fill('the screen froze');
-  await page.getByRole('button', { name: 'Keep' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('Known fault of this stall: the screen froze.')).toBeVisible();
 
   await page.keyboard.press('2');

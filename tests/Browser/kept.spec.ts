@@ -5,10 +5,10 @@ import { cell, choose, demo, expect, openDemo, test } from './support';
 test('a car kept without figures takes every figure later', async ({ page }) => {
   await openDemo(page);
   await page.goto('/kit');
-  await page.getByRole('button', { name: 'Add a car' }).click();
+  await page.getByRole('button', { name: 'by its whole plate' }).click();
   const editor = page.getByRole('dialog');
   await editor.getByLabel('Name', { exact: true }).fill('Second-hand');
-  await editor.getByRole('button', { name: 'Keep' }).click();
+  await editor.getByRole('button', { name: 'Save' }).click();
   await expect(editor).toBeHidden();
 
   const edit = async () => {
@@ -17,10 +17,10 @@ test('a car kept without figures takes every figure later', async ({ page }) => 
   };
   await (await edit()).getByLabel('usable').fill('58');
   await editor.getByRole('region', { name: 'DC behind inlet 1' }).getByLabel('V', { exact: true }).fill('1,000');
-  await editor.getByRole('button', { name: 'Keep' }).click();
+  await editor.getByRole('button', { name: 'Save' }).click();
   await expect(editor).toContainText('expected a number, got text');
   await editor.getByRole('region', { name: 'DC behind inlet 1' }).getByLabel('V', { exact: true }).fill('1000');
-  await editor.getByRole('button', { name: 'Keep' }).click();
+  await editor.getByRole('button', { name: 'Save' }).click();
   await expect(editor).toBeHidden();
 
   await page.reload();
@@ -41,12 +41,12 @@ test('two tabs: an older copy overwrites nothing, and what was typed stays', asy
   const mine = page.getByRole('dialog');
   const theirs = other.getByRole('dialog');
   await theirs.getByLabel('A continuous').fill('250');
-  await theirs.getByRole('button', { name: 'Keep' }).click();
+  await theirs.getByRole('button', { name: 'Save' }).click();
   await expect(theirs).toBeHidden();
 
   await mine.getByLabel('In a few words').fill('typed late');
   await mine.getByLabel('A continuous').fill('280');
-  await mine.getByRole('button', { name: 'Keep' }).click();
+  await mine.getByRole('button', { name: 'Save' }).click();
   const meanwhile = mine.getByRole('region', { name: 'Changed meanwhile' });
   await expect(meanwhile).toContainText('A continuous');
   await expect(meanwhile).toContainText('there: 250');
@@ -54,7 +54,7 @@ test('two tabs: an older copy overwrites nothing, and what was typed stays', asy
   await meanwhile.getByRole('button', { name: 'Take the other figures' }).click();
   await expect(mine.getByLabel('A continuous')).toHaveValue('250');
   await expect(mine.getByLabel('In a few words')).toHaveValue('typed late');
-  await mine.getByRole('button', { name: 'Keep' }).click();
+  await mine.getByRole('button', { name: 'Save' }).click();
   await expect(mine).toBeHidden();
 
   // Put aside in the other tab while it is edited here.
@@ -63,10 +63,10 @@ test('two tabs: an older copy overwrites nothing, and what was typed stays', asy
   await other.getByRole('button', { name: 'Remove Tenon T-31' }).click();
   await expect(other.getByText('Tenon T-31 removed.')).toBeVisible();
   await mine.getByLabel('A continuous').fill('290');
-  await mine.getByRole('button', { name: 'Keep' }).click();
+  await mine.getByRole('button', { name: 'Save' }).click();
   await mine.getByRole('button', { name: 'Bring it back' }).click();
   await expect(mine.getByLabel('A continuous')).toHaveValue('290');
-  await mine.getByRole('button', { name: 'Keep' }).click();
+  await mine.getByRole('button', { name: 'Save' }).click();
   await expect(mine).toBeHidden();
   await expect(page.getByText('1000 V · 290 A')).toBeVisible();
 });
@@ -151,7 +151,7 @@ test('a session that expires while one types: one signs in where one stands', as
   await again.getByRole('button', { name: 'Sign in' }).click();
   await expect(again).toBeHidden();
   await expect(editor.getByLabel('In a few words')).toHaveValue('typed before');
-  await editor.getByRole('button', { name: 'Keep' }).click();
+  await editor.getByRole('button', { name: 'Save' }).click();
   await expect(editor).toBeHidden();
   await expect(page.getByText('typed before')).toBeVisible();
 });

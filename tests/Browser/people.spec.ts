@@ -11,7 +11,7 @@ async function begin(page: Page): Promise<void> {
   await page.getByLabel('Password', { exact: true }).fill(PASSWORD);
   await page.getByLabel('What the garage is called').fill('Wren and Daughter');
   await page.getByRole('button', { name: 'Open my garage' }).click();
-  await expect(page.getByRole('heading', { name: 'A board needs a car and a place' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Open the flap. Which of these do you see?' })).toBeVisible();
 }
 
 async function invite(page: Page, role: string): Promise<string> {
@@ -38,7 +38,7 @@ test('the first page makes the first account, and afterwards the door is closed'
   await expect(page.getByLabel('What the garage is called')).toHaveValue('Wren and Daughter');
   await page.getByLabel('Password', { exact: true }).fill(PASSWORD);
   await page.getByRole('button', { name: 'Open my garage' }).click();
-  await expect(page.getByRole('heading', { name: 'A board needs a car and a place' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Open the flap. Which of these do you see?' })).toBeVisible();
   await expect(page.getByText('Wren and Daughter').first()).toBeVisible();
 
   await page.getByRole('button', { name: 'sign out' }).first().click();
@@ -64,9 +64,9 @@ test('an invitation is accepted on a phone, once, and a driver is shown what a d
   await bo.getByLabel('E-mail').fill('bo@wren.example');
   await bo.getByLabel('Password', { exact: true }).fill('eleven pipers piping');
   await bo.getByRole('button', { name: 'Come in' }).tap();
-  await expect(bo.getByRole('heading', { name: 'A board needs a car and a place' })).toBeVisible();
+  await expect(bo.getByRole('heading', { name: 'Begin with your car' })).toBeVisible();
   await bo.goto('/kit');
-  await expect(bo.getByRole('button', { name: 'Add a car' })).toBeVisible();
+  await expect(bo.getByRole('button', { name: 'by its whole plate' })).toBeVisible();
   await expect(bo.getByRole('button', { name: 'Import places (OCPI)' })).toHaveCount(0);
 
   // The link is used up; the keeper sees who came, makes a reader of them, and sends them away.
@@ -94,29 +94,29 @@ test('somebody of one garage makes another and goes between them', async ({ page
   await guest.getByLabel('E-mail').fill('bo@wren.example');
   await guest.getByLabel('Password', { exact: true }).fill('eleven pipers piping');
   await guest.getByRole('button', { name: 'Come in' }).click();
-  await expect(guest.getByRole('heading', { name: 'A board needs a car and a place' })).toBeVisible();
+  await expect(guest.getByRole('heading', { name: 'Begin with your car' })).toBeVisible();
   await guest.goto('/kit');
   await expect(guest.getByRole('heading', { name: 'Kit', level: 1 })).toBeVisible();
-  await expect(guest.getByRole('button', { name: 'Add a car' })).toHaveCount(0);
+  await expect(guest.getByRole('button', { name: 'by its whole plate' })).toHaveCount(0);
 
   await guest.goto('/you');
   await guest.getByRole('button', { name: 'One more garage' }).click();
   await guest.getByLabel('What the garage is called').fill("Bo's yard");
   await guest.getByRole('button', { name: 'Make this garage' }).click();
-  await expect(guest.getByRole('heading', { name: 'A board needs a car and a place' })).toBeVisible();
+  await expect(guest.getByRole('heading', { name: 'Begin with your car' })).toBeVisible();
   await guest.goto('/kit');
-  await expect(guest.getByRole('button', { name: 'Add a car' })).toBeVisible();
+  await expect(guest.getByRole('button', { name: 'by its whole plate' })).toBeVisible();
   const tab = await context.newPage();
   await tab.goto('/kit');
-  await expect(tab.getByRole('button', { name: 'Add a car' })).toBeVisible();
+  await expect(tab.getByRole('button', { name: 'by its whole plate' })).toBeVisible();
   await guest.goto('/you');
   await guest.getByRole('button', { name: 'Go to Wren and Daughter' }).click();
   await expect(guest.getByText('Wren and Daughter').first()).toBeVisible();
 
   // The other tab still shows the other garage: what is typed there goes into no garage that it was not meant for.
-  await tab.getByRole('button', { name: 'Add a car' }).click();
+  await tab.getByRole('button', { name: 'by its whole plate' }).click();
   await tab.getByLabel('Name', { exact: true }).fill('Van');
-  await tab.getByRole('button', { name: 'Keep', exact: true }).click();
+  await tab.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(tab.getByText('You stand in another garage now').first()).toBeVisible();
   await expect(tab.getByLabel('Name', { exact: true })).toHaveValue('Van');
 
@@ -138,7 +138,7 @@ test('a password is changed, and every other browser is signed out', async ({ pa
   await other.getByLabel('E-mail').fill('ida@wren.example');
   await other.getByLabel('Password', { exact: true }).fill(PASSWORD);
   await other.getByRole('button', { name: 'Sign in' }).click();
-  await expect(other.getByRole('heading', { name: 'A board needs a car and a place' })).toBeVisible();
+  await expect(other.getByRole('heading', { name: 'Begin with your car' })).toBeVisible();
 
   await page.goto('/you');
   await expect(page.getByRole('button', { name: 'Sign out', exact: true })).toHaveCount(1);

@@ -45,7 +45,7 @@ test('after every act one stands somewhere sensible', async ({ page }) => {
   await expect.poll(() => standing(page)).toBe('Edit Tenon T-31');
   await edit.press('Enter');
   await editor.getByLabel('In a few words').fill('tried');
-  await editor.getByRole('button', { name: 'Keep', exact: true }).press('Enter');
+  await editor.getByRole('button', { name: 'Save', exact: true }).press('Enter');
   await expect(editor).toBeHidden();
   await expect.poll(() => standing(page)).toBe('Edit Tenon T-31');
   await page.keyboard.press('u');

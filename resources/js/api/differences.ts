@@ -11,7 +11,7 @@ const isListOfObjects = (value: unknown): value is Plain[] =>
 export function differences(before: unknown, after: unknown, path = ''): Record<string, unknown> {
   const at = (key: string | number) => (path === '' ? String(key) : `${path}.${key}`);
   // Where facts come from stands by their own dotted paths: it is written as a whole.
-  if (isObject(before) && isObject(after) && path !== 'origins') {
+  if (isObject(before) && isObject(after) && !/(^|\.)origins$/.test(path)) {
     const keys = [...new Set([...Object.keys(before), ...Object.keys(after)])];
     return Object.assign({}, ...keys.map((key) => differences(before[key], after[key], at(key)))) as Plain;
   }

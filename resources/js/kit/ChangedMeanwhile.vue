@@ -20,7 +20,12 @@ const labels: Record<string, string> = {
 };
 
 const here = computed(() => differences(props.before, props.mine));
-const there = computed(() => differences(props.before, props.theirs));
+/** Since when a fact is known goes with the fact. */
+const there = computed(() => {
+  const figures = differences(props.before, props.theirs);
+  delete figures['spec.origins'];
+  return figures;
+});
 const rows = computed(() =>
   Object.keys(there.value).map((path) => ({
     path,

@@ -4,10 +4,12 @@ import { computed, ref, watch } from 'vue';
 import { ApiError, wordsOf } from '@/api/client';
 import { useAccount } from '@/stores/account';
 import { useEdit, type Draft, type Found, type PieceKind } from '@/stores/edit';
+import { same } from '@/api/differences';
 import { valueAt, withValue } from '@/ui/dotted';
 import ChangedMeanwhile from './ChangedMeanwhile.vue';
 import FieldEntry from '@/plates/FieldEntry.vue';
 import { fieldsOf } from '@/plates/fields';
+import { originsOf, type FactOrigin } from '@/plates/origins';
 import { useTerms } from '@/stores/terms';
 import { say } from '@/words/say';
 
@@ -49,6 +51,19 @@ function complaintAbout(path: string): string | undefined {
 
 function set(path: string, value: unknown): void {
   draft.value = { ...draft.value, spec: withValue(draft.value.spec ?? {}, path, value) };
+}
+
+/** Where a value comes from; what was typed since has no day yet, but a line all the same, so that nothing moves. */
+function originAt(path: string): FactOrigin | undefined {
+  const isTyped = !same(valueAt(props.start.spec, path), valueAt(draft.value.spec, path));
+  const origin = originsOf(draft.value.spec)[path];
+  return origin && isTyped ? { origin: 'read' } : origin;
+}
+
+/** What stands there was read after all. */
+function confirm(path: string): void {
+  const { spec } = draft.value;
+  draft.value = { ...draft.value, spec: { ...spec, origins: { ...originsOf(spec), [path]: { origin: 'read' } } } };
 }
 
 function setInlets(change: (list: unknown[]) => unknown[]): void {
@@ -147,6 +162,8 @@ async function goOn(theirs: Found, next: Draft): Promise<void> {
           :field="field"
           :model-value="valueAt(draft.spec, field.path)"
           :complaint="complaintAbout(field.path)"
+          :origin="originAt(field.path)"
+          @confirm="confirm(field.path)"
           @update:model-value="set(field.path, $event)"
         />
       </div>

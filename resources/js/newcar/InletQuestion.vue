@@ -30,15 +30,15 @@ const others: Face[] = [
 const showsOthers = ref(others.some((f) => faces.value[0] === f.id));
 const first = computed(() => faces.value[0]);
 /** These stand beside another one in most cars. */
-const hasPartner = computed(() => first.value === 'chademo' || first.value === 'gbt_dc');
+const hasPartner = (id: string) => id === 'chademo' || id === 'gbt_dc';
 const showsSecond = ref(faces.value.length > 1);
 const seconds = computed(() => ['type1', 'type2', 'gbt_ac', 'chademo', 'gbt_dc'].filter((id) => id !== first.value));
 const words = (id: string) => terms.known().couplers.find((c) => c.id === id)?.words ?? id;
 
 function choose(id: string): void {
   faces.value = [id];
-  showsSecond.value = hasPartner.value;
-  if (!hasPartner.value) {
+  showsSecond.value = hasPartner(id);
+  if (!hasPartner(id)) {
     emit('told');
   }
 }

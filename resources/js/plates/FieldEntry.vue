@@ -2,16 +2,29 @@
 import { computed, useId } from 'vue';
 import { isFigure, read, written } from './entries';
 import type { Field } from './fields';
+import { isAbout, type FactOrigin } from './origins';
+import { day } from '@/ui/figures';
 import StallsEntry from './StallsEntry.vue';
 import { useTerms } from '@/stores/terms';
 import { useUnits } from '@/stores/units';
 import { listed, say } from '@/words/say';
 
 /** One figure of a plate. Empty is not known. */
-const props = defineProps<{ field: Field; complaint?: string }>();
+const props = defineProps<{ field: Field; complaint?: string; origin?: FactOrigin }>();
+/** What stands there without having been read is so. */
+const emit = defineEmits<{ confirm: [] }>();
 const model = defineModel<unknown>({ required: true });
 const id = useId();
 const terms = useTerms();
+
+const told = computed(() =>
+  props.origin === undefined
+    ? ''
+    : listed('dot', [
+        terms.words('origin', props.origin.origin),
+        ...(props.origin.on ? [day(props.origin.on, 'UTC')] : []),
+      ]),
+);
 
 const { entry } = useUnits();
 /** The garage's own unit for what is stored in ours. */
@@ -119,6 +132,12 @@ function speak(language: string, isSpoken: boolean): void {
         <span v-if="unit" class="unit" aria-hidden="true">{{ unit }}</span>
       </span>
     </template>
+    <p v-if="told" class="origin" :class="{ about: isAbout(origin) }">
+      {{ told }}
+      <button v-if="isAbout(origin)" type="button" class="text-button" @click="emit('confirm')">
+        {{ say('entry.is_so') }}<span class="sr-only">{{ say('kit.of', { name: field.label }) }}</span>
+      </button>
+    </p>
     <p v-if="complaint" class="wrong-words" role="alert">{{ complaint }}</p>
   </div>
 </template>
@@ -142,6 +161,16 @@ label,
 legend {
   color: var(--ink-soft);
   font-size: 13px;
+}
+
+.origin {
+  margin: 1px 0 0;
+  color: var(--ink-faint);
+  font-size: 12.5px;
+}
+
+.origin.about {
+  color: var(--ochre-text);
 }
 
 fieldset {

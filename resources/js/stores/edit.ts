@@ -62,8 +62,10 @@ export const useEdit = defineStore('edit', () => {
   /** Writes what is different from what was found, and nothing else; an ApiError 409 or 410 tells what is there now. */
   async function change(found: Found, next: Draft): Promise<void> {
     const version = await put(found.kind, found.id, found.version, found.draft, next);
+    // Back from what stands there now: the server has written down since when what was typed is known.
+    const now = find(found.id)?.draft ?? next;
     undo.done(say('kit.changed', { name: next.name }), async () => {
-      await put(found.kind, found.id, version, next, found.draft);
+      await put(found.kind, found.id, version, now, found.draft);
     });
   }
 

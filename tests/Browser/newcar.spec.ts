@@ -1,0 +1,145 @@
+import { type Page } from '@playwright/test';
+import { expect, openDemo, test } from './support';
+
+/** Counts what a person does: a field filled, a thing pressed. */
+class Hands {
+  actions = 0;
+  constructor(private readonly page: Page) {}
+
+  async fill(label: string, text: string): Promise<void> {
+    this.actions++;
+    await this.page.getByLabel(label, { exact: true }).fill(text);
+  }
+
+  async press(name: string | RegExp): Promise<void> {
+    this.actions++;
+    await this.page.getByRole('button', { name }).click();
+  }
+}
+
+async function begin(page: Page): Promise<Hands> {
+  const hands = new Hands(page);
+  await page.goto('/');
+  await hands.fill('Name', 'Ida Wren');
+  await hands.fill('E-mail', 'ida@wren.example');
+  await hands.fill('Password', 'seven swans a-swimming');
+  await hands.press('Open my garage');
+  await expect(page.getByRole('heading', { name: 'Open the flap. Which of these do you see?' })).toBeVisible();
+  return hands;
+}
+
+const answers = (page: Page) => page.getByRole('region', { name: 'What you know already' });
+
+test('from the first page to the first answer in five actions, and to the board in ten', async ({ page }) => {
+  const hands = await begin(page);
+  await hands.press(/Round, two big below/);
+  await expect(answers(page).getByRole('listitem').filter({ hasText: 'AC post, type1, 240 V 40 A' })).toContainText(
+    '3.2–9.6',
+  );
+  expect(hands.actions).toBe(5);
+
+  await hands.press(/Combined charging/);
+  await hands.press(/about 400 V/);
+  await hands.press("I don't know");
+  await hands.press("I don't know");
+  await hands.press(/11\.5 kW/);
+  await expect(page).toHaveURL(/\/board/);
+  expect(hands.actions).toBe(10);
+  await expect(page.getByRole('heading', { name: 'Combined DC' })).toBeVisible();
+  await expect(page.getByText('There is no place in this garage yet')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^New car at Household socket, 120 V 15 A:/ })).toContainText(
+    'about 1.4',
+  );
+});
+
+test('a newcomer who does not know three times is told to check, never that it charges', async ({ page }) => {
+  const hands = await begin(page);
+  await hands.press(/Small, two big above/);
+  await expect(page.getByRole('heading', { name: 'Which fast charging does the car speak?' })).toBeFocused();
+  for (const question of ['How high is the volts of its pack?', 'How many kWh can the pack use?', 'How many kW does']) {
+    await hands.press("I don't know");
+    await expect(page.getByRole('heading', { name: question })).toBeVisible();
+  }
+  await expect(answers(page)).toContainText('What would narrow it most: its language');
+  // What was said outlives a reload.
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'How many kW does' })).toBeVisible();
+  await page.getByLabel('What you call it').fill('Teasel');
+  await hands.press('That is enough: show the board');
+  await expect(page).toHaveURL(/\/board/);
+  const cells = page.getByRole('gridcell').getByRole('button');
+  await expect(cells.first()).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Teasel at .*: Charges/ })).toHaveCount(0);
+  await expect(
+    page.getByRole('button', { name: /^Teasel at Closed hub, third generation in full: Check first/ }),
+  ).toBeVisible();
+});
+
+test('a chain of a new car says what it rests on, and a fact that is read narrows it', async ({ page }) => {
+  const hands = await begin(page);
+  await hands.press(/Round, two big below/);
+  await hands.press(/Combined charging/);
+  await hands.press(/about 400 V/);
+  await page.getByLabel('Usable', { exact: false }).first().fill('72');
+  await page.keyboard.press('Tab');
+  await hands.press('Next');
+  await page.getByLabel('Peak, as printed').fill('150');
+  await page.getByLabel('Volts at the inlet, if a label says').fill('500');
+  await page.keyboard.press('Tab');
+  await hands.press('Next');
+  await hands.press(/11\.5 kW/);
+  await expect(page).toHaveURL(/\/board/);
+  await page
+    .getByRole('button', { name: /^New car at DC stall, 150 kW sticker, 500 A|^New car at .*350 kW.*:/ })
+    .first()
+    .click();
+  const why = page.getByRole('complementary', { name: 'Why' });
+  await expect(why).toContainText("the car's charge curve: typical");
+  // No session begins at a kind of charger.
+  await expect(why).toContainText('This is a kind of charger');
+  await page.keyboard.press('2');
+  const rests = page.getByRole('region', { name: /It rests on \d facts/ });
+  await expect(rests.locator('summary').first()).toContainText('would narrow this from');
+  await rests.locator('summary').filter({ hasText: "the pack's voltage" }).click();
+  await rests.getByLabel("the pack's voltage").fill('0:340 100:440');
+  await page.keyboard.press('Tab');
+  await rests.getByRole('button', { name: 'I have read it' }).click();
+  await expect(rests.locator('summary').filter({ hasText: "the pack's voltage" })).toHaveCount(0);
+  // And undoing it brings the typical one back.
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(rests.locator('summary').filter({ hasText: "the pack's voltage" })).toHaveCount(1);
+});
+
+test('a plate tells where each figure comes from, and one that is so needs no typing', async ({ page }) => {
+  const hands = await begin(page);
+  await hands.press(/Round, two big below/);
+  await hands.press(/Combined charging/);
+  await hands.press(/about 400 V/);
+  await hands.press('That is enough: show the board');
+  await expect(page).toHaveURL(/\/board/);
+  await page.goto('/kit');
+  await page.getByRole('button', { name: 'Edit New car' }).click();
+  const plate = page.getByRole('dialog');
+  await expect(plate.getByText(/^typical · /).first()).toBeVisible();
+  const confirm = plate
+    .getByRole('button', { name: /I have read it: it is so Volts by charge|it is so.*olts/ })
+    .first();
+  await confirm.click();
+  await plate.getByRole('button', { name: 'Save' }).click();
+  await expect(plate).toHaveCount(0);
+  await page.getByRole('button', { name: 'Edit New car' }).click();
+  await expect(plate.getByText(/^read · /).nth(1)).toBeVisible();
+});
+
+test('whoever has places sees a new car at those', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/kit');
+  await page.getByRole('link', { name: 'Add a car' }).click();
+  const hands = new Hands(page);
+  await hands.press(/Large round, beside another/);
+  await page.getByRole('button', { name: 'round AC plug, North America', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'How high is the volts of its pack?' })).toBeVisible();
+  await hands.press('That is enough: show the board');
+  await expect(page).toHaveURL(/\/board/);
+  await expect(page.getByRole('heading', { name: 'Fernway' }).first()).toBeVisible();
+});
