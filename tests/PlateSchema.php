@@ -31,7 +31,8 @@ final class PlateSchema
         }
         $item = isset($at['items']) ? self::resolved($defs, $at['items']) : [];
         if (isset($at['properties'])) {
-            foreach ($at['properties'] as $key => $value) {
+            // Where figures come from is written down beside them, not typed as one of them.
+            foreach (array_diff_key($at['properties'], ['origins' => true]) as $key => $value) {
                 yield from self::walk($defs, $value, $path === '' ? $key : "{$path}.{$key}");
             }
         } elseif (isset($item['properties'])) {

@@ -42,6 +42,26 @@ final class FactDays
     }
 
     /**
+     * The usual plate of a kind as a piece begins with it: nobody has read it yet. What its shape alone settles is not
+     * doubted: every shape but one has one language, by its standard.
+     *
+     * @param  array<string, mixed>  $plate
+     * @return array<string, mixed>
+     */
+    public static function usual(PieceKind $kind, array $plate): array
+    {
+        $settled = ($plate['coupler'] ?? null) === 'j3400' && ($plate['current'] ?? null) === 'dc' ? [] : [Fact::StationLanguages->path()];
+        $origins = [];
+        foreach (array_diff(self::paths($kind, $plate), $settled) as $path) {
+            if (data_get($plate, $path) !== null) {
+                $origins[$path] = ['origin' => Origin::Typical->value];
+            }
+        }
+
+        return [...$plate, 'origins' => (object) $origins];
+    }
+
+    /**
      * @param  array<string, mixed>  $plate
      * @return list<string>
      */

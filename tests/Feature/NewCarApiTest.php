@@ -123,4 +123,30 @@ final class NewCarApiTest extends TestCase
         $this->putJson("/api/pieces/vehicles/{$car}", ['version' => 4, 'changes' => ['pack.usable_kwh' => null]])->assertOk();
         self::assertArrayNotHasKey('pack.usable_kwh', $spec()['origins']);
     }
+
+    /** A kind's usual plate is nobody's reading: it is told as about where power rests on it, and checked where safety does. */
+    public function test_a_piece_begun_from_a_kind_is_checked_until_its_label_was_read(): void
+    {
+        $catalogue = $this->getJson('/api/catalogue')->assertOk();
+        Contract::holds('GET', '/catalogue', $catalogue);
+        $kind = collect($catalogue->json('chargers'))->firstWhere('id', 'ccs1-350-500a');
+        self::assertSame(['origin' => 'typical'], $kind['outlet']['origins']['max_v']);
+        // Its shape settles its language.
+        self::assertArrayNotHasKey('signalling', $kind['outlet']['origins']);
+        $hub = collect($catalogue->json('chargers'))->firstWhere('id', 'hub-second');
+        self::assertArrayHasKey('signalling', $hub['outlet']['origins']);
+
+        $place = Place::query()->firstOrFail()->ulid;
+        $outlet = $this->postJson('/api/pieces/outlets', ['name' => 'Seen today', 'blurb' => '', 'place' => $place, 'spec' => $kind['outlet']])->assertCreated()->json('id');
+        $van = Vehicle::query()->where('name', 'Brindle')->firstOrFail()->ulid;
+        $fit = fn (): array => (array) $this->postJson('/api/fit', ['vehicle' => $van, 'outlet' => $outlet, 'adapters' => []])->assertOk()->json();
+        self::assertSame(['unverified', true], [$fit()['outcome'], $fit()['about']]);
+        self::assertContains('fact.station_max_v', array_column(array_merge(...array_column($fit()['gates'], 'asks')), 'code'));
+
+        $read = array_fill_keys(array_keys($kind['outlet']['origins']), ['origin' => 'read']);
+        $this->putJson("/api/pieces/outlets/{$outlet}", ['version' => 1, 'changes' => ['origins' => $read, 'access.kind' => 'open']])->assertOk();
+        self::assertSame([false, []], [$fit()['about'], $fit()['rests_on']]);
+        self::assertNotSame('unverified', $fit()['outcome']);
+        self::assertSame(now()->toDateString(), Outlet::query()->where('ulid', $outlet)->firstOrFail()->spec['origins']['max_v']['on']);
+    }
 }

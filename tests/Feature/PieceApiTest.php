@@ -67,7 +67,7 @@ final class PieceApiTest extends TestCase
         // What nobody has read of its adapter is not known; here somebody has.
         self::assertSame([], array_intersect(['certification', 'recalled', 'damaged'], array_keys($kind['outlet']['attached_adapter'])));
         $read = ['certification' => 'certified', 'recalled' => false, 'damaged' => false, 'holds_back' => true];
-        $spec = ['access' => ['kind' => 'open'], 'id' => 'forged', 'name' => 'Forged', 'attached_adapter' => $read + $kind['outlet']['attached_adapter']] + $kind['outlet'];
+        $spec = ['origins' => null, 'access' => ['kind' => 'open'], 'id' => 'forged', 'name' => 'Forged', 'attached_adapter' => $read + $kind['outlet']['attached_adapter']] + $kind['outlet'];
         $outlet = $this->postJson('/api/pieces/outlets', ['name' => 'Hub with adapter', 'place' => Place::query()->firstOrFail()->ulid, 'spec' => $spec])->assertCreated()->json('id');
         $van = Vehicle::query()->where('name', 'Brindle')->firstOrFail()->ulid;
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Equipment\FactDays;
+use App\Equipment\PieceKind;
 use Harmozon\Core\Equipment\Marks;
 use Harmozon\Core\Words\Voice;
 use Illuminate\Http\JsonResponse;
@@ -15,12 +17,13 @@ final class CatalogueController extends Controller
     {
         $chargers = json_decode((string) file_get_contents(base_path('core/catalogue/charger-kinds.json')), true, flags: JSON_THROW_ON_ERROR);
         $adapters = json_decode((string) file_get_contents(base_path('core/catalogue/adapter-kinds.json')), true, flags: JSON_THROW_ON_ERROR);
-        assert(is_array($chargers) && is_array($adapters));
+        /** @var array{groups: list<mixed>, kinds: list<array{outlet: array<string, mixed>}>} $chargers both were read by the core before */
+        /** @var array{kinds: list<array{adapter: array<string, mixed>}>} $adapters */
 
         return response()->json([
             'groups' => $chargers['groups'],
-            'chargers' => $chargers['kinds'],
-            'adapters' => $adapters['kinds'],
+            'chargers' => array_map(static fn (array $kind): array => [...$kind, 'outlet' => FactDays::usual(PieceKind::Outlets, $kind['outlet'])], $chargers['kinds']),
+            'adapters' => array_map(static fn (array $kind): array => [...$kind, 'adapter' => FactDays::usual(PieceKind::Adapters, $kind['adapter'])], $adapters['kinds']),
             'marks' => array_map(static fn (Marks $m): array => [
                 'coupler' => $m->family->value, 'outline' => $m->outline, 'contacts' => $m->contacts, 'big_below' => $m->bigBelow,
                 'words' => $voice->say($m->message()), 'historic' => $m->family->isHistoric(),

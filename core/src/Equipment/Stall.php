@@ -15,6 +15,7 @@ final readonly class Stall
      * @param  string|null  $fault  what is known to be wrong with it; null when nothing is
      * @param  string|null  $uid  how its network's file names the charging point
      * @param  string|null  $connector  and its connector
+     * @param  string|null  $cabinet  what stands on the cabinet that feeds it: stalls of one cabinet share its power; null when not known
      */
     public function __construct(
         public string $label,
@@ -22,6 +23,7 @@ final readonly class Stall
         public ?string $fault = null,
         public ?string $uid = null,
         public ?string $connector = null,
+        public ?string $cabinet = null,
     ) {
     }
 

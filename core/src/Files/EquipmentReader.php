@@ -173,6 +173,7 @@ final class EquipmentReader
             $node->textOrNull('fault', self::LONGEST_FAULT),
             $node->textOrNull('uid', self::LONGEST_ID),
             $node->textOrNull('connector', self::LONGEST_ID),
+            $node->textOrNull('cabinet', self::LONGEST_ID),
         );
     }
 

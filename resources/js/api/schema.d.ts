@@ -1417,7 +1417,10 @@ export interface components {
             adapters: {
                 id: string;
                 name: string;
-                adapter: Record<string, never>;
+                adapter: {
+                    input: string;
+                    output: string;
+                };
             }[];
         };
         /** @enum {string} */

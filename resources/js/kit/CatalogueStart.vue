@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import { api, ask } from '@/api/client';
 import type { components } from '@/api/schema';
 import type { Draft } from '@/stores/edit';
+import AnyFace from '@/ui/AnyFace.vue';
 import { useAttempt } from '@/ui/useAttempt';
 import { say } from '@/words/say';
 
@@ -21,10 +22,17 @@ const all = computed(() => {
     return [];
   }
   return props.what === 'adapters'
-    ? [{ name: '', items: c.adapters.map((k) => ({ ...k, hint: '' })) }]
+    ? [
+        {
+          name: '',
+          items: c.adapters.map((k) => ({ ...k, hint: '', faces: [k.adapter.input, k.adapter.output] })),
+        },
+      ]
     : c.groups.map((g) => ({
         name: g.name,
-        items: c.chargers.filter((k) => k.group === g.id).map((k) => ({ ...k, hint: k.seen })),
+        items: c.chargers
+          .filter((k) => k.group === g.id)
+          .map((k) => ({ ...k, hint: k.seen, faces: [k.outlet.coupler] })),
       }));
 });
 /** Kinds that hold every word that is looked for. */
@@ -73,7 +81,7 @@ function hand(): void {
   <el-dialog
     v-model="isOpen"
     :title="what === 'adapters' ? say('kit.adapter_kinds') : say('kit.charger_kinds')"
-    width="min(560px, 94%)"
+    width="min(860px, 94%)"
     append-to-body
     destroy-on-close
     @opened="input?.focus()"
@@ -94,7 +102,10 @@ function hand(): void {
           class="item plain-button"
           @click="choose(item.id)"
         >
-          {{ item.name }} <span class="quiet">{{ item.hint }}</span>
+          <span class="faces">
+            <AnyFace v-for="(face, i) in item.faces" :key="i" :coupler="face" />
+          </span>
+          <strong>{{ item.name }}</strong> <span class="quiet">{{ item.hint }}</span>
         </button>
       </template>
     </div>
@@ -119,28 +130,53 @@ function hand(): void {
 }
 
 .list {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  gap: 8px;
   overflow: auto;
-  max-height: 56vh;
+  max-height: 60vh;
   margin-top: 10px;
 }
 
 h3 {
-  margin: 8px 0 2px;
+  grid-column: 1 / -1;
+  margin: 8px 0 0;
 }
 
 .item {
-  display: block;
-  width: 100%;
-  padding: 4px 8px;
-  line-height: 1.3;
+  display: flex;
+  flex-direction: column;
+  align-items: center;
+  padding: 10px 8px;
+  border: 1.5px solid var(--line);
+  background: var(--paper-raised);
+  line-height: 1.25;
+  text-align: center;
 }
 
 .item:hover {
-  background: var(--paper-sunk);
+  border-color: var(--ink);
 }
 
 .item .quiet {
-  display: block;
   font-size: 12.5px;
+}
+
+.faces {
+  display: flex;
+  gap: 2px;
+  align-items: center;
+  height: 64px;
+  margin-bottom: 6px;
+}
+
+.faces :deep(svg) {
+  height: 64px;
+}
+
+@media (width <= 520px) {
+  .list {
+    grid-template-columns: 1fr 1fr;
+  }
 }
 </style>

@@ -38,7 +38,7 @@ const rows = computed(() =>
 
 /** One figure of one stall in the list of them. */
 function ofStall(path: string): string | undefined {
-  const [, at, column] = /^spec\.stalls\.(\d+)\.(label|evse_id|fault)$/.exec(path) ?? [];
+  const [, at, column] = /^spec\.stalls\.(\d+)\.(label|evse_id|cabinet|fault)$/.exec(path) ?? [];
   return (
     column && say('stalls.of', { what: say(STALL_COLUMNS[column as keyof typeof STALL_COLUMNS]), n: Number(at) + 1 })
   );

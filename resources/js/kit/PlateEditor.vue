@@ -9,12 +9,16 @@ import { valueAt, withValue } from '@/ui/dotted';
 import ChangedMeanwhile from './ChangedMeanwhile.vue';
 import FieldEntry from '@/plates/FieldEntry.vue';
 import { fieldsOf } from '@/plates/fields';
-import { originsOf, type FactOrigin } from '@/plates/origins';
+import { isAbout, originsOf, type FactOrigin } from '@/plates/origins';
+import AnyFace from '@/ui/AnyFace.vue';
+import { LABEL_FIELDS } from './label';
 import { useTerms } from '@/stores/terms';
 import { say } from '@/words/say';
 
 /** A form shaped like the plate it copies; checked as it is typed. */
 const props = defineProps<{ kind: PieceKind; found: Found | null; start: Draft; read: string[] }>();
+/** A piece that was begun from a kind is asked for what stands on it, and for no more. */
+const isBrief = ref(props.found === null && LABEL_FIELDS[props.kind] !== undefined);
 const emit = defineEmits<{ done: [] }>();
 
 const edit = useEdit();
@@ -36,8 +40,25 @@ const inlets = computed(() => {
 });
 const groups = computed(() => fieldsOf(props.kind, inlets.value, account.me?.garage?.currency ?? 'USD', terms));
 /** A part of something that is not there is not asked for. */
-const shown = computed(() =>
-  groups.value.filter((g) => isThere(g.hasNoSwitch ? g.under : g.under?.split('.').slice(0, -1).join('.'))),
+const shown = computed(() => {
+  const there = groups.value.filter((g) =>
+    isThere(g.hasNoSwitch ? g.under : g.under?.split('.').slice(0, -1).join('.')),
+  );
+  const label = LABEL_FIELDS[props.kind] ?? [];
+  return isBrief.value
+    ? there
+        .map((g) => ({ ...g, fields: g.fields.filter((f) => label.includes(f.path)) }))
+        .filter((g) => g.fields.length > 0 && isThere(g.under))
+    : there;
+});
+const faces = computed(() =>
+  ['input', 'output', 'coupler'].map((side) => draft.value.spec?.[side]).filter((face) => typeof face === 'string'),
+);
+/** Figures of the kind that nobody has read on this piece yet. */
+const unread = computed(() =>
+  Object.entries(originsOf(draft.value.spec))
+    .filter(([, origin]) => isAbout(origin))
+    .map(([path]) => path),
 );
 const isThere = (path: string | undefined) =>
   path === undefined || path === '' || Boolean(valueAt(draft.value.spec, path));
@@ -61,9 +82,10 @@ function originAt(path: string): FactOrigin | undefined {
 }
 
 /** What stands there was read after all. */
-function confirm(path: string): void {
+function confirm(...paths: string[]): void {
   const { spec } = draft.value;
-  draft.value = { ...draft.value, spec: { ...spec, origins: { ...originsOf(spec), [path]: { origin: 'read' } } } };
+  const read = Object.fromEntries(paths.map((path) => [path, { origin: 'read' }]));
+  draft.value = { ...draft.value, spec: { ...spec, origins: { ...originsOf(spec), ...read } } };
 }
 
 function setInlets(change: (list: unknown[]) => unknown[]): void {
@@ -123,6 +145,10 @@ async function goOn(theirs: Found, next: Draft): Promise<void> {
 
 <template>
   <form class="editor" @submit.prevent="save">
+    <div v-if="isBrief && faces.length > 0" class="faces">
+      <AnyFace v-for="(face, i) in faces" :key="i" :coupler="face" />
+      <h3>{{ kind === 'adapters' ? say('editor.label_says') : say('editor.post_says') }}</h3>
+    </div>
     <div v-if="read.length > 0" class="read">
       <p>{{ say('editor.usual') }}</p>
       <ul>
@@ -147,7 +173,7 @@ async function goOn(theirs: Found, next: Draft): Promise<void> {
       <header>
         <h3>{{ group.title }}</h3>
         <button
-          v-if="group.under && !group.hasNoSwitch"
+          v-if="group.under && !group.hasNoSwitch && !isBrief"
           type="button"
           class="text-button"
           @click="set(group.under, isThere(group.under) ? null : (group.start ?? {}))"
@@ -180,6 +206,12 @@ async function goOn(theirs: Found, next: Draft): Promise<void> {
         {{ say('editor.take_off_inlet', { n: inlets }) }}
       </button>
     </p>
+    <p v-if="isBrief" class="inlets">
+      <button v-if="unread.length > 0" type="button" class="text-button" @click="confirm(...unread)">
+        {{ say('editor.all_so') }}
+      </button>
+      <button type="button" class="text-button" @click="isBrief = false">{{ say('editor.whole') }}</button>
+    </p>
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
     <ChangedMeanwhile
       v-if="meanwhile && base"
@@ -202,6 +234,21 @@ async function goOn(theirs: Found, next: Draft): Promise<void> {
   display: flex;
   flex-direction: column;
   gap: 14px;
+}
+
+.faces {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+
+.faces :deep(svg) {
+  height: 96px;
+}
+
+.faces h3 {
+  margin-left: 12px;
+  font-size: 18px;
 }
 
 .own {

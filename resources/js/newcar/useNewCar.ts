@@ -60,6 +60,8 @@ export function useNewCar() {
   const step = ref<CarQuestion>(asks.value.find((q) => !answers.value.passed.includes(q)) ?? 'inlet');
   const isLast = computed(() => asks.value.indexOf(step.value) === asks.value.length - 1);
   let asked = 0;
+  /** The newest question that was answered: what comes later to an older one is no news. */
+  let answered = 0;
 
   async function work(): Promise<void> {
     const mine = ++asked;
@@ -68,12 +70,14 @@ export function useNewCar() {
       const found = await ask(
         api.POST('/new-car', { body: { faces, languages, pack_class, usable_kwh, peak_kw, inlet_max_v, onboard } }),
       );
-      if (mine === asked) {
+      if (mine > answered) {
+        answered = mine;
         draft.value = found;
         error.value = '';
       }
     } catch (e) {
-      if (mine === asked) {
+      if (mine > answered) {
+        answered = mine;
         error.value = wordsOf(e);
       }
     }

@@ -7,6 +7,7 @@ import { STALL_COLUMNS as columns } from './stalls';
 interface Stall {
   label: string;
   evse_id?: string | null;
+  cabinet?: string | null;
   fault?: string | null;
   [key: string]: unknown;
 }
@@ -70,7 +71,7 @@ ul,
 li,
 .heads {
   display: grid;
-  grid-template-columns: 2fr 4fr 5fr 56px;
+  grid-template-columns: 2fr 4fr 2fr 4fr 56px;
   gap: 2px 8px;
   align-items: baseline;
 }

@@ -1,0 +1,32 @@
+import type { PieceKind } from '@/stores/edit';
+
+/** What stands on the label of an adapter, or on a post: the first things to be read. */
+export const LABEL_FIELDS: Partial<Record<PieceKind, readonly string[]>> = {
+  adapters: [
+    'input',
+    'output',
+    'current',
+    'plate.max_v',
+    'plate.continuous_a',
+    'plate.boost_a',
+    'plate.boost_minutes',
+    'certification',
+    'recalled',
+    'damaged',
+  ],
+  outlets: [
+    'coupler',
+    'current',
+    'signalling',
+    'min_v',
+    'max_v',
+    'max_a',
+    'max_kw',
+    'sticker_kw',
+    'supply.volts',
+    'supply.amps',
+    'supply.phases',
+    'access.kind',
+    'stalls',
+  ],
+};
