@@ -10,8 +10,10 @@ use App\Garage\Role;
 use App\Models\Adapter;
 use App\Models\ChargeSession;
 use App\Models\Garage;
+use App\Models\Network;
 use App\Models\Outlet;
 use App\Models\Place;
+use App\Models\Tour;
 use App\Models\User;
 use App\Models\Vehicle;
 use App\People\Founding;
@@ -92,9 +94,25 @@ final class DemoGarage
                 Outlet::query()->create(['place_id' => $place->id, ...self::piece($outlet, $position++)]);
             }
         }
+        foreach ($demo->objectsOrNone('networks') as $i => $node) {
+            Network::query()->create(['name' => $node->text('name'), 'position' => $i, 'spec' => $node->raw('spec')]);
+        }
+        foreach ($demo->objectsOrNone('tours') as $i => $node) {
+            Tour::query()->create(['name' => $node->text('name'), 'position' => $i, 'spec' => ['places' => self::named(Place::class, $node->texts('places')), 'vehicles' => self::named(Vehicle::class, $node->texts('vehicles'))]]);
+        }
         foreach ($demo->objects('sessions') as $node) {
             $this->session($node);
         }
+    }
+
+    /**
+     * @param  class-string<Place|Vehicle>  $of
+     * @param  list<string>|null  $names
+     * @return list<string> public ids, in the order of the names
+     */
+    private static function named(string $of, ?array $names): array
+    {
+        return array_map(static fn (string $name): string => $of::query()->where('name', $name)->firstOrFail()->ulid, $names ?? []);
     }
 
     private function session(Node $node): void

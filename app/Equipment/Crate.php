@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Equipment;
 
 use App\Models\Adapter;
+use App\Models\Network;
 use App\Models\Outlet;
 use App\Models\Vehicle;
 use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Equipment\Adapter as CoreAdapter;
+use Harmozon\Core\Equipment\NetworkSetUp;
 use Harmozon\Core\Equipment\Outlet as CoreOutlet;
 use Harmozon\Core\Equipment\OutletGroup;
 use Harmozon\Core\Equipment\Vehicle as CoreVehicle;
@@ -64,6 +66,12 @@ final class Crate
             'buy' => [...$this->kit($this->adapters()), ...$catalogue->forSale()],
             default => $this->kit($this->adapters()),
         };
+    }
+
+    /** @return list<NetworkSetUp> what is set up, or not, at the networks */
+    public function networks(): array
+    {
+        return array_values(Network::inOrder()->map(fn (Network $n): NetworkSetUp => $this->reader->network(Node::of($n->inCaseFile(), 'network')))->all());
     }
 
     /** @return Collection<int, Adapter> the whole crate, in its order */

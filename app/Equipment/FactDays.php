@@ -11,6 +11,9 @@ use Harmozon\Core\Equipment\Origin;
 /** Writes down since when the facts of a plate are known: one that a person types was read on that day. */
 final class FactDays
 {
+    /** On the label of an adapter too, although nobody is asked for them: an adapter may have none. */
+    private const BOOST = ['plate.boost_a', 'plate.boost_minutes', 'plate.max_kw'];
+
     /**
      * @param  array<string, mixed>  $before  the plate as it was; empty for a new one
      * @param  array<string, mixed>  $after  the plate as it is typed
@@ -67,7 +70,7 @@ final class FactDays
      */
     private static function paths(PieceKind $kind, array $plate): array
     {
-        $paths = [];
+        $paths = $kind === PieceKind::Adapters ? self::BOOST : [];
         $inlets = is_array($plate['inlets'] ?? null) ? count($plate['inlets']) : 0;
         foreach (Fact::cases() as $fact) {
             $owner = $fact->owner();
@@ -78,7 +81,8 @@ final class FactDays
             } elseif ($owner === match ($kind) {
                 PieceKind::Vehicles => FactOwner::Vehicle,
                 PieceKind::Adapters => FactOwner::Adapter,
-                default => FactOwner::Outlet,
+                PieceKind::Outlets => FactOwner::Outlet,
+                default => null,
             }) {
                 $paths[] = $fact->path();
             }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Equipment;
 
 use App\Models\Adapter;
+use App\Models\Network;
 use App\Models\Outlet;
 use App\Models\Vehicle;
 use Harmozon\Core\Catalogue\Catalogue;
@@ -70,6 +71,7 @@ final readonly class FitQuestion
             'vehicle' => $this->vehicle->inCaseFile(),
             'adapters' => array_values($this->adapters->map(static fn (Adapter $a): array => $a->inCaseFile())->all()),
             'outlet' => $this->outlet->inCaseFile(),
+            'networks' => array_values(Network::inOrder()->map(static fn (Network $n): array => $n->inCaseFile())->all()),
             'policy' => $this->policy,
             'conditions' => $this->conditions,
         ];

@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace App\Equipment;
 
 use App\Models\Adapter;
+use App\Models\Network;
 use App\Models\Outlet;
+use App\Models\Piece;
 use App\Models\Place;
+use App\Models\Tour;
 use App\Models\Vehicle;
 
 /** What a garage is made of, as it is named in an address. */
@@ -16,8 +19,10 @@ enum PieceKind: string
     case Adapters = 'adapters';
     case Outlets = 'outlets';
     case Places = 'places';
+    case Networks = 'networks';
+    case Tours = 'tours';
 
-    /** @return class-string<Vehicle|Adapter|Outlet|Place> */
+    /** @return class-string<Piece|Place> */
     public function model(): string
     {
         return match ($this) {
@@ -25,6 +30,8 @@ enum PieceKind: string
             self::Adapters => Adapter::class,
             self::Outlets => Outlet::class,
             self::Places => Place::class,
+            self::Networks => Network::class,
+            self::Tours => Tour::class,
         };
     }
 
@@ -36,6 +43,7 @@ enum PieceKind: string
             self::Adapters => 300,
             self::Outlets => 5000,
             self::Places => 2000,
+            self::Networks, self::Tours => 200,
         };
     }
 

@@ -6,8 +6,8 @@ namespace App\Equipment;
 
 use App\Models\Adapter;
 use App\Models\Outlet;
+use App\Models\Piece;
 use App\Models\Place;
-use App\Models\Vehicle;
 use Harmozon\Core\Files\EquipmentReader;
 use Harmozon\Core\Files\FieldError;
 use Harmozon\Core\Files\Node;
@@ -32,7 +32,7 @@ final class PieceStore
      *
      * @throws FieldError
      */
-    public function create(PieceKind $kind, array $fields): Vehicle|Adapter|Outlet|Place
+    public function create(PieceKind $kind, array $fields): Piece|Place
     {
         $model = $kind->model();
         if ($model::query()->count() >= $kind->most()) {
@@ -51,9 +51,9 @@ final class PieceStore
      * @throws FieldError
      * @throws OutOfDate when there is a newer version, or the piece was put aside
      */
-    public function change(PieceKind $kind, string $id, array $fields): Vehicle|Adapter|Outlet|Place
+    public function change(PieceKind $kind, string $id, array $fields): Piece|Place
     {
-        return DB::transaction(function () use ($kind, $id, $fields): Vehicle|Adapter|Outlet|Place {
+        return DB::transaction(function () use ($kind, $id, $fields): Piece|Place {
             $node = Node::of($fields);
             $piece = $kind->model()::withTrashed()->where('ulid', $id)->firstOrFail();
             $version = $node->wholeNumber('version', 1, PHP_INT_MAX) ?? throw $node->fail('version', Message::of('field.required'));
@@ -83,7 +83,7 @@ final class PieceStore
      *
      * @return array<string, mixed>
      */
-    public static function fieldsOf(Vehicle|Adapter|Outlet|Place $piece): array
+    public static function fieldsOf(Piece|Place $piece): array
     {
         return match (true) {
             $piece instanceof Place => ['name' => $piece->name],
@@ -119,7 +119,7 @@ final class PieceStore
      * @param  array<string, mixed>  $fields
      * @return array<string, mixed>
      */
-    private static function changed(PieceKind $kind, Vehicle|Adapter|Outlet|Place $piece, Node $node, array $fields): array
+    private static function changed(PieceKind $kind, Piece|Place $piece, Node $node, array $fields): array
     {
         $changes = $node->raw('changes');
         if ($changes === null) {
@@ -167,6 +167,8 @@ final class PieceStore
         match ($kind) {
             PieceKind::Vehicles => $this->reader->vehicle($spec),
             PieceKind::Adapters => $this->reader->adapter($spec),
+            PieceKind::Networks => $this->reader->network($spec),
+            PieceKind::Tours => [$spec->texts('places'), $spec->texts('vehicles')],
             default => $this->reader->outlet($spec),
         };
         $kept = $read->copy();
@@ -180,7 +182,7 @@ final class PieceStore
         $this->find($kind, $id)->delete();
     }
 
-    public function restore(PieceKind $kind, string $id): Vehicle|Adapter|Outlet|Place
+    public function restore(PieceKind $kind, string $id): Piece|Place
     {
         $model = $kind->model();
         $piece = $model::withTrashed()->where('ulid', $id)->firstOrFail();
@@ -189,7 +191,7 @@ final class PieceStore
         return $piece;
     }
 
-    private function find(PieceKind $kind, string $id): Vehicle|Adapter|Outlet|Place
+    private function find(PieceKind $kind, string $id): Piece|Place
     {
         return $kind->model()::query()->where('ulid', $id)->firstOrFail();
     }

@@ -6,10 +6,12 @@ namespace App\Moving;
 
 use App\Models\Adapter;
 use App\Models\Garage;
+use App\Models\Network;
 use App\Models\NetworkTerm;
 use App\Models\Outlet;
 use App\Models\Piece;
 use App\Models\Place;
+use App\Models\Tour;
 use App\Models\Vehicle;
 use Harmozon\Core\Files\CaseReader;
 
@@ -46,6 +48,8 @@ final class GarageDocument
             'adapters' => Adapter::inOrder()->map(static fn (Adapter $a): array => self::piece($a, ['tag' => $a->tag]))->all(),
             'places' => $places->map(static fn (Place $p): array => ['id' => $p->ulid, 'name' => $p->name, ...self::origin($p)])->all(),
             'outlets' => Outlet::inOrder()->map(static fn (Outlet $o): array => self::piece($o, ['place' => $ulids[$o->place_id] ?? '', ...self::origin($o)]))->all(),
+            'networks' => Network::inOrder()->map(static fn (Network $n): array => self::piece($n))->all(),
+            'tours' => Tour::inOrder()->map(static fn (Tour $t): array => self::piece($t))->all(),
             'mappings' => NetworkTerm::query()->get()->sortBy(['kind', 'theirs'])->values()->map(static fn (NetworkTerm $t): array => ['kind' => $t->kind, 'theirs' => $t->theirs, 'ours' => $t->ours])->all(),
         ];
     }

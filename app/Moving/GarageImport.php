@@ -9,6 +9,7 @@ use App\Equipment\PieceStore;
 use App\Models\Adapter;
 use App\Models\Garage;
 use App\Models\Outlet;
+use App\Models\Piece;
 use App\Models\Place;
 use App\Models\Vehicle;
 use App\Networks\NetworkTerms;
@@ -49,7 +50,7 @@ final class GarageImport
         // Everything is read before anything is written.
         $settings = self::settings($document);
         $read = [];
-        foreach ([PieceKind::Vehicles, PieceKind::Adapters, PieceKind::Places, PieceKind::Outlets] as $kind) {
+        foreach ([PieceKind::Vehicles, PieceKind::Adapters, PieceKind::Places, PieceKind::Outlets, PieceKind::Networks, PieceKind::Tours] as $kind) {
             $read[$kind->value] = $this->read($document, $kind);
         }
         $terms = $document->has('mappings') ? (string) json_encode(['terms' => array_map(static fn (Node $m): array => ['kind' => $m->raw('kind'), 'theirs' => $m->raw('theirs'), 'ours' => $m->raw('ours')], $document->objectsOrNone('mappings'))]) : null;
@@ -177,7 +178,7 @@ final class GarageImport
      *
      * @param  array<string, mixed>  $columns
      */
-    private static function meet(Vehicle|Adapter|Outlet|Place $here, array $columns, bool $replaces, Moved $moved): void
+    private static function meet(Piece|Place $here, array $columns, bool $replaces, Moved $moved): void
     {
         $wasAside = $here->trashed();
         $isSame = self::told((clone $here)->fill($columns)) === self::told($here);
@@ -205,7 +206,7 @@ final class GarageImport
     }
 
     /** What of a piece a document tells. */
-    private static function told(Vehicle|Adapter|Outlet|Place $piece): string
+    private static function told(Piece|Place $piece): string
     {
         $columns = array_intersect_key($piece->getAttributes(), array_flip(['name', 'blurb', 'tag', 'place_id', 'spec', 'origin']));
         foreach (array_intersect_key($columns, ['spec' => 0, 'origin' => 0]) as $name => $json) {

@@ -346,6 +346,18 @@ return [
     'voltage.meets' => 'The pack runs from {start} to {target}; the station gives {floor} to {ceiling}.',
 
     // Gate 5, access.
+    'set_up_step.app' => 'the app',
+    'set_up_step.account' => 'the account',
+    'set_up_step.card' => 'the card',
+    'set_up_step.certificate' => 'the certificate in the car',
+    'set_up_step.membership' => 'the membership',
+    'set_up_state.done' => 'done',
+    'set_up_state.to_do' => 'to do',
+    'set_up_state.not_needed' => 'not needed',
+    'access.ready' => '{network} is set up: {ready}.',
+    'access.admitted_ready' => '{vehicle} is admitted through {programme}, which is set up: {ready}.',
+    'access.before_you_leave' => 'Do this before you leave, for {network}: {steps}.',
+    'access.needs_account_of' => 'Starts with an account of {network}: have its app or card set up before the visit.',
     'access.everyone' => 'Open to everyone: start as the stall says.',
     'access.needs_account' => 'Starts with an account: have the app or card set up before the visit.',
     'access.reserved' => 'Only for those that are admitted, and no network admits {vehicle}.',

@@ -186,7 +186,7 @@ final class MovingTest extends TestCase
     {
         $document = json_decode($json, true);
 
-        return array_sum(array_map(static fn (string $kind): int => count($document[$kind]), ['vehicles', 'adapters', 'places', 'outlets']));
+        return array_sum(array_map(static fn (string $kind): int => count($document[$kind]), ['vehicles', 'adapters', 'places', 'outlets', 'networks', 'tours']));
     }
 
     private static function schemaAccepts(string $json): bool

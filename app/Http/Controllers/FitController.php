@@ -23,7 +23,7 @@ final class FitController extends Controller
         return response()->json([
             'kit' => $kit,
             'policy' => $policy->value,
-            'cells' => $board->cells($crate->chosen($kit, $catalogue), $policy, new Conditions, $request->outlets(), $request->vehicles(), $request->first()),
+            'cells' => $board->cells($crate->chosen($kit, $catalogue), $policy, (new Conditions)->setUp($crate->networks()), $request->outlets(), $request->vehicles(), $request->first()),
         ]);
     }
 

@@ -42,7 +42,7 @@ final class ForecastController extends Controller
     /** Every outlet as a stop for one car. */
     public function ranking(RankingRequest $request, ForecastWriter $writer, Crate $crate, Catalogue $catalogue, Rows $rows): JsonResponse
     {
-        $conditions = $request->conditions();
+        $conditions = $request->conditions()->setUp($crate->networks());
         $fitter = new Fitter(Board::distinct($crate->chosen($request->kit(), $catalogue), $conditions), $conditions, $request->policy());
 
         return response()->json($writer->ranking(Ranking::of($rows->inOrder()->map($crate->outlet(...)), $crate->vehicle($request->vehicle()), $fitter)));

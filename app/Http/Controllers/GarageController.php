@@ -10,9 +10,11 @@ use App\Garage\CurrentGarage;
 use App\Http\Requests\HabitsRequest;
 use App\Models\Adapter;
 use App\Models\Garage;
+use App\Models\Network;
 use App\Models\Outlet;
 use App\Models\Piece;
 use App\Models\Place;
+use App\Models\Tour;
 use App\Models\Vehicle;
 use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Files\PlateWriter;
@@ -35,6 +37,8 @@ final class GarageController extends Controller
                 'name' => $place->name,
                 'outlets' => $place->outlets->map(static fn (Outlet $o): array => self::outlet($o, $crate)),
             ]),
+            'networks' => Network::inOrder()->map(self::piece(...)),
+            'tours' => Tour::inOrder()->map(self::piece(...)),
             'kinds' => $rows->areKinds() ? self::kinds($rows, $crate, $catalogue) : [],
         ]);
     }

@@ -57,8 +57,9 @@ final class NewCarController extends Controller
     /** @return list<array{row: array<string, mixed>, answer: ChainAnswer}> with the garage's own kit; where that joins nothing, whether a piece for sale would */
     private function cells(Vehicle $car, Rows $rows): array
     {
-        $own = new Fitter($this->crate->kit($this->crate->adapters()), new Conditions);
-        $buying = new Fitter($this->catalogue->forSale(), new Conditions);
+        $conditions = (new Conditions)->setUp($this->crate->networks());
+        $own = new Fitter($this->crate->kit($this->crate->adapters()), $conditions);
+        $buying = new Fitter($this->catalogue->forSale(), $conditions);
         $groups = $rows->groups();
 
         return array_values($rows->kinds()->map(function (Outlet $kind) use ($car, $own, $buying, $groups): array {

@@ -6,10 +6,8 @@ namespace App\Http\Controllers;
 
 use App\Equipment\PieceKind;
 use App\Equipment\PieceStore;
-use App\Models\Adapter;
-use App\Models\Outlet;
+use App\Models\Piece;
 use App\Models\Place;
-use App\Models\Vehicle;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -57,7 +55,7 @@ final class PieceController extends Controller
     }
 
     /** @return array{id: string, version: int} */
-    private static function id(Vehicle|Adapter|Outlet|Place $piece): array
+    private static function id(Piece|Place $piece): array
     {
         return ['id' => $piece->ulid, 'version' => $piece->version];
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Chain;
 
 use Harmozon\Core\Equipment\Alterable;
+use Harmozon\Core\Equipment\NetworkSetUp;
 
 /** The charge that is wanted and the circumstances it happens in. */
 final readonly class Conditions
@@ -23,6 +24,7 @@ final readonly class Conditions
      * @param  float  $restedMinutes  since then: the loads have decayed for so long
      * @param  float  $ratingLeft  share of the continuous amps that uncooled cables and adapters have kept (`ageing` in files)
      * @param  float  $idleMinutes  how long the car stays plugged in after the end
+     * @param  list<NetworkSetUp>  $networks  what the driver has looked at or set up before the visit
      * @param  float|null  $nextStopKw  what the next stop on the way would give
      */
     public function __construct(
@@ -38,6 +40,7 @@ final readonly class Conditions
         public float $restedMinutes = 0.0,
         public float $idleMinutes = 0.0,
         public ?float $nextStopKw = null,
+        public array $networks = [],
     ) {
     }
 
@@ -60,6 +63,23 @@ final readonly class Conditions
     public function upTo(float $socTo): self
     {
         return $this->with(socTo: $socTo);
+    }
+
+    /** @param  list<NetworkSetUp>  $networks */
+    public function setUp(array $networks): self
+    {
+        return $this->with(networks: $networks);
+    }
+
+    public function network(?string $name): ?NetworkSetUp
+    {
+        foreach ($this->networks as $network) {
+            if ($name !== null && $network->isCalled($name)) {
+                return $network;
+            }
+        }
+
+        return null;
     }
 
     public function prepared(): self

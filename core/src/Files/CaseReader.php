@@ -7,6 +7,7 @@ namespace Harmozon\Core\Files;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Chain\Faults;
 use Harmozon\Core\Equipment\Adapter;
+use Harmozon\Core\Equipment\NetworkSetUp;
 use Harmozon\Core\Equipment\Outlet;
 use Harmozon\Core\Equipment\Vehicle;
 use Harmozon\Core\Fit\AdapterPolicy;
@@ -21,6 +22,8 @@ final class CaseReader
     private const MOST_PIECES = 20_000;
 
     private const MOST_ADAPTERS = 1000;
+
+    private const MOST_NETWORKS = 200;
 
     public const FORMAT = 'harmozon/case';
 
@@ -53,7 +56,7 @@ final class CaseReader
             $this->kit($node, [$node->object('outlet')], [$vehicle], [$outlet]),
             $outlet,
             $node->choice('policy', AdapterPolicy::class) ?? AdapterPolicy::Certified,
-            $this->conditions($node->objectOrNull('conditions') ?? Node::of([])),
+            $this->conditions($node->objectOrNull('conditions') ?? Node::of([]))->setUp($this->networks($node)),
         );
     }
 
@@ -73,7 +76,7 @@ final class CaseReader
             $this->kit($node, $node->objects('outlets', self::MOST_PIECES), $vehicles, $outlets),
             $outlets,
             $node->choice('policy', AdapterPolicy::class) ?? AdapterPolicy::Certified,
-            $this->conditions($node->objectOrNull('conditions') ?? Node::of([])),
+            $this->conditions($node->objectOrNull('conditions') ?? Node::of([]))->setUp($this->networks($node)),
         );
     }
 
@@ -178,6 +181,12 @@ final class CaseReader
             $node->number('derated_kw', Range::kw()),
             $node->number('neighbour_at_minute', Range::graceMinutes()),
         );
+    }
+
+    /** @return list<NetworkSetUp> */
+    private function networks(Node $node): array
+    {
+        return array_map($this->equipment->network(...), $node->objectsOrNone('networks', self::MOST_NETWORKS));
     }
 
     public function conditions(Node $node): Conditions

@@ -20,12 +20,15 @@ use Harmozon\Core\Equipment\DcSide;
 use Harmozon\Core\Equipment\Inlet;
 use Harmozon\Core\Equipment\Membership;
 use Harmozon\Core\Equipment\MinuteBand;
+use Harmozon\Core\Equipment\NetworkSetUp;
 use Harmozon\Core\Equipment\Outlet;
 use Harmozon\Core\Equipment\OutletGroup;
 use Harmozon\Core\Equipment\Pack;
 use Harmozon\Core\Equipment\Plate;
 use Harmozon\Core\Equipment\PortCorner;
 use Harmozon\Core\Equipment\Retrofit;
+use Harmozon\Core\Equipment\SetUpState;
+use Harmozon\Core\Equipment\SetUpStep;
 use Harmozon\Core\Equipment\SharingPolicy;
 use Harmozon\Core\Equipment\Signalling;
 use Harmozon\Core\Equipment\Stall;
@@ -46,6 +49,8 @@ final class EquipmentReader
     private const MEANINGFUL_IDS = [Chain::CABLE, Limits::PACK, Limits::CONVERTER];
 
     private const LONGEST_FAULT = 200;
+
+    private const LONGEST_NETWORK = 120;
 
     /** As long as an EVSE id may be (OCPI 2.2.1), which is what stands on many a stall. */
     private const LONGEST_ID = 48;
@@ -151,12 +156,26 @@ final class EquipmentReader
                 $cabinet->number('module_kw', Range::kw()),
             ),
             $supply === null ? null : new Supply($supply->number('volts', Range::volts()), $supply->number('amps', Range::amps()), $supply->wholeNumber('phases', 1, 3)),
-            new Access($access?->choice('kind', AccessKind::class), $access?->texts('makes')),
+            new Access($access?->choice('kind', AccessKind::class), $access?->texts('makes'), $access?->textOrNull('network', self::LONGEST_NETWORK)),
             $tariff === null ? null : $this->tariff($tariff),
             $node->textOrNull('known_fault', self::LONGEST_FAULT),
             array_map(self::stall(...), $node->objectsOrNone('stalls', self::MOST_STALLS)),
             $origins,
         );
+    }
+
+    /** What a network needs of a driver, and what of it is done. */
+    public function network(Node $node): NetworkSetUp
+    {
+        $steps = [];
+        foreach (SetUpStep::cases() as $step) {
+            $state = $node->choice($step->value, SetUpState::class);
+            if ($state !== null) {
+                $steps[$step->value] = $state;
+            }
+        }
+
+        return new NetworkSetUp($node->text('name'), $steps);
     }
 
     /** The kind of outlet alone, without reading the rest of its plate. */

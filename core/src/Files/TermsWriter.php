@@ -12,6 +12,8 @@ use Harmozon\Core\Equipment\CouplerFamily;
 use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Equipment\Origin;
 use Harmozon\Core\Equipment\PortCorner;
+use Harmozon\Core\Equipment\SetUpState;
+use Harmozon\Core\Equipment\SetUpStep;
 use Harmozon\Core\Equipment\SharingPolicy;
 use Harmozon\Core\Equipment\Signalling;
 use Harmozon\Core\Equipment\SocketKind;
@@ -51,6 +53,8 @@ final readonly class TermsWriter
         'provenance' => Provenance::class,
         'result' => Result::class,
         'sharing' => SharingPolicy::class,
+        'set_up_state' => SetUpState::class,
+        'set_up_step' => SetUpStep::class,
         'signalling' => Signalling::class,
         'temperature_state' => TemperatureState::class,
         'verdict' => Verdict::class,

@@ -1008,7 +1008,7 @@ export interface components {
         };
         PutAside: {
             /** @enum {string} */
-            kind: "vehicles" | "adapters" | "outlets" | "places" | "sessions";
+            kind: "vehicles" | "adapters" | "outlets" | "places" | "networks" | "tours" | "sessions";
             id: string;
             name: string;
             /** Format: date-time */
@@ -1151,6 +1151,11 @@ export interface components {
                         per_kwh?: string | number;
                     };
                 };
+                access?: null | {
+                    kind?: components["schemas"]["TextOrNull"];
+                    network?: components["schemas"]["TextOrNull"];
+                    makes?: string[] | null;
+                };
                 known_fault?: components["schemas"]["TextOrNull"];
                 stalls?: {
                     label: string;
@@ -1170,11 +1175,42 @@ export interface components {
             name: string;
             outlets: components["schemas"]["Outlet"][];
         };
+        /** @enum {string|null} */
+        SetUpState: "done" | "to_do" | "not_needed" | null;
+        /** @description What a network needs of a driver, and what of it is done */
+        Network: {
+            id: string;
+            version: number;
+            name: string;
+            blurb: string;
+            spec: {
+                app?: components["schemas"]["SetUpState"];
+                account?: components["schemas"]["SetUpState"];
+                card?: components["schemas"]["SetUpState"];
+                certificate?: components["schemas"]["SetUpState"];
+                membership?: components["schemas"]["SetUpState"];
+            };
+        };
+        /** @description A named, ordered choice of places and cars */
+        Tour: {
+            id: string;
+            version: number;
+            name: string;
+            blurb: string;
+            spec: {
+                /** @description Ids of the places in the order of the tour */
+                places?: string[] | null;
+                /** @description Ids of the cars that go; none is every one */
+                vehicles?: string[] | null;
+            };
+        };
         Garage: {
             groups: components["schemas"]["Named"][];
             vehicles: components["schemas"]["Vehicle"][];
             adapters: components["schemas"]["Adapter"][];
             places: components["schemas"]["Place"][];
+            networks: components["schemas"]["Network"][];
+            tours: components["schemas"]["Tour"][];
             /** @description The kinds of charger, group by group, while there is no outlet */
             kinds: components["schemas"]["Place"][];
         };
@@ -1202,6 +1238,8 @@ export interface components {
                 provenance: components["schemas"]["Term"][];
                 result: components["schemas"]["Term"][];
                 sharing: components["schemas"]["Term"][];
+                set_up_state: components["schemas"]["Term"][];
+                set_up_step: components["schemas"]["Term"][];
                 signalling: components["schemas"]["Term"][];
                 temperature_state: components["schemas"]["Term"][];
                 verdict: components["schemas"]["Term"][];
@@ -1984,7 +2022,7 @@ export interface components {
         };
     };
     parameters: {
-        Kind: "vehicles" | "adapters" | "outlets" | "places";
+        Kind: "vehicles" | "adapters" | "outlets" | "places" | "networks" | "tours";
         Piece: string;
         token: string;
         Session: string;

@@ -6,6 +6,7 @@ import { useEdit, type Draft, type Found, type PieceKind } from '@/stores/edit';
 import { useGarage } from '@/stores/garage';
 import CatalogueStart from './CatalogueStart.vue';
 import HabitsForm from './HabitsForm.vue';
+import NetworkList from './NetworkList.vue';
 import OcpiImport from './OcpiImport.vue';
 import PlateCard from './PlateCard.vue';
 import PlateEditor from './PlateEditor.vue';
@@ -28,6 +29,8 @@ const newOnes: Record<PieceKind, Code> = {
   adapters: 'kit.new_adapters',
   outlets: 'kit.new_outlets',
   places: 'kit.new_places',
+  networks: 'kit.new_networks',
+  tours: 'kit.new_tours',
 };
 const drawerTitle = computed(() => {
   const at = opened.value;
@@ -154,6 +157,7 @@ const newCar = (): Draft => ({
       </button>
       <a class="text-button" href="/api/ocpi/export" download="harmozon-locations.json">{{ say('kit.export') }}</a>
     </p>
+    <NetworkList />
     <PutAside v-if="account.may('record')" />
     <section v-if="account.may('keep')" aria-labelledby="habits-title">
       <div class="head">

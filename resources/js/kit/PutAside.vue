@@ -24,6 +24,8 @@ const KINDS: Record<Item['kind'], Code> = {
   adapters: 'aside.adapters',
   outlets: 'aside.outlets',
   places: 'aside.places',
+  networks: 'aside.networks',
+  tours: 'aside.tours',
   sessions: 'aside.sessions',
 };
 

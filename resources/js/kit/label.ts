@@ -27,6 +27,7 @@ export const LABEL_FIELDS: Partial<Record<PieceKind, readonly string[]>> = {
     'supply.amps',
     'supply.phases',
     'access.kind',
+    'access.network',
     'stalls',
   ],
 };

@@ -292,6 +292,7 @@ export function fieldsOf(
               kind: 'choice',
               options: optionsOf(terms.all('access')),
             },
+            { path: 'access.network', label: say('field.network'), kind: 'text' },
             { path: 'access.makes', label: say('field.admitted'), kind: 'names' },
             { path: 'extension', label: say('field.extension'), kind: 'yes_no' },
             { path: 'known_fault', label: say('field.known_fault'), kind: 'text' },

@@ -8,7 +8,7 @@ import { useBoard } from './board';
 import { useGarage } from './garage';
 import { useRail } from './rail';
 
-export type PieceKind = 'vehicles' | 'adapters' | 'outlets' | 'places';
+export type PieceKind = 'vehicles' | 'adapters' | 'outlets' | 'places' | 'networks' | 'tours';
 
 /** A piece as it is written: its name, and its plate in the words of the case file. */
 export interface Draft {
@@ -115,6 +115,12 @@ export const useEdit = defineStore('edit', () => {
     if (adapter) {
       const { version, name, blurb, tag, spec } = adapter;
       return { kind: 'adapters', id, version, draft: { name, blurb, tag, spec: copy(spec) } };
+    }
+    const plain = garage.networks.find((n) => n.id === id) ?? garage.tours.find((t) => t.id === id);
+    if (plain) {
+      const { version, name, blurb, spec } = plain;
+      const kind = garage.networks.some((n) => n.id === id) ? 'networks' : 'tours';
+      return { kind, id, version, draft: { name, blurb, spec: copy(spec) } };
     }
     const own = garage.places.find((p) => p.id === id);
     if (own) {

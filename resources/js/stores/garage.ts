@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
-import { api, ask, type Adapter, type Outlet, type Place, type Vehicle } from '@/api/client';
+import { api, ask, type Adapter, type Network, type Outlet, type Place, type Tour, type Vehicle } from '@/api/client';
 
 /** The pieces of the garage, by id. */
 export const useGarage = defineStore('garage', () => {
@@ -9,6 +9,8 @@ export const useGarage = defineStore('garage', () => {
   const places = ref<Place[]>([]);
   /** The kinds of charger, group by group, while there is no outlet anywhere. */
   const kinds = ref<Place[]>([]);
+  const networks = ref<Network[]>([]);
+  const tours = ref<Tour[]>([]);
   const plates = ref<Record<string, string[]> | null>(null);
   const groups = ref<{ id: string; name: string }[]>([]);
   let loading: Promise<void> | null = null;
@@ -25,6 +27,8 @@ export const useGarage = defineStore('garage', () => {
         adapters.value = garage.adapters;
         places.value = garage.places;
         kinds.value = garage.kinds;
+        networks.value = garage.networks;
+        tours.value = garage.tours;
         groups.value = garage.groups;
       })
       .catch((e: unknown) => {
@@ -62,6 +66,8 @@ export const useGarage = defineStore('garage', () => {
     vehicles,
     adapters,
     places,
+    networks,
+    tours,
     areKinds,
     sections,
     groups,

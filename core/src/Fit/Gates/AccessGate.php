@@ -7,10 +7,14 @@ namespace Harmozon\Core\Fit\Gates;
 use Harmozon\Core\Chain\Fact;
 use Harmozon\Core\Chain\Unread;
 use Harmozon\Core\Equipment\AccessKind;
+use Harmozon\Core\Equipment\NetworkSetUp;
+use Harmozon\Core\Equipment\SetUpState;
+use Harmozon\Core\Equipment\SetUpStep;
 use Harmozon\Core\Equipment\Vehicle;
 use Harmozon\Core\Fit\Gate;
 use Harmozon\Core\Fit\GateName;
 use Harmozon\Core\Fit\GateResult;
+use Harmozon\Core\Fit\Result;
 use Harmozon\Core\Fit\Situation;
 use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
@@ -24,7 +28,7 @@ final class AccessGate implements Gate
 
         return match ($access->kind) {
             AccessKind::Open => GateResult::pass(GateName::Access, Message::of('access.everyone')),
-            AccessKind::Account => GateResult::caution(GateName::Access, Message::of('access.needs_account')),
+            AccessKind::Account => $this->account($situation),
             AccessKind::Makes, AccessKind::OwnersOnly => $this->named($situation),
             null => GateResult::unread(GateName::Access, [Unread::of(Fact::Access, $situation->chain)]),
         };
@@ -52,7 +56,53 @@ final class AccessGate implements Gate
 
         return $admitted === []
             ? GateResult::fail(GateName::Access, self::notAdmitted($makes, $vehicle))
-            : GateResult::pass(GateName::Access, Message::of('access.admitted', vehicle: $vehicle->name, programme: $admitted[0]));
+            : $this->admitted($admitted, $situation);
+    }
+
+    /**
+     * Through whichever programme is ready; else the first.
+     *
+     * @param  non-empty-list<string>  $programmes
+     */
+    private function admitted(array $programmes, Situation $situation): GateResult
+    {
+        $vehicle = $situation->chain->vehicle->name;
+        $toDo = null;
+        foreach ($programmes as $programme) {
+            $network = $situation->conditions->network($programme);
+            $result = $network === null ? null : self::setUp($network, static fn (Listing $ready): Message => Message::of('access.admitted_ready', vehicle: $vehicle, programme: $programme, ready: $ready));
+            if ($result?->result() === Result::Pass) {
+                return $result;
+            }
+            $toDo ??= $result;
+        }
+
+        return $toDo ?? GateResult::pass(GateName::Access, Message::of('access.admitted', vehicle: $vehicle, programme: $programmes[0]));
+    }
+
+    private function account(Situation $situation): GateResult
+    {
+        $name = $situation->chain->outlet->access->network;
+        $network = $situation->conditions->network($name);
+
+        return ($network === null ? null : self::setUp($network, static fn (Listing $ready): Message => Message::of('access.ready', network: $network->name, ready: $ready)))
+            ?? GateResult::caution(GateName::Access, $name === null ? Message::of('access.needs_account') : Message::of('access.needs_account_of', network: $name));
+    }
+
+    /**
+     * What is left to do before the visit, or that nothing is; null where nobody has looked yet.
+     *
+     * @param  \Closure(Listing): Message  $ready
+     */
+    private static function setUp(NetworkSetUp $network, \Closure $ready): ?GateResult
+    {
+        [$toDo, $done] = [$network->in(SetUpState::ToDo), $network->in(SetUpState::Done)];
+
+        return match (true) {
+            $toDo !== [] => GateResult::caution(GateName::Access, Message::of('access.before_you_leave', network: $network->name, steps: SetUpStep::list($toDo))),
+            $done !== [] => GateResult::pass(GateName::Access, $ready(SetUpStep::list($done))),
+            default => null,
+        };
     }
 
     /** @param  list<string>  $makes */

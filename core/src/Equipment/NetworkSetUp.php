@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Equipment;
+
+/** What one network needs of a driver, and what of it is done. */
+final readonly class NetworkSetUp
+{
+    /** @param  array<string, SetUpState>  $steps  by SetUpStep; one that nobody has looked at is not among them */
+    public function __construct(public string $name, public array $steps)
+    {
+    }
+
+    /** Names of networks are written as people write them. */
+    public function isCalled(string $name): bool
+    {
+        return mb_strtolower(trim($name)) === mb_strtolower(trim($this->name));
+    }
+
+    /** @return list<SetUpStep> in their order */
+    public function in(SetUpState $state): array
+    {
+        return array_values(array_filter(SetUpStep::cases(), fn (SetUpStep $s): bool => ($this->steps[$s->value] ?? null) === $state));
+    }
+}
