@@ -14,6 +14,7 @@ use App\Http\Controllers\NewCarController;
 use App\Http\Controllers\OcpiController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PersonController;
+use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\PieceController;
 use App\Http\Controllers\ReadingController;
 use App\Http\Controllers\SessionController;
@@ -65,6 +66,8 @@ Route::middleware(['auth', MayAct::class])->name('api.')->group(static function 
     Route::get('sessions/{session}/readings', [ReadingController::class, 'index'])->name('session.readings');
     Route::get('garage/export', [MovingController::class, 'export'])->name('garage.export');
     Route::get('put-aside', [MovingController::class, 'putAside'])->name('put-aside');
+    Route::get('pieces/{kind}/{piece}/photos', [PhotoController::class, 'index'])->name('photos');
+    Route::get('photos/{photo}', [PhotoController::class, 'show'])->name('photo');
     Route::get('people', [PeopleController::class, 'index'])->name('people');
     Route::delete('people/{person}', [PeopleController::class, 'remove'])->middleware(NotMadeUp::class)->name('people.remove');
 });
@@ -74,6 +77,7 @@ Route::middleware(['auth', MayAct::class.':edit'])->name('api.')->group(static f
         Route::post('', [PieceController::class, 'store'])->name('create');
         Route::post('check', [PieceController::class, 'check'])->name('check');
         Route::put('{piece}', [PieceController::class, 'update'])->name('replace');
+        Route::post('{piece}/photos', [PhotoController::class, 'store'])->name('photos.keep');
     });
 });
 
@@ -98,6 +102,8 @@ Route::middleware(['auth', MayAct::class.':keep'])->name('api.')->group(static f
     Route::put('garage/habits', [GarageController::class, 'habits'])->name('garage.habits');
     Route::delete('pieces/{kind}/{piece}', [PieceController::class, 'destroy'])->name('pieces.remove');
     Route::post('pieces/{kind}/{piece}/restore', [PieceController::class, 'restore'])->name('pieces.restore');
+    Route::delete('photos/{photo}', [PhotoController::class, 'destroy'])->name('photo.remove');
+    Route::post('photos/{photo}/restore', [PhotoController::class, 'restore'])->name('photo.restore');
     Route::post('ocpi/preview', [OcpiController::class, 'preview'])->name('ocpi.preview');
     Route::post('ocpi/import', [OcpiController::class, 'import'])->name('ocpi.import');
     Route::get('ocpi/imports', [OcpiController::class, 'index'])->name('ocpi.imports');

@@ -6,6 +6,7 @@ namespace App\Moving;
 
 use App\Equipment\PieceKind;
 use App\Models\ChargeSession;
+use App\Models\Photo;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\SoftDeletingScope;
 use Illuminate\Support\Carbon;
@@ -31,6 +32,9 @@ final class PutAside
             assert($session instanceof ChargeSession);
             $told[] = self::line('sessions', $session, $session->pieces['vehicle']['name'].' · '.$session->pieces['outlet']['name']);
         }
+        foreach (self::newest(Photo::class) as $photo) {
+            $told[] = self::line('photos', $photo, (string) $photo->getAttribute('name'));
+        }
         usort($told, static fn (array $a, array $b): int => [$b['at'], $a['name']] <=> [$a['at'], $b['name']]);
 
         return array_slice($told, 0, self::MOST);
@@ -45,7 +49,8 @@ final class PutAside
         $query = $model::query()->withoutGlobalScope(SoftDeletingScope::class)->where('deleted_at', '>', Carbon::now()->subDays(self::DAYS));
         $query->latest('deleted_at')->limit(self::MOST);
 
-        return $query->get();
+        // Of a photograph its name alone is told, not the picture.
+        return $model === Photo::class ? $query->get(['id', 'ulid', 'name', 'deleted_at']) : $query->get();
     }
 
     /** @return array{kind: string, id: string, name: string, at: string} */

@@ -143,3 +143,55 @@ test('whoever has places sees a new car at those', async ({ page }) => {
   await expect(page).toHaveURL(/\/board/);
   await expect(page.getByRole('heading', { name: 'Fernway' }).first()).toBeVisible();
 });
+
+test('a plate is photographed, and the picture is put aside and brought back', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/kit');
+  await page.getByRole('button', { name: 'Edit Tenon T-31' }).click();
+  const plate = page.getByRole('dialog');
+  const photos = plate.getByRole('region', { name: 'Photographs' });
+  // A pixel, as small as a PNG can be.
+  const pixel = 'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==';
+  const file = (name: string, bytes: Buffer) => ({ name, mimeType: 'image/png', buffer: bytes });
+  await photos.getByLabel('Photograph its plate').setInputFiles(file('plate.png', Buffer.from('no picture')));
+  await expect(photos.getByRole('alert')).toContainText('no photograph');
+  await photos.getByLabel('Photograph its plate').setInputFiles(file('plate.png', Buffer.from(pixel, 'base64')));
+  const picture = photos.getByRole('img', { name: 'Photograph 1 of Tenon T-31' });
+  await expect(picture).toBeVisible();
+  await expect.poll(() => picture.evaluate((img: HTMLImageElement) => img.naturalWidth)).toBe(1);
+  await photos.getByRole('button', { name: /Remove photograph 1/ }).click();
+  await expect(picture).toHaveCount(0);
+  await page.keyboard.press('Escape');
+  await expect(plate).toHaveCount(0);
+  await page.getByRole('button', { name: 'Show what was put aside' }).click();
+  const aside = page.getByRole('region', { name: 'Put aside' });
+  await expect(aside).toContainText('photograph');
+  await aside
+    .getByRole('button', { name: /Bring back/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Edit Tenon T-31' }).click();
+  await expect(page.getByRole('img', { name: 'Photograph 1 of Tenon T-31' })).toBeVisible();
+});
+
+test('what is left to do at a network is told before the visit, and is done', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/kit');
+  const networks = page.getByRole('region', { name: 'Set up before you leave' });
+  await expect(networks.getByLabel('The app, Millrace')).toHaveValue('to_do');
+  await page.goto('/board');
+  await page.getByRole('button', { name: 'Pippin at Millrace post, type1:' }).click();
+  await expect(
+    page.getByText('Do this before you leave, for Millrace: the app and the account.').first(),
+  ).toBeVisible();
+  await page.goto('/kit');
+  for (const step of ['The app', 'The account']) {
+    const kept = page.waitForResponse((r) => r.url().includes('/api/pieces/networks/') && r.ok());
+    await networks.getByLabel(`${step}, Millrace`).selectOption('done');
+    await kept;
+  }
+  await expect(page.getByText('Millrace changed.')).toBeVisible();
+  await page.goto('/board');
+  await expect(page.getByRole('heading', { name: 'Pippin at Millrace post, type1' })).toBeVisible();
+  await expect(page.getByText('Do this before you leave')).toHaveCount(0);
+});

@@ -817,6 +817,66 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/pieces/{kind}/{piece}/photos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: components["parameters"]["Kind"];
+                piece: components["parameters"]["Piece"];
+            };
+            cookie?: never;
+        };
+        /** The photographs of a piece, the oldest first */
+        get: operations["photos"];
+        put?: never;
+        /** Keep a photograph (JPEG, PNG or WebP, 10 MiB at the most) with a piece; it is drawn anew without what a camera wrote into it */
+        post: operations["keepPhoto"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/photos/{photo}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                photo: string;
+            };
+            cookie?: never;
+        };
+        /** The picture itself */
+        get: operations["photo"];
+        put?: never;
+        post?: never;
+        /** Put a photograph aside; it can be restored */
+        delete: operations["removePhoto"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/photos/{photo}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                photo: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring a photograph back */
+        post: operations["restorePhoto"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/pieces/{kind}/{piece}/restore": {
         parameters: {
             query?: never;
@@ -1008,7 +1068,7 @@ export interface components {
         };
         PutAside: {
             /** @enum {string} */
-            kind: "vehicles" | "adapters" | "outlets" | "places" | "networks" | "tours" | "sessions";
+            kind: "vehicles" | "adapters" | "outlets" | "places" | "networks" | "tours" | "sessions" | "photos";
             id: string;
             name: string;
             /** Format: date-time */
@@ -1203,6 +1263,13 @@ export interface components {
                 /** @description Ids of the cars that go; none is every one */
                 vehicles?: string[] | null;
             };
+        };
+        Photo: {
+            id: string;
+            /** Format: date-time */
+            at: string;
+            width: number;
+            height: number;
         };
         Garage: {
             groups: components["schemas"]["Named"][];
@@ -3316,6 +3383,140 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+        };
+    };
+    photos: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: components["parameters"]["Kind"];
+                piece: components["parameters"]["Piece"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The photographs */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        photos: components["schemas"]["Photo"][];
+                    };
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+        };
+    };
+    keepPhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: components["parameters"]["Kind"];
+                piece: components["parameters"]["Piece"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description It is kept */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Photo"];
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    photo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                photo: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The picture */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+        };
+    };
+    removePhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                photo: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Put aside */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+        };
+    };
+    restorePhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                photo: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The photograph */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Photo"];
+                };
             };
             401: components["responses"]["Message"];
             403: components["responses"]["Message"];

@@ -12,6 +12,7 @@ import { fieldsOf } from '@/plates/fields';
 import { isAbout, originsOf, type FactOrigin } from '@/plates/origins';
 import AnyFace from '@/ui/AnyFace.vue';
 import { LABEL_FIELDS } from './label';
+import PhotoStrip from './PhotoStrip.vue';
 import { useTerms } from '@/stores/terms';
 import { say } from '@/words/say';
 
@@ -206,6 +207,7 @@ async function goOn(theirs: Found, next: Draft): Promise<void> {
         {{ say('editor.take_off_inlet', { n: inlets }) }}
       </button>
     </p>
+    <PhotoStrip v-if="base && kind !== 'tours'" :kind="kind" :piece="base.id" :name="base.draft.name" />
     <p v-if="isBrief" class="inlets">
       <button v-if="unread.length > 0" type="button" class="text-button" @click="confirm(...unread)">
         {{ say('editor.all_so') }}

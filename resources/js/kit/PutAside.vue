@@ -26,6 +26,7 @@ const KINDS: Record<Item['kind'], Code> = {
   places: 'aside.places',
   networks: 'aside.networks',
   tours: 'aside.tours',
+  photos: 'aside.photos',
   sessions: 'aside.sessions',
 };
 
@@ -38,6 +39,8 @@ const back = (item: Item) =>
   attempt(async () => {
     if (item.kind === 'sessions') {
       await ask(api.POST('/sessions/{session}/restore', { params: { path: { session: item.id } } }));
+    } else if (item.kind === 'photos') {
+      await ask(api.POST('/photos/{photo}/restore', { params: { path: { photo: item.id } } }));
     } else {
       await edit.restore(item.kind, item.id);
     }

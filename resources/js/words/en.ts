@@ -634,6 +634,13 @@ export const en = {
   'set_up.network': 'Network',
   'set_up.add': 'Add it',
   'set_up.named': 'Named on your plates:',
+  // Photographs of plates.
+  'photos.title': 'Photographs',
+  'photos.take': 'Photograph its plate',
+  'photos.sending': 'Keeping it…',
+  'photos.of': 'Photograph {n} of {name}',
+  'photos.nth': ' photograph {n}',
+  'photos.removed': 'A photograph of {name} removed.',
   'kit.title': 'Kit',
   'kit.lead':
     'Cars, adapters and charging places as plates to read and edit. How much of each adapter is proven, and the smallest kit for these cars and places, will stand here later.',
@@ -650,6 +657,7 @@ export const en = {
   'aside.outlets': 'outlet',
   'aside.networks': 'network',
   'aside.tours': 'tour',
+  'aside.photos': 'photograph',
   'aside.places': 'place',
   'aside.sessions': 'session',
   'kit.add_car': 'Add a car',

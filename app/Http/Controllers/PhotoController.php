@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Equipment\PieceKind;
+use App\Http\Requests\PhotoRequest;
+use App\Models\Photo;
+use App\Photos\Album;
+use App\Photos\Picture;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
+
+final class PhotoController extends Controller
+{
+    public function __construct(private readonly Album $album)
+    {
+    }
+
+    public function index(PieceKind $kind, string $piece): JsonResponse
+    {
+        return response()->json(['photos' => $this->album->of($kind, $piece)->map(static fn (Photo $p): array => Album::told($p))]);
+    }
+
+    public function store(PhotoRequest $request, PieceKind $kind, string $piece): JsonResponse
+    {
+        return response()->json(Album::told($this->album->keep($kind, $piece, (string) $request->upload()->get())), 201);
+    }
+
+    /** The picture itself, for the people of its garage alone. */
+    public function show(string $photo): Response
+    {
+        return response($this->album->find($photo)->bytes, 200, [
+            'Content-Type' => Picture::MIME, 'Cache-Control' => 'private, max-age=86400, immutable', 'X-Content-Type-Options' => 'nosniff', 'Content-Disposition' => 'inline',
+        ]);
+    }
+
+    public function destroy(string $photo): Response
+    {
+        $this->album->remove($photo);
+
+        return response()->noContent();
+    }
+
+    public function restore(string $photo): JsonResponse
+    {
+        return response()->json(Album::told($this->album->restore($photo)));
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Equipment\PieceKind;
+
+final class PhotoRequest extends FileRequest
+{
+    private const LARGEST_KIB = 10 * 1024;
+
+    /** A piece that is not there is told before the file that is missing. */
+    public function authorize(): bool
+    {
+        $kind = $this->route('kind');
+        assert($kind instanceof PieceKind);
+        $kind->model()::query()->where('ulid', $this->route('piece'))->firstOrFail();
+
+        return true;
+    }
+
+    /** @return array<string, list<string>> */
+    public function rules(): array
+    {
+        return ['file' => ['required', 'file', 'max:'.self::LARGEST_KIB]];
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Garage\BelongsToGarage;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\SoftDeletes;
+use Illuminate\Support\Carbon;
+
+/**
+ * A photograph that stands with a piece of the garage: of its plate, or of where it is.
+ *
+ * @property int $id
+ * @property string $ulid
+ * @property int $garage_id
+ * @property string $kind of the piece, by PieceKind
+ * @property string $piece its public id
+ * @property string $name the piece's, when the photograph was taken
+ * @property string $bytes JPEG
+ * @property int $width
+ * @property int $height
+ * @property Carbon $created_at
+ */
+final class Photo extends Model
+{
+    use BelongsToGarage;
+    use HasPublicId;
+    use SoftDeletes;
+
+    protected $guarded = [];
+}

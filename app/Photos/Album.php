@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Photos;
+
+use App\Equipment\PieceKind;
+use App\Models\Photo;
+use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Carbon;
+
+/** The photographs of a garage's pieces. */
+final class Album
+{
+    private const MOST_OF_A_PIECE = 12;
+
+    private const MOST_OF_A_GARAGE = 1000;
+
+    /** Everything but the picture itself. */
+    private const TOLD = ['id', 'ulid', 'garage_id', 'kind', 'piece', 'name', 'width', 'height', 'created_at', 'deleted_at'];
+
+    /** @throws FieldError */
+    public function keep(PieceKind $kind, string $piece, string $file): Photo
+    {
+        $name = $kind->model()::query()->where('ulid', $piece)->firstOrFail()->name;
+        if ($this->of($kind, $piece)->count() >= self::MOST_OF_A_PIECE) {
+            throw FieldError::at('file', Message::of('app.too_many_photos', most: Amount::count(self::MOST_OF_A_PIECE)));
+        }
+        if (Photo::query()->count() >= self::MOST_OF_A_GARAGE) {
+            throw FieldError::at('file', Message::of('app.too_many_photos', most: Amount::count(self::MOST_OF_A_GARAGE)));
+        }
+        $picture = Picture::of($file);
+
+        return Photo::query()->create(['kind' => $kind->value, 'piece' => $piece, 'name' => $name, 'width' => $picture->width, 'height' => $picture->height, 'bytes' => $picture->bytes]);
+    }
+
+    /** @return Collection<int, Photo> the oldest first, without the pictures themselves */
+    public function of(PieceKind $kind, string $piece): Collection
+    {
+        $kind->model()::withTrashed()->where('ulid', $piece)->firstOrFail();
+        $query = Photo::query();
+        $query->select(self::TOLD)->where('kind', $kind->value)->where('piece', $piece)->orderBy('id');
+
+        return $query->get();
+    }
+
+    public function find(string $id): Photo
+    {
+        return Photo::query()->where('ulid', $id)->firstOrFail();
+    }
+
+    public function remove(string $id): void
+    {
+        $this->find($id)->delete();
+    }
+
+    public function restore(string $id): Photo
+    {
+        $photo = Photo::withTrashed()->where('ulid', $id)->firstOrFail();
+        $photo->restore();
+
+        return $photo;
+    }
+
+    /** @return array{id: string, at: string, width: int, height: int} */
+    public static function told(Photo $photo): array
+    {
+        return ['id' => $photo->ulid, 'at' => Carbon::instance($photo->created_at)->toIso8601ZuluString(), 'width' => $photo->width, 'height' => $photo->height];
+    }
+}
