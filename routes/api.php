@@ -76,6 +76,7 @@ Route::middleware(['auth', MayAct::class.':edit'])->name('api.')->group(static f
     Route::prefix('pieces/{kind}')->name('pieces.')->group(static function (): void {
         Route::post('', [PieceController::class, 'store'])->name('create');
         Route::post('check', [PieceController::class, 'check'])->name('check');
+        Route::put('', [PieceController::class, 'updateSeveral'])->name('replace-several');
         Route::put('{piece}', [PieceController::class, 'update'])->name('replace');
         Route::post('{piece}/photos', [PhotoController::class, 'store'])->name('photos.keep');
     });

@@ -69,6 +69,26 @@ final class PieceStore
     }
 
     /**
+     * Several of one kind at once: all of them, or none.
+     *
+     * @param  list<Node>  $pieces  each an id with what change() takes
+     * @return list<Piece|Place>
+     *
+     * @throws FieldError
+     * @throws OutOfDate
+     */
+    public function changeSeveral(PieceKind $kind, array $pieces): array
+    {
+        return DB::transaction(fn (): array => array_map(function (Node $piece) use ($kind): Piece|Place {
+            try {
+                return $this->change($kind, $piece->text('id'), array_intersect_key($piece->fields(), ['version' => true, 'changes' => true, 'blurb' => true, 'place' => true]));
+            } catch (FieldError $e) {
+                throw FieldError::at($piece->at($e->path), $e->problem);
+            }
+        }, $pieces));
+    }
+
+    /**
      * @param  array<string, mixed>  $fields
      *
      * @throws FieldError when the core cannot read the plate

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Equipment;
 
 use App\Models\Outlet;
+use App\Models\Tour;
 use Illuminate\Support\Collection;
 
 /**
@@ -44,6 +45,18 @@ final class Rows
     public function top(int $most): Collection
     {
         return $this->areKinds() ? $this->kinds()->take($most)->values() : Outlet::byPlace($most);
+    }
+
+    /** @return Collection<int, Outlet> those of a tour's places, in its order; every one without a tour */
+    public function along(?Tour $tour): Collection
+    {
+        if ($tour === null) {
+            return $this->inOrder();
+        }
+        $order = array_flip($tour->places());
+        $outlets = Outlet::inOrder()->load('place')->filter(static fn (Outlet $o): bool => isset($order[$o->place->ulid]));
+
+        return (new Collection($outlets->all()))->sortBy(static fn (Outlet $o): int => $order[$o->place->ulid])->values();
     }
 
     public function find(string $id): ?Outlet

@@ -5,7 +5,7 @@ import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { ApiError, ask } from '@/api/client';
 import { useCursor } from '@/chart/useCursor';
 import { useUndo } from '@/stores/undo';
-import { valueAt, withValue } from '@/ui/dotted';
+import { valueAt, withValue } from '@/api/dotted';
 import { useAttempt } from '@/ui/useAttempt';
 import Said from '@/words/Said.vue';
 

@@ -82,7 +82,10 @@ beforeEach(async () => {
         : {
             vehicles: [{ id: 'car' }, { id: 'van' }],
             adapters: [{ id: 'a1' }],
-            kinds: [], places: [{ id: 'p', outlets: [{ id: 'post', spec: {} }] }],
+            kinds: [],
+            networks: [],
+            tours: [],
+            places: [{ id: 'p', outlets: [{ id: 'post', spec: {} }] }],
           },
     ),
   );

@@ -45,6 +45,6 @@ final class ForecastController extends Controller
         $conditions = $request->conditions()->setUp($crate->networks());
         $fitter = new Fitter(Board::distinct($crate->chosen($request->kit(), $catalogue), $conditions), $conditions, $request->policy());
 
-        return response()->json($writer->ranking(Ranking::of($rows->inOrder()->map($crate->outlet(...)), $crate->vehicle($request->vehicle()), $fitter)));
+        return response()->json($writer->ranking(Ranking::of($rows->along($request->tour())->map($crate->outlet(...)), $crate->vehicle($request->vehicle()), $fitter)));
     }
 }

@@ -17,6 +17,7 @@ use App\Models\Place;
 use App\Models\Tour;
 use App\Models\Vehicle;
 use Harmozon\Core\Catalogue\Catalogue;
+use Harmozon\Core\Chain\UnreadFacts;
 use Harmozon\Core\Files\PlateWriter;
 use Harmozon\Core\Files\TermsWriter;
 use Illuminate\Http\JsonResponse;
@@ -43,12 +44,23 @@ final class GarageController extends Controller
         ]);
     }
 
-    /** The plates of the outlets as lines: many, and wanted only where somebody chooses among them. */
+    /** The plates of the outlets as lines, and how much of every piece nobody has read: wanted only where somebody chooses among them. */
     public function plates(Crate $crate, PlateWriter $plates, Rows $rows): JsonResponse
     {
-        $lines = $rows->inOrder()->mapWithKeys(static fn (Outlet $o): array => [$o->ulid => $plates->outlet($crate->outlet($o))]);
+        $lines = $unread = [];
+        foreach ($rows->inOrder() as $row) {
+            $outlet = $crate->outlet($row);
+            $lines[$row->ulid] = $plates->outlet($outlet);
+            $unread[$row->ulid] = UnreadFacts::ofOutlet($outlet);
+        }
+        foreach (Vehicle::inOrder() as $vehicle) {
+            $unread[$vehicle->ulid] = UnreadFacts::ofVehicle($crate->vehicle($vehicle));
+        }
+        foreach (Adapter::inOrder() as $adapter) {
+            $unread[$adapter->ulid] = UnreadFacts::ofAdapter($crate->adapter($adapter));
+        }
 
-        return response()->json(['outlets' => (object) $lines->all()]);
+        return response()->json(['outlets' => (object) $lines, 'unread' => (object) $unread]);
     }
 
     /** The names of every closed set in the garage's language, and what a driver is taken to want while nothing else is said. */

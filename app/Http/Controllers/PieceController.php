@@ -8,12 +8,15 @@ use App\Equipment\PieceKind;
 use App\Equipment\PieceStore;
 use App\Models\Piece;
 use App\Models\Place;
+use Harmozon\Core\Files\Node;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
 final class PieceController extends Controller
 {
+    private const MOST_AT_ONCE = 500;
+
     public function __construct(private readonly PieceStore $pieces)
     {
     }
@@ -34,6 +37,12 @@ final class PieceController extends Controller
     public function update(Request $request, PieceKind $kind, string $piece): JsonResponse
     {
         return response()->json(self::id($this->pieces->change($kind, $piece, self::fields($request))));
+    }
+
+    /** Several of one kind at once: all of them, or none. */
+    public function updateSeveral(Request $request, PieceKind $kind): JsonResponse
+    {
+        return response()->json(['pieces' => array_map(self::id(...), $this->pieces->changeSeveral($kind, Node::of(self::fields($request))->objects('pieces', self::MOST_AT_ONCE)))]);
     }
 
     public function destroy(PieceKind $kind, string $piece): Response

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Models\Tour;
 use App\Models\Vehicle;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Files\CaseReader;
@@ -17,13 +18,21 @@ final class RankingRequest extends BoardRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return [...parent::rules(), 'vehicle' => ['required', 'string'], 'conditions' => ['array']];
+        return [...parent::rules(), 'vehicle' => ['required', 'string'], 'conditions' => ['array'], 'tour' => ['nullable', 'string']];
     }
 
     /** @throws FieldError */
     public function vehicle(): Vehicle
     {
         return Vehicle::query()->firstWhere('ulid', $this->string('vehicle')->toString()) ?? throw FieldError::at('vehicle', Message::of('app.not_in_garage'));
+    }
+
+    /** @throws FieldError */
+    public function tour(): ?Tour
+    {
+        $id = $this->string('tour')->toString();
+
+        return $id === '' ? null : (Tour::query()->firstWhere('ulid', $id) ?? throw FieldError::at('tour', Message::of('app.not_in_garage')));
     }
 
     /** @throws FieldError */

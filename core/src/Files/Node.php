@@ -78,6 +78,12 @@ final readonly class Node
         return $paths === [] ? $this : new self($this->fields, $this->path, $this->noted, $paths);
     }
 
+    /** @return array<string, mixed> as they stand */
+    public function fields(): array
+    {
+        return array_combine($this->keys(), array_values($this->fields));
+    }
+
     /** @return list<string> */
     public function keys(): array
     {

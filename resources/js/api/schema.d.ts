@@ -438,7 +438,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The plates of the outlets as lines, by id */
+        /** The plates of the outlets as lines, and of every piece how many facts nobody has read, by id */
         get: operations["plates"];
         put?: never;
         post?: never;
@@ -768,7 +768,8 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put?: never;
+        /** Change several pieces of one kind, all of them or none */
+        put: operations["changePieces"];
         /** Add a car, an adapter, a place or an outlet */
         post: operations["createPiece"];
         delete?: never;
@@ -1144,6 +1145,7 @@ export interface components {
             name: string;
             blurb: string;
             spec: {
+                programmes?: string[] | null;
                 km_per_kwh?: components["schemas"]["NumberOrNull"];
                 pack?: {
                     usable_kwh?: components["schemas"]["NumberOrNull"];
@@ -1839,6 +1841,8 @@ export interface components {
         };
         RankingQuestion: {
             vehicle: string;
+            /** @description Only the places of this tour */
+            tour?: string | null;
             /** @enum {string} */
             kit?: "own" | "buy" | "none";
             policy?: components["schemas"]["Policy"];
@@ -2791,6 +2795,9 @@ export interface operations {
                         outlets: {
                             [key: string]: string[];
                         };
+                        unread: {
+                            [key: string]: number;
+                        };
                     };
                 };
             };
@@ -3287,6 +3294,47 @@ export interface operations {
             };
             401: components["responses"]["Message"];
             403: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    changePieces: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: components["parameters"]["Kind"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    pieces: ({
+                        id: string;
+                    } & components["schemas"]["PieceChange"])[];
+                };
+            };
+        };
+        responses: {
+            /** @description Their ids and their versions now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        pieces: {
+                            id: string;
+                            version: number;
+                        }[];
+                    };
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+            409: components["responses"]["OutOfDate"];
+            410: components["responses"]["OutOfDate"];
             422: components["responses"]["Refused"];
         };
     };

@@ -26,7 +26,7 @@ const grid = ref<HTMLElement>();
 /** The row that is read as a whole: who can use this charger? */
 const row = ref<string | null>(null);
 
-const cars = computed(() => garage.vehicles.filter((v) => board.only === null || v.id === board.only));
+const cars = computed(() => garage.cars.filter((v) => board.only === null || v.id === board.only));
 const sections = computed<Section[]>(() =>
   board.rows === 'place'
     ? garage.sections
@@ -116,7 +116,7 @@ const reading = computed(() => {
   return car
     ? read(garage.outlets, (o) => [o, car.id], 'car', car.name)
     : outlet
-      ? read(garage.vehicles, (v) => [outlet.id, v], 'outlet', outlet.name)
+      ? read(garage.cars, (v) => [outlet.id, v], 'outlet', outlet.name)
       : null;
 });
 

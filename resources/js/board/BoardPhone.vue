@@ -16,7 +16,7 @@ const board = useBoard();
 const rail = useRail();
 const { near, watch: watchRow } = useNear((id, isSeen) => board.see(id, isSeen));
 const chosen = ref(rail.pick.vehicle ?? '');
-const car = computed(() => garage.vehicle(chosen.value) ?? garage.vehicles[0]);
+const car = computed(() => garage.vehicle(chosen.value) ?? garage.cars[0]);
 const sections = computed(() => garage.sections.filter((p) => p.outlets.length > 0));
 /** A list that is soon drawn is drawn as a whole; of a longer one what is near. */
 const FEW_ROWS = 80;
@@ -42,7 +42,7 @@ watch(
   <div v-if="car" class="phone" role="group" :aria-label="say('board.grid')">
     <div class="cars" role="group" :aria-label="say('board.one_car')">
       <button
-        v-for="v in garage.vehicles"
+        v-for="v in garage.cars"
         :key="v.id"
         type="button"
         class="chip"

@@ -24,7 +24,13 @@ export function useRanking() {
     try {
       const found = await ask(
         api.POST('/ranking', {
-          body: { vehicle, kit: board.kit, policy: board.policy, conditions: forecast.conditions },
+          body: {
+            vehicle,
+            tour: garage.tour?.id ?? null,
+            kit: board.kit,
+            policy: board.policy,
+            conditions: forecast.conditions,
+          },
         }),
       );
       if (mine === asked) {
@@ -43,7 +49,7 @@ export function useRanking() {
       () => board.policy,
       () => forecast.conditions,
       // Replaced as a whole when a plate was changed.
-      () => garage.places,
+      () => garage.sections,
       () => garage.adapters,
       () => garage.vehicles,
     ],

@@ -8,6 +8,8 @@ export interface Shown {
   vehicle: string | null;
   /** Exactly these adapters; null lets the best answer choose. */
   adapters: string[] | null;
+  /** The tour that board and ranking follow; null for every place. */
+  tour: string | null;
   kit: string;
   policy: string;
   sheet: string;
@@ -30,6 +32,7 @@ export function toAddress(shown: Shown): Record<string, string> {
     at: shown.outlet,
     car: shown.vehicle,
     by: shown.adapters && chain(shown.adapters),
+    tour: shown.tour,
     kit: shown.kit === 'own' ? null : shown.kit,
     policy: shown.policy === 'certified' ? null : shown.policy,
     sheet: shown.sheet === 'next' ? null : shown.sheet,
@@ -53,6 +56,7 @@ export function fromAddress(query: LocationQuery): Shown {
     outlet: text('at'),
     vehicle: text('car'),
     adapters: adapters(text('by')),
+    tour: text('tour'),
     kit: oneOf('kit', KITS, 'own'),
     policy: oneOf('policy', POLICIES, 'certified'),
     sheet: oneOf('sheet', SHEETS, 'next'),
@@ -68,7 +72,7 @@ export function fromAddress(query: LocationQuery): Shown {
 
 /** Whether an address says anything of it at all. */
 export const saysAnything = (query: LocationQuery): boolean =>
-  ['at', 'car', 'by', 'kit', 'policy', 'sheet', 'need', 'beside'].some((key) => key in query);
+  ['at', 'car', 'by', 'tour', 'kit', 'policy', 'sheet', 'need', 'beside'].some((key) => key in query);
 
 /** Figures, switches, and what is switched off. */
 function needOf(text: string | null): Partial<Need> {

@@ -2,6 +2,7 @@ import { computed, nextTick, watch, type Ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { differences } from '@/api/differences';
 import { useBoard } from '@/stores/board';
+import { useGarage } from '@/stores/garage';
 import { useForecast } from '@/stores/forecast';
 import { useRail } from '@/stores/rail';
 import { fromAddress, saysAnything, toAddress } from './address';
@@ -18,6 +19,7 @@ export function useAddress(isReady: Ref<boolean>): void {
   const router = useRouter();
   const rail = useRail();
   const board = useBoard();
+  const garage = useGarage();
   const forecast = useForecast();
   /** What is being taken from the address is not a choice to go back from. */
   let isTaking = false;
@@ -25,6 +27,7 @@ export function useAddress(isReady: Ref<boolean>): void {
   const ours = computed(() =>
     toAddress({
       ...rail.pick,
+      tour: garage.tour?.id ?? null,
       kit: board.kit,
       policy: board.policy,
       sheet: forecast.sheet,
@@ -46,6 +49,7 @@ export function useAddress(isReady: Ref<boolean>): void {
       }
       isTaking = true;
       const shown = fromAddress(route.query);
+      garage.tourId = shown.tour;
       board.kit = shown.kit as typeof board.kit;
       board.policy = shown.policy as typeof board.policy;
       forecast.sheet = shown.sheet as typeof forecast.sheet;

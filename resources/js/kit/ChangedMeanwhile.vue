@@ -5,7 +5,7 @@ import type { FieldGroup } from '@/plates/fields';
 import { STALL_COLUMNS } from '@/plates/stalls';
 import type { Draft } from '@/stores/edit';
 import { differences, same } from '@/api/differences';
-import { valueAt, withValue } from '@/ui/dotted';
+import { valueAt, withValue } from '@/api/dotted';
 import { say } from '@/words/say';
 
 /** What somebody else changed while a plate was being edited here: figure by figure, with two ways to go on. */

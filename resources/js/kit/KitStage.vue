@@ -11,6 +11,10 @@ import OcpiImport from './OcpiImport.vue';
 import PlateCard from './PlateCard.vue';
 import PlateEditor from './PlateEditor.vue';
 import PutAside from './PutAside.vue';
+import SeveralForm from './SeveralForm.vue';
+import SiftBar from './SiftBar.vue';
+import TourList from './TourList.vue';
+import { useSifted } from './useSifted';
 import { useAttempt } from '@/ui/useAttempt';
 import { say, type Code } from '@/words/say';
 
@@ -21,6 +25,20 @@ const edit = useEdit();
 const opened = ref<{ kind: PieceKind; found: Found | null; draft: Draft; read: string[] } | null>(null);
 const importing = ref(false);
 const { error, attempt } = useAttempt();
+
+const sifted = useSifted();
+/** A region is not drawn at once. */
+const MOST_PLACES = 40;
+const most = ref(MOST_PLACES);
+const shownPlaces = computed(() => sifted.places.value.slice(0, most.value));
+const found = computed(() => sifted.vehicles.value.length + sifted.adapters.value.length + sifted.places.value.length);
+const choiceOf = (kind: PieceKind, id: string) =>
+  sifted.isChoosing.value
+    ? {
+        isChosen: sifted.chosen.value.includes(id),
+        isOpen: sifted.chosenKind.value === null || sifted.chosenKind.value === kind,
+      }
+    : undefined;
 
 onMounted(() => attempt(garage.loadPlates));
 
@@ -63,7 +81,17 @@ const newCar = (): Draft => ({
     </header>
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
 
-    <section aria-labelledby="cars-title">
+    <SiftBar
+      v-model="sifted.wanted"
+      :choosing="sifted.isChoosing.value"
+      :couplers="sifted.couplers.value"
+      :networks="sifted.networks.value"
+      :can-edit="account.may('edit')"
+      @update:choosing="(on: boolean) => (on ? sifted.begin() : sifted.stop())"
+    />
+    <p v-if="sifted.isSifted.value && found === 0" class="quiet" role="status">{{ say('sift.nothing') }}</p>
+
+    <section v-if="!sifted.isSifted.value || sifted.vehicles.value.length > 0" aria-labelledby="cars-title">
       <div class="head">
         <h2 id="cars-title">{{ say('kit.cars') }}</h2>
         <span v-if="account.may('edit')" class="acts adds">
@@ -75,18 +103,21 @@ const newCar = (): Draft => ({
       </div>
       <div class="cards">
         <PlateCard
-          v-for="v in garage.vehicles"
+          v-for="v in sifted.vehicles.value"
           :key="v.id"
           :name="v.name"
           :blurb="v.blurb"
           :lines="v.lines"
+          :unread="sifted.unreadOf(v.id)"
+          :choice="choiceOf('vehicles', v.id)"
+          @choose="sifted.choose('vehicles', v.id, $event)"
           @edit="open(v.id)"
           @remove="attempt(() => edit.remove('vehicles', v.id, v.name))"
         />
       </div>
     </section>
 
-    <section aria-labelledby="adapters-title">
+    <section v-if="!sifted.isSifted.value || sifted.adapters.value.length > 0" aria-labelledby="adapters-title">
       <div class="head">
         <h2 id="adapters-title">{{ say('kit.adapters') }}</h2>
         <CatalogueStart
@@ -97,19 +128,22 @@ const newCar = (): Draft => ({
       </div>
       <div class="cards">
         <PlateCard
-          v-for="a in garage.adapters"
+          v-for="a in sifted.adapters.value"
           :key="a.id"
           :tag="a.tag"
           :name="a.name"
           :blurb="a.blurb"
           :lines="a.lines"
+          :unread="sifted.unreadOf(a.id)"
+          :choice="choiceOf('adapters', a.id)"
+          @choose="sifted.choose('adapters', a.id, $event)"
           @edit="open(a.id)"
           @remove="attempt(() => edit.remove('adapters', a.id, a.name))"
         />
       </div>
     </section>
 
-    <section v-for="p in garage.places" :key="p.id" :aria-label="p.name">
+    <section v-for="p in shownPlaces" :key="p.id" :aria-label="p.name">
       <div class="head">
         <h2>{{ p.name }}</h2>
         <span class="acts">
@@ -138,11 +172,26 @@ const newCar = (): Draft => ({
           :name="o.name"
           :blurb="o.blurb"
           :lines="[...garage.linesOf(o.id), pricePlate(o)]"
+          :unread="sifted.unreadOf(o.id)"
+          :choice="choiceOf('outlets', o.id)"
+          @choose="sifted.choose('outlets', o.id, $event)"
           @edit="open(o.id)"
           @remove="attempt(() => edit.remove('outlets', o.id, o.name))"
         />
       </div>
     </section>
+    <p v-if="shownPlaces.length < sifted.places.value.length">
+      <button type="button" class="text-button" @click="most += MOST_PLACES">
+        {{ say('sift.more', { n: sifted.places.value.length - shownPlaces.length }) }}
+      </button>
+    </p>
+    <SeveralForm
+      v-if="sifted.isChoosing.value && sifted.chosenKind.value"
+      :kind="sifted.chosenKind.value"
+      :ids="sifted.chosen.value"
+      @all="sifted.chooseAll"
+      @done="sifted.stop"
+    />
     <p class="places">
       <button
         v-if="account.may('edit')"
@@ -157,6 +206,7 @@ const newCar = (): Draft => ({
       </button>
       <a class="text-button" href="/api/ocpi/export" download="harmozon-locations.json">{{ say('kit.export') }}</a>
     </p>
+    <TourList />
     <NetworkList />
     <PutAside v-if="account.may('record')" />
     <section v-if="account.may('keep')" aria-labelledby="habits-title">

@@ -7,7 +7,7 @@ import { useAccount } from '@/stores/account';
 import { useEdit } from '@/stores/edit';
 import { useUndo } from '@/stores/undo';
 import { day } from '@/ui/figures';
-import { listed, say } from '@/words/say';
+import { listed, say, type Code } from '@/words/say';
 import NetworkWords from './NetworkWords.vue';
 import PlaceChange from './PlaceChange.vue';
 
@@ -73,10 +73,23 @@ async function list(): Promise<void> {
   imports.value = await ask(api.GET('/ocpi/imports'));
 }
 
-function look(): Promise<void> {
-  return attempt(async () => {
-    preview.value = await ask(api.POST('/ocpi/preview', { body: { file: '' }, bodySerializer: body }));
+/** What is under way, for a long file; looking can be stopped, nothing is written by it. */
+const phase = ref<Code | null>(null);
+let looking: AbortController | null = null;
+
+async function look(): Promise<void> {
+  const mine = new AbortController();
+  looking = mine;
+  phase.value = 'ocpi.looking';
+  await attempt(async () => {
+    const { signal } = mine;
+    preview.value = await ask(api.POST('/ocpi/preview', { body: { file: '' }, bodySerializer: body, signal }));
   });
+  if (mine.signal.aborted) {
+    error.value = '';
+    told.value = say('ocpi.stopped');
+  }
+  phase.value = null;
 }
 
 function choose(event: Event): Promise<void> {
@@ -102,6 +115,7 @@ async function takeBack(id: string): Promise<void> {
 }
 
 function bring(): Promise<void> {
+  phase.value = 'ocpi.bringing';
   return attempt(async () => {
     const brought = await ask(api.POST('/ocpi/import', { body: { file: '' }, bodySerializer: body }));
     await edit.refresh();
@@ -110,7 +124,7 @@ function bring(): Promise<void> {
       undo.done(say('ocpi.done', { what: inWords(brought.counts) || say('ocpi.noted') }), () => takeBack(id));
     }
     emit('done');
-  });
+  }).finally(() => (phase.value = null));
 }
 
 function back(id: string): Promise<void> {
@@ -130,6 +144,12 @@ function back(id: string): Promise<void> {
     <input id="ocpi-file" type="file" accept=".json,application/json" @change="choose" />
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
     <p v-if="told" role="status">{{ told }}</p>
+    <p v-if="phase" class="phase" role="status">
+      <label>{{ say(phase) }} <progress /></label>
+      <button v-if="phase === 'ocpi.looking'" type="button" class="text-button" @click="looking?.abort()">
+        {{ say('ocpi.stop') }}
+      </button>
+    </p>
     <template v-if="preview">
       <NetworkWords v-if="preview.terms.length > 0" :terms="preview.terms" @assign="assign" />
       <PlaceChange v-for="(place, i) in changing.slice(0, MOST_SHOWN)" :key="i" :place="place" />
@@ -166,6 +186,16 @@ function back(id: string): Promise<void> {
 </template>
 
 <style scoped>
+.phase {
+  display: flex;
+  gap: 16px;
+  align-items: baseline;
+}
+
+progress {
+  accent-color: var(--ink);
+}
+
 .import {
   display: flex;
   flex-direction: column;

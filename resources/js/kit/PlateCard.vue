@@ -3,9 +3,18 @@ import { useAccount } from '@/stores/account';
 import { say } from '@/words/say';
 
 /** A piece of the garage as its plate. */
-defineProps<{ tag?: string; name: string; blurb: string; lines: string[] }>();
+defineProps<{
+  tag?: string;
+  name: string;
+  blurb: string;
+  lines: string[];
+  /** Facts that nobody has read. */
+  unread?: number;
+  /** Whether pieces are being chosen, and this one is among them; null where it cannot be. */
+  choice?: { isChosen: boolean; isOpen: boolean } | undefined;
+}>();
 const account = useAccount();
-defineEmits<{ edit: []; remove: [] }>();
+const emit = defineEmits<{ edit: []; remove: []; choose: [isChosen: boolean] }>();
 </script>
 
 <template>
@@ -13,13 +22,23 @@ defineEmits<{ edit: []; remove: [] }>();
     <h3>
       <span v-if="tag" class="tag">{{ tag }}</span>{{ name }}
     </h3>
+    <label v-if="choice" class="choose">
+      <input
+        type="checkbox"
+        :checked="choice.isChosen"
+        :disabled="!choice.isOpen"
+        @change="emit('choose', ($event.target as HTMLInputElement).checked)"
+      />
+      {{ say('several.choose') }}<span class="sr-only">{{ say('kit.of', { name }) }}</span>
+    </label>
     <p class="quiet">{{ blurb }}</p>
     <p v-for="line in lines" :key="line" class="figures">{{ line }}</p>
+    <p v-if="unread" class="unread">{{ say('sift.n_unread', { n: unread }) }}</p>
     <p class="acts">
-      <button v-if="account.may('edit')" type="button" class="text-button" @click="$emit('edit')">
+      <button v-if="account.may('edit')" type="button" class="text-button" @click="emit('edit')">
         {{ say('kit.edit') }}<span class="sr-only">{{ say('kit.of', { name }) }}</span>
       </button>
-      <button v-if="account.may('keep')" type="button" class="text-button" @click="$emit('remove')">
+      <button v-if="account.may('keep')" type="button" class="text-button" @click="emit('remove')">
         {{ say('kit.remove') }}<span class="sr-only">{{ say('kit.of', { name }) }}</span>
       </button>
     </p>
@@ -43,6 +62,18 @@ defineEmits<{ edit: []; remove: [] }>();
 
 .quiet,
 .figures {
+  font-size: 13.5px;
+}
+
+.unread {
+  color: var(--ochre-text);
+  font-size: 13px;
+}
+
+.choose {
+  display: flex;
+  gap: 6px;
+  align-items: center;
   font-size: 13.5px;
 }
 

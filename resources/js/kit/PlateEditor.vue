@@ -5,7 +5,7 @@ import { ApiError, wordsOf } from '@/api/client';
 import { useAccount } from '@/stores/account';
 import { useEdit, type Draft, type Found, type PieceKind } from '@/stores/edit';
 import { same } from '@/api/differences';
-import { valueAt, withValue } from '@/ui/dotted';
+import { valueAt, withValue } from '@/api/dotted';
 import ChangedMeanwhile from './ChangedMeanwhile.vue';
 import FieldEntry from '@/plates/FieldEntry.vue';
 import { fieldsOf } from '@/plates/fields';

@@ -6,7 +6,7 @@ import { useEdit } from '@/stores/edit';
 import { useGarage } from '@/stores/garage';
 import { day } from '@/ui/figures';
 import { say } from '@/words/say';
-import { withValue } from '@/ui/dotted';
+import { withValue } from '@/api/dotted';
 import { useAttempt } from '@/ui/useAttempt';
 
 /** What was wrong with the stall, kept on its plate: the next driver is warned, and it ranks last by risk. */

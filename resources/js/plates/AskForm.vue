@@ -7,7 +7,7 @@ import { useTerms } from '@/stores/terms';
 import { say } from '@/words/say';
 import { useAccount } from '@/stores/account';
 import { useEdit } from '@/stores/edit';
-import { withValue } from '@/ui/dotted';
+import { withValue } from '@/api/dotted';
 import { useAttempt } from '@/ui/useAttempt';
 
 /** A fact nobody has read, where to read it, and a place to write it down there and then. */

@@ -36,7 +36,7 @@ export const useBoard = defineStore('board', () => {
 
   const key = (outletId: string, vehicleId: string) => `${outletId} ${vehicleId}`;
   const cell = (outletId: string, vehicleId: string) => cells.value.get(key(outletId, vehicleId));
-  const isSmall = () => garage.outlets.length * garage.vehicles.length <= MOST_AT_ONCE;
+  const isSmall = () => garage.outlets.length * garage.cars.length <= MOST_AT_ONCE;
 
   /** The top of the board, before the garage itself is known. */
   function open(): Promise<void> {
@@ -52,7 +52,7 @@ export const useBoard = defineStore('board', () => {
     if (answered === round) {
       [...cells.value.keys()].forEach((pair) => requested.add(pair));
     }
-    const isThere = garage.outlets.every((o) => garage.vehicles.every((v) => requested.has(key(o.id, v.id))));
+    const isThere = garage.outlets.every((o) => garage.cars.every((v) => requested.has(key(o.id, v.id))));
     return isSmall() && !isThere ? load() : Promise.resolve();
   }
 
@@ -62,10 +62,17 @@ export const useBoard = defineStore('board', () => {
     requested = new Set();
     error.value = '';
     if (isSmall()) {
-      return fetchPairs(null, null);
+      return garage.tour === null ? fetchPairs(null, null) : loadTour();
     }
     const column = only.value === null ? Promise.resolve() : loadColumn(only.value);
     return Promise.all([fetchRows([...inView]), column]).then(() => undefined);
+  }
+
+  /** Every stop of a tour with its cars, and nothing else of the garage. */
+  async function loadTour(): Promise<void> {
+    const cars = garage.cars.map((v) => v.id);
+    const stops = garage.outlets.map((o) => o.id);
+    await Promise.all(chunks(stops, MOST_IDS).map((some) => fetchPairs(some, cars)));
   }
 
   /** A row came into view, or left it. */
@@ -94,7 +101,7 @@ export const useBoard = defineStore('board', () => {
   }
 
   async function fetchRows(outlets: string[]): Promise<void> {
-    const cars = garage.vehicles.map((v) => v.id);
+    const cars = garage.cars.map((v) => v.id);
     const missing = outlets.filter((o) => cars.some((v) => !requested.has(key(o, v))));
     if (missing.length > 0) {
       error.value = '';
@@ -105,7 +112,7 @@ export const useBoard = defineStore('board', () => {
 
   /** Those outlets with those cars; null for every one. */
   function fetchPairs(outlets: string[] | null, vehicles: string[] | null): Promise<void> {
-    const cars = vehicles ?? garage.vehicles.map((v) => v.id);
+    const cars = vehicles ?? garage.cars.map((v) => v.id);
     const pairs = (outlets ?? garage.outlets.map((o) => o.id)).flatMap((o) => cars.map((v) => key(o, v)));
     return fetch(
       { ...(outlets && { outlets: outlets.join(',') }), ...(vehicles && { vehicles: vehicles.join(',') }) },
@@ -139,7 +146,7 @@ export const useBoard = defineStore('board', () => {
     }
   }
 
-  watch([kit, policy], load);
+  watch([kit, policy, () => garage.tour?.version, () => garage.tour?.id], load);
 
   return { rows, only, kit, policy, cells, cell, isLoading, error, open, complete, load, see, loadColumn };
 });

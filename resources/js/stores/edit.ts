@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia';
 import { api, ask } from '@/api/client';
 import { differences, same } from '@/api/differences';
+import { valueAt } from '@/api/dotted';
 import { say } from '@/words/say';
 import { useAccount } from './account';
 import { useUndo } from './undo';
@@ -66,6 +67,31 @@ export const useEdit = defineStore('edit', () => {
     const now = find(found.id)?.draft ?? next;
     undo.done(say('kit.changed', { name: next.name }), async () => {
       await put(found.kind, found.id, version, now, found.draft);
+    });
+  }
+
+  /** One figure on several plates, all of them or none; taken back the same way. */
+  async function changeSeveral(
+    kind: PieceKind,
+    ids: string[],
+    path: string,
+    value: unknown,
+    label: string,
+  ): Promise<void> {
+    const before = ids.flatMap((id) => find(id) ?? []);
+    const at = { params: { path: { kind } } };
+    const pieces = before.map(({ id, version }) => ({ id, version, changes: { [path]: value } }));
+    const kept = await ask(api.PUT('/pieces/{kind}', { ...at, body: { pieces } }));
+    const versions = new Map(kept.pieces.map((p) => [p.id, p.version]));
+    await refresh();
+    undo.done(say('several.written', { figure: label, n: ids.length }), async () => {
+      const back = before.map(({ id, draft }) => ({
+        id,
+        version: versions.get(id) ?? 1,
+        changes: { [path]: valueAt(draft.spec, path) ?? null, origins: draft.spec?.origins ?? null },
+      }));
+      await ask(api.PUT('/pieces/{kind}', { ...at, body: { pieces: back } }));
+      await refresh();
     });
   }
 
@@ -135,5 +161,5 @@ export const useEdit = defineStore('edit', () => {
     return { kind: 'outlets', id, version, draft: { name, blurb, place: place.id, spec: copy(spec) } };
   }
 
-  return { change, restore, create, remove, check, refresh, find };
+  return { change, changeSeveral, restore, create, remove, check, refresh, find };
 });

@@ -1,3 +1,4 @@
+import { StorageSerializers, useSessionStorage } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import { api, ask, type Adapter, type Network, type Outlet, type Place, type Tour, type Vehicle } from '@/api/client';
@@ -12,12 +13,32 @@ export const useGarage = defineStore('garage', () => {
   const networks = ref<Network[]>([]);
   const tours = ref<Tour[]>([]);
   const plates = ref<Record<string, string[]> | null>(null);
+  /** How many facts of a piece nobody has read, once somebody wants to know. */
+  const unread = ref<Record<string, number>>({});
   const groups = ref<{ id: string; name: string }[]>([]);
   let loading: Promise<void> | null = null;
 
+  const byId = <T extends { id: string }>(list: readonly T[]) => new Map(list.map((one) => [one.id, one]));
+  const vehiclesById = computed(() => byId(vehicles.value));
   const areKinds = computed(() => kinds.value.length > 0);
-  /** What stands on the board, section by section: places, or kinds of charger in their stead. */
-  const sections = computed(() => (areKinds.value ? kinds.value : places.value));
+  /** The tour that board and ranking follow; null for everything. */
+  const tourId = useSessionStorage<string | null>('harmozon-tour', null, { serializer: StorageSerializers.string });
+  const tour = computed(() => tours.value.find((t) => t.id === tourId.value) ?? null);
+  const placesById = computed(() => byId(places.value));
+  /** What stands on the board, section by section: places, those of a tour in its order, or kinds of charger in their stead. */
+  const sections = computed<Place[]>(() => {
+    if (areKinds.value) {
+      return kinds.value;
+    }
+    return tour.value === null
+      ? places.value
+      : (tour.value.spec.places ?? []).flatMap((id) => placesById.value.get(id) ?? []);
+  });
+  /** The cars on the board: those of a tour, or every one. */
+  const cars = computed<Vehicle[]>(() => {
+    const ids = tour.value?.spec.vehicles ?? [];
+    return ids.length === 0 ? vehicles.value : ids.flatMap((id) => vehiclesById.value.get(id) ?? []);
+  });
   const outlets = computed<Outlet[]>(() => sections.value.flatMap((p) => p.outlets));
 
   function load(): Promise<void> {
@@ -45,16 +66,17 @@ export const useGarage = defineStore('garage', () => {
   }
 
   async function readPlates(): Promise<void> {
-    plates.value = (await ask(api.GET('/garage/plates'))).outlets;
+    const told = await ask(api.GET('/garage/plates'));
+    plates.value = told.outlets;
+    unread.value = told.unread;
   }
 
   /** The plates of the outlets as lines, once somebody wants them. */
   const loadPlates = async (): Promise<void> => (plates.value === null ? readPlates() : undefined);
 
-  const byId = <T extends { id: string }>(list: readonly T[]) => new Map(list.map((one) => [one.id, one]));
-  const vehiclesById = computed(() => byId(vehicles.value));
   const adaptersById = computed(() => byId(adapters.value));
-  const outletsById = computed(() => byId(outlets.value));
+  /** A chain may stand outside the tour. */
+  const outletsById = computed(() => byId((areKinds.value ? kinds.value : places.value).flatMap((p) => p.outlets)));
   const vehicle = (id: string | null) => vehiclesById.value.get(id ?? '');
   const adapter = (id: string | null) => adaptersById.value.get(id ?? '');
   const outlet = (id: string | null) => outletsById.value.get(id ?? '');
@@ -69,6 +91,10 @@ export const useGarage = defineStore('garage', () => {
     networks,
     tours,
     areKinds,
+    tourId,
+    tour,
+    cars,
+    unread,
     sections,
     groups,
     outlets,

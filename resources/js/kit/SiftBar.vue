@@ -1,0 +1,114 @@
+<script setup lang="ts">
+import { useTerms } from '@/stores/terms';
+import { say } from '@/words/say';
+import type { Wanted } from './useSifted';
+
+/** What is looked for among many pieces, and in which order. */
+const wanted = defineModel<Wanted>({ required: true });
+const isChoosing = defineModel<boolean>('choosing', { required: true });
+defineProps<{ couplers: string[]; networks: string[]; canEdit: boolean }>();
+const terms = useTerms();
+
+const shape = (id: string): string =>
+  [...terms.known().couplers, ...terms.known().sockets].find((c) => c.id === id)?.words ?? id;
+const orders = [
+  { id: 'arranged', words: say('sift.arranged') },
+  { id: 'name', words: say('sift.by_name') },
+  { id: 'unread', words: say('sift.by_unread') },
+] as const;
+</script>
+
+<template>
+  <form class="sift" role="search" :aria-label="say('sift.title')" @submit.prevent>
+    <label class="words">
+      {{ say('sift.words') }}
+      <input v-model="wanted.words" type="search" autocomplete="off" />
+    </label>
+    <label>
+      {{ say('sift.coupler') }}
+      <select v-model="wanted.coupler">
+        <option value="">{{ say('sift.any') }}</option>
+        <option v-for="c in couplers" :key="c" :value="c">
+          {{ say('new_car.coded', { words: shape(c), code: c }) }}
+        </option>
+      </select>
+    </label>
+    <label>
+      {{ say('sift.current') }}
+      <select v-model="wanted.current">
+        <option value="">{{ say('sift.any') }}</option>
+        <option v-for="c in terms.all('current')" :key="c.id" :value="c.id">{{ c.title }}</option>
+      </select>
+    </label>
+    <label v-if="networks.length > 0">
+      {{ say('sift.network') }}
+      <select v-model="wanted.network">
+        <option value="">{{ say('sift.any') }}</option>
+        <option v-for="n in networks" :key="n" :value="n">{{ n }}</option>
+      </select>
+    </label>
+    <label>
+      {{ say('sift.order') }}
+      <select v-model="wanted.order">
+        <option v-for="o in orders" :key="o.id" :value="o.id">{{ o.words }}</option>
+      </select>
+    </label>
+    <label class="tick">
+      <input v-model="wanted.isUnread" type="checkbox" />
+      {{ say('sift.unread') }}
+    </label>
+    <button
+      v-if="canEdit"
+      type="button"
+      class="text-button"
+      :aria-pressed="isChoosing"
+      @click="isChoosing = !isChoosing"
+    >
+      {{ isChoosing ? say('several.stop') : say('several.begin') }}
+    </button>
+  </form>
+</template>
+
+<style scoped>
+.sift {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 18px;
+  align-items: end;
+  padding: 10px 0 4px;
+}
+
+label {
+  display: flex;
+  flex-direction: column;
+  color: var(--ink-soft);
+  font-size: 13px;
+}
+
+.words {
+  flex: 1 1 180px;
+  max-width: 280px;
+}
+
+.tick {
+  flex-direction: row;
+  gap: 6px;
+  align-items: center;
+  min-height: 30px;
+  color: var(--ink);
+  font-size: 14px;
+}
+
+input[type='search'],
+select {
+  min-height: 30px;
+  padding: 3px 6px;
+  border: 1px solid var(--line-strong);
+  background: var(--paper-raised);
+  color: var(--ink);
+}
+
+select {
+  max-width: 170px;
+}
+</style>
