@@ -80,8 +80,9 @@ final class PieceStore
     public function changeSeveral(PieceKind $kind, array $pieces): array
     {
         return DB::transaction(fn (): array => array_map(function (Node $piece) use ($kind): Piece|Place {
+            $id = $piece->text('id');
             try {
-                return $this->change($kind, $piece->text('id'), array_intersect_key($piece->fields(), ['version' => true, 'changes' => true, 'blurb' => true, 'place' => true]));
+                return $this->change($kind, $id, array_intersect_key($piece->fields(), ['version' => true, 'changes' => true, 'blurb' => true, 'place' => true]));
             } catch (FieldError $e) {
                 throw FieldError::at($piece->at($e->path), $e->problem);
             }

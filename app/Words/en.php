@@ -93,6 +93,7 @@ return [
     'console.demo_loaded' => 'Demo garage loaded: {garage}',
 
     // How fast the core answers.
+    'bench.served' => 'A board of {outlets} outlets, 12 cars and 40 adapters over HTTP, {windows} windows of {rows} rows: {median} ms at the median, {p95} ms at the 95th of a hundred, {most} ms at the worst. Its top {first} ms, the names of all {names} ms.',
     'bench.knows' => 'harmozon:bench knows: board, forecast, ranking, check',
     'bench.board' => 'a board of {cars} cars, {outlets} outlets and {adapters} adapters, pairs',
     'bench.forecasts' => 'a board of {cars} cars, {outlets} outlets and {adapters} adapters, forecasts from 10 to 80 %',

@@ -19,6 +19,7 @@ for (const [name, colorScheme, viewport] of [
   ['by night', 'dark', { width: 1280, height: 800 }],
   ['on a phone', 'dark', { width: 390, height: 844 }],
   ['on the narrowest phone', 'light', { width: 320, height: 700 }],
+  ['at twice the size', 'light', { width: 640, height: 400 }],
 ] as const) {
   test(`no screen has a fault, ${name}`, async ({ browser, baseURL }) => {
     // The whole page is read by the checker a dozen times over.
@@ -55,6 +56,8 @@ for (const [name, colorScheme, viewport] of [
       expect(await faults(page), path).toEqual([]);
       expect(await fits(page), path).toBe(true);
     }
+
+    await newCar(page);
 
     await page.goto('/connect');
     await expect(page.getByRole('button', { name: 'Start the session' })).toBeVisible();
@@ -97,7 +100,17 @@ test("no screen has a fault in the system's own colours, and no dialog has one",
     await page.getByRole('button', { name: 'Add an adapter from the catalogue' }).click();
     await expect(page.getByRole('dialog', { name: 'Kinds of adapter' }).getByRole('button').nth(3)).toBeVisible();
     expect(await faults(page), 'catalogue').toEqual([]);
+    await page.getByRole('button', { name: 'DC adapter, ccs1 to j3400' }).click();
+    await expect(page.getByRole('heading', { name: 'What its label says' })).toBeVisible();
+    expect(await faults(page), 'label').toEqual([]);
     await page.keyboard.press('Escape');
+    await expect(page.getByRole('dialog', { name: 'New adapter' })).toBeHidden();
+    await page.getByRole('button', { name: 'Edit Autumn season' }).click();
+    await page.getByRole('button', { name: 'Edit several' }).click();
+    await page.getByRole('checkbox', { name: 'choose Brindle' }).check();
+    await page.getByRole('form', { name: 'Several at once' }).getByRole('combobox').selectOption('km_per_kwh');
+    expect(await faults(page), 'tours and several').toEqual([]);
+    await page.getByRole('button', { name: 'Choose no more' }).click();
 
     // A network's file with words of its own, before and after; its stalls in the form.
     const imports = page.getByRole('dialog', { name: 'Import charging places' });
@@ -122,6 +135,33 @@ test("no screen has a fault in the system's own colours, and no dialog has one",
     await context.close();
   }
 });
+
+/** Every question about a new car, with what it comes to; then what a forecast of it rests on. */
+async function newCar(page: Page): Promise<void> {
+  const answers = [
+    ['Open the flap.', /Round, two big below/],
+    ['Which fast charging', /Combined charging/],
+    ['How high is the volts', /about 400 V/],
+    ['How many kWh', "I don't know"],
+    ['How many kW', "I don't know"],
+    ['Which charger is built in', /11\.5 kW/],
+  ] as const;
+  await page.goto('/new-car');
+  for (const [question, answer] of answers) {
+    await expect(page.getByRole('heading', { name: question })).toBeVisible();
+    expect(await faults(page), question).toEqual([]);
+    expect(await fits(page), question).toBe(true);
+    await page.getByRole('button', { name: answer }).click();
+  }
+  await expect(page).toHaveURL(/\/board/);
+  await choose(page, 'New car', 'Fernway 350');
+  expect(await faults(page), 'what it rests on').toEqual([]);
+  await closeWhy(page);
+  await page.goto('/forecast');
+  await expect(page.getByRole('region', { name: /It rests on/ })).toBeVisible();
+  expect(await faults(page), 'a forecast that rests on typical facts').toEqual([]);
+  expect(await fits(page), 'a forecast that rests on typical facts').toBe(true);
+}
 
 /** On a narrow screen Why is a drawer over the board: closed before going on. */
 async function closeWhy(page: Page): Promise<void> {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Console\ServedGarage;
 use App\Files\TextInput;
 use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Chain\Conditions;
@@ -34,9 +35,13 @@ final class BenchCommand extends Command
 
     private const ADAPTERS = 20;
 
-    protected $signature = 'harmozon:bench {what=board : board, forecast, ranking or check} {--runs=7} {--rows=1000000 : of the readings file that is checked}';
+    private const ROWS_IN_VIEW = 25;
 
-    protected $description = 'How fast the core answers: a board of 12 cars, 60 outlets and 20 adapters; forecasts; a ranking of 60 outlets; a readings file beside a bare loop over it';
+    private const WINDOWS = 60;
+
+    protected $signature = 'harmozon:bench {what=board : board, forecast, ranking, check or garage} {--runs=7} {--rows=1000000 : of the readings file that is checked}';
+
+    protected $description = 'How fast the core answers: a board of 12 cars, 60 outlets and 20 adapters; forecasts; a ranking of 60 outlets; a readings file beside a bare loop over it; a garage of 12 cars, 2,000 outlets and 40 adapters over HTTP';
 
     public function handle(Catalogue $catalogue, Voice $voice): int
     {
@@ -48,6 +53,7 @@ final class BenchCommand extends Command
             'forecast' => $this->timed($voice, Message::of('bench.forecasts', ...$size), fn (): int => $this->forecasts($garage)),
             'ranking' => $this->timed($voice, Message::of('bench.ranked'), fn (): int => $this->ranked($garage, $voice)),
             'check' => $this->checked($voice),
+            'garage' => $this->served($voice),
             default => $this->refused($voice),
         };
     }
@@ -91,6 +97,29 @@ final class BenchCommand extends Command
         $this->line($voice->say(Message::of(
             'bench.judged', seconds: self::tenths(min($judged)), times: self::tenths(min($judged) / min($bare)),
             rate: self::whole($rows / min($judged)), memory: self::peakMegabytes(),
+        )));
+
+        return self::SUCCESS;
+    }
+
+    /** What is in view of a large board, wherever one looks, and how a window is answered that was never asked for. */
+    private function served(Voice $voice): int
+    {
+        $garage = new ServedGarage;
+        $outlets = $garage->outlets();
+        mt_srand(1);
+        $times = [];
+        foreach (range(1, self::WINDOWS) as $window) {
+            $from = mt_rand(0, count($outlets) - self::ROWS_IN_VIEW);
+            $ids = implode(',', array_slice($outlets, $from, self::ROWS_IN_VIEW));
+            $times[] = self::seconds(static fn (): string => $garage->get("/api/board?outlets={$ids}")) * 1000;
+        }
+        sort($times);
+        $first = self::seconds(static fn (): string => $garage->get('/api/board?first='.self::ROWS_IN_VIEW)) * 1000;
+        $names = self::seconds(static fn (): string => $garage->get('/api/garage')) * 1000;
+        $this->line($voice->say(Message::of(
+            'bench.served', outlets: Amount::count(count($outlets)), rows: Amount::count(self::ROWS_IN_VIEW), windows: Amount::count(self::WINDOWS), median: self::whole($times[intdiv(count($times), 2)]),
+            p95: self::whole($times[(int) ceil(0.95 * count($times)) - 1]), most: self::whole($times[count($times) - 1]), first: self::whole($first), names: self::whole($names),
         )));
 
         return self::SUCCESS;

@@ -1841,7 +1841,7 @@ export interface components {
         };
         RankingQuestion: {
             vehicle: string;
-            /** @description Only the places of this tour */
+            /** @description Only the places of this tour, in its order */
             tour?: string | null;
             /** @enum {string} */
             kit?: "own" | "buy" | "none";

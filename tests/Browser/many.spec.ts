@@ -1,0 +1,130 @@
+import { type Page } from '@playwright/test';
+import { expect, openDemo, test } from './support';
+
+const sift = (page: Page) => page.getByRole('search', { name: 'Look among the pieces' });
+
+/** A network's file of places with ten stalls each, every one with a plate of its own. */
+function region(outlets: number): { name: string; mimeType: string; buffer: Buffer } {
+  const places = Array.from({ length: outlets / 10 }, (_, p) => ({
+    id: `P${p}`,
+    name: `Towpath ${p + 1}`,
+    evses: Array.from({ length: 10 }, (__, e) => ({
+      uid: `P${p}E${e}`,
+      physical_reference: String(e + 1),
+      connectors: [
+        {
+          id: '1',
+          standard: 'IEC_62196_T1_COMBO',
+          format: 'CABLE',
+          power_type: 'DC',
+          max_voltage: 920,
+          max_amperage: 100 + 20 * e,
+          max_electric_power: 50_000 + 10_000 * e,
+        },
+      ],
+    })),
+  }));
+  return { name: 'region.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(places)) };
+}
+
+test('pieces are looked for, sifted and ordered', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/kit');
+  await sift(page).getByRole('searchbox').fill('brindle');
+  await expect(page.getByRole('heading', { name: 'Brindle' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Pippin' })).toHaveCount(0);
+  await sift(page).getByRole('searchbox').fill('nobody has this');
+  await expect(page.getByText('Nothing here is like that.')).toBeVisible();
+  await sift(page).getByRole('searchbox').fill('');
+  await sift(page).getByRole('combobox').nth(2).selectOption('Millrace');
+  await expect(page.getByRole('heading', { name: 'Millrace post, j3400' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Fernway 350' })).toHaveCount(0);
+  await sift(page).getByRole('combobox').nth(2).selectOption('');
+  await sift(page).getByLabel('only with facts nobody has read').check();
+  await expect(page.getByRole('heading', { name: 'Fernway 400' })).toBeVisible();
+  await expect(page.getByText('1 fact not read').first()).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Fernway 350' })).toHaveCount(0);
+});
+
+test('one figure is written on several plates, and taken back as one', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/kit');
+  await page.getByRole('button', { name: 'Edit several' }).click();
+  await sift(page).getByRole('combobox').nth(2).selectOption('Fernway');
+  await page.getByRole('checkbox', { name: 'choose Fernway 150' }).check();
+  const several = page.getByRole('form', { name: 'Several at once' });
+  await several.getByRole('button', { name: 'All that are shown' }).click();
+  await expect(several.getByRole('status')).toHaveText('5 chosen');
+  await several.getByRole('combobox').selectOption('tariff.per_kwh');
+  await several.getByRole('textbox').fill('0.99');
+  await page.keyboard.press('Tab');
+  await several.getByRole('button', { name: 'Write it on all 5' }).click();
+  await expect(page.getByText('$0.99 for a kWh')).toHaveCount(5);
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(page.getByText('$0.99 for a kWh')).toHaveCount(0);
+  await expect(page.getByText('$0.48 for a kWh')).toHaveCount(5);
+});
+
+test('a tour of three places: board and ranking follow it, and so does a link that is sent', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/kit');
+  await page.getByRole('button', { name: 'Add a tour' }).click();
+  const tours = page.getByRole('region', { name: 'Tours' });
+  await tours.getByLabel('Name', { exact: true }).fill('Three stops');
+  for (const place of ['Ostler ridge', 'Millrace car park', 'Fernway junction']) {
+    await tours.getByRole('combobox').selectOption({ label: place });
+  }
+  await tours.getByRole('button', { name: 'earlier Fernway junction' }).click();
+  await tours.getByRole('checkbox', { name: 'Sorrel' }).check();
+  await tours.getByRole('button', { name: 'Save' }).click();
+  await expect(tours.getByText('Ostler ridge, Fernway junction, Millrace car park')).toBeVisible();
+
+  await page.goto('/board');
+  await page.locator('.tour select').selectOption({ label: 'Three stops' });
+  const grid = page.getByRole('grid', { name: 'Cars at chargers' });
+  await expect(grid.getByRole('heading', { level: 2 })).toHaveText([
+    'Ostler ridge',
+    'Fernway junction',
+    'Millrace car park',
+  ]);
+  await expect(grid.getByRole('columnheader')).toHaveCount(2);
+  await page.getByRole('button', { name: 'Sorrel at Fernway 350:' }).click();
+  await page.keyboard.press('2');
+  await page.getByText('Where to go', { exact: true }).click();
+  await expect(page.getByText(/of 9/).first()).toBeVisible();
+  await expect(page).toHaveURL(/tour=/);
+  const sent = page.url();
+  await page.evaluate(() => sessionStorage.clear());
+  await page.goto(sent.replace('/forecast', '/board'));
+  await expect(grid.getByRole('heading', { level: 2 }).first()).toHaveText('Ostler ridge');
+});
+
+test('a region of 2,000 outlets comes in, is looked through, and its board scrolls', async ({ page }) => {
+  test.setTimeout(120_000);
+  await openDemo(page);
+  await page.goto('/kit');
+  await page.getByRole('button', { name: 'Import places (OCPI)' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Import charging places' });
+  // Looking is told, and can be stopped: nothing is written by it.
+  await page.route('**/api/ocpi/preview', async (route) => {
+    await new Promise((resolve) => setTimeout(resolve, 400));
+    await route.continue().catch(() => undefined);
+  });
+  await dialog.getByLabel(/file/i).first().setInputFiles(region(2000));
+  await expect(dialog.getByText('Reading the file: nothing is written yet.')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Stop', exact: true }).click();
+  await expect(dialog.getByText('Stopped. Nothing was written')).toBeVisible();
+  await page.unroute('**/api/ocpi/preview');
+  await dialog.getByLabel(/file/i).first().setInputFiles(region(2000));
+  await dialog.getByRole('button', { name: /^Bring in 200/ }).click();
+  await expect(dialog).toHaveCount(0, { timeout: 60_000 });
+
+  await sift(page).getByRole('searchbox').fill('towpath 137');
+  await expect(page.getByRole('heading', { name: 'Towpath 137' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Towpath 136' })).toHaveCount(0);
+  await page.goto('/board');
+  const row = page.getByRole('row').filter({ hasText: 'Towpath 200' });
+  await expect(row.first()).toBeAttached({ timeout: 30_000 });
+  await row.first().scrollIntoViewIfNeeded();
+  await expect(page.getByRole('button', { name: /^Brindle at ccs1, .*: Check first/ }).last()).toBeVisible();
+});
