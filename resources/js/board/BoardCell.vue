@@ -14,17 +14,29 @@ const garage = useGarage();
 const terms = useTerms();
 /** What is to be done first, or why there is no figure; nothing where the figure says it. */
 const short = computed(() => terms.short(props.cell.refused_by_policy ? 'refused_by_policy' : props.cell.outcome));
-const isSpan = computed(() => props.cell.band_kw !== null && props.cell.flows !== 'no');
-const figure = computed(() => (isSpan.value ? ranged(props.cell) : short.value || kw(props.cell.expected_peak_kw)));
+const isSpan = computed(() => props.cell.band_kw !== null && props.cell.flows !== 'no' && !props.cell.at_most);
+const figure = computed(() => {
+  if (isSpan.value) {
+    return ranged(props.cell);
+  }
+  return short.value || kw(props.cell.band_kw?.[1] ?? props.cell.expected_peak_kw);
+});
 /** Above a figure that is not certain. */
-const above = computed(() => (isSpan.value ? short.value : props.cell.at_most ? say('board.at_most') : ''));
+const above = computed(() => {
+  if (props.cell.at_most) {
+    return say('board.at_most');
+  }
+  return isSpan.value && short.value !== '' ? props.cell.title : '';
+});
+/** Read as words of its own. */
+const spaced = computed(() => (above.value === '' ? figure.value : ` ${figure.value}`));
 </script>
 
 <template>
   <JointGlyph :outcome="cell.outcome" :tags="cell.adapters.map(garage.tag)" />
   <span class="figure figures" :class="cell.outcome"
     ><small v-if="above">{{ above }}</small
-    >{{ figure }}<span v-if="cell.other_way_is_hazard" class="other-way" aria-hidden="true"
+    >{{ spaced }}<span v-if="cell.other_way_is_hazard" class="other-way" aria-hidden="true"
   /></span>
 </template>
 

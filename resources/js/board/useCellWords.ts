@@ -1,7 +1,18 @@
 import type { Cell } from '@/api/client';
 import { useGarage } from '@/stores/garage';
+import { ranged } from '@/ui/figures';
 import { listed, say } from '@/words/say';
 import { told } from './told';
+
+/** What it comes to; to be checked first, it says between what the kW lie, as the cell does. */
+function alone(cell: Cell): string {
+  if (cell.flows === 'yes') {
+    return say('board.cell_flows', { outcome: cell.title, kw: told(cell) });
+  }
+  return cell.flows === 'maybe' && cell.band_kw && !cell.at_most
+    ? say('board.cell_check', { outcome: cell.title, kw: ranged(cell) })
+    : cell.title;
+}
 
 /** A cell of the board as a sentence. */
 export function useCellWords() {
@@ -11,7 +22,7 @@ export function useCellWords() {
     if (!cell) {
       return say('board.cell_unknown');
     }
-    const answer = cell.flows === 'yes' ? say('board.cell_flows', { outcome: cell.title, kw: told(cell) }) : cell.title;
+    const answer = alone(cell);
     const through =
       cell.adapters.length > 0
         ? say('board.cell_through', { answer, adapters: listed('and', cell.adapters.map(garage.tag)) })

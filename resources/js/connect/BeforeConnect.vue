@@ -66,12 +66,12 @@ async function begin(): Promise<void> {
     <div class="what">
       <p class="kicker">{{ say('connect.before') }}</p>
       <h1 id="before-title">{{ title }}</h1>
-      <p class="verdict" :class="answer.outcome">
+      <div class="verdict" :class="answer.outcome">
         <strong>{{ answer.title }}</strong>
         <span v-if="flows" class="figures">{{
           answer.at_most || answer.about ? promised(answer) : say('connect.up_to', { kw: promised(answer) })
         }}</span>
-      </p>
+      </div>
       <p class="quiet">{{ answer.why }}</p>
       <template v-if="isHazard">
         <p class="complaint">{{ say('connect.hazard') }}</p>

@@ -227,7 +227,8 @@ const fields = computed(() => figures(step.value));
         </div>
       </form>
     </section>
-    <aside class="beside"><SoFar :draft="draft" /></aside>
+    <!-- What is longer than the screen is scrolled by keys, too. -->
+    <aside class="beside" tabindex="0" :aria-label="say('new_car.so_far')"><SoFar :draft="draft" /></aside>
   </div>
 </template>
 

@@ -40,7 +40,9 @@ export function promised(power: Power | undefined): string {
   }
   return power?.expected_peak_kw === null
     ? say('figure.between_kw', { low: kw(low), high: kw(high) })
-    : say('figure.about_kw', { kw: kw(power?.expected_peak_kw), low: kw(low), high: kw(high) });
+    : kw(low) === kw(high)
+      ? say('figure.kw', { n: say('figure.about', { kw: kw(high) }) })
+      : say('figure.about_kw', { kw: kw(power?.expected_peak_kw), low: kw(low), high: kw(high) });
 }
 
 interface Power {
