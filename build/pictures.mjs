@@ -79,6 +79,14 @@ await at(wide, 'light', async ({ page, take, open, choose }) => {
   await page.getByRole('button', { name: 'gbt_dc' }).waitFor();
   await page.waitForFunction(() => document.querySelector('.dialog-fade-enter-active') === null);
   await take('identify');
+  await page.goto('/new-car');
+  await page.getByRole('button', { name: /Small, two big above/ }).click();
+  await page.getByRole('button', { name: /Both of them/ }).click();
+  await page.getByRole('heading', { name: /How high is the volts/ }).waitFor();
+  await page.getByText('What would narrow it most').waitFor();
+  await page.mouse.move(0, 0);
+  await take('new-car');
+  await page.evaluate(() => localStorage.clear());
   await page.goto('/kit');
   await page.getByRole('heading', { name: 'Cars' }).waitFor();
   await take('kit');
@@ -142,9 +150,6 @@ await at(phone, 'dark', async ({ page, take, open, choose }) => {
   await page.goto('/forecast');
   await page.getByText('into the pack').waitFor();
   await take('forecast-phone');
-  await page.goto('/connect');
-  await page.getByRole('button', { name: 'Start the session' }).waitFor();
-  await take('connect-phone-before');
   await session(page, () => take('connect-phone'));
 });
 await browser.close();

@@ -80,7 +80,7 @@ test('a tour of three places: board and ranking follow it, and so does a link th
   await expect(tours.getByText('Ostler ridge, Fernway junction, Millrace car park')).toBeVisible();
 
   await page.goto('/board');
-  await page.locator('.tour select').selectOption({ label: 'Three stops' });
+  await page.getByRole('combobox', { name: 'Tour' }).selectOption({ label: 'Three stops' });
   const grid = page.getByRole('grid', { name: 'Cars at chargers' });
   await expect(grid.getByRole('heading', { level: 2 })).toHaveText([
     'Ostler ridge',

@@ -6,6 +6,7 @@ import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
 import CheckCar from './CheckCar.vue';
 import BoardRow from './BoardRow.vue';
+import TourChoice from './TourChoice.vue';
 import { told } from './told';
 import { useNear } from './useNear';
 import { listed, say } from '@/words/say';
@@ -221,6 +222,7 @@ async function move(event: KeyboardEvent, row: number, column: number): Promise<
     <div class="row head" role="row">
       <span role="columnheader" class="kicker">
         <span class="sr-only">{{ say('board.chargers') }}</span>
+        <span v-if="garage.tours.length > 0" class="tours"><TourChoice /></span>
         <button type="button" class="text-button by" @click="board.rows = board.rows === 'place' ? 'kind' : 'place'">
           {{ board.rows === 'place' ? say('board.by_place') : say('board.by_kind') }}</button>{{ say('board.peak_kw') }}
       </span>
@@ -289,6 +291,10 @@ async function move(event: KeyboardEvent, row: number, column: number): Promise<
   padding: 9px 0 6px;
   border-bottom: 1.5px solid var(--ink);
   background: var(--paper);
+}
+
+.tours {
+  display: block;
 }
 
 .car {

@@ -5,6 +5,7 @@ import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
 import { say } from '@/words/say';
 import BoardStop from './BoardStop.vue';
+import TourChoice from './TourChoice.vue';
 import CheckCar from './CheckCar.vue';
 import { useNear } from './useNear';
 
@@ -40,6 +41,7 @@ watch(
 
 <template>
   <div v-if="car" class="phone" role="group" :aria-label="say('board.grid')">
+    <TourChoice />
     <div class="cars" role="group" :aria-label="say('board.one_car')">
       <button
         v-for="v in garage.cars"

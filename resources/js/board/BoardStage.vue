@@ -20,10 +20,6 @@ const garage = useGarage();
 const rail = useRail();
 const isEmpty = computed(() => garage.vehicles.length === 0);
 const account = useAccount();
-const tour = computed({
-  get: () => garage.tour?.id ?? '',
-  set: (id: string) => (garage.tourId = id === '' ? null : id),
-});
 const terms = useTerms();
 const isWide = useMediaQuery('(width > 1000px)');
 const isNarrow = useMediaQuery('(width <= 720px)');
@@ -104,13 +100,6 @@ watch([() => board.kit, () => board.policy], () => rail.refresh());
             >
           </Said>
         </p>
-        <label v-if="garage.tours.length > 0" class="tour">
-          {{ say('tours.choose') }}
-          <select v-model="tour">
-            <option value="">{{ say('tours.all') }}</option>
-            <option v-for="t in garage.tours" :key="t.id" :value="t.id">{{ t.name }}</option>
-          </select>
-        </label>
         <BoardPhone v-if="isNarrow" @choose="choose" />
         <BoardMatrix v-else @choose="choose" />
       </template>
@@ -168,22 +157,6 @@ watch([() => board.kit, () => board.policy], () => rail.refresh());
 
 .foot .text-button {
   flex: none;
-}
-
-.tour {
-  display: block;
-  margin: 6px 0 0;
-  color: var(--ink-soft);
-  font-size: 13px;
-}
-
-.tour select {
-  padding: 2px;
-  border: 0;
-  border-bottom: 1.5px solid var(--line-strong);
-  background: var(--paper);
-  color: var(--ink);
-  font-weight: 640;
 }
 
 .kinds {

@@ -48,6 +48,9 @@ const narrows = computed(() =>
   <section class="so-far" aria-labelledby="so-far-title">
     <h2 id="so-far-title">{{ say('new_car.so_far') }}</h2>
     <p class="quiet">{{ say('new_car.so_far_how') }}</p>
+    <p v-if="narrows" class="narrows">
+      <strong>{{ say('new_car.narrow_most') }}</strong> {{ narrows }}
+    </p>
     <p v-if="joins.length === 0" class="quiet nothing">{{ say('new_car.nothing_yet') }}</p>
     <ul v-else>
       <li v-for="row in joins" :key="row.cell.outlet" :class="row.cell.outcome" :title="row.cell.why">
@@ -58,9 +61,6 @@ const narrows = computed(() =>
       </li>
     </ul>
     <p v-if="left > 0 && joins.length > 0" class="quiet">{{ say('new_car.no_joint_at', { n: left }) }}</p>
-    <p v-if="narrows">
-      <strong>{{ say('new_car.narrow_most') }}</strong> {{ narrows }}
-    </p>
     <p v-if="joins.length > 0" class="quiet small">{{ say('new_car.typical_how') }}</p>
   </section>
 </template>
@@ -102,6 +102,10 @@ li .end {
 
 .hazard .end {
   color: var(--brick-text);
+}
+
+.narrows {
+  margin-top: 8px;
 }
 
 .nothing {

@@ -1,0 +1,32 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { useGarage } from '@/stores/garage';
+import { say } from '@/words/say';
+
+/** Which tour the board follows; nothing to choose where there is none. */
+const garage = useGarage();
+const tour = computed({
+  get: () => garage.tour?.id ?? '',
+  set: (id: string) => (garage.tourId = id === '' ? null : id),
+});
+</script>
+
+<template>
+  <select v-if="garage.tours.length > 0" v-model="tour" class="tour" :aria-label="say('tours.choose')">
+    <option value="">{{ say('tours.all') }}</option>
+    <option v-for="t in garage.tours" :key="t.id" :value="t.id">{{ t.name }}</option>
+  </select>
+</template>
+
+<style scoped>
+.tour {
+  max-width: 150px;
+  padding: 2px 0;
+  border: 0;
+  border-bottom: 1.5px solid var(--line-strong);
+  background: var(--paper);
+  color: var(--ink);
+  font-size: 13px;
+  font-weight: 640;
+}
+</style>
