@@ -45,6 +45,29 @@ final class FactDays
     }
 
     /**
+     * The plate of an outlet with what its network's file says of it marked as that; what a person typed keeps its own day.
+     *
+     * @param  array<string, mixed>  $plate
+     * @param  array<string, mixed>  $file  as the network says
+     * @return array<string, mixed>
+     */
+    public static function imported(array $plate, array $file, string $day): array
+    {
+        $told = is_array($plate['origins'] ?? null) ? $plate['origins'] : [];
+        foreach (self::paths(PieceKind::Outlets, $plate) as $path) {
+            $value = data_get($plate, $path);
+            $isTheirs = $value !== null && self::same($value, data_get($file, $path));
+            if ($isTheirs && ($told[$path]['origin'] ?? null) !== Origin::Imported->value) {
+                $told[$path] = ['origin' => Origin::Imported->value, 'on' => $day];
+            } elseif (! $isTheirs && ($told[$path]['origin'] ?? null) === Origin::Imported->value) {
+                unset($told[$path]);
+            }
+        }
+
+        return $told === [] ? $plate : [...$plate, 'origins' => $told];
+    }
+
+    /**
      * The usual plate of a kind as a piece begins with it: nobody has read it yet. What its shape alone settles is not
      * doubted: every shape but one has one language, by its standard.
      *

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Networks;
 
+use App\Equipment\FactDays;
 use App\Equipment\PieceKind;
 use App\Equipment\PieceStore;
 use App\Models\NetworkImport;
@@ -209,7 +210,9 @@ final class LocationsImport
 
     private function plate(OutletChange $change): \stdClass
     {
-        return $this->pieces->plate(PieceKind::Outlets, Node::of($change->spec, $change->name), $change->name);
+        $spec = $change->file === null ? $change->spec : FactDays::imported($change->spec, $change->file->spec, now()->toDateString());
+
+        return $this->pieces->plate(PieceKind::Outlets, Node::of($spec, $change->name), $change->name);
     }
 
     /** @param  array<string, mixed>|null  $before */

@@ -97,6 +97,8 @@ final class OcpiApiTest extends TestCase
         $empty = $this->rows();
         $this->upload('import', self::locations())->assertOk();
         $first = $this->rows();
+        $imported = $this->outlet('chademo')->spec['origins'];
+        self::assertSame(['origin' => 'imported', 'on' => now()->toDateString()], $imported['max_a']);
         $next = self::locations();
         $next[0]['name'] = 'Sluice wharf north';
         $next[0]['evses'][0]['connectors'][0]['max_voltage'] = $next[0]['evses'][1]['connectors'][0]['max_voltage'] = 1000;
@@ -115,12 +117,12 @@ final class OcpiApiTest extends TestCase
         Contract::holds('POST', '/ocpi/imports/{import}/undo', $undone);
         self::assertSame(['chademo'], $undone->json('kept'));
         $chademo->refresh();
-        self::assertEquals([150, 190], [$chademo->spec['min_v'], $chademo->spec['max_a']], 'typed since');
+        self::assertEquals([150, 190, 'read'], [$chademo->spec['min_v'], $chademo->spec['max_a'], $chademo->spec['origins']['max_a']['origin']], 'typed since');
         $this->postJson("/api/ocpi/imports/{$newest}/undo")->assertNotFound();
 
         // The rest is as it was, and the first one goes as a whole but for what was typed on.
         self::assertSame(['Sluice wharf', 920, 'type2, 22 kW'], [Place::query()->latest('id')->firstOrFail()->name, $this->outlet('ccs1, 350 kW')->spec['max_v'], $this->outlet('type2, 22 kW')->name]);
-        $this->putJson("/api/pieces/outlets/{$chademo->ulid}", ['version' => $chademo->version, 'changes' => ['min_v' => null, 'max_a' => 125, 'origins' => null]])->assertOk();
+        $this->putJson("/api/pieces/outlets/{$chademo->ulid}", ['version' => $chademo->version, 'changes' => ['min_v' => null, 'max_a' => 125, 'origins' => $imported]])->assertOk();
         self::assertSame($first, $this->rows());
         $this->putJson("/api/pieces/outlets/{$chademo->ulid}", ['version' => $chademo->version + 1, 'changes' => ['min_v' => 150]])->assertOk();
         self::assertSame(['chademo', 'Sluice wharf'], $this->postJson("/api/ocpi/imports/{$oldest}/undo")->assertOk()->json('kept'));
