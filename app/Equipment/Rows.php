@@ -16,6 +16,8 @@ final class Rows
 {
     private const KIND = 'kind:';
 
+    private const CLOSED = 'hubs';
+
     /** @var array<string, Outlet>|null by id */
     private ?array $kinds = null;
 
@@ -92,8 +94,10 @@ final class Rows
         if ($this->kinds === null) {
             $this->kinds = [];
             foreach (self::shipped() as $kind) {
+                // Who may start is a matter of a place: but for closed hubs, a kind is looked at as if it were open to everyone.
+                $outlet = $kind['group'] === self::CLOSED ? $kind['outlet'] : ['access' => ['kind' => 'open']] + $kind['outlet'];
                 $row = new Outlet;
-                $row->setRawAttributes(['ulid' => self::KIND.$kind['id'], 'name' => $kind['name'], 'blurb' => $kind['seen'], 'version' => 1, 'origin' => null, 'spec' => json_encode($kind['outlet'], JSON_THROW_ON_ERROR)], true);
+                $row->setRawAttributes(['ulid' => self::KIND.$kind['id'], 'name' => $kind['name'], 'blurb' => $kind['seen'], 'version' => 1, 'origin' => null, 'spec' => json_encode($outlet, JSON_THROW_ON_ERROR)], true);
                 $this->kinds[$row->ulid] = $row;
             }
         }

@@ -88,6 +88,8 @@ test('a tour of three places: board and ranking follow it, and so does a link th
     'Millrace car park',
   ]);
   await expect(grid.getByRole('columnheader')).toHaveCount(2);
+  // What its best answers go through: the AC adapter at the car park, the DC adapter at the junction.
+  await expect(page.getByText('To pack for this tour: A1 · Tenon T-11, A2 · Gudgeon G-2')).toBeVisible();
   await page.getByRole('button', { name: 'Sorrel at Fernway 350:' }).click();
   await page.keyboard.press('2');
   await page.getByText('Where to go', { exact: true }).click();

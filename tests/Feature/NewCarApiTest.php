@@ -93,6 +93,11 @@ final class NewCarApiTest extends TestCase
         Contract::holds('POST', '/forecast', $this->postJson('/api/forecast', ['chains' => [$question]])->assertOk());
         Contract::holds('POST', '/ranking', $this->postJson('/api/ranking', ['vehicle' => $car])->assertOk());
         self::assertCount(count($kinds), (array) $this->getJson('/api/garage/plates')->json('outlets'));
+        // A car that was read in full charges there, with nothing left to check; at a closed hub one has to be admitted.
+        $full = ['name' => 'Full', 'blurb' => '', 'spec' => Vehicle::query()->where('name', 'Brindle')->firstOrFail()->spec];
+        $read = $this->postJson('/api/pieces/vehicles', $full)->json('id');
+        $at = fn (string $kind): string => $this->postJson('/api/fit', ['outlet' => $kind, 'vehicle' => $read, 'adapters' => []])->json('outcome');
+        self::assertSame(['charges', 'no_joint'], [$at('kind:ccs1-350-500a'), $at('kind:hub-third')]);
         // A kind stands nowhere: nobody can plug in there, and nobody can change it.
         $this->postJson('/api/sessions', [...$question, 'adapters' => []])->assertStatus(422)->assertJsonStructure(['errors' => ['outlet']]);
         $this->putJson('/api/pieces/outlets/kind:socket-5-15', ['version' => 1, 'name' => 'mine'])->assertNotFound();

@@ -13,6 +13,7 @@ import BoardLegend from './BoardLegend.vue';
 import BoardMatrix from './BoardMatrix.vue';
 import BoardPhone from './BoardPhone.vue';
 import IdentifyKey from './IdentifyKey.vue';
+import PackLine from './PackLine.vue';
 import WhyPanel from './WhyPanel.vue';
 
 const board = useBoard();
@@ -100,6 +101,7 @@ watch([() => board.kit, () => board.policy], () => rail.refresh());
             >
           </Said>
         </p>
+        <PackLine />
         <BoardPhone v-if="isNarrow" @choose="choose" />
         <BoardMatrix v-else @choose="choose" />
       </template>

@@ -229,7 +229,7 @@ export const en = {
     '{car} Then every kind of charger is answered here, before any place is entered. Places and adapters are added in the {kit}.',
   'board.begin_car': 'Say what you know of it: six questions, two minutes.',
   'board.kinds':
-    'There is no place in this garage yet: these are the kinds of charger, with their usual plates. Add your own places in the {kit}.',
+    'There is no place in this garage yet: these are the kinds of charger, with their usual plates, as if open to everyone. Add your own places in the {kit}.',
   'board.one_car': 'Whose stops',
   'board.title': 'Board: which car at which charger',
   'board.grid': 'Cars at chargers',
@@ -656,6 +656,8 @@ export const en = {
   'tours.cars': 'Cars that go (none chosen: every one)',
   'tours.every_car': 'every car',
   'tours.gone': 'put aside',
+  'tours.pack': 'To pack for this tour: {pieces}.',
+  'tours.pack_nothing': 'Nothing to pack for this tour: no answer goes through an adapter of yours.',
   'tours.choose': 'Tour',
   'tours.all': 'every place',
   // Among many.
