@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Files;
 
+use Harmozon\Core\Chain\Assumed;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Equipment\Vehicle;
 use Harmozon\Core\Forecast\AdapterPassed;
@@ -240,6 +241,7 @@ final readonly class ForecastWriter
             'outcome' => $forecast->answer->outcome->value,
             'title' => $this->voice->begin($forecast->answer->word()),
             'minutes' => FitWriter::rounded($forecast->minutes),
+            'about' => $forecast->isGiven() && Assumed::ofSession($forecast->answer->chain) !== [],
             'plug_kwh' => round($forecast->plugKwh, 1),
             'peak_kw' => round($forecast->peakKw, 1),
             'soc_end' => round($forecast->socEnd, 1),

@@ -1858,6 +1858,7 @@ export interface components {
             adapters: string[];
             outcome: components["schemas"]["Outcome"];
             minutes: components["schemas"]["NumberOrNull"];
+            about: components["schemas"]["About"];
             plug_kwh: number;
             peak_kw: number;
             soc_end: number;

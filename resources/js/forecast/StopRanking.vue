@@ -61,7 +61,9 @@ function keepBeside(stop: Stop): void {
           <span class="quiet place">{{ place(s.outlet) }}</span>
           <span class="reason">{{ s.reasons[order] }}</span>
         </div>
-        <span class="figures number">{{ duration(s.minutes) }}</span>
+        <span class="figures number">{{
+          s.about ? say('figure.about', { figure: duration(s.minutes) }) : duration(s.minutes)
+        }}</span>
         <span class="figures number">{{
           s.amount === null ? say('figure.unknown') : money(s.amount, s.currency)
         }}</span>

@@ -41,7 +41,7 @@ export function promised(power: Power | undefined): string {
   return power?.expected_peak_kw === null
     ? say('figure.between_kw', { low: kw(low), high: kw(high) })
     : kw(low) === kw(high)
-      ? say('figure.kw', { n: say('figure.about', { kw: kw(high) }) })
+      ? say('figure.kw', { n: say('figure.about', { figure: kw(high) }) })
       : say('figure.about_kw', { kw: kw(power?.expected_peak_kw), low: kw(low), high: kw(high) });
 }
 
@@ -55,7 +55,7 @@ interface Power {
 /** A span as it is read at a glance; one figure where its ends are written alike. */
 export function span(low: number, high: number, write: (n: number) => string = kw): string {
   return write(low) === write(high)
-    ? say('figure.about', { kw: write(high) })
+    ? say('figure.about', { figure: write(high) })
     : say('figure.span', { low: write(low), high: write(high) });
 }
 

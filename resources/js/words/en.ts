@@ -15,7 +15,7 @@ export const en = {
   'figure.amps': '{n} A',
   'figure.at_most': 'at most {kw} kW',
   'figure.kw': '{n} kW',
-  'figure.about': 'about {kw}',
+  'figure.about': 'about {figure}',
   'figure.span': '{low}–{high}',
   'figure.up_to': 'up to {kw}',
   'figure.about_kw': 'about {kw} kW ({low}–{high})',
