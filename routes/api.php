@@ -54,6 +54,7 @@ Route::middleware(['auth', MayAct::class])->name('api.')->group(static function 
     Route::get('garage/plates', [GarageController::class, 'plates'])->name('garage.plates');
     Route::get('terms', [GarageController::class, 'terms'])->name('terms');
     Route::get('board', [FitController::class, 'board'])->name('board');
+    Route::get('tours/{tour}/pack', [FitController::class, 'pack'])->name('tour.pack');
     Route::post('fit', [FitController::class, 'fit'])->name('fit');
     Route::post('forecast', [ForecastController::class, 'forecast'])->name('forecast');
     Route::post('ranking', [ForecastController::class, 'ranking'])->name('ranking');

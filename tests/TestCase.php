@@ -55,4 +55,10 @@ abstract class TestCase extends LaravelTestCase
     {
         return $this->app->make(CurrentGarage::class)->open((int) $user->garage_id, $look);
     }
+
+    /** The day it is at the demo garage. */
+    protected function today(): string
+    {
+        return now('America/New_York')->toDateString();
+    }
 }

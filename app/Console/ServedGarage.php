@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Equipment\ShippedKinds;
 use GuzzleHttp\Client;
 use GuzzleHttp\Cookie\CookieJar;
 use Harmozon\Core\Files\CaseReader;
@@ -105,10 +106,7 @@ final class ServedGarage
     {
         /** @var array{vehicles: list<array{spec: array<string, mixed>}>, adapters: list<mixed>, places: list<array{outlets: list<mixed>}>} $demo */
         $demo = json_decode((string) file_get_contents(database_path('demo/lanternfish.json')), true, flags: JSON_THROW_ON_ERROR);
-        /** @var array{kinds: list<array{outlet: array<string, mixed>}>} $chargers */
-        $chargers = json_decode((string) file_get_contents(base_path('core/catalogue/charger-kinds.json')), true, flags: JSON_THROW_ON_ERROR);
-        /** @var array{kinds: list<array{adapter: array<string, mixed>}>} $kinds */
-        $kinds = json_decode((string) file_get_contents(base_path('core/catalogue/adapter-kinds.json')), true, flags: JSON_THROW_ON_ERROR);
+        [$chargers, $adapters] = [ShippedKinds::chargers(), ShippedKinds::adapters()];
         $own = array_sum(array_map(static fn (array $p): int => count($p['outlets']), $demo['places']));
         $sound = ['certification' => 'certified', 'recalled' => false, 'damaged' => false];
         $some = static fn (string $of, int $count): array => $count < 1 ? [] : array_map(static fn (int $i): string => "{$of}{$i}", range(1, $count));
@@ -118,10 +116,10 @@ final class ServedGarage
         return [
             'format' => CaseReader::GARAGE_FORMAT, 'version' => CaseReader::NEWEST_GARAGE,
             'vehicles' => array_map(static fn (string $id, int $i): array => [...$at($demo['vehicles'], $i)['spec'], 'id' => $id, 'name' => $id], $ids = $some('car', self::CARS - count($demo['vehicles'])), array_keys($ids)),
-            'adapters' => array_map(static fn (string $id, int $i): array => [...$at($kinds['kinds'], $i)['adapter'], ...$sound, 'id' => $id, 'name' => $id, 'tag' => "B{$i}"], $ids = $some('adapter', self::ADAPTERS - count($demo['adapters'])), array_keys($ids)),
+            'adapters' => array_map(static fn (string $id, int $i): array => [...$at($adapters, $i)['adapter'], ...$sound, 'id' => $id, 'name' => $id, 'tag' => "B{$i}"], $ids = $some('adapter', self::ADAPTERS - count($demo['adapters'])), array_keys($ids)),
             'places' => array_map(static fn (string $id): array => ['id' => $id, 'name' => $id], $places),
             'outlets' => array_map(
-                static fn (string $id, int $i): array => [...$at($chargers['kinds'], $i)['outlet'], 'id' => $id, 'name' => $id, 'place' => $places[intdiv($i, self::OUTLETS_A_PLACE)]],
+                static fn (string $id, int $i): array => [...$at($chargers, $i)['outlet'], 'id' => $id, 'name' => $id, 'place' => $places[intdiv($i, self::OUTLETS_A_PLACE)]],
                 $ids = $some('outlet', self::OUTLETS - $own), array_keys($ids),
             ),
         ];

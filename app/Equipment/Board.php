@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Equipment;
 
+use App\Models\Outlet;
+use App\Models\Tour;
 use App\Models\Vehicle;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Equipment\Adapter as CoreAdapter;
@@ -12,8 +14,10 @@ use Harmozon\Core\Files\FitWriter;
 use Harmozon\Core\Fit\AdapterPolicy;
 use Harmozon\Core\Fit\Board as CoreBoard;
 use Harmozon\Core\Fit\Fitter;
+use Harmozon\Core\Fit\Packing;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
+use Illuminate\Support\Collection;
 
 /** The cars of the garage at its outlets: all of them, or those in view. */
 final class Board
@@ -42,11 +46,46 @@ final class Board
             $outlets !== null => $this->rows->those($outlets),
             default => $this->rows->inOrder(),
         };
+        self::mustBeFew($rows, $cars);
+
+        return array_map($this->writer->cell(...), iterator_to_array($this->of($kit, $policy, $conditions, $cars, $rows)->answers(), false));
+    }
+
+    /**
+     * What to pack for a tour, of one's own kit.
+     *
+     * @return list<string> public ids
+     *
+     * @throws FieldError when so many pairs are not answered at once
+     */
+    public function pack(Tour $tour, AdapterPolicy $policy, Conditions $conditions): array
+    {
+        $kit = $this->crate->kit($this->crate->adapters());
+        $cars = Vehicle::inOrder($tour->vehicles() === [] ? null : $tour->vehicles());
+        $rows = $this->rows->along($tour);
+        self::mustBeFew($rows, $cars);
+
+        return array_map(static fn (CoreAdapter $a): string => $a->id, Packing::of($this->of($kit, $policy, $conditions, $cars, $rows)->answers(), $kit));
+    }
+
+    /**
+     * @param  list<CoreAdapter>  $kit
+     * @param  Collection<int, Vehicle>  $cars
+     * @param  Collection<int, Outlet>  $rows
+     */
+    private function of(array $kit, AdapterPolicy $policy, Conditions $conditions, Collection $cars, Collection $rows): CoreBoard
+    {
+        return new CoreBoard(new Fitter(CoreBoard::distinct($kit, $conditions), $conditions, $policy), $cars->map($this->crate->vehicle(...)), $rows->map($this->crate->outlet(...)));
+    }
+
+    /**
+     * @param  Collection<int, Outlet>  $rows
+     * @param  Collection<int, Vehicle>  $cars
+     */
+    private static function mustBeFew(Collection $rows, Collection $cars): void
+    {
         if (count($rows) * count($cars) > self::MOST_PAIRS) {
             throw FieldError::at('outlets', Message::of('app.too_many_pairs', most: Amount::count(self::MOST_PAIRS)));
         }
-        $board = new CoreBoard(new Fitter(CoreBoard::distinct($kit, $conditions), $conditions, $policy), $cars->map($this->crate->vehicle(...)), $rows->map($this->crate->outlet(...)));
-
-        return array_map($this->writer->cell(...), iterator_to_array($board->answers(), false));
     }
 }

@@ -11,6 +11,7 @@ use App\Models\Piece;
 use App\Models\Place;
 use App\Models\Tour;
 use App\Models\Vehicle;
+use Harmozon\Core\Chain\FactOwner;
 
 /** What a garage is made of, as it is named in an address. */
 enum PieceKind: string
@@ -44,6 +45,17 @@ enum PieceKind: string
             self::Outlets => 5000,
             self::Places => 2000,
             self::Networks, self::Tours => 200,
+        };
+    }
+
+    /** Whose facts its plate holds; null where nobody reads facts off it. */
+    public function facts(): ?FactOwner
+    {
+        return match ($this) {
+            self::Vehicles => FactOwner::Vehicle,
+            self::Adapters => FactOwner::Adapter,
+            self::Outlets => FactOwner::Outlet,
+            self::Places, self::Networks, self::Tours => null,
         };
     }
 

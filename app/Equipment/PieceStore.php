@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Equipment;
 
+use App\Garage\CurrentGarage;
 use App\Models\Adapter;
 use App\Models\Outlet;
 use App\Models\Piece;
 use App\Models\Place;
 use Harmozon\Core\Files\EquipmentReader;
+use Harmozon\Core\Files\FactDays;
 use Harmozon\Core\Files\FieldError;
 use Harmozon\Core\Files\Node;
 use Harmozon\Core\Files\ReadFields;
@@ -23,7 +25,7 @@ final class PieceStore
     /** No figure of a plate stands as deep. */
     private const DEEPEST_PATH = 6;
 
-    public function __construct(private readonly EquipmentReader $reader)
+    public function __construct(private readonly EquipmentReader $reader, private readonly CurrentGarage $garage)
     {
     }
 
@@ -39,7 +41,7 @@ final class PieceStore
             throw FieldError::at($kind->value, Message::of('app.too_many_pieces', most: Amount::count($kind->most())));
         }
 
-        return $model::query()->create([...$this->columns($kind, self::noted($kind, [], $fields)), 'position' => $model::query()->max('position') + 1, 'version' => 1]);
+        return $model::query()->create([...$this->columns($kind, $this->noted($kind, [], $fields)), 'position' => $model::query()->max('position') + 1, 'version' => 1]);
     }
 
     /**
@@ -60,7 +62,7 @@ final class PieceStore
             if ($piece->trashed() || $piece->version !== $version) {
                 throw new OutOfDate($piece);
             }
-            $columns = $this->columns($kind, self::noted($kind, self::fieldsOf($piece), [...self::fieldsOf($piece), ...self::changed($kind, $piece, $node, $fields)]));
+            $columns = $this->columns($kind, $this->noted($kind, self::fieldsOf($piece), [...self::fieldsOf($piece), ...self::changed($kind, $piece, $node, $fields)]));
             self::mustBeKept($node, $columns['spec'] ?? null);
             $piece->update([...$columns, 'version' => $version + 1]);
 
@@ -121,17 +123,23 @@ final class PieceStore
      * @param  array<string, mixed>  $after
      * @return array<string, mixed>
      */
-    private static function noted(PieceKind $kind, array $before, array $after): array
+    private function noted(PieceKind $kind, array $before, array $after): array
     {
-        $spec = $after['spec'] ?? null;
-        if (! $kind->hasPlate() || ! is_array($spec) || array_is_list($spec)) {
+        [$of, $was, $spec] = [$kind->facts(), $before['spec'] ?? [], $after['spec'] ?? null];
+        if ($of === null || ! is_array($spec) || ! is_array($was)) {
             return $after;
         }
-        /** @var array<string, mixed> $spec */
-        $was = is_array($before['spec'] ?? null) ? $before['spec'] : [];
 
-        /** @var array<string, mixed> $was */
-        return [...$after, 'spec' => FactDays::noted($kind, $was, $spec, now()->toDateString())];
+        return [...$after, 'spec' => FactDays::noted($of, self::byName($was), self::byName($spec), $this->garage->today())];
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $plate
+     * @return array<string, mixed>
+     */
+    private static function byName(array $plate): array
+    {
+        return array_combine(array_map(strval(...), array_keys($plate)), array_values($plate));
     }
 
     /**

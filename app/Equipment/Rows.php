@@ -81,7 +81,7 @@ final class Rows
     public function groups(): array
     {
         $groups = [];
-        foreach (self::shipped() as $kind) {
+        foreach (ShippedKinds::chargers() as $kind) {
             $groups[self::KIND.$kind['id']] = $kind['group'];
         }
 
@@ -93,7 +93,7 @@ final class Rows
     {
         if ($this->kinds === null) {
             $this->kinds = [];
-            foreach (self::shipped() as $kind) {
+            foreach (ShippedKinds::chargers() as $kind) {
                 // Who may start is a matter of a place: but for closed hubs, a kind is looked at as if it were open to everyone.
                 $outlet = $kind['group'] === self::CLOSED ? $kind['outlet'] : ['access' => ['kind' => 'open']] + $kind['outlet'];
                 $row = new Outlet;
@@ -103,14 +103,5 @@ final class Rows
         }
 
         return $this->kinds;
-    }
-
-    /** @return list<array{id: string, group: string, name: string, seen: string, outlet: array<string, mixed>}> */
-    private static function shipped(): array
-    {
-        /** @var array{kinds: list<array{id: string, group: string, name: string, seen: string, outlet: array<string, mixed>}>} $document read by the core before */
-        $document = json_decode((string) file_get_contents(base_path('core/catalogue/charger-kinds.json')), true, flags: JSON_THROW_ON_ERROR);
-
-        return $document['kinds'];
     }
 }

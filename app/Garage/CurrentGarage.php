@@ -6,6 +6,7 @@ namespace App\Garage;
 
 use Harmozon\Core\Words\Units;
 use Illuminate\Contracts\Auth\Factory as Auth;
+use Illuminate\Support\Carbon;
 
 /** The garage whose records may be seen now: the signed-in user's, or the one a console task has opened. */
 final class CurrentGarage
@@ -35,6 +36,12 @@ final class CurrentGarage
     public function locale(): ?string
     {
         return $this->opened === null ? $this->member()?->locale() : null;
+    }
+
+    /** The day it is at the garage (ISO 8601); in UTC for a console task. */
+    public function today(): string
+    {
+        return Carbon::now($this->opened === null ? $this->member()?->timezone() : null)->toDateString();
     }
 
     private function member(): ?Member

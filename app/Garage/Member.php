@@ -16,4 +16,7 @@ interface Member
 
     /** How the garage writes numbers (BCP 47). */
     public function locale(): ?string;
+
+    /** Of the garage (IANA). */
+    public function timezone(): ?string;
 }

@@ -53,6 +53,11 @@ final class User extends Authenticatable implements Member
         return $this->garage?->locale;
     }
 
+    public function timezone(): ?string
+    {
+        return $this->garage?->timezone;
+    }
+
     /** Whether this is an account of a made-up garage, whose password everybody knows. */
     public function isMadeUp(): bool
     {

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace App\Networks;
 
-use App\Equipment\FactDays;
 use App\Equipment\PieceKind;
 use App\Equipment\PieceStore;
+use App\Garage\CurrentGarage;
 use App\Models\NetworkImport;
 use App\Models\Outlet;
 use App\Models\Place;
+use Harmozon\Core\Files\FactDays;
 use Harmozon\Core\Files\FieldError;
 use Harmozon\Core\Files\Node;
 use Harmozon\Core\Files\Ocpi\ChangeKind;
@@ -39,7 +40,7 @@ final class LocationsImport
     /** @var list<array<string, mixed>> of the outlets that begin */
     private array $rows = [];
 
-    public function __construct(private readonly PieceStore $pieces, private readonly NetworkTerms $terms)
+    public function __construct(private readonly PieceStore $pieces, private readonly NetworkTerms $terms, private readonly CurrentGarage $garage)
     {
     }
 
@@ -210,7 +211,7 @@ final class LocationsImport
 
     private function plate(OutletChange $change): \stdClass
     {
-        $spec = $change->file === null ? $change->spec : FactDays::imported($change->spec, $change->file->spec, now()->toDateString());
+        $spec = $change->file === null ? $change->spec : FactDays::imported($change->spec, $change->file->spec, $this->garage->today());
 
         return $this->pieces->plate(PieceKind::Outlets, Node::of($spec, $change->name), $change->name);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Adapter;
 use App\Models\Outlet;
 use App\Models\Place;
 use App\Models\Tour;
@@ -34,7 +35,7 @@ final class ManyApiTest extends TestCase
         self::assertSame([2, 2, 2, 2, 2], $kept->json('pieces.*.version'));
         foreach ($outlets as $outlet) {
             $spec = $outlet->refresh()->spec;
-            self::assertSame(['Towpath', 77, now()->toDateString()], [$spec['access']['network'], $spec['max_kw'], $spec['origins']['max_kw']['on']]);
+            self::assertSame(['Towpath', 77, $this->today()], [$spec['access']['network'], $spec['max_kw'], $spec['origins']['max_kw']['on']]);
         }
         $put($outlets->map(static fn (Outlet $o): array => ['id' => $o->ulid, 'version' => 2, 'changes' => [
             'access.network' => $before[$o->ulid]['access']['network'] ?? null, 'max_kw' => $before[$o->ulid]['max_kw'] ?? null, 'origins' => null,
@@ -72,6 +73,18 @@ final class ManyApiTest extends TestCase
         // A place that was put aside is no stop any more; the tour still knows it.
         Place::query()->where('name', 'Ostler quay')->firstOrFail()->delete();
         self::assertCount(6, $this->postJson('/api/ranking', ['vehicle' => $van, 'tour' => $tour->ulid])->json('stops'));
+    }
+
+    public function test_what_to_pack_for_a_tour_is_told_in_the_order_of_the_kit(): void
+    {
+        $tour = Tour::query()->firstOrFail()->ulid;
+        $pack = $this->getJson("/api/tours/{$tour}/pack")->assertOk();
+        Contract::holds('GET', '/tours/{tour}/pack', $pack);
+        $tags = static fn (array $ids): array => array_map(static fn (string $id): string => Adapter::query()->where('ulid', $id)->firstOrFail()->tag, $ids);
+        // The yard's socket takes a portable supply each, the junction A1, the second generation at the quay A3.
+        self::assertSame(['A1', 'A3', 'P1', 'P2'], $tags($pack->json('adapters')));
+        $this->getJson('/api/tours/nobody/pack')->assertNotFound();
+        $this->getJson("/api/tours/{$tour}/pack?policy=none")->assertStatus(422);
     }
 
     public function test_a_tour_keeps_its_order_and_nothing_else(): void

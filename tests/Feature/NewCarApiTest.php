@@ -117,7 +117,7 @@ final class NewCarApiTest extends TestCase
         self::assertSame('typical', $spec()['origins']['pack.voltage_by_soc']['origin']);
 
         $this->putJson("/api/pieces/vehicles/{$car}", ['version' => 1, 'changes' => ['pack.voltage_by_soc' => [[0, 340], [100, 440]]]])->assertOk();
-        self::assertSame(['origin' => 'read', 'on' => now()->toDateString()], $spec()['origins']['pack.voltage_by_soc']);
+        self::assertSame(['origin' => 'read', 'on' => $this->today()], $spec()['origins']['pack.voltage_by_soc']);
         self::assertEquals($plate['origins']['charge_curve_kw'], $spec()['origins']['charge_curve_kw']);
 
         $this->putJson("/api/pieces/vehicles/{$car}", ['version' => 2, 'changes' => ['pack.voltage_by_soc' => $plate['pack']['voltage_by_soc'], 'origins' => $plate['origins']]])->assertOk();
@@ -152,6 +152,6 @@ final class NewCarApiTest extends TestCase
         $this->putJson("/api/pieces/outlets/{$outlet}", ['version' => 1, 'changes' => ['origins' => $read, 'access.kind' => 'open']])->assertOk();
         self::assertSame([false, []], [$fit()['about'], $fit()['rests_on']]);
         self::assertNotSame('unverified', $fit()['outcome']);
-        self::assertSame(now()->toDateString(), Outlet::query()->where('ulid', $outlet)->firstOrFail()->spec['origins']['max_v']['on']);
+        self::assertSame($this->today(), Outlet::query()->where('ulid', $outlet)->firstOrFail()->spec['origins']['max_v']['on']);
     }
 }

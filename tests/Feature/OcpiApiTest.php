@@ -98,7 +98,7 @@ final class OcpiApiTest extends TestCase
         $this->upload('import', self::locations())->assertOk();
         $first = $this->rows();
         $imported = $this->outlet('chademo')->spec['origins'];
-        self::assertSame(['origin' => 'imported', 'on' => now()->toDateString()], $imported['max_a']);
+        self::assertSame(['origin' => 'imported', 'on' => $this->today()], $imported['max_a']);
         $next = self::locations();
         $next[0]['name'] = 'Sluice wharf north';
         $next[0]['evses'][0]['connectors'][0]['max_voltage'] = $next[0]['evses'][1]['connectors'][0]['max_voltage'] = 1000;

@@ -99,7 +99,7 @@ final class PlateFieldsTest extends TestCase
 
         self::assertEquals([
             'input' => 'ccs1', 'output' => 'j3400', 'plate' => ['max_v' => 500],
-            'origins' => ['plate.max_v' => ['origin' => 'read', 'on' => now()->toDateString()]],
+            'origins' => ['plate.max_v' => ['origin' => 'read', 'on' => $this->today()]],
         ], $this->spec('adapter', $id));
         $this->getJson('/api/board')->assertOk();
     }

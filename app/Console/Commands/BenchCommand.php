@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Console\ServedGarage;
+use App\Equipment\ShippedKinds;
 use App\Files\TextInput;
 use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Chain\Conditions;
@@ -220,12 +221,12 @@ final class BenchCommand extends Command
     {
         $demo = Node::fromJson((string) file_get_contents(database_path('demo/lanternfish.json')))->objects('vehicles');
         $reader = new EquipmentReader;
-        $kinds = Node::fromJson((string) file_get_contents(base_path('core/catalogue/charger-kinds.json')))->objects('kinds');
+        $kinds = ShippedKinds::chargers();
 
         return new GarageFile(
             array_map(static fn (int $i): Vehicle => $reader->vehicle($demo[$i % count($demo)]->object('spec')->with(['id' => "car{$i}", 'name' => "car{$i}"])), range(1, self::CARS)),
             array_slice($catalogue->forSale(), 0, self::ADAPTERS),
-            array_map(static fn (int $i): Outlet => $reader->outlet($kinds[$i % count($kinds)]->object('outlet')->with(['id' => "outlet{$i}", 'name' => "outlet{$i}"])), range(1, self::OUTLETS)),
+            array_map(static fn (int $i): Outlet => $reader->outlet(Node::of($kinds[$i % count($kinds)]['outlet'])->with(['id' => "outlet{$i}", 'name' => "outlet{$i}"])), range(1, self::OUTLETS)),
             AdapterPolicy::Certified,
             new Conditions,
         );

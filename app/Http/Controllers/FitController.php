@@ -6,8 +6,10 @@ namespace App\Http\Controllers;
 
 use App\Equipment\Board;
 use App\Equipment\Crate;
+use App\Http\Requests\BoardRequest;
 use App\Http\Requests\CellsRequest;
 use App\Http\Requests\FitRequest;
+use App\Models\Tour;
 use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Files\FitWriter;
@@ -25,6 +27,14 @@ final class FitController extends Controller
             'policy' => $policy->value,
             'cells' => $board->cells($crate->chosen($kit, $catalogue), $policy, (new Conditions)->setUp($crate->networks()), $request->outlets(), $request->vehicles(), $request->first()),
         ]);
+    }
+
+    /** What to pack for a tour. */
+    public function pack(BoardRequest $request, Board $board, Crate $crate, string $tour): JsonResponse
+    {
+        $found = Tour::query()->where('ulid', $tour)->firstOrFail();
+
+        return response()->json(['adapters' => $board->pack($found, $request->policy(), (new Conditions)->setUp($crate->networks()))]);
     }
 
     public function fit(FitRequest $request, FitWriter $writer, Catalogue $catalogue): JsonResponse

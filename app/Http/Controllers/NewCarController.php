@@ -6,10 +6,12 @@ namespace App\Http\Controllers;
 
 use App\Equipment\Crate;
 use App\Equipment\Rows;
+use App\Garage\CurrentGarage;
 use App\Models\Outlet;
 use Harmozon\Core\Catalogue\CarKinds;
 use Harmozon\Core\Catalogue\CarQuestion;
 use Harmozon\Core\Catalogue\Catalogue;
+use Harmozon\Core\Catalogue\OnboardCharger;
 use Harmozon\Core\Catalogue\PackClass;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Equipment\Vehicle;
@@ -38,16 +40,17 @@ final class NewCarController extends Controller
         ], $kinds->classes)]);
     }
 
-    public function draft(Request $request, NewCar $newCar, EquipmentReader $reader, Rows $rows): JsonResponse
+    public function draft(Request $request, NewCar $newCar, EquipmentReader $reader, Rows $rows, CurrentGarage $garage, CarKinds $kinds): JsonResponse
     {
         $answers = $newCar->answers(Node::of(array_filter($request->json()->all(), is_string(...), ARRAY_FILTER_USE_KEY)));
-        $plate = $newCar->plate($answers, now()->toDateString());
+        $plate = $newCar->plate($answers, $garage->today());
         $cells = $plate === null ? [] : $this->cells($reader->vehicle(Node::of(
             ['id' => 'new', 'name' => 'new', ...(array) json_decode((string) json_encode($plate), true)],
         )), $rows);
 
         return response()->json([
             'asks' => array_map(static fn (CarQuestion $q): string => $q->value, $answers->asks()),
+            'onboard' => array_map(static fn (OnboardCharger $o): array => ['kw' => $o->kw, 'phases' => $o->phases], $kinds->onboardChargers($answers)),
             'plate' => $plate,
             'rows' => array_column($cells, 'row'),
             'narrows' => array_map(static fn (CarQuestion $q): string => $q->value, Narrowing::first($answers, array_column($cells, 'answer'))),

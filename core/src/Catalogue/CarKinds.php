@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Catalogue;
 
+use Harmozon\Core\Equipment\CouplerFamily;
 use Harmozon\Core\Equipment\Curve;
 
 /** What is usual among cars: ours, with its spread. It stands in for what nobody has read yet. */
@@ -18,6 +19,7 @@ final readonly class CarKinds
      * @param  list<PackClass>  $classes
      * @param  list<PackSize>  $sizes  from the smallest up
      * @param  list<CarKind>  $kinds
+     * @param  list<OnboardCharger>  $onboardChargers  from the weakest up
      * @param  Curve  $lowestV  of any pack
      * @param  Curve  $highestV  of any pack
      */
@@ -25,10 +27,19 @@ final readonly class CarKinds
         public array $classes,
         private array $sizes,
         private array $kinds,
+        private array $onboardChargers,
         public Curve $lowestV,
         public Curve $highestV,
-        private TypicalFigure $onboardKw,
+        public TypicalFigure $onboardKw,
     ) {
+    }
+
+    /** @return list<OnboardCharger> those that a car with these inlets may have */
+    public function onboardChargers(CarAnswers $answers): array
+    {
+        $isSingle = array_filter($answers->faces, static fn (CouplerFamily $f): bool => CarAnswers::hasAc($f) && CarAnswers::phasesOf($f) === null) === [];
+
+        return array_values(array_filter($this->onboardChargers, static fn (OnboardCharger $o): bool => $o->isSingle === $isSingle));
     }
 
     public function class(?string $id): ?PackClass
@@ -66,11 +77,6 @@ final readonly class CarKinds
     public function curveKw(?string $class, ?float $usableKwh, ?float $peakKw): TypicalCurve
     {
         return $this->kind($class, $usableKwh)->shape->times($this->peakKw($class, $usableKwh, $peakKw));
-    }
-
-    public function onboardKw(): TypicalFigure
-    {
-        return $this->onboardKw;
     }
 
     private function kind(?string $class, ?float $usableKwh): CarKind

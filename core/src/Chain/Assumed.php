@@ -17,7 +17,7 @@ use Harmozon\Core\Equipment\Supply;
 final readonly class Assumed
 {
     /** By what the power rests on; what a session takes into the pack is the energy's. */
-    private const DC = [Fact::PackV, Fact::ChargeCurve, Fact::InletA, Fact::InletKw, Fact::StationA, Fact::StationKw];
+    private const DC = [Fact::PackV, Fact::ChargeCurve, Fact::InletA, Fact::InletKw, Fact::StationA, Fact::StationKw, Fact::CabinetKw];
 
     private const AC = [Fact::AcA, Fact::AcKw, Fact::SupplyA, Fact::StationA, Fact::StationKw];
 
@@ -75,6 +75,15 @@ final readonly class Assumed
         return $this->put($chain, $this->fact === Fact::UsableKwh ? $this->origin->low : $this->origin->high);
     }
 
+    /**
+     * The chain at the end of this fact's spread at which most amps flow: for a pack the fewest volts. What a piece may be asked
+     * to carry is judged by that.
+     */
+    public function hungrier(Chain $chain): Chain
+    {
+        return $this->fact === Fact::PackV ? $this->slower($chain) : $this->faster($chain);
+    }
+
     /** Without a known spread the fact stays as it is. */
     private function put(Chain $chain, float|Curve|null $value): Chain
     {
@@ -102,6 +111,7 @@ final readonly class Assumed
             Fact::UsableKwh => $chain->of(vehicle: $vehicle->withPack(new Pack($value, $vehicle->pack->voltageBySoc))),
             Fact::StationA => $chain->of(outlet: $outlet->limitedTo($value, $outlet->maxKw)),
             Fact::StationKw => $chain->of(outlet: $outlet->limitedTo($outlet->maxA, $value)),
+            Fact::CabinetKw => $chain->of(outlet: $outlet->fedBy($outlet->cabinet?->of($value))),
             Fact::SupplyA => $chain->of(outlet: $outlet->suppliedBy(new Supply($outlet->supply?->volts, $value, $outlet->supply?->phases))),
             Fact::InletA => $dc === null ? $chain : $chain->through($chain->inlet->withDc($dc->limitedTo($value, $dc->maxKw))),
             Fact::InletKw => $dc === null ? $chain : $chain->through($chain->inlet->withDc($dc->limitedTo($dc->maxA, $value))),

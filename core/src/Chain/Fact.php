@@ -65,7 +65,12 @@ enum Fact: string
     {
         $inlet = preg_replace('/^inlets\.\d+\./', '', $path);
         foreach (self::cases() as $fact) {
-            if ($fact->owner() !== FactOwner::Adapter && $fact->path() === ($fact->owner() === FactOwner::Inlet ? $inlet : $path) && ($fact->owner() !== FactOwner::Inlet || $inlet !== $path)) {
+            $isThere = match ($fact->owner()) {
+                FactOwner::Vehicle, FactOwner::Outlet => $fact->path() === $path,
+                FactOwner::Inlet => $inlet !== $path && $fact->path() === $inlet,
+                FactOwner::Adapter => false,
+            };
+            if ($isThere) {
                 return $fact;
             }
         }
@@ -127,7 +132,7 @@ enum Fact: string
     public function mayBeTypical(): bool
     {
         return in_array($this, [
-            self::PackV, self::UsableKwh, self::ChargeCurve, self::InletA, self::InletKw, self::AcA, self::AcKw, self::StationA, self::StationKw, self::SupplyA,
+            self::PackV, self::UsableKwh, self::ChargeCurve, self::InletA, self::InletKw, self::AcA, self::AcKw, self::StationA, self::StationKw, self::SupplyA, self::CabinetKw,
         ], true);
     }
 

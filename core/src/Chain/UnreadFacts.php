@@ -17,50 +17,56 @@ final class UnreadFacts
     /** @return int how many */
     public static function ofVehicle(Vehicle $vehicle): int
     {
-        $takesDc = array_filter($vehicle->inlets, static fn (Inlet $i): bool => $i->dc !== null) !== [];
-        $facts = ['pack.usable_kwh' => $vehicle->pack->usableKwh, ...($takesDc ? ['pack.voltage_by_soc' => $vehicle->pack->voltageBySoc, 'charge_curve_kw' => $vehicle->chargeCurveKw] : [])];
+        $count = self::isUnread(Fact::UsableKwh, $vehicle->pack->usableKwh, $vehicle->origins);
+        if (array_filter($vehicle->inlets, static fn (Inlet $i): bool => $i->dc !== null) !== []) {
+            $count += self::isUnread(Fact::PackV, $vehicle->pack->voltageBySoc, $vehicle->origins) + self::isUnread(Fact::ChargeCurve, $vehicle->chargeCurveKw, $vehicle->origins);
+        }
         foreach ($vehicle->inlets as $i => $inlet) {
+            $at = "inlets.{$i}.";
             if ($inlet->dc !== null) {
-                $facts += ["inlets.{$i}.dc.signalling" => $inlet->dc->signalling, "inlets.{$i}.dc.max_v" => $inlet->dc->maxV, "inlets.{$i}.dc.max_a" => $inlet->dc->maxA];
+                foreach ([[Fact::VehicleLanguages, $inlet->dc->signalling], [Fact::InletMaxV, $inlet->dc->maxV], [Fact::InletA, $inlet->dc->maxA]] as [$fact, $value]) {
+                    $count += self::isUnread($fact, $value, $vehicle->origins, $at);
+                }
             }
             if ($inlet->ac !== null) {
-                $facts += [
-                    "inlets.{$i}.ac.min_v" => $inlet->ac->minV, "inlets.{$i}.ac.max_v" => $inlet->ac->maxV, "inlets.{$i}.ac.max_kw" => $inlet->ac->maxKw, "inlets.{$i}.ac.phases" => $inlet->ac->phases,
-                ];
+                foreach ([[Fact::AcMinV, $inlet->ac->minV], [Fact::AcMaxV, $inlet->ac->maxV], [Fact::AcKw, $inlet->ac->maxKw], [Fact::AcPhases, $inlet->ac->phases]] as [$fact, $value]) {
+                    $count += self::isUnread($fact, $value, $vehicle->origins, $at);
+                }
             }
         }
 
-        return self::count($facts, $vehicle->origins);
+        return $count;
     }
 
     /** @return int how many */
     public static function ofOutlet(Outlet $outlet): int
     {
         $facts = $outlet->current === CurrentKind::Ac
-            ? ['supply.volts' => $outlet->mainsV(), 'supply.amps' => $outlet->supply->amps ?? $outlet->maxA, 'supply.phases' => $outlet->supply?->phases]
-            : ['min_v' => $outlet->minV, 'max_v' => $outlet->maxV, 'max_a' => $outlet->maxA, 'max_kw' => $outlet->maxKw, 'signalling' => $outlet->signalling];
+            ? [[Fact::SupplyV, $outlet->mainsV()], [Fact::SupplyA, $outlet->supply->amps ?? $outlet->maxA], [Fact::SupplyPhases, $outlet->supply?->phases]]
+            : [[Fact::StationMinV, $outlet->minV], [Fact::StationMaxV, $outlet->maxV], [Fact::StationA, $outlet->maxA], [Fact::StationKw, $outlet->maxKw], [Fact::StationLanguages, $outlet->signalling]];
+        $count = self::isUnread(Fact::Access, $outlet->access->kind, $outlet->origins);
+        foreach ($facts as [$fact, $value]) {
+            $count += self::isUnread($fact, $value, $outlet->origins);
+        }
 
-        return self::count([...$facts, 'access.kind' => $outlet->access->kind], $outlet->origins);
+        return $count;
     }
 
     /** @return int how many; what is typical of an adapter was read as not known */
     public static function ofAdapter(Adapter $adapter): int
     {
-        return self::count([
-            'current' => $adapter->current, 'plate.max_v' => $adapter->plate->maxV, 'plate.continuous_a' => $adapter->plate->continuousA,
-            'certification' => $adapter->certification, 'recalled' => $adapter->recalled, 'damaged' => $adapter->damaged,
-        ], []);
+        $facts = [$adapter->current, $adapter->plate->maxV, $adapter->plate->continuousA, $adapter->certification, $adapter->recalled, $adapter->damaged];
+
+        return count(array_filter($facts, static fn (mixed $value): bool => $value === null));
     }
 
     /**
-     * @param  array<string, mixed>  $facts  by path
      * @param  array<string, FactOrigin>  $origins
+     * @param  string  $at  of the inlet in its car's record
+     * @return int 1 where it is missing, or only typical
      */
-    private static function count(array $facts, array $origins): int
+    private static function isUnread(Fact $fact, mixed $value, array $origins, string $at = ''): int
     {
-        return count(array_filter(
-            array_keys($facts),
-            static fn (string $path): bool => $facts[$path] === null || ($origins[$path] ?? null)?->origin->isAbout() === true,
-        ));
+        return $value === null || ($origins[$at.$fact->path()] ?? null)?->origin->isAbout() === true ? 1 : 0;
     }
 }

@@ -58,6 +58,11 @@ final readonly class Cabinet
         return $this->partnerActive === true && $this->shareKw() === null;
     }
 
+    public function of(float $kw): self
+    {
+        return $this->with(kw: $kw);
+    }
+
     /** The neighbour has left. */
     public function alone(): self
     {

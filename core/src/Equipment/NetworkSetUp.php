@@ -18,6 +18,12 @@ final readonly class NetworkSetUp
         return mb_strtolower(trim($name)) === mb_strtolower(trim($this->name));
     }
 
+    /** Whether somebody has looked at every step. */
+    public function isLookedAt(): bool
+    {
+        return count($this->steps) === count(SetUpStep::cases());
+    }
+
     /** @return list<SetUpStep> in their order */
     public function in(SetUpState $state): array
     {

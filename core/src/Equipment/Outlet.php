@@ -80,6 +80,11 @@ final readonly class Outlet
         return $this->with(maxA: $maxA, maxKw: $maxKw);
     }
 
+    public function fedBy(?Cabinet $cabinet): self
+    {
+        return $this->with(cabinet: $cabinet);
+    }
+
     public function suppliedBy(?Supply $supply): self
     {
         return $this->with(supply: $supply);

@@ -6,6 +6,7 @@ namespace Harmozon\Core\Files;
 
 use Harmozon\Core\Catalogue\CarKind;
 use Harmozon\Core\Catalogue\CarKinds;
+use Harmozon\Core\Catalogue\OnboardCharger;
 use Harmozon\Core\Catalogue\PackClass;
 use Harmozon\Core\Catalogue\PackSize;
 use Harmozon\Core\Catalogue\TypicalCurve;
@@ -28,6 +29,9 @@ final class CarKindsReader
             array_map(static fn (Node $n): CarKind => new CarKind(
                 $n->text('class'), $n->text('size'), self::figure($n->object('peak_per_kwh'), Range::curveKw()), self::curve($n->object('curve'), Range::curveKw()),
             ), $document->objects('kinds')),
+            array_map(static fn (Node $n): OnboardCharger => new OnboardCharger(
+                self::given($n, 'kw', $n->number('kw', Range::kw())), self::given($n, 'phases', $n->wholeNumber('phases', 1, 3)), self::given($n, 'single', $n->boolOrNull('single')),
+            ), $document->objects('onboard_chargers')),
             self::needed($any, 'low', Range::volts()),
             self::needed($any, 'high', Range::volts()),
             self::figure($document->object('onboard_kw'), Range::kw()),
@@ -36,7 +40,7 @@ final class CarKindsReader
 
     private static function figure(Node $node, Range $range): TypicalFigure
     {
-        $read = static fn (string $key): float => $node->number($key, $range) ?? throw $node->fail($key, Message::of('field.required'));
+        $read = static fn (string $key): float => self::given($node, $key, $node->number($key, $range));
 
         return new TypicalFigure($read('value'), $read('low'), $read('high'));
     }
@@ -48,6 +52,17 @@ final class CarKindsReader
 
     private static function needed(Node $node, string $key, Range $range): Curve
     {
-        return $node->curve($key, $range) ?? throw $node->fail($key, Message::of('field.required'));
+        return self::given($node, $key, $node->curve($key, $range));
+    }
+
+    /**
+     * @template T
+     *
+     * @param  T|null  $value
+     * @return T
+     */
+    private static function given(Node $node, string $key, mixed $value): mixed
+    {
+        return $value ?? throw $node->fail($key, Message::of('field.required'));
     }
 }

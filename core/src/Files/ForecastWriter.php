@@ -85,7 +85,7 @@ final readonly class ForecastWriter
                 'minutes' => FitWriter::band($spread->minutes),
                 'peak_kw' => FitWriter::band($spread->peakKw),
                 'plug_kwh' => FitWriter::band($spread->plugKwh, 3),
-                'amount' => FitWriter::band($spread->amount),
+                'amount' => $spread->amounts,
             ],
             'rests_on' => array_map(fn (Doubt $d): array => [
                 ...$this->fit->assumed($d->assumed),

@@ -176,7 +176,7 @@ final class NewCar
     private function ac(CarAnswers $answers, CouplerFamily $face, string $at, array &$origins, string $day): array
     {
         $phases = CarAnswers::phasesOf($face) ?? $answers->onboardPhases;
-        $kw = $answers->onboardKw === null ? $this->kinds->onboardKw() : TypicalFigure::exactly($answers->onboardKw);
+        $kw = $answers->onboardKw === null ? $this->kinds->onboardKw : TypicalFigure::exactly($answers->onboardKw);
         foreach (['phases' => $phases, 'min_v' => $answers->onboardMinV, 'max_v' => $answers->onboardMaxV] as $fact => $read) {
             if ($read !== null) {
                 $origins["{$at}.{$fact}"] = ['origin' => Origin::Read->value, 'on' => $day];

@@ -6,6 +6,8 @@ namespace Harmozon\Core\Fit;
 
 use Harmozon\Core\Chain\Assumed;
 use Harmozon\Core\Chain\Chain;
+use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Chain\VoltagePlan;
 use Harmozon\Core\Chain\VoltagePlanner;
 use Harmozon\Core\Equipment\Curve;
 use Harmozon\Core\Equipment\Pack;
@@ -34,14 +36,18 @@ final class Corner
     }
 
     /**
-     * The answer with one fact less in doubt: as if its value had been read.
-     *
-     * @param  list<Assumed>  $assumed
-     * @return list<Assumed>
+     * The limits of a chain at which most amps flow, of what its assumed facts may be: what a piece may be asked to carry rests
+     * on no value that nobody has read. The limits as they stand where nothing is assumed.
      */
-    public static function without(Assumed $read, array $assumed): array
+    public static function ofMostAmps(Chain $chain, VoltagePlan $plan, Conditions $conditions, ?LimitSet $asTheyStand): ?LimitSet
     {
-        return array_values(array_filter($assumed, static fn (Assumed $a): bool => $a !== $read));
+        $assumed = Assumed::ofPower($chain);
+        if ($assumed === []) {
+            return $asTheyStand;
+        }
+        $hungriest = array_reduce($assumed, static fn (Chain $c, Assumed $a): Chain => $a->hungrier($c), $chain);
+
+        return Limits::ofChain($hungriest, $plan->along($hungriest->vehicle->pack->voltageBySoc, $chain->vehicle->pack->voltageBySoc), $conditions);
     }
 
     /** Between what the peak lies; null where nothing of it is assumed, or nothing is known. */

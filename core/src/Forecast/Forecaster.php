@@ -14,6 +14,7 @@ use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Equipment\Curve;
 use Harmozon\Core\Equipment\Tariff;
 use Harmozon\Core\Fit\ChainAnswer;
+use Harmozon\Core\Fit\Corner;
 use Harmozon\Core\Power\Efficiency;
 use Harmozon\Core\Power\Limits;
 use Harmozon\Core\Words\Amount;
@@ -73,7 +74,7 @@ final class Forecaster
         $lastSoc = min($beyond->socTo, $plan->ceilingAtSoc ?? 100.0, self::firstPlateSoc($chain, $limits->plugV, $endSoc, $beyond->socTo));
         $efficiency = Efficiency::of($chain, $plan);
         $fives = $this->tellsMore ? new Fives($conditions->socFrom, $endSoc, $lastSoc) : null;
-        $tally = new Tally($limits->heat, $endSoc, $fives, $conditions->nextStopKw, $this->tellsMore ? new AdapterWatch($chain, $limits) : null);
+        $tally = new Tally($limits->heat, $endSoc, $fives, $conditions->nextStopKw, $this->tellsMore ? new AdapterWatch($chain, Corner::ofMostAmps($chain, $plan, $beyond, $limits) ?? $limits) : null);
         $marks = $fives?->marks() ?? ($endSoc > $conditions->socFrom ? [$endSoc] : []);
         $walk = new Integrator($limits, $packKwh, $efficiency, $conditions->socFrom, $marks, $this->stepS, levelStepS: $this->levelStepS);
         foreach ($walk->steps() as $step) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Forecast;
 
+use Brick\Math\BigDecimal;
 use Harmozon\Core\Chain\Assumed;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Fit\Band;
@@ -14,10 +15,10 @@ use Harmozon\Core\Fit\Corner;
 final readonly class Spread
 {
     /**
-     * @param  Band|null  $amount  null where there is no price, or not all of it was read
+     * @param  array{string, string}|null  $amounts  least and most, decimal; null where there is no price, or not all of it was read
      * @param  list<Doubt>  $doubts  the one that narrows the minutes most first
      */
-    private function __construct(public Band $minutes, public Band $peakKw, public Band $plugKwh, public ?Band $amount, public array $doubts)
+    private function __construct(public Band $minutes, public Band $peakKw, public Band $plugKwh, public ?array $amounts, public array $doubts)
     {
     }
 
@@ -30,9 +31,9 @@ final readonly class Spread
         }
         [$slow, $fast] = self::ends($forecast, $assumed, $conditions);
         $minutes = self::minutes($forecast, $slow, $fast);
-        $amounts = array_map(static fn (Forecast $f): ?string => Bill::ofForecast($f, $conditions)?->amount(), [$forecast, $slow, $fast]);
-        $known = array_map(floatval(...), array_values(array_filter($amounts, static fn (?string $a): bool => $a !== null)));
-        $doubts = array_map(static fn (Assumed $a): Doubt => new Doubt($a, self::minutes($forecast, ...self::ends($forecast, Corner::without($a, $assumed), $conditions))), $assumed);
+        $doubts = array_map(static fn (Assumed $a): Doubt => new Doubt($a, self::minutes(
+            $forecast, ...self::ends($forecast, array_values(array_filter($assumed, static fn (Assumed $other): bool => $other !== $a)), $conditions),
+        )), $assumed);
         // Equals stay in the order of the chain.
         usort($doubts, static fn (Doubt $a, Doubt $b): int => $a->minutesOnceRead->width() <=> $b->minutesOnceRead->width());
 
@@ -40,7 +41,7 @@ final readonly class Spread
             $minutes,
             Band::around($forecast->peakKw, $slow->peakKw, $fast->peakKw),
             Band::around($forecast->plugKwh, $slow->plugKwh, $fast->plugKwh),
-            count($known) === count($amounts) ? Band::around(...$known) : null,
+            self::amounts([$forecast, $slow, $fast], $conditions),
             $doubts,
         );
     }
@@ -67,5 +68,23 @@ final readonly class Spread
     private static function minutes(Forecast ...$forecasts): Band
     {
         return Band::around(...array_map(static fn (Forecast $f): float => $f->minutes ?? 0.0, array_values($forecasts)));
+    }
+
+    /**
+     * @param  non-empty-list<Forecast>  $forecasts
+     * @return array{string, string}|null least and most
+     */
+    private static function amounts(array $forecasts, Conditions $conditions): ?array
+    {
+        $amounts = [];
+        foreach ($forecasts as $forecast) {
+            $amount = Bill::ofForecast($forecast, $conditions)?->amount();
+            if ($amount === null) {
+                return null;
+            }
+            $amounts[] = BigDecimal::of($amount);
+        }
+
+        return [(string) BigDecimal::min(...$amounts), (string) BigDecimal::max(...$amounts)];
     }
 }

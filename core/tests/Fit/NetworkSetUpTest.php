@@ -20,6 +20,9 @@ final class NetworkSetUpTest extends TestCase
 
     private const MAKES = ['access' => ['kind' => 'makes', 'makes' => ['ostler', 'reed']]];
 
+    /** Every step of a network, but for those that are told otherwise. */
+    private const LOOKED_AT = ['app' => 'not_needed', 'account' => 'not_needed', 'card' => 'not_needed', 'certificate' => 'not_needed', 'membership' => 'not_needed'];
+
     /** @return iterable<string, array{array<string, mixed>, list<array<string, string>>, Result, string}> */
     public static function setUps(): iterable
     {
@@ -28,13 +31,17 @@ final class NetworkSetUpTest extends TestCase
         yield 'it is another network' => [self::ACCOUNT, [['name' => 'Millrace', 'app' => 'done']], Result::Caution, 'access.needs_account_of'];
         yield 'it is named, and nothing of it was looked at' => [self::ACCOUNT, [['name' => 'Fernway']], Result::Caution, 'access.needs_account_of'];
         yield 'nothing of it is needed, as far as was looked' => [self::ACCOUNT, [['name' => 'Fernway', 'card' => 'not_needed']], Result::Caution, 'access.needs_account_of'];
-        yield 'it is ready' => [self::ACCOUNT, [['name' => ' fernway', 'app' => 'done', 'account' => 'done', 'card' => 'not_needed']], Result::Pass, 'access.ready'];
+        yield 'what was looked at is done, the rest is not known' => [self::ACCOUNT, [['name' => 'Fernway', 'app' => 'done', 'account' => 'done', 'card' => 'not_needed']], Result::Caution, 'access.needs_account_of'];
+        yield 'all but one were looked at' => [self::ACCOUNT, [array_diff_key(['name' => 'Fernway', 'app' => 'done'] + self::LOOKED_AT, ['membership' => 0])], Result::Caution, 'access.needs_account_of'];
+        yield 'nothing of it is needed at all' => [self::ACCOUNT, [['name' => 'Fernway'] + self::LOOKED_AT], Result::Caution, 'access.needs_account_of'];
+        yield 'it is ready' => [self::ACCOUNT, [['name' => ' fernway', 'app' => 'done', 'account' => 'done'] + self::LOOKED_AT], Result::Pass, 'access.ready'];
         yield 'one step is left' => [self::ACCOUNT, [['name' => 'Fernway', 'app' => 'done', 'account' => 'to_do']], Result::Caution, 'access.before_you_leave'];
         yield 'open to everyone needs nothing' => [['access' => ['kind' => 'open', 'network' => 'Fernway']], [['name' => 'Fernway', 'app' => 'to_do']], Result::Pass, 'access.everyone'];
         yield 'admitted, and nobody has looked' => [self::MAKES, [], Result::Pass, 'access.admitted'];
-        yield 'admitted, and ready' => [self::MAKES, [['name' => 'Ostler', 'certificate' => 'done']], Result::Pass, 'access.admitted_ready'];
+        yield 'admitted, and not all was looked at' => [self::MAKES, [['name' => 'Ostler', 'certificate' => 'done']], Result::Pass, 'access.admitted'];
+        yield 'admitted, and ready' => [self::MAKES, [['name' => 'Ostler', 'certificate' => 'done'] + self::LOOKED_AT], Result::Pass, 'access.admitted_ready'];
         yield 'admitted, and a step is left' => [self::MAKES, [['name' => 'Ostler', 'app' => 'to_do']], Result::Caution, 'access.before_you_leave'];
-        yield 'admitted through two, and the second is ready' => [self::MAKES, [['name' => 'Ostler', 'app' => 'to_do'], ['name' => 'Reed', 'app' => 'done']], Result::Pass, 'access.admitted_ready'];
+        yield 'admitted through two, and the second is ready' => [self::MAKES, [['name' => 'Ostler', 'app' => 'to_do'], ['name' => 'Reed', 'app' => 'done'] + self::LOOKED_AT], Result::Pass, 'access.admitted_ready'];
     }
 
     /**

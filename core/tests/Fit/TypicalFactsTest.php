@@ -152,6 +152,71 @@ final class TypicalFactsTest extends TestCase
         self::assertSame([Fact::PackV], array_column($edge->gate(GateName::Voltage)->missing, 'asked'));
     }
 
+    /**
+     * Nothing says that the adapter holds back at its 500 A. 150 kW at 320 V are 469 A; a curve that may reach 180 kW comes to
+     * 563 A, and 150 kW at the 280 V that the pack may have to 536 A. What it may be asked for rests on no typical value.
+     */
+    public function test_an_adapter_is_warned_of_what_a_typical_car_may_ask_for(): void
+    {
+        $adapters = [['plate.continuous_a' => 500, 'plate.boost_a' => null, 'plate.boost_minutes' => null]];
+        $station = ['coupler' => 'j3400', 'max_a' => 900, 'cable.continuous_a' => 900];
+        $curve = ['charge_curve_kw' => ['origin' => 'typical', 'low' => [[0, 120]], 'high' => [[0, 180]]]];
+        $volts = ['pack.voltage_by_soc' => ['origin' => 'typical', 'low' => [[0, 280]], 'high' => [[0, 400]]]];
+        foreach ([[[], null, null], [$curve, 562.5, 'charges'], [$volts, 535.7, 'charges']] as [$origins, $couldA, $outcome]) {
+            $car = ['inlets.0.dc.max_a' => 800, 'inlets.0.dc.max_kw' => 200, ...($origins === [] ? [] : ['origins' => $origins])];
+            $file = Cases::file(car: $car, outlet: $station, adapters: $adapters);
+            $answer = self::best($file);
+            $passed = (new Forecaster)->forecast($answer, $answer->conditions)->passed;
+
+            self::assertSame(Outcome::Charges, $answer->outcome);
+            self::assertSame($couldA === null ? 'adapter.certified' : 'adapter.may_not_hold', $answer->gate(GateName::Adapter)->reason()->code);
+            self::assertEqualsWithDelta($couldA, $passed?->wouldCarryA, 30.0);
+            self::assertSame($couldA === null, $passed === null);
+        }
+    }
+
+    /**
+     * 500 A, and a pack that may lie anywhere from 300 V to 800 V: 150 kW to 400 kW. A station that ends at 500 V gives 250 kW to a
+     * pack that just meets it, and nothing to one above; one that ends at 300 V, or at 800 V, is met by all that it can be met by.
+     */
+    public function test_a_pack_of_which_nobody_knows_the_class_spans_every_class(): void
+    {
+        $anywhere = ['origin' => 'typical', 'low' => [[0, 300]], 'high' => [[0, 800]]];
+        $band = static function (int $maxV, array $volts) {
+            $car = ['pack.voltage_by_soc' => null, 'charge_curve_kw' => [[0, 1000]], 'inlets.0.dc.max_kw' => 1000, 'inlets.0.dc.max_v' => 1000, 'origins' => ['pack.voltage_by_soc' => $volts]];
+            $answer = self::best(Cases::file(car: $car, outlet: ['max_v' => $maxV, 'max_kw' => 1000]));
+            self::assertSame([Outcome::Unverified, null], [$answer->outcome, $answer->expectedPeakKw()]);
+
+            return $answer->bandKw() === null ? null : [$answer->bandKw()->low, $answer->bandKw()->high];
+        };
+
+        self::assertSame([150.0, 400.0], $band(1000, $anywhere));
+        self::assertSame([150.0, 400.0], $band(800, $anywhere));
+        self::assertSame([0.0, 250.0], $band(500, $anywhere));
+        self::assertSame([0.0, 150.0], $band(300, $anywhere));
+        self::assertSame([0.0, 0.0], $band(299, $anywhere));
+        self::assertNull($band(1000, ['origin' => 'typical', 'low' => [[0, 300]]]));
+        self::assertNull($band(1000, ['origin' => 'typical', 'high' => [[0, 800]]]));
+        self::assertNull($band(1000, ['origin' => 'typical']));
+    }
+
+    public function test_a_cabinet_whose_kw_nobody_has_read_bounds_the_power_all_the_same(): void
+    {
+        $answer = self::best(Cases::file(outlet: ['cabinet' => ['kw' => 90], 'origins' => ['cabinet.kw' => ['origin' => 'typical', 'low' => 60, 'high' => 120]]]));
+
+        self::assertSame([90.0, 60.0, 120.0], [$answer->expectedPeakKw(), $answer->bandKw()?->low, $answer->bandKw()?->high]);
+    }
+
+    /** Amounts stay decimal: 60 kWh at 0.45 to the plug's losses, at both ends of the spread. */
+    public function test_the_span_of_a_price_is_decimal(): void
+    {
+        $tariff = ['tariff' => ['currency' => 'USD', 'per_kwh' => '0.45', 'per_minute' => '0', 'session_fee' => '0', 'idle_per_minute' => '0', 'idle_grace_minutes' => 5]];
+        // 70 % of 50 and of 75 kWh, through 95 %, at 0.45.
+        self::assertSame(['16.58', '24.87'], self::spread(self::doubting(['pack.usable_kwh'], $tariff))?->amounts);
+        unset($tariff['tariff']['per_minute']);
+        self::assertNull(self::spread(self::doubting(['pack.usable_kwh'], $tariff))?->amounts);
+    }
+
     public function test_a_pack_at_the_edge_of_what_is_usual_may_miss_the_station(): void
     {
         // 320 V at the start stand there, 300 V to 340 V are usual.

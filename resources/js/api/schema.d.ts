@@ -482,6 +482,25 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/tours/{tour}/pack": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                tour: string;
+            };
+            cookie?: never;
+        };
+        /** What to pack for a tour, the adapters that its best answers go through */
+        get: operations["pack"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/fit": {
         parameters: {
             query?: never;
@@ -1486,6 +1505,11 @@ export interface components {
         NewCar: {
             /** @description What makes a difference for this car */
             asks: components["schemas"]["CarQuestion"][];
+            /** @description Onboard chargers that such a car may have */
+            onboard: {
+                kw: number;
+                phases: number;
+            }[];
             /** @description As it would be kept; null while nobody has seen an inlet */
             plate: Record<string, never> | null;
             /** @description At every kind of charger, with the garage's own kit */
@@ -1747,7 +1771,8 @@ export interface components {
                 minutes: components["schemas"]["Band"];
                 peak_kw: components["schemas"]["Band"];
                 plug_kwh: components["schemas"]["Band"];
-                amount: components["schemas"]["Band"];
+                /** @description Least and most, decimal */
+                amount: string[] | null;
             };
             /** @description The fact whose reading narrows the minutes most first */
             rests_on: components["schemas"]["RestsOn"][];
@@ -2863,6 +2888,36 @@ export interface operations {
             };
             401: components["responses"]["Message"];
             403: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    pack: {
+        parameters: {
+            query?: {
+                policy?: components["schemas"]["Policy"];
+            };
+            header?: never;
+            path: {
+                tour: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Ids of the adapters in the order of the kit */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        adapters: string[];
+                    };
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
             422: components["responses"]["Refused"];
         };
     };

@@ -31,10 +31,9 @@ const plugKwh = computed(() => {
 const price = computed(() => {
   const [low, high] = props.main.band?.amount ?? [];
   const { amount, currency } = cost.value ?? {};
-  const [from, to] = [low?.toFixed(2), high?.toFixed(2)];
-  return from === undefined || to === undefined || from === to
+  return low === undefined || high === undefined || low === high
     ? money(amount, currency)
-    : say('figure.span', { low: money(from, currency), high: money(to, currency) });
+    : say('figure.span', { low: money(low, currency), high: money(high, currency) });
 });
 const membership = computed(() => {
   const c = cost.value;

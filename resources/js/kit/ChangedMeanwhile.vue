@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import { written } from '@/plates/entries';
 import type { FieldGroup } from '@/plates/fields';
+import { originsOf, type FactOrigin } from '@/plates/origins';
 import { STALL_COLUMNS } from '@/plates/stalls';
 import type { Draft } from '@/stores/edit';
 import { differences, same } from '@/api/differences';
@@ -12,6 +13,9 @@ import { say } from '@/words/say';
 const props = defineProps<{ before: Draft; mine: Draft; theirs: Draft; isGone: boolean; groups: FieldGroup[] }>();
 const emit = defineEmits<{ goOn: [next: Draft] }>();
 
+/** Where figures come from goes with them. */
+const ORIGINS = 'spec.origins';
+
 const fields = computed(() => new Map(props.groups.flatMap((g) => g.fields).map((f) => [`spec.${f.path}`, f])));
 const labels: Record<string, string> = {
   name: say('editor.name'),
@@ -21,11 +25,9 @@ const labels: Record<string, string> = {
 
 const here = computed(() => differences(props.before, props.mine));
 /** Since when a fact is known goes with the fact. */
-const there = computed(() => {
-  const figures = differences(props.before, props.theirs);
-  delete figures['spec.origins'];
-  return figures;
-});
+const there = computed(() =>
+  Object.fromEntries(Object.entries(differences(props.before, props.theirs)).filter(([path]) => path !== ORIGINS)),
+);
 const rows = computed(() =>
   Object.keys(there.value).map((path) => ({
     path,
@@ -48,9 +50,21 @@ function shown(path: string, draft: Draft): string {
   return written(fields.value.get(path)?.kind ?? 'text', valueAt(draft, path)) || say('entry.not_read');
 }
 
+/** What was confirmed here, path by path: the other's days stay with the other's figures. */
+function confirmed(): Record<string, FactOrigin> {
+  const before = originsOf(props.before.spec);
+  return Object.fromEntries(
+    Object.entries(originsOf(props.mine.spec)).filter(([path, origin]) => !same(origin, before[path])),
+  );
+}
+
 /** The other's version with these figures of ours in it. */
 function onTop(paths: string[]): Draft {
-  return paths.reduce<Draft>((draft, path) => withValue(draft, path, here.value[path]), props.theirs);
+  const next = paths
+    .filter((path) => path !== ORIGINS)
+    .reduce<Draft>((draft, path) => withValue(draft, path, here.value[path]), props.theirs);
+  const mine = confirmed();
+  return Object.keys(mine).length === 0 ? next : withValue(next, ORIGINS, { ...originsOf(props.theirs.spec), ...mine });
 }
 </script>
 

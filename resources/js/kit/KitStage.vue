@@ -92,7 +92,7 @@ const newCar = (): Draft => ({
     <p v-if="sifted.isSifted.value && found === 0" class="quiet" role="status">{{ say('sift.nothing') }}</p>
 
     <section v-if="!sifted.isSifted.value || sifted.vehicles.value.length > 0" aria-labelledby="cars-title">
-      <div class="head">
+      <div class="section-head">
         <h2 id="cars-title">{{ say('kit.cars') }}</h2>
         <span v-if="account.may('edit')" class="acts adds">
           <RouterLink to="/new-car" class="text-button">{{ say('kit.add_car') }}</RouterLink>
@@ -118,7 +118,7 @@ const newCar = (): Draft => ({
     </section>
 
     <section v-if="!sifted.isSifted.value || sifted.adapters.value.length > 0" aria-labelledby="adapters-title">
-      <div class="head">
+      <div class="section-head">
         <h2 id="adapters-title">{{ say('kit.adapters') }}</h2>
         <CatalogueStart
           v-if="account.may('edit')"
@@ -144,7 +144,7 @@ const newCar = (): Draft => ({
     </section>
 
     <section v-for="p in shownPlaces" :key="p.id" :aria-label="p.name">
-      <div class="head">
+      <div class="section-head">
         <h2>{{ p.name }}</h2>
         <span class="acts">
           <button v-if="account.may('edit')" type="button" class="text-button" @click="open(p.id)">
@@ -210,7 +210,7 @@ const newCar = (): Draft => ({
     <NetworkList />
     <PutAside v-if="account.may('record')" />
     <section v-if="account.may('keep')" aria-labelledby="habits-title">
-      <div class="head">
+      <div class="section-head">
         <h2 id="habits-title">{{ say('habits.title') }}</h2>
       </div>
       <HabitsForm />
@@ -244,16 +244,6 @@ const newCar = (): Draft => ({
   max-width: 1200px;
   margin: 0 auto;
   padding: 18px 20px 40px;
-}
-
-.head {
-  display: flex;
-  gap: 16px;
-  align-items: baseline;
-  justify-content: space-between;
-  margin: 22px 0 8px;
-  padding-bottom: 4px;
-  border-bottom: 1.5px solid var(--ink);
 }
 
 .acts {

@@ -48,7 +48,7 @@ const set = (id: string, step: Step, state: string) =>
 
 <template>
   <section aria-labelledby="networks-title">
-    <div class="head">
+    <div class="section-head">
       <h2 id="networks-title">{{ say('set_up.title') }}</h2>
       <p class="quiet">{{ say('set_up.lead') }}</p>
     </div>
@@ -97,16 +97,6 @@ const set = (id: string, step: Step, state: string) =>
 </template>
 
 <style scoped>
-.head {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 16px;
-  align-items: baseline;
-  margin: 22px 0 8px;
-  padding-bottom: 4px;
-  border-bottom: 1.5px solid var(--ink);
-}
-
 .networks {
   margin: 0;
   padding: 0;

@@ -55,11 +55,9 @@ const shown = computed(() => {
 const faces = computed(() =>
   ['input', 'output', 'coupler'].map((side) => draft.value.spec?.[side]).filter((face) => typeof face === 'string'),
 );
-/** Figures of the kind that nobody has read on this piece yet. */
+/** Figures of the kind that nobody has read on this piece yet, of those that are shown: what is not seen is not confirmed. */
 const unread = computed(() =>
-  Object.entries(originsOf(draft.value.spec))
-    .filter(([, origin]) => isAbout(origin))
-    .map(([path]) => path),
+  shown.value.flatMap((g) => g.fields.map((f) => f.path)).filter((path) => isAbout(originsOf(draft.value.spec)[path])),
 );
 const isThere = (path: string | undefined) =>
   path === undefined || path === '' || Boolean(valueAt(draft.value.spec, path));

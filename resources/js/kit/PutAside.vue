@@ -53,7 +53,7 @@ watch(undo.offer, () => told.value && load());
 
 <template>
   <section aria-labelledby="aside-title">
-    <div class="head">
+    <div class="section-head">
       <h2 id="aside-title">{{ say('aside.title') }}</h2>
       <button v-if="!told" type="button" class="text-button" :disabled="isBusy" @click="load">
         {{ say('aside.show') }}
@@ -86,16 +86,6 @@ watch(undo.offer, () => told.value && load());
 </template>
 
 <style scoped>
-.head {
-  display: flex;
-  gap: 16px;
-  align-items: baseline;
-  justify-content: space-between;
-  margin: 22px 0 8px;
-  padding-bottom: 4px;
-  border-bottom: 1.5px solid var(--ink);
-}
-
 .lines {
   max-width: 720px;
 }

@@ -71,7 +71,7 @@ const save = () =>
 
 <template>
   <section aria-labelledby="tours-title">
-    <div class="head">
+    <div class="section-head">
       <h2 id="tours-title">{{ say('tours.title') }}</h2>
       <p class="quiet">{{ say('tours.lead') }}</p>
       <button v-if="account.may('edit')" type="button" class="text-button new" @click="open(null)">
@@ -141,16 +141,6 @@ const save = () =>
 </template>
 
 <style scoped>
-.head {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 16px;
-  align-items: baseline;
-  margin: 22px 0 8px;
-  padding-bottom: 4px;
-  border-bottom: 1.5px solid var(--ink);
-}
-
 .new {
   margin-left: auto;
 }

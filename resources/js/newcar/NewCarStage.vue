@@ -38,23 +38,9 @@ const languages = [
   { id: 'plc,can_legacy', title: say('new_car.speaks_both'), hint: say('new_car.speaks_both_how') },
 ] as const;
 
-/** Onboard chargers as they are sold; a shape that has one phase has no other. */
+/** Onboard chargers that a car with such an inlet may have. */
 const onboards = computed(() =>
-  (answers.value.faces.some((f) => ['type2', 'ccs2', 'gbt_ac'].includes(f))
-    ? [
-        [3.7, 1],
-        [7.4, 1],
-        [11, 3],
-        [22, 3],
-      ]
-    : [
-        [3.3, 1],
-        [6.6, 1],
-        [7.7, 1],
-        [9.6, 1],
-        [11.5, 1],
-      ]
-  ).map(([kw = 0, phases = 1]) => ({
+  (draft.value?.onboard ?? []).map(({ kw, phases }) => ({
     id: `${kw} ${phases}`,
     title: say('figure.kw', { n: number(kw, 1) }),
     hint: say('new_car.phases', { n: phases }),

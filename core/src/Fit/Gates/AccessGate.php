@@ -90,7 +90,7 @@ final class AccessGate implements Gate
     }
 
     /**
-     * What is left to do before the visit, or that nothing is; null where nobody has looked yet.
+     * What is left to do before the visit, or that nothing is; null where nobody has looked at all of it yet.
      *
      * @param  \Closure(Listing): Message  $ready
      */
@@ -100,7 +100,7 @@ final class AccessGate implements Gate
 
         return match (true) {
             $toDo !== [] => GateResult::caution(GateName::Access, Message::of('access.before_you_leave', network: $network->name, steps: SetUpStep::list($toDo))),
-            $done !== [] => GateResult::pass(GateName::Access, $ready(SetUpStep::list($done))),
+            $done !== [] && $network->isLookedAt() => GateResult::pass(GateName::Access, $ready(SetUpStep::list($done))),
             default => null,
         };
     }

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Equipment;
+
+/** The kinds that are shipped beside the core, in the words of the case file, as a page or a garage begins with them. */
+final class ShippedKinds
+{
+    /** @return list<array{id: string, name: string}> of the groups of chargers, in order */
+    public static function groups(): array
+    {
+        /** @var array{groups: list<array{id: string, name: string}>} $document read by the core before */
+        $document = self::document('charger-kinds');
+
+        return $document['groups'];
+    }
+
+    /** @return list<array{id: string, group: string, name: string, seen: string, read: list<string>, outlet: array<string, mixed>}> */
+    public static function chargers(): array
+    {
+        /** @var array{kinds: list<array{id: string, group: string, name: string, seen: string, read: list<string>, outlet: array<string, mixed>}>} $document */
+        $document = self::document('charger-kinds');
+
+        return $document['kinds'];
+    }
+
+    /** @return list<array{id: string, name: string, adapter: array<string, mixed>}> */
+    public static function adapters(): array
+    {
+        /** @var array{kinds: list<array{id: string, name: string, adapter: array<string, mixed>}>} $document */
+        $document = self::document('adapter-kinds');
+
+        return $document['kinds'];
+    }
+
+    private static function document(string $name): mixed
+    {
+        return json_decode((string) file_get_contents(base_path("core/catalogue/{$name}.json")), true, flags: JSON_THROW_ON_ERROR);
+    }
+}
