@@ -56,6 +56,7 @@ Route::middleware(['auth', MayAct::class])->name('api.')->group(static function 
     Route::get('board', [FitController::class, 'board'])->name('board');
     Route::get('tours/{tour}/pack', [FitController::class, 'pack'])->name('tour.pack');
     Route::post('fit', [FitController::class, 'fit'])->name('fit');
+    Route::post('steps', [FitController::class, 'steps'])->name('steps');
     Route::post('forecast', [ForecastController::class, 'forecast'])->name('forecast');
     Route::post('ranking', [ForecastController::class, 'ranking'])->name('ranking');
     Route::get('catalogue', [CatalogueController::class, 'show'])->name('catalogue');

@@ -44,6 +44,28 @@ final class CommandsTest extends TestCase
         self::assertSame([2, "vehicles[1].id: \"car\" stands twice\n"], [$wrong->getExitCode(), $wrong->getErrorOutput()]);
     }
 
+    public function test_steps_are_told_in_the_contracts_fields_and_as_a_table(): void
+    {
+        $file = (string) json_encode(Cases::file([], ['coupler' => 'j3400'], [[]]));
+        $process = $this->artisanRun(['harmozon:steps', '-', '--json'], $file);
+        self::assertSame(0, $process->getExitCode(), $process->getErrorOutput());
+        $answer = json_decode($process->getOutput(), true, 512, JSON_THROW_ON_ERROR);
+        self::assertSame(['post', 'a1', 'car#0'], $answer['chain']);
+        self::assertSame(
+            ['join', 'handle_into_adapter', 'One click, and the two no longer part by a light pull.', false],
+            [$answer['steps'][3]['phase'], $answer['steps'][3]['code'], $answer['steps'][3]['sign'], $answer['steps'][3]['default']],
+        );
+        self::assertSame(['another_stall', 'station'], [$answer['when_nothing_starts'][4]['code'], $answer['when_nothing_starts'][4]['tests']]);
+
+        $table = $this->artisanRun(['harmozon:steps', '-'], $file)->getOutput();
+        self::assertStringContainsString('Push the handle into A1 until it clicks.', $table);
+        self::assertStringContainsString('when the latch is stuck', $table);
+
+        $wrong = $this->artisanRun(['harmozon:steps', '-'], (string) json_encode(Cases::file(case: ['conditions.soc_from' => 120])));
+        self::assertSame([2, ''], [$wrong->getExitCode(), $wrong->getOutput()]);
+        self::assertStringStartsWith('conditions.soc_from: ', $wrong->getErrorOutput());
+    }
+
     /** @param  list<string>  $arguments */
     #[DataProvider('commandLines')]
     public function test_a_command_line_that_cannot_be_read_is_answered_in_one_short_line(array $arguments, string $told): void

@@ -45,6 +45,24 @@ final class FitApiTest extends TestCase
         self::assertSame(['charges', 6.6, ['P1']], $this->cell($response, 'Pippin', 'Yard socket, 240 V 50 A'));
     }
 
+    public function test_the_steps_of_a_chain_follow_its_own_pieces(): void
+    {
+        $ask = fn (string $car, string $outlet, array $more = []): TestResponse => $this->postJson('/api/steps', [
+            'vehicle' => Vehicle::query()->where('name', $car)->firstOrFail()->ulid, 'outlet' => Outlet::query()->where('name', $outlet)->firstOrFail()->ulid, ...$more,
+        ]);
+        $steps = $ask('Brindle', 'Ostler, second generation')->assertOk();
+        Contract::holds('POST', '/steps', $steps);
+        self::assertSame(['handle', 'adapter', 'car'], array_column($steps->json('pieces'), 'kind'));
+        self::assertContains('handle_into_adapter', array_column($steps->json('steps'), 'code'));
+
+        $hazard = $ask('Pippin', 'Millrace post, j3400')->assertOk();
+        Contract::holds('POST', '/steps', $hazard);
+        self::assertSame([['do_not_connect'], [], []], [array_column($hazard->json('steps'), 'code'), $hazard->json('pieces'), $hazard->json('when_nothing_starts')]);
+
+        Contract::holds('POST', '/steps', $ask('Brindle', 'Ostler, second generation', ['stall' => ['2C']])->assertStatus(422));
+        Contract::holds('POST', '/steps', $ask('Brindle', 'Ostler, second generation', ['adapters' => ['none']])->assertStatus(422));
+    }
+
     public function test_without_adapters_the_board_knows_none(): void
     {
         $response = $this->getJson('/api/board?kit=none&policy=any')->assertOk();

@@ -9,10 +9,14 @@ use App\Equipment\Crate;
 use App\Http\Requests\BoardRequest;
 use App\Http\Requests\CellsRequest;
 use App\Http\Requests\FitRequest;
+use App\Http\Requests\StepsRequest;
 use App\Models\Tour;
 use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Files\FitWriter;
+use Harmozon\Core\Files\StepsWriter;
+use Harmozon\Core\Forecast\Forecaster;
+use Harmozon\Core\Steps\StepList;
 use Illuminate\Http\JsonResponse;
 
 final class FitController extends Controller
@@ -43,5 +47,15 @@ final class FitController extends Controller
         $answer = $question->answer($request->mayBuy() ? $catalogue->forSale() : []);
 
         return response()->json($writer->answer($answer, $question->changes($catalogue, $answer)));
+    }
+
+    /** What to do beside the car, for one chain. */
+    public function steps(StepsRequest $request, StepsWriter $writer, Catalogue $catalogue): JsonResponse
+    {
+        $question = $request->question();
+        $best = $question->answer($request->mayBuy() ? $catalogue->forSale() : [])->best;
+        $forecast = Forecaster::sparing()->forecast($best, $question->case()->conditions);
+
+        return response()->json($writer->steps(StepList::of($best, $forecast->passed, $request->stall())));
     }
 }

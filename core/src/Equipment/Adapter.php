@@ -46,6 +46,12 @@ final readonly class Adapter
         return $this->input->isSocket();
     }
 
+    /** A cable of one's own between a socketed post and the car: the same shape on both ends (IEC 61851-1, case B). */
+    public function isLooseCable(): bool
+    {
+        return $this->current === CurrentKind::Ac && ! $this->input->isSocket() && $this->input->is($this->output);
+    }
+
     /** Whether it is known to hold the current back by itself: it says so, or names a temperature from which it does. */
     public function holdsBack(): bool
     {

@@ -69,6 +69,23 @@ final readonly class Outlet
         return $this->stalls !== [] && count($this->faultyStalls()) === count($this->stalls);
     }
 
+    /**
+     * Stalls to try when one does not start: sound, and not of the cabinet that feeds it. Those of another cabinet come
+     * before those whose cabinet nobody has read.
+     *
+     * @param  string|null  $label  of the stall that does not start; null when not known, and then any may be the one
+     * @return list<Stall>
+     */
+    public function stallsApartFrom(?string $label): array
+    {
+        $failed = array_values(array_filter($this->stalls, static fn (Stall $s): bool => $s->label === $label))[0] ?? null;
+        $others = array_values(array_filter($this->stalls, static fn (Stall $s): bool => $failed !== null && $s !== $failed && $s->fault === null
+            && ($s->cabinet === null || $s->cabinet !== $failed->cabinet)));
+        usort($others, static fn (Stall $a, Stall $b): int => ($a->cabinet === null || $failed?->cabinet === null) <=> ($b->cabinet === null || $failed?->cabinet === null));
+
+        return $others;
+    }
+
     /** The same; its own adapter is a sound one. */
     public function withSoundAdapter(): self
     {

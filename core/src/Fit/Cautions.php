@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Fit;
 
 use Harmozon\Core\Chain\Unread;
+use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Equipment\AttachOrder;
 use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Equipment\Outlet;
@@ -19,43 +20,82 @@ final class Cautions
     /** @return list<Message> */
     public static function of(ChainAnswer $answer): array
     {
-        $chain = $answer->chain;
-        $cautions = [];
+        $gates = array_filter($answer->gates, static fn (GateResult $g): bool => $g->result() === Result::Caution);
+
+        return [
+            ...array_values(array_map(static fn (GateResult $g): Message => $g->reason(), $gates)),
+            ...array_map(static fn (Caution $c): Message => $c->message, self::besideGates($answer)),
+        ];
+    }
+
+    /** @return list<Caution> the same, each alone, with the place where it matters */
+    public static function placed(ChainAnswer $answer): array
+    {
+        $placed = [];
         foreach ($answer->gates as $gate) {
-            if ($gate->result() === Result::Caution) {
-                $cautions[] = $gate->reason();
+            foreach ($gate->cautions() as $message) {
+                $placed[] = new Caution(self::placeOf($gate->gate, $message), $message);
             }
         }
+
+        return [...$placed, ...self::besideGates($answer)];
+    }
+
+    private static function placeOf(GateName $gate, Message $message): CautionPlace
+    {
+        return match ($gate) {
+            GateName::Reach => CautionPlace::Park,
+            GateName::Access => CautionPlace::Access,
+            GateName::Voltage => CautionPlace::Power,
+            GateName::Adapter => str_starts_with($message->code, Gates\AdapterGate::MAY_NOT_HOLD) ? CautionPlace::Power : CautionPlace::Join,
+            default => CautionPlace::Join,
+        };
+    }
+
+    /** @return list<Caution> */
+    private static function besideGates(ChainAnswer $answer): array
+    {
         if (! $answer->outcome->mayFlow()) {
-            return $cautions;
+            return [];
         }
+        $chain = $answer->chain;
+        $cautions = [];
         if ($chain->outlet->knownFault !== null) {
-            $cautions[] = Message::of('caution.known_fault', fault: rtrim($chain->outlet->knownFault, '.'));
+            $cautions[] = new Caution(CautionPlace::Screen, Message::of('caution.known_fault', fault: rtrim($chain->outlet->knownFault, '.')));
         }
         if ($chain->outlet->faultyStalls() !== []) {
-            $cautions[] = self::faultyStalls($chain->outlet);
+            $cautions[] = new Caution(CautionPlace::Screen, self::faultyStalls($chain->outlet));
         }
         if ($answer->limits !== null && $answer->limits->unread !== []) {
-            $cautions[] = Message::of('caution.unread_power', facts: Unread::facts($answer->limits->unread), check: Unread::places($answer->limits->unread));
+            $cautions[] = new Caution(CautionPlace::Power, Message::of('caution.unread_power', facts: Unread::facts($answer->limits->unread), check: Unread::places($answer->limits->unread)));
         }
         // Gate 6 tells it itself, unless it has something else to ask first.
         $holdBack = $answer->limits === null ? null : HoldBack::of($chain, $answer->limits, $answer->conditions->socFrom, $answer->voltage->endSoc($answer->conditions));
         if ($holdBack !== null && $answer->gate(GateName::Adapter)->isUnknown()) {
-            $cautions[] = Gates\AdapterGate::mayNotHold($holdBack);
+            $cautions[] = new Caution(CautionPlace::Power, Gates\AdapterGate::mayNotHold($holdBack));
         }
         foreach ($chain->adapters as $adapter) {
-            $cautions[] = match ($adapter->attachOrder) {
-                AttachOrder::HandleFirst => Message::of('caution.handle_first', adapter: $adapter->name),
-                AttachOrder::CarFirst => Message::of('caution.car_first', adapter: $adapter->name),
-                null => Message::of('caution.order_unknown', adapter: $adapter->name),
-            };
+            $cautions[] = new Caution(CautionPlace::Order, self::order($adapter));
         }
-        $cautions[] = Message::of('caution.look');
-        $cautions[] = $chain->current === CurrentKind::Dc
-            ? Message::of('caution.stop_first')
-            : Message::of('caution.electrician');
 
-        return $cautions;
+        return [
+            ...$cautions,
+            new Caution(CautionPlace::Contacts, Message::of('caution.look')),
+            $chain->current === CurrentKind::Dc
+                ? new Caution(CautionPlace::Stop, Message::of('caution.stop_first'))
+                : new Caution(CautionPlace::Join, Message::of('caution.electrician')),
+        ];
+    }
+
+    private static function order(Adapter $adapter): Message
+    {
+        return match (true) {
+            $adapter->isPortableSupply() => Message::of('caution.supply_order', adapter: $adapter->name),
+            $adapter->isLooseCable() => Message::of('caution.cable_order', adapter: $adapter->name),
+            $adapter->attachOrder === AttachOrder::HandleFirst => Message::of('caution.handle_first', adapter: $adapter->name),
+            $adapter->attachOrder === AttachOrder::CarFirst => Message::of('caution.car_first', adapter: $adapter->name),
+            default => Message::of('caution.order_unknown', adapter: $adapter->name),
+        };
     }
 
     private static function faultyStalls(Outlet $outlet): Message

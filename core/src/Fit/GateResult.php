@@ -104,7 +104,7 @@ final class GateResult
 
     public function result(): Result
     {
-        return $this->cautions() === [] ? $this->result : Result::Caution;
+        return $this->unlessAny() === [] ? $this->result : Result::Caution;
     }
 
     public function fails(): bool
@@ -119,7 +119,7 @@ final class GateResult
 
     public function reason(): Message
     {
-        $cautions = $this->cautions();
+        $cautions = $this->unlessAny();
 
         return match (true) {
             count($cautions) === 1 => $cautions[0],
@@ -131,8 +131,14 @@ final class GateResult
         };
     }
 
+    /** @return list<Message> what to be careful about, one by one; none where the gate says something else than caution */
+    public function cautions(): array
+    {
+        return $this->result() !== Result::Caution ? [] : ($this->unlessAny() === [] ? [$this->reason()] : $this->unlessAny());
+    }
+
     /** @return list<Message> of a pass that is none */
-    private function cautions(): array
+    private function unlessAny(): array
     {
         return $this->cautions ??= $this->unless === null ? [] : ($this->unless)();
     }

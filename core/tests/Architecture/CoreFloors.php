@@ -26,7 +26,8 @@ final class CoreFloors
         'Forecast' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit'],
         'Record' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit'],
         'Bench' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit', 'Forecast', 'Record'],
-        'Files' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit', 'Forecast', 'Record', 'Bench'],
+        'Steps' => ['Words', 'Equipment', 'Chain', 'Fit', 'Forecast'],
+        'Files' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit', 'Forecast', 'Record', 'Bench', 'Steps'],
     ];
 
     /** @return iterable<string, Rule> one a room */

@@ -518,6 +518,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/steps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What to do beside the car, in the order of one chain's own pieces */
+        post: operations["steps"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/forecast": {
         parameters: {
             query?: never;
@@ -1626,6 +1643,59 @@ export interface components {
             policy?: components["schemas"]["Policy"];
             /** @description As in the case file */
             conditions?: Record<string, never>;
+        };
+        StepsQuestion: {
+            outlet: string;
+            vehicle: string;
+            adapters?: string[] | null;
+            exact?: boolean;
+            /** @enum {string} */
+            kit?: "own" | "buy";
+            policy?: components["schemas"]["Policy"];
+            /** @description As in the case file */
+            conditions?: Record<string, never>;
+            /** @description Label of the stall where the driver stands */
+            stall?: string | null;
+        };
+        Step: {
+            /** @enum {string} */
+            phase: "arrive" | "join" | "start" | "run" | "stop" | "part" | "leave";
+            phase_words: string;
+            code: string;
+            do: string;
+            /** @description What to see or hear when it worked */
+            sign: string | null;
+            caution: string | null;
+            if_not: string | null;
+            /** @description The usual order of such pieces; nobody has read their own */
+            default: boolean;
+            /** @description The joint it closes; 0 lies between the first two pieces */
+            closes: number | null;
+            opens: number | null;
+        };
+        Rung: {
+            /** @enum {string} */
+            code: "read_screens" | "join_again" | "adapter_apart" | "start_another_way" | "another_stall" | "next_stop";
+            do: string;
+            /** @enum {string} */
+            tests: "parameters" | "plugged" | "pilot" | "authorise" | "station" | "place";
+            tests_words: string;
+            /** @description Labels of stalls to try */
+            stalls: string[];
+        };
+        Steps: {
+            chain: string[];
+            outcome: components["schemas"]["Outcome"];
+            /** @description To be drawn side by side; none where nothing must be joined */
+            pieces: {
+                /** @enum {string} */
+                kind: "handle" | "post" | "socket" | "adapter" | "supply" | "cable" | "car";
+                id: string | null;
+                words: string;
+            }[];
+            steps: components["schemas"]["Step"][];
+            when_nothing_starts: components["schemas"]["Rung"][];
+            stuck_latch: string[];
         };
         BeginSession: {
             outlet: string;
@@ -2941,6 +3011,33 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FitAnswer"];
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    steps: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StepsQuestion"];
+            };
+        };
+        responses: {
+            /** @description The steps, and what to try when nothing starts */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Steps"];
                 };
             };
             401: components["responses"]["Message"];

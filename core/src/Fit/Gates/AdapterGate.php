@@ -24,6 +24,9 @@ use Harmozon\Core\Words\Message;
 /** Gate 6: is every adapter fit for use, allowed by the driver's policy, the only one, and spared what it cannot carry? */
 final class AdapterGate implements Gate
 {
+    /** How the codes of that caution begin. */
+    public const MAY_NOT_HOLD = 'adapter.may_not_hold';
+
     public function judge(Situation $situation): GateResult
     {
         $chain = $situation->chain;

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Steps;
+
+use Harmozon\Core\Equipment\AccessKind;
+use Harmozon\Core\Fit\CautionPlace;
+use Harmozon\Core\Fit\ChainAnswer;
+use Harmozon\Core\Fit\GateName;
+use Harmozon\Core\Words\Message;
+
+/** Before anything is plugged in. */
+final readonly class Arriving
+{
+    public function __construct(private ChainAnswer $answer, private Care $care)
+    {
+    }
+
+    /** @return list<Step> */
+    public function steps(): array
+    {
+        $outlet = $this->answer->chain->outlet;
+        $step = fn (StepCode $code, CautionPlace $place): Step => new Step(
+            StepPhase::Arrive, $code, Message::of('step.'.$code->value), Message::of('step.'.$code->value.'.sign'), $this->care->at($place), Message::of('step.'.$code->value.'.if_not'),
+        );
+
+        return [
+            $this->park(),
+            ...($outlet->coupler->isSocket() ? [] : [$step(StepCode::LookAtScreen, CautionPlace::Screen)]),
+            ...($outlet->access->kind === AccessKind::Open ? [] : [$this->setUp()]),
+            $step(StepCode::LookAtContacts, CautionPlace::Contacts),
+        ];
+    }
+
+    private function park(): Step
+    {
+        $reach = $this->answer->gate(GateName::Reach);
+        $isShared = $this->answer->chain->outlet->cabinet?->policy !== null;
+
+        return new Step(
+            StepPhase::Arrive,
+            StepCode::Park,
+            $reach->isUnknown() || $reach->cautions() !== [] ? Message::of('step.park') : Message::of('step.park_reach', reach: $reach->reason()),
+            cautions: [...$this->care->at(CautionPlace::Park), ...($isShared ? [Message::of('step.park.shared')] : [])],
+        );
+    }
+
+    /** What has to be ready here before the cable is in the hand. */
+    private function setUp(): Step
+    {
+        $access = $this->answer->gate(GateName::Access);
+
+        return new Step(
+            StepPhase::Arrive,
+            StepCode::SetUpAccess,
+            $access->isUnknown() || $access->cautions() !== [] ? Message::of('step.set_up_access') : Message::of('step.set_up_access_ready', access: $access->reason()),
+            cautions: $this->care->at(CautionPlace::Access),
+        );
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Steps;
+
+use Brick\Math\BigDecimal;
+use Harmozon\Core\Chain\Chain;
+use Harmozon\Core\Equipment\Adapter;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Listing;
+use Harmozon\Core\Words\Message;
+
+/** Every piece back where it belongs, and the bay free. */
+final readonly class Leaving
+{
+    public function __construct(private Chain $chain)
+    {
+    }
+
+    /** @return list<Step> */
+    public function steps(): array
+    {
+        $attached = $this->chain->outlet->attachedAdapter;
+        $own = array_values(array_filter($this->chain->adapters, static fn (Adapter $a): bool => $a->id !== $attached?->id));
+        $isAttached = count($own) < count($this->chain->adapters);
+
+        return [
+            ...($isAttached && $attached !== null ? [new Step(
+                StepPhase::Leave, StepCode::DockAttachedAdapter, Message::of('step.dock_attached_adapter', adapter: $attached->name), Message::of('step.dock_attached_adapter.sign'), ifNot: Message::of('step.dock_attached_adapter.if_not'),
+            )] : []),
+            new Step(StepPhase::Leave, StepCode::Stow, $own === [] ? Message::of('step.stow') : Message::of('step.stow_kit', kit: Listing::and(array_map(static fn (Adapter $a): string => $a->name, $own))), Message::of('step.stow.sign')),
+            new Step(StepPhase::Leave, StepCode::MoveAway, $this->moveAway()),
+        ];
+    }
+
+    private function moveAway(): Message
+    {
+        $tariff = $this->chain->outlet->tariff;
+        $fee = $tariff?->idlePerMinute;
+
+        return match (true) {
+            $this->chain->outlet->coupler->isSocket() => Message::of('step.move_away_socket'),
+            $fee === null => Message::of('step.move_away_unknown'),
+            BigDecimal::of($fee)->isZero() => Message::of('step.move_away'),
+            $tariff->idleGraceMinutes === null => Message::of('step.move_away_fee', fee: Amount::money($fee, $tariff->currency)),
+            default => Message::of('step.move_away_after', fee: Amount::money($fee, $tariff->currency), minutes: Amount::minutes($tariff->idleGraceMinutes)),
+        };
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Steps;
+
+use Harmozon\Core\Words\Message;
+
+/** One thing to try when nothing starts. */
+enum RungCode: string
+{
+    case ReadScreens = 'read_screens';
+    case JoinAgain = 'join_again';
+    case AdapterApart = 'adapter_apart';
+    case StartAnotherWay = 'start_another_way';
+    case AnotherStall = 'another_stall';
+    case NextStop = 'next_stop';
+
+    /** Which phase of a DC session, or what else, it puts to the test. */
+    public function tests(): string
+    {
+        return match ($this) {
+            self::ReadScreens => 'parameters',
+            self::JoinAgain => 'plugged',
+            self::AdapterApart => 'pilot',
+            self::StartAnotherWay => 'authorise',
+            self::AnotherStall => 'station',
+            self::NextStop => 'place',
+        };
+    }
+
+    public function testsWords(): Message
+    {
+        return Message::of('rung.tests.'.$this->tests());
+    }
+}

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Steps;
+
+use Harmozon\Core\Equipment\AccessKind;
+use Harmozon\Core\Equipment\CurrentKind;
+use Harmozon\Core\Fit\CautionPlace;
+use Harmozon\Core\Fit\ChainAnswer;
+use Harmozon\Core\Fit\Gates\AdapterGate;
+use Harmozon\Core\Forecast\AdapterPassed;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
+
+/** From starting the session to the click of the latch. */
+final readonly class Running
+{
+    /** First power is expected within this time of plugging in (min). */
+    public const FIRST_POWER_MINUTES = 2;
+
+    /** A stall shows within this time what it gives (min). */
+    private const COMPARE_MINUTES = 3;
+
+    public function __construct(private ChainAnswer $answer, private Care $care, private ?AdapterPassed $passed)
+    {
+    }
+
+    /** @return list<Step> */
+    public function steps(): array
+    {
+        $isSocket = $this->answer->chain->outlet->coupler->isSocket();
+
+        return [
+            ...($isSocket ? [] : [new Step(StepPhase::Start, StepCode::Authorise, $this->authorise(), Message::of('step.authorise.sign'), ifNot: Message::of('step.authorise.if_not'))]),
+            new Step(
+                StepPhase::Start, StepCode::AwaitCurrent, Message::of('step.await_current', minutes: Amount::minutes(self::FIRST_POWER_MINUTES)),
+                Message::of($isSocket ? 'step.await_current.sign_socket' : 'step.await_current.sign'), ifNot: Message::of('step.await_current.if_not', minutes: Amount::minutes(self::FIRST_POWER_MINUTES)),
+            ),
+            $this->compare(),
+            new Step(StepPhase::Run, StepCode::TakeTemperatures, Message::of('step.take_temperatures'), ifNot: Message::of('step.take_temperatures.if_not')),
+            new Step(StepPhase::Stop, StepCode::StopSession, Message::of($isSocket ? 'step.stop_session_socket' : 'step.stop_session'), Message::of('step.stop_session.sign'), $this->stop(), Message::of('step.stop_session.if_not')),
+            new Step(StepPhase::Stop, StepCode::AwaitLatch, Message::of('step.await_latch'), Message::of('step.await_latch.sign'), ifNot: Message::of('step.await_latch.if_not')),
+        ];
+    }
+
+    private function authorise(): Message
+    {
+        $access = $this->answer->chain->outlet->access;
+
+        return match (true) {
+            $access->kind === AccessKind::Open => Message::of('step.authorise_open'),
+            $access->kind === null => Message::of('step.authorise_unknown'),
+            $access->network !== null => Message::of('step.authorise_of', network: $access->network),
+            $access->kind === AccessKind::Account => Message::of('step.authorise_account'),
+            default => Message::of('step.authorise_admitted'),
+        };
+    }
+
+    private function compare(): Step
+    {
+        $isDc = $this->answer->chain->current === CurrentKind::Dc;
+        $given = $this->answer->given();
+        $cautions = array_filter(
+            $this->care->at(CautionPlace::Power),
+            // The minute by which to stop says more than that one may have to.
+            fn (Message $m): bool => $this->passed === null || ! str_starts_with($m->code, AdapterGate::MAY_NOT_HOLD),
+        );
+        $minutes = Amount::minutes(self::COMPARE_MINUTES);
+
+        return new Step(
+            StepPhase::Run,
+            StepCode::ComparePower,
+            $given === null ? Message::of('step.compare_power_unknown', minutes: $minutes) : Message::of('step.compare_power', minutes: $minutes, given: $given),
+            Message::of('step.compare_power.sign'),
+            [...array_values($cautions), ...($isDc ? [Message::of('step.compare_power.second_cable')] : [])],
+            Message::of($isDc ? 'step.compare_power.if_not' : 'step.compare_power.if_not_ac'),
+        );
+    }
+
+    /** @return list<Message> */
+    private function stop(): array
+    {
+        return [...($this->passed === null ? [] : [$this->passed->message()]), ...$this->care->at(CautionPlace::Stop)];
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Steps;
+
+use Harmozon\Core\Fit\ChainAnswer;
+use Harmozon\Core\Forecast\AdapterPassed;
+use Harmozon\Core\Words\Message;
+
+/** What to do beside the car, from parking to leaving, in the order of one chain's own pieces. */
+final readonly class StepList
+{
+    /**
+     * @param  list<Step>  $steps  one `do_not_connect` where nothing must be joined
+     * @param  list<Rung>  $ladder  what to try when nothing starts, in this order
+     * @param  list<Message>  $stuckLatch
+     * @param  list<Piece>  $pieces  to be drawn: joint n lies between piece n and the next; none where nothing must be joined
+     */
+    private function __construct(public ChainAnswer $answer, public array $steps, public array $ladder, public array $stuckLatch, public array $pieces)
+    {
+    }
+
+    /**
+     * @param  AdapterPassed|null  $passed  from the forecast: when an adapter that may not hold back would be asked for more than it allows
+     * @param  string|null  $stall  label of the stall where the driver stands; null when not known
+     */
+    public static function of(ChainAnswer $answer, ?AdapterPassed $passed = null, ?string $stall = null): self
+    {
+        $latch = array_map(static fn (string $end): Message => Message::of('latch.'.$end), ['stop_both', 'unlock', 'push', 'manual', 'help']);
+        if (! $answer->outcome->mayFlow()) {
+            return new self($answer, [new Step(StepPhase::Arrive, StepCode::DoNotConnect, $answer->why())], [], $latch, []);
+        }
+        $care = Care::of($answer);
+        $way = Way::of($answer->chain);
+
+        return new self($answer, [
+            ...(new Arriving($answer, $care))->steps(),
+            ...(new Joining($answer->chain, $way, $care))->join(),
+            ...(new Running($answer, $care, $passed))->steps(),
+            ...(new Joining($answer->chain, $way, $care))->part(),
+            ...(new Leaving($answer->chain))->steps(),
+        ], Ladder::of($answer, $stall), $latch, $way->pieces($answer->chain));
+    }
+}
