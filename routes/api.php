@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\AccountController;
 use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\DoorController;
+use App\Http\Controllers\EventController;
 use App\Http\Controllers\FitController;
 use App\Http\Controllers\ForecastController;
 use App\Http\Controllers\GarageController;
@@ -93,6 +94,9 @@ Route::middleware(['auth', MayAct::class.':record'])->name('api.')->group(static
         Route::post('reopen', [SessionController::class, 'reopen'])->name('reopen');
         Route::post('readings', [ReadingController::class, 'store'])->name('readings.take');
         Route::delete('readings/{clientId}', [ReadingController::class, 'destroy'])->name('readings.forget');
+        Route::post('events', [EventController::class, 'store'])->name('events.note');
+        Route::delete('events/{clientId}', [EventController::class, 'destroy'])->name('events.forget');
+        Route::patch('', [SessionController::class, 'correct'])->name('correct');
         Route::post('readings-file', [ReadingController::class, 'load'])->name('file.load');
         Route::delete('readings-file/{import}', [ReadingController::class, 'destroyFile'])->name('file.forget');
     });

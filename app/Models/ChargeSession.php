@@ -26,6 +26,10 @@ use Illuminate\Support\Carbon;
  * @property Carbon|null $finished_at
  * @property string|null $verdict
  * @property array<string, mixed>|null $summary
+ * @property string|null $stall what stands on the stall
+ * @property string|null $paid_amount decimal
+ * @property string|null $paid_currency
+ * @property float|null $station_kwh what the station counted
  * @property int $revision counts every change of the readings
  * @property int $disturbed counts those that touch what stood before the newest of them
  */
@@ -66,5 +70,14 @@ final class ChargeSession extends Model
         $readings->orderBy('t_ms')->orderBy('id');
 
         return $readings;
+    }
+
+    /** @return HasMany<SessionEvent, $this> in the order they happened */
+    public function events(): HasMany
+    {
+        $events = $this->hasMany(SessionEvent::class);
+        $events->orderBy('t_ms')->orderBy('id');
+
+        return $events;
     }
 }

@@ -38,8 +38,16 @@ final class SessionBook
     {
     }
 
-    public function begin(FitQuestion $question, Carbon $startedAt, string $note = ''): ChargeSession
+    /**
+     * @param  string|null  $id  given where it began; begun twice, it stands once
+     * @param  string|null  $stall  what stands on the stall
+     */
+    public function begin(FitQuestion $question, Carbon $startedAt, string $note = '', ?string $id = null, ?string $stall = null): ChargeSession
     {
+        $begun = $id === null ? null : $this->begun($id);
+        if ($begun !== null) {
+            return $begun;
+        }
         if (! $question->outlet->exists) {
             throw FieldError::at('outlet', Message::of('app.kind_stands_nowhere'));
         }
@@ -52,6 +60,8 @@ final class SessionBook
         ));
 
         return ChargeSession::query()->create([
+            ...($id === null ? [] : ['ulid' => $id]),
+            'stall' => $stall,
             'vehicle_id' => $question->vehicle->id,
             'outlet_id' => $question->outlet->id,
             'case_file' => $caseFile,
@@ -65,6 +75,17 @@ final class SessionBook
         ]);
     }
 
+    /** The session of this id, where it was begun before. */
+    private function begun(string $id): ?ChargeSession
+    {
+        $known = ChargeSession::withTrashed()->where('ulid', $id)->first();
+        if ($known === null && DB::table('charge_sessions')->where('ulid', $id)->exists()) {
+            throw FieldError::at('id', Message::of('app.id_taken'));
+        }
+
+        return $known instanceof ChargeSession ? $known : null;
+    }
+
     /** @return array{vehicle: array{id: string, name: string}, outlet: array{id: string, name: string}, adapters: list<array{id: string, name: string}>} */
     private static function pieces(Chain $chain): array
     {
@@ -75,9 +96,30 @@ final class SessionBook
 
     /**
      * @param  array<string, CoreReading>  $readings  by the id their taker gave them
+     * @param  bool  $isLate  taken before the end and sent after it: a finished session is judged anew with them
      * @return int how many were new
      */
-    public function take(ChargeSession $session, array $readings): int
+    public function take(ChargeSession $session, array $readings, bool $isLate = false): int
+    {
+        $finishedAt = $isLate ? $session->refresh()->finished_at : null;
+
+        return $finishedAt === null ? $this->takeInOrder($session, $readings) : $this->takeLate($session, $readings, $finishedAt);
+    }
+
+    /** @param  array<string, CoreReading>  $readings */
+    private function takeLate(ChargeSession $session, array $readings, Carbon $finishedAt): int
+    {
+        return DB::transaction(function () use ($session, $readings, $finishedAt): int {
+            $this->reopen($session);
+            $added = $this->takeInOrder($session, $readings);
+            $this->finish($session, $finishedAt);
+
+            return $added;
+        });
+    }
+
+    /** @param  array<string, CoreReading>  $readings */
+    private function takeInOrder(ChargeSession $session, array $readings): int
     {
         return $this->inOrder($session, function () use ($session, $readings): int {
             $this->mustHaveRoom($session, count($readings) - $this->known($session, array_map(strval(...), array_keys($readings))));

@@ -13,6 +13,7 @@ use Harmozon\Core\Record\Completed;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Judgement;
 use Harmozon\Core\Record\Trace;
+use Harmozon\Core\Review\Counted;
 use Harmozon\Core\Words\Voice;
 
 /** Asks the core to judge a stored session, and puts its answer into words of the API. */
@@ -38,7 +39,20 @@ final class SessionReport
             'chain' => $this->fit->chain($chain->answer),
             'judgement' => [...$this->writer->judgement($judgement), 'verdict_words' => $this->voice->begin($judgement->verdict->message())],
             'curve' => array_map(self::point(...), $trace->points()),
+            'counted' => $this->voice->each($this->counted($session, $chain, $judgement)->messages()),
         ];
+    }
+
+    private function counted(ChargeSession $session, SessionChain $chain, Judgement $judgement): Counted
+    {
+        return new Counted(
+            $chain->answer->chain->outlet->tariff,
+            $chain->conditions->member,
+            $session->station_kwh,
+            $judgement->measured->energyKwh,
+            $session->finished_at === null ? ($judgement->measured->lastTs === null ? null : $judgement->measured->lastTs / 60) : $session->started_at->diffInSeconds($session->finished_at) / 60,
+            $session->paid_amount === null ? null : ['amount' => $session->paid_amount, 'currency' => (string) $session->paid_currency],
+        );
     }
 
     /** @return array{string, array<string, mixed>} the verdict, and what a line of the log shows */

@@ -14,7 +14,7 @@ use App\Models\Tour;
 use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Files\FitWriter;
-use Harmozon\Core\Files\StepsWriter;
+use Harmozon\Core\Files\VisitWriter;
 use Harmozon\Core\Forecast\Forecaster;
 use Harmozon\Core\Steps\StepList;
 use Illuminate\Http\JsonResponse;
@@ -50,12 +50,13 @@ final class FitController extends Controller
     }
 
     /** What to do beside the car, for one chain. */
-    public function steps(StepsRequest $request, StepsWriter $writer, Catalogue $catalogue): JsonResponse
+    public function steps(StepsRequest $request, VisitWriter $writer, Catalogue $catalogue): JsonResponse
     {
         $question = $request->question();
         $best = $question->answer($request->mayBuy() ? $catalogue->forSale() : [])->best;
-        $forecast = Forecaster::sparing()->forecast($best, $question->case()->conditions);
+        $conditions = $question->case()->conditions;
+        $forecast = Forecaster::sparing()->forecast($best, $conditions);
 
-        return response()->json($writer->steps(StepList::of($best, $forecast->passed, $request->stall())));
+        return response()->json($writer->visit(StepList::of($best, $forecast->passed, $request->stall()), $forecast, $conditions));
     }
 }

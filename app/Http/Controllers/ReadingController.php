@@ -41,7 +41,7 @@ final class ReadingController extends Controller
 
     public function store(ReadingsRequest $request, ChargeSession $session, ReadingJsonReader $reader): JsonResponse
     {
-        $added = $this->book->take($session, $request->readings($reader));
+        $added = $this->book->take($session, $request->readings($reader), $request->boolean('late'));
 
         return response()->json(['added' => $added, ...$this->reports->full($session)]);
     }

@@ -5,13 +5,17 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Requests\BeginSessionRequest;
+use App\Http\Requests\FinishRequest;
 use App\Models\ChargeSession;
+use App\Sessions\Correction;
 use App\Sessions\SessionBook;
+use App\Sessions\SessionEvents;
 use App\Sessions\SessionLine;
 use App\Sessions\SessionReport;
+use Harmozon\Core\Files\Node;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Carbon;
 
 final class SessionController extends Controller
 {
@@ -22,6 +26,7 @@ final class SessionController extends Controller
         private readonly SessionBook $book,
         private readonly SessionLine $lines,
         private readonly SessionReport $reports,
+        private readonly SessionEvents $events,
     ) {
     }
 
@@ -35,9 +40,9 @@ final class SessionController extends Controller
 
     public function store(BeginSessionRequest $request): JsonResponse
     {
-        $session = $this->book->begin($request->question(), Carbon::now(), $request->string('note')->toString());
+        $session = $this->book->begin($request->question(), $request->startedAt(), $request->string('note')->toString(), $request->id(), $request->stall());
 
-        return $this->report($session->refresh(), 201);
+        return $this->report($session->refresh(), $session->wasRecentlyCreated ? 201 : 200);
     }
 
     public function show(ChargeSession $session): JsonResponse
@@ -45,9 +50,18 @@ final class SessionController extends Controller
         return $this->report($session);
     }
 
-    public function finish(ChargeSession $session): JsonResponse
+    /** Clock, stall, note, and what the place counted and asked for. */
+    public function correct(Request $request, ChargeSession $session): JsonResponse
     {
-        $this->book->finish($session);
+        Correction::of($session, Node::of($request->all()));
+
+        return $this->report($session);
+    }
+
+    /** Now, or at a moment since plugging in: the last reading of one that was forgotten. */
+    public function finish(FinishRequest $request, ChargeSession $session): JsonResponse
+    {
+        $this->book->finish($session, $request->at($session));
 
         return $this->report($session);
     }
@@ -78,6 +92,6 @@ final class SessionController extends Controller
 
     private function report(ChargeSession $session, int $status = 200): JsonResponse
     {
-        return response()->json(['session' => $this->lines->of($session), ...$this->reports->full($session)], $status);
+        return response()->json(['now' => Carbon::now()->toIso8601ZuluString('millisecond'), 'session' => $this->lines->of($session), ...$this->events->of($session), ...$this->reports->full($session)], $status);
     }
 }

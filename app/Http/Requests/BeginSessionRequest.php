@@ -4,9 +4,18 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-/** A session begins on exactly one chain: the adapters are those in it, none for a direct joint. */
+use Illuminate\Support\Carbon;
+
+/**
+ * A session begins on exactly one chain: the adapters are those in it, none for a direct joint. One that began without a
+ * network brings its own id, so that it is begun once however often it is sent, and says how long ago that was: the clock
+ * of a phone may be wrong, its seconds are right.
+ */
 final class BeginSessionRequest extends FitRequest
 {
+    /** A month may pass before a phone is online again (s). */
+    private const LONGEST_AGO_S = 31 * 86_400;
+
     protected function prepareForValidation(): void
     {
         $this->merge(['exact' => true]);
@@ -14,6 +23,34 @@ final class BeginSessionRequest extends FitRequest
 
     public function rules(): array
     {
-        return [...parent::rules(), 'adapters' => ['present', 'list', 'max:3'], 'note' => ['nullable', 'string', 'max:1000']];
+        return [
+            ...parent::rules(),
+            'adapters' => ['present', 'list', 'max:3'],
+            'note' => ['nullable', 'string', 'max:1000'],
+            'id' => ['nullable', 'string', 'ulid'],
+            'age_s' => ['nullable', 'numeric', 'min:0', 'max:'.self::LONGEST_AGO_S],
+            'stall' => ['nullable', 'string', 'max:60'],
+        ];
+    }
+
+    public function startedAt(): Carbon
+    {
+        $ageS = $this->validated('age_s');
+
+        return Carbon::now()->subSeconds(is_numeric($ageS) ? (int) round((float) $ageS) : 0);
+    }
+
+    public function id(): ?string
+    {
+        $id = $this->validated('id');
+
+        return is_string($id) ? strtoupper($id) : null;
+    }
+
+    public function stall(): ?string
+    {
+        $stall = $this->validated('stall');
+
+        return is_string($stall) && $stall !== '' ? $stall : null;
     }
 }

@@ -17,7 +17,7 @@ final class ReadingsRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['readings' => ['required', 'list', 'min:1', 'max:'.self::MOST], 'readings.*' => ['array'], 'readings.*.client_id' => ['required', 'string', 'ulid']];
+        return ['readings' => ['required', 'list', 'min:1', 'max:'.self::MOST], 'readings.*' => ['array'], 'readings.*.client_id' => ['required', 'string', 'ulid'], 'late' => ['boolean']];
     }
 
     /** @return array<string, Reading> by the id their taker gave them; the core checks the figures */

@@ -290,10 +290,7 @@ final class EquipmentReader
 
     private function tariff(Node $node): Tariff
     {
-        $currency = $node->text('currency');
-        if (preg_match('/^[A-Z]{3}$/', $currency) !== 1) {
-            throw $node->fail('currency', Message::of('field.expected_currency'));
-        }
+        $currency = $node->currency('currency');
         $membership = $node->objectOrNull('membership');
 
         return new Tariff(

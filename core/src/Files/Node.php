@@ -206,6 +206,14 @@ final readonly class Node
         return $value >= $least && $value <= $most ? (int) $value : throw $this->fail($key, Message::of('field.between', least: Amount::count($least), most: Amount::count($most)));
     }
 
+    /** @throws FieldError when it is no code of ISO 4217 */
+    public function currency(string $key): string
+    {
+        $currency = $this->text($key);
+
+        return preg_match('/^[A-Z]{3}$/D', $currency) === 1 ? $currency : throw $this->fail($key, Message::of('field.expected_currency'));
+    }
+
     /** Money: a decimal as text, or a JSON number, never negative. */
     public function money(string $key): ?string
     {

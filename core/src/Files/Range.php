@@ -35,6 +35,12 @@ final readonly class Range
         return new self(0, 5000, 'kW');
     }
 
+    /** What a station's meter counted: it may have counted nothing. */
+    public static function countedKwh(): self
+    {
+        return new self(0, 2000, 'kWh');
+    }
+
     public static function kwh(): self
     {
         return new self(0.1, 2000, 'kWh');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Files;
 
 use Harmozon\Core\Equipment\Stall;
+use Harmozon\Core\Steps\Handshake;
 use Harmozon\Core\Steps\Piece;
 use Harmozon\Core\Steps\Rung;
 use Harmozon\Core\Steps\Step;
@@ -28,6 +29,7 @@ final readonly class StepsWriter
             'pieces' => array_map(fn (Piece $p): array => ['kind' => $p->kind->value, 'id' => $p->id, 'words' => $this->voice->say($p->kind->message())], $list->pieces),
             'steps' => array_map($this->step(...), $list->steps),
             'when_nothing_starts' => array_map($this->rung(...), $list->ladder),
+            'handshake' => array_map(fn (int $afterS, Message $means): array => ['after_s' => $afterS, 'words' => $this->voice->say($means)], array_keys(Handshake::waits()), Handshake::waits()),
             'stuck_latch' => $this->voice->each($list->stuckLatch),
         ];
     }
@@ -41,6 +43,7 @@ final readonly class StepsWriter
             'phase' => $step->phase->value,
             'phase_words' => $this->voice->say($step->phase->message()),
             'code' => $step->code->value,
+            'title' => $this->voice->say($step->code->title()),
             'do' => $this->voice->say($step->do),
             'sign' => $say($step->sign),
             'caution' => $say($step->caution()),

@@ -23,6 +23,7 @@ use Harmozon\Core\Fit\GateName;
 use Harmozon\Core\Fit\Outcome;
 use Harmozon\Core\Fit\Result;
 use Harmozon\Core\Power\LinkKind;
+use Harmozon\Core\Record\EventCode;
 use Harmozon\Core\Record\PlateState;
 use Harmozon\Core\Record\Point;
 use Harmozon\Core\Record\Provenance;
@@ -41,6 +42,7 @@ final readonly class TermsWriter
         'attach_order' => AttachOrder::class,
         'certification' => Certification::class,
         'current' => CurrentKind::class,
+        'event' => EventCode::class,
         'evse_status' => EvseStatus::class,
         'gate' => GateName::class,
         'link_kind' => LinkKind::class,

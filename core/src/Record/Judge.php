@@ -40,7 +40,7 @@ final class Judge
         }
         $this->meter = new Meter(
             new Completer($answer->voltage->plugV, $chain->phases()),
-            new Plausibility($this->possibleKw($conditions), $chain->vehicle->pack->usableKwh, $chain->phases()),
+            new Plausibility(self::possibleKw($answer, $conditions), $chain->vehicle->pack->usableKwh, $chain->phases()),
             $duties,
         );
     }
@@ -75,9 +75,9 @@ final class Judge
     }
 
     /** The most the weakest link could ever pass, at the highest volts of the session; null when nothing is known. */
-    private function possibleKw(Conditions $conditions): ?float
+    public static function possibleKw(ChainAnswer $answer, Conditions $conditions): ?float
     {
-        $limits = Limits::ofChain($this->answer->chain, $this->answer->voltage, new Conditions(
+        $limits = Limits::ofChain($answer->chain, $answer->voltage, new Conditions(
             $conditions->socFrom, $conditions->socTo, null, null, true,
         ));
         if ($limits === null) {

@@ -21,15 +21,14 @@ final readonly class Arriving
     public function steps(): array
     {
         $outlet = $this->answer->chain->outlet;
-        $step = fn (StepCode $code, CautionPlace $place): Step => new Step(
-            StepPhase::Arrive, $code, Message::of('step.'.$code->value), Message::of('step.'.$code->value.'.sign'), $this->care->at($place), Message::of('step.'.$code->value.'.if_not'),
-        );
 
         return [
             $this->park(),
-            ...($outlet->coupler->isSocket() ? [] : [$step(StepCode::LookAtScreen, CautionPlace::Screen)]),
+            ...($outlet->coupler->isSocket() ? [] : [new Step(
+                StepPhase::Arrive, StepCode::LookAtScreen, Message::of('step.look_at_screen'), Message::of('step_sign.offers_to_start'), $this->care->at(CautionPlace::Screen), Message::of('step_if_not.another_stall'),
+            )]),
             ...($outlet->access->kind === AccessKind::Open ? [] : [$this->setUp()]),
-            $step(StepCode::LookAtContacts, CautionPlace::Contacts),
+            new Step(StepPhase::Arrive, StepCode::LookAtContacts, Message::of('step.look_at_contacts'), Message::of('step_sign.dry_and_clean'), $this->care->at(CautionPlace::Contacts), Message::of('step_if_not.out_of_use')),
         ];
     }
 
@@ -42,7 +41,7 @@ final readonly class Arriving
             StepPhase::Arrive,
             StepCode::Park,
             $reach->isUnknown() || $reach->cautions() !== [] ? Message::of('step.park') : Message::of('step.park_reach', reach: $reach->reason()),
-            cautions: [...$this->care->at(CautionPlace::Park), ...($isShared ? [Message::of('step.park.shared')] : [])],
+            cautions: [...$this->care->at(CautionPlace::Park), ...($isShared ? [Message::of('step.park_shared')] : [])],
         );
     }
 

@@ -21,14 +21,13 @@ final class Ladder
     {
         $chain = $answer->chain;
         $isSocket = $chain->outlet->coupler->isSocket();
-        $plain = static fn (RungCode $code, string $suffix = ''): Rung => new Rung($code, Message::of('rung.'.$code->value.$suffix));
 
         return [
-            $plain(RungCode::ReadScreens, $isSocket ? '_socket' : ''),
-            $plain(RungCode::JoinAgain),
+            new Rung(RungCode::ReadScreens, $isSocket ? Message::of('rung.read_lights') : Message::of('rung.read_screens')),
+            new Rung(RungCode::JoinAgain, Message::of('rung.join_again')),
             ...($chain->adapters === [] || $isSocket ? [] : [new Rung(RungCode::AdapterApart, Message::of('rung.adapter_apart', adapter: $chain->adapters[0]->name))]),
-            ...($isSocket ? [] : [$plain(RungCode::StartAnotherWay), self::anotherStall($chain->outlet, $stall)]),
-            $plain(RungCode::NextStop),
+            ...($isSocket ? [] : [new Rung(RungCode::StartAnotherWay, Message::of('rung.start_another_way')), self::anotherStall($chain->outlet, $stall)]),
+            new Rung(RungCode::NextStop, Message::of('rung.next_stop')),
         ];
     }
 

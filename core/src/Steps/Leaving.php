@@ -27,9 +27,9 @@ final readonly class Leaving
 
         return [
             ...($isAttached && $attached !== null ? [new Step(
-                StepPhase::Leave, StepCode::DockAttachedAdapter, Message::of('step.dock_attached_adapter', adapter: $attached->name), Message::of('step.dock_attached_adapter.sign'), ifNot: Message::of('step.dock_attached_adapter.if_not'),
+                StepPhase::Leave, StepCode::DockAttachedAdapter, Message::of('step.dock_attached_adapter', adapter: $attached->name), Message::of('step_sign.click_from_dock'), ifNot: Message::of('step_if_not.will_not_hold'),
             )] : []),
-            new Step(StepPhase::Leave, StepCode::Stow, $own === [] ? Message::of('step.stow') : Message::of('step.stow_kit', kit: Listing::and(array_map(static fn (Adapter $a): string => $a->name, $own))), Message::of('step.stow.sign')),
+            new Step(StepPhase::Leave, StepCode::Stow, $own === [] ? Message::of('step.stow') : Message::of('step.stow_kit', kit: Listing::and(array_map(static fn (Adapter $a): string => $a->name, $own))), Message::of('step_sign.nothing_left')),
             new Step(StepPhase::Leave, StepCode::MoveAway, $this->moveAway()),
         ];
     }

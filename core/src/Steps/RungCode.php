@@ -31,6 +31,13 @@ enum RungCode: string
 
     public function testsWords(): Message
     {
-        return Message::of('rung.tests.'.$this->tests());
+        return match ($this) {
+            self::ReadScreens => Message::of('rung_tests.parameters'),
+            self::JoinAgain => Message::of('rung_tests.plugged'),
+            self::AdapterApart => Message::of('rung_tests.pilot'),
+            self::StartAnotherWay => Message::of('rung_tests.authorise'),
+            self::AnotherStall => Message::of('rung_tests.station'),
+            self::NextStop => Message::of('rung_tests.place'),
+        };
     }
 }

@@ -31,16 +31,21 @@ final readonly class Running
     {
         $isSocket = $this->answer->chain->outlet->coupler->isSocket();
 
+        $minutes = Amount::minutes(self::FIRST_POWER_MINUTES);
+
         return [
-            ...($isSocket ? [] : [new Step(StepPhase::Start, StepCode::Authorise, $this->authorise(), Message::of('step.authorise.sign'), ifNot: Message::of('step.authorise.if_not'))]),
+            ...($isSocket ? [] : [new Step(StepPhase::Start, StepCode::Authorise, $this->authorise(), Message::of('step_sign.accepted'), ifNot: Message::of('step_if_not.another_way'))]),
             new Step(
-                StepPhase::Start, StepCode::AwaitCurrent, Message::of('step.await_current', minutes: Amount::minutes(self::FIRST_POWER_MINUTES)),
-                Message::of($isSocket ? 'step.await_current.sign_socket' : 'step.await_current.sign'), ifNot: Message::of('step.await_current.if_not', minutes: Amount::minutes(self::FIRST_POWER_MINUTES)),
+                StepPhase::Start, StepCode::AwaitCurrent, Message::of('step.await_current', minutes: $minutes),
+                $isSocket ? Message::of('step_sign.supply_charges') : Message::of('step_sign.stall_charges'), ifNot: Message::of('step_if_not.nothing_starts', minutes: $minutes),
             ),
             $this->compare(),
-            new Step(StepPhase::Run, StepCode::TakeTemperatures, Message::of('step.take_temperatures'), ifNot: Message::of('step.take_temperatures.if_not')),
-            new Step(StepPhase::Stop, StepCode::StopSession, Message::of($isSocket ? 'step.stop_session_socket' : 'step.stop_session'), Message::of('step.stop_session.sign'), $this->stop(), Message::of('step.stop_session.if_not')),
-            new Step(StepPhase::Stop, StepCode::AwaitLatch, Message::of('step.await_latch'), Message::of('step.await_latch.sign'), ifNot: Message::of('step.await_latch.if_not')),
+            new Step(StepPhase::Run, StepCode::TakeTemperatures, Message::of('step.take_temperatures'), ifNot: Message::of('step_if_not.smell')),
+            new Step(
+                StepPhase::Stop, StepCode::StopSession, $isSocket ? Message::of('step.stop_in_car') : Message::of('step.stop_session'),
+                Message::of('step_sign.amps_fall'), $this->stop(), $isSocket ? null : Message::of('step_if_not.stop_other_end'),
+            ),
+            new Step(StepPhase::Stop, StepCode::AwaitLatch, Message::of('step.await_latch'), Message::of('step_sign.click_from_car'), ifNot: Message::of('step_if_not.latch_stuck')),
         ];
     }
 
@@ -72,9 +77,9 @@ final readonly class Running
             StepPhase::Run,
             StepCode::ComparePower,
             $given === null ? Message::of('step.compare_power_unknown', minutes: $minutes) : Message::of('step.compare_power', minutes: $minutes, given: $given),
-            Message::of('step.compare_power.sign'),
-            [...array_values($cautions), ...($isDc ? [Message::of('step.compare_power.second_cable')] : [])],
-            Message::of($isDc ? 'step.compare_power.if_not' : 'step.compare_power.if_not_ac'),
+            Message::of('step_sign.settles'),
+            [...array_values($cautions), ...($isDc ? [Message::of('step.second_cable')] : [])],
+            $isDc ? Message::of('step_if_not.derated') : Message::of('step_if_not.settling'),
         );
     }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Steps;
 
+use Harmozon\Core\Words\Message;
+
 /** One thing to do beside the car. The names are part of the files' contract. */
 enum StepCode: string
 {
@@ -45,4 +47,10 @@ enum StepCode: string
 
     /** Instead of every other one, where nothing must be joined. */
     case DoNotConnect = 'do_not_connect';
+
+    /** Two or three words for it. */
+    public function title(): Message
+    {
+        return Message::of('step_title.'.$this->value);
+    }
 }

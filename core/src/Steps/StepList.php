@@ -27,7 +27,7 @@ final readonly class StepList
      */
     public static function of(ChainAnswer $answer, ?AdapterPassed $passed = null, ?string $stall = null): self
     {
-        $latch = array_map(static fn (string $end): Message => Message::of('latch.'.$end), ['stop_both', 'unlock', 'push', 'manual', 'help']);
+        $latch = self::stuckLatch();
         if (! $answer->outcome->mayFlow()) {
             return new self($answer, [new Step(StepPhase::Arrive, StepCode::DoNotConnect, $answer->why())], [], $latch, []);
         }
@@ -41,5 +41,11 @@ final readonly class StepList
             ...(new Joining($answer->chain, $way, $care))->part(),
             ...(new Leaving($answer->chain))->steps(),
         ], Ladder::of($answer, $stall), $latch, $way->pieces($answer->chain));
+    }
+
+    /** @return list<Message> from the gentle to the last */
+    private static function stuckLatch(): array
+    {
+        return [Message::of('latch.stop_both'), Message::of('latch.unlock'), Message::of('latch.push'), Message::of('latch.manual'), Message::of('latch.help')];
     }
 }

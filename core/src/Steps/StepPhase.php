@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace Harmozon\Core\Steps;
 
 use Harmozon\Core\Words\Message;
-use Harmozon\Core\Words\Term;
 
 /** The parts of a visit, in their order. */
-enum StepPhase: string implements Term
+enum StepPhase: string
 {
     case Arrive = 'arrive';
     case Join = 'join';

@@ -27,7 +27,8 @@ final class CoreFloors
         'Record' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit'],
         'Bench' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit', 'Forecast', 'Record'],
         'Steps' => ['Words', 'Equipment', 'Chain', 'Fit', 'Forecast'],
-        'Files' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit', 'Forecast', 'Record', 'Bench', 'Steps'],
+        'Review' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit', 'Forecast', 'Record'],
+        'Files' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit', 'Forecast', 'Record', 'Bench', 'Steps', 'Review'],
     ];
 
     /** @return iterable<string, Rule> one a room */

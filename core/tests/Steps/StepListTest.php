@@ -214,6 +214,7 @@ final class StepListTest extends TestCase
 
             self::assertNotSame([], $written['steps']);
             self::assertCount(5, (array) $written['stuck_latch']);
+            self::assertSame([30, 60, 120], array_column((array) $written['handshake'], 'after_s'));
             self::assertStringNotContainsString('{', (string) json_encode(array_column((array) $written['steps'], 'do')));
         }
     }

@@ -604,7 +604,8 @@ export interface paths {
         delete: operations["discardSession"];
         options?: never;
         head?: never;
-        patch?: never;
+        /** Correct its clock, stall, note, or what the place counted and asked for */
+        patch: operations["correctSession"];
         trace?: never;
     };
     "/sessions/{session}/restore": {
@@ -659,6 +660,45 @@ export interface paths {
         /** Take a finish back */
         post: operations["reopenSession"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/sessions/{session}/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: components["parameters"]["Session"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Note what happened; a repeat with the same ids changes nothing, and a finished session takes them too */
+        post: operations["noteEvents"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/sessions/{session}/events/{clientId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: components["parameters"]["Session"];
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take back a note; what it took out of use is as it was */
+        delete: operations["forgetEvent"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1329,6 +1369,7 @@ export interface components {
             sets: {
                 access: components["schemas"]["Term"][];
                 attach_order: components["schemas"]["Term"][];
+                event: components["schemas"]["Term"][];
                 evse_status: components["schemas"]["Term"][];
                 certification: components["schemas"]["Term"][];
                 current: components["schemas"]["Term"][];
@@ -1662,6 +1703,7 @@ export interface components {
             phase: "arrive" | "join" | "start" | "run" | "stop" | "part" | "leave";
             phase_words: string;
             code: string;
+            title: string;
             do: string;
             /** @description What to see or hear when it worked */
             sign: string | null;
@@ -1695,7 +1737,38 @@ export interface components {
             }[];
             steps: components["schemas"]["Step"][];
             when_nothing_starts: components["schemas"]["Rung"][];
+            /** @description What it means when no current flows so long after plugging in */
+            handshake: {
+                after_s: number;
+                words: string;
+            }[];
             stuck_latch: string[];
+            expected: {
+                points: {
+                    t_s: number;
+                    soc: number;
+                    v: number;
+                    a: number;
+                    kw: number;
+                    leave_below_kw: components["schemas"]["NumberOrNull"];
+                    near_from_kw: number;
+                    near_to_kw: number;
+                    binding: string;
+                }[];
+                words: {
+                    leave: string;
+                    less: string;
+                    near: string;
+                    more: string;
+                };
+            };
+            /** @description What an entry can hardly be */
+            entries: {
+                phases: number;
+                most_kw: components["schemas"]["NumberOrNull"];
+                least_c: number;
+                most_c: number;
+            };
         };
         BeginSession: {
             outlet: string;
@@ -1704,6 +1777,23 @@ export interface components {
             policy?: components["schemas"]["Policy"];
             conditions?: components["schemas"]["Conditions"];
             note?: string | null;
+            /** @description A ULID given where it began without a network; begun twice, it stands once */
+            id?: string | null;
+            /** @description How long ago it began */
+            age_s?: number | null;
+            stall?: string | null;
+        };
+        /** @description What is given is changed, the rest stays */
+        SessionCorrection: {
+            note?: string | null;
+            stall?: string | null;
+            station_kwh?: components["schemas"]["NumberOrNull"];
+            paid?: components["schemas"]["Paid"] | null;
+            /**
+             * Format: date-time
+             * @description The end moves with it
+             */
+            started_at?: string;
         };
         /** @description A fact nobody has read, whose it is, the field it belongs to, and where to read it */
         Ask: {
@@ -1994,12 +2084,34 @@ export interface components {
             soc_to: components["schemas"]["NumberOrNull"];
             spark: (number | null)[][];
         };
+        Paid: {
+            amount: string;
+            currency: string;
+        };
+        SessionEvent: {
+            client_id: string;
+            t_s: number;
+            code: components["schemas"]["EventCode"];
+            words: string;
+            detail: string | null;
+            /** @description Adapters that must be looked at before they are used again */
+            took_out: string[];
+        };
+        /** @enum {string} */
+        EventCode: "plugged" | "authorised" | "current_flows" | "failed_start" | "stall_changed" | "throttled" | "neighbour_came" | "neighbour_left" | "latch_stuck" | "smell_or_heat" | "stopped_by_station" | "stopped_by_car" | "limit_changed";
+        Events: {
+            events: components["schemas"]["SessionEvent"][];
+            handshake_s: components["schemas"]["NumberOrNull"];
+        };
         SessionLine: {
             id: string;
             vehicle: components["schemas"]["Named"];
             outlet: components["schemas"]["Named"];
             adapters: components["schemas"]["Named"][];
             note: string;
+            stall: string | null;
+            station_kwh: components["schemas"]["NumberOrNull"];
+            paid: components["schemas"]["Paid"] | null;
             /** Format: date-time */
             started_at: string;
             /** Format: date-time */
@@ -2098,9 +2210,16 @@ export interface components {
             chain: components["schemas"]["ChainAnswer"];
             judgement: components["schemas"]["Judgement"];
             curve: components["schemas"]["CurvePoint"][];
+            /** @description What the place counted and asked for beside readings and tariff */
+            counted: string[];
         };
-        Report: components["schemas"]["Judged"] & {
+        Report: components["schemas"]["Judged"] & components["schemas"]["Events"] & {
             session: components["schemas"]["SessionLine"];
+            /**
+             * Format: date-time
+             * @description The clock of the server, for a device whose own is wrong
+             */
+            now: string;
         };
         Taken: components["schemas"]["Judged"] & {
             added: number;
@@ -3136,6 +3255,7 @@ export interface operations {
             };
         };
         responses: {
+            200: components["responses"]["Report"];
             201: components["responses"]["Report"];
             401: components["responses"]["Message"];
             403: components["responses"]["Message"];
@@ -3182,6 +3302,28 @@ export interface operations {
             404: components["responses"]["Message"];
         };
     };
+    correctSession: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: components["parameters"]["Session"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SessionCorrection"];
+            };
+        };
+        responses: {
+            200: components["responses"]["Report"];
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
     restoreSession: {
         parameters: {
             query?: never;
@@ -3208,12 +3350,20 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody?: {
+            content: {
+                "application/json": {
+                    /** @description Seconds since plugging in; absent for now */
+                    t_s?: number | null;
+                };
+            };
+        };
         responses: {
             200: components["responses"]["Report"];
             401: components["responses"]["Message"];
             403: components["responses"]["Message"];
             404: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
         };
     };
     reopenSession: {
@@ -3228,6 +3378,71 @@ export interface operations {
         requestBody?: never;
         responses: {
             200: components["responses"]["Report"];
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+        };
+    };
+    noteEvents: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: components["parameters"]["Session"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    events: {
+                        client_id: string;
+                        t_s: number;
+                        code: components["schemas"]["EventCode"];
+                        detail?: string | null;
+                    }[];
+                };
+            };
+        };
+        responses: {
+            /** @description What was new, and all of them */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Events"] & {
+                        added: number;
+                    };
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    forgetEvent: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: components["parameters"]["Session"];
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Those that are left */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Events"];
+                };
+            };
             401: components["responses"]["Message"];
             403: components["responses"]["Message"];
             404: components["responses"]["Message"];
@@ -3274,6 +3489,8 @@ export interface operations {
             content: {
                 "application/json": {
                     readings: components["schemas"]["Reading"][];
+                    /** @description Taken before the end and sent after it: a finished session is judged anew with them */
+                    late?: boolean;
                 };
             };
         };

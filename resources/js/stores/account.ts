@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia';
 import { ref, watch } from 'vue';
 import { api, ask, showing, type Me } from '@/api/client';
+import { forgetAll } from '@/offline/kept';
 import { locale } from '@/words/habits';
 
 /** Who is signed in, and at which garage. */
@@ -56,6 +57,7 @@ export const useAccount = defineStore('account', () => {
   /** A full load of the page afterwards forgets every record that was shown. */
   async function signOut(): Promise<void> {
     await ask(api.POST('/sign-out'));
+    await forgetAll();
     window.location.assign('/sign-in');
   }
 

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\EventsRequest;
+use App\Models\ChargeSession;
+use App\Sessions\EventBook;
+use App\Sessions\SessionEvents;
+use Harmozon\Core\Files\EventJsonReader;
+use Illuminate\Http\JsonResponse;
+
+final class EventController extends Controller
+{
+    public function __construct(private readonly EventBook $book, private readonly SessionEvents $events)
+    {
+    }
+
+    public function store(EventsRequest $request, ChargeSession $session, EventJsonReader $reader): JsonResponse
+    {
+        $added = $this->book->note($session, $request->events($reader));
+
+        return response()->json(['added' => $added, ...$this->events->of($session)]);
+    }
+
+    public function destroy(ChargeSession $session, string $clientId): JsonResponse
+    {
+        abort_if($this->book->forget($session, strtoupper($clientId)) === 0, 404);
+
+        return response()->json($this->events->of($session));
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions;
+
+use App\Models\ChargeSession;
+use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Files\Node;
+use Harmozon\Core\Files\Range;
+use Harmozon\Core\Words\Message;
+use Illuminate\Support\Carbon;
+
+/** What may be corrected of a session at any time: its clock, where it stood, what the place counted and asked for, its note. */
+final class Correction
+{
+    private const LONGEST_NOTE = 1000;
+
+    private const LONGEST_LABEL = 60;
+
+    /** A clock that is a little ahead is no mistake. */
+    private const AHEAD_S = 120;
+
+    /** @throws FieldError naming the field; nothing was written */
+    public static function of(ChargeSession $session, Node $node): void
+    {
+        $columns = [];
+        if (array_key_exists('note', $node->fields())) {
+            $columns['note'] = $node->textOrNull('note', self::LONGEST_NOTE) ?? '';
+        }
+        if (array_key_exists('stall', $node->fields())) {
+            $columns['stall'] = $node->textOrNull('stall', self::LONGEST_LABEL);
+        }
+        if (array_key_exists('station_kwh', $node->fields())) {
+            $columns['station_kwh'] = $node->number('station_kwh', Range::countedKwh());
+        }
+        if (array_key_exists('paid', $node->fields())) {
+            $paid = $node->objectOrNull('paid');
+            $columns['paid_amount'] = $paid === null ? null : ($paid->money('amount') ?? throw $paid->fail('amount', Message::of('field.required')));
+            $columns['paid_currency'] = $paid?->currency('currency');
+        }
+        if (array_key_exists('started_at', $node->fields())) {
+            $columns = [...$columns, ...self::clock($session, $node)];
+        }
+        $session->update($columns);
+    }
+
+    /** @return array<string, Carbon|null> the end moves with the start: readings are counted from plugging in */
+    private static function clock(ChargeSession $session, Node $node): array
+    {
+        $text = $node->text('started_at');
+        $at = preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d+)?)?(Z|[+-]\d\d:\d\d)$/', $text) === 1 ? strtotime($text) : false;
+        if ($at === false) {
+            throw $node->fail('started_at', Message::of('app.not_a_time'));
+        }
+        $started = Carbon::createFromTimestamp($at);
+        $refused = match (true) {
+            $started->isAfter(Carbon::now()->addSeconds(self::AHEAD_S)) => 'app.in_the_future',
+            $started->isBefore(Carbon::now()->subYear()) => 'app.too_long_ago',
+            default => null,
+        };
+        if ($refused !== null) {
+            throw $node->fail('started_at', Message::of($refused));
+        }
+        $moved = $session->started_at->diffInSeconds($started);
+
+        return ['started_at' => $started, 'finished_at' => $session->finished_at?->copy()->addSeconds((int) round($moved))];
+    }
+}

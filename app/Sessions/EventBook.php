@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions;
+
+use App\Equipment\OutOfUse;
+use App\Models\ChargeSession;
+use App\Models\SessionEvent;
+use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Record\Event;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
+use Illuminate\Support\Facades\DB;
+
+/** Notes what happens during a session. Noted twice, it stands once; it may be noted after the end too. */
+final class EventBook
+{
+    /** Events of one session. */
+    private const MOST = 500;
+
+    public function __construct(private readonly OutOfUse $outOfUse)
+    {
+    }
+
+    /**
+     * @param  array<string, Event>  $events  by the id that was given them where they were noted
+     * @return int how many were new
+     */
+    public function note(ChargeSession $session, array $events): int
+    {
+        return DB::transaction(function () use ($session, $events): int {
+            $known = $session->events()->whereIn('client_id', array_map(strval(...), array_keys($events)))->pluck('client_id')->all();
+            $new = array_diff_key($events, array_flip(array_map(strval(...), $known)));
+            if ($new !== [] && $session->events()->count() + count($new) > self::MOST) {
+                throw FieldError::at('events', Message::of('app.too_many_events', most: Amount::count(self::MOST)));
+            }
+            foreach ($new as $clientId => $event) {
+                $session->events()->create([
+                    'garage_id' => $session->garage_id,
+                    'client_id' => (string) $clientId,
+                    'code' => $event->code,
+                    't_ms' => $event->tMs,
+                    'detail' => $event->detail,
+                    'took_out' => $event->code->takesOutOfUse() ? $this->outOfUse->take($session->chain_adapters, $session->outlet_id) : null,
+                ]);
+            }
+
+            return count($new);
+        });
+    }
+
+    /** Takes a note back; what it took out of use is as it was, unless somebody has looked at it meanwhile. */
+    public function forget(ChargeSession $session, string $clientId): int
+    {
+        return DB::transaction(function () use ($session, $clientId): int {
+            $event = $session->events()->where('client_id', $clientId)->first();
+            if (! $event instanceof SessionEvent) {
+                return 0;
+            }
+            $this->outOfUse->giveBack($event->took_out ?? [], $session->outlet_id);
+            $event->delete();
+
+            return 1;
+        });
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Review;
+
+use Harmozon\Core\Equipment\CurrentKind;
+use Harmozon\Core\Forecast\Forecast;
+use Harmozon\Core\Forecast\Step;
+
+/** What a forecast expects to be read beside the car, with the marks that a reading is held against. */
+final readonly class Expected
+{
+    /**
+     * @param  list<Step>  $points  of the forecast, the handshake left out
+     * @param  bool  $mayLeave  whether another stall may give more: the grid gives every AC post the same
+     */
+    private function __construct(public array $points, public bool $mayLeave)
+    {
+    }
+
+    public static function of(Forecast $forecast): self
+    {
+        $flowing = array_values(array_filter($forecast->points, static fn (Step $s): bool => $s->kw > 0.0));
+
+        return new self($flowing, $forecast->answer->chain->current === CurrentKind::Dc);
+    }
+
+    /**
+     * The marks that a power read at such a point is held against.
+     *
+     * @return array{leaveBelowKw: float|null, nearFromKw: float, nearToKw: float}
+     */
+    public function marks(Step $point): array
+    {
+        return [
+            'leaveBelowKw' => $this->mayLeave ? Nearness::LEAVE_BELOW * $point->kw : null,
+            'nearFromKw' => Nearness::NEAR_FROM * $point->kw,
+            'nearToKw' => (2 - Nearness::NEAR_FROM) * $point->kw,
+        ];
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Review;
+
+use Harmozon\Core\Words\Message;
+
+/** How a power that was read stands to the one that was forecast. */
+enum Nearness: string
+{
+    /** Below this share of the forecast a stall is worth leaving. */
+    public const LEAVE_BELOW = 0.7;
+
+    /** From this share on, and up to as much above, it is as it should be. */
+    public const NEAR_FROM = 0.92;
+
+    case Leave = 'leave';
+    case Less = 'less';
+    case Near = 'near';
+    case More = 'more';
+
+    public function message(): Message
+    {
+        return Message::of('nearness.'.$this->value);
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Tests\Review;
+
+use Harmozon\Core\Files\StepsWriter;
+use Harmozon\Core\Files\VisitWriter;
+use Harmozon\Core\Forecast\Forecast;
+use Harmozon\Core\Forecast\Forecaster;
+use Harmozon\Core\Review\Expected;
+use Harmozon\Core\Steps\StepList;
+use Harmozon\Core\Tests\Cases;
+use Harmozon\Core\Tests\Say;
+use PHPUnit\Framework\TestCase;
+
+final class ExpectedTest extends TestCase
+{
+    /** 150 kW flat to 60 %: a stall that gives less than 105 is worth leaving, from 138 to 162 is near. */
+    public function test_a_reading_is_held_against_the_forecast(): void
+    {
+        $expected = Expected::of(self::forecast(Cases::file()));
+        $flat = array_values(array_filter($expected->points, static fn ($p): bool => $p->soc > 30 && $p->soc < 60))[0];
+
+        self::assertEqualsWithDelta(150.0, $flat->kw, 0.01);
+        self::assertEqualsWithDelta(['leaveBelowKw' => 105.0, 'nearFromKw' => 138.0, 'nearToKw' => 162.0], $expected->marks($flat), 0.01);
+        self::assertGreaterThan(0.0, $expected->points[0]->kw);
+    }
+
+    public function test_no_ac_post_is_worth_leaving_for_another(): void
+    {
+        $expected = Expected::of(self::forecast(Cases::file(['inlets.0.coupler' => 'type1', 'inlets.0.dc' => null], post: Cases::AC_POST)));
+
+        self::assertNotSame([], $expected->points);
+        self::assertNull($expected->marks($expected->points[0])['leaveBelowKw']);
+    }
+
+    /** The least of 350 kW, 500 A × 374 V at the end of the curve, the car's 150 kW: 1.2 × 150. */
+    public function test_a_visit_tells_what_an_entry_can_hardly_be(): void
+    {
+        $forecast = self::forecast(Cases::file());
+        $visit = (new VisitWriter(new StepsWriter(Say::voice()), Say::voice()))->visit(StepList::of($forecast->answer), $forecast, Cases::read(Cases::file())->conditions);
+
+        self::assertSame(['phases' => 1, 'most_kw' => 180.0, 'least_c' => -40.0, 'most_c' => 150.0], $visit['entries']);
+        self::assertSame('A stall that gives this little is worth leaving.', $visit['expected']['words']['leave']);
+        self::assertCount(count(Expected::of($forecast)->points), $visit['expected']['points']);
+    }
+
+    /** @param  array<string, mixed>  $file */
+    private static function forecast(array $file): Forecast
+    {
+        $case = Cases::read($file);
+
+        return Forecaster::sparing()->forecast($case->fitter()->answer($case->outlet, $case->vehicle)->best, $case->conditions);
+    }
+}

@@ -1,0 +1,25 @@
+import type { components } from '@/api/schema';
+import type { Reading } from '@/api/client';
+
+type Schemas = components['schemas'];
+export type EventCode = Schemas['EventCode'];
+
+/** One thing that was done beside the car. Sent twice, it changes nothing the second time. */
+export type Doing =
+  | { kind: 'begin'; body: Schemas['BeginSession']; startedMs: number }
+  | { kind: 'reading'; reading: Reading }
+  | { kind: 'forget'; clientId: string }
+  | { kind: 'event'; event: { client_id: string; t_s: number; code: EventCode; detail: string | null } }
+  | { kind: 'forgetEvent'; clientId: string }
+  | { kind: 'correct'; fields: Schemas['SessionCorrection'] }
+  | { kind: 'finish'; tS: number }
+  | { kind: 'discard' };
+
+export type Act = Doing & {
+  /** Its place in the queue; given when it is written down. */
+  n?: number;
+  session: string;
+  garage: string;
+  /** Why the server will not have it; it stays until somebody says what becomes of it. */
+  refused?: string;
+};

@@ -1,0 +1,279 @@
+import { defineStore } from 'pinia';
+import { computed, ref } from 'vue';
+import { api, ApiError, ask, wordsOf, type Report } from '@/api/client';
+import type { Act, Doing } from '@/offline/acts';
+import { db, type Begun } from '@/offline/db';
+import { offlineSince } from '@/offline/network';
+import { useAccount } from './account';
+
+/** How long until the network is tried again without anybody asking (ms). */
+const AGAIN_MS = 10_000;
+
+/** Readings one call may bring. */
+const BATCH = 200;
+
+type Judged = Pick<Report, 'chain' | 'judgement' | 'curve' | 'counted'>;
+type Events = Pick<Report, 'events' | 'handshake_s'>;
+
+/** One tab at a time. Where a browser has no locks, as without TLS, what is sent twice still stands once. */
+async function alone<T>(task: () => Promise<T>): Promise<T> {
+  const locks = (navigator as { locks?: LockManager }).locks;
+  return await (locks ? locks.request('harmozon-outbox', task) : task());
+}
+
+/** What an act that was sent has told of its session. */
+export interface News {
+  session: string;
+  report?: Report;
+  judged?: Judged;
+  events?: Events;
+}
+
+/**
+ * What was done beside the car. Every act is written down on the device first and sent in order; it leaves the device when
+ * the server has it. Tabs take turns; what the server refuses stays, with the reason, until somebody decides.
+ */
+export const useOutbox = defineStore('outbox', () => {
+  const account = useAccount();
+  const acts = ref<Act[]>([]);
+  const isSending = ref(false);
+  /** Why this device could not write something down; what was typed is still on the screen. */
+  const isFull = ref(false);
+  const listeners = new Set<(news: News) => void>();
+  let again: ReturnType<typeof setTimeout> | undefined;
+  let isListening = false;
+
+  const mine = computed(() => acts.value.filter((a) => a.garage === account.me?.garage?.id));
+  const waiting = computed(() => mine.value.filter((a) => a.refused === undefined));
+  const refused = computed(() => mine.value.filter((a) => a.refused !== undefined));
+  const of = (session: string) => mine.value.filter((a) => a.session === session);
+
+  const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('harmozon-outbox');
+
+  async function look(): Promise<void> {
+    acts.value = await (await db()).getAll('acts');
+  }
+
+  /** Begins to watch: other tabs, the network, a screen that is looked at again. */
+  async function start(): Promise<void> {
+    if (!isListening) {
+      isListening = true;
+      window.addEventListener('online', () => void send());
+      document.addEventListener('visibilitychange', () => document.visibilityState === 'visible' && void send());
+      channel?.addEventListener('message', () => void look());
+    }
+    await look().catch(() => undefined);
+    void send();
+  }
+
+  /** Writes an act down. When this has ended without an error, nothing short of a lost device loses it. */
+  async function add(session: string, doing: Doing): Promise<void> {
+    const garage = account.me?.garage?.id ?? '';
+    await written(async () => {
+      await (await db()).add('acts', { ...doing, session, garage });
+    });
+    void send();
+  }
+
+  async function begin(begun: Begun, doing: Doing): Promise<void> {
+    await written(async () => {
+      const tx = (await db()).transaction(['acts', 'begun'], 'readwrite');
+      await Promise.all([
+        tx.objectStore('begun').put(begun),
+        tx.objectStore('acts').add({ ...doing, session: begun.id, garage: begun.garage }),
+        tx.done,
+      ]);
+    });
+    void send();
+  }
+
+  async function written(write: () => Promise<void>): Promise<void> {
+    try {
+      await write();
+      isFull.value = false;
+    } catch (e) {
+      isFull.value = true;
+      throw e;
+    }
+    await look();
+    channel?.postMessage('changed');
+  }
+
+  async function gone(done: Act[]): Promise<void> {
+    const tx = (await db()).transaction('acts', 'readwrite');
+    await Promise.all([...done.map((a) => tx.store.delete(a.n ?? -1)), tx.done]);
+    await look();
+    channel?.postMessage('changed');
+  }
+
+  /** Takes an act out of the queue, unless it is on its way already. Whether it was there. */
+  async function withdraw(isIt: (act: Act) => boolean): Promise<boolean> {
+    return alone(async () => {
+      await look();
+      const found = acts.value.filter(isIt);
+      await gone(found);
+      return found.length > 0;
+    });
+  }
+
+  /** What was refused is tried once more, or dropped. */
+  async function retry(): Promise<void> {
+    const database = await db();
+    await Promise.all(refused.value.map((act) => database.put('acts', { ...act, refused: undefined })));
+    await look();
+    await send();
+  }
+
+  const drop = (): Promise<void> => gone(refused.value);
+
+  async function send(): Promise<void> {
+    clearTimeout(again);
+    if (isSending.value || account.me === null) {
+      return;
+    }
+    isSending.value = true;
+    try {
+      await alone(async () => {
+        await look();
+        for (let batch = next(); batch; batch = next()) {
+          if (!(await sent(batch))) {
+            break;
+          }
+        }
+      });
+    } catch {
+      // A device that cannot be read now is read again.
+    } finally {
+      isSending.value = false;
+      if (waiting.value.length > 0) {
+        again = setTimeout(() => void send(), AGAIN_MS);
+      }
+    }
+  }
+
+  /** The next acts that go in one call. What follows a refused act of its session waits for it. */
+  function next(): [Act, ...Act[]] | null {
+    const held = new Set(refused.value.map((a) => a.session));
+    const first = mine.value.find((a) => a.refused === undefined && !held.has(a.session));
+    if (!first) {
+      return null;
+    }
+    const rest = mine.value.filter((a) => a.session === first.session && a !== first);
+    const others = rest.findIndex((a) => a.kind !== 'reading');
+    return [
+      first,
+      ...(first.kind === 'reading' ? rest.slice(0, Math.min(BATCH - 1, others < 0 ? rest.length : others)) : []),
+    ];
+  }
+
+  /** Whether the next may go. */
+  async function sent(batch: [Act, ...Act[]]): Promise<boolean> {
+    try {
+      const news = await call(batch);
+      await gone(batch);
+      listeners.forEach((tell) => tell(news));
+      return true;
+    } catch (e) {
+      const status = e instanceof ApiError ? e.status : 0;
+      // Gone already, or put aside meanwhile: what was to be taken back is.
+      if (
+        status === 404 &&
+        batch.every((a) => a.kind === 'forget' || a.kind === 'forgetEvent' || a.kind === 'discard')
+      ) {
+        await gone(batch);
+        return true;
+      }
+      if (status >= 400 && status < 500 && ![401, 408, 419, 429].includes(status)) {
+        await mark(batch, wordsOf(e));
+        return true;
+      }
+      return false;
+    }
+  }
+
+  /** Of several readings one may be at fault: they are told apart before any is refused. */
+  async function mark(batch: [Act, ...Act[]], why: string): Promise<void> {
+    if (batch.length > 1) {
+      for (const act of batch) {
+        if (!(await sent([act]))) {
+          return;
+        }
+      }
+      return;
+    }
+    const database = await db();
+    await Promise.all(batch.map((a) => database.put('acts', { ...a, refused: why })));
+    await look();
+  }
+
+  async function call(batch: [Act, ...Act[]]): Promise<News> {
+    const [act] = batch;
+    const { session } = act;
+    const headers = { 'X-Garage': act.garage };
+    const at = { params: { path: { session } }, headers };
+    switch (act.kind) {
+      case 'begin': {
+        const age_s = Math.max(0, (Date.now() - act.startedMs) / 1000);
+        const body = { ...act.body, id: session, age_s };
+        return { session, report: await ask(api.POST('/sessions', { body, headers })) };
+      }
+      case 'reading': {
+        const readings = batch.flatMap((a) => (a.kind === 'reading' ? [a.reading] : []));
+        const body = { readings, late: true };
+        return { session, judged: await ask(api.POST('/sessions/{session}/readings', { ...at, body })) };
+      }
+      case 'forget': {
+        const path = { session, clientId: act.clientId };
+        const call = api.DELETE('/sessions/{session}/readings/{clientId}', { params: { path }, headers });
+        return { session, judged: await ask(call) };
+      }
+      case 'event': {
+        const body = { events: [act.event] };
+        return { session, events: await ask(api.POST('/sessions/{session}/events', { ...at, body })) };
+      }
+      case 'forgetEvent': {
+        const path = { session, clientId: act.clientId };
+        const call = api.DELETE('/sessions/{session}/events/{clientId}', { params: { path }, headers });
+        return { session, events: await ask(call) };
+      }
+      case 'correct':
+        return { session, report: await ask(api.PATCH('/sessions/{session}', { ...at, body: act.fields })) };
+      case 'finish':
+        return { session, report: await ask(api.POST('/sessions/{session}/finish', { ...at, body: { t_s: act.tS } })) };
+      case 'discard':
+        await ask(api.DELETE('/sessions/{session}', at));
+        return { session };
+    }
+  }
+
+  /** Hears of every act that has reached the server. Ends with what is given back. */
+  function onSent(tell: (news: News) => void): () => void {
+    listeners.add(tell);
+    return () => listeners.delete(tell);
+  }
+
+  const begunHere = async (): Promise<Begun[]> =>
+    (await (await db()).getAll('begun')).filter((b) => b.garage === account.me?.garage?.id);
+  const forgetBegun = async (id: string): Promise<void> => (await db()).delete('begun', id);
+
+  return {
+    acts,
+    waiting,
+    refused,
+    isSending,
+    isFull,
+    offlineSince,
+    of,
+    look,
+    start,
+    add,
+    begin,
+    withdraw,
+    retry,
+    drop,
+    send,
+    onSent,
+    begunHere,
+    forgetBegun,
+  };
+});
