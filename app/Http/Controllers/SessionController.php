@@ -16,6 +16,7 @@ use Harmozon\Core\Files\Node;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Carbon;
 
 final class SessionController extends Controller
 {
