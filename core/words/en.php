@@ -581,6 +581,12 @@ return [
     'counted.above_tariff' => 'Paid {paid}, more than the {tariff} that the tariff comes to: look for an idle or a session fee, or correct the price.',
     'counted.below_tariff' => 'Paid {paid}, less than the {tariff} that the tariff comes to: correct the price here if it has changed.',
 
+    // Calling somebody back to the car.
+    'reminder.start' => 'Take the first temperatures.',
+    'reminder.ten_minutes' => 'Ten minutes: take the temperatures.',
+    'reminder.boost' => '{link}: two minutes of its boost are left.',
+    'reminder.end' => 'Two minutes to the end: take the last temperatures, then stop and part.',
+
     // When nothing starts.
     'rung.read_screens' => "Read both screens, the station's and the car's, and note the message.",
     'rung.read_lights' => "Read the car's screen and the supply's lights; see whether the socket has power at all.",

@@ -10,9 +10,12 @@ use Harmozon\Core\Forecast\Forecast;
 use Harmozon\Core\Forecast\Step;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Plausibility;
+use Harmozon\Core\Record\TemperatureRow;
 use Harmozon\Core\Review\Expected;
 use Harmozon\Core\Review\Nearness;
+use Harmozon\Core\Review\Reminders;
 use Harmozon\Core\Steps\StepList;
+use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
 
 /**
@@ -39,6 +42,7 @@ final readonly class VisitWriter
                     array_map(fn (Nearness $n): string => $this->voice->say($n->message()), Nearness::cases()),
                 ),
             ],
+            'reminders' => array_map(fn (int $atS, Message $words): array => ['at_s' => $atS, 'words' => $this->voice->say($words)], array_keys(Reminders::of($forecast)), Reminders::of($forecast)),
             'entries' => $this->entries($list->answer->chain, Judge::possibleKw($list->answer, $conditions)),
         ];
     }
@@ -67,6 +71,7 @@ final readonly class VisitWriter
         return [
             'phases' => $chain->phases(),
             'most_kw' => $possibleKw === null ? null : round(Plausibility::POSSIBLE_FACTOR * $possibleKw, 1),
+            'ask_from_c' => TemperatureRow::OVER_C,
             'least_c' => Plausibility::COLDEST_C,
             'most_c' => Plausibility::HOTTEST_C,
         ];

@@ -15,7 +15,7 @@ final readonly class TemperatureRow
 
     private const CAUTION_C = 50.0;
 
-    private const OVER_C = 60.0;
+    public const OVER_C = 60.0;
 
     /** @param  bool  $isTooHotToHold  of a surface that is held, by its own heat and not by its rise alone */
     private function __construct(

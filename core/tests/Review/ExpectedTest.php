@@ -9,6 +9,7 @@ use Harmozon\Core\Files\VisitWriter;
 use Harmozon\Core\Forecast\Forecast;
 use Harmozon\Core\Forecast\Forecaster;
 use Harmozon\Core\Review\Expected;
+use Harmozon\Core\Review\Reminders;
 use Harmozon\Core\Steps\StepList;
 use Harmozon\Core\Tests\Cases;
 use Harmozon\Core\Tests\Say;
@@ -41,7 +42,7 @@ final class ExpectedTest extends TestCase
         $forecast = self::forecast(Cases::file());
         $visit = (new VisitWriter(new StepsWriter(Say::voice()), Say::voice()))->visit(StepList::of($forecast->answer), $forecast, Cases::read(Cases::file())->conditions);
 
-        self::assertSame(['phases' => 1, 'most_kw' => 180.0, 'least_c' => -40.0, 'most_c' => 150.0], $visit['entries']);
+        self::assertSame(['phases' => 1, 'most_kw' => 180.0, 'ask_from_c' => 60.0, 'least_c' => -40.0, 'most_c' => 150.0], $visit['entries']);
         self::assertSame('A stall that gives this little is worth leaving.', $visit['expected']['words']['leave']);
         self::assertCount(count(Expected::of($forecast)->points), $visit['expected']['points']);
     }
@@ -52,5 +53,20 @@ final class ExpectedTest extends TestCase
         $case = Cases::read($file);
 
         return Forecaster::sparing()->forecast($case->fitter()->answer($case->outlet, $case->vehicle)->best, $case->conditions);
+    }
+
+    public function test_reminders_lie_within_the_session_and_before_a_boost_is_spent(): void
+    {
+        $file = Cases::file(['charge_curve_kw' => [[0, 150], [100, 150]]], ['coupler' => 'j3400'], [['plate.boost_minutes' => 5, 'holds_back' => true]]);
+        $forecast = self::forecast($file);
+        $told = array_map(Say::it(...), Reminders::of($forecast));
+        $spent = array_values(array_filter(array_map(static fn ($h): ?float => $h->fullAtMinute, $forecast->heat)))[0];
+
+        self::assertSame('Take the first temperatures.', $told[60]);
+        self::assertSame('Ten minutes: take the temperatures.', $told[600]);
+        self::assertStringContainsString('two minutes of its boost', $told[(int) round($spent * 60) - 120]);
+        self::assertSame((int) round((float) $forecast->minutes * 60) - 120, array_key_last($told));
+        $none = self::forecast(Cases::file([], ['min_v' => 400]));
+        self::assertSame([], Reminders::of($none));
     }
 }

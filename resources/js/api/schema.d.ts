@@ -1693,8 +1693,7 @@ export interface components {
             /** @enum {string} */
             kit?: "own" | "buy";
             policy?: components["schemas"]["Policy"];
-            /** @description As in the case file */
-            conditions?: Record<string, never>;
+            conditions?: components["schemas"]["Conditions"];
             /** @description Label of the stall where the driver stands */
             stall?: string | null;
         };
@@ -1762,10 +1761,16 @@ export interface components {
                     more: string;
                 };
             };
+            reminders: {
+                at_s: number;
+                words: string;
+            }[];
             /** @description What an entry can hardly be */
             entries: {
                 phases: number;
                 most_kw: components["schemas"]["NumberOrNull"];
+                /** @description From here on a number of degrees may be one in °F */
+                ask_from_c: number;
                 least_c: number;
                 most_c: number;
             };

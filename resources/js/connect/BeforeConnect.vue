@@ -1,62 +1,120 @@
 <script setup lang="ts">
+import { useSessionStorage } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
-import { api, ask, type Report } from '@/api/client';
+import { ulid } from '@/api/ulid';
 import { useAttempt } from '@/ui/useAttempt';
 import { useBoard } from '@/stores/board';
 import { useAccount } from '@/stores/account';
 import { useForecast } from '@/stores/forecast';
 import { useGarage } from '@/stores/garage';
+import { useOutbox } from '@/stores/outbox';
 import { useRail } from '@/stores/rail';
 import { promised } from '@/ui/figures';
 import { listed, say } from '@/words/say';
+import { wordsOf } from '@/api/client';
+import StepCard from './StepCard.vue';
+import { useVisit, type Question } from './useVisit';
 
-const emit = defineEmits<{ begun: [report: Report] }>();
+const emit = defineEmits<{ begun: [id: string] }>();
 
 const account = useAccount();
 const rail = useRail();
 const board = useBoard();
 const garage = useGarage();
 const forecast = useForecast();
+const outbox = useOutbox();
 const note = ref('');
-const { isBusy, error, attempt } = useAttempt();
+const stall = ref('');
+const { isBusy, error, attempt } = useAttempt((e) => (outbox.isFull ? say('queue.full') : wordsOf(e)));
 
 const answer = computed(() => rail.answer);
 const isHazard = computed(() => answer.value?.outcome === 'hazard');
 const flows = computed(() => answer.value?.flows === 'yes');
-/** The minute by which to stop says more than that one may have to. */
-const cautions = computed(() =>
-  (answer.value?.cautions ?? []).filter(
-    (_, i) => !(forecast.main?.stop_words && answer.value?.caution_codes[i]?.startsWith('adapter.may_not_hold')),
-  ),
+const conditions = computed(() => ({ ...forecast.conditions, theta: forecast.chains[0]?.theta ?? {} }));
+const question = computed<Question | null>(() =>
+  answer.value && rail.outlet && rail.vehicle
+    ? {
+        outlet: rail.outlet.id,
+        vehicle: rail.vehicle.id,
+        adapters: answer.value.adapters,
+        exact: true,
+        kit: board.kit === 'buy' ? 'buy' : 'own',
+        policy: board.policy,
+        conditions: conditions.value,
+        stall: null,
+      }
+    : null,
 );
+const { visit, error: visitError } = useVisit(question);
+const steps = computed(() => visit.value?.steps.filter((s) => s.phase === 'arrive' || s.phase === 'join') ?? []);
+/** One sentence instead of steps, where nothing must be joined. */
+const isBarred = computed(() => visit.value?.steps[0]?.code === 'do_not_connect');
+/** What is not set up for this network stands first. */
+const toDo = computed(() => visit.value?.steps.find((s) => s.code === 'set_up_access')?.caution ?? '');
+const chainKey = computed(() => (answer.value ? answer.value.chain.join('>') : ''));
+const ticks = useSessionStorage<{ chain: string; done: string[] }>('harmozon-before', { chain: '', done: [] });
+const done = computed<string[]>({
+  get: () => (ticks.value.chain === chainKey.value ? ticks.value.done : []),
+  set: (codes) => (ticks.value = { chain: chainKey.value, done: codes }),
+});
 const title = computed(() => {
   const ends = { car: rail.vehicle?.name ?? '', outlet: rail.outlet?.name ?? '' };
   const adapters = listed('and', (answer.value?.adapters ?? []).map(garage.tag));
   return adapters ? say('connect.at_through', { ...ends, adapters }) : say('connect.at', ends);
 });
+const stalls = computed(() => rail.outlet?.spec.stalls?.map((s) => s.label) ?? []);
 
-// The minute by which to stop is the forecast's.
+// What is expected, and the minute by which to stop, are the forecast's.
 watch([() => forecast.chains, () => forecast.conditions, () => rail.answer], () => forecast.refresh(), {
   immediate: true,
 });
 
+/** Of the kit, or the station's own. */
+const nameOf = (adapter: string): string =>
+  garage.adapter(adapter)?.name ?? answer.value?.links.find((l) => l.id === adapter)?.name ?? adapter;
+
+/** Plugged in: from now on seconds count. It is written down here first, and sent when there is a network. */
 async function begin(): Promise<void> {
   const { outlet, vehicle } = rail;
   const adapters = answer.value?.adapters;
-  if (!outlet || !vehicle || !adapters) {
+  const garageId = account.me?.garage?.id;
+  if (!outlet || !vehicle || !adapters || garageId === undefined) {
     return;
   }
   await attempt(async () => {
-    const conditions = { ...forecast.conditions, theta: forecast.chains[0]?.theta ?? {} };
-    const body = {
-      outlet: outlet.id,
-      vehicle: vehicle.id,
-      adapters,
-      policy: board.policy,
-      note: note.value,
-      conditions,
-    };
-    emit('begun', await ask(api.POST('/sessions', { body })));
+    const id = ulid();
+    const startedMs = Date.now();
+    const label = stall.value.trim() === '' ? null : stall.value.trim();
+    await outbox.begin(
+      {
+        id,
+        garage: garageId,
+        startedMs,
+        car: { id: vehicle.id, name: vehicle.name },
+        outlet: { id: outlet.id, name: outlet.name },
+        adapters: adapters.map((a) => ({ id: a, name: nameOf(a) })),
+        stall: label,
+        note: note.value,
+      },
+      {
+        kind: 'begin',
+        startedMs,
+        body: {
+          outlet: outlet.id,
+          vehicle: vehicle.id,
+          adapters,
+          policy: board.policy,
+          note: note.value,
+          stall: label,
+          conditions: conditions.value,
+        },
+      },
+    );
+    if (!isBarred.value) {
+      await outbox.add(id, { kind: 'event', event: { client_id: ulid(), t_s: 0, code: 'plugged', detail: null } });
+    }
+    done.value = [];
+    emit('begun', id);
   });
 }
 </script>
@@ -64,7 +122,6 @@ async function begin(): Promise<void> {
 <template>
   <section v-if="answer" class="before" aria-labelledby="before-title">
     <div class="what">
-      <p class="kicker">{{ say('connect.before') }}</p>
       <h1 id="before-title">{{ title }}</h1>
       <div class="verdict" :class="answer.outcome">
         <strong>{{ answer.title }}</strong>
@@ -72,24 +129,42 @@ async function begin(): Promise<void> {
           answer.at_most || answer.about ? promised(answer) : say('connect.up_to', { kw: promised(answer) })
         }}</span>
       </div>
-      <p class="quiet">{{ answer.why }}</p>
-      <template v-if="isHazard">
-        <p class="complaint">{{ say('connect.hazard') }}</p>
-      </template>
+      <p v-if="toDo" class="first">{{ toDo }}</p>
+      <p v-if="isHazard" class="complaint">{{ say('connect.hazard') }}</p>
+      <p v-if="isBarred" class="do">{{ steps[0]?.do }}</p>
+      <StepCard
+        v-else-if="visit && steps.length > 0"
+        v-model:done="done"
+        :visit="visit"
+        :steps="steps"
+        :car="rail.vehicle?.name ?? ''"
+        :kicker="say('connect.before')"
+        @ended="begin"
+      />
+      <p v-else-if="visitError" class="complaint" role="alert">{{ visitError }}</p>
+      <p v-else class="quiet waits" role="status">{{ say('connect.steps_coming') }}</p>
+    </div>
+    <div class="begins">
+      <h2>{{ say('connect.begin') }}</h2>
+      <p class="quiet">{{ isBarred ? say('connect.write_down_how') : say('connect.begin_how') }}</p>
+      <label for="stall">{{ say('connect.stall_label') }}</label>
+      <input id="stall" v-model="stall" list="stalls" maxlength="60" autocomplete="off" class="text" />
+      <datalist id="stalls"><option v-for="label in stalls" :key="label" :value="label" /></datalist>
       <label for="note">{{ say('connect.note') }}</label>
       <el-input id="note" v-model="note" maxlength="1000" :placeholder="say('connect.note_hint')" />
       <p v-if="error" class="complaint" role="alert">{{ error }}</p>
       <p v-if="!account.may('record')" class="quiet">{{ say('connect.readers') }}</p>
-      <el-button v-else type="primary" size="large" class="begin" :loading="isBusy" @click="begin">
+      <el-button
+        v-else
+        :type="isBarred ? 'default' : 'primary'"
+        size="large"
+        class="begin"
+        :loading="isBusy"
+        @click="begin"
+      >
         {{ isHazard ? say('connect.write_down') : say('connect.start') }}
       </el-button>
-    </div>
-    <div class="care">
-      <h2>{{ say('connect.care') }}</h2>
-      <ul>
-        <li v-if="forecast.main?.stop_words">{{ forecast.main.stop_words }}</li>
-        <li v-for="caution in cautions" :key="caution">{{ caution }}</li>
-      </ul>
+      <p v-if="forecast.main?.stop_words" class="caution">{{ forecast.main.stop_words }}</p>
       <p class="quiet small">{{ say('connect.handbooks') }}</p>
     </div>
   </section>
@@ -98,10 +173,33 @@ async function begin(): Promise<void> {
 <style scoped>
 .before {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
   gap: 40px;
 }
 
+.first,
+.caution {
+  padding: 8px 12px;
+  border-left: 4px solid var(--ochre);
+  background: var(--paper-raised);
+}
+
+.do {
+  font-size: 17px;
+}
+
+.waits {
+  min-height: 300px;
+}
+
+.text {
+  min-height: 40px;
+  padding: 4px 10px;
+  border: 1px solid var(--line-strong);
+  background: var(--paper-raised);
+}
+
+.begins,
 .what {
   display: flex;
   flex-direction: column;
@@ -132,18 +230,6 @@ label {
   height: 52px;
   margin-top: 8px;
   font-size: 17px;
-}
-
-ul {
-  margin: 8px 0;
-  padding: 0;
-  border-top: 1px solid var(--line);
-  list-style: none;
-}
-
-li {
-  padding: 10px 0;
-  border-bottom: 1px solid var(--line);
 }
 
 .small {

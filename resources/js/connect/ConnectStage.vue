@@ -1,55 +1,63 @@
 <script setup lang="ts">
-import { onMounted, ref, watch } from 'vue';
+import { computed, onMounted, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { api, ask, wordsOf, type Report, type SessionLine } from '@/api/client';
+import { api, ask, wordsOf } from '@/api/client';
 import { useGarage } from '@/stores/garage';
+import { useOutbox } from '@/stores/outbox';
 import { useRail } from '@/stores/rail';
 import EmptyState from '@/ui/EmptyState.vue';
 import Said from '@/words/Said.vue';
 import { say } from '@/words/say';
 import BeforeConnect from './BeforeConnect.vue';
-import NowSession from './NowSession.vue';
-import OpenSessions from './OpenSessions.vue';
+import OneSession from './OneSession.vue';
+import OpenSessions, { type Open } from './OpenSessions.vue';
 
 const route = useRoute();
 const router = useRouter();
 const rail = useRail();
 const garage = useGarage();
-const open = ref<SessionLine[]>([]);
-const report = ref<Report | null>(null);
+const outbox = useOutbox();
+const open = ref<Open[]>([]);
 const error = ref('');
+const id = computed(() => (typeof route.params.id === 'string' ? route.params.id : ''));
 
+/** Sessions that are still open: those of the server, and those that it has not heard of. */
 async function load(): Promise<void> {
   error.value = '';
+  if (id.value !== '') {
+    return;
+  }
+  await outbox.look().catch(() => undefined);
+  const begun = await outbox.begunHere().catch(() => []);
+  const ended = (session: string) => outbox.of(session).some((a) => a.kind === 'finish' || a.kind === 'discard');
+  const unsent = begun.filter((b) => outbox.of(b.id).some((a) => a.kind === 'begin'));
+  const here = unsent.map((b) => ({
+    id: b.id,
+    car: b.car.name,
+    outlet: b.outlet.name,
+    startedAt: new Date(b.startedMs).toISOString(),
+  }));
   try {
-    const id = typeof route.params.id === 'string' ? route.params.id : '';
-    if (id === '') {
-      report.value = null;
-      const { sessions } = await ask(api.GET('/sessions'));
-      open.value = sessions.filter((s) => s.finished_at === null);
-    } else if (report.value?.session.id !== id) {
-      report.value = await ask(api.GET('/sessions/{session}', { params: { path: { session: id } } }));
-      await rail.follow(report.value.session);
-    }
+    const { sessions } = await ask(api.GET('/sessions'));
+    const there = sessions
+      .filter((s) => s.finished_at === null)
+      .map((s) => ({ id: s.id, car: s.vehicle.name, outlet: s.outlet.name, startedAt: s.started_at }));
+    open.value = [...here.filter((h) => !there.some((t) => t.id === h.id)), ...there].filter((s) => !ended(s.id));
   } catch (e) {
-    error.value = wordsOf(e);
+    open.value = here.filter((s) => !ended(s.id));
+    error.value = here.length === 0 ? wordsOf(e) : '';
   }
 }
 
-async function begun(started: Report): Promise<void> {
-  report.value = started;
-  await router.push(`/connect/${started.session.id}`);
-}
-
 onMounted(load);
-watch(() => route.params.id, load);
+watch(id, load);
 </script>
 
 <template>
   <div class="connect-stage">
-    <p v-if="error" class="complaint" role="alert">{{ error }}</p>
-    <NowSession v-else-if="report" :key="report.session.id" v-model="report" />
-    <template v-else-if="route.params.id === undefined || route.params.id === ''">
+    <OneSession v-if="id !== ''" :id="id" :key="id" />
+    <template v-else>
+      <p v-if="error" class="complaint" role="alert">{{ error }}</p>
       <OpenSessions v-if="open.length > 0" :sessions="open" />
       <EmptyState v-if="garage.areKinds && rail.answer" :title="say('connect.kind')">
         <p>
@@ -60,7 +68,7 @@ watch(() => route.params.id, load);
           </Said>
         </p>
       </EmptyState>
-      <BeforeConnect v-else-if="rail.answer" @begun="begun" />
+      <BeforeConnect v-else-if="rail.answer" @begun="(begun) => router.push(`/connect/${begun}`)" />
       <EmptyState v-else-if="open.length === 0" :title="say('connect.empty')">
         <p>
           <Said code="connect.empty_how">
@@ -72,7 +80,6 @@ watch(() => route.params.id, load);
         </p>
       </EmptyState>
     </template>
-    <p v-else class="quiet loading" role="status">{{ say('connect.opening') }}</p>
   </div>
 </template>
 

@@ -1,9 +1,23 @@
 <script setup lang="ts">
 import type { Reading } from '@/api/client';
+import { useTerms } from '@/stores/terms';
+import { useUnits } from '@/stores/units';
 import { clock, number } from '@/ui/figures';
 import { say } from '@/words/say';
 
-defineProps<{ readings: Reading[]; count: number }>();
+defineProps<{ readings: (Reading & { isWaiting?: boolean })[]; count: number }>();
+const emit = defineEmits<{ edit: [reading: Reading]; forget: [clientId: string] }>();
+const { thermometer } = useUnits();
+const terms = useTerms();
+
+const POINTS = ['ambient', 'adapter', 'handle', 'cable', 'inlet'] as const;
+const heat = (r: Reading): string =>
+  POINTS.flatMap((p) => {
+    const c = r[`${p}_c`];
+    return typeof c === 'number'
+      ? [say('readings.heat', { point: terms.words('point', p), degrees: thermometer(c) })]
+      : [];
+  }).join(' ');
 </script>
 
 <template>
@@ -18,16 +32,42 @@ defineProps<{ readings: Reading[]; count: number }>();
             <th scope="col">{{ say('unit.volts') }}</th>
             <th scope="col">{{ say('unit.amps') }}</th>
             <th scope="col">{{ say('unit.kw') }}</th>
+            <th scope="col">
+              <span class="sr-only">{{ say('readings.change') }}</span>
+            </th>
           </tr>
         </thead>
         <tbody>
-          <tr v-for="r in readings.slice(0, 20)" :key="r.client_id">
-            <td>{{ clock(r.t_s) }}</td>
-            <td>{{ number(r.soc_pct, 1) }}</td>
-            <td>{{ number(r.volts, 1) }}</td>
-            <td>{{ number(r.amps, 1) }}</td>
-            <td>{{ number(r.kw, 1) }}</td>
-          </tr>
+          <template v-for="r in readings.slice(0, 20)" :key="r.client_id">
+            <tr :class="{ waiting: r.isWaiting }">
+              <td>{{ clock(r.t_s) }}{{ r.isWaiting ? say('readings.waits') : '' }}</td>
+              <td>{{ number(r.soc_pct, 1) }}</td>
+              <td>{{ number(r.volts, 1) }}</td>
+              <td>{{ number(r.amps, 1) }}</td>
+              <td>{{ number(r.kw, 1) }}</td>
+              <td class="acts">
+                <button
+                  type="button"
+                  class="text-button"
+                  :aria-label="say('readings.edit_of', { time: clock(r.t_s) })"
+                  @click="emit('edit', r)"
+                >
+                  {{ say('readings.edit') }}
+                </button>
+                <button
+                  type="button"
+                  class="text-button"
+                  :aria-label="say('readings.forget_of', { time: clock(r.t_s) })"
+                  @click="emit('forget', r.client_id)"
+                >
+                  {{ say('readings.forget') }}
+                </button>
+              </td>
+            </tr>
+            <tr v-if="heat(r)" class="heat">
+              <td colspan="6">{{ heat(r) }}</td>
+            </tr>
+          </template>
         </tbody>
       </table>
     </div>
@@ -41,7 +81,7 @@ defineProps<{ readings: Reading[]; count: number }>();
 
 .scroll {
   overflow: auto;
-  max-height: 230px;
+  max-height: 260px;
 }
 
 table {
@@ -66,5 +106,23 @@ td {
 
 td {
   border-bottom: 1px solid var(--line);
+}
+
+.heat td {
+  color: var(--ink-soft);
+  font-size: 13px;
+}
+
+.waiting td:first-child {
+  color: var(--ochre-text);
+}
+
+.acts {
+  white-space: nowrap;
+}
+
+.acts button {
+  margin-left: 8px;
+  font-size: 13px;
 }
 </style>

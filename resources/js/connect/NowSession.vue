@@ -1,117 +1,353 @@
 <script setup lang="ts">
-import { useIntervalFn } from '@vueuse/core';
-import { computed, onMounted, ref } from 'vue';
+import { useMediaQuery, useSessionStorage } from '@vueuse/core';
+import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
-import { api, ask, type Report } from '@/api/client';
-import { clock } from '@/ui/figures';
+import type { Reading } from '@/api/client';
+import SessionCurve from '@/chart/SessionCurve.vue';
+import type { EventCode } from '@/offline/acts';
+import { useAccount } from '@/stores/account';
+import { useOutbox } from '@/stores/outbox';
+import { useUndo } from '@/stores/undo';
+import { useTerms } from '@/stores/terms';
+import { clock, hour } from '@/ui/figures';
 import Said from '@/words/Said.vue';
 import { listed, say } from '@/words/say';
-import { useUndo } from '@/stores/undo';
+import AfterSession from './AfterSession.vue';
+import BoostBars from './BoostBars.vue';
+import EventKeys from './EventKeys.vue';
+import ExpectedLine from './ExpectedLine.vue';
+import ForgottenSession from './ForgottenSession.vue';
+import HandshakeClock from './HandshakeClock.vue';
 import LivePlates from './LivePlates.vue';
 import LoadFile from './LoadFile.vue';
 import NewestReadings from './NewestReadings.vue';
 import ReadingForm from './ReadingForm.vue';
-import { useReadings } from './useReadings';
+import SmellOrHeat from './SmellOrHeat.vue';
+import StuckLatch from './StuckLatch.vue';
+import WhenNothingStarts from './WhenNothingStarts.vue';
+import { useReminders } from './useReminders';
+import type { OpenSession } from './useSession';
+import { useVisit, type Question, type Rung } from './useVisit';
 
-const report = defineModel<Report>({ required: true });
+const props = defineProps<{ id: string; session: OpenSession }>();
+const s = props.session;
 
 const router = useRouter();
+const account = useAccount();
+const outbox = useOutbox();
+const terms = useTerms();
 const undo = useUndo();
-const readings = useReadings(report);
-const session = computed(() => report.value.session);
-const isFinished = computed(() => session.value.finished_at !== null);
-const now = ref(Date.now());
-useIntervalFn(() => (now.value = Date.now()), 1000);
-const elapsedS = computed(() => (now.value - Date.parse(session.value.started_at)) / 1000);
-const through = computed(() => {
-  const adapters = listed(
-    'and',
-    session.value.adapters.map((a) => a.name),
-  );
-  return adapters && say('connect.through', { adapters });
-});
+const isWide = useMediaQuery('(width > 1000px)');
 
-async function finish(): Promise<void> {
-  const params = { params: { path: { session: session.value.id } } };
-  const isDone = await readings.attempt(async () => {
-    report.value = await ask(api.POST('/sessions/{session}/finish', params));
-  });
-  if (isDone) {
-    undo.done(say('connect.done'), async () => {
-      await ask(api.POST('/sessions/{session}/reopen', params));
-      await router.push(`/connect/${params.params.path.session}`);
-    });
-    await router.push(`/log/${session.value.id}`);
-  }
+const pieces = computed(() => {
+  const line = s.report.value?.session;
+  const here = s.begun.value;
+  return {
+    car: line?.vehicle ?? here?.car ?? { id: '', name: '' },
+    outlet: line?.outlet ?? here?.outlet ?? { id: '', name: '' },
+    adapters: line?.adapters ?? here?.adapters ?? [],
+  };
+});
+const stall = computed(
+  () =>
+    s.events.value.findLast((e) => e.code === 'stall_changed')?.detail ??
+    s.report.value?.session.stall ??
+    s.begun.value?.stall ??
+    null,
+);
+const question = computed<Question | null>(() =>
+  pieces.value.car.id === ''
+    ? null
+    : {
+        vehicle: pieces.value.car.id,
+        outlet: pieces.value.outlet.id,
+        adapters: pieces.value.adapters.map((a) => a.id),
+        exact: true,
+        policy: 'any',
+        stall: stall.value,
+      },
+);
+const { visit } = useVisit(question);
+const { current: reminder, isLoud, toggle, dismiss } = useReminders(visit, s.elapsedS);
+
+/** What a driver has done on this device with the steps after the start. */
+const done = useSessionStorage<string[]>(`harmozon-steps-${props.id}`, []);
+const isParting = useSessionStorage(`harmozon-parting-${props.id}`, false);
+const isOnLadder = ref(false);
+/** Whoever wants to write down what is there before the current flows. */
+const skips = useSessionStorage(`harmozon-skips-${props.id}`, false);
+const edits = ref<Reading | null>(null);
+const smells = ref(false);
+const smell = ref<string | null>(null);
+const isSmellNoted = ref(true);
+
+const view = computed(() =>
+  isParting.value ? 'after' : s.isFlowing.value || skips.value ? 'now' : isOnLadder.value ? 'ladder' : 'handshake',
+);
+/** Longer without a reading than anybody stands beside a car. */
+const isForgotten = computed(() => s.elapsedS.value - (s.readings.value[0]?.t_s ?? 0) > 3 * 3600);
+watch(view, () => document.getElementById('stage')?.scrollTo({ top: 0 }), { flush: 'post' });
+
+/** Seconds since the last plugging in. */
+const sincePlugged = computed(() => {
+  const plugged = s.events.value.findLast((e) => e.code === 'plugged');
+  return Math.max(0, s.elapsedS.value - (plugged?.t_s ?? 0));
+});
+const tried = computed(
+  () =>
+    new Set(
+      s.events.value
+        .filter((e) => e.code === 'failed_start')
+        .flatMap((e) => (e.detail ? [e.detail.split(':')[0] ?? ''] : [])),
+    ),
+);
+const newest = computed(
+  () => s.readings.value.find((r) => r.kw !== null || r.amps !== null) ?? s.readings.value[0] ?? null,
+);
+const newestAt = computed(() =>
+  newest.value && s.startedMs.value !== null
+    ? hour(new Date(s.startedMs.value + newest.value.t_s * 1000).toISOString(), account.me?.garage?.timezone ?? 'UTC')
+    : '',
+);
+const through = computed(() =>
+  listed(
+    'and',
+    pieces.value.adapters.map((a) => a.name),
+  ),
+);
+const isFinished = computed(() => s.isFinished.value);
+/** The server judges; where it has not heard of the last readings, that is said. */
+const isJudgedLater = computed(() => s.acts.value.some((a) => a.kind === 'reading' || a.kind === 'begin'));
+
+async function note(code: EventCode, detail: string | null = null): Promise<void> {
+  const id = await s.note(code, detail);
+  undo.done(say('event.noted', { event: terms.words('event', code) }), () => s.forgetEvent(id));
 }
 
+async function flows(): Promise<void> {
+  await note('current_flows');
+  isOnLadder.value = false;
+}
+
+/** A rung was tried: it is kept, and the clock runs anew from the next plugging in. */
+async function tries(rung: Rung, at: string | null): Promise<void> {
+  await s.note('failed_start', at === null ? rung.code : `${rung.code}: ${at}`);
+  if (at !== null) {
+    await s.note('stall_changed', at);
+  }
+  if (rung.code !== 'read_screens' && rung.code !== 'next_stop') {
+    await s.note('plugged');
+  }
+  isOnLadder.value = false;
+}
+
+async function smelt(): Promise<void> {
+  smells.value = true;
+  smell.value = await s.note('smell_or_heat');
+  isSmellNoted.value = s.error.value === null;
+}
+
+async function takeBackSmell(): Promise<void> {
+  if (smell.value !== null) {
+    await s.forgetEvent(smell.value);
+  }
+  smells.value = false;
+}
+
+function part(): void {
+  smells.value = false;
+  isParting.value = true;
+}
+
+async function finish(at?: number): Promise<void> {
+  if (!(await s.finish(at))) {
+    return;
+  }
+  isParting.value = false;
+  undo.done(say('connect.done'), async () => {
+    await s.reopen();
+    await router.push(`/connect/${props.id}`);
+  });
+  leaves.value = true;
+  await outbox.send();
+}
+
+// Without a network there is no report yet: one stays where the session says so.
+const leaves = ref(false);
+watch(
+  () => leaves.value && s.acts.value.length === 0 && s.report.value?.session.finished_at,
+  (isThere) => {
+    if (isThere) {
+      leaves.value = false;
+      void router.push(`/log/${props.id}`);
+    }
+  },
+);
+
 async function discard(): Promise<void> {
-  const params = { params: { path: { session: session.value.id } } };
-  if (await readings.attempt(async () => void (await ask(api.DELETE('/sessions/{session}', params))))) {
+  if (await s.discard()) {
     undo.done(say('connect.aside'), async () => {
-      await ask(api.POST('/sessions/{session}/restore', params));
-      await router.push(`/connect/${params.params.path.session}`);
+      await s.restore();
+      await router.push(`/connect/${props.id}`);
     });
+    await outbox.send();
     await router.push('/connect');
   }
 }
 
-onMounted(readings.look);
+const count = (kwh: number) => s.correct({ station_kwh: kwh });
 </script>
 
 <template>
   <section class="now" aria-labelledby="now-title">
     <header>
       <div>
-        <p class="kicker">{{ say('connect.now') }}</p>
-        <h1 id="now-title">{{ say('connect.at', { car: session.vehicle.name, outlet: session.outlet.name }) }}</h1>
-        <p v-if="through" class="quiet">{{ through }}</p>
+        <h1 id="now-title">{{ say('connect.at', { car: pieces.car.name, outlet: pieces.outlet.name }) }}</h1>
+        <p v-if="through || stall" class="quiet">
+          <span v-if="through">{{ say('connect.through', { adapters: through }) }}</span>
+          <span v-if="stall">{{ say('connect.stall', { stall }) }}</span>
+        </p>
       </div>
-      <p class="timer figures" role="timer" :aria-label="say('connect.timer')">{{ clock(elapsedS) }}</p>
+      <p v-if="view === 'now' || isFinished" class="timer figures" role="timer" :aria-label="say('connect.timer')">
+        {{ clock(s.elapsedS.value) }}
+      </p>
     </header>
 
-    <p v-if="isFinished" class="done">
+    <p v-if="reminder && !isFinished" class="reminder" role="alert">
+      {{ reminder }}
+      <button type="button" class="text-button" @click="dismiss">{{ say('reminder.seen') }}</button>
+    </p>
+
+    <p v-if="isFinished && s.acts.value.length > 0" class="done" role="status">{{ say('connect.finished_here') }}</p>
+    <p v-else-if="isFinished && s.report.value" class="done">
       <Said code="connect.finished">
         <template #verdict
-          ><strong>{{ report.judgement.verdict_words }}</strong></template
+          ><strong>{{ s.report.value.judgement.verdict_words }}</strong></template
         >
         <template #report
-          ><RouterLink :to="`/log/${session.id}`">{{ say('connect.read_report') }}</RouterLink></template
+          ><RouterLink :to="`/log/${id}`">{{ say('connect.read_report') }}</RouterLink></template
         >
       </Said>
     </p>
-    <div v-else class="columns">
-      <div class="capture">
-        <ReadingForm
-          :error="readings.error.value"
-          :is-busy="readings.isBusy.value"
-          :elapsed-s="elapsedS"
-          :newest-s="readings.newest.value[0]?.t_s ?? 0"
-          :take="readings.take"
+    <template v-else>
+      <ForgottenSession v-if="isForgotten" :session="s" is-forgotten @finish="finish" />
+
+      <div v-if="view === 'handshake' || view === 'ladder'" class="start">
+        <HandshakeClock :visit="visit" :seconds="sincePlugged" />
+        <WhenNothingStarts
+          v-if="view === 'ladder' && visit"
+          :visit="visit"
+          :tried="tried"
+          @tried="tries"
+          @close="isOnLadder = false"
         />
-        <LoadFile :loaded="readings.loaded.value" :is-busy="readings.isBusy.value" @load="readings.load" />
-        <NewestReadings :readings="readings.newest.value" :count="readings.count.value" />
-      </div>
-      <div class="plates">
-        <LivePlates :judgement="report.judgement" />
-        <div class="end">
-          <p class="quiet small">{{ say('connect.stop_first') }}</p>
-          <el-button type="primary" size="large" :loading="readings.isBusy.value" @click="finish">{{
-            say('connect.finish')
-          }}</el-button>
+        <template v-else>
+          <div class="ways">
+            <button type="button" class="big" @click="flows">{{ say('handshake.flows') }}</button>
+            <button type="button" class="way" :disabled="!visit" @click="isOnLadder = true">
+              {{ say('handshake.nothing') }}
+            </button>
+          </div>
+          <p v-for="step in visit?.steps.filter((x) => x.phase === 'start') ?? []" :key="step.code" class="start-step">
+            <strong>{{ step.title }}</strong> {{ step.do }} <span class="quiet">{{ step.sign }}</span>
+          </p>
+          <p v-if="tried.size > 0" class="quiet">{{ say('handshake.tried', { n: tried.size }) }}</p>
+        </template>
+        <p class="others">
+          <button type="button" class="text-button" @click="skips = true">{{ say('handshake.pad') }}</button>
           <button type="button" class="text-button" @click="discard">{{ say('connect.put_aside') }}</button>
+          <button type="button" class="text-button" @click="part">{{ say('connect.part') }}</button>
+          <button type="button" class="text-button" @click="finish()">{{ say('connect.finish') }}</button>
+        </p>
+        <ForgottenSession v-if="!isForgotten" :session="s" @finish="finish" />
+      </div>
+
+      <AfterSession
+        v-else-if="view === 'after'"
+        v-model:done="done"
+        :session="s"
+        :visit="visit"
+        :report="s.report.value"
+        :outlet-id="pieces.outlet.id"
+        :car="pieces.car.name"
+        @finish="finish()"
+        @back="isParting = false"
+      />
+
+      <div v-else class="columns">
+        <div class="capture">
+          <ExpectedLine :newest="newest" :visit="visit" :at="newestAt" />
+          <BoostBars
+            v-if="s.report.value"
+            :judgement="s.report.value.judgement"
+            :newest="newest"
+            :elapsed-s="s.elapsedS.value"
+          />
+          <ReadingForm
+            :error="s.error.value"
+            :elapsed-s="s.elapsedS.value"
+            :newest-s="s.readings.value[0]?.t_s ?? 0"
+            :entries="visit?.entries ?? null"
+            :edits="edits"
+            :take="s.take"
+            :count="count"
+            @edited="edits = null"
+          />
+          <EventKeys @note="note" />
+          <button type="button" class="smell-key" @click="smelt">{{ terms.title('event', 'smell_or_heat') }}</button>
+          <NewestReadings
+            :readings="s.readings.value"
+            :count="s.count.value"
+            @edit="(r) => (edits = r)"
+            @forget="s.forget"
+          />
+          <LoadFile v-if="s.report.value" :loaded="s.loaded.value" :is-busy="s.isBusy.value" @load="s.load" />
+        </div>
+        <div class="plates">
+          <div v-if="isWide && (s.report.value?.curve.length ?? 0) > 1" class="curve">
+            <SessionCurve :curve="s.report.value?.curve ?? []" />
+          </div>
+          <p v-if="isJudgedLater" class="later" role="status">{{ say('live.later') }}</p>
+          <LivePlates v-if="s.report.value" :judgement="s.report.value.judgement" />
+          <StuckLatch v-if="visit" :steps="visit.stuck_latch" />
+          <div class="end">
+            <p class="quiet small">{{ say('connect.stop_first') }}</p>
+            <button type="button" class="big" @click="part">{{ say('connect.part') }}</button>
+            <button type="button" class="way" @click="finish()">{{ say('connect.finish') }}</button>
+            <button type="button" class="text-button" @click="discard">{{ say('connect.put_aside') }}</button>
+            <button type="button" class="text-button" :aria-pressed="isLoud" @click="toggle">
+              {{ isLoud ? say('reminder.off') : say('reminder.on') }}
+            </button>
+            <ForgottenSession v-if="!isForgotten" :session="s" @finish="finish" />
+          </div>
         </div>
       </div>
-    </div>
+
+      <button v-if="view !== 'now'" type="button" class="smell-key" @click="smelt">
+        {{ terms.title('event', 'smell_or_heat') }}
+      </button>
+      <SmellOrHeat
+        v-model="smells"
+        :pieces="pieces.adapters.map((a) => a.name)"
+        :is-noted="isSmellNoted"
+        @take-back="takeBackSmell"
+        @stop="part"
+      />
+    </template>
   </section>
 </template>
 
 <style scoped>
 header {
   display: flex;
+  gap: 12px;
   align-items: flex-start;
   justify-content: space-between;
-  margin-bottom: 16px;
+  margin-bottom: 12px;
+}
+
+header .quiet span {
+  margin-right: 12px;
 }
 
 .timer {
@@ -120,10 +356,65 @@ header {
   line-height: 1.1;
 }
 
+.reminder {
+  margin-bottom: 10px;
+  padding: 8px 12px;
+  border-left: 4px solid var(--copper);
+  background: var(--paper-raised);
+  font-weight: 600;
+}
+
+.start {
+  display: grid;
+  gap: 14px;
+  max-width: 640px;
+}
+
+.ways,
+.others {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 18px;
+}
+
+.big,
+.way {
+  min-height: 56px;
+  padding: 6px 20px;
+  border: 1.5px solid var(--ink);
+  cursor: pointer;
+  font-family: var(--face-wide);
+  font-size: 17px;
+  font-weight: 660;
+}
+
+.big {
+  flex: 2 0 180px;
+  background: var(--ink);
+  color: var(--on-ink);
+}
+
+.way {
+  flex: 1 0 120px;
+  background: none;
+  color: inherit;
+}
+
 .columns {
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-  gap: 40px;
+  gap: 32px;
+}
+
+.capture {
+  display: grid;
+  gap: 12px;
+  align-content: start;
+}
+
+.later {
+  margin-bottom: 8px;
+  color: var(--ochre-text);
 }
 
 .end {
@@ -139,9 +430,25 @@ header {
   font-size: 13px;
 }
 
+.smell-key {
+  min-height: 48px;
+  justify-self: start;
+  padding: 6px 18px;
+  border: 2px solid var(--brick);
+  background: none;
+  color: var(--brick-text);
+  cursor: pointer;
+  font-family: var(--face-wide);
+  font-weight: 660;
+}
+
 @media (width <= 720px) {
   header {
-    margin-bottom: 10px;
+    margin-bottom: 8px;
+  }
+
+  h1 {
+    font-size: 17px;
   }
 
   .timer {
@@ -153,9 +460,8 @@ header {
     gap: 20px;
   }
 
-  .end .el-button {
-    flex: 1 0 100%;
-    height: 54px;
+  .smell-key {
+    width: 100%;
   }
 }
 </style>

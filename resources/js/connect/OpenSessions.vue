@@ -1,10 +1,17 @@
 <script setup lang="ts">
-import type { SessionLine } from '@/api/client';
 import { useAccount } from '@/stores/account';
 import { day, hour } from '@/ui/figures';
 import { say } from '@/words/say';
 
-defineProps<{ sessions: SessionLine[] }>();
+/** A session that nobody has finished. */
+export interface Open {
+  id: string;
+  car: string;
+  outlet: string;
+  startedAt: string;
+}
+
+defineProps<{ sessions: Open[] }>();
 const account = useAccount();
 const zone = account.me?.garage?.timezone ?? 'UTC';
 </script>
@@ -14,11 +21,9 @@ const zone = account.me?.garage?.timezone ?? 'UTC';
     <h2 id="open-title">{{ say('connect.open') }}</h2>
     <ul>
       <li v-for="s in sessions" :key="s.id">
-        <RouterLink :to="`/connect/${s.id}`">{{
-          say('connect.at', { car: s.vehicle.name, outlet: s.outlet.name })
-        }}</RouterLink>
+        <RouterLink :to="`/connect/${s.id}`">{{ say('connect.at', { car: s.car, outlet: s.outlet }) }}</RouterLink>
         <span class="quiet">{{
-          say('connect.since', { day: day(s.started_at, zone), hour: hour(s.started_at, zone) })
+          say('connect.since', { day: day(s.startedAt, zone), hour: hour(s.startedAt, zone) })
         }}</span>
       </li>
     </ul>

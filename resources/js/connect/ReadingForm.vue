@@ -1,96 +1,222 @@
 <script setup lang="ts">
-import { computed, reactive, ref } from 'vue';
+import { useMediaQuery } from '@vueuse/core';
+import { computed, reactive, ref, watch } from 'vue';
 import type { ApiError, Reading } from '@/api/client';
 import { number } from '@/plates/entries';
-import { useTerms } from '@/stores/terms';
-import { useUnits } from '@/stores/units';
-import { clock } from '@/ui/figures';
+import { clock, kw as kwAtAGlance } from '@/ui/figures';
+import { useUndo } from '@/stores/undo';
 import { useShortcuts } from '@/ui/useShortcuts';
+import { decimalSign, plain } from '@/words/habits';
 import { say } from '@/words/say';
+import ReadingPad from './ReadingPad.vue';
+import { useReadingFields, type FieldName, type ReadingField } from './readingFields';
+import type { Visit } from './useVisit';
 
 const props = defineProps<{
   error: ApiError | null;
-  isBusy: boolean;
   elapsedS: number;
   /** When the newest reading was taken. */
   newestS: number;
-  take: (reading: Omit<Reading, 'client_id'>) => Promise<boolean>;
+  /** What an entry can hardly be; null where the chain could not be asked about. */
+  entries: Visit['entries'] | null;
+  /** A reading that is being corrected. */
+  edits: Reading | null;
+  take: (reading: Omit<Reading, 'client_id'>, replaces?: string) => Promise<boolean>;
+  count: (kwh: number) => Promise<boolean>;
 }>();
+const emit = defineEmits<{ edited: [] }>();
 
-const { entry } = useUnits();
-const terms = useTerms();
-
-interface Field {
-  name: 'soc_pct' | 'volts' | 'amps' | 'kw' | 'ambient_c' | 'adapter_c' | 'handle_c' | 'cable_c' | 'inlet_c';
-  label: string;
-  unit: string;
-}
+const { offer, takeBack } = useUndo();
+const { screen, heat, habit, readsHeat, first, after, celsius } = useReadingFields();
 const values = reactive<Record<string, string>>({});
-const screen: Field[] = [
-  { name: 'soc_pct', label: say('reading.charge'), unit: say('unit.percent') },
-  { name: 'volts', label: say('reading.volts'), unit: say('unit.volts') },
-  { name: 'amps', label: say('reading.amps'), unit: say('unit.amps') },
-  { name: 'kw', label: say('reading.power'), unit: say('unit.kw') },
-];
-const points = ['ambient', 'adapter', 'handle', 'cable', 'inlet'] as const;
-const thermometer = computed<Field[]>(() =>
-  points.map((point) => ({
-    name: `${point}_c`,
-    label: terms.title('point', point),
-    unit: entry('celsius').unit,
-  })),
-);
-const showsHeat = ref(false);
+const showsHeat = ref(readsHeat.value);
+const hasPad = useMediaQuery('(pointer: coarse), (width <= 720px)');
+const active = ref<FieldName | 'minute'>(first.value);
+const inputs = reactive<Record<string, HTMLInputElement>>({});
+const isSaving = ref(false);
+/** The fields of this reading, in the order they were typed. */
+const order: FieldName[] = [];
 /** A minute that has not come yet, and that was asked about. */
 let asked: number | null = null;
 const mistyped = ref('');
+/** A value that can hardly be what it was typed as; both ways stay open. */
+const doubt = ref<{ field: FieldName; kind: 'kwh' | 'fahrenheit' } | null>(null);
+const sure = new Set<FieldName>();
 /** A session typed from notes runs ahead of the clock; further ahead than this looks like a slip (s). */
 const LATER_S = 3600;
-const first = ref<HTMLInputElement[]>();
+
+const shown = computed(() => (showsHeat.value ? [...screen, ...heat.value] : screen));
 
 /** A refusal by the name of its field, as it stands on the form. */
 const refusal = computed(() => {
-  const field = [...screen, ...thermometer.value].find((f) => props.error?.about(f.name));
+  const field = [...screen, ...heat.value].find((f) => props.error?.about(f.name));
   return field
     ? say('reading.refused', { field: field.label, problem: props.error?.about(field.name) ?? '' })
     : (props.error?.message ?? '');
 });
 
 /** What was typed; text where it is no number, null where nothing was. */
-const parsed = (text: string): number | string | null => (text.trim() === '' ? null : number(text));
+const parsed = (text: string | undefined): number | string | null => (!text?.trim() ? null : number(text));
+
+/** The third of V, A and kW, where the other two stand there. It is not kept: the server derives it itself. */
+const follows = computed<Partial<Record<FieldName, string>>>(() => {
+  const phases = props.entries?.phases ?? 1;
+  const [v, a, k] = [parsed(values.volts), parsed(values.amps), parsed(values.kw)];
+  const isNumber = (n: unknown): n is number => typeof n === 'number' && n > 0;
+  if (k === null && isNumber(v) && isNumber(a)) {
+    return { kw: kwAtAGlance((v * a * phases) / 1000) };
+  }
+  if (a === null && isNumber(v) && isNumber(k)) {
+    return { amps: plain(Math.round((k * 1000) / (v * phases))) };
+  }
+  return v === null && isNumber(a) && isNumber(k) ? { volts: plain(Math.round((k * 1000) / (a * phases))) } : {};
+});
+
+watch(
+  () => props.edits,
+  (reading) => {
+    if (reading) {
+      clear();
+      for (const f of [...screen, ...heat.value]) {
+        const value = reading[f.name];
+        values[f.name] = typeof value === 'number' ? plain(f.isHeat ? celsius.value.show(value) : value) : '';
+        showsHeat.value ||= f.isHeat && typeof value === 'number';
+      }
+      values.minute = plain(Math.round((reading.t_s / 60) * 100) / 100);
+    }
+  },
+);
+
+function clear(): void {
+  Object.keys(values).forEach((name) => (values[name] = ''));
+  order.length = 0;
+  sure.clear();
+  asked = null;
+  doubt.value = null;
+  mistyped.value = '';
+}
+
+function typed(name: FieldName | 'minute'): void {
+  if (name !== 'minute' && !order.includes(name)) {
+    order.push(name);
+  }
+  doubt.value = null;
+}
+
+function go(name: FieldName | 'minute'): void {
+  active.value = name;
+  inputs[name]?.focus({ preventScroll: true });
+}
+
+/** A key of the pad. */
+function press(key: string): void {
+  const name = active.value;
+  const now = values[name] ?? '';
+  const sign = decimalSign();
+  if (key === 'back') {
+    values[name] = now.slice(0, -1);
+  } else if (key !== sign || !now.includes(sign)) {
+    values[name] = now + key;
+  }
+  typed(name);
+}
+
+function doubted(field: ReadingField, value: number): boolean {
+  const bounds = props.entries;
+  if (!bounds || sure.has(field.name)) {
+    return false;
+  }
+  const isKwh = field.name === 'kw' && bounds.most_kw !== null && value > bounds.most_kw;
+  const stored = field.isHeat ? celsius.value.store(value) : value;
+  const isFahrenheit = field.isHeat && celsius.value.unit === say('unit.celsius') && stored >= bounds.ask_from_c;
+  if (isKwh || isFahrenheit) {
+    doubt.value = { field: field.name, kind: isKwh ? 'kwh' : 'fahrenheit' };
+  }
+  return isKwh || isFahrenheit;
+}
+
+/** It is what it was typed as. */
+function keepSo(): Promise<void> {
+  if (doubt.value) {
+    sure.add(doubt.value.field);
+  }
+  doubt.value = null;
+  return submit();
+}
+
+/** It is the other thing. */
+async function keepOther(): Promise<void> {
+  const asks = doubt.value;
+  const value = parsed(values[asks?.field ?? '']);
+  if (!asks || typeof value !== 'number') {
+    return;
+  }
+  if (asks.kind === 'kwh') {
+    if (!(await props.count(value))) {
+      return;
+    }
+    values[asks.field] = '';
+    order.splice(order.indexOf(asks.field), 1);
+  } else {
+    values[asks.field] = plain(Math.round(((value - 32) * 5 * 10) / 9) / 10);
+    sure.add(asks.field);
+  }
+  doubt.value = null;
+  if (shown.value.some((f) => parsed(values[f.name]) !== null)) {
+    await submit();
+  }
+}
 
 async function submit(): Promise<void> {
-  const fields = [...screen, ...thermometer.value];
+  if (isSaving.value) {
+    return;
+  }
+  const fields = [...screen, ...heat.value];
   const numbers: Record<string, number | string | null> = Object.fromEntries(
-    fields.map((f) => [f.name, parsed(values[f.name] ?? '')]),
+    fields.map((f) => [f.name, parsed(values[f.name])]),
   );
-  const minute = parsed(values.minute ?? '');
+  const minute = parsed(values.minute);
   const wrong = [...fields, { name: 'minute', label: say('reading.minute') }].find(
     (f) => typeof (f.name === 'minute' ? minute : numbers[f.name]) === 'string',
   );
   const isLater =
     typeof minute === 'number' && minute * 60 > Math.max(props.elapsedS, props.newestS) + LATER_S && minute !== asked;
+  const isEmpty = fields.every((f) => numbers[f.name] === null);
   mistyped.value = wrong
     ? say('reading.not_number', { field: wrong.label })
-    : isLater
-      ? say('reading.later', { minute: minute, elapsed: clock(props.elapsedS) })
-      : '';
+    : isEmpty
+      ? say('reading.empty')
+      : isLater
+        ? say('reading.later', { minute: minute, elapsed: clock(props.elapsedS) })
+        : '';
   if (isLater) {
     asked = minute;
   }
-  if (wrong || isLater) {
+  if (
+    mistyped.value ||
+    fields.some((f) => typeof numbers[f.name] === 'number' && doubted(f, Number(numbers[f.name])))
+  ) {
     return;
   }
-  for (const f of thermometer.value) {
-    const shown = numbers[f.name];
-    numbers[f.name] = typeof shown === 'number' ? entry('celsius').store(shown) : null;
+  for (const f of heat.value) {
+    const value = numbers[f.name];
+    numbers[f.name] = typeof value === 'number' ? celsius.value.store(value) : null;
   }
   const t_s = typeof minute === 'number' ? minute * 60 : Math.round(props.elapsedS * 10) / 10;
-  if (await props.take({ t_s, ...(numbers as Partial<Reading>), source: 'typed' })) {
-    Object.keys(values).forEach((name) => (values[name] = ''));
-    asked = null;
-    first.value?.[0]?.focus();
+  isSaving.value = true;
+  const isKept = await props.take({ t_s, ...(numbers as Partial<Reading>), source: 'typed' }, props.edits?.client_id);
+  isSaving.value = false;
+  if (isKept) {
+    habit.value = order.length > 0 ? [...order] : habit.value;
+    clear();
+    emit('edited');
+    go(first.value);
   }
+}
+
+function leave(): void {
+  clear();
+  emit('edited');
 }
 
 useShortcuts({ ' ': submit });
@@ -98,49 +224,90 @@ useShortcuts({ ' ': submit });
 
 <template>
   <form class="reading" :aria-label="say('reading.form')" @submit.prevent="submit">
+    <p v-if="edits" class="editing">
+      {{ say('reading.editing', { time: clock(edits.t_s) }) }}
+      <button type="button" class="text-button" @click="leave">{{ say('reading.leave_edit') }}</button>
+    </p>
     <div class="digits">
       <div
-        v-for="field in showsHeat ? [...screen, ...thermometer] : screen"
+        v-for="field in shown"
         :key="field.name"
         class="field"
-        :class="{ wrong: error?.about(field.name), heat: !screen.includes(field) }"
+        :class="{ wrong: error?.about(field.name), heat: field.isHeat, here: hasPad && active === field.name }"
       >
-        <label :for="`reading-${field.name}`">{{ field.label }}</label>
+        <span class="head">
+          <label :for="`reading-${field.name}`">{{ field.label }}</label>
+          <span class="unit" aria-hidden="true">{{ field.unit }}</span>
+        </span>
         <span class="entry">
           <input
             :id="`reading-${field.name}`"
-            ref="first"
+            :ref="(el) => el && (inputs[field.name] = el as HTMLInputElement)"
             v-model="values[field.name]"
             class="figures"
-            inputmode="decimal"
+            :inputmode="hasPad ? 'none' : 'decimal'"
             autocomplete="off"
+            :placeholder="follows[field.name]"
             :aria-invalid="error?.about(field.name) ? 'true' : undefined"
+            @focus="active = field.name"
+            @input="typed(field.name)"
           />
-          <span class="unit" aria-hidden="true">{{ field.unit }}</span>
         </span>
       </div>
     </div>
-    <button type="button" class="text-button heat-switch" :aria-expanded="showsHeat" @click="showsHeat = !showsHeat">
-      {{ showsHeat ? say('reading.no_heat') : say('reading.heat') }}
-    </button>
     <p v-if="mistyped" class="complaint" role="alert">{{ mistyped }}</p>
     <p v-else-if="error" class="complaint" role="alert">{{ refusal }}</p>
+    <div v-if="doubt" class="doubt" role="alert">
+      <p>
+        {{
+          doubt.kind === 'kwh'
+            ? say('reading.kw_or_kwh', { value: values[doubt.field] ?? '', most: kwAtAGlance(entries?.most_kw) })
+            : say('reading.c_or_f', { value: values[doubt.field] ?? '' })
+        }}
+      </p>
+      <button type="button" class="way" @click="keepOther">
+        {{ doubt.kind === 'kwh' ? say('reading.is_kwh') : say('reading.is_f') }}
+      </button>
+      <button type="button" class="way" @click="keepSo">
+        {{ doubt.kind === 'kwh' ? say('reading.is_kw') : say('reading.is_c') }}
+      </button>
+    </div>
+    <ReadingPad
+      v-if="hasPad"
+      :fields="screen"
+      :active="active"
+      :shows-heat="showsHeat"
+      :next="active === 'minute' ? null : after(active)"
+      @key="press"
+      @go="go"
+      @heat="showsHeat = !showsHeat"
+    />
     <div class="bottom">
       <label class="minute" for="reading-minute">
         {{ say('reading.at_minute') }}
         <input
           id="reading-minute"
+          :ref="(el) => el && (inputs.minute = el as HTMLInputElement)"
           v-model="values.minute"
           class="figures"
-          inputmode="decimal"
+          :inputmode="hasPad ? 'none' : 'decimal'"
           autocomplete="off"
           :placeholder="say('reading.now')"
+          @focus="active = 'minute'"
         />
       </label>
-      <el-button type="primary" native-type="submit" size="large" :loading="isBusy">{{
-        say('reading.take')
-      }}</el-button>
+      <button type="submit" class="keep">{{ edits ? say('reading.save') : say('reading.take') }}</button>
+      <button v-if="hasPad && offer" type="button" class="undo" @click="takeBack">{{ say('pad.undo') }}</button>
     </div>
+    <button
+      v-if="!hasPad"
+      type="button"
+      class="text-button heat-switch"
+      :aria-expanded="showsHeat"
+      @click="showsHeat = !showsHeat"
+    >
+      {{ showsHeat ? say('reading.no_heat') : say('reading.heat') }}
+    </button>
     <p class="quiet small">{{ say('reading.leave_empty') }}</p>
   </form>
 </template>
@@ -148,27 +315,33 @@ useShortcuts({ ' ': submit });
 <style scoped>
 .digits {
   display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 10px;
+  grid-template-columns: repeat(4, 1fr);
+  gap: 6px;
 }
 
 .field {
-  padding: 6px 12px 8px;
+  padding: 4px 8px 6px;
   border: 1.5px solid var(--line-strong);
   background: var(--paper-raised);
 }
 
 .heat input {
-  font-size: 22px;
+  font-size: 20px;
 }
 
 .heat-switch {
   margin: 6px 0;
 }
 
+.here,
 .field:focus-within {
   border-color: var(--ink);
   outline: 1.5px solid var(--ink);
+}
+
+.here {
+  border-bottom-color: var(--copper);
+  box-shadow: inset 0 -3px 0 var(--copper);
 }
 
 .field.wrong {
@@ -182,7 +355,7 @@ useShortcuts({ ' ': submit });
 
 .entry {
   display: flex;
-  gap: 8px;
+  gap: 4px;
   align-items: baseline;
 }
 
@@ -192,28 +365,62 @@ useShortcuts({ ' ': submit });
   padding: 0;
   border: 0;
   background: none;
-  font-size: 34px;
+  font-size: 28px;
   font-weight: 640;
   line-height: 1.15;
   outline: none;
 }
 
+.head {
+  display: flex;
+  gap: 4px;
+  justify-content: space-between;
+}
+
+.entry input::placeholder {
+  color: var(--ink-soft);
+  font-style: italic;
+  opacity: 1;
+}
+
 .unit {
   color: var(--ink-soft);
+  font-size: 13px;
 }
 
 .bottom {
   display: flex;
-  gap: 14px;
-  align-items: center;
-  justify-content: space-between;
-  margin: 12px 0 6px;
+  gap: 10px;
+  align-items: flex-end;
+  margin: 8px 0 6px;
 }
 
-.bottom .el-button {
+.keep {
   flex: 1;
-  height: 54px;
+  height: 56px;
+  border: 1.5px solid var(--ink);
+  background: var(--ink);
+  color: var(--on-ink);
+  cursor: pointer;
+  font-family: var(--face-wide);
   font-size: 17px;
+  font-weight: 660;
+  clip-path: polygon(0 0, calc(100% - 12px) 0, 100% 12px, 100% 100%, 12px 100%, 0 calc(100% - 12px));
+}
+
+.keep:focus-visible {
+  outline-color: var(--on-ink);
+  outline-offset: -6px;
+}
+
+.undo {
+  flex: 0 0 72px;
+  height: 56px;
+  border: 1.5px solid var(--ink);
+  background: none;
+  color: inherit;
+  cursor: pointer;
+  font-weight: 620;
 }
 
 .minute {
@@ -224,6 +431,7 @@ useShortcuts({ ' ': submit });
 .minute input {
   display: block;
   width: 78px;
+  height: 38px;
   padding: 5px 8px;
   border: 1px solid var(--line-strong);
   background: var(--paper-raised);
@@ -233,7 +441,25 @@ useShortcuts({ ' ': submit });
   font-size: 13px;
 }
 
-.complaint {
-  margin-top: 10px;
+.complaint,
+.doubt,
+.editing {
+  margin-top: 8px;
+}
+
+.doubt {
+  padding: 8px 12px;
+  border-left: 4px solid var(--ochre);
+  background: var(--paper-raised);
+}
+
+.way {
+  min-height: 44px;
+  margin: 6px 8px 0 0;
+  padding: 6px 14px;
+  border: 1.5px solid var(--ink);
+  background: none;
+  cursor: pointer;
+  font-weight: 600;
 }
 </style>

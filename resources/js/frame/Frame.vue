@@ -12,6 +12,8 @@ import KeysDialog from './KeysDialog.vue';
 import AccountTools from './AccountTools.vue';
 import StageStrip from './StageStrip.vue';
 import SignInAgain from './SignInAgain.vue';
+import QueueLine from '@/connect/QueueLine.vue';
+import { useOutbox } from '@/stores/outbox';
 import { stages } from './stages';
 import { useAddress } from './useAddress';
 import { useShortcuts } from '@/ui/useShortcuts';
@@ -24,6 +26,7 @@ const board = useBoard();
 const terms = useTerms();
 const router = useRouter();
 const undo = useUndo();
+const outbox = useOutbox();
 const isReady = ref(false);
 const error = ref('');
 const showsKeys = ref(false);
@@ -33,6 +36,7 @@ onMounted(async () => {
     const top = board.open();
     await Promise.all([terms.load(), garage.load()]);
     isReady.value = true;
+    void outbox.start();
     await Promise.all([top.then(board.complete), rail.refresh()]);
   } catch (e) {
     error.value = wordsOf(e);
@@ -57,6 +61,7 @@ useShortcuts({
       <AccountTools class="by-hand" />
       <ChainRail />
     </section>
+    <QueueLine v-if="isReady" class="queue-line" />
     <StageStrip class="strip" @keys="showsKeys = true" />
     <main id="stage" class="stage" tabindex="-1">
       <p v-if="error" class="complaint" role="alert">{{ error }}</p>
@@ -72,7 +77,7 @@ useShortcuts({
 <style scoped>
 .frame {
   display: grid;
-  grid-template: auto auto minmax(0, 1fr) / minmax(0, 1fr);
+  grid-template: auto auto auto minmax(0, 1fr) / minmax(0, 1fr);
   height: 100%;
 }
 
@@ -107,6 +112,23 @@ useShortcuts({
   outline: none;
 }
 
+/* The rows keep their places, whether it is there or not. */
+.top {
+  grid-row: 1;
+}
+
+.queue-line {
+  grid-row: 2;
+}
+
+.strip {
+  grid-row: 3;
+}
+
+.stage {
+  grid-row: 4;
+}
+
 .loading,
 .complaint {
   margin: 40px;
@@ -114,11 +136,15 @@ useShortcuts({
 
 @media (width <= 720px) {
   .frame {
-    grid-template: auto minmax(0, 1fr) auto / minmax(0, 1fr);
+    grid-template: auto auto minmax(0, 1fr) auto / minmax(0, 1fr);
+  }
+
+  .stage {
+    grid-row: 3;
   }
 
   .strip {
-    order: 3;
+    grid-row: 4;
   }
 
   .by-hand {

@@ -48,7 +48,8 @@ button:focus-visible {
 
 @media (width <= 720px) {
   .undo {
-    bottom: 74px;
+    top: 6px;
+    bottom: auto;
     width: calc(100% - 24px);
   }
 }

@@ -11,7 +11,7 @@ import { clock, day, hour, number } from '@/ui/figures';
 import Said from '@/words/Said.vue';
 import { listed, say } from '@/words/say';
 import PlateCheck from './PlateCheck.vue';
-import SessionCurve from './SessionCurve.vue';
+import SessionCurve from '@/chart/SessionCurve.vue';
 import StallFault from './StallFault.vue';
 import TemperatureTable from './TemperatureTable.vue';
 

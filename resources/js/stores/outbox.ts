@@ -21,6 +21,9 @@ async function alone<T>(task: () => Promise<T>): Promise<T> {
   return await (locks ? locks.request('harmozon-outbox', task) : task());
 }
 
+/** What is written down holds nothing of the page: a screen's own objects cannot be stored. */
+const bare = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
+
 /** What an act that was sent has told of its session. */
 export interface News {
   session: string;
@@ -70,7 +73,7 @@ export const useOutbox = defineStore('outbox', () => {
   async function add(session: string, doing: Doing): Promise<void> {
     const garage = account.me?.garage?.id ?? '';
     await written(async () => {
-      await (await db()).add('acts', { ...doing, session, garage });
+      await (await db()).add('acts', bare({ ...doing, session, garage }));
     });
     void send();
   }
@@ -79,8 +82,8 @@ export const useOutbox = defineStore('outbox', () => {
     await written(async () => {
       const tx = (await db()).transaction(['acts', 'begun'], 'readwrite');
       await Promise.all([
-        tx.objectStore('begun').put(begun),
-        tx.objectStore('acts').add({ ...doing, session: begun.id, garage: begun.garage }),
+        tx.objectStore('begun').put(bare(begun)),
+        tx.objectStore('acts').add(bare({ ...doing, session: begun.id, garage: begun.garage })),
         tx.done,
       ]);
     });
@@ -119,7 +122,7 @@ export const useOutbox = defineStore('outbox', () => {
   /** What was refused is tried once more, or dropped. */
   async function retry(): Promise<void> {
     const database = await db();
-    await Promise.all(refused.value.map((act) => database.put('acts', { ...act, refused: undefined })));
+    await Promise.all(refused.value.map((act) => database.put('acts', bare({ ...act, refused: undefined }))));
     await look();
     await send();
   }
@@ -202,7 +205,7 @@ export const useOutbox = defineStore('outbox', () => {
       return;
     }
     const database = await db();
-    await Promise.all(batch.map((a) => database.put('acts', { ...a, refused: why })));
+    await Promise.all(batch.map((a) => database.put('acts', bare({ ...a, refused: why }))));
     await look();
   }
 
@@ -254,6 +257,7 @@ export const useOutbox = defineStore('outbox', () => {
 
   const begunHere = async (): Promise<Begun[]> =>
     (await (await db()).getAll('begun')).filter((b) => b.garage === account.me?.garage?.id);
+  const keepBegun = async (begun: Begun): Promise<void> => void (await (await db()).put('begun', bare(begun)));
   const forgetBegun = async (id: string): Promise<void> => (await db()).delete('begun', id);
 
   return {
@@ -274,6 +278,7 @@ export const useOutbox = defineStore('outbox', () => {
     send,
     onSent,
     begunHere,
+    keepBegun,
     forgetBegun,
   };
 });

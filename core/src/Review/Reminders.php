@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Review;
+
+use Harmozon\Core\Forecast\Forecast;
+use Harmozon\Core\Words\Message;
+
+/** When a driver who is doing something else wants to be called back, as far as the forecast knows. */
+final class Reminders
+{
+    /** Temperatures are taken at the start and after so long (s). */
+    private const START_S = 60;
+
+    private const TEN_MINUTES_S = 600;
+
+    /** So long before a boost is spent, and before the end (s). */
+    private const BEFORE_BOOST_S = 120;
+
+    private const BEFORE_END_S = 120;
+
+    /** @return array<int, Message> by seconds since plugging in, in their order */
+    public static function of(Forecast $forecast): array
+    {
+        if ($forecast->minutes === null) {
+            return [];
+        }
+        $endS = (int) round($forecast->minutes * 60);
+        $reminders = [self::START_S => Message::of('reminder.start'), self::TEN_MINUTES_S => Message::of('reminder.ten_minutes'), $endS - self::BEFORE_END_S => Message::of('reminder.end')];
+        foreach ($forecast->answer->links() as $link) {
+            foreach ($forecast->heat as $heat) {
+                if ($heat->fullAtMinute !== null && $heat->link->linkId === $link->id) {
+                    $reminders[(int) round($heat->fullAtMinute * 60) - self::BEFORE_BOOST_S] = Message::of('reminder.boost', link: $link->name);
+                }
+            }
+        }
+        if ($forecast->passed !== null && ! $forecast->passed->isAtOnce) {
+            $reminders[(int) round($forecast->passed->minute * 60) - self::BEFORE_BOOST_S] = $forecast->passed->message();
+        }
+        ksort($reminders);
+
+        return array_filter($reminders, static fn (int $s): bool => $s > 0 && $s < $endS, ARRAY_FILTER_USE_KEY);
+    }
+}

@@ -1,0 +1,165 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import type { Report } from '@/api/client';
+import { number as typedNumber } from '@/plates/entries';
+import { useGarage } from '@/stores/garage';
+import { decimalSign } from '@/words/habits';
+import { say } from '@/words/say';
+import StepCard from './StepCard.vue';
+import StuckLatch from './StuckLatch.vue';
+import type { OpenSession } from './useSession';
+import type { Visit } from './useVisit';
+
+/** Stop and part in order; what the place counted and asked for; the note; then the end. */
+const props = defineProps<{
+  session: OpenSession;
+  visit: Visit | null;
+  report: Report | null;
+  outletId: string;
+  car: string;
+}>();
+const done = defineModel<string[]>('done', { required: true });
+const emit = defineEmits<{ finish: []; back: [] }>();
+
+const garage = useGarage();
+const currency = computed(() => garage.outlet(props.outletId)?.spec.tariff?.currency ?? 'USD');
+const steps = computed(
+  () => props.visit?.steps.filter((s) => s.phase === 'stop' || s.phase === 'part' || s.phase === 'leave') ?? [],
+);
+const paid = ref(props.report?.session.paid?.amount.replace('.', decimalSign()) ?? '');
+const stationKwh = ref(
+  props.report?.session.station_kwh === null || props.report?.session.station_kwh === undefined
+    ? ''
+    : String(props.report.session.station_kwh).replace('.', decimalSign()),
+);
+const note = ref(props.report?.session.note ?? props.session.begun.value?.note ?? '');
+const stall = ref(props.report?.session.stall ?? props.session.begun.value?.stall ?? '');
+const wrong = ref('');
+const isSaved = ref(false);
+
+async function save(): Promise<boolean> {
+  const money = paid.value.trim() === '' ? null : typedNumber(paid.value);
+  const kwh = stationKwh.value.trim() === '' ? null : typedNumber(stationKwh.value);
+  wrong.value =
+    typeof money === 'string'
+      ? say('reading.not_number', { field: say('after.paid') })
+      : typeof kwh === 'string'
+        ? say('reading.not_number', { field: say('after.kwh') })
+        : '';
+  if (wrong.value || typeof money === 'string' || typeof kwh === 'string') {
+    return false;
+  }
+  isSaved.value = await props.session.correct({
+    note: note.value,
+    stall: stall.value.trim() === '' ? null : stall.value.trim(),
+    station_kwh: kwh,
+    paid: money === null ? null : { amount: String(money), currency: currency.value },
+  });
+  return isSaved.value;
+}
+
+async function finish(): Promise<void> {
+  if (await save()) {
+    emit('finish');
+  }
+}
+</script>
+
+<template>
+  <div class="after-session">
+    <StepCard
+      v-if="visit && steps.length > 0 && !steps.every((s) => done.includes(s.code))"
+      v-model:done="done"
+      :visit="visit"
+      :steps="steps"
+      :car="car"
+      :kicker="say('after.kicker')"
+    />
+    <StuckLatch v-if="visit" :steps="visit.stuck_latch" />
+    <form class="counts" :aria-label="say('after.form')" @submit.prevent="finish">
+      <h2>{{ say('after.title') }}</h2>
+      <label
+        >{{ say('after.paid') }}
+        <span><input v-model="paid" class="figures" inputmode="decimal" autocomplete="off" /> {{ currency }}</span>
+      </label>
+      <label
+        >{{ say('after.kwh') }}
+        <span
+          ><input v-model="stationKwh" class="figures" inputmode="decimal" autocomplete="off" />
+          {{ say('unit.kwh') }}</span
+        >
+      </label>
+      <label
+        >{{ say('after.stall') }}
+        <span><input v-model="stall" maxlength="60" autocomplete="off" /></span>
+      </label>
+      <label
+        >{{ say('connect.note') }}
+        <span><input v-model="note" maxlength="1000" autocomplete="off" /></span>
+      </label>
+      <p v-for="line in report?.counted ?? []" :key="line" class="quiet">{{ line }}</p>
+      <p v-if="wrong" class="complaint" role="alert">{{ wrong }}</p>
+      <p v-else-if="session.error.value" class="complaint" role="alert">{{ session.error.value.plain() }}</p>
+      <p v-if="isSaved" class="quiet" role="status">{{ say('after.saved') }}</p>
+      <div class="ways">
+        <button type="submit" class="finish">{{ say('connect.finish') }}</button>
+        <button type="button" class="text-button" @click="save">{{ say('after.save') }}</button>
+        <button type="button" class="text-button" @click="emit('back')">{{ say('after.back') }}</button>
+      </div>
+    </form>
+  </div>
+</template>
+
+<style scoped>
+.after-session {
+  display: grid;
+  gap: 18px;
+  max-width: 560px;
+}
+
+.counts {
+  display: grid;
+  gap: 8px;
+}
+
+label {
+  display: grid;
+  gap: 2px;
+  font-size: 14px;
+}
+
+label span {
+  display: flex;
+  gap: 8px;
+  align-items: baseline;
+}
+
+input {
+  flex: 1;
+  min-width: 0;
+  min-height: 44px;
+  padding: 4px 10px;
+  border: 1.5px solid var(--line-strong);
+  background: var(--paper-raised);
+  font-size: 18px;
+}
+
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 18px;
+  align-items: center;
+}
+
+.finish {
+  flex: 1 0 180px;
+  min-height: 56px;
+  border: 0;
+  background: var(--ink);
+  color: var(--on-ink);
+  cursor: pointer;
+  font-family: var(--face-wide);
+  font-size: 17px;
+  font-weight: 660;
+}
+</style>

@@ -1,0 +1,75 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Judgement, Reading } from '@/api/client';
+import { clock, number } from '@/ui/figures';
+import Said from '@/words/Said.vue';
+import { say } from '@/words/say';
+
+/** What is left of each boost, as a bar that falls while the last reading lies above the continuous amps. */
+const props = defineProps<{ judgement: Judgement; newest: Reading | null; elapsedS: number }>();
+
+const bars = computed(() =>
+  props.judgement.plate_check.flatMap((row) => {
+    const allowed = row.allowed_minutes;
+    if (allowed === null || allowed <= 0 || row.continuous_limit === null) {
+      return [];
+    }
+    const isAbove = (props.newest?.amps ?? 0) > row.continuous_limit;
+    const since = isAbove && props.newest ? Math.max(0, props.elapsedS - props.newest.t_s) / 60 : 0;
+    const left = Math.max(0, allowed - (row.minutes_over_continuous ?? 0) - since);
+    return [{ ...row, allowed, left, isAbove, limit: row.continuous_limit }];
+  }),
+);
+</script>
+
+<template>
+  <div v-for="bar in bars" :key="bar.link" class="boost" :class="{ spent: bar.left <= 0, falls: bar.isAbove }">
+    <p>
+      <span>{{ say('boost.above', { piece: bar.name, amps: number(bar.limit) }) }}</span>
+      <span>
+        <Said code="boost.left" :figures="{ allowed: number(bar.allowed) }">
+          <template #left
+            ><strong class="figures">{{ clock(bar.left * 60) }}</strong></template
+          >
+        </Said>
+      </span>
+    </p>
+    <svg viewBox="0 0 100 12" preserveAspectRatio="none" aria-hidden="true" focusable="false">
+      <path class="ground" d="M0 2H98L100 0V12L98 10H0Z" />
+      <path class="fill" :d="`M0 2H${(bar.left / bar.allowed) * 98}V10H0Z`" />
+    </svg>
+  </div>
+</template>
+
+<style scoped>
+.boost p {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 12px;
+  justify-content: space-between;
+}
+
+svg {
+  display: block;
+  width: 100%;
+  height: 14px;
+}
+
+.ground {
+  fill: none;
+  stroke: var(--line-strong);
+  vector-effect: non-scaling-stroke;
+}
+
+.fill {
+  fill: var(--ink);
+}
+
+.falls .fill {
+  fill: var(--copper);
+}
+
+.spent strong {
+  color: var(--brick-text);
+}
+</style>

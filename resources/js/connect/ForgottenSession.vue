@@ -1,0 +1,90 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { useAccount } from '@/stores/account';
+import { clock, day, hour } from '@/ui/figures';
+import { say } from '@/words/say';
+import type { OpenSession } from './useSession';
+
+/** A session that was left running, or whose clock is wrong: ended at its last reading, or set right. */
+const props = defineProps<{ session: OpenSession; isForgotten?: boolean }>();
+const emit = defineEmits<{ finish: [tS: number] }>();
+
+const account = useAccount();
+const zone = computed(() => account.me?.garage?.timezone ?? 'UTC');
+const lastS = computed(() => props.session.readings.value[0]?.t_s ?? null);
+const started = computed(() =>
+  new Date((props.session.startedMs.value ?? 0) + props.session.skewMs.value).toISOString(),
+);
+const sets = ref(false);
+const minutesAgo = ref('');
+
+async function setClock(): Promise<void> {
+  const minutes = Number(minutesAgo.value.replace(',', '.'));
+  if (minutesAgo.value.trim() === '' || !Number.isFinite(minutes) || minutes < 0) {
+    return;
+  }
+  const at = new Date(Date.now() + props.session.skewMs.value - minutes * 60_000);
+  if (await props.session.setClock(at)) {
+    sets.value = false;
+    minutesAgo.value = '';
+  }
+}
+</script>
+
+<template>
+  <div class="forgotten" :class="{ loud: isForgotten }">
+    <p v-if="isForgotten">
+      {{ say('forgotten.since', { day: day(started, zone), hour: hour(started, zone) }) }}
+      <button v-if="lastS !== null" type="button" class="way" @click="emit('finish', lastS)">
+        {{ say('forgotten.end', { time: clock(lastS) }) }}
+      </button>
+    </p>
+    <button v-if="!sets" type="button" class="text-button" @click="sets = true">{{ say('forgotten.clock') }}</button>
+    <form v-else :aria-label="say('forgotten.clock')" @submit.prevent="setClock">
+      <label
+        >{{ say('forgotten.ago') }}
+        <input v-model="minutesAgo" class="figures" inputmode="decimal" autocomplete="off" />
+      </label>
+      <button type="submit" class="way">{{ say('forgotten.set') }}</button>
+      <button type="button" class="text-button" @click="sets = false">{{ say('forgotten.leave') }}</button>
+    </form>
+  </div>
+</template>
+
+<style scoped>
+.forgotten {
+  margin-bottom: 8px;
+  font-size: 14px;
+}
+
+.loud {
+  padding: 10px 14px;
+  border-left: 4px solid var(--ochre);
+  background: var(--paper-raised);
+}
+
+.way {
+  min-height: 44px;
+  padding: 6px 14px;
+  border: 1.5px solid var(--ink);
+  background: none;
+  color: inherit;
+  cursor: pointer;
+  font-weight: 600;
+}
+
+form {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 14px;
+  align-items: center;
+}
+
+input {
+  width: 80px;
+  min-height: 40px;
+  padding: 4px 8px;
+  border: 1.5px solid var(--line-strong);
+  background: var(--paper-raised);
+}
+</style>

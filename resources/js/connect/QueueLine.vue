@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { useAccount } from '@/stores/account';
+import { useOutbox } from '@/stores/outbox';
+import { hour } from '@/ui/figures';
+import { say } from '@/words/say';
+import { actWords } from './actWords';
+
+/** How much of what was done here the server does not have yet; always in sight while it is so. */
+const outbox = useOutbox();
+const account = useAccount();
+const since = computed(() =>
+  outbox.offlineSince === null
+    ? ''
+    : hour(new Date(outbox.offlineSince).toISOString(), account.me?.garage?.timezone ?? 'UTC'),
+);
+const n = computed(() => outbox.waiting.length);
+</script>
+
+<template>
+  <div v-if="n > 0 || outbox.refused.length > 0 || outbox.isFull || since" class="queue" role="status">
+    <p v-if="outbox.isFull" class="full">{{ say('queue.full') }}</p>
+    <p v-if="since">
+      {{ say('queue.offline', { since }) }} <template v-if="n > 0">{{ say('queue.kept', { n }) }}</template>
+    </p>
+    <p v-else-if="n > 0">{{ say('queue.waiting', { n }) }}</p>
+    <template v-if="outbox.refused.length > 0">
+      <p class="full">{{ say('queue.refused', { n: outbox.refused.length }) }}</p>
+      <ul>
+        <li v-for="act in outbox.refused" :key="act.n">
+          {{ say('queue.refused_act', { act: actWords(act), why: act.refused ?? '' }) }}
+        </li>
+      </ul>
+      <button type="button" class="text-button" @click="outbox.retry">{{ say('queue.retry') }}</button>
+      <button type="button" class="text-button" @click="outbox.drop">{{ say('queue.drop') }}</button>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.queue {
+  padding: 5px 16px;
+  border-bottom: 1px solid var(--line);
+  background: var(--paper-raised);
+  color: var(--ochre-text);
+  font-size: 14px;
+}
+
+.full {
+  color: var(--brick-text);
+}
+
+ul {
+  margin: 2px 0;
+  padding-left: 18px;
+  color: var(--ink);
+}
+
+.text-button {
+  margin-right: 16px;
+  color: var(--ink);
+}
+</style>

@@ -1,0 +1,84 @@
+<script setup lang="ts">
+import { useTemplateRef, watch } from 'vue';
+import { say } from '@/words/say';
+
+/** Smell or heat: from any screen of a session, what to do in large words, and the piece is out of use. */
+const props = defineProps<{ pieces: string[]; isNoted: boolean }>();
+const isOpen = defineModel<boolean>({ required: true });
+const emit = defineEmits<{ takeBack: []; stop: [] }>();
+const dialog = useTemplateRef<HTMLDialogElement>('dialog');
+
+watch(isOpen, (open) => (open ? dialog.value?.showModal() : dialog.value?.close()), { flush: 'post' });
+</script>
+
+<template>
+  <dialog ref="dialog" class="smell" aria-labelledby="smell-title" @close="isOpen = false">
+    <h1 id="smell-title">{{ say('smell.stop') }}</h1>
+    <ol>
+      <li>{{ say('smell.first') }}</li>
+      <li>{{ say('smell.second') }}</li>
+      <li>{{ say('smell.third') }}</li>
+    </ol>
+    <p v-if="props.pieces.length > 0" class="out">{{ say('smell.out', { pieces: props.pieces.join(', ') }) }}</p>
+    <p v-if="!isNoted" class="out" role="alert">{{ say('smell.unsaved') }}</p>
+    <div class="ways">
+      <button type="button" class="big" @click="emit('stop')">{{ say('smell.stopped') }}</button>
+      <button type="button" class="text-button" @click="emit('takeBack')">{{ say('smell.mistake') }}</button>
+    </div>
+  </dialog>
+</template>
+
+<style scoped>
+.smell {
+  width: min(620px, 100vw - 16px);
+  max-height: calc(100vh - 16px);
+  padding: 20px;
+  border: 4px solid var(--brick);
+  background: var(--paper);
+  color: var(--ink);
+}
+
+.smell::backdrop {
+  background: rgb(0 0 0 / 55%);
+}
+
+h1 {
+  color: var(--brick-text);
+  font-size: 32px;
+}
+
+ol {
+  margin: 12px 0;
+  padding-left: 28px;
+  font-size: 21px;
+  line-height: 1.35;
+}
+
+li {
+  padding: 4px 0;
+}
+
+.out {
+  margin-bottom: 10px;
+  font-weight: 600;
+}
+
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px 20px;
+  align-items: center;
+}
+
+.big {
+  min-height: 60px;
+  padding: 8px 22px;
+  border: 0;
+  background: var(--brick);
+  color: #fff;
+  cursor: pointer;
+  font-family: var(--face-wide);
+  font-size: 18px;
+  font-weight: 700;
+}
+</style>

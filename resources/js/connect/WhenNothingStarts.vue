@@ -1,0 +1,97 @@
+<script setup lang="ts">
+import { useForecast } from '@/stores/forecast';
+import { say } from '@/words/say';
+import type { Rung, Visit } from './useVisit';
+
+/** What to try when nothing starts, rung by rung; the next stall and the next stop are one tap away. */
+const props = defineProps<{ visit: Visit; tried: ReadonlySet<string> }>();
+const emit = defineEmits<{ tried: [rung: Rung, stall: string | null]; close: [] }>();
+
+const forecast = useForecast();
+const stopsHere = (rung: Rung) => rung.code === 'next_stop';
+
+function leave(rung: Rung): void {
+  emit('tried', rung, null);
+  forecast.sheet = 'stops';
+}
+</script>
+
+<template>
+  <section class="ladder" aria-labelledby="ladder-title">
+    <h2 id="ladder-title">{{ say('ladder.title') }}</h2>
+    <ol>
+      <li v-for="rung in props.visit.when_nothing_starts" :key="rung.code" :class="{ tried: tried.has(rung.code) }">
+        <span class="do">{{ rung.do }}</span>
+        <span class="quiet tests">{{ say('ladder.tests', { what: rung.tests_words }) }}</span>
+        <span class="ways">
+          <button
+            v-for="stall in rung.stalls"
+            :key="stall"
+            type="button"
+            class="way"
+            @click="emit('tried', rung, stall)"
+          >
+            {{ say('ladder.go', { stall }) }}
+          </button>
+          <RouterLink v-if="stopsHere(rung)" class="way" to="/forecast" @click="leave(rung)">{{
+            say('ladder.stops')
+          }}</RouterLink>
+          <button v-else-if="rung.stalls.length === 0" type="button" class="way" @click="emit('tried', rung, null)">
+            {{ tried.has(rung.code) ? say('ladder.again') : say('ladder.tried') }}
+          </button>
+        </span>
+      </li>
+    </ol>
+    <button type="button" class="text-button" @click="emit('close')">{{ say('ladder.close') }}</button>
+  </section>
+</template>
+
+<style scoped>
+.ladder {
+  max-width: 640px;
+}
+
+ol {
+  margin: 8px 0 12px;
+  padding: 0 0 0 14px;
+  border-left: 3px solid var(--ink);
+  list-style: none;
+}
+
+li {
+  display: grid;
+  gap: 4px;
+  padding: 10px 0;
+  border-bottom: 1px solid var(--line);
+}
+
+.tried .do {
+  color: var(--ink-soft);
+  text-decoration: line-through;
+}
+
+.do {
+  font-size: 16px;
+}
+
+.tests {
+  font-size: 13px;
+}
+
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+
+.way {
+  display: inline-block;
+  min-height: 44px;
+  padding: 9px 16px;
+  border: 1.5px solid var(--ink);
+  background: var(--paper-raised);
+  cursor: pointer;
+  font-weight: 600;
+  text-decoration: none;
+}
+</style>

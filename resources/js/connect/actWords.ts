@@ -1,0 +1,51 @@
+import type { Act } from '@/offline/acts';
+import { useTerms } from '@/stores/terms';
+import { clock, number } from '@/ui/figures';
+import { listed, say } from '@/words/say';
+import type { Code } from '@/words/say';
+
+const QUANTITIES: Record<string, Code> = {
+  soc_pct: 'figure.percent',
+  volts: 'figure.volts',
+  amps: 'figure.amps',
+  kw: 'figure.kw',
+  adapter_c: 'figure.celsius',
+  handle_c: 'figure.celsius',
+  cable_c: 'figure.celsius',
+  inlet_c: 'figure.celsius',
+  ambient_c: 'figure.celsius',
+};
+
+/** An act in words, with every value that was typed. */
+export function actWords(act: Act): string {
+  const terms = useTerms();
+  switch (act.kind) {
+    case 'begin':
+      return say('act.begin');
+    case 'reading': {
+      const values = Object.entries(QUANTITIES).flatMap(([name, code]) => {
+        const value = act.reading[name as keyof typeof act.reading];
+        return typeof value === 'number' ? [say(code, { n: number(value, 1) })] : [];
+      });
+      return say('act.reading', { time: clock(act.reading.t_s), values: listed('comma', values) });
+    }
+    case 'event':
+      return say('act.event', { time: clock(act.event.t_s), event: terms.words('event', act.event.code) });
+    case 'correct':
+      return say('act.correct', {
+        values: listed(
+          'comma',
+          Object.values(act.fields).flatMap((v) =>
+            typeof v === 'object' && v !== null ? [say('act.money', { ...v })] : v === null ? [] : [String(v)],
+          ),
+        ),
+      });
+    case 'finish':
+      return say('act.finish', { time: clock(act.tS) });
+    case 'forget':
+    case 'forgetEvent':
+      return say('act.forget');
+    case 'discard':
+      return say('act.discard');
+  }
+}

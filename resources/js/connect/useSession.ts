@@ -1,0 +1,305 @@
+import { useIntervalFn } from '@vueuse/core';
+import { computed, onBeforeUnmount, ref, toRaw } from 'vue';
+import { api, ApiError, ask, wordsOf, type Loaded, type Reading, type Report } from '@/api/client';
+import { ulid } from '@/api/ulid';
+import type { Act, EventCode } from '@/offline/acts';
+import type { Begun } from '@/offline/db';
+import { useOutbox, type News } from '@/stores/outbox';
+import { useUndo } from '@/stores/undo';
+import { say } from '@/words/say';
+
+/** How often a session that is open is looked at anew (ms). */
+const AGAIN_MS = 10_000;
+
+export type SessionEvent = Report['events'][number];
+
+/** A session as it is now: what the server has, and what this device has done since. */
+export function useSession(id: string) {
+  const outbox = useOutbox();
+  const undo = useUndo();
+  const report = ref<Report | null>(null);
+  const begun = ref<Begun | null>(null);
+  const held = ref<Reading[]>([]);
+  const heldCount = ref(0);
+  const error = ref<ApiError | null>(null);
+  const loaded = ref<Loaded | null>(null);
+  const isBusy = ref(false);
+  /** How far the server's clock is ahead of this device's (ms). */
+  const skewMs = ref(0);
+  const nowMs = ref(Date.now());
+  useIntervalFn(() => (nowMs.value = Date.now()), 1000);
+
+  const acts = computed(() => outbox.of(id));
+  const of = <K extends Act['kind']>(kind: K) =>
+    acts.value.filter((a): a is Extract<Act, { kind: K }> => a.kind === kind);
+
+  // Where it began here, this device's own clock counts: it may be wrong, its seconds are right.
+  const startedMs = computed(
+    () => begun.value?.startedMs ?? (report.value ? Date.parse(report.value.session.started_at) - skewMs.value : null),
+  );
+  const tS = () => (startedMs.value === null ? 0 : Math.max(0, Math.round((Date.now() - startedMs.value) / 100) / 10));
+  const elapsedS = computed(() => (startedMs.value === null ? 0 : Math.max(0, (nowMs.value - startedMs.value) / 1000)));
+
+  /** Newest first, those that have not been sent among them. */
+  const readings = computed<(Reading & { isWaiting?: boolean })[]>(() => {
+    const taken = of('reading').map((a) => ({ ...a.reading, isWaiting: true }));
+    const gone = new Set(of('forget').map((a) => a.clientId));
+    const ids = new Set(taken.map((r) => r.client_id));
+    return [...taken, ...held.value.filter((r) => !ids.has(r.client_id))]
+      .filter((r) => !gone.has(r.client_id))
+      .toSorted((a, b) => b.t_s - a.t_s || (a.client_id < b.client_id ? 1 : -1));
+  });
+  const count = computed(() => heldCount.value + readings.value.filter((r) => r.isWaiting).length);
+  const events = computed<{ client_id: string; t_s: number; code: EventCode; detail: string | null }[]>(() => {
+    const noted = of('event').map((a) => a.event);
+    const gone = new Set(of('forgetEvent').map((a) => a.clientId));
+    const ids = new Set(noted.map((e) => e.client_id));
+    return [...(report.value?.events ?? []).filter((e) => !ids.has(e.client_id)), ...noted]
+      .filter((e) => !gone.has(e.client_id))
+      .toSorted((a, b) => a.t_s - b.t_s);
+  });
+  const has = (code: EventCode): boolean => events.value.some((e) => e.code === code);
+  const isFlowing = computed(
+    () => has('current_flows') || readings.value.some((r) => (r.kw ?? 0) > 0 || (r.amps ?? 0) > 0),
+  );
+  const isFinished = computed(
+    () => of('finish').length > 0 || (report.value !== null && report.value.session.finished_at !== null),
+  );
+  const isHere = computed(() => report.value !== null || begun.value !== null);
+
+  async function told(task: () => Promise<void>): Promise<boolean> {
+    error.value = null;
+    try {
+      await task();
+      return true;
+    } catch (e) {
+      error.value = e instanceof ApiError ? e : new ApiError(0, outbox.isFull ? say('queue.full') : wordsOf(e));
+      return false;
+    }
+  }
+
+  function hears(news: News): void {
+    if (news.session !== id) {
+      return;
+    }
+    if (news.report) {
+      show(news.report);
+    }
+    if (report.value && (news.judged ?? news.events)) {
+      report.value = { ...report.value, ...news.judged, ...news.events };
+    }
+    if (news.judged) {
+      void refresh().catch(() => undefined);
+    }
+  }
+
+  function show(found: Report): void {
+    report.value = found;
+    skewMs.value = Date.parse(found.now) - Date.now();
+  }
+
+  async function refresh(): Promise<void> {
+    const list = await ask(api.GET('/sessions/{session}/readings', { params: { path: { session: id } } }));
+    held.value = list.readings;
+    heldCount.value = list.count;
+  }
+
+  /** What the server says, else what this device knows of it. */
+  async function look(): Promise<void> {
+    await outbox.look().catch(() => undefined);
+    begun.value = (await outbox.begunHere().catch(() => [])).find((b) => b.id === id) ?? null;
+    const isUnsent = of('begin').length > 0;
+    try {
+      if (!isUnsent) {
+        show(await ask(api.GET('/sessions/{session}', { params: { path: { session: id } } })));
+        await refresh();
+        if (begun.value && isFinished.value && acts.value.length === 0) {
+          await outbox.forgetBegun(id);
+        }
+      }
+    } catch (e) {
+      if (!begun.value) {
+        throw e;
+      }
+    }
+  }
+
+  /**
+   * Readings of a logger, of the bench or of another device arrive by asking again: a stream would hold one of the few
+   * processes of a small server for every screen that looks, and end with every tunnel a phone drives through.
+   */
+  async function lookAgain(): Promise<void> {
+    if (document.visibilityState !== 'visible' || outbox.offlineSince !== null || isFinished.value || !report.value) {
+      return;
+    }
+    const path = { params: { path: { session: id } } };
+    try {
+      const before = heldCount.value;
+      await refresh();
+      if (heldCount.value !== before && of('reading').length === 0) {
+        show(await ask(api.GET('/sessions/{session}', path)));
+      }
+    } catch {
+      // The next look may find it.
+    }
+  }
+  useIntervalFn(() => void lookAgain(), AGAIN_MS);
+
+  /** What was read, at a moment since plugging in. */
+  async function take(reading: Omit<Reading, 'client_id'>, replaces?: string): Promise<boolean> {
+    const client_id = ulid();
+    return told(async () => {
+      if (replaces !== undefined) {
+        await withdraw(replaces);
+      }
+      await outbox.add(id, { kind: 'reading', reading: { client_id, ...reading } });
+      undo.done(say('reading.taken'), () => forget(client_id));
+    });
+  }
+
+  /** Takes a reading back: out of the queue where it still waits, else from the server. */
+  async function withdraw(clientId: string): Promise<void> {
+    const isIt = (a: Act) => a.session === id && a.kind === 'reading' && a.reading.client_id === clientId;
+    if (!(await outbox.withdraw(isIt))) {
+      await outbox.add(id, { kind: 'forget', clientId });
+    }
+  }
+
+  async function forget(clientId: string): Promise<void> {
+    const old = toRaw(readings.value.find((r) => r.client_id === clientId));
+    await told(async () => {
+      await withdraw(clientId);
+      if (old) {
+        const values: Partial<typeof old> & { t_s: number } = { ...old };
+        delete values.client_id;
+        delete values.isWaiting;
+        undo.done(say('reading.gone'), async () => void (await take(values)));
+      }
+    });
+  }
+
+  async function note(code: EventCode, detail: string | null = null, at = tS()): Promise<string> {
+    const client_id = ulid();
+    await told(() => outbox.add(id, { kind: 'event', event: { client_id, t_s: at, code, detail } }));
+    return client_id;
+  }
+
+  async function forgetEvent(clientId: string): Promise<void> {
+    await told(async () => {
+      const isIt = (a: Act) => a.session === id && a.kind === 'event' && a.event.client_id === clientId;
+      if (!(await outbox.withdraw(isIt))) {
+        await outbox.add(id, { kind: 'forgetEvent', clientId });
+      }
+    });
+  }
+
+  const correct = (fields: Extract<Act, { kind: 'correct' }>['fields']): Promise<boolean> =>
+    told(() => outbox.add(id, { kind: 'correct', fields }));
+
+  /** Sets right when it began; readings are counted from there and move along. */
+  async function setClock(at: Date): Promise<boolean> {
+    const isSet = await correct({ started_at: at.toISOString() });
+    const here = begun.value;
+    if (isSet && here) {
+      begun.value = { ...here, startedMs: at.getTime() - skewMs.value };
+      await outbox.keepBegun(toRaw(begun.value)).catch(() => undefined);
+    } else if (isSet && report.value) {
+      const line = { ...report.value.session, started_at: at.toISOString() };
+      report.value = { ...report.value, session: line };
+    }
+    return isSet;
+  }
+
+  const finish = (at = tS()): Promise<boolean> => told(() => outbox.add(id, { kind: 'finish', tS: at }));
+  const discard = (): Promise<boolean> => told(() => outbox.add(id, { kind: 'discard' }));
+
+  /** Goes on after the end. */
+  async function reopen(): Promise<void> {
+    await told(async () => {
+      if (!(await outbox.withdraw((a) => a.session === id && a.kind === 'finish'))) {
+        show(await ask(api.POST('/sessions/{session}/reopen', { params: { path: { session: id } } })));
+      }
+    });
+  }
+
+  async function restore(): Promise<void> {
+    await told(async () => {
+      if (!(await outbox.withdraw((a) => a.session === id && a.kind === 'discard'))) {
+        show(await ask(api.POST('/sessions/{session}/restore', { params: { path: { session: id } } })));
+      }
+    });
+  }
+
+  /** An act that needs the server at once: a whole file. */
+  async function attempt(task: () => Promise<void>): Promise<boolean> {
+    isBusy.value = true;
+    try {
+      return await told(task);
+    } finally {
+      isBusy.value = false;
+    }
+  }
+
+  function load(file: File): Promise<boolean> {
+    return attempt(async () => {
+      const body = new FormData();
+      body.append('file', file);
+      const path = { params: { path: { session: id } } };
+      const answer = await ask(
+        api.POST('/sessions/{session}/readings-file', { ...path, body: { file: '' }, bodySerializer: () => body }),
+      );
+      loaded.value = answer;
+      hears({ session: id, judged: answer });
+      if (answer.added > 0) {
+        undo.done(say('file.loaded', { n: answer.added }), () => forgetFile(answer.import));
+      }
+    });
+  }
+
+  async function forgetFile(importId: string): Promise<void> {
+    await attempt(async () => {
+      const path = { session: id, import: importId };
+      hears({
+        session: id,
+        judged: await ask(api.DELETE('/sessions/{session}/readings-file/{import}', { params: { path } })),
+      });
+      loaded.value = null;
+    });
+  }
+
+  onBeforeUnmount(outbox.onSent(hears));
+
+  return {
+    report,
+    begun,
+    acts,
+    readings,
+    count,
+    events,
+    error,
+    loaded,
+    isBusy,
+    elapsedS,
+    startedMs,
+    skewMs,
+    isFlowing,
+    isFinished,
+    isHere,
+    has,
+    tS,
+    look,
+    take,
+    forget,
+    note,
+    forgetEvent,
+    correct,
+    setClock,
+    finish,
+    discard,
+    reopen,
+    restore,
+    load,
+  };
+}
+
+export type OpenSession = ReturnType<typeof useSession>;

@@ -1,0 +1,21 @@
+import { onBeforeUnmount } from 'vue';
+import { locale } from '@/words/habits';
+
+/** Reads aloud when somebody asks for it, where the browser can. */
+export function useSpeech() {
+  const synthesis = typeof window !== 'undefined' && 'speechSynthesis' in window ? window.speechSynthesis : null;
+
+  function speak(text: string): void {
+    if (!synthesis) {
+      return;
+    }
+    synthesis.cancel();
+    const spoken = new SpeechSynthesisUtterance(text);
+    spoken.lang = locale.value.startsWith('en') ? locale.value : 'en';
+    synthesis.speak(spoken);
+  }
+
+  const hush = (): void => synthesis?.cancel();
+  onBeforeUnmount(hush);
+  return { canSpeak: synthesis !== null, speak, hush };
+}
