@@ -14,6 +14,8 @@ export default defineConfig({
   outputDir: '.cache/playwright',
   use: {
     viewport: { width: 1280, height: 800 },
+    // Every browser would put the whole application on its device; the journeys without a network let it.
+    serviceWorkers: 'block',
     trace: 'off',
     screenshot: 'only-on-failure',
     launchOptions: {

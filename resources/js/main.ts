@@ -6,6 +6,9 @@ import '../css/chart.css';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import App from './App.vue';
+import { install } from './offline/install';
 import { router } from './router';
 
 createApp(App).use(createPinia()).use(router).mount('#app');
+
+void install();

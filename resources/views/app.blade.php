@@ -4,13 +4,18 @@
     <meta charset="utf-8">
     <meta name="viewport" content="width=device-width, initial-scale=1">
     <meta name="harmozon-demo" content="{{ config('harmozon.demo') ? 'yes' : 'no' }}">
-    <meta name="harmozon-visitor" content="{{ auth()->guest() ? 'yes' : 'no' }}">
-    @guest
+    {{-- A page that a device keeps is everybody's: whoever opens it is asked for, not told. --}}
+    <meta name="harmozon-visitor" content="{{ auth()->guest() && ! request()->is('shell') ? 'yes' : 'no' }}">
+    @if (auth()->guest() && ! request()->is('shell'))
     <meta name="harmozon-door" content="{{ app(App\People\Founding::class)->door() }}">
-    @endguest
+    @endif
     <meta name="harmozon-shortest-password" content="{{ App\People\PasswordRule::SHORTEST }}">
     <meta name="color-scheme" content="light dark">
     <title>Harmozon</title>
+    <meta name="theme-color" content="#f6f3ec" media="(prefers-color-scheme: light)">
+    <meta name="theme-color" content="#14191c" media="(prefers-color-scheme: dark)">
+    <link rel="manifest" href="/manifest.webmanifest">
+    <link rel="apple-touch-icon" href="/icons/harmozon-192.png">
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
     @vite('resources/js/main.ts')
 </head>

@@ -30,6 +30,7 @@ test('from signing in to a session that stands in the log', async ({ page, baseU
   const note = `matinee ${Date.now()}`;
   await page.getByLabel('Note').fill(note);
   await page.getByRole('button', { name: 'Start the session' }).click();
+  await page.getByRole('button', { name: 'To the readings' }).click();
   await expect(page).toHaveURL(/\/connect\/[0-9a-z]{26}/i);
 
   await page.getByLabel('Load a readings file').setInputFiles(readingsFile());
@@ -64,6 +65,7 @@ test('an adapter held above its continuous amps too long fails, and says why', a
   await choose(page, 'Brindle', 'Ostler, second generation');
   await page.getByRole('button', { name: 'Connect this chain' }).click();
   await page.getByRole('button', { name: 'Start the session' }).click();
+  await page.getByRole('button', { name: 'To the readings' }).click();
   await page.getByLabel('Load a readings file').setInputFiles(readingsFile(440, 20));
   await expect(page.getByText('readings added')).toBeVisible();
   await page.getByRole('button', { name: 'Finish' }).click();
@@ -106,6 +108,7 @@ test('what was typed wrong is named and kept, and a reading can be taken back', 
   await choose(page, 'Pippin', 'Fernway 50, chademo');
   await page.getByRole('button', { name: 'Connect this chain' }).click();
   await page.getByRole('button', { name: 'Start the session' }).click();
+  await page.getByRole('button', { name: 'To the readings' }).click();
 
   await page.getByLabel('Amps').fill('99999');
   await page.getByLabel('Charge').fill('31');

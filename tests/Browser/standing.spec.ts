@@ -80,6 +80,7 @@ test('after every act one stands somewhere sensible', async ({ page }) => {
   await cell(page, 'Sorrel', 'Ostler, second generation').press('Enter');
   await page.keyboard.press('n');
   await page.getByRole('button', { name: 'Start the session' }).press('Enter');
+  await page.getByRole('button', { name: 'To the readings' }).press('Enter');
   await expect(page.getByRole('heading', { name: 'Peaks against plates' })).toBeVisible();
   await expect.poll(() => standing(page)).not.toBe('nowhere');
   await page.getByRole('button', { name: 'Finish' }).press('Enter');

@@ -82,6 +82,7 @@ final readonly class TermsWriter
             // What a workshop may add to a car.
             'retrofits' => array_map($this->term(...), array_values(array_filter(Signalling::cases(), static fn (Signalling $s): bool => $s->current() === CurrentKind::Dc))),
             'need' => self::need(),
+            'reading_ranges' => self::readingRanges(),
         ];
     }
 
@@ -95,6 +96,14 @@ final readonly class TermsWriter
     private function words(Term $term): array
     {
         return ['words' => $this->voice->say($term->message()), 'title' => $this->voice->begin($term->message())];
+    }
+
+    /** @return array<string, array{float, float}> beyond these no reading is accepted */
+    private static function readingRanges(): array
+    {
+        return array_map(static fn (Range $r): array => [$r->least, $r->most], [
+            'soc_pct' => Range::soc(), 'volts' => Range::readVolts(), 'amps' => Range::readAmps(), 'kw' => Range::readKw(), 'celsius' => Range::readCelsius(),
+        ]);
     }
 
     /** @return array<string, mixed> the usual conditions, and where each of the others begins when it is switched on */

@@ -72,8 +72,6 @@ final readonly class VisitWriter
             'phases' => $chain->phases(),
             'most_kw' => $possibleKw === null ? null : round(Plausibility::POSSIBLE_FACTOR * $possibleKw, 1),
             'ask_from_c' => TemperatureRow::OVER_C,
-            'least_c' => Plausibility::COLDEST_C,
-            'most_c' => Plausibility::HOTTEST_C,
         ];
     }
 }

@@ -17,9 +17,9 @@ final class Plausibility
     /** A reading is impossible above this multiple of the weakest link's own maximum. */
     public const POSSIBLE_FACTOR = 1.2;
 
-    public const COLDEST_C = -40.0;
+    private const COLDEST_C = -40.0;
 
-    public const HOTTEST_C = 150.0;
+    private const HOTTEST_C = 150.0;
 
     /** Volts under load do not move by more than this share within so long (s); under load is above so many amps. */
     private const VOLTS_JUMP = 0.15;

@@ -1390,6 +1390,10 @@ export interface components {
                 temperature_state: components["schemas"]["Term"][];
                 verdict: components["schemas"]["Term"][];
             };
+            /** @description Beyond these no reading is accepted */
+            reading_ranges: {
+                [key: string]: number[];
+            };
             /** @description Words for an outcome where there is little room; none where the kW say it */
             outcome_short: {
                 [key: string]: string;
@@ -1771,8 +1775,6 @@ export interface components {
                 most_kw: components["schemas"]["NumberOrNull"];
                 /** @description From here on a number of degrees may be one in °F */
                 ask_from_c: number;
-                least_c: number;
-                most_c: number;
             };
         };
         BeginSession: {

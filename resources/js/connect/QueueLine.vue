@@ -2,7 +2,9 @@
 import { computed } from 'vue';
 import { useAccount } from '@/stores/account';
 import { useOutbox } from '@/stores/outbox';
-import { hour } from '@/ui/figures';
+import { isNewer, renew } from '@/offline/install';
+import { shownFrom } from '@/offline/network';
+import { day, hour } from '@/ui/figures';
 import { say } from '@/words/say';
 import { actWords } from './actWords';
 
@@ -15,15 +17,23 @@ const since = computed(() =>
     : hour(new Date(outbox.offlineSince).toISOString(), account.me?.garage?.timezone ?? 'UTC'),
 );
 const n = computed(() => outbox.waiting.length);
+const zone = computed(() => account.me?.garage?.timezone ?? 'UTC');
+/** What is shown was kept here, with its date. */
+const from = computed(() => (shownFrom.value === null ? null : new Date(shownFrom.value).toISOString()));
 </script>
 
 <template>
-  <div v-if="n > 0 || outbox.refused.length > 0 || outbox.isFull || since" class="queue" role="status">
+  <div v-if="n > 0 || outbox.refused.length > 0 || outbox.isFull || since || isNewer" class="queue" role="status">
     <p v-if="outbox.isFull" class="full">{{ say('queue.full') }}</p>
     <p v-if="since">
       {{ say('queue.offline', { since }) }} <template v-if="n > 0">{{ say('queue.kept', { n }) }}</template>
     </p>
-    <p v-else-if="n > 0">{{ say('queue.waiting', { n }) }}</p>
+    <p v-if="from">{{ say('queue.shown_from', { day: day(from, zone), hour: hour(from, zone) }) }}</p>
+    <p v-if="isNewer" class="newer">
+      {{ say('queue.newer') }}
+      <button type="button" class="text-button" @click="renew">{{ say('queue.renew') }}</button>
+    </p>
+    <p v-if="!since && n > 0">{{ say('queue.waiting', { n }) }}</p>
     <template v-if="outbox.refused.length > 0">
       <p class="full">{{ say('queue.refused', { n: outbox.refused.length }) }}</p>
       <ul>
@@ -44,6 +54,10 @@ const n = computed(() => outbox.waiting.length);
   background: var(--paper-raised);
   color: var(--ochre-text);
   font-size: 14px;
+}
+
+.newer {
+  color: var(--ink);
 }
 
 .full {

@@ -4,6 +4,7 @@ import { computed, reactive, ref, watch } from 'vue';
 import type { ApiError, Reading } from '@/api/client';
 import { number } from '@/plates/entries';
 import { clock, kw as kwAtAGlance } from '@/ui/figures';
+import { useTerms } from '@/stores/terms';
 import { useUndo } from '@/stores/undo';
 import { useShortcuts } from '@/ui/useShortcuts';
 import { decimalSign, plain } from '@/words/habits';
@@ -26,6 +27,7 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ edited: [] }>();
 
+const terms = useTerms();
 const { offer, takeBack } = useUndo();
 const { screen, heat, habit, readsHeat, first, after, celsius } = useReadingFields();
 const values = reactive<Record<string, string>>({});
@@ -121,6 +123,27 @@ function press(key: string): void {
   typed(name);
 }
 
+/** The span beyond which nothing is accepted, in the unit it is typed in. */
+function span(field: ReadingField): [number, number] | null {
+  const [least, most] = terms.known().reading_ranges[field.isHeat ? 'celsius' : field.name] ?? [];
+  return least === undefined || most === undefined
+    ? null
+    : field.isHeat
+      ? [celsius.value.show(least), celsius.value.show(most)]
+      : [least, most];
+}
+
+function isOutside(field: ReadingField, value: number | string | null): boolean {
+  const between = span(field);
+  return typeof value === 'number' && between !== null && (value < between[0] || value > between[1]);
+}
+
+const told = (field: ReadingField): string => {
+  const [least, most] = span(field) ?? [0, 0];
+  const figures = { field: field.label, value: values[field.name] ?? '', least: plain(least), most: plain(most) };
+  return say('reading.outside', { ...figures, unit: field.unit });
+};
+
 function doubted(field: ReadingField, value: number): boolean {
   const bounds = props.entries;
   if (!bounds || sure.has(field.name)) {
@@ -181,14 +204,17 @@ async function submit(): Promise<void> {
   );
   const isLater =
     typeof minute === 'number' && minute * 60 > Math.max(props.elapsedS, props.newestS) + LATER_S && minute !== asked;
+  const outside = fields.find((f) => isOutside(f, numbers[f.name] ?? null));
   const isEmpty = fields.every((f) => numbers[f.name] === null);
   mistyped.value = wrong
     ? say('reading.not_number', { field: wrong.label })
-    : isEmpty
-      ? say('reading.empty')
-      : isLater
-        ? say('reading.later', { minute: minute, elapsed: clock(props.elapsedS) })
-        : '';
+    : outside
+      ? told(outside)
+      : isEmpty
+        ? say('reading.empty')
+        : isLater
+          ? say('reading.later', { minute: minute, elapsed: clock(props.elapsedS) })
+          : '';
   if (isLater) {
     asked = minute;
   }

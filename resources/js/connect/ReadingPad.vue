@@ -32,7 +32,7 @@ const rows = [
         class="unit"
         :class="{ here: active === fields[i].name, next: next === fields[i].name }"
         :aria-pressed="active === fields[i].name"
-        :aria-label="say('pad.go', { field: fields[i].label })"
+        :aria-label="say('pad.go', { key: fields[i].key, field: fields[i].label })"
         @click="emit('go', fields[i].name)"
       >
         {{ fields[i].key }}
@@ -53,7 +53,7 @@ const rows = [
       class="unit"
       :class="{ here: active === fields[3].name, next: next === fields[3].name }"
       :aria-pressed="active === fields[3].name"
-      :aria-label="say('pad.go', { field: fields[3].label })"
+      :aria-label="say('pad.go', { key: fields[3].key, field: fields[3].label })"
       @click="emit('go', fields[3].name)"
     >
       {{ fields[3].key }}
