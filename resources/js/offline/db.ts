@@ -56,3 +56,8 @@ export function db(): Promise<IDBPDatabase<Schema>> {
   });
   return opened;
 }
+
+/** As if this device had just been switched on. */
+export function forgetDatabase(): void {
+  opened = null;
+}

@@ -3,7 +3,7 @@ import { computed, ref } from 'vue';
 import { api, ApiError, ask, wordsOf, type Report } from '@/api/client';
 import type { Act, Doing } from '@/offline/acts';
 import { db, type Begun } from '@/offline/db';
-import { offlineSince } from '@/offline/network';
+import { offlineSince, unreached } from '@/offline/network';
 import { useAccount } from './account';
 
 /** How long until the network is tried again without anybody asking (ms). */
@@ -17,7 +17,7 @@ type Events = Pick<Report, 'events' | 'handshake_s'>;
 
 /** One tab at a time. Where a browser has no locks, as without TLS, what is sent twice still stands once. */
 async function alone<T>(task: () => Promise<T>): Promise<T> {
-  const locks = (navigator as { locks?: LockManager }).locks;
+  const locks = typeof navigator === 'undefined' ? undefined : (navigator as { locks?: LockManager }).locks;
   return await (locks ? locks.request('harmozon-outbox', task) : task());
 }
 
@@ -109,13 +109,13 @@ export const useOutbox = defineStore('outbox', () => {
     channel?.postMessage('changed');
   }
 
-  /** Takes an act out of the queue, unless it is on its way already. Whether it was there. */
+  /** Takes an act out of the queue. Whether the server has certainly never heard of it. */
   async function withdraw(isIt: (act: Act) => boolean): Promise<boolean> {
     return alone(async () => {
       await look();
       const found = acts.value.filter(isIt);
       await gone(found);
-      return found.length > 0;
+      return found.length > 0 && found.every((a) => !a.isTried);
     });
   }
 
@@ -129,27 +129,48 @@ export const useOutbox = defineStore('outbox', () => {
 
   const drop = (): Promise<void> => gone(refused.value);
 
-  async function send(): Promise<void> {
-    clearTimeout(again);
-    if (isSending.value || account.me === null) {
-      return;
+  let flight: Promise<void> | null = null;
+  let isWanted = false;
+
+  /** Sends what waits. Asked while it is at it, it looks once more before it ends. */
+  function send(): Promise<void> {
+    if (account.me === null) {
+      return Promise.resolve();
     }
+    isWanted = true;
+    flight ??= run();
+    return flight;
+  }
+
+  async function run(): Promise<void> {
+    clearTimeout(again);
     isSending.value = true;
     try {
-      await alone(async () => {
-        await look();
-        for (let batch = next(); batch; batch = next()) {
-          if (!(await sent(batch))) {
-            break;
-          }
-        }
-      });
+      while (isWanted) {
+        isWanted = false;
+        await alone(sendAll);
+      }
     } catch {
       // A device that cannot be read now is read again.
     } finally {
+      // At once: whoever asks from now on begins anew.
+      flight = null;
       isSending.value = false;
       if (waiting.value.length > 0) {
         again = setTimeout(() => void send(), AGAIN_MS);
+      }
+    }
+  }
+
+  async function sendAll(): Promise<void> {
+    await look();
+    if (typeof navigator !== 'undefined' && navigator.onLine === false) {
+      unreached();
+      return;
+    }
+    for (let batch = next(); batch; batch = next()) {
+      if (!(await sent(batch))) {
+        return;
       }
     }
   }
@@ -172,6 +193,7 @@ export const useOutbox = defineStore('outbox', () => {
   /** Whether the next may go. */
   async function sent(batch: [Act, ...Act[]]): Promise<boolean> {
     try {
+      await tries(batch);
       const news = await call(batch);
       await gone(batch);
       listeners.forEach((tell) => tell(news));
@@ -194,6 +216,17 @@ export const useOutbox = defineStore('outbox', () => {
     }
   }
 
+  /** Noted before it is sent: an answer that is lost, or a page that is killed, leaves nobody in doubt. */
+  async function tries(batch: Act[]): Promise<void> {
+    const first = batch.filter((a) => !a.isTried);
+    if (first.length > 0) {
+      const tx = (await db()).transaction('acts', 'readwrite');
+      // What was taken back meanwhile stays so.
+      const there = await Promise.all(first.map((a) => tx.store.get(a.n ?? -1)));
+      await Promise.all([...there.flatMap((a) => (a ? [tx.store.put({ ...a, isTried: true })] : [])), tx.done]);
+    }
+  }
+
   /** Of several readings one may be at fault: they are told apart before any is refused. */
   async function mark(batch: [Act, ...Act[]], why: string): Promise<void> {
     if (batch.length > 1) {
@@ -205,7 +238,7 @@ export const useOutbox = defineStore('outbox', () => {
       return;
     }
     const database = await db();
-    await Promise.all(batch.map((a) => database.put('acts', bare({ ...a, refused: why }))));
+    await Promise.all(batch.map((a) => database.put('acts', bare({ ...a, isTried: true, refused: why }))));
     await look();
   }
 
