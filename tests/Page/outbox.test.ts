@@ -151,6 +151,8 @@ const begun = (id: string): [Begun, Doing] => [
     adapters: [],
     stall: null,
     note: '',
+    question: null,
+    visit: null,
   },
   { kind: 'begin', startedMs: Date.now(), body: { outlet: 'o', vehicle: 'c', adapters: [] } },
 ];

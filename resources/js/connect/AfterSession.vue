@@ -53,7 +53,8 @@ async function save(): Promise<boolean> {
     note: note.value,
     stall: stall.value.trim() === '' ? null : stall.value.trim(),
     station_kwh: kwh,
-    paid: money === null ? null : { amount: String(money), currency: currency.value },
+    // An amount of money is text, whose every digit counts.
+    paid: money === null ? null : { amount: paid.value.trim().replace(',', '.'), currency: currency.value },
   });
   return isSaved.value;
 }

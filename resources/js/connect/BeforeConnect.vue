@@ -95,6 +95,8 @@ async function begin(): Promise<void> {
         adapters: adapters.map((a) => ({ id: a, name: nameOf(a) })),
         stall: label,
         note: note.value,
+        question: question.value,
+        visit: visit.value,
       },
       {
         kind: 'begin',

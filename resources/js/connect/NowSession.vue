@@ -64,10 +64,15 @@ const question = computed<Question | null>(() =>
         adapters: pieces.value.adapters.map((a) => a.id),
         exact: true,
         policy: 'any',
+        // Under the conditions that it was begun with, where they are known here.
+        ...(s.begun.value?.question ?? {}),
         stall: stall.value,
       },
 );
-const { visit } = useVisit(question);
+const { visit } = useVisit(
+  question,
+  computed(() => s.begun.value?.visit ?? null),
+);
 const { current: reminder, isLoud, toggle, dismiss } = useReminders(visit, s.elapsedS);
 
 /** What a driver has done on this device with the steps after the start. */

@@ -1,4 +1,4 @@
-import { ref, watch, type Ref } from 'vue';
+import { computed, ref, watch, type Ref } from 'vue';
 import { api, ask, wordsOf } from '@/api/client';
 import type { components } from '@/api/schema';
 
@@ -7,9 +7,14 @@ export type VisitStep = components['schemas']['Step'];
 export type Rung = components['schemas']['Rung'];
 export type Question = components['schemas']['StepsQuestion'];
 
-/** What to do and what to expect beside the car, for one chain. Kept on the device, so that it is there without a network. */
-export function useVisit(question: Ref<Question | null>) {
-  const visit = ref<Visit | null>(null);
+/**
+ * What to do and what to expect beside the car, for one chain. Kept on the device, so that it is there without a network.
+ *
+ * @param taken what was taken along; it stands until there is something newer
+ */
+export function useVisit(question: Ref<Question | null>, taken: Ref<Visit | null> = ref(null)) {
+  const found = ref<Visit | null>(null);
+  const visit = computed(() => found.value ?? taken.value);
   const error = ref('');
   let asked = '';
 
@@ -22,9 +27,9 @@ export function useVisit(question: Ref<Question | null>) {
     asked = mine;
     error.value = '';
     try {
-      const found = await ask(api.POST('/steps', { body }));
+      const answer = await ask(api.POST('/steps', { body }));
       if (mine === asked) {
-        visit.value = found;
+        found.value = answer;
       }
     } catch (e) {
       if (mine === asked) {

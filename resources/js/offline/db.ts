@@ -1,4 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { components } from '@/api/schema';
 import type { Act } from './acts';
 
 /** An answer of the server, kept for where there is no network. */
@@ -20,6 +21,9 @@ export interface Begun {
   adapters: { id: string; name: string }[];
   stall: string | null;
   note: string;
+  /** What was asked about its chain when it began, and what was answered: it is taken along. */
+  question: components['schemas']['StepsQuestion'] | null;
+  visit: components['schemas']['Steps'] | null;
 }
 
 interface Schema extends DBSchema {

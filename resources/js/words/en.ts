@@ -437,7 +437,6 @@ export const en = {
   'connect.note_hint': 'Stall number, instrument, anything to remember',
   'connect.start': 'Start the session',
   'connect.write_down': 'Write down a session',
-  'connect.care': 'Take care',
   'connect.handbooks':
     'The handbooks of the car and the adapter outrank Harmozon. Stop when something smells, buzzes or is too hot to hold.',
   'connect.kind': 'No place to connect at yet',
@@ -447,7 +446,6 @@ export const en = {
   'connect.opening': 'Opening the session…',
   'connect.open': 'Still open',
   'connect.since': ' since {day}, {hour}',
-  'connect.now': 'now',
   'connect.through': 'through {adapters}',
   'connect.timer': 'Time since the start',
   'connect.finished': 'This session is finished: {verdict}. {report}',

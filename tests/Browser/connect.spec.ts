@@ -1,0 +1,409 @@
+import type { BrowserContext, Page } from '@playwright/test';
+import { choose, demo, expect, openDemo, test } from './support';
+
+// Beside the car, on a phone, with one thumb; with a network and without.
+
+const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true } as const;
+
+interface Stored {
+  session: {
+    id: string;
+    started_at: string;
+    finished_at: string | null;
+    stall: string | null;
+    paid: { amount: string } | null;
+  };
+  events: { code: string; detail: string | null }[];
+  handshake_s: number | null;
+}
+
+/** What the server holds of a session. */
+const stored = (page: Page, id: string): Promise<Stored> =>
+  page.evaluate(async (session) => (await fetch(`/api/sessions/${session}`)).json() as Promise<never>, id);
+const readings = (page: Page, id: string) =>
+  page.evaluate(async (session) => {
+    const list = (await (await fetch(`/api/sessions/${session}/readings`)).json()) as {
+      count: number;
+      readings: { t_s: number; soc_pct: number | null; volts: number | null; amps: number | null; kw: number | null }[];
+    };
+    return { count: list.count, values: list.readings.toReversed() };
+  }, id);
+const idOf = (page: Page) => /\/connect\/([0-9A-Z]{26})/.exec(page.url())?.[1] ?? '';
+
+const key = (page: Page, name: string) =>
+  page.getByRole('group', { name: 'Keys' }).getByRole('button', { name, exact: true });
+
+/** Types with the pad, and counts what it costs. */
+async function thumb(page: Page, entries: [string, string][]): Promise<number> {
+  let taps = 0;
+  for (const [field, digits] of entries) {
+    if ((await key(page, field).getAttribute('aria-pressed')) !== 'true') {
+      await key(page, field).tap();
+      taps++;
+    }
+    for (const digit of digits) {
+      await key(page, digit).tap();
+      taps++;
+    }
+  }
+  await page.getByRole('button', { name: 'Take the reading' }).tap();
+  return taps + 1;
+}
+
+async function begin(page: Page, car = 'Brindle', outlet = 'Ostler, second generation'): Promise<string> {
+  await openDemo(page);
+  await choose(page, car, outlet);
+  await page.goto('/connect');
+  await page.getByRole('button', { name: 'Start the session' }).click();
+  await expect(page).toHaveURL(/\/connect\/[0-9A-Z]{26}/);
+  return idOf(page);
+}
+
+/** The files of the application are on the device, and it draws the pages. */
+async function installed(page: Page): Promise<void> {
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await page.reload();
+  await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
+  await expect(page.getByRole('group', { name: 'Whose stops' })).toBeVisible();
+}
+
+test('a whole session without a network, reloaded midway, and sent when there is one', async ({ browser, baseURL }) => {
+  const context = await browser.newContext({ ...PHONE, baseURL, serviceWorkers: 'allow' });
+  const page = await context.newPage();
+  await openDemo(page);
+  await installed(page);
+  await choose(page, 'Brindle', 'Ostler, second generation');
+  await page.goto('/connect');
+  await expect(page.getByRole('heading', { name: 'Park', level: 2 })).toBeVisible();
+
+  await context.setOffline(true);
+  for (let i = 0; i < 4; i++) {
+    await page.getByRole('button', { name: 'Done', exact: true }).tap();
+  }
+  // The order of this adapter's own instructions.
+  await expect(page.getByRole('heading', { name: 'Adapter into the car' })).toBeVisible();
+  await page.getByRole('button', { name: 'Clicked' }).tap();
+  await expect(page.getByRole('heading', { name: 'Adapter onto the handle' })).toBeVisible();
+  await page.getByRole('button', { name: 'Clicked' }).tap();
+  await page.getByRole('button', { name: 'Current flows' }).tap();
+  await expect(page.getByText(/No network since/)).toContainText('kept on this device');
+
+  // Digits, one key for each further value, one to keep it.
+  expect(
+    await thumb(page, [
+      ['%: Charge', '46'],
+      ['kW: Power', '141'],
+    ]),
+  ).toBe(2 + 1 + 3 + 1);
+  await expect(page.getByRole('heading', { name: 'Readings, 1' })).toBeVisible();
+  await expect(page.getByText('141', { exact: true }).first()).toBeVisible();
+  await expect(page.getByText(/^Expected 1/)).toBeVisible();
+  const id = idOf(page);
+
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Readings, 1' })).toBeVisible();
+  await expect(page.getByText('What is shown here is as of')).toBeVisible();
+  // This driver reads the charge and the power, in this order.
+  await expect(key(page, '%: Charge')).toHaveAttribute('aria-pressed', 'true');
+  expect(
+    await thumb(page, [
+      ['%: Charge', '52'],
+      ['kW: Power', '138'],
+    ]),
+  ).toBe(2 + 1 + 3 + 1);
+  await expect(page.getByRole('heading', { name: 'Readings, 2' })).toBeVisible();
+  await page.getByRole('button', { name: 'neighbour came' }).tap();
+  await page.getByRole('button', { name: 'Finish' }).tap();
+  await expect(page.getByText('Finished on this device')).toBeVisible();
+
+  await context.setOffline(false);
+  await page.evaluate(() => window.dispatchEvent(new Event('online')));
+  await expect(page).toHaveURL(new RegExp(`/log/${id}`));
+  await expect(page.getByText(/No network since/)).toHaveCount(0);
+  const held = await readings(page, id);
+  expect(held.values.map((r) => [r.soc_pct, r.kw])).toEqual([
+    [46, 141],
+    [52, 138],
+  ]);
+  const report = await stored(page, id);
+  expect(report.events.map((e) => e.code)).toEqual(['plugged', 'current_flows', 'neighbour_came']);
+  expect(report.handshake_s).not.toBeNull();
+  expect(report.session.finished_at).not.toBeNull();
+  await context.close();
+});
+
+test('a server that dies between two batches, and an answer that is lost: everything stands once', async ({ page }) => {
+  const id = await begin(page);
+  await page.getByRole('button', { name: 'To the readings' }).click();
+  let calls = 0;
+  await page.route(`**/api/sessions/${id}/readings`, async (route) => {
+    if (route.request().method() !== 'POST') {
+      return route.fallback();
+    }
+    calls++;
+    if (calls === 1) {
+      // It was stored, and nobody heard of it.
+      await route.fetch();
+      return route.abort('connectionreset');
+    }
+    return calls < 4 ? route.abort('connectionrefused') : route.fallback();
+  });
+  for (const kw of ['50', '60', '70']) {
+    await page.getByLabel('Power').fill(kw);
+    await page.getByRole('button', { name: 'Take the reading' }).click();
+    await expect(page.getByLabel('Power')).toHaveValue('');
+  }
+  await expect(page.getByText(/No network since/)).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Readings, 3' })).toBeVisible();
+  await expect(page.getByText('is judged when the server has them')).toBeVisible();
+  for (let i = 0; i < 4; i++) {
+    await page.evaluate(() => window.dispatchEvent(new Event('online')));
+  }
+  await expect(page.getByText(/No network since/)).toHaveCount(0, { timeout: 30_000 });
+  await expect.poll(async () => (await readings(page, id)).values.map((r) => r.kw)).toEqual([50, 60, 70]);
+});
+
+test('a session of the browser that is ended midway keeps what was typed', async ({ page, browser, baseURL }) => {
+  const signIn = async (where: Page) => {
+    await where.goto('/sign-in');
+    await where.getByLabel('E-mail').fill(demo.email);
+    await where.getByLabel('Password').fill(demo.password);
+    await where.getByRole('button', { name: 'Sign in' }).click();
+    await expect(where.getByRole('grid')).toBeVisible();
+  };
+  await signIn(page);
+  await choose(page, 'Brindle', 'Ostler, second generation');
+  await page.goto('/connect');
+  await page.getByRole('button', { name: 'Start the session' }).click();
+  await page.getByRole('button', { name: 'To the readings' }).click();
+  await expect(page.getByRole('heading', { name: 'Peaks against plates' })).toBeVisible();
+  const id = idOf(page);
+
+  const elsewhere = await browser.newContext({ baseURL });
+  const other = await elsewhere.newPage();
+  await signIn(other);
+  await other.goto('/you');
+  const devices = other.getByRole('button', { name: 'Sign out', exact: true });
+  await devices.first().click();
+  await expect(devices).toHaveCount(0);
+  await elsewhere.close();
+
+  await page.getByLabel('Power').fill('88');
+  await page.getByRole('button', { name: 'Take the reading' }).click();
+  const again = page.getByRole('dialog', { name: 'Sign in again' });
+  await again.getByLabel('Password').fill(demo.password);
+  await again.getByRole('button', { name: 'Sign in' }).click();
+  await expect(again).toBeHidden();
+  await expect(page.getByRole('heading', { name: 'Readings, 1' })).toBeVisible();
+  await expect.poll(async () => (await readings(page, id)).values.map((r) => r.kw)).toEqual([88]);
+});
+
+test('two tabs on one session: both are kept, each once', async ({ page, context }) => {
+  const id = await begin(page);
+  await page.getByRole('button', { name: 'To the readings' }).click();
+  const other = await context.newPage();
+  await other.goto(`/connect/${id}`);
+  await other.getByRole('button', { name: 'To the readings' }).click();
+  for (const [tab, kw] of [
+    [page, '41'],
+    [other, '42'],
+    [page, '43'],
+    [other, '44'],
+  ] as const) {
+    await tab.getByLabel('Power').fill(kw);
+    await tab.getByRole('button', { name: 'Take the reading' }).click();
+    await expect(tab.getByLabel('Power')).toHaveValue('');
+  }
+  await expect
+    .poll(async () => (await readings(page, id)).values.map((r) => r.kw).toSorted())
+    .toEqual([41, 42, 43, 44]);
+  // What the other tab has taken arrives by itself.
+  await expect(other.getByRole('heading', { name: 'Readings, 4' })).toBeVisible({ timeout: 30_000 });
+});
+
+test('a phone whose clock is an hour wrong begins a session now, not an hour ago', async ({ page }) => {
+  await page.clock.install({ time: new Date(Date.now() - 3_600_000) });
+  const id = await begin(page);
+  await page.getByRole('button', { name: 'To the readings' }).click();
+  await page.getByLabel('Power').fill('90');
+  await page.getByRole('button', { name: 'Take the reading' }).click();
+  await expect.poll(async () => (await readings(page, id)).count).toBe(1);
+  const { session } = await stored(page, id);
+  expect(Math.abs(Date.parse(session.started_at) - Date.now())).toBeLessThan(120_000);
+  const [first] = (await readings(page, id)).values;
+  expect(first?.t_s).toBeLessThan(120);
+});
+
+test('a device without room says so, and the values stay on the screen', async ({ page }) => {
+  const id = await begin(page);
+  await page.getByRole('button', { name: 'To the readings' }).click();
+  await expect(page.getByRole('heading', { name: 'Peaks against plates' })).toBeVisible();
+  await page.evaluate(() => {
+    const real = IDBObjectStore.prototype.add;
+    Object.assign(window, { hasRoom: () => (IDBObjectStore.prototype.add = real) });
+    IDBObjectStore.prototype.add = () => {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
+  });
+  await page.getByLabel('Power').fill('77');
+  await page.getByRole('button', { name: 'Take the reading' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'could not write it down' })).toBeVisible();
+  await expect(page.getByLabel('Power')).toHaveValue('77');
+  await page.evaluate(() => (window as unknown as { hasRoom: () => void }).hasRoom());
+  await page.getByRole('button', { name: 'Take the reading' }).click();
+  await expect(page.getByLabel('Power')).toHaveValue('');
+  await expect.poll(async () => (await readings(page, id)).values.map((r) => r.kw)).toEqual([77]);
+});
+
+test('a stall that does not start: the ladder, the next stall, and what was tried is kept', async ({ page }) => {
+  await openDemo(page);
+  await choose(page, 'Brindle', 'Ostler, second generation');
+  await page.goto('/connect');
+  await page.getByLabel('Stall').fill('2A');
+  await page.getByRole('button', { name: 'Start the session' }).click();
+  await expect(page).toHaveURL(/\/connect\/[0-9A-Z]{26}/);
+  const id = idOf(page);
+  await page.getByRole('button', { name: 'Nothing happens' }).click();
+  const ladder = page.getByRole('region', { name: 'When nothing starts' });
+  await ladder
+    .getByRole('listitem')
+    .filter({ hasText: 'join it again' })
+    .getByRole('button', { name: 'Tried it' })
+    .click();
+  await expect(page.getByText('One thing was tried.')).toBeVisible();
+  await page.getByRole('button', { name: 'Nothing happens' }).click();
+  await expect(ladder.getByRole('button', { name: 'Tried it again' })).toBeVisible();
+  // 2B shares the cabinet of 2A.
+  await expect(ladder.getByRole('button', { name: 'Go to 2B' })).toHaveCount(0);
+  await ladder.getByRole('button', { name: 'Go to 3A' }).click();
+  await expect(page.getByText('stall 3A')).toBeVisible();
+  await page.getByRole('button', { name: 'Nothing happens' }).click();
+  await expect(ladder.getByRole('button', { name: 'Go to 2A' })).toBeVisible();
+  await ladder.getByRole('link', { name: 'Where to go' }).click();
+  await expect(page).toHaveURL(/\/forecast/);
+  await expect
+    .poll(async () => (await stored(page, id)).events.map((e) => `${e.code} ${e.detail ?? ''}`.trim()))
+    .toEqual([
+      'plugged',
+      'failed_start join_again',
+      'plugged',
+      'failed_start another_stall: 3A',
+      'stall_changed 3A',
+      'plugged',
+      'failed_start next_stop',
+    ]);
+});
+
+test('smell or heat: large words, the adapter out of use, and a slip taken back', async ({ page }) => {
+  const id = await begin(page);
+  await page.getByRole('button', { name: 'Smell or heat' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Stop the session' });
+  await expect(dialog).toContainText('Do not touch metal');
+  await expect(dialog).toContainText('Tenon T-31');
+  await expect.poll(async () => (await stored(page, id)).events.map((e) => e.code)).toContain('smell_or_heat');
+  await dialog.getByRole('button', { name: /It was a slip/ }).click();
+  await expect.poll(async () => (await stored(page, id)).events.map((e) => e.code)).not.toContain('smell_or_heat');
+  await page.getByRole('button', { name: 'Smell or heat' }).click();
+  await dialog.getByRole('button', { name: 'It is stopped' }).click();
+  await expect(page.getByRole('heading', { name: 'Stop the session', level: 2 })).toBeVisible();
+  await page.goto('/board');
+  await expect(
+    page.getByRole('button', { name: /^Brindle at Ostler, second generation: Do not connect/ }),
+  ).toBeVisible();
+});
+
+test('after the session: what was paid and counted, beside the tariff; a reading is corrected and deleted', async ({
+  page,
+}) => {
+  const id = await begin(page);
+  await page.getByRole('button', { name: 'To the readings' }).click();
+  for (const [minute, kw] of [
+    ['0', '100'],
+    ['10', '100'],
+    ['20', '999'],
+  ] as const) {
+    await page.getByLabel('Power').fill(kw);
+    await page.getByLabel('at minute').fill(minute);
+    await page.getByRole('button', { name: 'Take the reading' }).click();
+    if (kw === '999') {
+      // More than this chain can carry: kW or kWh?
+      await expect(page.getByRole('alert')).toContainText('Is it kW or kWh?');
+      await page.getByRole('button', { name: 'kW: keep it so' }).click();
+    }
+    await expect(page.getByLabel('Power')).toHaveValue('');
+  }
+  await page.getByRole('button', { name: 'Edit the reading at 20:00' }).click();
+  await expect(page.getByLabel('Power')).toHaveValue('999');
+  await page.getByLabel('Power').fill('99');
+  await page.getByRole('button', { name: 'Save the reading' }).click();
+  await expect.poll(async () => (await readings(page, id)).values.map((r) => r.kw)).toEqual([100, 100, 99]);
+  await page.getByRole('button', { name: 'Delete the reading at 0:00' }).click();
+  await expect.poll(async () => (await readings(page, id)).values.map((r) => r.kw)).toEqual([100, 99]);
+
+  await page.getByRole('button', { name: 'Stop and part' }).click();
+  await page.getByLabel('Paid').fill('12.50');
+  await page.getByLabel('The station counted').fill('33.4');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
+  await expect(page.getByText(/Paid 12.50 USD/)).toBeVisible();
+  await page.getByRole('button', { name: 'Finish' }).click();
+  await expect(page).toHaveURL(new RegExp(`/log/${id}`));
+  const { session } = await stored(page, id);
+  expect(session.paid?.amount).toBe('12.50');
+});
+
+test('a session that was left running is found, its clock set right, and ended at its last reading', async ({
+  page,
+}) => {
+  const id = await begin(page);
+  await page.getByRole('button', { name: 'To the readings' }).click();
+  await page.getByLabel('Power').fill('50');
+  await page.getByRole('button', { name: 'Take the reading' }).click();
+  await expect.poll(async () => (await readings(page, id)).count).toBe(1);
+  await page.getByRole('button', { name: 'Set the clock of this session right' }).click();
+  await page.getByLabel('It began so many minutes ago').fill('600');
+  await page.getByRole('button', { name: 'Set', exact: true }).click();
+  await expect(page.getByText('Was it forgotten?')).toBeVisible();
+  await page.goto('/connect');
+  await page
+    .getByRole('region', { name: 'Still open' })
+    .getByRole('link', { name: /Brindle at Ostler, second/ })
+    .click();
+  await page.getByRole('button', { name: /End it at its last reading/ }).click();
+  await expect(page).toHaveURL(new RegExp(`/log/${id}`));
+  const { session } = await stored(page, id);
+  const [last] = (await readings(page, id)).values;
+  expect((Date.parse(session.finished_at ?? '') - Date.parse(session.started_at)) / 1000).toBeCloseTo(
+    last?.t_s ?? -1,
+    -1,
+  );
+});
+
+test('what was seen with a network is there without one, with its date', async ({ browser, baseURL }) => {
+  const context: BrowserContext = await browser.newContext({ ...PHONE, baseURL, serviceWorkers: 'allow' });
+  const page = await context.newPage();
+  await openDemo(page);
+  await installed(page);
+  await choose(page, 'Brindle', 'Ostler, second generation');
+  await page.goto('/forecast');
+  await expect(page.getByText('into the pack')).toBeVisible();
+  await page.goto('/kit');
+  await expect(page.getByRole('heading', { name: 'Kit' })).toBeVisible();
+
+  await context.setOffline(true);
+  for (const [path, words] of [
+    ['/board', /Brindle at Ostler, second generation/],
+    ['/forecast', /into the pack/],
+    ['/kit', /low-voltage crew van/],
+  ] as const) {
+    await page.goto(path);
+    await expect(
+      page
+        .getByText(words)
+        .or(page.getByRole('button', { name: words }))
+        .first(),
+    ).toBeVisible();
+    await expect(page.getByText('What is shown here is as of')).toBeVisible();
+  }
+  await context.close();
+});
