@@ -44,23 +44,31 @@ const wide = { width: 1280, height: 800 };
 const phone = { width: 390, height: 844 };
 
 /** Starts a session for the chain in the rail, and puts it aside again when the picture is taken. */
-async function session(page, picture) {
+async function session(page, picture, step = async () => undefined) {
   await page.goto('/connect');
+  await page.getByRole('heading', { name: 'Park', level: 2 }).waitFor();
+  for (let i = 0; i < 4; i++) {
+    await page.getByRole('button', { name: 'Done', exact: true }).click();
+  }
+  await step();
   await page.getByRole('button', { name: 'Start the session' }).click();
+  await page.getByRole('button', { name: 'Current flows' }).click();
   for (const [minute, soc, volts, amps] of [
     ['0', '18', '289', '0'],
     ['2', '21', '296', '470'],
     ['6', '30', '300', '468'],
     ['9', '37', '303', '466'],
   ]) {
-    await page.getByLabel('Charge').fill(soc);
-    await page.getByLabel('Volts').fill(volts);
-    await page.getByLabel('Amps').fill(amps);
+    await page.getByRole('textbox', { name: 'Charge' }).fill(soc);
+    await page.getByRole('textbox', { name: 'Volts' }).fill(volts);
+    await page.getByRole('textbox', { name: 'Amps' }).fill(amps);
     await page.getByLabel('at minute').fill(minute);
     await page.getByRole('button', { name: 'Take the reading' }).click();
     await page.getByRole('cell', { name: soc + '.0' }).waitFor();
   }
   await page.getByRole('button', { name: 'Dismiss' }).click();
+  await page.getByRole('textbox', { name: 'Charge' }).fill('41');
+  await page.evaluate(() => document.getElementById('stage')?.scrollTo(0, 0));
   await picture();
   await page.getByRole('button', { name: 'Put this session aside' }).click();
   await page.waitForURL(/\/connect(\?|$)/);
@@ -112,11 +120,6 @@ await at(wide, 'light', async ({ page, take, open, choose }) => {
   await page.getByText('by money', { exact: true }).click();
   await page.mouse.move(0, 0);
   await take('forecast-stops');
-  await page.getByText('Sticker', { exact: true }).click();
-  await page.getByText('over charge', { exact: true }).click();
-  await page.getByText('volts and amps', { exact: true }).click();
-  await page.mouse.move(0, 0);
-  await take('forecast-sticker');
   await page.goto('/board');
   await choose('Brindle', 'Ostler, second generation');
   await page.goto('/forecast');
@@ -151,5 +154,14 @@ await at(phone, 'dark', async ({ page, take, open, choose }) => {
   await page.getByText('into the pack').waitFor();
   await take('forecast-phone');
   await session(page, () => take('connect-phone'));
+});
+await at(phone, 'light', async ({ page, take, open, choose }) => {
+  await open();
+  await choose('Brindle', 'Ostler, second generation');
+  await session(
+    page,
+    async () => undefined,
+    () => take('steps-phone'),
+  );
 });
 await browser.close();

@@ -66,6 +66,7 @@ Route::middleware(['auth', MayAct::class])->name('api.')->group(static function 
     Route::get('ocpi/export', [OcpiController::class, 'export'])->name('ocpi.export');
     Route::get('sessions', [SessionController::class, 'index'])->name('sessions');
     Route::get('sessions/{session}', [SessionController::class, 'show'])->name('session.show');
+    Route::get('sessions/{session}/photos', [PhotoController::class, 'ofSession'])->name('session.photos');
     Route::get('sessions/{session}/readings', [ReadingController::class, 'index'])->name('session.readings');
     Route::get('garage/export', [MovingController::class, 'export'])->name('garage.export');
     Route::get('put-aside', [MovingController::class, 'putAside'])->name('put-aside');
@@ -96,6 +97,7 @@ Route::middleware(['auth', MayAct::class.':record'])->name('api.')->group(static
         Route::delete('readings/{clientId}', [ReadingController::class, 'destroy'])->name('readings.forget');
         Route::post('events', [EventController::class, 'store'])->name('events.note');
         Route::delete('events/{clientId}', [EventController::class, 'destroy'])->name('events.forget');
+        Route::post('photos', [PhotoController::class, 'storeOfSession'])->name('photos.take');
         Route::patch('', [SessionController::class, 'correct'])->name('correct');
         Route::post('readings-file', [ReadingController::class, 'load'])->name('file.load');
         Route::delete('readings-file/{import}', [ReadingController::class, 'destroyFile'])->name('file.forget');

@@ -10,17 +10,18 @@ use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Support\Carbon;
 
 /**
- * A photograph that stands with a piece of the garage: of its plate, or of where it is.
+ * A photograph that stands with a piece of the garage (of its plate, or of where it is), or with a moment of a session.
  *
  * @property int $id
  * @property string $ulid
  * @property int $garage_id
- * @property string $kind of the piece, by PieceKind
+ * @property string $kind of the piece, by PieceKind; or `session`
  * @property string $piece its public id
  * @property string $name the piece's, when the photograph was taken
  * @property string $bytes JPEG
  * @property int $width
  * @property int $height
+ * @property int|null $t_ms milliseconds since plugging in, of one that stands with a session
  * @property Carbon $created_at
  */
 final class Photo extends Model

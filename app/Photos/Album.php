@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Photos;
 
 use App\Equipment\PieceKind;
+use App\Models\ChargeSession;
 use App\Models\Photo;
 use Harmozon\Core\Files\FieldError;
 use Harmozon\Core\Words\Amount;
@@ -17,21 +18,23 @@ final class Album
 {
     private const MOST_OF_A_PIECE = 12;
 
+    private const MOST_OF_A_SESSION = 60;
+
+    private const SESSION = 'session';
+
     private const MOST_OF_A_GARAGE = 1000;
 
     /** Everything but the picture itself. */
-    private const TOLD = ['id', 'ulid', 'garage_id', 'kind', 'piece', 'name', 'width', 'height', 'created_at', 'deleted_at'];
+    private const TOLD = ['id', 'ulid', 'garage_id', 'kind', 'piece', 'name', 'width', 'height', 't_ms', 'created_at', 'deleted_at'];
 
     /** @throws FieldError */
     public function keep(PieceKind $kind, string $piece, string $file): Photo
     {
         $name = $kind->model()::query()->where('ulid', $piece)->firstOrFail()->name;
         if ($this->of($kind, $piece)->count() >= self::MOST_OF_A_PIECE) {
-            throw FieldError::at('file', Message::of('app.too_many_photos', most: Amount::count(self::MOST_OF_A_PIECE)));
+            throw self::tooMany(self::MOST_OF_A_PIECE);
         }
-        if (Photo::query()->count() >= self::MOST_OF_A_GARAGE) {
-            throw FieldError::at('file', Message::of('app.too_many_photos', most: Amount::count(self::MOST_OF_A_GARAGE)));
-        }
+        $this->mustHaveRoom();
         $picture = Picture::of($file);
 
         return Photo::query()->create(['kind' => $kind->value, 'piece' => $piece, 'name' => $name, 'width' => $picture->width, 'height' => $picture->height, 'bytes' => $picture->bytes]);
@@ -45,6 +48,52 @@ final class Album
         $query->select(self::TOLD)->where('kind', $kind->value)->where('piece', $piece)->orderBy('id');
 
         return $query->get();
+    }
+
+    /**
+     * With a moment of a session. Sent twice, it stands once.
+     *
+     * @param  string  $id  given where it was taken
+     *
+     * @throws FieldError
+     */
+    public function keepOfSession(ChargeSession $session, string $id, int $tMs, string $file): Photo
+    {
+        $known = Photo::withTrashed()->where('ulid', $id)->first();
+        if ($known instanceof Photo) {
+            return $known->kind === self::SESSION && $known->piece === $session->ulid ? $known : throw FieldError::at('id', Message::of('app.id_taken'));
+        }
+        if ($this->ofSession($session)->count() >= self::MOST_OF_A_SESSION) {
+            throw self::tooMany(self::MOST_OF_A_SESSION);
+        }
+        $this->mustHaveRoom();
+        $picture = Picture::of($file);
+
+        return Photo::query()->create([
+            'ulid' => $id, 'kind' => self::SESSION, 'piece' => $session->ulid, 'name' => $session->pieces['vehicle']['name'], 't_ms' => $tMs,
+            'width' => $picture->width, 'height' => $picture->height, 'bytes' => $picture->bytes,
+        ]);
+    }
+
+    /** @return Collection<int, Photo> in the order in which they were taken, without the pictures themselves */
+    public function ofSession(ChargeSession $session): Collection
+    {
+        $query = Photo::query();
+        $query->select(self::TOLD)->where('kind', self::SESSION)->where('piece', $session->ulid)->orderBy('t_ms')->orderBy('id');
+
+        return $query->get();
+    }
+
+    private function mustHaveRoom(): void
+    {
+        if (Photo::query()->count() >= self::MOST_OF_A_GARAGE) {
+            throw self::tooMany(self::MOST_OF_A_GARAGE);
+        }
+    }
+
+    private static function tooMany(int $most): FieldError
+    {
+        return FieldError::at('file', Message::of('app.too_many_photos', most: Amount::count($most)));
     }
 
     public function find(string $id): Photo
@@ -65,9 +114,9 @@ final class Album
         return $photo;
     }
 
-    /** @return array{id: string, at: string, width: int, height: int} */
+    /** @return array{id: string, at: string, width: int, height: int, t_s: float|null} */
     public static function told(Photo $photo): array
     {
-        return ['id' => $photo->ulid, 'at' => Carbon::instance($photo->created_at)->toIso8601ZuluString(), 'width' => $photo->width, 'height' => $photo->height];
+        return ['t_s' => $photo->t_ms === null ? null : $photo->t_ms / 1000, 'id' => $photo->ulid, 'at' => Carbon::instance($photo->created_at)->toIso8601ZuluString(), 'width' => $photo->width, 'height' => $photo->height];
     }
 }

@@ -113,6 +113,19 @@ test('a whole session without a network, reloaded midway, and sent when there is
   ).toBe(2 + 1 + 3 + 1);
   await expect(page.getByRole('heading', { name: 'Readings, 2' })).toBeVisible();
   await page.getByRole('button', { name: 'neighbour came' }).tap();
+  await page.getByLabel('photo').setInputFiles({
+    name: 'screen.png',
+    mimeType: 'image/png',
+    buffer: Buffer.from(
+      'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+      'base64',
+    ),
+  });
+  await expect(page.getByText('Photograph kept.')).toBeVisible();
+  // What is typed and not taken yet outlives a reload, too.
+  await key(page, '9').tap();
+  await page.reload();
+  await expect(page.getByRole('textbox', { name: 'Charge' })).toHaveValue('9');
   await page.getByRole('button', { name: 'Finish' }).tap();
   await expect(page.getByText('Finished on this device')).toBeVisible();
 
@@ -129,6 +142,7 @@ test('a whole session without a network, reloaded midway, and sent when there is
   expect(report.events.map((e) => e.code)).toEqual(['plugged', 'current_flows', 'neighbour_came']);
   expect(report.handshake_s).not.toBeNull();
   expect(report.session.finished_at).not.toBeNull();
+  await expect(page.getByRole('img', { name: /^Photograph at/ })).toBeVisible();
   await context.close();
 });
 

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Adapter;
+use App\Models\ChargeSession;
 use App\Models\Photo;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Contract;
@@ -25,6 +27,33 @@ final class PhotoApiTest extends TestCase
         parent::setUp();
         $this->actingAs($this->demoUser());
         $this->adapter = Adapter::query()->firstOrFail()->ulid;
+    }
+
+    public function test_a_photograph_of_a_session_stands_once_at_its_moment(): void
+    {
+        $session = ChargeSession::query()->firstOrFail()->ulid;
+        $id = (string) Str::ulid();
+        $take = fn (array $more = []): TestResponse => $this->post("/api/sessions/{$session}/photos", ['file' => UploadedFile::fake()->createWithContent('screen.png', self::picture('png', 40, 30)), 'id' => $id, 't_s' => 61.5, ...$more], ['Accept' => 'application/json']);
+
+        $taken = $take()->assertCreated();
+        Contract::holds('POST', '/sessions/{session}/photos', $taken);
+        self::assertSame([$id, 61.5, 40], [$taken->json('id'), $taken->json('t_s'), $taken->json('width')]);
+        Contract::holds('POST', '/sessions/{session}/photos', $take()->assertOk());
+        $take(['id' => (string) Str::ulid(), 't_s' => 5])->assertCreated();
+        $list = $this->getJson("/api/sessions/{$session}/photos")->assertOk();
+        Contract::holds('GET', '/sessions/{session}/photos', $list);
+        self::assertEquals([5, 61.5], array_column($list->json('photos'), 't_s'));
+        $this->get("/api/photos/{$id}")->assertOk();
+
+        foreach ([['file' => 'no file'], ['id' => 'mine'], ['t_s' => -1], ['file' => UploadedFile::fake()->create('a.jpg', 20)]] as $wrong) {
+            Contract::holds('POST', '/sessions/{session}/photos', $take(['id' => (string) Str::ulid(), ...$wrong])->assertStatus(422));
+        }
+        // Of another session, or of a piece, it is another photograph.
+        $other = ChargeSession::query()->latest('id')->firstOrFail()->ulid;
+        $this->post("/api/sessions/{$other}/photos", ['file' => UploadedFile::fake()->createWithContent('screen.png', self::picture('png', 4, 3)), 'id' => $id, 't_s' => 0], ['Accept' => 'application/json'])->assertStatus(422)->assertJsonValidationErrors('id');
+        $this->actingAs($this->stranger());
+        $this->getJson("/api/sessions/{$session}/photos")->assertNotFound();
+        $this->get("/api/photos/{$id}")->assertNotFound();
     }
 
     public function test_a_photograph_is_kept_shown_removed_and_brought_back(): void

@@ -6,6 +6,8 @@ namespace App\Http\Controllers;
 
 use App\Equipment\PieceKind;
 use App\Http\Requests\PhotoRequest;
+use App\Http\Requests\SessionPhotoRequest;
+use App\Models\ChargeSession;
 use App\Models\Photo;
 use App\Photos\Album;
 use App\Photos\Picture;
@@ -26,6 +28,18 @@ final class PhotoController extends Controller
     public function store(PhotoRequest $request, PieceKind $kind, string $piece): JsonResponse
     {
         return response()->json(Album::told($this->album->keep($kind, $piece, (string) $request->upload()->get())), 201);
+    }
+
+    public function ofSession(ChargeSession $session): JsonResponse
+    {
+        return response()->json(['photos' => $this->album->ofSession($session)->map(static fn (Photo $p): array => Album::told($p))]);
+    }
+
+    public function storeOfSession(SessionPhotoRequest $request, ChargeSession $session): JsonResponse
+    {
+        $photo = $this->album->keepOfSession($session, $request->id(), $request->tMs(), (string) $request->upload()->get());
+
+        return response()->json(Album::told($photo), $photo->wasRecentlyCreated ? 201 : 200);
     }
 
     /** The picture itself, for the people of its garage alone. */

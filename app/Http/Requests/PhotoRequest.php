@@ -8,7 +8,7 @@ use App\Equipment\PieceKind;
 
 final class PhotoRequest extends FileRequest
 {
-    private const LARGEST_KIB = 10 * 1024;
+    public const LARGEST_KIB = 10 * 1024;
 
     /** A piece that is not there is told before the file that is missing. */
     public function authorize(): bool

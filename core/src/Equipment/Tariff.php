@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Equipment;
 
+use Brick\Math\BigDecimal;
+
 /** What a session costs. Money is kept as decimal strings in one currency, as printed at the place. */
 final readonly class Tariff
 {
@@ -18,5 +20,11 @@ final readonly class Tariff
         public ?Membership $membership,
         public array $minuteBands = [],
     ) {
+    }
+
+    /** Minutes after the end at which an idle fee begins; null where there is none, or nobody has read it. */
+    public function idleFeeAfterMinutes(): ?float
+    {
+        return $this->idlePerMinute === null || BigDecimal::of($this->idlePerMinute)->isZero() ? null : $this->idleGraceMinutes;
     }
 }

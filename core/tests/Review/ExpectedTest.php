@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Tests\Review;
 
+use Harmozon\Core\Equipment\Tariff;
 use Harmozon\Core\Files\StepsWriter;
 use Harmozon\Core\Files\VisitWriter;
 use Harmozon\Core\Forecast\Forecast;
@@ -47,6 +48,13 @@ final class ExpectedTest extends TestCase
         self::assertCount(count(Expected::of($forecast)->points), $visit['expected']['points']);
     }
 
+    public function test_when_an_idle_fee_begins_is_told_only_where_there_is_one(): void
+    {
+        $after = static fn (?string $fee, ?float $grace): ?float => (new Tariff('USD', '0.45', null, null, $fee, $grace, null))->idleFeeAfterMinutes();
+
+        self::assertSame([5.0, 0.0, null, null, null], [$after('0.40', 5.0), $after('0.40', 0.0), $after('0.40', null), $after('0.00', 5.0), $after(null, 5.0)]);
+    }
+
     /** @param  array<string, mixed>  $file */
     private static function forecast(array $file): Forecast
     {
@@ -66,6 +74,9 @@ final class ExpectedTest extends TestCase
         self::assertSame('Ten minutes: take the temperatures.', $told[600]);
         self::assertStringContainsString('two minutes of its boost', $told[(int) round($spent * 60) - 120]);
         self::assertSame((int) round((float) $forecast->minutes * 60) - 120, array_key_last($told));
+        $unheld = self::forecast(Cases::changed($file, ['adapters.0.holds_back' => null, 'adapters.0.plate.boost_minutes' => 8]));
+        self::assertNotNull($unheld->passed);
+        self::assertStringContainsString('holds the current back', array_map(Say::it(...), Reminders::of($unheld))[(int) round($unheld->passed->minute * 60) - 120]);
         $none = self::forecast(Cases::file([], ['min_v' => 400]));
         self::assertSame([], Reminders::of($none));
     }

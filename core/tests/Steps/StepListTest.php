@@ -207,6 +207,42 @@ final class StepListTest extends TestCase
         self::assertSame([], $stalls('9Z'));
     }
 
+    public function test_a_shared_cabinet_and_the_second_cable_are_told_where_they_matter(): void
+    {
+        $shared = Cases::file([], ['cabinet' => ['kw' => 350, 'policy' => 'halves', 'partner_active' => false, 'partner_kw' => null, 'module_kw' => null]]);
+        self::assertStringContainsString('share a cabinet', Say::it(self::step(self::list($shared), StepCode::Park)->caution()));
+        self::assertStringNotContainsString('cabinet', Say::it(self::step(self::list(Cases::file()), StepCode::Park)->caution()));
+        self::assertStringContainsString('second cable', Say::it(self::step(self::list($shared), StepCode::ComparePower)->caution()));
+        $ac = self::list(Cases::file(['inlets.0.coupler' => 'type1', 'inlets.0.dc' => null], post: Cases::AC_POST));
+        self::assertStringNotContainsString('second cable', Say::it(self::step($ac, StepCode::ComparePower)->caution()));
+        self::assertStringContainsString('first ten minutes', Say::it(self::step($ac, StepCode::ComparePower)->ifNot));
+        self::assertStringContainsString('may be derated', Say::it(self::step(self::list($shared), StepCode::ComparePower)->ifNot));
+    }
+
+    public function test_how_it_starts_is_told_as_far_as_it_is_known(): void
+    {
+        $do = static fn (array $access): string => Say::it(self::step(self::list(Cases::file([], $access)), StepCode::Authorise)->do);
+
+        self::assertStringStartsWith('Open to everyone', $do(['access.kind' => 'open']));
+        self::assertStringStartsWith('Nobody has read', $do(['access.kind' => null]));
+        self::assertStringContainsString('account of Millrace', $do(['access.kind' => 'account', 'access.network' => 'Millrace']));
+        self::assertStringStartsWith('Start with your account:', $do(['access.kind' => 'account']));
+        self::assertStringStartsWith('Start by certificate', $do(['access' => ['kind' => 'makes', 'makes' => ['ostler']]]));
+    }
+
+    public function test_the_stations_own_adapter_goes_back_into_its_dock_and_is_no_part_of_the_kit(): void
+    {
+        $attached = self::list(Cases::file([], [...self::ADAPTED, 'attached_adapter' => Cases::ADAPTER]));
+        self::assertSame('A click from the dock.', Say::it(self::step($attached, StepCode::DockAttachedAdapter)->sign));
+        self::assertStringNotContainsString('A1', Say::it(self::step($attached, StepCode::Stow)->do));
+        self::assertStringContainsString('did not come out on the handle', Say::it(self::step($attached, StepCode::HandleIntoAdapter)->do));
+        self::assertFalse(self::step($attached, StepCode::ReleaseAttachedAdapter)->isDefault);
+        $own = self::list(Cases::file([], self::ADAPTED, [[]]));
+        self::assertStringContainsString('count your kit: A1', Say::it(self::step($own, StepCode::Stow)->do));
+        self::assertStringContainsString('Push the handle into A1', Say::it(self::step($own, StepCode::HandleIntoAdapter)->do));
+        self::assertNotContains('dock_attached_adapter', self::codes($own->steps));
+    }
+
     public function test_every_step_and_rung_can_be_said(): void
     {
         foreach ([...self::orders(), ...self::careful()] as [$file]) {

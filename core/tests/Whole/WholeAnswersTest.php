@@ -24,13 +24,16 @@ use Harmozon\Core\Files\Ocpi\LocationsWriter;
 use Harmozon\Core\Files\ReadingsReader;
 use Harmozon\Core\Files\RejectedRow;
 use Harmozon\Core\Files\RejectedRows;
+use Harmozon\Core\Files\StepsWriter;
 use Harmozon\Core\Files\TermsWriter;
+use Harmozon\Core\Files\VisitWriter;
 use Harmozon\Core\Fit\Fitter;
 use Harmozon\Core\Forecast\Forecaster;
 use Harmozon\Core\Forecast\Ranking;
 use Harmozon\Core\Forecast\Sticker;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Reading;
+use Harmozon\Core\Steps\StepList;
 use Harmozon\Core\Tests\Cases;
 use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -65,6 +68,19 @@ final class WholeAnswersTest extends TestCase
         self::assertIsArray($answer['points']);
         $answer['points'] = self::thinned($answer['points']);
         $this->stands("{$name}.forecast", $answer);
+    }
+
+    /** @param  array<string, mixed>  $file */
+    #[DataProvider('cases')]
+    public function test_a_visit(string $name, array $file): void
+    {
+        $case = Cases::read($file);
+        $forecast = (new Forecaster)->forecast($case->fitter()->answer($case->outlet, $case->vehicle)->best, $case->conditions);
+        $visit = (new VisitWriter(new StepsWriter(Say::voice()), Say::voice()))->visit(StepList::of($forecast->answer, $forecast->passed), $forecast, $case->conditions);
+        self::assertIsArray($visit['expected']);
+        self::assertIsArray($visit['expected']['points']);
+        $visit['expected']['points'] = self::thinned($visit['expected']['points']);
+        $this->stands("{$name}.visit", $visit);
     }
 
     /** @return iterable<string, array{string, array<string, mixed>}> */

@@ -665,6 +665,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/sessions/{session}/photos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: components["parameters"]["Session"];
+            };
+            cookie?: never;
+        };
+        /** Photographs of screens and thermometers, in the order they were taken */
+        get: operations["sessionPhotos"];
+        put?: never;
+        /** Keep a photograph with a moment of a session; a repeat with the same id changes nothing */
+        post: operations["takePhoto"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/sessions/{session}/events": {
         parameters: {
             query?: never;
@@ -1348,6 +1368,7 @@ export interface components {
             at: string;
             width: number;
             height: number;
+            t_s: components["schemas"]["NumberOrNull"];
         };
         Garage: {
             groups: components["schemas"]["Named"][];
@@ -1765,6 +1786,7 @@ export interface components {
                     more: string;
                 };
             };
+            idle_grace_minutes: components["schemas"]["NumberOrNull"];
             reminders: {
                 at_s: number;
                 words: string;
@@ -3388,6 +3410,76 @@ export interface operations {
             401: components["responses"]["Message"];
             403: components["responses"]["Message"];
             404: components["responses"]["Message"];
+        };
+    };
+    sessionPhotos: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: components["parameters"]["Session"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The photographs */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        photos: components["schemas"]["Photo"][];
+                    };
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+        };
+    };
+    takePhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: components["parameters"]["Session"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    file: string;
+                    id: string;
+                    t_s: number;
+                };
+            };
+        };
+        responses: {
+            /** @description It was here already */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Photo"];
+                };
+            };
+            /** @description It is kept */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Photo"];
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
         };
     };
     noteEvents: {

@@ -1,8 +1,11 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { useLocalStorage } from '@vueuse/core';
+import { computed, ref, watch } from 'vue';
 import type { Report } from '@/api/client';
 import { number as typedNumber } from '@/plates/entries';
+import { useAccount } from '@/stores/account';
 import { useGarage } from '@/stores/garage';
+import { hour } from '@/ui/figures';
 import { decimalSign } from '@/words/habits';
 import { say } from '@/words/say';
 import StepCard from './StepCard.vue';
@@ -15,25 +18,49 @@ const props = defineProps<{
   session: OpenSession;
   visit: Visit | null;
   report: Report | null;
+  id: string;
   outletId: string;
   car: string;
 }>();
 const done = defineModel<string[]>('done', { required: true });
 const emit = defineEmits<{ finish: []; back: [] }>();
 
+const account = useAccount();
 const garage = useGarage();
 const currency = computed(() => garage.outlet(props.outletId)?.spec.tariff?.currency ?? 'USD');
 const steps = computed(
   () => props.visit?.steps.filter((s) => s.phase === 'stop' || s.phase === 'part' || s.phase === 'leave') ?? [],
 );
-const paid = ref(props.report?.session.paid?.amount.replace('.', decimalSign()) ?? '');
-const stationKwh = ref(
-  props.report?.session.station_kwh === null || props.report?.session.station_kwh === undefined
-    ? ''
-    : String(props.report.session.station_kwh).replace('.', decimalSign()),
+/** What is typed and not saved yet outlives a reload. */
+const draft = useLocalStorage<Partial<Record<'paid' | 'kwh' | 'note' | 'stall', string>>>(
+  `harmozon-after-${props.id}`,
+  {},
 );
-const note = ref(props.report?.session.note ?? props.session.begun.value?.note ?? '');
-const stall = ref(props.report?.session.stall ?? props.session.begun.value?.stall ?? '');
+const line = computed(() => props.report?.session);
+const written = (figure: string | number | null | undefined): string =>
+  figure === null || figure === undefined ? '' : String(figure).replace('.', decimalSign());
+const field = (name: 'paid' | 'kwh' | 'note' | 'stall', saved: () => string) =>
+  computed<string>({
+    get: () => draft.value?.[name] ?? saved(),
+    set: (typed) => (draft.value = { ...draft.value, [name]: typed }),
+  });
+const paid = field('paid', () => written(line.value?.paid?.amount));
+const stationKwh = field('kwh', () => written(line.value?.station_kwh));
+const note = field('note', () => line.value?.note ?? props.session.begun.value?.note ?? '');
+const stall = field('stall', () => line.value?.stall ?? props.session.begun.value?.stall ?? '');
+/** When the idle fee begins, once the session has been stopped. */
+const stoppedMs = useLocalStorage<number | null>(`harmozon-stopped-${props.id}`, null);
+watch(done, (codes) => {
+  if (codes.includes('stop_session')) {
+    stoppedMs.value ??= Date.now();
+  }
+});
+const idleAt = computed(() => {
+  const grace = props.visit?.idle_grace_minutes;
+  return grace === null || grace === undefined || stoppedMs.value === null
+    ? ''
+    : hour(new Date(stoppedMs.value + grace * 60_000).toISOString(), account.me?.garage?.timezone ?? 'UTC');
+});
 const wrong = ref('');
 const isSaved = ref(false);
 
@@ -56,6 +83,9 @@ async function save(): Promise<boolean> {
     // An amount of money is text, whose every digit counts.
     paid: money === null ? null : { amount: paid.value.trim().replace(',', '.'), currency: currency.value },
   });
+  if (isSaved.value) {
+    draft.value = null;
+  }
   return isSaved.value;
 }
 
@@ -76,6 +106,7 @@ async function finish(): Promise<void> {
       :car="car"
       :kicker="say('after.kicker')"
     />
+    <p v-if="idleAt" class="idle">{{ say('after.idle_at', { at: idleAt }) }}</p>
     <StuckLatch v-if="visit" :steps="visit.stuck_latch" />
     <form class="counts" :aria-label="say('after.form')" @submit.prevent="finish">
       <h2>{{ say('after.title') }}</h2>
@@ -98,7 +129,7 @@ async function finish(): Promise<void> {
         >{{ say('connect.note') }}
         <span><input v-model="note" maxlength="1000" autocomplete="off" /></span>
       </label>
-      <p v-for="line in report?.counted ?? []" :key="line" class="quiet">{{ line }}</p>
+      <p v-for="words in report?.counted ?? []" :key="words" class="quiet">{{ words }}</p>
       <p v-if="wrong" class="complaint" role="alert">{{ wrong }}</p>
       <p v-else-if="session.error.value" class="complaint" role="alert">{{ session.error.value.plain() }}</p>
       <p v-if="isSaved" class="quiet" role="status">{{ say('after.saved') }}</p>
@@ -116,6 +147,13 @@ async function finish(): Promise<void> {
   display: grid;
   gap: 18px;
   max-width: 560px;
+}
+
+.idle {
+  padding: 8px 12px;
+  border-left: 4px solid var(--ochre);
+  background: var(--paper-raised);
+  font-weight: 600;
 }
 
 .counts {

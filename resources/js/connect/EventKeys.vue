@@ -6,11 +6,20 @@ import { useShortcuts } from '@/ui/useShortcuts';
 import { say } from '@/words/say';
 
 /** What happens beside the readings, by one tap; the rarer ones behind one more. */
-const emit = defineEmits<{ note: [code: EventCode] }>();
+const emit = defineEmits<{ note: [code: EventCode]; photo: [file: File] }>();
 const terms = useTerms();
 const showsAll = ref(false);
 const often: EventCode[] = ['throttled', 'neighbour_came', 'neighbour_left'];
 const rare: EventCode[] = ['limit_changed', 'stopped_by_station', 'stopped_by_car', 'latch_stuck', 'stall_changed'];
+
+function pick(event: Event): void {
+  const input = event.target as HTMLInputElement;
+  const file = input.files?.[0];
+  if (file) {
+    emit('photo', file);
+  }
+  input.value = '';
+}
 
 useShortcuts({ e: () => (showsAll.value = !showsAll.value) });
 </script>
@@ -26,6 +35,16 @@ useShortcuts({ e: () => (showsAll.value = !showsAll.value) });
     >
       {{ terms.words('event', code) }}
     </button>
+    <label class="event photo">
+      {{ say('event.photo') }}
+      <input
+        type="file"
+        class="sr-only"
+        accept="image/jpeg,image/png,image/webp"
+        capture="environment"
+        @change="pick"
+      />
+    </label>
     <button type="button" class="event more" :aria-expanded="showsAll" @click="showsAll = !showsAll">
       {{ showsAll ? say('event.fewer') : say('event.more') }}
     </button>
@@ -47,6 +66,15 @@ useShortcuts({ e: () => (showsAll.value = !showsAll.value) });
   cursor: pointer;
   font-weight: 600;
   touch-action: manipulation;
+}
+
+.photo {
+  display: inline-grid;
+  place-items: center;
+}
+
+.photo:focus-within {
+  outline: 2.5px solid var(--focus);
 }
 
 .more {

@@ -9,6 +9,7 @@ import { useAccount } from '@/stores/account';
 import { useOutbox } from '@/stores/outbox';
 import { useUndo } from '@/stores/undo';
 import { useTerms } from '@/stores/terms';
+import SessionPhotos from '@/ui/SessionPhotos.vue';
 import { clock, hour } from '@/ui/figures';
 import Said from '@/words/Said.vue';
 import { listed, say } from '@/words/say';
@@ -128,6 +129,8 @@ async function note(code: EventCode, detail: string | null = null): Promise<void
   const id = await s.note(code, detail);
   undo.done(say('event.noted', { event: terms.words('event', code) }), () => s.forgetEvent(id));
 }
+
+const waitingPhotos = computed(() => s.acts.value.flatMap((a) => (a.kind === 'photo' ? [a.tS] : [])));
 
 async function flows(): Promise<void> {
   await note('current_flows');
@@ -269,6 +272,7 @@ const count = (kwh: number) => s.correct({ station_kwh: kwh });
 
       <AfterSession
         v-else-if="view === 'after'"
+        :id="id"
         v-model:done="done"
         :session="s"
         :visit="visit"
@@ -289,6 +293,7 @@ const count = (kwh: number) => s.correct({ station_kwh: kwh });
             :elapsed-s="s.elapsedS.value"
           />
           <ReadingForm
+            :session="id"
             :error="s.error.value"
             :elapsed-s="s.elapsedS.value"
             :newest-s="s.readings.value[0]?.t_s ?? 0"
@@ -298,13 +303,19 @@ const count = (kwh: number) => s.correct({ station_kwh: kwh });
             :count="count"
             @edited="edits = null"
           />
-          <EventKeys @note="note" />
+          <EventKeys @note="note" @photo="s.photograph" />
           <button type="button" class="smell-key" @click="smelt">{{ terms.title('event', 'smell_or_heat') }}</button>
           <NewestReadings
             :readings="s.readings.value"
             :count="s.count.value"
             @edit="(r) => (edits = r)"
             @forget="s.forget"
+          />
+          <SessionPhotos
+            v-if="s.report.value || waitingPhotos.length > 0"
+            :session="id"
+            :turn="s.photoTurn.value"
+            :waiting="waitingPhotos"
           />
           <LoadFile v-if="s.report.value" :loaded="s.loaded.value" :is-busy="s.isBusy.value" @load="s.load" />
         </div>

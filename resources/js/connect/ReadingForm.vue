@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useMediaQuery } from '@vueuse/core';
+import { useLocalStorage, useMediaQuery } from '@vueuse/core';
 import { computed, reactive, ref, watch } from 'vue';
 import type { ApiError, Reading } from '@/api/client';
 import { number } from '@/plates/entries';
@@ -14,6 +14,8 @@ import { useReadingFields, type FieldName, type ReadingField } from './readingFi
 import type { Visit } from './useVisit';
 
 const props = defineProps<{
+  /** Whose reading it is: what is typed and not taken yet outlives a reload. */
+  session: string;
   error: ApiError | null;
   elapsedS: number;
   /** When the newest reading was taken. */
@@ -30,8 +32,10 @@ const emit = defineEmits<{ edited: [] }>();
 const terms = useTerms();
 const { offer, takeBack } = useUndo();
 const { screen, heat, habit, readsHeat, first, after, celsius } = useReadingFields();
-const values = reactive<Record<string, string>>({});
-const showsHeat = ref(readsHeat.value);
+const draft = useLocalStorage<Record<string, string>>(`harmozon-draft-${props.session}`, {});
+const values = reactive<Record<string, string>>({ ...draft.value });
+watch(values, (now) => (draft.value = Object.values(now).some((v) => v !== '') ? { ...now } : null));
+const showsHeat = ref(readsHeat.value || heat.value.some((f) => values[f.name]));
 const hasPad = useMediaQuery('(pointer: coarse), (width <= 720px)');
 const active = ref<FieldName | 'minute'>(first.value);
 const inputs = reactive<Record<string, HTMLInputElement>>({});

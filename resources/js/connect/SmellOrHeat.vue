@@ -75,7 +75,7 @@ li {
   padding: 8px 22px;
   border: 0;
   background: var(--brick);
-  color: #fff;
+  color: var(--paper);
   cursor: pointer;
   font-family: var(--face-wide);
   font-size: 18px;

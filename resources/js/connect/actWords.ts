@@ -29,6 +29,8 @@ export function actWords(act: Act): string {
       });
       return say('act.reading', { time: clock(act.reading.t_s), values: listed('comma', values) });
     }
+    case 'photo':
+      return say('act.photo', { time: clock(act.tS) });
     case 'event':
       return say('act.event', { time: clock(act.event.t_s), event: terms.words('event', act.event.code) });
     case 'correct':

@@ -24,6 +24,8 @@ export function useSession(id: string) {
   const error = ref<ApiError | null>(null);
   const loaded = ref<Loaded | null>(null);
   const isBusy = ref(false);
+  /** Grows whenever there may be other photographs. */
+  const photoTurn = ref(0);
   /** How far the server's clock is ahead of this device's (ms). */
   const skewMs = ref(0);
   const nowMs = ref(Date.now());
@@ -84,6 +86,9 @@ export function useSession(id: string) {
     }
     if (news.report) {
       show(news.report);
+    }
+    if (news.isPhoto) {
+      photoTurn.value++;
     }
     if (report.value && (news.judged ?? news.events)) {
       report.value = { ...report.value, ...news.judged, ...news.events };
@@ -182,6 +187,24 @@ export function useSession(id: string) {
     const client_id = ulid();
     await told(() => outbox.add(id, { kind: 'event', event: { client_id, t_s: at, code, detail } }));
     return client_id;
+  }
+
+  /** A photograph of a screen or of a thermometer, at this moment. */
+  async function photograph(file: Blob): Promise<void> {
+    const photo = ulid();
+    await told(async () => {
+      await outbox.add(id, { kind: 'photo', id: photo, tS: tS(), file });
+      undo.done(say('event.photo_taken'), () => forgetPhoto(photo));
+    });
+  }
+
+  async function forgetPhoto(photo: string): Promise<void> {
+    await told(async () => {
+      if (!(await outbox.withdraw((a) => a.kind === 'photo' && a.id === photo))) {
+        await ask(api.DELETE('/photos/{photo}', { params: { path: { photo } } }));
+        photoTurn.value++;
+      }
+    });
   }
 
   async function forgetEvent(clientId: string): Promise<void> {
@@ -291,6 +314,8 @@ export function useSession(id: string) {
     take,
     forget,
     note,
+    photograph,
+    photoTurn,
     forgetEvent,
     correct,
     setClock,

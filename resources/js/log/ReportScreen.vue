@@ -12,6 +12,7 @@ import Said from '@/words/Said.vue';
 import { listed, say } from '@/words/say';
 import PlateCheck from './PlateCheck.vue';
 import SessionCurve from '@/chart/SessionCurve.vue';
+import SessionPhotos from '@/ui/SessionPhotos.vue';
 import StallFault from './StallFault.vue';
 import TemperatureTable from './TemperatureTable.vue';
 
@@ -37,6 +38,10 @@ const through = computed(() => {
 /** Flags that are listed; the rest is counted. */
 const LISTED = 20;
 const flagged = computed(() => (judgement.value?.flags.length ?? 0) + (judgement.value?.flags_left_out ?? 0));
+const happened = computed(() => report.value?.events ?? []);
+const handshake = computed(() => report.value?.handshake_s ?? null);
+/** What the place counted and asked for. */
+const counted = computed(() => report.value?.counted ?? []);
 const peaks = computed(() => {
   const p = judgement.value?.peaks;
   return [
@@ -148,6 +153,19 @@ onMounted(async () => {
 
     <PlateCheck :rows="judgement.plate_check" />
     <TemperatureTable v-if="judgement.temperatures.length > 0" :temperatures="judgement.temperatures" />
+
+    <SessionPhotos :session="session.id" />
+    <section v-if="happened.length > 0 || counted.length > 0" class="happened" aria-labelledby="happened-title">
+      <h2 id="happened-title">{{ say('report.happened') }}</h2>
+      <p v-if="handshake !== null">{{ say('report.handshake', { seconds: number(handshake) }) }}</p>
+      <ul>
+        <li v-for="event in happened" :key="event.client_id">
+          <span class="figures">{{ clock(event.t_s) }}</span> {{ event.words
+          }}<span v-if="event.detail" class="quiet">{{ say('report.detail', { detail: event.detail }) }}</span>
+        </li>
+      </ul>
+      <p v-for="line in counted" :key="line">{{ line }}</p>
+    </section>
 
     <StallFault :session="session" />
 

@@ -11,6 +11,7 @@ export type Doing =
   | { kind: 'forget'; clientId: string }
   | { kind: 'event'; event: { client_id: string; t_s: number; code: EventCode; detail: string | null } }
   | { kind: 'forgetEvent'; clientId: string }
+  | { kind: 'photo'; id: string; tS: number; file: Blob }
   | { kind: 'correct'; fields: Schemas['SessionCorrection'] }
   | { kind: 'finish'; tS: number }
   | { kind: 'discard' };

@@ -2,7 +2,7 @@ import { db } from './db';
 
 /** Questions that change nothing, whose answers are worth keeping. */
 const ASKS =
-  /^\/api\/(me|terms|garage|garage\/plates|board|car-kinds|catalogue|sessions|sessions\/[0-9A-Z]{26}(\/readings)?|fit|forecast|steps|ranking)(\?|$)/i;
+  /^\/api\/(me|terms|garage|garage\/plates|board|car-kinds|catalogue|sessions|sessions\/[0-9A-Z]{26}(\/(readings|photos))?|fit|forecast|steps|ranking)(\?|$)/i;
 const ASKED_BY_POST = /^\/api\/(fit|forecast|steps|ranking)$/i;
 
 /** So many answers are kept, the newest. */

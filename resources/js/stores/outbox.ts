@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia';
-import { computed, ref } from 'vue';
+import { computed, ref, shallowRef } from 'vue';
 import { api, ApiError, ask, wordsOf, type Report } from '@/api/client';
 import type { Act, Doing } from '@/offline/acts';
 import { db, type Begun } from '@/offline/db';
@@ -21,8 +21,11 @@ async function alone<T>(task: () => Promise<T>): Promise<T> {
   return await (locks ? locks.request('harmozon-outbox', task) : task());
 }
 
-/** What is written down holds nothing of the page: a screen's own objects cannot be stored. */
-const bare = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
+/** What is written down holds nothing of the page: a screen's own objects cannot be stored. A photograph stays as it is. */
+function bare<T extends object>(value: T): T {
+  const plain = JSON.parse(JSON.stringify(value)) as T;
+  return 'file' in value ? { ...plain, file: value.file } : plain;
+}
 
 /** What an act that was sent has told of its session. */
 export interface News {
@@ -30,6 +33,8 @@ export interface News {
   report?: Report;
   judged?: Judged;
   events?: Events;
+  /** There is a photograph more. */
+  isPhoto?: boolean;
 }
 
 /**
@@ -38,7 +43,8 @@ export interface News {
  */
 export const useOutbox = defineStore('outbox', () => {
   const account = useAccount();
-  const acts = ref<Act[]>([]);
+  // As they were written down: a photograph cannot be looked into.
+  const acts = shallowRef<Act[]>([]);
   const isSending = ref(false);
   /** Why this device could not write something down; what was typed is still on the screen. */
   const isFull = ref(false);
@@ -271,6 +277,14 @@ export const useOutbox = defineStore('outbox', () => {
         const path = { session, clientId: act.clientId };
         const call = api.DELETE('/sessions/{session}/events/{clientId}', { params: { path }, headers });
         return { session, events: await ask(call) };
+      }
+      case 'photo': {
+        const body = new FormData();
+        body.set('file', act.file, 'photo');
+        body.set('id', act.id);
+        body.set('t_s', String(act.tS));
+        await ask(api.POST('/sessions/{session}/photos', { ...at, body: body as never }));
+        return { session, isPhoto: true };
       }
       case 'correct':
         return { session, report: await ask(api.PATCH('/sessions/{session}', { ...at, body: act.fields })) };

@@ -1,0 +1,54 @@
+/*
+ * How soon the installed application paints without a network, on a processor slowed down four times:
+ *   ./harmozon start &   then   npm run offline-paint [address]
+ */
+import { chromium } from '@playwright/test';
+
+/** First paint within (ms). */
+const MOST_MS = 1500;
+const SLOWER = 4;
+const RUNS = 7;
+
+const base = process.argv[2] ?? 'http://127.0.0.1:8080';
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu'],
+});
+const context = await browser.newContext({
+  viewport: { width: 390, height: 844 },
+  hasTouch: true,
+  isMobile: true,
+  baseURL: base,
+});
+const page = await context.newPage();
+await page.goto('/sign-in');
+await page.getByRole('button', { name: 'Open the demo garage' }).click();
+await page.getByRole('group', { name: 'Whose stops' }).waitFor();
+await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+await page.reload();
+await page.getByRole('group', { name: 'Whose stops' }).waitFor();
+await page.waitForLoadState('networkidle');
+
+await context.setOffline(true);
+const cdp = await context.newCDPSession(page);
+await cdp.send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
+const paints = [];
+const boards = [];
+for (let run = 0; run < RUNS; run++) {
+  await page.goto('/board');
+  await page.getByRole('group', { name: 'Whose stops' }).waitFor();
+  const at = await page.evaluate(() => ({
+    paint: performance.getEntriesByName('first-contentful-paint')[0]?.startTime ?? NaN,
+    board: performance.now(),
+  }));
+  paints.push(at.paint);
+  boards.push(at.board);
+}
+await browser.close();
+
+const median = (values) => values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)];
+const worst = Math.max(...paints);
+console.log(
+  `first paint ${Math.round(median(paints))} ms (worst ${Math.round(worst)}), board there ${Math.round(median(boards))} ms; at most ${MOST_MS}`,
+);
+process.exitCode = worst <= MOST_MS ? 0 : 1;
