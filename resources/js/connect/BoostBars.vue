@@ -16,7 +16,9 @@ const bars = computed(() =>
     }
     const isAbove = (props.newest?.amps ?? 0) > row.continuous_limit;
     const since = isAbove && props.newest ? Math.max(0, props.elapsedS - props.newest.t_s) / 60 : 0;
-    const left = Math.max(0, allowed - (row.minutes_over_continuous ?? 0) - since);
+    // Minutes that nobody read may have been above it as well.
+    const spent = (row.minutes_over_continuous ?? 0) + (row.minutes_over_unread ?? 0);
+    const left = Math.max(0, allowed - spent - since);
     return [{ ...row, allowed, left, isAbove, limit: row.continuous_limit }];
   }),
 );

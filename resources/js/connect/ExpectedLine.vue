@@ -53,7 +53,7 @@ const nearness = computed(() => {
       <span v-if="point && nearness" class="says" :class="nearness">
         {{ say('expected.at', { kw: kw(point.kw) }) }}
         {{ visit?.expected.words[nearness] }}
-        <span v-if="nearness === 'near'" class="quiet">{{ point.binding }}</span>
+        <span v-if="nearness === 'near'" class="quiet">{{ say('expected.held', { binding: point.binding }) }}</span>
       </span>
     </p>
   </section>

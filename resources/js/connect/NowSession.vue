@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useMediaQuery, useSessionStorage } from '@vueuse/core';
+import { refDebounced, useMediaQuery, useSessionStorage } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import type { Reading } from '@/api/client';
@@ -123,7 +123,10 @@ const through = computed(() =>
 );
 const isFinished = computed(() => s.isFinished.value);
 /** The server judges; where it has not heard of the last readings, that is said. */
-const isJudgedLater = computed(() => s.acts.value.some((a) => a.kind === 'reading' || a.kind === 'begin'));
+const isJudgedLater = refDebounced(
+  computed(() => s.acts.value.some((a) => a.kind === 'reading' || a.kind === 'begin')),
+  2500,
+);
 
 async function note(code: EventCode, detail: string | null = null): Promise<void> {
   const id = await s.note(code, detail);
@@ -320,9 +323,11 @@ const count = (kwh: number) => s.correct({ station_kwh: kwh });
           <LoadFile v-if="s.report.value" :loaded="s.loaded.value" :is-busy="s.isBusy.value" @load="s.load" />
         </div>
         <div class="plates">
-          <div v-if="isWide && (s.report.value?.curve.length ?? 0) > 1" class="curve">
-            <SessionCurve :curve="s.report.value?.curve ?? []" />
-          </div>
+          <SessionCurve
+            v-if="isWide && (s.report.value?.curve.length ?? 0) > 1"
+            class="curve"
+            :curve="s.report.value?.curve ?? []"
+          />
           <p v-if="isJudgedLater" class="later" role="status">{{ say('live.later') }}</p>
           <LivePlates v-if="s.report.value" :judgement="s.report.value.judgement" />
           <StuckLatch v-if="visit" :steps="visit.stuck_latch" />
@@ -426,6 +431,11 @@ header .quiet span {
   display: grid;
   gap: 12px;
   align-content: start;
+}
+
+.curve {
+  height: 250px;
+  margin-bottom: 18px;
 }
 
 .later {

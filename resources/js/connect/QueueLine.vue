@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { refDebounced } from '@vueuse/core';
 import { computed } from 'vue';
 import { useAccount } from '@/stores/account';
 import { useOutbox } from '@/stores/outbox';
@@ -17,13 +18,22 @@ const since = computed(() =>
     : hour(new Date(outbox.offlineSince).toISOString(), account.me?.garage?.timezone ?? 'UTC'),
 );
 const n = computed(() => outbox.waiting.length);
+/** What goes at once is not worth a line that comes and goes. */
+const isSlow = refDebounced(
+  computed(() => n.value > 0),
+  2500,
+);
 const zone = computed(() => account.me?.garage?.timezone ?? 'UTC');
 /** What is shown was kept here, with its date. */
 const from = computed(() => (shownFrom.value === null ? null : new Date(shownFrom.value).toISOString()));
 </script>
 
 <template>
-  <div v-if="n > 0 || outbox.refused.length > 0 || outbox.isFull || since || isNewer" class="queue" role="status">
+  <div
+    v-if="(isSlow && n > 0) || outbox.refused.length > 0 || outbox.isFull || since || isNewer"
+    class="queue"
+    role="status"
+  >
     <p v-if="outbox.isFull" class="full">{{ say('queue.full') }}</p>
     <p v-if="since">
       {{ say('queue.offline', { since }) }} <template v-if="n > 0">{{ say('queue.kept', { n }) }}</template>
@@ -33,7 +43,7 @@ const from = computed(() => (shownFrom.value === null ? null : new Date(shownFro
       {{ say('queue.newer') }}
       <button type="button" class="text-button" @click="renew">{{ say('queue.renew') }}</button>
     </p>
-    <p v-if="!since && n > 0">{{ say('queue.waiting', { n }) }}</p>
+    <p v-if="!since && isSlow && n > 0">{{ say('queue.waiting', { n }) }}</p>
     <template v-if="outbox.refused.length > 0">
       <p class="full">{{ say('queue.refused', { n: outbox.refused.length }) }}</p>
       <ul>

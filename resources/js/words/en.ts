@@ -490,6 +490,7 @@ export const en = {
   'handshake.pad': 'To the readings',
   'expected.last': 'last, at {at}',
   'expected.none': 'No reading yet.',
+  'expected.held': 'Held by {binding}.',
   'expected.at': 'Expected {kw}.',
   'boost.above': '{piece}, above {amps} A',
   'boost.left': '{left} left of {allowed} min',
