@@ -5,7 +5,7 @@ import { useUnits } from '@/stores/units';
 import { clock, number } from '@/ui/figures';
 import { say } from '@/words/say';
 
-defineProps<{ readings: (Reading & { isWaiting?: boolean })[]; count: number }>();
+defineProps<{ readings: (Reading & { isWaiting?: boolean })[]; count: number; mayChange: boolean }>();
 const emit = defineEmits<{ edit: [reading: Reading]; forget: [clientId: string] }>();
 const { thermometer } = useUnits();
 const terms = useTerms();
@@ -46,22 +46,24 @@ const heat = (r: Reading): string =>
               <td>{{ number(r.amps, 1) }}</td>
               <td>{{ number(r.kw, 1) }}</td>
               <td class="acts">
-                <button
-                  type="button"
-                  class="text-button"
-                  :aria-label="say('readings.edit_of', { time: clock(r.t_s) })"
-                  @click="emit('edit', r)"
-                >
-                  {{ say('readings.edit') }}
-                </button>
-                <button
-                  type="button"
-                  class="text-button"
-                  :aria-label="say('readings.forget_of', { time: clock(r.t_s) })"
-                  @click="emit('forget', r.client_id)"
-                >
-                  {{ say('readings.forget') }}
-                </button>
+                <template v-if="mayChange">
+                  <button
+                    type="button"
+                    class="text-button"
+                    :aria-label="say('readings.edit_of', { time: clock(r.t_s) })"
+                    @click="emit('edit', r)"
+                  >
+                    {{ say('readings.edit') }}
+                  </button>
+                  <button
+                    type="button"
+                    class="text-button"
+                    :aria-label="say('readings.forget_of', { time: clock(r.t_s) })"
+                    @click="emit('forget', r.client_id)"
+                  >
+                    {{ say('readings.forget') }}
+                  </button>
+                </template>
               </td>
             </tr>
             <tr v-if="heat(r)" class="heat">

@@ -87,8 +87,16 @@ const smells = ref(false);
 const smell = ref<string | null>(null);
 const isSmellNoted = ref(true);
 
+/** Readers look on. */
+const mayRecord = computed(() => account.may('record'));
 const view = computed(() =>
-  isParting.value ? 'after' : s.isFlowing.value || skips.value ? 'now' : isOnLadder.value ? 'ladder' : 'handshake',
+  isParting.value
+    ? 'after'
+    : s.isFlowing.value || skips.value || !mayRecord.value
+      ? 'now'
+      : isOnLadder.value
+        ? 'ladder'
+        : 'handshake',
 );
 /** Longer without a reading than anybody stands beside a car. */
 const isForgotten = computed(() => s.elapsedS.value - (s.readings.value[0]?.t_s ?? 0) > 3 * 3600);
@@ -241,7 +249,7 @@ const count = (kwh: number) => s.correct({ station_kwh: kwh });
       </Said>
     </p>
     <template v-else>
-      <ForgottenSession v-if="isForgotten" :session="s" is-forgotten @finish="finish" />
+      <ForgottenSession v-if="isForgotten && mayRecord" :session="s" is-forgotten @finish="finish" />
 
       <div v-if="view === 'handshake' || view === 'ladder'" class="start">
         <HandshakeClock :visit="visit" :seconds="sincePlugged" />
@@ -253,10 +261,14 @@ const count = (kwh: number) => s.correct({ station_kwh: kwh });
           @close="isOnLadder = false"
         />
         <template v-else>
-          <div class="ways">
+          <p v-if="!mayRecord" class="quiet">{{ say('connect.readers') }}</p>
+          <div v-else class="ways">
             <button type="button" class="big" @click="flows">{{ say('handshake.flows') }}</button>
             <button type="button" class="way" :disabled="!visit" @click="isOnLadder = true">
               {{ say('handshake.nothing') }}
+            </button>
+            <button v-if="!s.has('authorised')" type="button" class="text-button" @click="note('authorised')">
+              {{ terms.title('event', 'authorised') }}
             </button>
           </div>
           <p v-for="step in visit?.steps.filter((x) => x.phase === 'start') ?? []" :key="step.code" class="start-step">
@@ -264,7 +276,7 @@ const count = (kwh: number) => s.correct({ station_kwh: kwh });
           </p>
           <p v-if="tried.size > 0" class="quiet">{{ say('handshake.tried', { n: tried.size }) }}</p>
         </template>
-        <p class="others">
+        <p v-if="mayRecord" class="others">
           <button type="button" class="text-button" @click="skips = true">{{ say('handshake.pad') }}</button>
           <button type="button" class="text-button" @click="discard">{{ say('connect.put_aside') }}</button>
           <button type="button" class="text-button" @click="part">{{ say('connect.part') }}</button>
@@ -295,7 +307,9 @@ const count = (kwh: number) => s.correct({ station_kwh: kwh });
             :newest="newest"
             :elapsed-s="s.elapsedS.value"
           />
+          <p v-if="!mayRecord" class="quiet">{{ say('connect.readers') }}</p>
           <ReadingForm
+            v-if="mayRecord"
             :session="id"
             :error="s.error.value"
             :elapsed-s="s.elapsedS.value"
@@ -306,9 +320,12 @@ const count = (kwh: number) => s.correct({ station_kwh: kwh });
             :count="count"
             @edited="edits = null"
           />
-          <EventKeys @note="note" @photo="s.photograph" />
-          <button type="button" class="smell-key" @click="smelt">{{ terms.title('event', 'smell_or_heat') }}</button>
+          <EventKeys v-if="mayRecord" @note="note" @photo="s.photograph" />
+          <button v-if="mayRecord" type="button" class="smell-key" @click="smelt">
+            {{ terms.title('event', 'smell_or_heat') }}
+          </button>
           <NewestReadings
+            :may-change="mayRecord"
             :readings="s.readings.value"
             :count="s.count.value"
             @edit="(r) => (edits = r)"
@@ -320,7 +337,12 @@ const count = (kwh: number) => s.correct({ station_kwh: kwh });
             :turn="s.photoTurn.value"
             :waiting="waitingPhotos"
           />
-          <LoadFile v-if="s.report.value" :loaded="s.loaded.value" :is-busy="s.isBusy.value" @load="s.load" />
+          <LoadFile
+            v-if="s.report.value && mayRecord"
+            :loaded="s.loaded.value"
+            :is-busy="s.isBusy.value"
+            @load="s.load"
+          />
         </div>
         <div class="plates">
           <SessionCurve
@@ -331,7 +353,7 @@ const count = (kwh: number) => s.correct({ station_kwh: kwh });
           <p v-if="isJudgedLater" class="later" role="status">{{ say('live.later') }}</p>
           <LivePlates v-if="s.report.value" :judgement="s.report.value.judgement" />
           <StuckLatch v-if="visit" :steps="visit.stuck_latch" />
-          <div class="end">
+          <div v-if="mayRecord" class="end">
             <p class="quiet small">{{ say('connect.stop_first') }}</p>
             <button type="button" class="big" @click="part">{{ say('connect.part') }}</button>
             <button type="button" class="way" @click="finish()">{{ say('connect.finish') }}</button>
@@ -344,7 +366,7 @@ const count = (kwh: number) => s.correct({ station_kwh: kwh });
         </div>
       </div>
 
-      <button v-if="view !== 'now'" type="button" class="smell-key" @click="smelt">
+      <button v-if="view !== 'now' && mayRecord" type="button" class="smell-key" @click="smelt">
         {{ terms.title('event', 'smell_or_heat') }}
       </button>
       <SmellOrHeat
