@@ -7,8 +7,10 @@ import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import App from './App.vue';
 import { install } from './offline/install';
+import { keepAnswers } from './offline/keeping';
 import { router } from './router';
 
+keepAnswers();
 createApp(App).use(createPinia()).use(router).mount('#app');
 
 void install();

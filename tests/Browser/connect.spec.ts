@@ -1,5 +1,5 @@
 import type { BrowserContext, Page } from '@playwright/test';
-import { choose, demo, expect, openDemo, test } from './support';
+import { choose, demo, endElsewhere, expect, openDemo, signIn, test } from './support';
 
 // Beside the car, on a phone, with one thumb; with a network and without.
 
@@ -17,16 +17,25 @@ interface Stored {
   handshake_s: number | null;
 }
 
-/** What the server holds of a session. */
+/** What the server holds of a session; nothing while it has not heard of it. */
 const stored = (page: Page, id: string): Promise<Stored> =>
-  page.evaluate(async (session) => (await fetch(`/api/sessions/${session}`)).json() as Promise<never>, id);
+  page.evaluate(async (session) => {
+    const answer = (await (await fetch(`/api/sessions/${session}`)).json()) as Partial<Stored>;
+    return { events: [], handshake_s: null, ...answer } as never;
+  }, id);
 const readings = (page: Page, id: string) =>
   page.evaluate(async (session) => {
     const list = (await (await fetch(`/api/sessions/${session}/readings`)).json()) as {
-      count: number;
-      readings: { t_s: number; soc_pct: number | null; volts: number | null; amps: number | null; kw: number | null }[];
+      count?: number;
+      readings?: {
+        t_s: number;
+        soc_pct: number | null;
+        volts: number | null;
+        amps: number | null;
+        kw: number | null;
+      }[];
     };
-    return { count: list.count, values: list.readings.toReversed() };
+    return { count: list.count ?? 0, values: (list.readings ?? []).toReversed() };
   }, id);
 const idOf = (page: Page) => /\/connect\/([0-9A-Z]{26})/.exec(page.url())?.[1] ?? '';
 
@@ -178,13 +187,6 @@ test('a server that dies between two batches, and an answer that is lost: everyt
 });
 
 test('a session of the browser that is ended midway keeps what was typed', async ({ page, browser, baseURL }) => {
-  const signIn = async (where: Page) => {
-    await where.goto('/sign-in');
-    await where.getByLabel('E-mail').fill(demo.email);
-    await where.getByLabel('Password').fill(demo.password);
-    await where.getByRole('button', { name: 'Sign in' }).click();
-    await expect(where.getByRole('grid')).toBeVisible();
-  };
   await signIn(page);
   await choose(page, 'Brindle', 'Ostler, second generation');
   await page.goto('/connect');
@@ -193,14 +195,7 @@ test('a session of the browser that is ended midway keeps what was typed', async
   await expect(page.getByRole('heading', { name: 'Peaks against plates' })).toBeVisible();
   const id = idOf(page);
 
-  const elsewhere = await browser.newContext({ baseURL });
-  const other = await elsewhere.newPage();
-  await signIn(other);
-  await other.goto('/you');
-  const devices = other.getByRole('button', { name: 'Sign out', exact: true });
-  await devices.first().click();
-  await expect(devices).toHaveCount(0);
-  await elsewhere.close();
+  await endElsewhere(browser, baseURL);
 
   await page.getByLabel('Power').fill('88');
   await page.getByRole('button', { name: 'Take the reading' }).click();

@@ -1,5 +1,4 @@
-import type { Page } from '@playwright/test';
-import { cell, choose, demo, expect, openDemo, test } from './support';
+import { cell, choose, demo, endElsewhere, expect, openDemo, signIn, test } from './support';
 
 // What a person typed is theirs.
 
@@ -136,26 +135,11 @@ test('a session that is ended elsewhere while one types: one signs in where one 
   browser,
   baseURL,
 }) => {
-  const signIn = async (where: Page) => {
-    await where.goto('/sign-in');
-    await where.getByLabel('E-mail').fill(demo.email);
-    await where.getByLabel('Password').fill(demo.password);
-    await where.getByRole('button', { name: 'Sign in' }).click();
-    await expect(where.getByRole('grid')).toBeVisible();
-  };
   await signIn(page);
   await page.goto('/kit');
   await page.getByRole('button', { name: 'Edit Gudgeon G-2' }).click();
   const editor = page.getByRole('dialog', { name: 'Edit Gudgeon G-2' });
-  // Ended by the server: a cookie that is only taken away comes back with whatever answer is still under way.
-  const elsewhere = await browser.newContext({ baseURL });
-  const other = await elsewhere.newPage();
-  await signIn(other);
-  await other.goto('/you');
-  const devices = other.getByRole('button', { name: 'Sign out', exact: true });
-  await devices.first().click();
-  await expect(devices).toHaveCount(0);
-  await elsewhere.close();
+  await endElsewhere(browser, baseURL);
   // It is noticed while the plate is checked.
   await editor.getByLabel('In a few words').fill('typed before');
 

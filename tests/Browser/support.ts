@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { test as plain, expect, type Page } from '@playwright/test';
+import { test as plain, expect, type Browser, type Page } from '@playwright/test';
 import { portOf } from './workers';
 
 /* eslint-disable no-empty-pattern -- the runner reads from the pattern what a fixture needs */
@@ -20,6 +20,30 @@ export const test = plain.extend<{ freshGarage: undefined }>({
 export { expect };
 
 export const demo = { email: 'marionette@lanternfish.example', password: 'dovetail-and-shim' };
+
+/** Signs in with a password, to the board. */
+export async function signIn(page: Page): Promise<void> {
+  await page.goto('/sign-in');
+  await page.getByLabel('E-mail').fill(demo.email);
+  await page.getByLabel('Password').fill(demo.password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('grid')).toBeVisible();
+}
+
+/**
+ * Ends every other session of the browser, from another one. A cookie that is only taken away would come back with whatever
+ * answer is still under way.
+ */
+export async function endElsewhere(browser: Browser, baseURL: string | undefined): Promise<void> {
+  const context = await browser.newContext({ baseURL });
+  const page = await context.newPage();
+  await signIn(page);
+  await page.goto('/you');
+  const devices = page.getByRole('button', { name: 'Sign out', exact: true });
+  await devices.first().click();
+  await expect(devices).toHaveCount(0);
+  await context.close();
+}
 
 export async function openDemo(page: Page): Promise<void> {
   await page.goto('/sign-in');

@@ -1,6 +1,4 @@
 import createClient from 'openapi-fetch';
-import { asks, keep, recall } from '@/offline/kept';
-import { reached, showsKept, unreached } from '@/offline/network';
 import { say } from '@/words/say';
 import type { components, paths } from './schema';
 
@@ -85,41 +83,23 @@ export function onSignedOut(listener: () => void): void {
   unauthorised.add(listener);
 }
 
-/** Marks an answer that this device had kept. */
-const FROM_HERE = 'X-Kept';
-
 api.use({
   onRequest({ request }) {
     request.headers.set('X-XSRF-TOKEN', csrfToken());
     if (shown !== null && !request.headers.has('X-Garage')) {
       request.headers.set('X-Garage', shown);
     }
-    asks(request);
     return request;
   },
-  onResponse({ request, response, schemaPath }) {
-    if (!response.headers.has(FROM_HERE)) {
-      reached();
-      void keep(request, response.clone());
-    }
+  onResponse({ response, schemaPath }) {
     // A session that has ended is told by its token before it is told by its absence.
     if ((response.status === 401 || response.status === 419) && schemaPath !== '/me') {
       unauthorised.forEach((tell) => tell());
     }
     return response;
   },
-  // Without a network a question is answered as it was the last time; what would change something is refused.
-  async onError({ request }) {
-    unreached();
-    const kept = await recall(request);
-    if (kept === null) {
-      return new ApiError(0, say('api.unreachable'));
-    }
-    showsKept(kept.at);
-    return new Response(JSON.stringify(kept.body), {
-      status: 200,
-      headers: { 'Content-Type': 'application/json', [FROM_HERE]: 'yes' },
-    });
+  onError() {
+    return new ApiError(0, say('api.unreachable'));
   },
 });
 

@@ -134,7 +134,7 @@ async function finish(): Promise<void> {
       <p v-else-if="session.error.value" class="complaint" role="alert">{{ session.error.value.plain() }}</p>
       <p v-if="isSaved" class="quiet" role="status">{{ say('after.saved') }}</p>
       <div class="ways">
-        <button type="submit" class="finish">{{ say('connect.finish') }}</button>
+        <button type="submit" class="notched finish">{{ say('connect.finish') }}</button>
         <button type="button" class="text-button" @click="save">{{ say('after.save') }}</button>
         <button type="button" class="text-button" @click="emit('back')">{{ say('after.back') }}</button>
       </div>
@@ -192,13 +192,5 @@ input {
 
 .finish {
   flex: 1 0 180px;
-  min-height: 56px;
-  border: 0;
-  background: var(--ink);
-  color: var(--on-ink);
-  cursor: pointer;
-  font-family: var(--face-wide);
-  font-size: 17px;
-  font-weight: 660;
 }
 </style>

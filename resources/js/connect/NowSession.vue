@@ -263,7 +263,7 @@ const count = (kwh: number) => s.correct({ station_kwh: kwh });
         <template v-else>
           <p v-if="!mayRecord" class="quiet">{{ say('connect.readers') }}</p>
           <div v-else class="ways">
-            <button type="button" class="big" @click="flows">{{ say('handshake.flows') }}</button>
+            <button type="button" class="notched big" @click="flows">{{ say('handshake.flows') }}</button>
             <button type="button" class="way" :disabled="!visit" @click="isOnLadder = true">
               {{ say('handshake.nothing') }}
             </button>
@@ -355,7 +355,7 @@ const count = (kwh: number) => s.correct({ station_kwh: kwh });
           <StuckLatch v-if="visit" :steps="visit.stuck_latch" />
           <div v-if="mayRecord" class="end">
             <p class="quiet small">{{ say('connect.stop_first') }}</p>
-            <button type="button" class="big" @click="part">{{ say('connect.part') }}</button>
+            <button type="button" class="notched big" @click="part">{{ say('connect.part') }}</button>
             <button type="button" class="way" @click="finish()">{{ say('connect.finish') }}</button>
             <button type="button" class="text-button" @click="discard">{{ say('connect.put_aside') }}</button>
             <button type="button" class="text-button" :aria-pressed="isLoud" @click="toggle">
@@ -420,27 +420,22 @@ header .quiet span {
   gap: 10px 18px;
 }
 
-.big,
-.way {
-  min-height: 56px;
-  padding: 6px 20px;
-  border: 1.5px solid var(--ink);
-  cursor: pointer;
-  font-family: var(--face-wide);
-  font-size: 17px;
-  font-weight: 660;
-}
-
 .big {
   flex: 2 0 180px;
-  background: var(--ink);
-  color: var(--on-ink);
+  padding: 6px 20px;
 }
 
 .way {
   flex: 1 0 120px;
+  min-height: 56px;
+  padding: 6px 20px;
+  border: 1.5px solid var(--ink);
   background: none;
   color: inherit;
+  cursor: pointer;
+  font-family: var(--face-wide);
+  font-size: 17px;
+  font-weight: 660;
 }
 
 .columns {

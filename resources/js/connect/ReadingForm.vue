@@ -326,7 +326,7 @@ useShortcuts({ ' ': submit });
           @focus="active = 'minute'"
         />
       </label>
-      <button type="submit" class="keep">{{ edits ? say('reading.save') : say('reading.take') }}</button>
+      <button type="submit" class="notched keep">{{ edits ? say('reading.save') : say('reading.take') }}</button>
       <button v-if="hasPad && offer" type="button" class="undo" @click="takeBack">{{ say('pad.undo') }}</button>
     </div>
     <button
@@ -427,20 +427,6 @@ useShortcuts({ ' ': submit });
 
 .keep {
   flex: 1;
-  height: 56px;
-  border: 1.5px solid var(--ink);
-  background: var(--ink);
-  color: var(--on-ink);
-  cursor: pointer;
-  font-family: var(--face-wide);
-  font-size: 17px;
-  font-weight: 660;
-  clip-path: polygon(0 0, calc(100% - 12px) 0, 100% 12px, 100% 100%, 12px 100%, 0 calc(100% - 12px));
-}
-
-.keep:focus-visible {
-  outline-color: var(--on-ink);
-  outline-offset: -6px;
 }
 
 .undo {

@@ -110,7 +110,9 @@ function to(index: number): void {
     <p v-if="step.default" class="quiet">{{ say('step.default') }}</p>
     <p v-if="says && step.if_not" class="complaint" role="alert">{{ step.if_not }}</p>
     <div class="ticks">
-      <button type="button" class="tick" @click="tick">{{ hears ? say('step.clicked') : say('step.done') }}</button>
+      <button type="button" class="notched tick" @click="tick">
+        {{ hears ? say('step.clicked') : say('step.done') }}
+      </button>
       <button v-if="step.if_not" type="button" class="not" @click="notSo">
         {{ hears ? say('step.no_click') : say('step.not_so') }}
       </button>
@@ -155,31 +157,20 @@ h2 {
   gap: 10px;
 }
 
-.tick,
-.not {
-  min-height: 56px;
-  border: 1.5px solid var(--ink);
-  cursor: pointer;
-  font-family: var(--face-wide);
-  font-size: 17px;
-  font-weight: 660;
-}
-
 .tick {
   flex: 3;
-  background: var(--ink);
-  color: var(--on-ink);
-  clip-path: polygon(0 0, calc(100% - 12px) 0, 100% 12px, 100% 100%, 12px 100%, 0 calc(100% - 12px));
-}
-
-.tick:focus-visible {
-  outline-offset: -6px;
-  outline-color: var(--on-ink);
 }
 
 .not {
   flex: 1 0 108px;
+  min-height: 56px;
+  border: 1.5px solid var(--ink);
   background: none;
+  color: inherit;
+  cursor: pointer;
+  font-family: var(--face-wide);
+  font-size: 17px;
+  font-weight: 660;
 }
 
 .after {
