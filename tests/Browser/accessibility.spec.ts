@@ -23,7 +23,7 @@ for (const [name, colorScheme, viewport] of [
 ] as const) {
   test(`no screen has a fault, ${name}`, async ({ browser, baseURL }) => {
     // The whole page is read by the checker a dozen times over.
-    test.setTimeout(300_000);
+    test.setTimeout(600_000);
     const context = await browser.newContext({ colorScheme, viewport, baseURL, reducedMotion: 'reduce' });
     const page = await context.newPage();
     await page.goto('/sign-in');
@@ -92,7 +92,7 @@ for (const [name, colorScheme, viewport] of [
 }
 
 test("no screen has a fault in the system's own colours, and no dialog has one", async ({ browser, baseURL }) => {
-  test.setTimeout(300_000);
+  test.setTimeout(600_000);
   for (const forcedColors of ['active', 'none'] as const) {
     const context = await browser.newContext({ forcedColors, baseURL, reducedMotion: 'reduce' });
     const page = await context.newPage();
