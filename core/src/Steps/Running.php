@@ -78,7 +78,7 @@ final readonly class Running
             StepCode::ComparePower,
             $given === null ? Message::of('step.compare_power_unknown', minutes: $minutes) : Message::of('step.compare_power', minutes: $minutes, given: $given),
             Message::of('step_sign.settles'),
-            [...array_values($cautions), ...($isDc ? [Message::of('step.second_cable')] : [])],
+            [...($this->passed?->isAtOnce === true ? [$this->passed->message()] : []), ...array_values($cautions), ...($isDc ? [Message::of('step.second_cable')] : [])],
             $isDc ? Message::of('step_if_not.derated') : Message::of('step_if_not.settling'),
         );
     }
@@ -86,6 +86,6 @@ final readonly class Running
     /** @return list<Message> */
     private function stop(): array
     {
-        return [...($this->passed === null ? [] : [$this->passed->message()]), ...$this->care->at(CautionPlace::Stop)];
+        return [...($this->passed === null || $this->passed->isAtOnce ? [] : [$this->passed->message()]), ...$this->care->at(CautionPlace::Stop)];
     }
 }

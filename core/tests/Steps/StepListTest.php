@@ -169,6 +169,12 @@ final class StepListTest extends TestCase
         self::assertStringContainsString('nothing says that it holds the current back', Say::all(array_map(static fn ($c) => $c->message, Cautions::placed($list->answer))));
         self::assertStringNotContainsString('holds the current back by itself: the rest', Say::it(self::step($list, StepCode::ComparePower)->caution()));
         self::assertMatchesRegularExpression('/minute \d/', Say::it(self::step($list, StepCode::StopSession)->caution()));
+        self::assertStringNotContainsString('minute', Say::it(self::step($list, StepCode::ComparePower)->caution()));
+
+        // Where the first power is too much, it is told there, not at the end.
+        $atOnce = self::list(Cases::changed($file, ['adapters.0.plate.boost_a' => null, 'adapters.0.plate.boost_minutes' => null]));
+        self::assertStringContainsString('from the first power', Say::it(self::step($atOnce, StepCode::ComparePower)->caution()));
+        self::assertStringNotContainsString('first power', Say::it(self::step($atOnce, StepCode::StopSession)->caution()));
     }
 
     public function test_the_idle_fee_is_told_with_its_minutes_or_said_to_be_unread(): void
