@@ -1,5 +1,7 @@
 import type { BrowserContext, Page } from '@playwright/test';
+import { MortalServer } from './mortal';
 import { choose, demo, endElsewhere, expect, openDemo, signIn, test } from './support';
+import { mortalPortOf } from './workers';
 
 // Beside the car, on a phone, with one thumb; with a network and without.
 
@@ -184,6 +186,60 @@ test('a server that dies between two batches, and an answer that is lost: everyt
   }
   await expect(page.getByText(/No network since/)).toHaveCount(0, { timeout: 30_000 });
   await expect.poll(async () => (await readings(page, id)).values.map((r) => r.kw)).toEqual([50, 60, 70]);
+});
+
+test('a server that is killed between two readings, and comes back', async ({ browser }, { parallelIndex }) => {
+  const server = new MortalServer(mortalPortOf(parallelIndex));
+  await server.start();
+  try {
+    const context = await browser.newContext({ baseURL: server.url });
+    const page = await context.newPage();
+    const id = await begin(page);
+    await page.getByRole('button', { name: 'To the readings' }).click();
+    const take = async (kw: string) => {
+      await page.getByRole('textbox', { name: 'Power' }).fill(kw);
+      await page.getByRole('button', { name: 'Take the reading' }).click();
+      await expect(page.getByRole('textbox', { name: 'Power' })).toHaveValue('');
+    };
+    await take('50');
+    await expect.poll(async () => (await readings(page, id)).count).toBe(1);
+    server.kill();
+    await take('60');
+    await take('70');
+    await expect(page.getByText(/No network since/)).toContainText('kept on this device');
+    await expect(page.getByRole('heading', { name: 'Readings, 3' })).toBeVisible();
+    await server.start(true);
+    await expect
+      .poll(async () => (await readings(page, id)).values.map((r) => r.kw), { timeout: 40_000 })
+      .toEqual([50, 60, 70]);
+    await expect(page.getByText(/No network since/)).toHaveCount(0, { timeout: 30_000 });
+    await context.close();
+  } finally {
+    server.kill();
+  }
+});
+
+test('two devices on one session, one with a wrong clock: both are kept, at their moments', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
+  const id = await begin(page);
+  await page.getByRole('button', { name: 'To the readings' }).click();
+  const context = await browser.newContext({ ...PHONE, baseURL });
+  const phone = await context.newPage();
+  await phone.clock.install({ time: new Date(Date.now() + 3_600_000) });
+  await openDemo(phone);
+  await phone.goto(`/connect/${id}`);
+  await phone.getByRole('button', { name: 'To the readings' }).tap();
+  await thumb(phone, [['kW: Power', '61']]);
+  await page.getByRole('textbox', { name: 'Power' }).fill('62');
+  await page.getByRole('button', { name: 'Take the reading' }).click();
+  await expect.poll(async () => (await readings(page, id)).values.map((r) => r.kw).toSorted()).toEqual([61, 62]);
+  for (const reading of (await readings(page, id)).values) {
+    expect(reading.t_s).toBeLessThan(120);
+  }
+  await context.close();
 });
 
 test('a session of the browser that is ended midway keeps what was typed', async ({ page, browser, baseURL }) => {

@@ -2,9 +2,12 @@
 # A server for one worker of the browser tests.
 set -euo pipefail
 source "$(dirname "${BASH_SOURCE[0]}")/env.sh"
-rm -f "$DB_DATABASE" "$DB_DATABASE"-*
-: >"$DB_DATABASE"
-php artisan migrate --force --quiet
-php artisan harmozon:demo
-php artisan cache:clear --quiet
+# One that was killed comes back to what it had.
+if [ -z "${HARMOZON_TEST_AGAIN:-}" ]; then
+  rm -f "$DB_DATABASE" "$DB_DATABASE"-*
+  : >"$DB_DATABASE"
+  php artisan migrate --force --quiet
+  php artisan harmozon:demo
+  php artisan cache:clear --quiet
+fi
 exec php artisan serve --host=127.0.0.1 --port="$HARMOZON_TEST_PORT" --no-reload --quiet

@@ -4,3 +4,6 @@ export const WORKERS = 2;
 const firstPort = Number(process.env.HARMOZON_TEST_PORT ?? 8179);
 
 export const portOf = (worker: number): number => firstPort + worker;
+
+/** Of a server of a worker's own that a journey may kill. */
+export const mortalPortOf = (worker: number): number => firstPort + WORKERS + worker;
