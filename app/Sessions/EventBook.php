@@ -58,10 +58,30 @@ final class EventBook
             if (! $event instanceof SessionEvent) {
                 return 0;
             }
-            $this->outOfUse->giveBack($event->took_out ?? [], $session->outlet_id);
             $event->delete();
+            $this->outOfUse->giveBack(self::unlessTakenTwice($event->took_out ?? []), $session->outlet_id);
 
             return 1;
         });
+    }
+
+    /**
+     * What another note has taken out of use as well stays so; that note gives it back as it was before both.
+     *
+     * @param  array<string, bool|null>  $before
+     * @return array<string, bool|null> what no other note speaks of
+     */
+    private static function unlessTakenTwice(array $before): array
+    {
+        foreach ($before as $id => $known) {
+            foreach (SessionEvent::query()->whereNotNull('took_out')->get() as $other) {
+                if ($other instanceof SessionEvent && array_key_exists($id, $other->took_out ?? [])) {
+                    $other->update(['took_out' => [...$other->took_out ?? [], $id => $other->took_out[$id] === true ? $known : $other->took_out[$id]]]);
+                    unset($before[$id]);
+                }
+            }
+        }
+
+        return $before;
     }
 }

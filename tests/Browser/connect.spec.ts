@@ -402,6 +402,13 @@ test('after the session: what was paid and counted, beside the tariff; a reading
   await page.getByLabel('Power').fill('99');
   await page.getByRole('button', { name: 'Save the reading' }).click();
   await expect.poll(async () => (await readings(page, id)).values.map((r) => r.kw)).toEqual([100, 100, 99]);
+  // A correction is taken back as one.
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect.poll(async () => (await readings(page, id)).values.map((r) => r.kw)).toEqual([100, 100, 999]);
+  await page.getByRole('button', { name: 'Edit the reading at 20:00' }).click();
+  await page.getByLabel('Power').fill('99');
+  await page.getByRole('button', { name: 'Save the reading' }).click();
+  await expect.poll(async () => (await readings(page, id)).values.map((r) => r.kw)).toEqual([100, 100, 99]);
   await page.getByRole('button', { name: 'Delete the reading at 0:00' }).click();
   await expect.poll(async () => (await readings(page, id)).values.map((r) => r.kw)).toEqual([100, 99]);
 

@@ -78,6 +78,20 @@ final class EventApiTest extends TestCase
         self::assertNull($this->adapter()->spec['damaged'] ?? null);
     }
 
+    public function test_smell_noted_twice_is_over_when_both_notes_are_taken_back(): void
+    {
+        $id = $this->begin()->json('session.id');
+        [$first, $second] = [(string) Str::ulid(), (string) Str::ulid()];
+        foreach ([$first, $second] as $note) {
+            $this->note($id, [['client_id' => $note, 't_s' => 300, 'code' => 'smell_or_heat']])->assertOk();
+        }
+
+        $this->deleteJson("/api/sessions/{$id}/events/{$first}")->assertOk();
+        self::assertTrue($this->adapter()->spec['damaged']);
+        $this->deleteJson("/api/sessions/{$id}/events/{$second}")->assertOk();
+        self::assertFalse($this->adapter()->spec['damaged']);
+    }
+
     public function test_a_session_begun_without_a_network_is_begun_once_and_as_long_ago_as_it_was(): void
     {
         $this->freezeSecond();

@@ -275,6 +275,27 @@ describe('what is done without a network', () => {
     expect(outbox.isFull).toBe(false);
     expect(outbox.waiting).toHaveLength(2);
   });
+
+  it('begins with all of it, or not at all', async () => {
+    const outbox = await start();
+    server.isReachable = false;
+    const real = IDBObjectStore.prototype.add;
+    let room = 1;
+    const add = vi.spyOn(IDBObjectStore.prototype, 'add').mockImplementation(function (this: IDBObjectStore, value) {
+      if (room-- <= 0) {
+        throw new DOMException('full', 'QuotaExceededError');
+      }
+      return real.call(this, value);
+    });
+    const plugged: Doing = { kind: 'event', event: { client_id: ulid(), t_s: 0, code: 'plugged', detail: null } };
+    await expect(outbox.begin(...begun(ulid()), plugged)).rejects.toThrow();
+    add.mockRestore();
+    await outbox.look();
+    expect(outbox.acts).toEqual([]);
+    expect(await outbox.begunHere()).toEqual([]);
+    await outbox.begin(...begun(ulid()), plugged);
+    expect(outbox.acts.map((a) => a.kind)).toEqual(['begin', 'event']);
+  });
 });
 
 describe('200 histories of chance', () => {

@@ -99,6 +99,7 @@ final readonly class CheckWriter
             'minutes_over_continuous' => FitWriter::rounded($row->minutesOverContinuous, 3),
             'minutes_over_unread' => FitWriter::rounded($row->minutesOverUnread, 3),
             'allowed_minutes' => $row->allowedMinutes(),
+            'left_minutes' => FitWriter::rounded($row->leftMinutes(), 3),
             'theta_max' => FitWriter::rounded($row->thetaMax, 4),
             'provenance' => $row->peak?->provenance->value,
             'missing' => $row->missing === null ? null : $this->voice->say($row->missing),

@@ -52,6 +52,14 @@ final readonly class PlateRow
         return $this->quantity === Quantity::Amps && $this->link->plate->hasBoost() ? $this->link->plate->boostMinutes : null;
     }
 
+    /** Boost minutes that are left; those above the continuous amps that nobody read count as spent. Null where there is no boost. */
+    public function leftMinutes(): ?float
+    {
+        $allowed = $this->allowedMinutes();
+
+        return $allowed === null ? null : max(0.0, $allowed - ($this->minutesOverContinuous ?? 0.0) - ($this->minutesOverUnread ?? 0.0));
+    }
+
     /** What is left below the limit, in the quantity's unit; negative above it. */
     public function margin(): ?float
     {

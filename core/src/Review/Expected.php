@@ -34,9 +34,9 @@ final readonly class Expected
     public function marks(Step $point): array
     {
         return [
-            'leaveBelowKw' => $this->mayLeave ? Nearness::LEAVE_BELOW * $point->kw : null,
-            'nearFromKw' => Nearness::NEAR_FROM * $point->kw,
-            'nearToKw' => (2 - Nearness::NEAR_FROM) * $point->kw,
+            'leaveBelowKw' => $this->mayLeave ? Nearness::LEAVE_BELOW_SHARE * $point->kw : null,
+            'nearFromKw' => Nearness::NEAR_FROM_SHARE * $point->kw,
+            'nearToKw' => (2 - Nearness::NEAR_FROM_SHARE) * $point->kw,
         ];
     }
 }

@@ -10,10 +10,10 @@ use Harmozon\Core\Words\Message;
 enum Nearness: string
 {
     /** Below this share of the forecast a stall is worth leaving. */
-    public const LEAVE_BELOW = 0.7;
+    public const LEAVE_BELOW_SHARE = 0.7;
 
     /** From this share on, and up to as much above, it is as it should be. */
-    public const NEAR_FROM = 0.92;
+    public const NEAR_FROM_SHARE = 0.92;
 
     case Leave = 'leave';
     case Less = 'less';

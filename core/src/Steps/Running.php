@@ -30,7 +30,6 @@ final readonly class Running
     public function steps(): array
     {
         $isSocket = $this->answer->chain->outlet->coupler->isSocket();
-
         $minutes = Amount::minutes(self::FIRST_POWER_MINUTES);
 
         return [

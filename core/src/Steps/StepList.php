@@ -33,12 +33,13 @@ final readonly class StepList
         }
         $care = Care::of($answer);
         $way = Way::of($answer->chain);
+        $joining = new Joining($answer->chain, $way, $care);
 
         return new self($answer, [
             ...(new Arriving($answer, $care))->steps(),
-            ...(new Joining($answer->chain, $way, $care))->join(),
+            ...$joining->join(),
             ...(new Running($answer, $care, $passed))->steps(),
-            ...(new Joining($answer->chain, $way, $care))->part(),
+            ...$joining->part(),
             ...(new Leaving($answer->chain))->steps(),
         ], Ladder::of($answer, $stall), $latch, $way->pieces($answer->chain));
     }

@@ -109,8 +109,8 @@ final class WritersTest extends TestCase
         // Half of the steady load (250 / 300)² is reached after 33.6 min × ln 2; after ten minutes 0.6944 × (1 − e^(−10/33.6)).
         self::assertEqualsWithDelta(0.6944 * (1 - exp(-10 / (-15 / log(1 - 0.36)))), $amps['theta_max'], 0.0005);
         self::assertSame(
-            [500.0, 300.0, 250.0, 250.0, 0.5, 'within', 0.0, 0.0, 15.0, 'measured', null],
-            [$amps['limit'], $amps['continuous_limit'], $amps['peak'], $amps['margin'], $amps['utilisation'], $amps['state'], $amps['minutes_over_continuous'], $amps['minutes_over_unread'], $amps['allowed_minutes'], $amps['provenance'], $amps['missing']],
+            [500.0, 300.0, 250.0, 250.0, 0.5, 'within', 0.0, 0.0, 15.0, 15.0, 'measured', null],
+            [$amps['limit'], $amps['continuous_limit'], $amps['peak'], $amps['margin'], $amps['utilisation'], $amps['state'], $amps['minutes_over_continuous'], $amps['minutes_over_unread'], $amps['allowed_minutes'], $amps['left_minutes'], $amps['provenance'], $amps['missing']],
         );
         self::assertSame([], $answer['flags']);
     }

@@ -33,7 +33,9 @@ final class CountedTest extends TestCase
     {
         self::assertStringContainsString('5 % apart, as it should be', self::told(31.5, 30.0));
         self::assertStringContainsString('10 % more', self::told(33.0, 30.0));
-        self::assertStringContainsString('10 % less', self::told(27.0, 30.0));
+        self::assertStringContainsString(', 10 % less', self::told(27.0, 30.0));
+        // 5.3 % are more than rounding.
+        self::assertStringContainsString(', 5 % more', self::told(31.6, 30.0));
     }
 
     /** 30 kWh × 0.45 + 20 min × 0.10 + 1.00 = 16.50; 3 % of it are 0.495. */
@@ -41,6 +43,7 @@ final class CountedTest extends TestCase
     {
         self::assertSame('16.50', (new Counted(self::tariff(), false, 30.0, 12.0, 20.0, null))->tariffAmount());
         self::assertSame('16.50', (new Counted(self::tariff(), false, null, 30.0, 20.0, null))->tariffAmount());
+        self::assertNull((new Counted(null, false, null, 30.0, 20.0, null))->tariffAmount());
         self::assertStringContainsString('16.50 USD: as it should be', self::told(30.0, null, '16.99'));
         self::assertStringContainsString('more than the 16.50 USD', self::told(30.0, null, '17.00'));
         self::assertStringContainsString('as it should be', self::told(30.0, null, '16.01'));

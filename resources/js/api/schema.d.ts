@@ -2168,6 +2168,7 @@ export interface components {
             minutes_over_continuous: components["schemas"]["NumberOrNull"];
             minutes_over_unread: components["schemas"]["NumberOrNull"];
             allowed_minutes: components["schemas"]["NumberOrNull"];
+            left_minutes: components["schemas"]["NumberOrNull"];
             theta_max: components["schemas"]["NumberOrNull"];
             provenance: components["schemas"]["Provenance"] | null;
             missing: components["schemas"]["TextOrNull"];

@@ -76,13 +76,18 @@ async function save(): Promise<boolean> {
   if (wrong.value || typeof money === 'string' || typeof kwh === 'string') {
     return false;
   }
-  isSaved.value = await props.session.correct({
-    note: note.value,
-    stall: stall.value.trim() === '' ? null : stall.value.trim(),
-    station_kwh: kwh,
+  // What nobody typed here stays as somebody else may have written it.
+  const typed = (name: 'paid' | 'kwh' | 'note' | 'stall') => draft.value?.[name] !== undefined;
+  const fields = {
+    ...(typed('note') ? { note: note.value } : {}),
+    ...(typed('stall') ? { stall: stall.value.trim() === '' ? null : stall.value.trim() } : {}),
+    ...(typed('kwh') ? { station_kwh: kwh } : {}),
     // An amount of money is text, whose every digit counts.
-    paid: money === null ? null : { amount: paid.value.trim().replace(',', '.'), currency: currency.value },
-  });
+    ...(typed('paid')
+      ? { paid: money === null ? null : { amount: paid.value.trim().replace(',', '.'), currency: currency.value } }
+      : {}),
+  };
+  isSaved.value = Object.keys(fields).length === 0 || (await props.session.correct(fields));
   if (isSaved.value) {
     draft.value = null;
   }

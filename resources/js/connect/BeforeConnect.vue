@@ -2,6 +2,7 @@
 import { useSessionStorage } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import { ulid } from '@/api/ulid';
+import type { Doing } from '@/offline/acts';
 import { useAttempt } from '@/ui/useAttempt';
 import { useBoard } from '@/stores/board';
 import { useAccount } from '@/stores/account';
@@ -84,6 +85,7 @@ async function begin(): Promise<void> {
   await attempt(async () => {
     const id = ulid();
     const startedMs = Date.now();
+    const plugged: Doing = { kind: 'event', event: { client_id: ulid(), t_s: 0, code: 'plugged', detail: null } };
     const label = stall.value.trim() === '' ? null : stall.value.trim();
     await outbox.begin(
       {
@@ -111,10 +113,9 @@ async function begin(): Promise<void> {
           conditions: conditions.value,
         },
       },
+      // Where nothing must be joined, nothing was plugged in.
+      ...(isBarred.value ? [] : [plugged]),
     );
-    if (!isBarred.value) {
-      await outbox.add(id, { kind: 'event', event: { client_id: ulid(), t_s: 0, code: 'plugged', detail: null } });
-    }
     done.value = [];
     emit('begun', id);
   });

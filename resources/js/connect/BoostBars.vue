@@ -10,16 +10,15 @@ const props = defineProps<{ judgement: Judgement; newest: Reading | null; elapse
 
 const bars = computed(() =>
   props.judgement.plate_check.flatMap((row) => {
-    const allowed = row.allowed_minutes;
-    if (allowed === null || allowed <= 0 || row.continuous_limit === null) {
+    const { allowed_minutes: allowed, left_minutes: leftAtLast, continuous_limit: limit } = row;
+    if (allowed === null || allowed <= 0 || leftAtLast === null || limit === null) {
       return [];
     }
-    const isAbove = (props.newest?.amps ?? 0) > row.continuous_limit;
+    // Between two readings it falls by the clock.
+    const isAbove = (props.newest?.amps ?? 0) > limit;
     const since = isAbove && props.newest ? Math.max(0, props.elapsedS - props.newest.t_s) / 60 : 0;
-    // Minutes that nobody read may have been above it as well.
-    const spent = (row.minutes_over_continuous ?? 0) + (row.minutes_over_unread ?? 0);
-    const left = Math.max(0, allowed - spent - since);
-    return [{ ...row, allowed, left, isAbove, limit: row.continuous_limit }];
+    const left = Math.max(0, leftAtLast - since);
+    return [{ ...row, allowed, left, isAbove, limit }];
   }),
 );
 </script>

@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import type { Reading } from '@/api/client';
 import { kw } from '@/ui/figures';
 import { say } from '@/words/say';
+import { kwOf } from './power';
 import type { Visit } from './useVisit';
 
 /** The newest power, large, and what the forecast expected at that charge. */
@@ -13,7 +14,7 @@ const read = computed(() => props.newest?.kw ?? product.value);
 const product = computed(() => {
   const { volts, amps } = props.newest ?? {};
   return typeof volts === 'number' && typeof amps === 'number'
-    ? (volts * amps * (props.visit?.entries.phases ?? 1)) / 1000
+    ? kwOf(volts, amps, props.visit?.entries.phases ?? 1)
     : null;
 });
 /** The point of the forecast at this charge; by the clock where the charge was not read. */

@@ -98,8 +98,9 @@ const view = computed(() =>
         ? 'ladder'
         : 'handshake',
 );
-/** Longer without a reading than anybody stands beside a car. */
-const isForgotten = computed(() => s.elapsedS.value - (s.readings.value[0]?.t_s ?? 0) > 3 * 3600);
+/** Longer without a reading than anybody stands beside a car (s). */
+const FORGOTTEN_S = 3 * 3600;
+const isForgotten = computed(() => s.elapsedS.value - (s.readings.value[0]?.t_s ?? 0) > FORGOTTEN_S);
 watch(view, () => document.getElementById('stage')?.scrollTo({ top: 0 }), { flush: 'post' });
 
 /** Seconds since the last plugging in. */

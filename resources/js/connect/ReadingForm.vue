@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { useLocalStorage, useMediaQuery } from '@vueuse/core';
-import { computed, reactive, ref, watch } from 'vue';
+import { computed, nextTick, reactive, ref, useTemplateRef, watch } from 'vue';
 import type { ApiError, Reading } from '@/api/client';
 import { number } from '@/plates/entries';
 import { clock, kw as kwAtAGlance } from '@/ui/figures';
 import { useTerms } from '@/stores/terms';
+import { celsiusOfFahrenheit, useUnits } from '@/stores/units';
 import { useUndo } from '@/stores/undo';
 import { useShortcuts } from '@/ui/useShortcuts';
 import { decimalSign, plain } from '@/words/habits';
 import { say } from '@/words/say';
+import { ampsOf, kwOf, voltsOf } from './power';
 import ReadingPad from './ReadingPad.vue';
 import { useReadingFields, type FieldName, type ReadingField } from './readingFields';
 import type { Visit } from './useVisit';
@@ -24,12 +26,13 @@ const props = defineProps<{
   entries: Visit['entries'] | null;
   /** A reading that is being corrected. */
   edits: Reading | null;
-  take: (reading: Omit<Reading, 'client_id'>, replaces?: string) => Promise<boolean>;
+  take: (reading: Omit<Reading, 'client_id'>, replaces?: Reading) => Promise<boolean>;
   count: (kwh: number) => Promise<boolean>;
 }>();
 const emit = defineEmits<{ edited: [] }>();
 
 const terms = useTerms();
+const { isUs } = useUnits();
 const { offer, takeBack } = useUndo();
 const { screen, heat, habit, readsHeat, first, after, celsius } = useReadingFields();
 const draft = useLocalStorage<Record<string, string>>(`harmozon-draft-${props.session}`, {});
@@ -70,13 +73,17 @@ const follows = computed<Partial<Record<FieldName, string>>>(() => {
   const [v, a, k] = [parsed(values.volts), parsed(values.amps), parsed(values.kw)];
   const isNumber = (n: unknown): n is number => typeof n === 'number' && n > 0;
   if (k === null && isNumber(v) && isNumber(a)) {
-    return { kw: kwAtAGlance((v * a * phases) / 1000) };
+    return { kw: kwAtAGlance(kwOf(v, a, phases)) };
   }
   if (a === null && isNumber(v) && isNumber(k)) {
-    return { amps: plain(Math.round((k * 1000) / (v * phases))) };
+    return { amps: plain(Math.round(ampsOf(k, v, phases))) };
   }
-  return v === null && isNumber(a) && isNumber(k) ? { volts: plain(Math.round((k * 1000) / (a * phases))) } : {};
+  return v === null && isNumber(a) && isNumber(k) ? { volts: plain(Math.round(voltsOf(k, a, phases))) } : {};
 });
+
+const form = useTemplateRef<HTMLFormElement>('form');
+const twoPlaces = (n: number): number => Math.round(n * 100) / 100;
+const minuteOf = (reading: Reading): string => plain(twoPlaces(reading.t_s / 60));
 
 watch(
   () => props.edits,
@@ -85,10 +92,12 @@ watch(
       clear();
       for (const f of [...screen, ...heat.value]) {
         const value = reading[f.name];
-        values[f.name] = typeof value === 'number' ? plain(f.isHeat ? celsius.value.show(value) : value) : '';
+        values[f.name] =
+          typeof value === 'number' ? plain(f.isHeat ? twoPlaces(celsius.value.show(value)) : value) : '';
         showsHeat.value ||= f.isHeat && typeof value === 'number';
       }
-      values.minute = plain(Math.round((reading.t_s / 60) * 100) / 100);
+      values.minute = minuteOf(reading);
+      void nextTick(() => form.value?.scrollIntoView({ block: 'nearest' }));
     }
   },
 );
@@ -155,7 +164,7 @@ function doubted(field: ReadingField, value: number): boolean {
   }
   const isKwh = field.name === 'kw' && bounds.most_kw !== null && value > bounds.most_kw;
   const stored = field.isHeat ? celsius.value.store(value) : value;
-  const isFahrenheit = field.isHeat && celsius.value.unit === say('unit.celsius') && stored >= bounds.ask_from_c;
+  const isFahrenheit = field.isHeat && !isUs.value && stored >= bounds.ask_from_c;
   if (isKwh || isFahrenheit) {
     doubt.value = { field: field.name, kind: isKwh ? 'kwh' : 'fahrenheit' };
   }
@@ -183,9 +192,9 @@ async function keepOther(): Promise<void> {
       return;
     }
     values[asks.field] = '';
-    order.splice(order.indexOf(asks.field), 1);
+    order.splice(0, order.length, ...order.filter((name) => name !== asks.field));
   } else {
-    values[asks.field] = plain(Math.round(((value - 32) * 5 * 10) / 9) / 10);
+    values[asks.field] = plain(twoPlaces(celsiusOfFahrenheit(value)));
     sure.add(asks.field);
   }
   doubt.value = null;
@@ -232,9 +241,15 @@ async function submit(): Promise<void> {
     const value = numbers[f.name];
     numbers[f.name] = typeof value === 'number' ? celsius.value.store(value) : null;
   }
-  const t_s = typeof minute === 'number' ? minute * 60 : Math.round(props.elapsedS * 10) / 10;
+  const now = typeof minute === 'number' ? minute * 60 : Math.round(props.elapsedS * 10) / 10;
+  // What no field shows of a reading that is corrected stays: its note, and its moment to the second.
+  const old = props.edits;
+  const t_s = old && values.minute === minuteOf(old) ? old.t_s : now;
   isSaving.value = true;
-  const isKept = await props.take({ t_s, ...(numbers as Partial<Reading>), source: 'typed' }, props.edits?.client_id);
+  const isKept = await props.take(
+    { ...(old?.note ? { note: old.note } : {}), t_s, ...(numbers as Partial<Reading>), source: 'typed' },
+    old ?? undefined,
+  );
   isSaving.value = false;
   if (isKept) {
     habit.value = order.length > 0 ? [...order] : habit.value;
@@ -253,7 +268,7 @@ useShortcuts({ ' ': submit });
 </script>
 
 <template>
-  <form class="reading" :aria-label="say('reading.form')" @submit.prevent="submit">
+  <form ref="form" class="reading" :aria-label="say('reading.form')" @submit.prevent="submit">
     <p v-if="edits" class="editing">
       {{ say('reading.editing', { time: clock(edits.t_s) }) }}
       <button type="button" class="text-button" @click="leave">{{ say('reading.leave_edit') }}</button>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useTemplateRef, watch } from 'vue';
-import { say } from '@/words/say';
+import { listed, say } from '@/words/say';
 
 /** Smell or heat: from any screen of a session, what to do in large words, and the piece is out of use. */
 const props = defineProps<{ pieces: string[]; isNoted: boolean }>();
@@ -19,7 +19,7 @@ watch(isOpen, (open) => (open ? dialog.value?.showModal() : dialog.value?.close(
       <li>{{ say('smell.second') }}</li>
       <li>{{ say('smell.third') }}</li>
     </ol>
-    <p v-if="props.pieces.length > 0" class="out">{{ say('smell.out', { pieces: props.pieces.join(', ') }) }}</p>
+    <p v-if="props.pieces.length > 0" class="out">{{ say('smell.out', { pieces: listed('and', props.pieces) }) }}</p>
     <p v-if="!isNoted" class="out" role="alert">{{ say('smell.unsaved') }}</p>
     <div class="ways">
       <button type="button" class="big" @click="emit('stop')">{{ say('smell.stopped') }}</button>

@@ -23,7 +23,7 @@ function beep(): void {
 export function useReminders(visit: Ref<Visit | null>, elapsedS: Ref<number>) {
   const isLoud = useLocalStorage('harmozon-reminders', false);
   const current = ref<string | null>(null);
-  let told = new Set<number>();
+  const told = new Set<number>();
 
   watch([visit, elapsedS], ([v, now]) => {
     const due = v?.reminders.find((r) => r.at_s <= now && now < r.at_s + LATE_S && !told.has(r.at_s));
@@ -43,7 +43,6 @@ export function useReminders(visit: Ref<Visit | null>, elapsedS: Ref<number>) {
       }
     }
   });
-  watch(visit, () => (told = new Set()));
 
   async function toggle(): Promise<void> {
     isLoud.value = !isLoud.value;

@@ -11,8 +11,6 @@ import { say } from '@/words/say';
 /** How often a session that is open is looked at anew (ms). */
 const AGAIN_MS = 10_000;
 
-export type SessionEvent = Report['events'][number];
-
 /** A session as it is now: what the server has, and what this device has done since. */
 export function useSession(id: string) {
   const outbox = useOutbox();
@@ -51,7 +49,10 @@ export function useSession(id: string) {
       .filter((r) => !gone.has(r.client_id))
       .toSorted((a, b) => b.t_s - a.t_s || (a.client_id < b.client_id ? 1 : -1));
   });
-  const count = computed(() => heldCount.value + readings.value.filter((r) => r.isWaiting).length);
+  const count = computed(() => {
+    const there = new Set(held.value.map((r) => r.client_id));
+    return heldCount.value + readings.value.filter((r) => r.isWaiting && !there.has(r.client_id)).length;
+  });
   const events = computed<{ client_id: string; t_s: number; code: EventCode; detail: string | null }[]>(() => {
     const noted = of('event').map((a) => a.event);
     const gone = new Set(of('forgetEvent').map((a) => a.clientId));
@@ -93,6 +94,10 @@ export function useSession(id: string) {
     if (report.value && (news.judged ?? news.events)) {
       report.value = { ...report.value, ...news.judged, ...news.events };
     }
+    const before = held.value.length;
+    const taken = news.taken?.filter((r) => !held.value.some((h) => h.client_id === r.client_id)) ?? [];
+    held.value = [...taken, ...held.value].filter((r) => r.client_id !== news.forgotten);
+    heldCount.value += held.value.length - before;
     if (news.judged) {
       void refresh().catch(() => undefined);
     }
@@ -150,16 +155,28 @@ export function useSession(id: string) {
   }
   useIntervalFn(() => void lookAgain(), AGAIN_MS);
 
-  /** What was read, at a moment since plugging in. */
-  async function take(reading: Omit<Reading, 'client_id'>, replaces?: string): Promise<boolean> {
+  /** What was read, at a moment since plugging in. One that is corrected goes when the other is written down. */
+  async function take(reading: Omit<Reading, 'client_id'>, replaces?: Reading): Promise<boolean> {
     const client_id = ulid();
     return told(async () => {
-      if (replaces !== undefined) {
-        await withdraw(replaces);
-      }
       await outbox.add(id, { kind: 'reading', reading: { client_id, ...reading } });
-      undo.done(say('reading.taken'), () => forget(client_id));
+      if (replaces) {
+        await withdraw(replaces.client_id);
+      }
+      undo.done(say('reading.taken'), async () => {
+        if (replaces) {
+          await take(valuesOf(replaces));
+        }
+        await forget(client_id);
+      });
     });
+  }
+
+  function valuesOf(reading: Reading & { isWaiting?: boolean }): Omit<Reading, 'client_id'> {
+    const values: Partial<typeof reading> & { t_s: number } = { ...toRaw(reading) };
+    delete values.client_id;
+    delete values.isWaiting;
+    return values;
   }
 
   /** Takes a reading back: out of the queue where it still waits, else from the server. */
@@ -171,14 +188,11 @@ export function useSession(id: string) {
   }
 
   async function forget(clientId: string): Promise<void> {
-    const old = toRaw(readings.value.find((r) => r.client_id === clientId));
+    const old = readings.value.find((r) => r.client_id === clientId);
     await told(async () => {
       await withdraw(clientId);
       if (old) {
-        const values: Partial<typeof old> & { t_s: number } = { ...old };
-        delete values.client_id;
-        delete values.isWaiting;
-        undo.done(say('reading.gone'), async () => void (await take(values)));
+        undo.done(say('reading.gone'), async () => void (await take(valuesOf(old))));
       }
     });
   }

@@ -1,5 +1,6 @@
 import { computed, ref, watch, type Ref } from 'vue';
 import { api, ask, wordsOf } from '@/api/client';
+import { offlineSince } from '@/offline/network';
 import type { components } from '@/api/schema';
 
 export type Visit = components['schemas']['Steps'];
@@ -34,10 +35,12 @@ export function useVisit(question: Ref<Question | null>, taken: Ref<Visit | null
     } catch (e) {
       if (mine === asked) {
         error.value = wordsOf(e);
+        asked = '';
       }
     }
   }
 
   watch(question, look, { immediate: true, deep: true });
+  watch(offlineSince, (since) => since === null && look());
   return { visit, error };
 }

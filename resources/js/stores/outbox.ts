@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import { api, ApiError, ask, wordsOf, type Report } from '@/api/client';
+import { api, ApiError, ask, wordsOf, type Reading, type Report } from '@/api/client';
 import type { Act, Doing } from '@/offline/acts';
 import { db, type Begun } from '@/offline/db';
 import { offlineSince, unreached } from '@/offline/network';
@@ -8,6 +8,10 @@ import { useAccount } from './account';
 
 /** How long until the network is tried again without anybody asking (ms). */
 const AGAIN_MS = 10_000;
+
+/** A call that hangs is given up after so long, and made anew: what is taken back waits for it (ms). */
+const GIVEN_UP_MS = 30_000;
+const PHOTO_GIVEN_UP_MS = 180_000;
 
 /** Readings one call may bring. */
 const BATCH = 200;
@@ -33,6 +37,10 @@ export interface News {
   report?: Report;
   judged?: Judged;
   events?: Events;
+  /** Readings that the server has now. */
+  taken?: Reading[];
+  /** The reading that it has no longer. */
+  forgotten?: string;
   /** There is a photograph more. */
   isPhoto?: boolean;
 }
@@ -46,7 +54,7 @@ export const useOutbox = defineStore('outbox', () => {
   // As they were written down: a photograph cannot be looked into.
   const acts = shallowRef<Act[]>([]);
   const isSending = ref(false);
-  /** Why this device could not write something down; what was typed is still on the screen. */
+  /** Whether this device could not write something down; what was typed is still on the screen. */
   const isFull = ref(false);
   const listeners = new Set<(news: News) => void>();
   let again: ReturnType<typeof setTimeout> | undefined;
@@ -84,14 +92,27 @@ export const useOutbox = defineStore('outbox', () => {
     void send();
   }
 
-  async function begin(begun: Begun, doing: Doing): Promise<void> {
+  /** Begins a session: all of it is written down, or nothing. */
+  async function begin(begun: Begun, ...doings: Doing[]): Promise<void> {
     await written(async () => {
       const tx = (await db()).transaction(['acts', 'begun'], 'readwrite');
-      await Promise.all([
-        tx.objectStore('begun').put(bare(begun)),
-        tx.objectStore('acts').add(bare({ ...doing, session: begun.id, garage: begun.garage })),
-        tx.done,
-      ]);
+      const writes: Promise<unknown>[] = [tx.done];
+      try {
+        writes.push(tx.objectStore('begun').put(bare(begun)));
+        for (const doing of doings) {
+          writes.push(tx.objectStore('acts').add(bare({ ...doing, session: begun.id, garage: begun.garage })));
+        }
+        await Promise.all(writes);
+      } catch (e) {
+        // What fails before it is asked for does not end the whole by itself; what has ended cannot be ended again.
+        writes.forEach((write) => write.catch(() => undefined));
+        try {
+          tx.abort();
+        } catch {
+          // It had ended.
+        }
+        throw e;
+      }
     });
     void send();
   }
@@ -201,8 +222,9 @@ export const useOutbox = defineStore('outbox', () => {
     try {
       await tries(batch);
       const news = await call(batch);
-      await gone(batch);
+      // Told before it leaves the queue: nothing vanishes from a screen for a moment.
       listeners.forEach((tell) => tell(news));
+      await gone(batch);
       return true;
     } catch (e) {
       const status = e instanceof ApiError ? e.status : 0;
@@ -252,22 +274,24 @@ export const useOutbox = defineStore('outbox', () => {
     const [act] = batch;
     const { session } = act;
     const headers = { 'X-Garage': act.garage };
-    const at = { params: { path: { session } }, headers };
+    const signal = AbortSignal.timeout(act.kind === 'photo' ? PHOTO_GIVEN_UP_MS : GIVEN_UP_MS);
+    const at = { params: { path: { session } }, headers, signal };
     switch (act.kind) {
       case 'begin': {
         const age_s = Math.max(0, (Date.now() - act.startedMs) / 1000);
         const body = { ...act.body, id: session, age_s };
-        return { session, report: await ask(api.POST('/sessions', { body, headers })) };
+        return { session, report: await ask(api.POST('/sessions', { body, headers, signal })) };
       }
       case 'reading': {
         const readings = batch.flatMap((a) => (a.kind === 'reading' ? [a.reading] : []));
         const body = { readings, late: true };
-        return { session, judged: await ask(api.POST('/sessions/{session}/readings', { ...at, body })) };
+        const judged = await ask(api.POST('/sessions/{session}/readings', { ...at, body }));
+        return { session, judged, taken: readings };
       }
       case 'forget': {
         const path = { session, clientId: act.clientId };
-        const call = api.DELETE('/sessions/{session}/readings/{clientId}', { params: { path }, headers });
-        return { session, judged: await ask(call) };
+        const call = api.DELETE('/sessions/{session}/readings/{clientId}', { params: { path }, headers, signal });
+        return { session, judged: await ask(call), forgotten: act.clientId };
       }
       case 'event': {
         const body = { events: [act.event] };
@@ -275,7 +299,7 @@ export const useOutbox = defineStore('outbox', () => {
       }
       case 'forgetEvent': {
         const path = { session, clientId: act.clientId };
-        const call = api.DELETE('/sessions/{session}/events/{clientId}', { params: { path }, headers });
+        const call = api.DELETE('/sessions/{session}/events/{clientId}', { params: { path }, headers, signal });
         return { session, events: await ask(call) };
       }
       case 'photo': {

@@ -8,6 +8,8 @@ const METRES_PER_FOOT = 0.3048;
 const F_PER_C = 9 / 5;
 const F_AT_0_C = 32;
 
+export const celsiusOfFahrenheit = (f: number): number => (f - F_AT_0_C) / F_PER_C;
+
 /** A unit, and the way from what is stored to what is shown and back. */
 interface Entry {
   unit: string;
@@ -20,7 +22,7 @@ const times = (factor: number, unit: string): Entry => ({ unit, show: (n) => n *
 const ENTRIES: Record<string, [Entry, Entry]> = {
   celsius: [
     { ...AS_IT_IS, unit: say('unit.celsius') },
-    { unit: say('unit.fahrenheit'), show: (c) => c * F_PER_C + F_AT_0_C, store: (f) => (f - F_AT_0_C) / F_PER_C },
+    { unit: say('unit.fahrenheit'), show: (c) => c * F_PER_C + F_AT_0_C, store: celsiusOfFahrenheit },
   ],
   metres: [{ ...AS_IT_IS, unit: say('unit.metres') }, times(1 / METRES_PER_FOOT, say('unit.feet'))],
   km_per_kwh: [{ ...AS_IT_IS, unit: say('unit.km_kwh') }, times(1 / KM_PER_MILE, say('unit.mi_kwh'))],
@@ -41,7 +43,7 @@ export function useUnits() {
 
   /** Degrees of the garage's scale for a temperature in Celsius, and back. */
   const degrees = (c: number): number => (isUs.value ? c * F_PER_C + F_AT_0_C : c);
-  const toCelsius = (shown: number): number => (isUs.value ? (shown - F_AT_0_C) / F_PER_C : shown);
+  const toCelsius = (shown: number): number => (isUs.value ? celsiusOfFahrenheit(shown) : shown);
 
   const told = (n: number | string): string => say(isUs.value ? 'figure.fahrenheit' : 'figure.celsius', { n });
   const celsius = (c: number): string => told(Math.round(degrees(c)));
@@ -57,5 +59,5 @@ export function useUnits() {
     return isUs.value ? us : metric;
   }
 
-  return { entry, gained, perHour, degrees, toCelsius, celsius, thermometer, rise };
+  return { isUs, entry, gained, perHour, degrees, toCelsius, celsius, thermometer, rise };
 }
