@@ -18,7 +18,10 @@ use App\Http\Controllers\PersonController;
 use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\PieceController;
 use App\Http\Controllers\ReadingController;
+use App\Http\Controllers\ReviewController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\SessionExportController;
+use App\Http\Controllers\TokenController;
 use App\Http\Middleware\MayAct;
 use App\Http\Middleware\NotMadeUp;
 use App\Http\Middleware\SameOrigin;
@@ -65,6 +68,13 @@ Route::middleware(['auth', MayAct::class])->name('api.')->group(static function 
     Route::post('new-car', [NewCarController::class, 'draft'])->name('new-car');
     Route::get('ocpi/export', [OcpiController::class, 'export'])->name('ocpi.export');
     Route::get('sessions', [SessionController::class, 'index'])->name('sessions');
+    Route::get('session-sums', [SessionController::class, 'sums'])->name('sessions.sums');
+    Route::get('sessions/{session}/export.csv', [SessionExportController::class, 'csv'])->name('session.csv');
+    Route::get('sessions/{session}/export.json', [SessionExportController::class, 'json'])->name('session.json');
+    Route::get('sessions/{session}/cdr', [SessionExportController::class, 'cdr'])->name('session.cdr');
+    Route::get('compare', [ReviewController::class, 'compare'])->name('compare');
+    Route::get('trust', [ReviewController::class, 'trust'])->name('trust');
+    Route::get('memory', [ReviewController::class, 'memory'])->name('memory');
     Route::get('sessions/{session}', [SessionController::class, 'show'])->name('session.show');
     Route::get('sessions/{session}/photos', [PhotoController::class, 'ofSession'])->name('session.photos');
     Route::get('sessions/{session}/readings', [ReadingController::class, 'index'])->name('session.readings');
@@ -93,6 +103,10 @@ Route::middleware(['auth', MayAct::class.':record'])->name('api.')->group(static
         Route::delete('', [SessionController::class, 'destroy'])->name('discard');
         Route::post('finish', [SessionController::class, 'finish'])->name('finish');
         Route::post('reopen', [SessionController::class, 'reopen'])->name('reopen');
+        Route::post('judge-anew', [ReviewController::class, 'judgeAnew'])->name('judge-anew');
+        Route::post('judge-as-before', [ReviewController::class, 'judgeAsBefore'])->name('judge-as-before');
+        Route::put('baselines/{baseline}', [ReviewController::class, 'keepBaseline'])->name('baseline.keep');
+        Route::delete('baselines/{baseline}', [ReviewController::class, 'dropBaseline'])->name('baseline.drop');
         Route::post('readings', [ReadingController::class, 'store'])->name('readings.take');
         Route::delete('readings/{clientId}', [ReadingController::class, 'destroy'])->name('readings.forget');
         Route::post('events', [EventController::class, 'store'])->name('events.note');
@@ -102,6 +116,12 @@ Route::middleware(['auth', MayAct::class.':record'])->name('api.')->group(static
         Route::post('readings-file', [ReadingController::class, 'load'])->name('file.load');
         Route::delete('readings-file/{import}', [ReadingController::class, 'destroyFile'])->name('file.forget');
     });
+});
+
+Route::middleware(['auth', MayAct::class.':record'])->name('api.')->group(static function (): void {
+    Route::get('tokens', [TokenController::class, 'index'])->name('tokens');
+    Route::post('tokens', [TokenController::class, 'store'])->middleware(NotMadeUp::class)->name('tokens.make');
+    Route::delete('tokens/{token}', [TokenController::class, 'destroy'])->name('tokens.end');
 });
 
 Route::middleware(['auth', MayAct::class.':keep'])->name('api.')->group(static function (): void {

@@ -121,7 +121,8 @@ abstract class CoreCommand extends Command
         return is_string($path) ? $path : '';
     }
 
-    private function stderr(string $line): void
+    /** A line beside the answer, on standard error. */
+    protected function stderr(string $line): void
     {
         $output = $this->output->getOutput();
         $errors = $output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output;

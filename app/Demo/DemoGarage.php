@@ -129,7 +129,7 @@ final class DemoGarage
         );
         $daysAgo = $node->wholeNumber('days_ago', 0, 3650) ?? 0;
         $startedAt = Carbon::now()->startOfDay()->subDays($daysAgo)->addHours(17)->addMinutes(7 * $daysAgo % 60);
-        $session = $this->book->begin($question, $startedAt, $node->text('note'));
+        $session = $this->book->begin($question, $startedAt, $node->text('note'), stall: $node->textOrNull('stall'));
         $lastMs = $this->actOut($session, $node);
         $this->book->finish($session->refresh(), $startedAt->copy()->addMilliseconds($lastMs));
     }
@@ -137,7 +137,7 @@ final class DemoGarage
     /** @return int when the last reading was taken (ms) */
     private function actOut(ChargeSession $session, Node $node): int
     {
-        $chain = SessionChain::of($session);
+        $chain = SessionChain::of($session, $node->objectOrNull('really')?->fields() ?? []);
         $script = $this->scripts->script($node->object('script'));
         $readings = [];
         $lastMs = 0;

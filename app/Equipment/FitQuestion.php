@@ -73,13 +73,25 @@ final readonly class FitQuestion
             'outlet' => $this->outlet->inCaseFile(),
             'networks' => array_values(Network::inOrder()->map(static fn (Network $n): array => $n->inCaseFile())->all()),
             'policy' => $this->policy,
-            'conditions' => $this->conditions,
+            'conditions' => $this->withHeatLeft(),
         ];
     }
 
     public function case(): FitCase
     {
-        return (new CaseReader)->case(Node::of($this->caseFile()));
+        return (new CaseReader)->case(Node::of($this->caseFile()))->remembering(app(Experience::class)->remembered());
+    }
+
+    /** @return array<string, mixed> the conditions; heat that the log knows of is there still, unless somebody says otherwise */
+    private function withHeatLeft(): array
+    {
+        $told = $this->conditions['theta'] ?? [];
+        $left = is_array($told) ? array_diff_key(app(Experience::class)->theta(app(Crate::class)->kit($this->adapters)), $told) : [];
+
+        // It has decayed until now; a rest that is told would let it decay once more.
+        return $left === [] || isset($this->conditions['rested_minutes']) && $this->conditions['rested_minutes'] > 0
+            ? $this->conditions
+            : [...$this->conditions, 'theta' => [...$left, ...$told]];
     }
 
     /** @return list<Change> single changes that would improve the answer of the whole kit */

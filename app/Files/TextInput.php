@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Files;
 
 use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Files\Foreign\Encoding;
 use Harmozon\Core\Words\Message;
 
 /** Text files, whole or line by line; on the command line `-` is standard input. */
@@ -57,8 +58,18 @@ final class TextInput
     {
         try {
             $rest = '';
+            $encoding = null;
+            $open = '';
             while (! feof($stream)) {
-                $rest .= (string) fread($stream, self::CHUNK_BYTES);
+                $chunk = $open.(string) fread($stream, self::CHUNK_BYTES);
+                $encoding ??= Encoding::of($chunk);
+                if ($encoding->hasPlainLines()) {
+                    $rest .= $chunk;
+                } else {
+                    $held = feof($stream) ? 0 : $encoding->openEnd($chunk);
+                    $open = $held === 0 ? '' : substr($chunk, -$held);
+                    $rest .= $encoding->toUtf8($held === 0 ? $chunk : substr($chunk, 0, -$held));
+                }
                 // A carriage return at the very end may be the first half of a line end.
                 $whole = str_ends_with($rest, "\r") && ! feof($stream) ? substr($rest, 0, -1) : $rest;
                 $held = substr($rest, strlen($whole));

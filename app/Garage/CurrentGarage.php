@@ -44,6 +44,12 @@ final class CurrentGarage
         return Carbon::now($this->opened === null ? $this->member()?->timezone() : null)->toDateString();
     }
 
+    /** In which the days of the garage are counted. */
+    public function zone(): string
+    {
+        return $this->opened === null ? ($this->member()?->timezone() ?? 'UTC') : 'UTC';
+    }
+
     private function member(): ?Member
     {
         $user = $this->auth->guard()->user();

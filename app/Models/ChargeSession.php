@@ -30,6 +30,8 @@ use Illuminate\Support\Carbon;
  * @property string|null $paid_amount decimal
  * @property string|null $paid_currency
  * @property float|null $station_kwh what the station counted
+ * @property array{case_file: array<string, mixed>, verdict: string|null, judged_at: string|null}|null $judged_before by which plates, and with what verdict, before it was judged anew
+ * @property Carbon|null $judged_at
  * @property int $revision counts every change of the readings
  * @property int $disturbed counts those that touch what stood before the newest of them
  */
@@ -51,14 +53,19 @@ final class ChargeSession extends Model
             'started_at' => 'datetime',
             'finished_at' => 'datetime',
             'summary' => 'array',
+            'judged_before' => 'array',
+            'judged_at' => 'datetime',
         ];
     }
 
-    /** @return Collection<int, self> newest first */
-    public static function newest(int $most): Collection
+    /**
+     * @param  array<array-key, mixed>  $ids  row numbers
+     * @return Collection<int, self> oldest first
+     */
+    public static function among(array $ids): Collection
     {
         $query = self::query();
-        $query->orderByDesc('started_at')->orderByDesc('id')->limit($most);
+        $query->whereIn('id', $ids)->orderBy('started_at')->orderBy('id');
 
         return $query->get();
     }

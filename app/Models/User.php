@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Notifications\Notifiable;
+use Laravel\Sanctum\HasApiTokens;
 
 /**
  * @property int $id
@@ -25,6 +26,9 @@ use Illuminate\Notifications\Notifiable;
  */
 final class User extends Authenticatable implements Member
 {
+    /** @use HasApiTokens<LoggerToken> */
+    use HasApiTokens;
+
     use HasPublicId;
     use Notifiable;
 

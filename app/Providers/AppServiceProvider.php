@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Database\ImmediateSqliteConnection;
+use App\Equipment\Experience;
 use App\Garage\CurrentGarage;
+use App\Models\LoggerToken;
+use App\Sessions\LogMemory;
 use Harmozon\Core\Catalogue\CarKinds;
 use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Files\CarKindsReader;
@@ -18,12 +21,14 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\ServiceProvider;
+use Laravel\Sanctum\Sanctum;
 
 final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
         $this->app->scoped(CurrentGarage::class);
+        $this->app->bind(Experience::class, LogMemory::class);
         Connection::resolverFor('sqlite', static fn (\PDO|\Closure $pdo, string $database, string $prefix, array $config): Connection => new ImmediateSqliteConnection($pdo, $database, $prefix, $config));
         $this->app->singleton(Language::class, static fn (): Language => self::language(require app_path('Words/en.php')));
         $this->app->bind(Voice::class, static function (Application $app): Voice {
@@ -47,6 +52,7 @@ final class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
+        Sanctum::usePersonalAccessTokenModel(LoggerToken::class);
         Model::shouldBeStrict();
         JsonResource::withoutWrapping();
         TrustProxies::at(config('harmozon.proxies'));

@@ -43,6 +43,7 @@ final class Correction
             $columns = [...$columns, ...self::clock($session, $node)];
         }
         $session->update($columns);
+        SessionFacts::forget($session);
     }
 
     /** @return array<string, Carbon|null> the end moves with the start: readings are counted from plugging in */

@@ -46,6 +46,10 @@ final class EventBook
                 ]);
             }
 
+            if ($new !== []) {
+                SessionFacts::forget($session);
+            }
+
             return count($new);
         });
     }
@@ -59,6 +63,7 @@ final class EventBook
                 return 0;
             }
             $event->delete();
+            SessionFacts::forget($session);
             $this->outOfUse->giveBack(self::unlessTakenTwice($event->took_out ?? []), $session->outlet_id);
 
             return 1;

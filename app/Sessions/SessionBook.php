@@ -12,9 +12,11 @@ use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Equipment\Outlet;
 use Harmozon\Core\Equipment\Vehicle;
 use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Files\Foreign\Mapping;
 use Harmozon\Core\Files\ReadingsReader;
 use Harmozon\Core\Files\RejectedRow;
 use Harmozon\Core\Files\RejectedRows;
+use Harmozon\Core\Record\Event as CoreEvent;
 use Harmozon\Core\Record\Reading as CoreReading;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
@@ -34,7 +36,7 @@ final class SessionBook
     /** How often a session is judged outside the lock before it is judged inside. */
     private const TRIES = 3;
 
-    public function __construct(private readonly SessionReport $reports)
+    public function __construct(private readonly SessionReport $reports, private readonly EventBook $events)
     {
     }
 
@@ -142,33 +144,34 @@ final class SessionBook
      *
      * @param  iterable<string>  $lines
      * @param  string  $fingerprint  of the file, so that its rows keep their ids
+     * @param  Mapping|null  $mapping  of a file that is not ours; null: ours, or guessed
      */
-    public function load(ChargeSession $session, iterable $lines, string $fingerprint): LoadedFile
+    public function load(ChargeSession $session, iterable $lines, string $fingerprint, ?Mapping $mapping = null): LoadedFile
     {
         $this->inOrder($session, static fn (): bool => true);
-        $reader = new ReadingsReader;
+        $reader = new ReadingsReader($mapping);
         $import = strtoupper(substr($fingerprint, 0, 12));
         $arrival = Str::ulid()->toBase32();
         DB::table('arriving_readings')->where('arrived_at', '<', Carbon::now()->subDay())->delete();
         try {
-            [$understood, $rejected] = $this->arrive($session, $reader->read($lines), $import, $arrival);
-            $added = $this->inOrder($session, fn (): int => $this->takeArrived($session, $arrival));
+            [$understood, $rejected, $events] = $this->arrive($session, $reader->read($lines), $import, $arrival);
+            [$added, $noted] = $this->inOrder($session, fn (): array => [$this->takeArrived($session, $arrival), $this->events->note($session, $events)]);
         } finally {
             DB::table('arriving_readings')->where('arrival', $arrival)->delete();
         }
 
-        return new LoadedFile($import, $understood, $added, $rejected, $reader->ignoredColumns());
+        return new LoadedFile($import, $understood, $added, $noted, $rejected, $reader->ignoredColumns(), $reader->guessed());
     }
 
     /**
-     * @param  iterable<int, CoreReading|RejectedRow>  $rows  by line
-     * @return array{int, RejectedRows} how many were understood
+     * @param  iterable<int, CoreReading|CoreEvent|RejectedRow>  $rows  by line
+     * @return array{int, RejectedRows, array<string, CoreEvent>} how many were understood; events by their ids
      */
     private function arrive(ChargeSession $session, iterable $rows, string $import, string $arrival): array
     {
         $understood = 0;
         $rejected = new RejectedRows;
-        $batch = [];
+        $batch = $events = [];
         $write = static function () use (&$batch, $session, $arrival): void {
             $extra = ['arrival' => $arrival, 'arrived_at' => Carbon::now()];
             $rows = array_map(static fn (array $row): array => [...array_diff_key($row, ['garage_id' => 0]), ...$extra], self::rows($session, $batch));
@@ -185,17 +188,28 @@ final class SessionBook
 
                 continue;
             }
+            if ($row instanceof CoreEvent) {
+                $events[self::rowId($import, $line)] = $row;
+
+                continue;
+            }
             if (++$understood > self::most()) {
                 throw self::tooMany();
             }
-            $batch[sprintf('F%s%013d', $import, $line)] = $row;
+            $batch[self::rowId($import, $line)] = $row;
             if (count($batch) === self::ROWS_AN_ARRIVAL) {
                 $write();
             }
         }
         $write();
 
-        return [$understood, $rejected];
+        return [$understood, $rejected, $events];
+    }
+
+    /** So that the same row of the same file is the same reading. */
+    private static function rowId(string $import, int $line): string
+    {
+        return sprintf('F%s%013d', $import, $line);
     }
 
     private function takeArrived(ChargeSession $session, string $arrival): int
@@ -224,7 +238,15 @@ final class SessionBook
     /** Takes back a whole file. */
     public function forgetFile(ChargeSession $session, string $import): int
     {
-        return $this->inOrder($session, fn (): int => $this->gone($session, $session->readings()->where('client_id', 'like', 'F'.addcslashes($import, '%_\\').'%')->delete()));
+        $ofFile = 'F'.addcslashes($import, '%_\\').'%';
+
+        return $this->inOrder($session, function () use ($session, $ofFile): int {
+            foreach ($session->events()->where('client_id', 'like', $ofFile)->pluck('client_id') as $noted) {
+                $this->events->forget($session, (string) $noted);
+            }
+
+            return $this->gone($session, $session->readings()->where('client_id', 'like', $ofFile)->delete());
+        });
     }
 
     /**
@@ -234,13 +256,15 @@ final class SessionBook
     public function finish(ChargeSession $session, ?Carbon $at = null): void
     {
         for ($try = 0; $session->refresh()->finished_at === null; $try++) {
-            $judged = $try < self::TRIES ? $this->reports->summary($session) : null;
-            DB::transaction(function () use ($session, $judged, $at): void {
+            $read = $try < self::TRIES ? ReadSession::of($session) : null;
+            DB::transaction(function () use ($session, $read, $at): void {
                 $revision = $session->revision;
                 $session->refresh();
-                if ($judged === null || $session->revision === $revision) {
-                    [$verdict, $summary] = $judged ?? $this->reports->summary($session);
-                    $session->update(['finished_at' => $session->finished_at ?? $at ?? Carbon::now(), 'verdict' => $verdict, 'summary' => $summary]);
+                if ($read === null || $session->revision === $revision) {
+                    $read ??= ReadSession::of($session);
+                    [$verdict, $summary] = $this->reports->summary($read);
+                    $session->update(['finished_at' => $session->finished_at ?? $at ?? Carbon::now(), 'verdict' => $verdict, 'summary' => $summary, 'judged_at' => Carbon::now()]);
+                    SessionFacts::keep($session, $read->recorded);
                 }
             });
         }
@@ -248,7 +272,47 @@ final class SessionBook
 
     public function reopen(ChargeSession $session): void
     {
-        $session->update(['finished_at' => null, 'verdict' => null, 'summary' => null]);
+        DB::transaction(static function () use ($session): void {
+            $session->update(['finished_at' => null, 'verdict' => null, 'summary' => null]);
+            SessionFacts::forget($session);
+        });
+    }
+
+    /** Judges a session by other plates than it was begun with; what was said before is kept. */
+    public function judgeAnew(ChargeSession $session, PlatesSince $plates): void
+    {
+        DB::transaction(function () use ($session, $plates): void {
+            $session->refresh();
+            $this->judgeBy($session, $plates->today($session), ['case_file' => $session->case_file, 'verdict' => $session->verdict, 'judged_at' => $session->judged_at?->toIso8601ZuluString()]);
+        });
+    }
+
+    /** Back to the plates before; false where it was never judged anew. */
+    public function judgeAsBefore(ChargeSession $session): bool
+    {
+        return DB::transaction(function () use ($session): bool {
+            $before = $session->refresh()->judged_before;
+            if ($before === null) {
+                return false;
+            }
+            $this->judgeBy($session, $before['case_file'], null);
+
+            return true;
+        });
+    }
+
+    /**
+     * @param  array<string, mixed>  $caseFile
+     * @param  array{case_file: array<string, mixed>, verdict: string|null, judged_at: string|null}|null  $before
+     */
+    private function judgeBy(ChargeSession $session, array $caseFile, ?array $before): void
+    {
+        $finishedAt = $session->finished_at;
+        $session->update(['case_file' => $caseFile, 'judged_before' => $before, 'judged_at' => Carbon::now(), 'disturbed' => $session->disturbed + 1]);
+        if ($finishedAt !== null) {
+            $this->reopen($session);
+            $this->finish($session, $finishedAt);
+        }
     }
 
     /**

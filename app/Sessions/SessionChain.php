@@ -18,9 +18,11 @@ final readonly class SessionChain
     {
     }
 
-    public static function of(ChargeSession $session): self
+    /** @param  array<array-key, mixed>  $really  conditions that its driver did not know of, to act them out */
+    public static function of(ChargeSession $session, array $really = []): self
     {
-        $case = (new CaseReader)->case(Node::of($session->case_file));
+        $told = $session->case_file['conditions'] ?? [];
+        $case = (new CaseReader)->case(Node::of($really === [] ? $session->case_file : [...$session->case_file, 'conditions' => [...(is_array($told) ? $told : []), ...$really]]));
         $chain = new Chain($case->outlet, $case->pieces($session->chain_adapters), $case->vehicle, $session->inlet_index);
 
         return new self($case->fitter()->judge($chain), $case->conditions);

@@ -5,41 +5,55 @@ declare(strict_types=1);
 namespace App\Sessions;
 
 use App\Models\ChargeSession;
-use App\Models\Reading;
 use Harmozon\Core\Equipment\Quantity;
 use Harmozon\Core\Files\CheckWriter;
 use Harmozon\Core\Files\FitWriter;
+use Harmozon\Core\Files\ReviewWriter;
 use Harmozon\Core\Record\Completed;
-use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Judgement;
-use Harmozon\Core\Record\Trace;
 use Harmozon\Core\Review\Counted;
+use Harmozon\Core\Review\DutyStrip;
 use Harmozon\Core\Words\Voice;
 
 /** Asks the core to judge a stored session, and puts its answer into words of the API. */
 final class SessionReport
 {
-    /** Fewer readings are measured again as quickly as they are remembered. */
-    private const WORTH_REMEMBERING = 200;
-
     /** Stretches of the small curve in the log. */
     private const SPARK_STRETCHES = 24;
 
-    public function __construct(private readonly CheckWriter $writer, private readonly FitWriter $fit, private readonly Voice $voice)
-    {
+    public function __construct(
+        private readonly CheckWriter $writer,
+        private readonly FitWriter $fit,
+        private readonly ReviewWriter $review,
+        private readonly Voice $voice,
+        private readonly Baselines $baselines,
+        private readonly PlatesSince $plates,
+    ) {
     }
 
-    /** @return array<string, mixed> chain, judgement and curve */
+    /** @return array<string, mixed> chain, judgement, curve, and what it is held against */
     public function full(ChargeSession $session): array
     {
-        $chain = SessionChain::of($session);
-        [$judgement, $trace] = $this->read($session, $chain);
+        $read = ReadSession::of($session);
+        $recorded = $read->recorded;
 
         return [
-            'chain' => $this->fit->chain($chain->answer),
-            'judgement' => [...$this->writer->judgement($judgement), 'verdict_words' => $this->voice->begin($judgement->verdict->message())],
-            'curve' => array_map(self::point(...), $trace->points()),
-            'counted' => $this->voice->each($this->counted($session, $chain, $judgement)->messages()),
+            'chain' => $this->fit->chain($read->chain->answer),
+            'judgement' => [
+                ...$this->writer->judgement($recorded->judgement),
+                'verdict_words' => $this->voice->begin($recorded->judgement->verdict->message()),
+                ...$this->review->diagnosis($recorded->diagnosis),
+            ],
+            'curve' => array_map(self::point(...), $read->trace->points()),
+            'counted' => $this->voice->each($this->counted($session, $read->chain, $recorded->judgement)->messages()),
+            'review' => [
+                ...$this->review->told($recorded),
+                'duty' => array_map($this->review->duty(...), DutyStrip::each($recorded->diagnosis)),
+                'warmth' => $this->review->warmth($recorded),
+                'expected' => $this->review->expected($recorded->diagnosis),
+            ],
+            'baselines' => $this->baselines->of($session, $recorded),
+            'plates' => $this->plates->of($session),
         ];
     }
 
@@ -56,14 +70,14 @@ final class SessionReport
     }
 
     /** @return array{string, array<string, mixed>} the verdict, and what a line of the log shows */
-    public function summary(ChargeSession $session): array
+    public function summary(ReadSession $read): array
     {
-        $chain = SessionChain::of($session);
-        [$judgement, $trace] = $this->read($session, $chain);
+        $judgement = $read->recorded->judgement;
         $measured = $judgement->measured;
 
         return [$judgement->verdict->value, [
             'finding' => isset($judgement->findings[0]) ? $judgement->findings[0]->toArray() : null,
+            'held_back' => $this->review->line($read->recorded),
             'readings' => $measured->readings,
             'minutes' => $measured->lastTs === null ? null : round($measured->lastTs / 60, 1),
             'peak_kw' => FitWriter::rounded($measured->peak(Quantity::Kw)?->value, 1),
@@ -71,26 +85,8 @@ final class SessionReport
             'energy_kwh' => FitWriter::rounded($measured->energyKwh, 1),
             'soc_from' => $measured->firstSoc,
             'soc_to' => $measured->lastSoc,
-            'spark' => array_map(static fn (Completed $p): array => [$p->reading->tS(), FitWriter::rounded($p->kw, 1)], $trace->thinned(self::SPARK_STRETCHES)->points()),
+            'spark' => array_map(static fn (Completed $p): array => [$p->reading->tS(), FitWriter::rounded($p->kw, 1)], $read->trace->thinned(self::SPARK_STRETCHES)->points()),
         ]];
-    }
-
-    /** @return array{Judgement, Trace} */
-    private function read(ChargeSession $session, SessionChain $chain): array
-    {
-        $judge = new Judge($chain->answer, $chain->conditions);
-        [$trace, $lastMs, $lastId] = JudgeMemory::recall($session, $judge);
-        $new = 0;
-        foreach (Reading::rowsAfter($session, $lastMs, $lastId) as $row) {
-            $trace->add($judge->add(Reading::coreOf($row)));
-            [$lastMs, $lastId] = [(int) $row->t_ms, (int) $row->id];
-            $new++;
-        }
-        if ($new >= self::WORTH_REMEMBERING) {
-            JudgeMemory::keep($session, $judge, $trace, $lastMs, $lastId);
-        }
-
-        return [$judge->judgement(), $trace];
     }
 
     /** @return array<string, mixed> */

@@ -105,7 +105,8 @@ test('a chain of a new car says what it rests on, and a fact that is read narrow
   await page.keyboard.press('Tab');
   await rests.getByRole('button', { name: 'I have read it' }).click();
   await expect(rests.locator('summary').filter({ hasText: "the pack's voltage" })).toHaveCount(0);
-  // And undoing it brings the typical one back.
+  // And undoing it brings the typical one back; until then the bar still offers to undo the car itself.
+  await expect(page.getByText('New car changed.')).toBeVisible();
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(rests.locator('summary').filter({ hasText: "the pack's voltage" })).toHaveCount(1);
 });

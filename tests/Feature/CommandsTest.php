@@ -196,7 +196,9 @@ final class CommandsTest extends TestCase
         $rows = array_values(array_filter($check['plate_check'], static fn (array $r): bool => $r['link'] === 'a1' && $r['quantity'] === 'a'));
         self::assertSame([500.0, 300.0, 'within', 15.0], [$rows[0]['limit'], $rows[0]['continuous_limit'], $rows[0]['state'], $rows[0]['allowed_minutes']]);
         self::assertEqualsWithDelta(10.0, $rows[0]['minutes_over_continuous'], 0.02);
-        self::assertArrayNotHasKey('held_back_by', $check, 'what is not computed is absent');
+        // 136 kW and then 85 kW, at no plate of the chain, where the car would take 150.
+        self::assertEquals([['unexplained', 0, 600, 136], ['unexplained', 600, 3599, 85]], array_map(static fn (array $h): array => [$h['cause'], round($h['from_s'], -1), $h['to_s'] > 3590 ? 3599 : round($h['to_s'], -1), $h['level_kw']], $check['held_back_by']));
+        self::assertNull($check['handshake_s']);
     }
 
     /** @param  list<string>  $arguments */

@@ -58,7 +58,10 @@ final class DoorsTest extends TestCase
                 'readings' => [['client_id' => '01ARZ3NDEKTSV4RRFFQ69G5FAV', 't_s' => 1, 'kw' => 5]],
             ]);
             $name = "{$method} {$route->uri()}";
-            if (array_diff($route->parameterNames(), ['kind']) !== []) {
+            if (str_starts_with($route->uri(), 'api/logger/')) {
+                // A browser's session opens nothing there; a token of another garage neither (LoggerTest).
+                self::assertSame(401, $response->getStatusCode(), $name);
+            } elseif (array_diff($route->parameterNames(), ['kind']) !== []) {
                 self::assertSame(404, $response->getStatusCode(), $name);
             } elseif ($method !== 'GET' && $route->uri() !== 'api/new-car') {
                 self::assertSame(422, $response->getStatusCode(), $name);

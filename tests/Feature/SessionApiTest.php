@@ -29,11 +29,11 @@ final class SessionApiTest extends TestCase
 
     public function test_the_log_holds_the_scenarios_sessions_with_their_verdicts(): void
     {
-        $response = $this->getJson('/api/sessions')->assertOk()->assertJsonCount(8, 'sessions');
+        $response = $this->getJson('/api/sessions')->assertOk()->assertJsonCount(15, 'sessions');
         Contract::holds('GET', '/sessions', $response);
 
         self::assertEqualsCanonicalizing(
-            ['passed', 'passed', 'passed', 'passed', 'passed', 'passed_indicative', 'failed', 'incomplete'],
+            [...array_fill(0, 12, 'passed'), 'passed_indicative', 'failed', 'incomplete'],
             array_column($response->json('sessions'), 'verdict'),
         );
         foreach ($response->json('sessions') as $line) {
@@ -112,6 +112,32 @@ final class SessionApiTest extends TestCase
         $this->getJson("/api/sessions/{$id}/readings")->assertJsonPath('count', 0);
     }
 
+    public function test_a_foreign_file_is_taken_as_it_looks_or_as_somebody_says_and_tells_so(): void
+    {
+        $id = $this->begin()->json('session.id');
+        $file = "Zeit;Akku [%];Leistung (W);Adapter (°F)\n01.05.2026 10:00:00;20,5;50500,5;50\n01.05.2026 10:01:00;21;51000;68\n01.05.2026 10:02:00;22;51000;77\n";
+        $guessed = $this->load($id, $file)->assertOk()->assertJsonPath('added', 3)->assertJsonPath('guessed.columns.Leistung (W).unit', 'W')->assertJsonPath('guessed.time.format', 'd.m.Y H:i:s');
+        Contract::holds('POST', '/sessions/{session}/readings-file', $guessed);
+        self::assertEquals([51.0, 25.0], [$guessed->json('judgement.peaks.kw.value'), $guessed->json('judgement.temperatures.0.max_c')]);
+
+        $again = $this->load($this->begin()->json('session.id'), $file, ['delimiter' => ';', 'decimal' => ',', 'columns' => ['Leistung (W)' => ['field' => 'kw']], 'time' => ['column' => 'Zeit', 'format' => 'd.m.Y H:i:s']])->assertOk()->assertJsonPath('guessed', null);
+        self::assertSame(3, $again->json('rejected_count'), '51000 kW are beyond reason');
+        $this->load($id, $file, ['columns' => []])->assertStatus(422)->assertJsonStructure(['errors' => ['mapping.time']]);
+        $this->load($id, $file, 'not json')->assertStatus(422)->assertJsonStructure(['errors' => ['mapping']]);
+    }
+
+    public function test_events_of_a_file_are_noted_once_and_taken_back_with_it(): void
+    {
+        $id = $this->begin()->json('session.id');
+        $file = "t_s,kw,event\n0,,plugged\n40,50,current_flows\n70,51,\n100,51,shrugged\n";
+        $loaded = $this->load($id, $file)->assertOk()->assertJsonPath('events_noted', 2)->assertJsonPath('added', 3)->assertJsonPath('rejected_count', 1);
+        $this->load($id, $file)->assertOk()->assertJsonPath('events_noted', 0)->assertJsonPath('added', 0);
+        self::assertEquals(40, $this->getJson("/api/sessions/{$id}")->json('handshake_s'));
+
+        $this->deleteJson("/api/sessions/{$id}/readings-file/{$loaded->json('import')}")->assertOk();
+        self::assertSame([], $this->getJson("/api/sessions/{$id}")->json('events'));
+    }
+
     public function test_a_file_that_cannot_be_used_is_refused_whole(): void
     {
         $id = $this->begin()->json('session.id');
@@ -142,9 +168,9 @@ final class SessionApiTest extends TestCase
         $id = $this->begin()->json('session.id');
         Contract::holds('DELETE', '/sessions/{session}', $this->deleteJson("/api/sessions/{$id}")->assertNoContent());
         Contract::holds('GET', '/sessions/{session}', $this->getJson("/api/sessions/{$id}")->assertNotFound());
-        $this->getJson('/api/sessions')->assertJsonCount(8, 'sessions');
+        $this->getJson('/api/sessions')->assertJsonCount(15, 'sessions');
         Contract::holds('POST', '/sessions/{session}/restore', $this->postJson("/api/sessions/{$id}/restore")->assertOk());
-        $this->getJson('/api/sessions')->assertJsonCount(9, 'sessions');
+        $this->getJson('/api/sessions')->assertJsonCount(16, 'sessions');
     }
 
     public function test_the_database_keeps_what_it_acknowledges(): void
@@ -171,8 +197,10 @@ final class SessionApiTest extends TestCase
         ]);
     }
 
-    private function load(string $session, string $content): TestResponse
+    private function load(string $session, string $content, mixed $mapping = null): TestResponse
     {
-        return $this->post("/api/sessions/{$session}/readings-file", ['file' => UploadedFile::fake()->createWithContent('session.csv', $content)], ['Accept' => 'application/json']);
+        $told = $mapping === null ? [] : ['mapping' => is_string($mapping) ? $mapping : (string) json_encode($mapping)];
+
+        return $this->post("/api/sessions/{$session}/readings-file", ['file' => UploadedFile::fake()->createWithContent('session.csv', $content), ...$told], ['Accept' => 'application/json']);
     }
 }

@@ -19,6 +19,7 @@ const point = (t_s: number, kwNow: number, binding: string, link: string | null 
   binding,
   binding_link: link,
   km_per_hour: kwNow * 5,
+  pack_c: null,
   theta: { cable: t_s / 1000 },
 });
 

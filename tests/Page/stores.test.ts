@@ -60,7 +60,15 @@ const need: Terms['need'] = {
   rested_minutes: 0,
   idle_minutes: 0,
   member: false,
-  begins: { neighbour_at_minute: 10, derated_kw: 50, next_stop_kw: 100 },
+  begins: {
+    neighbour_at_minute: 10,
+    neighbour_leaves_at_minute: 20,
+    derated_kw: 50,
+    next_stop_kw: 100,
+    prepared_minutes: 20,
+    km: 150,
+    reserve_soc: 10,
+  },
 };
 
 const kept = new Map<string, string>();

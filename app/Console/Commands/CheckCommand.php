@@ -5,47 +5,55 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Console\CoreCommand;
+use App\Console\RecordedFile;
 use App\Files\TextInput;
-use Harmozon\Core\Files\CaseReader;
 use Harmozon\Core\Files\CheckWriter;
 use Harmozon\Core\Files\FieldError;
-use Harmozon\Core\Files\ReadingsReader;
-use Harmozon\Core\Files\RejectedRow;
+use Harmozon\Core\Files\Foreign\Mapping;
+use Harmozon\Core\Files\Foreign\MappingReader;
+use Harmozon\Core\Files\Node;
 use Harmozon\Core\Files\RejectedRows;
-use Harmozon\Core\Record\Judge;
+use Harmozon\Core\Files\ReviewWriter;
 use Harmozon\Core\Record\Judgement;
 use Harmozon\Core\Record\PlateRow;
+use Harmozon\Core\Review\Diagnosis;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
 final class CheckCommand extends CoreCommand
 {
-    protected $signature = 'harmozon:check {case : a case file, or - for standard input} {readings : a readings file (CSV), or -} {--json : print JSON instead of a table}';
+    protected $signature = 'harmozon:check {case : a case file, or - for standard input} {readings : a readings file (CSV), or -} {--json : print JSON instead of a table} {--mapping= : a JSON file that says which column of a foreign file holds what}';
 
     protected $description = 'Whether a recorded session stayed within the plates of its chain';
 
     private ?Judgement $judgement = null;
 
+    private ?Diagnosis $diagnosis = null;
+
     private RejectedRows $rejected;
 
     protected function answer(): array
     {
-        if ($this->path('case') === '-' && $this->path('readings') === '-') {
-            throw FieldError::at('readings', Message::of('app.one_standard_input'));
+        $file = RecordedFile::of($this->path('case'), 'case', $this->path('readings'), 'readings', $this->mapping());
+        if ($file->guessed !== null) {
+            $this->stderr(json_encode($file->guessed->toArray(), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR));
         }
-        $case = (new CaseReader)->json(TextInput::text($this->path('case'), 'case'));
-        $this->rejected = new RejectedRows;
-        $judge = new Judge($case->fitter()->answer($case->outlet, $case->vehicle)->best, $case->conditions);
-        foreach ((new ReadingsReader)->read(TextInput::lines($this->path('readings'), 'readings')) as $row) {
-            if ($row instanceof RejectedRow) {
-                $this->rejected->add($row);
-            } else {
-                $judge->add($row);
-            }
-        }
-        $this->judgement = $judge->judgement();
+        $this->rejected = $file->rejected;
+        $this->judgement = $file->session->judgement;
+        $this->diagnosis = $file->session->diagnosis;
 
-        return (new CheckWriter($this->voice()))->judgement($this->judgement, $this->rejected);
+        return [...(new CheckWriter($this->voice()))->judgement($this->judgement, $this->rejected), ...(new ReviewWriter($this->voice()))->diagnosis($this->diagnosis)];
+    }
+
+    /** @throws FieldError when it cannot be used */
+    private function mapping(): ?Mapping
+    {
+        $path = $this->option('mapping');
+        try {
+            return ! is_string($path) ? null : (new MappingReader)->mapping(Node::fromJson(TextInput::text($path, 'mapping')));
+        } catch (FieldError $e) {
+            throw $e->path === 'mapping' ? $e : FieldError::at(rtrim("mapping.{$e->path}", '.'), $e->problem);
+        }
     }
 
     protected function describe(array $answer): void
@@ -66,6 +74,13 @@ final class CheckCommand extends CoreCommand
             $r->utilisation() === null ? '–' : $this->voice()->amount(Amount::percent(100 * $r->utilisation())),
             $r->state->value,
         ], $judgement->plateCheck));
+        foreach ($this->diagnosis->heldBackBy ?? [] as $held) {
+            $this->tell($this->voice()->say(Message::of(
+                'console.held_back',
+                from: Amount::minutes($held->fromS / 60), to: Amount::minutes($held->toS / 60),
+                cause: $held->cause->message(), confidence: $held->confidence->message(), evidence: $held->evidence, next: $held->tryNext,
+            )));
+        }
         foreach ($this->rejected->first as $row) {
             $this->tell($this->voice()->say(Message::of('console.rejected', line: Amount::asGiven($row->line), reason: $row->reason)));
         }

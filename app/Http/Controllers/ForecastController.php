@@ -9,6 +9,7 @@ use App\Equipment\Rows;
 use App\Http\Requests\ForecastRequest;
 use App\Http\Requests\RankingRequest;
 use App\Models\Vehicle;
+use App\Sessions\LogMemory;
 use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Files\FitWriter;
 use Harmozon\Core\Files\ForecastWriter;
@@ -40,11 +41,12 @@ final class ForecastController extends Controller
     }
 
     /** Every outlet as a stop for one car. */
-    public function ranking(RankingRequest $request, ForecastWriter $writer, Crate $crate, Catalogue $catalogue, Rows $rows): JsonResponse
+    public function ranking(RankingRequest $request, ForecastWriter $writer, Crate $crate, Catalogue $catalogue, Rows $rows, LogMemory $memory): JsonResponse
     {
-        $conditions = $request->conditions()->setUp($crate->networks());
+        $vehicle = $crate->vehicle($request->vehicle());
+        $conditions = $request->conditions()->setUp($crate->networks())->reaching($vehicle)->remembering($memory->remembered());
         $fitter = new Fitter(Board::distinct($crate->chosen($request->kit(), $catalogue), $conditions), $conditions, $request->policy());
 
-        return response()->json($writer->ranking(Ranking::of($rows->along($request->tour())->map($crate->outlet(...)), $crate->vehicle($request->vehicle()), $fitter)));
+        return response()->json($writer->ranking(Ranking::of($rows->along($request->tour())->map($crate->outlet(...)), $vehicle, $fitter)));
     }
 }

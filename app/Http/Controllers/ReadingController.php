@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Files\TextInput;
-use App\Http\Requests\FileRequest;
+use App\Http\Requests\ReadingsFileRequest;
 use App\Http\Requests\ReadingsRequest;
 use App\Models\ChargeSession;
 use App\Models\Reading;
@@ -46,17 +46,19 @@ final class ReadingController extends Controller
         return response()->json(['added' => $added, ...$this->reports->full($session)]);
     }
 
-    public function load(FileRequest $request, ChargeSession $session, CheckWriter $writer): JsonResponse
+    public function load(ReadingsFileRequest $request, ChargeSession $session, CheckWriter $writer): JsonResponse
     {
         $path = $request->upload()->getPathname();
-        $loaded = $this->book->load($session, TextInput::lines($path, 'file'), (string) hash_file('sha256', $path));
+        $loaded = $this->book->load($session, TextInput::lines($path, 'file'), (string) hash_file('sha256', $path), $request->mapping());
 
         return response()->json([
             'import' => $loaded->import,
             'understood' => $loaded->understood,
             'added' => $loaded->added,
             ...$writer->rejected($loaded->rejected),
+            'events_noted' => $loaded->noted,
             'ignored_columns' => $loaded->ignoredColumns,
+            'guessed' => $loaded->guessed?->toArray(),
             ...$this->reports->full($session),
         ]);
     }

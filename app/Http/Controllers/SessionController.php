@@ -4,19 +4,20 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Garage\CurrentGarage;
 use App\Http\Requests\BeginSessionRequest;
 use App\Http\Requests\FinishRequest;
+use App\Http\Requests\LogRequest;
 use App\Models\ChargeSession;
 use App\Sessions\Correction;
+use App\Sessions\LogSums;
+use App\Sessions\SessionAnswer;
 use App\Sessions\SessionBook;
-use App\Sessions\SessionEvents;
 use App\Sessions\SessionLine;
-use App\Sessions\SessionReport;
 use Harmozon\Core\Files\Node;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Carbon;
 
 final class SessionController extends Controller
 {
@@ -26,17 +27,29 @@ final class SessionController extends Controller
     public function __construct(
         private readonly SessionBook $book,
         private readonly SessionLine $lines,
-        private readonly SessionReport $reports,
-        private readonly SessionEvents $events,
+        private readonly SessionAnswer $answers,
     ) {
     }
 
-    /** The log: newest first. */
-    public function index(): JsonResponse
+    /** The log: newest first, page by page. */
+    public function index(LogRequest $request, CurrentGarage $garage): JsonResponse
     {
+        $most = $request->most() ?? self::NEWEST;
+        $page = $request->filter()->page($request->afterSession(), $most + 1, $garage->zone());
+        $more = count($page) > $most;
+        $page = array_slice($page, 0, $most);
+
         return response()->json([
-            'sessions' => ChargeSession::newest(self::NEWEST)->map($this->lines->of(...)),
+            'sessions' => array_map($this->lines->of(...), $page),
+            'total' => $request->filter()->count($garage->zone()),
+            'next' => $more ? $page[$most - 1]->ulid : null,
         ]);
+    }
+
+    /** What the sessions that are wanted add up to. */
+    public function sums(LogRequest $request, CurrentGarage $garage): JsonResponse
+    {
+        return response()->json(LogSums::of($request->filter(), $garage->zone()));
     }
 
     public function store(BeginSessionRequest $request): JsonResponse
@@ -93,6 +106,6 @@ final class SessionController extends Controller
 
     private function report(ChargeSession $session, int $status = 200): JsonResponse
     {
-        return response()->json(['now' => Carbon::now()->toIso8601ZuluString('millisecond'), 'session' => $this->lines->of($session), ...$this->events->of($session), ...$this->reports->full($session)], $status);
+        return response()->json($this->answers->of($session), $status);
     }
 }

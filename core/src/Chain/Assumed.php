@@ -7,7 +7,6 @@ namespace Harmozon\Core\Chain;
 use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Equipment\Curve;
 use Harmozon\Core\Equipment\FactOrigin;
-use Harmozon\Core\Equipment\Pack;
 use Harmozon\Core\Equipment\Supply;
 
 /**
@@ -100,7 +99,7 @@ final readonly class Assumed
 
         return $chain->of(vehicle: $this->fact === Fact::ChargeCurve
             ? $vehicle->withChargeCurve($curve)
-            : $vehicle->withPack(new Pack($vehicle->pack->usableKwh, $curve)));
+            : $vehicle->withPack($vehicle->pack->atVolts($curve)));
     }
 
     private function putFigure(Chain $chain, float $value): Chain
@@ -108,7 +107,7 @@ final readonly class Assumed
         [$vehicle, $outlet, $dc, $ac] = [$chain->vehicle, $chain->outlet, $chain->inlet->dc, $chain->inlet->ac];
 
         return match ($this->fact) {
-            Fact::UsableKwh => $chain->of(vehicle: $vehicle->withPack(new Pack($value, $vehicle->pack->voltageBySoc))),
+            Fact::UsableKwh => $chain->of(vehicle: $vehicle->withPack($vehicle->pack->holding($value))),
             Fact::StationA => $chain->of(outlet: $outlet->limitedTo($value, $outlet->maxKw)),
             Fact::StationKw => $chain->of(outlet: $outlet->limitedTo($outlet->maxA, $value)),
             Fact::CabinetKw => $chain->of(outlet: $outlet->fedBy($outlet->cabinet?->of($value))),

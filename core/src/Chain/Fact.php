@@ -25,6 +25,7 @@ enum Fact: string
     case PackV = 'pack_v';
     case UsableKwh = 'usable_kwh';
     case ChargeCurve = 'charge_curve';
+    case KmPerKwh = 'km_per_kwh';
     case Programmes = 'programmes';
     case VehicleLanguages = 'vehicle_languages';
     case ConverterKw = 'converter_kw';
@@ -53,7 +54,7 @@ enum Fact: string
         return match ($this) {
             self::StationMaxV, self::StationMinV, self::StationA, self::StationKw, self::StationLanguages, self::SupplyV, self::SupplyA, self::SupplyPhases, self::Access, self::AdmittedMakes,
             self::CableLength, self::CabinetPolicy, self::CabinetKw, self::CabinetModuleKw, self::CabinetPartnerKw => FactOwner::Outlet,
-            self::PackV, self::UsableKwh, self::ChargeCurve, self::Programmes => FactOwner::Vehicle,
+            self::PackV, self::UsableKwh, self::ChargeCurve, self::KmPerKwh, self::Programmes => FactOwner::Vehicle,
             self::VehicleLanguages, self::ConverterKw, self::ConverterV, self::SplitPack, self::InletMaxV, self::InletA, self::InletKw,
             self::AcMinV, self::AcMaxV, self::AcA, self::AcKw, self::AcPhases, self::PortCorner => FactOwner::Inlet,
             self::AdapterA, self::AdapterMaxV, self::AdapterCurrent, self::Recall, self::Damage, self::Battery, self::MakerApproval, self::Certification => FactOwner::Adapter,
@@ -100,6 +101,7 @@ enum Fact: string
             self::PackV => 'pack.voltage_by_soc',
             self::UsableKwh => 'pack.usable_kwh',
             self::ChargeCurve => 'charge_curve_kw',
+            self::KmPerKwh => 'km_per_kwh',
             self::Programmes => 'programmes',
             self::VehicleLanguages => 'dc.signalling',
             self::ConverterKw => 'dc.boost_converter.max_kw',
@@ -144,6 +146,7 @@ enum Fact: string
             self::CabinetKw, self::CabinetModuleKw, self::CabinetPartnerKw, self::ConverterKw, self::StationKw, self::InletKw, self::AcKw => FactKind::KiloWatts,
             self::SupplyPhases, self::AcPhases => FactKind::Phases,
             self::UsableKwh => FactKind::KiloWattHours,
+            self::KmPerKwh => FactKind::KmPerKwh,
             self::ChargeCurve => FactKind::PowerCurve,
             self::PackV => FactKind::Curve,
             self::CableLength => FactKind::Metres,

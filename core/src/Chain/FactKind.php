@@ -14,6 +14,7 @@ enum FactKind: string
     case Sharing = 'sharing';
     case PowerCurve = 'curve_kw';
     case KiloWattHours = 'kwh';
+    case KmPerKwh = 'km_per_kwh';
     case Metres = 'metres';
     case YesNo = 'yes_no';
     case Languages = 'languages';

@@ -17,6 +17,13 @@ final class UsualNeed
 
     public const NEIGHBOUR_AT_MINUTE = 10.0;
 
+    public const NEIGHBOUR_LEAVES_AT_MINUTE = 20.0;
+
+    public const PREPARED_MINUTES = 20.0;
+
+    /** A leg between two stops. */
+    public const KM = 150.0;
+
     public const DERATED_KW = 60.0;
 
     public const NEXT_STOP_KW = 100.0;

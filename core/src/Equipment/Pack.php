@@ -4,10 +4,22 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Equipment;
 
-/** The traction battery: usable energy, and its voltage over state of charge. */
+/** The traction battery: usable energy, its voltage over state of charge, and the heater that warms it. */
 final readonly class Pack
 {
-    public function __construct(public ?float $usableKwh, public ?Curve $voltageBySoc)
+    use Alterable;
+
+    public function __construct(public ?float $usableKwh, public ?Curve $voltageBySoc, public ?float $heaterKw = null)
     {
+    }
+
+    public function holding(float $usableKwh): self
+    {
+        return $this->with(usableKwh: $usableKwh);
+    }
+
+    public function atVolts(Curve $voltageBySoc): self
+    {
+        return $this->with(voltageBySoc: $voltageBySoc);
     }
 }

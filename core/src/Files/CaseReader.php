@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Files;
 
 use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Chain\Distance;
 use Harmozon\Core\Chain\Faults;
 use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Equipment\NetworkSetUp;
@@ -56,7 +57,7 @@ final class CaseReader
             $this->kit($node, [$node->object('outlet')], [$vehicle], [$outlet]),
             $outlet,
             $node->choice('policy', AdapterPolicy::class) ?? AdapterPolicy::Certified,
-            $this->conditions($node->objectOrNull('conditions') ?? Node::of([]))->setUp($this->networks($node)),
+            $this->conditions($node->objectOrNull('conditions') ?? Node::of([]))->setUp($this->networks($node))->reaching($vehicle),
         );
     }
 
@@ -180,6 +181,15 @@ final class CaseReader
             $node->boolOrNull('cooling_failed') ?? false,
             $node->number('derated_kw', Range::kw()),
             $node->number('neighbour_at_minute', Range::graceMinutes()),
+            $node->number('neighbour_leaves_at_minute', Range::graceMinutes()),
+        );
+    }
+
+    private static function distance(?Node $node): ?Distance
+    {
+        return $node === null ? null : new Distance(
+            $node->number('km', Range::km()) ?? throw $node->fail('km', Message::of('field.required')),
+            $node->number('reserve_soc', Range::soc()) ?? Distance::USUAL_RESERVE,
         );
     }
 
@@ -196,6 +206,8 @@ final class CaseReader
         if ($to < $from) {
             throw $node->fail('soc_to', Message::of('field.target_below_start', to: Amount::asGiven($to, Unit::Percent), from: Amount::asGiven($from, Unit::Percent)));
         }
+        $prepared = $node->raw('pack_prepared');
+        $minutes = is_int($prepared) || is_float($prepared) ? $node->number('pack_prepared', Range::graceMinutes()) : null;
         $theta = [];
         $loads = $node->raw('theta');
         foreach (is_array($loads) ? $loads : [] as $link => $load) {
@@ -210,7 +222,7 @@ final class CaseReader
             $to,
             $node->number('ambient_c', Range::celsius()),
             $node->number('pack_c', Range::celsius()),
-            $node->boolOrNull('pack_prepared') ?? ! $node->has('pack_c'),
+            $minutes === null && ($node->boolOrNull('pack_prepared') ?? ! $node->has('pack_c')),
             $node->boolOrNull('member') ?? false,
             $theta,
             $this->faults($node->objectOrNull('faults') ?? Node::of([])),
@@ -218,6 +230,9 @@ final class CaseReader
             $node->number('rested_minutes', Range::restMinutes()) ?? 0.0,
             $node->number('idle_minutes', Range::graceMinutes()) ?? 0.0,
             $node->number('next_stop_kw', Range::kw()),
+            preparedMinutes: $minutes,
+            distance: self::distance($node->objectOrNull('distance')),
+            isPreparationSaid: $node->has('pack_prepared') || $node->has('pack_c'),
         );
     }
 }

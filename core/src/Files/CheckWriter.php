@@ -10,6 +10,7 @@ use Harmozon\Core\Record\Gap;
 use Harmozon\Core\Record\Judgement;
 use Harmozon\Core\Record\PeakValue;
 use Harmozon\Core\Record\PlateRow;
+use Harmozon\Core\Record\PlateState;
 use Harmozon\Core\Record\Proven;
 use Harmozon\Core\Record\TemperatureRow;
 use Harmozon\Core\Words\Message;
@@ -45,6 +46,7 @@ final readonly class CheckWriter
             'soc_gained' => FitWriter::rounded($measured->socGained()),
             'implied_usable_kwh' => FitWriter::rounded($judgement->impliedUsableKwh),
             'plate_check' => array_map($this->plateRow(...), $judgement->plateCheck),
+            'pieces' => array_map(static fn (string $link, PlateState $state): array => ['link' => $link, 'state' => $state->value], array_map(strval(...), array_keys($judgement->pieces())), array_values($judgement->pieces())),
             'proven' => array_map(static fn (Proven $p): array => [
                 'adapter' => $p->adapterId,
                 'of_continuous' => FitWriter::rounded($p->ofContinuous, 4),
@@ -96,6 +98,8 @@ final readonly class CheckWriter
             'margin' => FitWriter::rounded($row->margin()),
             'utilisation' => FitWriter::rounded($row->utilisation(), 4),
             'state' => $row->state->value,
+            'peak_state' => $row->peakState()->value,
+            'minutes_state' => $row->minutesState()?->value,
             'minutes_over_continuous' => FitWriter::rounded($row->minutesOverContinuous, 3),
             'minutes_over_unread' => FitWriter::rounded($row->minutesOverUnread, 3),
             'allowed_minutes' => $row->allowedMinutes(),

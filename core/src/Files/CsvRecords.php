@@ -17,6 +17,9 @@ final class CsvRecords implements \IteratorAggregate
 
     private const QUOTE = '"';
 
+    /** What may stand between cells; of those used as often the first. */
+    public const DELIMITERS = ["\t", ';', '|', ','];
+
     /** What is trimmed off a cell. */
     private const BLANKS = " \t\v\0";
 
@@ -24,16 +27,21 @@ final class CsvRecords implements \IteratorAggregate
     private const LONGEST_RECORD_LINES = 20;
 
     /** @var non-empty-string */
-    private string $delimiter = ',';
+    private string $delimiter;
 
     /** Cells in the header; 0 before it was read. */
     private int $width = 0;
 
-    /** @param  iterable<string>  $lines  with or without their line ends */
-    public function __construct(private readonly iterable $lines)
+    /**
+     * @param  iterable<string>  $lines  with or without their line ends
+     * @param  non-empty-string|null  $told  the delimiter; null: the one that the header uses most
+     */
+    public function __construct(private readonly iterable $lines, private readonly ?string $told = null)
     {
+        $this->delimiter = $told ?? ',';
     }
 
+    /** @return non-empty-string */
     public function delimiter(): string
     {
         return $this->delimiter;
@@ -78,7 +86,7 @@ final class CsvRecords implements \IteratorAggregate
         while ($waiting !== []) {
             $first = array_key_first($waiting);
             if ($this->width === 0 && trim($waiting[$first]) !== '') {
-                $this->delimiter = self::mostUsed($waiting[$first]);
+                $this->delimiter = $this->told ?? self::mostUsed($waiting[$first]);
             }
             $length = $this->recordLines(array_values($waiting));
             if ($length === null && ! $isLast && count($waiting) < self::LONGEST_RECORD_LINES) {
@@ -153,7 +161,10 @@ final class CsvRecords implements \IteratorAggregate
     /** @return non-empty-string */
     private static function mostUsed(string $header): string
     {
-        $uses = ["\t" => substr_count($header, "\t"), ';' => substr_count($header, ';'), ',' => substr_count($header, ',')];
+        $uses = [];
+        foreach (self::DELIMITERS as $delimiter) {
+            $uses[$delimiter] = substr_count($header, $delimiter);
+        }
         arsort($uses);
 
         return array_key_first($uses);

@@ -74,7 +74,7 @@ final class EquipmentReader
         return new Vehicle(
             $node->text('id'),
             $node->textOrNull('name') ?? $node->text('id'),
-            new Pack($pack?->number('usable_kwh', Range::kwh()), $pack?->curve('voltage_by_soc', Range::volts())),
+            new Pack($pack?->number('usable_kwh', Range::kwh()), $pack?->curve('voltage_by_soc', Range::volts()), $pack?->number('heater_kw', Range::heaterKw())),
             $node->curve('charge_curve_kw', Range::curveKw()),
             $node->number('km_per_kwh', Range::kmPerKwh()),
             $inlets,

@@ -62,6 +62,9 @@ final readonly class ForecastWriter
             'go_on_at_soc' => FitWriter::rounded($forecast->goOnAtSoc, 1),
             'stop_at' => $forecast->passed === null ? null : self::passed($forecast->passed),
             'stop_words' => $forecast->passed === null ? null : $this->voice->say($forecast->passed->message()),
+            'notes' => $this->voice->each($forecast->notes),
+            'note_codes' => FitWriter::codes($forecast->notes),
+            'soc_to' => round($conditions->reaching($answer->chain->vehicle)->socTo, 2),
             'heat' => array_map($this->heat(...), $forecast->heat),
             'longest_binding' => $forecast->longestBinding()[0] ?? null,
             'bindings' => (object) $this->bindings($forecast),
@@ -222,11 +225,12 @@ final readonly class ForecastWriter
             'v' => round($point->volts, 1),
             'a' => round($point->amps, 1),
             'kw' => round($point->kw, 2),
-            'car_kw' => FitWriter::rounded($forecast->car?->kwAt($point->soc)),
+            'car_kw' => FitWriter::rounded($forecast->car?->kwThen($point->soc, [], $point->tS / 60, $point->packC)),
             'binding' => $point->binding->value,
             'binding_link' => $point->linkId === '' ? null : $point->linkId,
             'km_per_hour' => FitWriter::rounded($forecast->kmPerHour($point->kw), 0),
             'theta' => (object) self::theta($point->theta),
+            'pack_c' => FitWriter::rounded($point->packC, 1),
         ];
     }
 

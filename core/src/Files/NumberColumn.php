@@ -9,8 +9,11 @@ use Harmozon\Core\Words\Message;
 /** A column of a readings file that holds numbers. */
 final readonly class NumberColumn
 {
-    /** @param  bool  $hasDecimalComma  a comma may stand for the decimal point */
-    public function __construct(private string $name, public int $position, private Range $range, private bool $hasDecimalComma)
+    /**
+     * @param  bool  $hasDecimalComma  a comma may stand for the decimal point
+     * @param  float  $factor  and then $offset: from what is written to what is kept
+     */
+    public function __construct(private string $name, public int $position, private Range $range, private bool $hasDecimalComma, private float $factor = 1.0, private float $offset = 0.0)
     {
     }
 
@@ -24,6 +27,9 @@ final readonly class NumberColumn
         $plain = $this->hasDecimalComma ? str_replace(',', '.', $text) : $text;
         if (is_numeric($plain)) {
             $value = (float) $plain;
+            if ($this->factor !== 1.0 || $this->offset !== 0.0) {
+                $value = $value * $this->factor + $this->offset;
+            }
             if ($value >= $this->range->least && $value <= $this->range->most) {
                 return $value;
             }

@@ -82,6 +82,7 @@ final class OriginsReader
             FactKind::Curve => $node->curve($key, Range::volts()),
             FactKind::PowerCurve => $node->curve($key, Range::curveKw()),
             FactKind::KiloWattHours => $node->number($key, Range::kwh()),
+            FactKind::KmPerKwh => $node->number($key, Range::kmPerKwh()),
             FactKind::Amps => $node->number($key, Range::amps()),
             default => $node->number($key, Range::kw()),
         };

@@ -71,6 +71,16 @@ final readonly class Range
         return new self(0, 50, 'm');
     }
 
+    public static function heaterKw(): self
+    {
+        return new self(0, 50, 'kW');
+    }
+
+    public static function km(): self
+    {
+        return new self(0, 5000, 'km');
+    }
+
     public static function kmPerKwh(): self
     {
         return new self(0.05, 30, 'km/kWh');

@@ -4,8 +4,15 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Files;
 
+use Harmozon\Core\Files\Foreign\Encoding;
+use Harmozon\Core\Files\Foreign\Mapping;
+use Harmozon\Core\Files\Foreign\Sniffer;
+use Harmozon\Core\Files\Foreign\TimeMap;
+use Harmozon\Core\Record\Event;
+use Harmozon\Core\Record\EventCode;
 use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
 
 /**
@@ -19,6 +26,24 @@ final class ReadingsReader
     private const DAY_S = 86_400;
 
     private ?ReadingColumns $columns = null;
+
+    private ?TimeMap $time = null;
+
+    private ?Mapping $guessed = null;
+
+    /** Lines that a guess is made from. */
+    private const PEEK = 40;
+
+    /** @param  Mapping|null  $mapping  null: a file of ours, or one whose mapping is guessed */
+    public function __construct(private readonly ?Mapping $mapping = null)
+    {
+    }
+
+    /** How a file that is not ours was taken to be written; null where nothing had to be guessed. */
+    public function guessed(): ?Mapping
+    {
+        return $this->guessed;
+    }
 
     private ?float $firstClockS = null;
 
@@ -34,21 +59,40 @@ final class ReadingsReader
 
     /**
      * @param  iterable<string>  $lines
-     * @return \Generator<int, Reading|RejectedRow> by line number
+     * @return \Generator<int, Reading|Event|RejectedRow> by line number; of a row with an event it comes after the reading
      *
      * @throws FieldError when the header cannot be used
      */
     public function read(iterable $lines): \Generator
     {
-        $records = new CsvRecords($lines);
+        [$lines, $mapping] = $this->mapped($lines);
+        $records = new CsvRecords($lines, $mapping?->delimiter);
         foreach ($records as $line => $cells) {
+            if ($this->columns === null && $mapping !== null) {
+                $this->columns = ReadingColumns::mapped($cells ?? throw FieldError::at('readings', Message::of('readings.open_quote')), $mapping);
+                $this->time = $mapping->time?->format === null ? null : $mapping->time;
+
+                continue;
+            }
             if ($this->columns === null) {
                 $this->columns = ReadingColumns::of($cells ?? throw FieldError::at('readings', Message::of('readings.open_quote')), $records->delimiter() !== ',');
 
                 continue;
             }
             try {
-                yield $line => $this->reading($this->columns, $cells ?? throw FieldError::at('row', Message::of('readings.open_quote')));
+                $reading = $this->reading($this->columns, $cells ?? throw FieldError::at('row', Message::of('readings.open_quote')));
+                if ($this->columns->event === null) {
+                    yield $line => $reading;
+
+                    continue;
+                }
+                if ($reading->holdsAnything()) {
+                    yield $line => $reading;
+                }
+                $event = self::event($cells[$this->columns->event] ?? '', $reading);
+                if ($event !== null) {
+                    yield $line => $event;
+                }
             } catch (FieldError $e) {
                 yield $line => new RejectedRow($line, $e->complaint());
             }
@@ -56,6 +100,69 @@ final class ReadingsReader
         if ($this->columns === null) {
             throw FieldError::at('readings', Message::of('readings.empty'));
         }
+    }
+
+    /**
+     * The lines in UTF-8, and how they are to be read where they are not ours.
+     *
+     * @param  iterable<string>  $lines
+     * @return array{iterable<string>, Mapping|null}
+     */
+    private function mapped(iterable $lines): array
+    {
+        if ($this->mapping !== null) {
+            return [self::decoded($lines, $this->mapping), $this->mapping];
+        }
+        $all = (static function () use ($lines): \Generator {
+            yield from $lines;
+        })();
+        $head = [];
+        $isOurs = null;
+        while ($isOurs !== true && count($head) < self::PEEK && $all->valid()) {
+            $head[] = (string) $all->current();
+            $isOurs ??= self::isOurs($head);
+            $all->next();
+        }
+        $whole = (static function () use ($head, $all): \Generator {
+            yield from $head;
+            while ($all->valid()) {
+                yield (string) $all->current();
+                $all->next();
+            }
+        })();
+        $this->guessed = $isOurs === true ? null : Sniffer::guess($head);
+
+        return $this->guessed === null ? [$whole, null] : [self::decoded($whole, $this->guessed), $this->guessed];
+    }
+
+    /**
+     * @param  list<string>  $head  lines so far
+     * @return bool|null null while there is no header yet
+     */
+    private static function isOurs(array $head): ?bool
+    {
+        foreach (new CsvRecords($head) as $cells) {
+            return $cells === null || ReadingColumns::knows($cells);
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  iterable<string>  $lines
+     * @return iterable<string>
+     */
+    private static function decoded(iterable $lines, Mapping $mapping): iterable
+    {
+        if ($mapping->encoding !== Encoding::Windows1252) {
+            return $lines;
+        }
+
+        return (static function () use ($lines, $mapping): \Generator {
+            foreach ($lines as $line) {
+                yield $mapping->encoding->toUtf8($line);
+            }
+        })();
     }
 
     /** @param  list<string>  $cells */
@@ -71,7 +178,8 @@ final class ReadingsReader
                 $read[$name] = $column->read($text);
             }
         }
-        if (count($read) <= (isset($read['t_s']) ? 1 : 0)) {
+        $isEvent = $columns->event !== null && ($cells[$columns->event] ?? '') !== '';
+        if (! $isEvent && count($read) <= (isset($read['t_s']) ? 1 : 0)) {
             throw FieldError::at('row', Message::of('readings.no_value'));
         }
         $celsius = [];
@@ -93,6 +201,17 @@ final class ReadingsReader
         );
     }
 
+    /** Its note stands beside it as well. */
+    private static function event(string $code, Reading $reading): ?Event
+    {
+        if ($code === '') {
+            return null;
+        }
+        $known = EventCode::tryFrom($code) ?? throw FieldError::at('event', Message::of('field.none_of', value: '"'.mb_substr(mb_scrub($code), 0, Node::LONGEST_QUOTE).'"', known: Listing::comma(array_column(EventCode::cases(), 'value'))));
+
+        return new Event($known, $reading->tMs, $reading->note === null ? null : mb_substr($reading->note, 0, Event::LONGEST_DETAIL));
+    }
+
     /** @param  list<string>  $cells */
     private function clockS(ReadingColumns $columns, array $cells): float
     {
@@ -101,7 +220,12 @@ final class ReadingsReader
             throw FieldError::at(isset($columns->numbers['t_s']) ? 't_s' : 'time', Message::of('field.missing'));
         }
 
-        return $this->sinceFirst(...self::clock($time));
+        $told = $this->time?->seconds($time);
+        if ($this->time !== null && $told === null) {
+            throw FieldError::at('time', Message::of('mapping.not_time', text: mb_substr($time, 0, Node::LONGEST_QUOTE), format: (string) $this->time->format));
+        }
+
+        return $told !== null ? $this->sinceFirst($told, false) : $this->sinceFirst(...self::clock($time));
     }
 
     /**
@@ -141,7 +265,7 @@ final class ReadingsReader
             $text === '' => null,
             ! mb_check_encoding($text, 'UTF-8') => throw FieldError::at($name, Message::of('readings.not_utf8')),
             mb_strlen($text) > self::LONGEST_TEXT => throw FieldError::at($name, Message::of('field.too_long', most: Amount::count(self::LONGEST_TEXT))),
-            default => $text,
+            default => SheetCell::read($text),
         };
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Files;
 
+use Harmozon\Core\Chain\Distance;
 use Harmozon\Core\Chain\UsualNeed;
 use Harmozon\Core\Equipment\AccessKind;
 use Harmozon\Core\Equipment\AttachOrder;
@@ -29,6 +30,10 @@ use Harmozon\Core\Record\Point;
 use Harmozon\Core\Record\Provenance;
 use Harmozon\Core\Record\TemperatureState;
 use Harmozon\Core\Record\Verdict;
+use Harmozon\Core\Review\Cause;
+use Harmozon\Core\Review\Confidence;
+use Harmozon\Core\Review\Difference;
+use Harmozon\Core\Review\Trust\Warming;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Term;
 use Harmozon\Core\Words\Voice;
@@ -40,8 +45,11 @@ final readonly class TermsWriter
     private const SETS = [
         'access' => AccessKind::class,
         'attach_order' => AttachOrder::class,
+        'cause' => Cause::class,
         'certification' => Certification::class,
+        'confidence' => Confidence::class,
         'current' => CurrentKind::class,
+        'difference' => Difference::class,
         'event' => EventCode::class,
         'evse_status' => EvseStatus::class,
         'gate' => GateName::class,
@@ -60,6 +68,7 @@ final readonly class TermsWriter
         'signalling' => Signalling::class,
         'temperature_state' => TemperatureState::class,
         'verdict' => Verdict::class,
+        'warming' => Warming::class,
     ];
 
     public function __construct(private Voice $voice)
@@ -123,7 +132,11 @@ final readonly class TermsWriter
             'member' => $usual->member,
             'begins' => [
                 'neighbour_at_minute' => UsualNeed::NEIGHBOUR_AT_MINUTE,
+                'neighbour_leaves_at_minute' => UsualNeed::NEIGHBOUR_LEAVES_AT_MINUTE,
                 'derated_kw' => UsualNeed::DERATED_KW,
+                'prepared_minutes' => UsualNeed::PREPARED_MINUTES,
+                'km' => UsualNeed::KM,
+                'reserve_soc' => Distance::USUAL_RESERVE,
                 'next_stop_kw' => UsualNeed::NEXT_STOP_KW,
             ],
         ];

@@ -62,6 +62,18 @@ final readonly class ChainAnswer
         return Links::of($this->chain, $this->voltage, $this->conditions);
     }
 
+    /** The name of one of them. */
+    public function linkName(string $linkId): Message
+    {
+        foreach ($this->links() as $link) {
+            if ($link->id === $linkId) {
+                return $link->name;
+            }
+        }
+
+        return Message::of('link.named', name: $linkId);
+    }
+
     /** 0 where nothing flows; null where it would flow but no limit is known. */
     public function expectedPeakKw(): ?float
     {

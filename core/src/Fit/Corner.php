@@ -10,7 +10,6 @@ use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Chain\VoltagePlan;
 use Harmozon\Core\Chain\VoltagePlanner;
 use Harmozon\Core\Equipment\Curve;
-use Harmozon\Core\Equipment\Pack;
 use Harmozon\Core\Power\Limits;
 use Harmozon\Core\Power\LimitSet;
 use Harmozon\Core\Power\Peak;
@@ -93,7 +92,7 @@ final class Corner
         $kw = [self::bestKw($slow, $answer), self::bestKw($fast, $answer)];
         $ceiling = $answer->chain->outlet->maxV;
         if ($ceiling !== null && $volts->low->highest() < $ceiling && $ceiling < $volts->high->highest()) {
-            $touching = $fast->vehicle->withPack(new Pack($fast->vehicle->pack->usableKwh, $volts->high->times($ceiling / $volts->high->highest())));
+            $touching = $fast->vehicle->withPack($fast->vehicle->pack->atVolts($volts->high->times($ceiling / $volts->high->highest())));
             $kw[] = self::bestKw($fast->of(vehicle: $touching), $answer);
         }
 

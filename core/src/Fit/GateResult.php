@@ -102,6 +102,19 @@ final class GateResult
         return new self($gate, Result::Unknown, null, false, [], $missing, $danger);
     }
 
+    /**
+     * The same, with more to be careful about; what fails or is not known stays that.
+     *
+     * @param  list<Message>  $cautions
+     */
+    public function minding(array $cautions): self
+    {
+        return match ($this->result) {
+            Result::Fail, Result::Unknown => $this,
+            Result::Pass, Result::Caution => self::passUnless($this->gate, $this->reason(), fn (): array => [...$this->cautions(), ...$cautions]),
+        };
+    }
+
     public function result(): Result
     {
         return $this->unlessAny() === [] ? $this->result : Result::Caution;

@@ -24,6 +24,7 @@ final readonly class Forecast
      * @param  list<Unread>  $missing  without these there is no forecast
      * @param  float|null  $goOnAtSoc  from here on the next stop would be quicker; null when it never is, or is not known
      * @param  LimitSet|null  $car  what the vehicle alone would allow in these conditions
+     * @param  list<Message>  $notes  what it rests on that a driver should know
      * @param  AdapterPassed|null  $passed  from when on an adapter would be passed that may not hold back; the minutes assume that it is obeyed
      */
     public function __construct(
@@ -42,6 +43,7 @@ final readonly class Forecast
         public ?float $goOnAtSoc = null,
         public ?LimitSet $car = null,
         public ?AdapterPassed $passed = null,
+        public array $notes = [],
     ) {
     }
 

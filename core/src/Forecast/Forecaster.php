@@ -61,13 +61,14 @@ final class Forecaster
             return Forecast::none($answer, $conditions->socFrom, $answer->why());
         }
         $chain = $answer->chain;
+        $conditions = $conditions->reaching($chain->vehicle);
         // Five percent beyond the target, so that the next step can be told.
         $beyond = $this->tellsMore ? $conditions->upTo(min(100.0, $conditions->socTo + Marginal::STEP_PERCENT)) : $conditions;
         $plan = (new VoltagePlanner)->alike($answer->voltage, $chain, $beyond);
         $limits = Limits::ofChain($chain, $plan, $beyond);
         $packKwh = $chain->vehicle->pack->usableKwh;
-        $missing = [...($limits === null ? $plan->missing : []), ...($packKwh === null ? [Unread::of(Fact::UsableKwh, $chain)] : [])];
-        if ($limits === null || $packKwh === null || ! $limits->isKnown()) {
+        $missing = [...($limits === null ? $plan->missing : []), ...($packKwh === null ? [Unread::of(Fact::UsableKwh, $chain)] : []), ...($conditions->distance !== null && $chain->vehicle->kmPerKwh === null ? [Unread::of(Fact::KmPerKwh, $chain)] : [])];
+        if ($limits === null || $missing !== [] || $packKwh === null || ! $limits->isKnown()) {
             return Forecast::none($answer, $conditions->socFrom, $missing === [] ? Message::of('end.no_limit') : Message::of('end.unread', facts: Unread::facts($missing)), $missing);
         }
         $endSoc = min($conditions->socTo, $plan->ceilingAtSoc ?? 100.0);
@@ -86,7 +87,7 @@ final class Forecaster
             default => null,
         };
 
-        return $tally->forecast($answer, $efficiency, $cutShort, $this->tellsMore ? Limits::ofVehicle($chain, $conditions) : null);
+        return $tally->forecast($answer, $efficiency, $cutShort, $this->tellsMore ? Limits::ofVehicle($chain, $conditions) : null, Rests::of($chain, $conditions, $limits));
     }
 
     private static function earlyStop(Integrator $walk): Message

@@ -6,6 +6,7 @@ namespace Harmozon\Core\Forecast;
 
 use Harmozon\Core\Power\BindingCode;
 use Harmozon\Core\Power\Envelope;
+use Harmozon\Core\Power\KwLimit;
 use Harmozon\Core\Power\LaterLimit;
 use Harmozon\Core\Power\LimitSet;
 
@@ -65,6 +66,9 @@ final class Integrator
     /** @var array<int, LaterLimit> limits that have not begun yet */
     private array $later;
 
+    /** @var list<float> minutes at which a limit ends, those to come */
+    private array $ends;
+
     /**
      * @param  float  $packKwh  usable, from 0 to 100 %
      * @param  float  $efficiency  share of the plug's energy that reaches the pack
@@ -87,7 +91,11 @@ final class Integrator
     ) {
         $this->socPerKwS = $efficiency / $packKwh / self::KWS_IN_PERCENT_OF_KWH;
         $this->later = $limits->later;
-        $this->envelope = new Envelope($limits, $soc, $marks === [] ? $soc : $marks[count($marks) - 1], $obeysHeat);
+        $this->ends = array_values(array_filter(
+            array_map(static fn (KwLimit $l): float => $l->untilMinute, [...$limits->kw, ...array_map(static fn (LaterLimit $l): KwLimit => $l->limit, $limits->later)]),
+            is_finite(...),
+        ));
+        $this->envelope = new Envelope($limits, $soc, $marks === [] ? $soc : $marks[count($marks) - 1], $this->socPerKwS, $obeysHeat);
     }
 
     /** Why the walk ended; null while it has not. */
@@ -116,7 +124,7 @@ final class Integrator
             $step = $this->step($path, $spanS, $gained);
             yield $step;
             if ($this->envelope->hasHeat()) {
-                $this->envelope->warm($this->meanSquareA2($path, $step), $step->amps, $step->endAmps, $spanS);
+                $this->envelope->warm($this->meanSquareA2($path, $step), $step->amps, $step->endAmps, $spanS, $this->soc + $gained);
             }
             $this->soc += $gained;
             $this->tS += $spanS;
@@ -138,6 +146,11 @@ final class Integrator
                 $this->envelope->add($limit->limit);
                 unset($this->later[$i]);
             }
+        }
+        $past = array_filter($this->ends, fn (float $minute): bool => 60 * $minute <= $this->tS + self::INSTANT_S);
+        if ($past !== []) {
+            $this->envelope->end(max($past));
+            $this->ends = array_values(array_diff($this->ends, $past));
         }
     }
 
@@ -172,8 +185,8 @@ final class Integrator
         $this->envelope->lookAt($this->soc);
         while ($this->tS < $this->handshakeS - self::INSTANT_S) {
             $spanS = min($this->untilTickS(), $this->handshakeS - $this->tS);
-            yield new Step($this->tS, $spanS, $this->soc, 0.0, 0.0, 0.0, 0.0, $this->envelope->volts, 0.0, BindingCode::Handshake, '', $this->envelope->theta, $this->envelope->spent);
-            $this->envelope->warm(0.0, 0.0, 0.0, $spanS);
+            yield new Step($this->tS, $spanS, $this->soc, 0.0, 0.0, 0.0, 0.0, $this->envelope->volts, 0.0, BindingCode::Handshake, '', $this->envelope->theta, $this->envelope->spent, $this->envelope->packC);
+            $this->envelope->warm(0.0, 0.0, 0.0, $spanS, $this->soc);
             $this->tS += $spanS;
         }
     }
@@ -185,12 +198,12 @@ final class Integrator
         $markSoc = $this->marks[$this->mark] ?? $this->soc;
         $toSoc = $this->isRamping ? $markSoc : min($markSoc, $at->untilSoc);
         $isLevel = ! $this->isRamping && abs($at->kwPerPercent) < self::LEVEL && abs($at->voltsPerPercent) < self::LEVEL;
-        $spanS = min($this->untilTickS($isLevel ? $this->levelStepS : null), $path->secondsTo($toSoc - $this->soc));
+        $spanS = min($this->untilTickS($isLevel ? $this->levelStepS : null), $path->secondsTo($toSoc - $this->soc), $at->isWarming() ? self::LONGEST_STEP_S : INF);
         if ($this->isRamping) {
             $spanS = min($spanS, $this->rampS($path));
         }
-        foreach ($this->later as $limit) {
-            $spanS = min($spanS, 60 * $limit->fromMinute - $this->tS);
+        foreach ([...array_map(static fn (LaterLimit $l): float => $l->fromMinute, $this->later), ...$this->ends] as $minute) {
+            $spanS = min($spanS, 60 * $minute - $this->tS);
         }
         $spanS = max($spanS, self::INSTANT_S);
 
@@ -237,6 +250,7 @@ final class Integrator
             $this->isRamping ? '' : $at->linkId,
             $at->theta,
             $at->spent,
+            $at->packC,
         );
     }
 

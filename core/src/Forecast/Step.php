@@ -19,6 +19,7 @@ final readonly class Step
      * @param  float  $amps  at the plug (per phase, for AC), when it begins
      * @param  array<string, float>  $theta  heat load by link id, when it begins
      * @param  array<string, true>  $spent  links whose boost is spent by then, by id
+     * @param  float|null  $packC  temperature of a pack that started cold, when it begins
      */
     public function __construct(
         public float $tS,
@@ -34,6 +35,7 @@ final readonly class Step
         public string $linkId,
         public array $theta,
         public array $spent,
+        public ?float $packC = null,
     ) {
     }
 
@@ -46,6 +48,6 @@ final readonly class Step
      */
     public function justBeforeEnd(float $endSoc, float $endVolts, float $instantS): self
     {
-        return new self($this->tS + $this->lengthS - $instantS, $instantS, $endSoc, $this->endKw, $this->endKw, $this->endAmps, 0.0, $endVolts, $this->endAmps, $this->binding, $this->linkId, $this->theta, $this->spent);
+        return new self($this->tS + $this->lengthS - $instantS, $instantS, $endSoc, $this->endKw, $this->endKw, $this->endAmps, 0.0, $endVolts, $this->endAmps, $this->binding, $this->linkId, $this->theta, $this->spent, $this->packC);
     }
 }

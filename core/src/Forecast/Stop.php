@@ -15,6 +15,9 @@ final readonly class Stop
 
     private const RISK_OF_FAULT = 10;
 
+    /** Of each trouble that earlier sessions had and no good one has lifted. */
+    private const RISK_OF_TROUBLE = 3;
+
     /** What this driver pays; null when no price was read. */
     public ?string $price;
 
@@ -24,7 +27,7 @@ final readonly class Stop
     /** @var list<Message> what nobody has read of the access; empty where it is settled */
     public array $accessFacts;
 
-    /** How much could go wrong: 0 is nothing known. Every unread fact counts one, unverified access two, a known fault ten. */
+    /** How much could go wrong: 0 is nothing known. Every unread fact counts one, unverified access two, trouble remembered three, a known fault ten. */
     public int $risk;
 
     public function __construct(public Forecast $forecast, public ?Bill $bill)
@@ -33,6 +36,7 @@ final readonly class Stop
         $this->accessFacts = $this->unread(static fn (GateName $gate): bool => $gate === GateName::Access);
         $this->openFacts = $this->unread(static fn (GateName $gate): bool => $gate !== GateName::Access && $gate !== GateName::Reach, $forecast->answer->limits->unread ?? []);
         $this->risk = count($this->openFacts)
+            + self::RISK_OF_TROUBLE * count($this->trouble())
             + ($this->accessFacts === [] ? 0 : self::RISK_OF_ACCESS)
             + ($this->hasFault() ? self::RISK_OF_FAULT : 0);
     }
@@ -57,6 +61,12 @@ final readonly class Stop
     public function knownFault(): ?string
     {
         return $this->forecast->answer->chain->outlet->knownFault;
+    }
+
+    /** @return list<Message> what earlier sessions found wrong here */
+    public function trouble(): array
+    {
+        return $this->forecast->answer->conditions->remembered[$this->outletId()]->trouble ?? [];
     }
 
     /** Whether something is known to be wrong with it, or with every stall of it. */

@@ -94,8 +94,9 @@ final class Tally
      * @param  float  $efficiency  share of the plug's energy that reaches the pack
      * @param  Message|null  $cutShort  why it ended before the target
      * @param  LimitSet|null  $car  what the vehicle alone would allow
+     * @param  list<Message>  $notes
      */
-    public function forecast(ChainAnswer $answer, float $efficiency, ?Message $cutShort, ?LimitSet $car): Forecast
+    public function forecast(ChainAnswer $answer, float $efficiency, ?Message $cutShort, ?LimitSet $car, array $notes): Forecast
     {
         $end = $this->end ?? throw new \LogicException('a walk ends with a step of no length');
         $minutes = static fn (float $seconds): float => $seconds / 60;
@@ -116,6 +117,7 @@ final class Tally
             $this->nextStop->goOnAtSoc,
             $car,
             $this->adapterWatch?->passed,
+            $notes,
         );
     }
 

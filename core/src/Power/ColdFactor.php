@@ -6,9 +6,11 @@ namespace Harmozon\Core\Power;
 
 use Harmozon\Core\Chain\Conditions;
 
-/** What is left of the charge curve in a cold pack: 1 from 25 °C, 0.35 at 0 °C, 0.15 at −15 °C and below. */
+/** What is left of the charge curve in a cold pack: 1 from 25 °C, 0.35 at 0 °C, 0.15 at −15 °C and below, straight in between. */
 final class ColdFactor
 {
+    private const FREEZING_C = 0.0;
+
     private const AT_FREEZING = 0.35;
 
     private const COLDEST_C = -15.0;
@@ -19,9 +21,30 @@ final class ColdFactor
     {
         return match (true) {
             $packC >= Conditions::WARM_PACK_C => 1.0,
-            $packC >= 0 => self::AT_FREEZING + $packC / Conditions::WARM_PACK_C * (1 - self::AT_FREEZING),
+            $packC >= self::FREEZING_C => self::AT_FREEZING + $packC / Conditions::WARM_PACK_C * (1 - self::AT_FREEZING),
             $packC >= self::COLDEST_C => self::AT_COLDEST + (1 - $packC / self::COLDEST_C) * (self::AT_FREEZING - self::AT_COLDEST),
             default => self::AT_COLDEST,
+        };
+    }
+
+    /** How it changes as the pack warms (1/K). */
+    public static function perK(float $packC): float
+    {
+        return match (true) {
+            $packC >= Conditions::WARM_PACK_C, $packC < self::COLDEST_C => 0.0,
+            $packC >= self::FREEZING_C => (1 - self::AT_FREEZING) / (Conditions::WARM_PACK_C - self::FREEZING_C),
+            default => (self::AT_FREEZING - self::AT_COLDEST) / (self::FREEZING_C - self::COLDEST_C),
+        };
+    }
+
+    /** Up to which temperature that stays so; INF where it is warm. */
+    public static function nextKneeC(float $packC): float
+    {
+        return match (true) {
+            $packC >= Conditions::WARM_PACK_C => INF,
+            $packC >= self::FREEZING_C => Conditions::WARM_PACK_C,
+            $packC >= self::COLDEST_C => self::FREEZING_C,
+            default => self::COLDEST_C,
         };
     }
 }

@@ -57,6 +57,12 @@ final readonly class Duty
         return new self($boostA, $continuousA, $continuousA * $ratingLeft * $derating, $tau, $boostMinutes);
     }
 
+    /** The mean of the square of amps that run straight from one figure to another (A²). */
+    public static function meanSquareA2(float $fromA, float $toA): float
+    {
+        return ($fromA * $fromA + $fromA * $toA + $toA * $toA) / 3;
+    }
+
     /** The amps allowed at this load: the plate's boost below 1, then what wear and the ambient leave of its continuous amps. */
     public function allowsA(float $theta): float
     {

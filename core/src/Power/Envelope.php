@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Power;
 
+use Harmozon\Core\Chain\Conditions;
+
 /**
  * The smallest of all limits along a session. Between the knots of the curves every limit is a straight line over the
  * state of charge: the fewest amps times the volts, the fewest constant kW, the charge curve. Looked at in rising order.
@@ -12,6 +14,9 @@ final class Envelope
 {
     /** Two states of charge closer than this are one (percent). */
     private const SAME_SOC = 1e-9;
+
+    /** No knee of the cold factor is nearer than this (percent), so that a walk always goes on. */
+    private const LEAST_WARMING_PERCENT = 1e-6;
 
     /** Power that every link allows where it was last looked (kW at the plug), and how it changes (kW per percent). */
     public float $kw;
@@ -56,27 +61,55 @@ final class Envelope
 
     private Least $constantKw;
 
-    /** @param  bool  $obeysHeat  false: links keep allowing their boost whatever their load, as no sound charger would */
-    public function __construct(private readonly LimitSet $limits, float $fromSoc, float $toSoc, private readonly bool $obeysHeat = true)
-    {
+    /** @var list<KwLimit> that hold for good, or may still end */
+    private array $constant;
+
+    /** Temperature of a pack that started cold; null of any other. */
+    public ?float $packC = null;
+
+    private float $elapsedS = 0.0;
+
+    /**
+     * @param  float  $socPerKwS  percent that a kW at the plug brings in a second
+     * @param  bool  $obeysHeat  false: links keep allowing their boost whatever their load, as no sound charger would
+     */
+    public function __construct(
+        private readonly LimitSet $limits,
+        private readonly float $fromSoc,
+        float $toSoc,
+        private readonly float $socPerKwS,
+        private readonly bool $obeysHeat = true,
+    ) {
         $this->stretches = Stretch::between($limits, $fromSoc, $toSoc);
         $this->kwPerVA = $limits->phases / 1000;
         foreach ($limits->heat as $link) {
             $this->heat[$link->linkId] = new HeatState($link);
         }
         $this->tell();
-        $this->constantKw = new Least;
-        foreach ($limits->kw as $limit) {
-            $this->add($limit);
-        }
+        $this->packC = $limits->warmth?->startC;
+        $this->constant = $limits->kw;
+        $this->constantKw = $this->fewestKw();
         $this->amps = $this->fewestAmps();
     }
 
     /** A constant limit that holds from now on. */
     public function add(KwLimit $limit): void
     {
-        $this->isStale = true;
-        $this->constantKw->offer($limit->kw, $limit->code, $limit->linkId);
+        $this->constant[] = $limit;
+        $this->constantKw = $this->fewestKw();
+    }
+
+    /** What ends by this minute holds no more. */
+    public function end(float $minute): void
+    {
+        $this->constant = array_values(array_filter($this->constant, static fn (KwLimit $l): bool => $l->untilMinute > $minute));
+        $this->constantKw = $this->fewestKw();
+    }
+
+    /** Whether the pack is still cold: its limit moves with the time then. */
+    public function isWarming(): bool
+    {
+        return $this->packC !== null && $this->packC < Conditions::WARM_PACK_C;
     }
 
     /** Looks at a state of charge: sets everything that is public. */
@@ -94,11 +127,15 @@ final class Envelope
         $this->voltsPerPercent = $stretch->voltsPerPercent;
         $lines = $this->lines($stretch, $soc);
         $lowest = LimitLine::lowest($lines);
+        if ($this->isWarming()) {
+            $lines = $this->lines($stretch, $soc, $lowest->kw);
+            $lowest = LimitLine::lowest($lines);
+        }
         $this->kw = $lowest->kw;
         $this->kwPerPercent = $lowest->kwPerPercent;
         $this->binding = $lowest->code;
         $this->linkId = $lowest->linkId;
-        $this->untilSoc = min($stretch->toSoc, $soc + $lowest->lowestForPercent($lines));
+        $this->untilSoc = min($stretch->toSoc, $soc + min($lowest->lowestForPercent($lines), $this->sameSlopeForPercent($lowest->kw)));
         $this->soc = $soc;
         $this->isStale = false;
     }
@@ -112,8 +149,13 @@ final class Envelope
         return $this->stretches[$this->at];
     }
 
-    /** @return non-empty-list<LimitLine> what the amps, the constant kW and the charge curve allow from here on */
-    private function lines(Stretch $stretch, float $soc): array
+    /**
+     * What the amps, the constant kW and the charge curve allow from here on.
+     *
+     * @param  float  $kw  at which a pack goes on warming
+     * @return non-empty-list<LimitLine>
+     */
+    private function lines(Stretch $stretch, float $soc, float $kw = INF): array
     {
         $lines = [];
         if ($this->amps->isKnown()) {
@@ -124,10 +166,43 @@ final class Envelope
             $lines[] = new LimitLine($this->constantKw->value, 0.0, $this->constantKw->code, $this->constantKw->linkId);
         }
         if ($this->limits->curve !== null) {
-            $lines[] = new LimitLine($stretch->curveKwAt($soc), $stretch->curveKwPerPercent, $this->limits->curve->code, $this->limits->curve->linkId);
+            $lines[] = $this->curveLine($this->limits->curve, $stretch, $soc, $kw);
         }
 
         return $lines !== [] ? $lines : throw new \LogicException('ask isKnown() first');
+    }
+
+    /** The charge curve, as much of it as a cold pack leaves: while it warms, a little more with every percent. */
+    private function curveLine(CurveLimit $curve, Stretch $stretch, float $soc, float $kw): LimitLine
+    {
+        $warmth = $this->limits->warmth;
+        $curveKw = $stretch->curveKwAt($soc);
+        if ($warmth === null || $this->packC === null) {
+            return new LimitLine($curveKw, $stretch->curveKwPerPercent, $curve->code, $curve->linkId);
+        }
+        $gain = $warmth->gain($this->packC);
+
+        return new LimitLine(
+            $curveKw * $gain,
+            $stretch->curveKwPerPercent * $gain + $curveKw * $warmth->gainPerK($this->packC) * $this->kPerPercent($warmth, $kw),
+            $this->isWarming() ? $curve->code : BindingCode::VehicleCurve,
+            $curve->linkId,
+        );
+    }
+
+    /** Percent of charge after which the pack's warmth counts otherwise. */
+    private function sameSlopeForPercent(float $kw): float
+    {
+        $warmth = $this->limits->warmth;
+
+        return $warmth === null || $this->packC === null || ! $this->isWarming()
+            ? INF
+            : max((ColdFactor::nextKneeC($this->packC) - $this->packC) / $this->kPerPercent($warmth, $kw), self::LEAST_WARMING_PERCENT);
+    }
+
+    private function kPerPercent(PackWarmth $warmth, float $kw): float
+    {
+        return $warmth->kPerPercent($this->socPerKwS * max($kw, LimitSet::LEAST_KW));
     }
 
     /** Amps at the plug (per phase, for AC) that carry so many kW at so many volts. */
@@ -136,9 +211,10 @@ final class Envelope
         return $kw / ($volts * $this->kwPerVA);
     }
 
+    /** Whether anything changes with the time that passes. */
     public function hasHeat(): bool
     {
-        return $this->heat !== [];
+        return $this->heat !== [] || $this->isWarming();
     }
 
     /** Seconds until the boost of a link is spent at these amps, when that happens within the span; else the span. */
@@ -151,9 +227,14 @@ final class Envelope
         return $spanS;
     }
 
-    /** Lets every link take a current, given by the mean of its square (A²) and the amps at both ends, for so long. */
-    public function warm(float $meanSquareA2, float $fromA, float $toA, float $seconds): void
+    /** Lets every link take a current, given by the mean of its square (A²) and the amps at both ends, for so long; and the pack its charge. */
+    public function warm(float $meanSquareA2, float $fromA, float $toA, float $seconds, float $soc): void
     {
+        $this->elapsedS += $seconds;
+        if ($this->limits->warmth !== null && $this->isWarming()) {
+            $this->packC = $this->limits->warmth->after($soc - $this->fromSoc, $this->elapsedS);
+            $this->isStale = true;
+        }
         $changed = false;
         foreach ($this->heat as $state) {
             $changed = $state->take($meanSquareA2, $fromA, $toA, $seconds) || $changed;
@@ -173,6 +254,17 @@ final class Envelope
                 $this->spent[$id] = true;
             }
         }
+    }
+
+    private function fewestKw(): Least
+    {
+        $this->isStale = true;
+        $least = new Least;
+        foreach ($this->constant as $limit) {
+            $least->offer($limit->kw, $limit->code, $limit->linkId);
+        }
+
+        return $least;
     }
 
     private function fewestAmps(): Least

@@ -21,6 +21,7 @@ final readonly class LimitSet
      * @param  list<Unread>  $unread  figures that nobody has read: the sum is then a ceiling, not a forecast
      * @param  list<HeatLink>  $heat  the links among those of `amps` whose amps change with their heat load
      * @param  list<LaterLimit>  $later
+     * @param  PackWarmth|null  $warmth  of a pack that starts cold: `curve` is what it leaves then
      */
     public function __construct(
         public Curve $plugV,
@@ -31,6 +32,7 @@ final readonly class LimitSet
         public array $unread = [],
         public array $heat = [],
         public array $later = [],
+        public ?PackWarmth $warmth = null,
     ) {
     }
 
@@ -58,19 +60,22 @@ final readonly class LimitSet
      * The smallest of all limits at a state of charge, some minutes into a session; null when none is known.
      *
      * @param  array<string, true>  $spent  links whose boost is spent by then, by id
+     * @param  float|null  $packC  temperature of the pack by then, where it started cold
      */
-    public function kwThen(float $soc, array $spent, float $minute): ?float
+    public function kwThen(float $soc, array $spent, float $minute, ?float $packC = null): ?float
     {
         $amps = array_column($this->amps, 'amps', 'linkId');
         foreach ($this->heat as $link) {
             $amps[$link->linkId] = $link->duty->allowsA(isset($spent[$link->linkId]) ? 1.0 : 0.0);
         }
         $later = array_filter($this->later, static fn (LaterLimit $l): bool => $l->fromMinute <= $minute);
+        $constant = [...$this->kw, ...array_map(static fn (LaterLimit $l): KwLimit => $l->limit, array_values($later))];
+        $gain = $packC === null ? 1.0 : $this->warmth?->gain($packC) ?? 1.0;
         $kw = min(
             $amps === [] ? INF : min($amps) * $this->kwPerAmp($soc),
-            $this->leastKw() ?? INF,
-            $this->curve?->kw->at($soc) ?? INF,
-            ...array_map(static fn (LaterLimit $l): float => $l->limit->kw, array_values($later)),
+            $this->curve === null ? INF : $gain * $this->curve->kw->at($soc),
+            INF,
+            ...array_map(static fn (KwLimit $l): float => $l->untilMinute > $minute ? $l->kw : INF, $constant),
         );
 
         return $kw < INF ? $kw : null;
@@ -102,6 +107,7 @@ final readonly class LimitSet
             $this->unread,
             array_values(array_filter($this->heat, $kept)),
             array_values(array_filter($this->later, static fn (LaterLimit $l): bool => $kept($l->limit))),
+            $this->warmth,
         );
     }
 

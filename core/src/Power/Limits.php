@@ -36,6 +36,8 @@ final class Limits
     /** @var list<LaterLimit> */
     private array $later = [];
 
+    private ?PackWarmth $warmth = null;
+
     private function __construct(private readonly Chain $chain, private readonly Conditions $conditions)
     {
     }
@@ -54,7 +56,7 @@ final class Limits
 
         $curve = $limits->curve();
 
-        return new LimitSet($plan->plugV, $chain->phases(), $limits->amps, $limits->kw, $curve, $limits->unread, $limits->heat, $limits->later);
+        return new LimitSet($plan->plugV, $chain->phases(), $limits->amps, $limits->kw, $curve, $limits->unread, $limits->heat, $limits->later, $limits->warmth);
     }
 
     /** What the vehicle alone would take through this inlet, at its own volts, in the same conditions. */
@@ -65,7 +67,9 @@ final class Limits
             $limits->vehicleDc();
             $volts = $chain->vehicle->pack->voltageBySoc;
 
-            return $volts === null ? null : new LimitSet($volts, 1, $limits->amps, $limits->kw, $limits->curve(), $limits->unread);
+            $curve = $limits->curve();
+
+            return $volts === null ? null : new LimitSet($volts, 1, $limits->amps, $limits->kw, $curve, $limits->unread, warmth: $limits->warmth);
         }
         $limits->vehicleAc();
         $side = $chain->inlet->ac;
@@ -80,7 +84,6 @@ final class Limits
         $this->addAmps(BindingCode::StationCurrent, $id, $outlet->maxA);
         $this->addKw(BindingCode::StationPower, $id, $outlet->maxKw);
         $this->addKw(BindingCode::StationPower, $id, $outlet->cabinet?->kw);
-        $this->addKw(BindingCode::Sharing, $id, $outlet->cabinet?->shareKw());
         $this->addKw(BindingCode::StationPower, $id, $this->conditions->faults->deratedKw);
         $this->neighbour();
         if ($outlet->cable !== null) {
@@ -99,14 +102,31 @@ final class Limits
     private function neighbour(): void
     {
         $cabinet = $this->chain->outlet->cabinet;
-        $minute = $this->chain->current === CurrentKind::Dc ? $this->conditions->faults->neighbourAtMinute : null;
-        $isThere = $cabinet?->partnerActive === true;
-        $shareKw = $isThere || $minute === null ? null : $cabinet?->shareOnceJoinedKw();
-        if ($shareKw !== null && $shareKw < INF) {
-            $this->later[] = new LaterLimit($minute, new KwLimit(BindingCode::Sharing, $this->chain->outlet->id, $shareKw));
+        $isDc = $this->chain->current === CurrentKind::Dc;
+        $comes = $isDc ? $this->conditions->faults->neighbourAtMinute : null;
+        $leaves = $isDc ? ($this->conditions->faults->neighbourLeavesAtMinute ?? INF) : INF;
+        $isThere = $cabinet?->partnerActive === true && $leaves > 0;
+        if ($isThere) {
+            $this->share($cabinet->shareKw(), 0.0, $leaves);
         }
-        if ($cabinet?->isShareUnknown() === true || (! $isThere && $minute !== null && $shareKw === null)) {
+        // One that is there already comes again only after it has left.
+        if ($comes !== null && (! $isThere || $comes >= $leaves)) {
+            $this->share($cabinet?->shareOnceJoinedKw(), $comes, $comes >= $leaves ? INF : $leaves);
+        }
+    }
+
+    /** @param  float|null  $kw  null when nobody has read what the share depends on */
+    private function share(?float $kw, float $fromMinute, float $untilMinute): void
+    {
+        if ($kw === null) {
             $this->unread[] = Unread::cabinetShare($this->chain);
+        } elseif ($kw < INF) {
+            $limit = new KwLimit(BindingCode::Sharing, $this->chain->outlet->id, $kw, $untilMinute);
+            if ($fromMinute > 0) {
+                $this->later[] = new LaterLimit($fromMinute, $limit);
+            } else {
+                $this->kw[] = $limit;
+            }
         }
     }
 
@@ -158,7 +178,11 @@ final class Limits
             return null;
         }
         $packC = $this->conditions->packTemperatureC();
+        if ($packC !== null && $this->conditions->preparedMinutes !== null) {
+            $packC = PackWarmth::prepared($this->chain->vehicle->pack, $packC, $this->conditions->preparedMinutes);
+        }
         $factor = $packC === null ? 1.0 : ColdFactor::at($packC);
+        $this->warmth = $packC === null || $factor >= 1 ? null : PackWarmth::of($this->chain->vehicle->pack, $packC);
 
         return new CurveLimit($factor < 1 ? BindingCode::ColdPack : BindingCode::VehicleCurve, self::PACK, $factor < 1 ? $curve->times($factor) : $curve);
     }

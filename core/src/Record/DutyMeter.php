@@ -113,6 +113,12 @@ final class DutyMeter
         $this->lastA = $amps;
     }
 
+    /** The load now. */
+    public function theta(): float
+    {
+        return $this->theta;
+    }
+
     public function thetaMax(): float
     {
         return $this->thetaMax;
@@ -156,7 +162,7 @@ final class DutyMeter
         for ($i = 0; $i < $steps; $i++) {
             $a = $fromA + $rise * $i;
             $b = $a + $rise;
-            $this->theta = $this->duty->approach($this->theta, ($a * $a + $a * $b + $b * $b) / 3, $this->stepLeft);
+            $this->theta = $this->duty->approach($this->theta, Duty::meanSquareA2($a, $b), $this->stepLeft);
             if ($this->theta > $this->thetaMax) {
                 $this->thetaMax = $this->theta;
             }

@@ -26,4 +26,15 @@ final readonly class Judgement
         public ?float $impliedUsableKwh,
     ) {
     }
+
+    /** @return array<string, PlateState> how each piece stands to its plates, by link id; in the order of the plate check */
+    public function pieces(): array
+    {
+        $states = [];
+        foreach ($this->plateCheck as $row) {
+            $states[$row->link->id][] = $row->state;
+        }
+
+        return array_map(PlateState::together(...), $states);
+    }
 }

@@ -46,6 +46,7 @@ final readonly class Measured
         public array $duties,
         public float $samplingGapS,
         public TemperatureMeter $temperatures,
+        public Course $course,
     ) {
     }
 
@@ -62,6 +63,12 @@ final readonly class Measured
     /** Whether any current was seen to flow. */
     public function flowed(): bool
     {
-        return ($this->peak(Quantity::Amps)->value ?? 0.0) > self::SCREENS_ROUNDING_A || ($this->peak(Quantity::Kw)->value ?? 0.0) > self::SCREENS_ROUNDING_KW;
+        return self::isFlow($this->peak(Quantity::Amps)?->value, $this->peak(Quantity::Kw)?->value);
+    }
+
+    /** Whether these values are more than what a screen may show of nothing. */
+    public static function isFlow(?float $amps, ?float $kw): bool
+    {
+        return ($amps ?? 0.0) > self::SCREENS_ROUNDING_A || ($kw ?? 0.0) > self::SCREENS_ROUNDING_KW;
     }
 }

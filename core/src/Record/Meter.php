@@ -73,6 +73,8 @@ final class Meter
 
     private readonly TemperatureMeter $temperatures;
 
+    private readonly Course $course;
+
     /** @param  array<string, DutyMeter>  $duties by link id */
     public function __construct(
         private readonly Completer $completer,
@@ -82,6 +84,7 @@ final class Meter
         $this->meanA = new RollingMean(self::SUSTAINED_S, self::MINUTE_S);
         $this->meanKw = new RollingMean(self::SUSTAINED_S, self::MINUTE_S);
         $this->temperatures = new TemperatureMeter;
+        $this->course = new Course;
     }
 
     /** @return Completed the reading with what follows from it */
@@ -127,6 +130,7 @@ final class Meter
         if ($completed->kw !== null) {
             $this->power($tS, $completed->kw);
         }
+        $this->course->add($completed);
     }
 
     private function gap(Gap $gap): void
@@ -171,6 +175,7 @@ final class Meter
             $this->duties,
             $this->samplingGapS(),
             $this->temperatures,
+            $this->course,
         );
     }
 

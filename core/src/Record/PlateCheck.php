@@ -94,6 +94,7 @@ final class PlateCheck
             $duty->thetaMax(),
             $isOverrun,
             ! $isOverrun && $duty->minutesOverInAll() > $most,
+            $state,
         );
     }
 }

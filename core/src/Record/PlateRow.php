@@ -15,6 +15,7 @@ final readonly class PlateRow
      * @param  float|null  $minutesOverContinuous  that were read
      * @param  float|null  $minutesOverUnread  that lie in gaps nobody read
      * @param  bool  $isBoostOverrun  by what was read
+     * @param  PlateState|null  $peakState  where it differs from the whole
      * @param  bool  $mayBeOverrun  only together with what nobody read
      */
     public function __construct(
@@ -28,7 +29,26 @@ final readonly class PlateRow
         public ?float $thetaMax = null,
         public bool $isBoostOverrun = false,
         public bool $mayBeOverrun = false,
+        private ?PlateState $peakState = null,
     ) {
+    }
+
+    /** How the peak alone stands to the limit, whatever the minutes of a boost say. */
+    public function peakState(): PlateState
+    {
+        return $this->peakState ?? $this->state;
+    }
+
+    /** How the minutes above the continuous amps stand to those of the boost; null where there is none. */
+    public function minutesState(): ?PlateState
+    {
+        return match (true) {
+            $this->allowedMinutes() === null => null,
+            $this->minutesOverContinuous === null => PlateState::NotMeasured,
+            $this->isBoostOverrun => PlateState::Over,
+            $this->mayBeOverrun => PlateState::Close,
+            default => PlateState::Within,
+        };
     }
 
     public function isEstimated(): bool

@@ -38,6 +38,22 @@ enum PlateState: string implements Term
         };
     }
 
+    /**
+     * Of a whole piece the worst; it is within only where every one of its plates was measured.
+     *
+     * @param  non-empty-list<self>  $states
+     */
+    public static function together(array $states): self
+    {
+        foreach ([self::Over, self::Close, self::NotMeasured] as $state) {
+            if (in_array($state, $states, true)) {
+                return $state;
+            }
+        }
+
+        return self::Within;
+    }
+
     public function message(): Message
     {
         return Message::of('plate_state.'.$this->value);

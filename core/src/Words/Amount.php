@@ -79,6 +79,12 @@ final readonly class Amount
         return new self($m, Unit::Metres, 1);
     }
 
+    /** Along the road. */
+    public static function km(?float $km): self
+    {
+        return self::finerBelow(10, $km, Unit::Kilometres);
+    }
+
     public static function celsius(?float $c): self
     {
         return new self($c, Unit::Celsius, 1);

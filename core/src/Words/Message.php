@@ -21,6 +21,12 @@ final readonly class Message
         return new self($code, $figures);
     }
 
+    /** The same of something that lasts so long, where it tells how long. */
+    public function lasting(Amount $minutes): self
+    {
+        return isset($this->figures['minutes']) ? new self($this->code, [...$this->figures, 'minutes' => $minutes]) : $this;
+    }
+
     /**
      * To be kept, and said later in whatever language and units are wanted then.
      *

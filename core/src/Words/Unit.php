@@ -18,6 +18,9 @@ enum Unit: string
     /** Minutes that are told as hours and minutes when they are many. */
     case Duration = 'h:min';
     case Metres = 'm';
+
+    /** Along the road. */
+    case Kilometres = 'km';
     case Celsius = '°C';
 
     /** A difference of two temperatures. */

@@ -17,6 +17,9 @@ enum Units: string
     /** International foot (ISO 80000-3). */
     private const METRES_PER_FOOT = 0.3048;
 
+    /** International mile. */
+    private const KM_PER_MILE = 1.609344;
+
     /** @return array{float|null, string} the value and the sign it is told with */
     public function of(Amount $amount): array
     {
@@ -25,6 +28,7 @@ enum Units: string
             $amount->unit === Unit::Celsius => [self::line($amount->value, self::FAHRENHEIT_PER_KELVIN, self::FAHRENHEIT_AT_0_C), '°F'],
             $amount->unit === Unit::Kelvin => [self::line($amount->value, self::FAHRENHEIT_PER_KELVIN), '°F'],
             $amount->unit === Unit::Metres => [self::line($amount->value, 1 / self::METRES_PER_FOOT), 'ft'],
+            $amount->unit === Unit::Kilometres => [self::line($amount->value, 1 / self::KM_PER_MILE), 'mi'],
             default => [$amount->value, $amount->unit->value],
         };
     }

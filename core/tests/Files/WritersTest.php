@@ -78,7 +78,7 @@ final class WritersTest extends TestCase
         self::assertSame([252.0, 335.9], [$answer['km'], $answer['km_per_hour']]);
         // From 80 % on: 3 kWh into the pack are 3.158 at the plug, 3.158 min, 1.26 USD.
         self::assertSame(['soc' => 80.0, 'minutes_per_5' => 3.16, 'plug_kwh_per_5' => 3.158, 'amount_per_5' => '1.26'], $answer['marginal'][14]);
-        self::assertSame(['t_s' => 0.0, 'soc' => 10.0, 'v' => 300.0, 'a' => 0.0, 'kw' => 0.0, 'car_kw' => 150.0, 'binding' => 'handshake', 'binding_link' => null, 'km_per_hour' => 0.0], array_diff_key($answer['points'][0], ['theta' => 0]));
+        self::assertSame(['t_s' => 0.0, 'soc' => 10.0, 'v' => 300.0, 'a' => 0.0, 'kw' => 0.0, 'car_kw' => 150.0, 'binding' => 'handshake', 'binding_link' => null, 'km_per_hour' => 0.0], array_diff_key($answer['points'][0], ['theta' => 0, 'pack_c' => 0]));
         $last = $answer['points'][count($answer['points']) - 1];
         self::assertSame([80.0, 300.0, 200.0, 60.0, 'station_current', 'post', 342.0], [$last['soc'], $last['v'], $last['a'], $last['kw'], $last['binding'], $last['binding_link'], $last['km_per_hour']]);
         self::assertSame(['words' => "the station's amps", 'label' => "station's amps", 'is_vehicles_own' => false], ((array) $answer['bindings'])['station_current']);

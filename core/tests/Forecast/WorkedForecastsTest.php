@@ -125,12 +125,13 @@ final class WorkedForecastsTest extends TestCase
 
     public function test_a_cold_start_and_a_prepared_one(): void
     {
-        // At 0 °C 35 % of a flat 100 kW curve: 35 kW for 44.2105 kWh, 75.789 min; the ramp of 3.5 s costs 1.75 s.
+        // At 0 °C 35 % of a flat 100 kW curve. Every percent x adds 0.24 K, so the factor is 0.35 + 0.00624 x, and 70 percent
+        // take ln((0.35 + 0.00624 · 70) / 0.35) / 0.00624 = 129.8 times as long as one of them warm, not 200; the ramp costs 1.75 s.
         $car = ['charge_curve_kw' => [[0, 100], [100, 100]]];
         $cold = self::forecast(Cases::file(car: $car, case: ['conditions.pack_c' => 0, 'conditions.pack_prepared' => false]));
         $prepared = self::forecast(Cases::file(car: $car, case: ['conditions.pack_c' => 0, 'conditions.pack_prepared' => true]));
 
-        self::assertEqualsWithDelta(0.75 + 44.2105 / 35 * 60 + 1.75 / 60, $cold->minutes, 0.002);
+        self::assertEqualsWithDelta(0.75 + 44.2105 / 100 * 60 / 70 * log((0.35 + 0.00624 * 70) / 0.35) / 0.00624 + 1.75 / 60, $cold->minutes, 0.003);
         self::assertSame('cold_pack', $cold->longestBinding()[0] ?? null);
         self::assertEqualsWithDelta(0.75 + 44.2105 / 100 * 60 + 5 / 60, $prepared->minutes, 0.002);
     }

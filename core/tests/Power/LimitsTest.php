@@ -199,10 +199,10 @@ final class LimitsTest extends TestCase
     {
         $limits = self::limits(['outlet' => ['coupler' => 'j3400', 'max_a' => 480], 'adapters' => [[]], 'car' => ['charge_curve_kw' => [[0, 120], [30, 160], [60, 140], [100, 10]]]]);
         $told = static fn (Envelope $e): array => [round($e->kw, 6), round($e->volts, 6), $e->binding, $e->linkId];
-        $walked = new Envelope($limits, 0, 100);
+        $walked = new Envelope($limits, 0, 100, 1e-3);
         foreach ([0.0, 0.5, 3.0, 3.0, 29.9, 30.0, 30.1, 59.0, 61.0, 61.5, 99.0, 100.0] as $soc) {
             $walked->lookAt($soc);
-            $jumped = new Envelope($limits, 0, 100);
+            $jumped = new Envelope($limits, 0, 100, 1e-3);
             $jumped->lookAt($soc);
 
             self::assertSame($told($jumped), $told($walked), "at {$soc}");

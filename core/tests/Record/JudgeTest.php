@@ -35,6 +35,26 @@ final class JudgeTest extends TestCase
         self::assertNotSame([], $judgement->findings);
     }
 
+    public function test_without_amps_the_minutes_of_a_boost_are_not_known_either(): void
+    {
+        $judgement = self::judge(array_map(static fn (int $i): Reading => new Reading(10_000 * $i, 20, 340), range(0, 60)));
+        $row = self::row($judgement, 'a1', Quantity::Amps);
+
+        self::assertSame([PlateState::NotMeasured, PlateState::NotMeasured, 15.0], [$row->state, $row->minutesState(), $row->allowedMinutes()]);
+        // Its volts were within, its amps nobody read.
+        self::assertSame(PlateState::Within, self::row($judgement, 'a1', Quantity::Volts)->state);
+        self::assertSame(PlateState::NotMeasured, $judgement->pieces()['a1']);
+    }
+
+    public function test_a_piece_is_as_its_worst_plate_says(): void
+    {
+        [$within, $close, $over, $unread] = [PlateState::Within, PlateState::Close, PlateState::Over, PlateState::NotMeasured];
+
+        self::assertSame([$within, $unread, $close, $over], [
+            PlateState::together([$within, $within]), PlateState::together([$within, $unread]), PlateState::together([$unread, $close, $within]), PlateState::together([$close, $over, $unread]),
+        ]);
+    }
+
     public function test_energy_is_the_trapezoid_of_kw_and_implies_the_pack(): void
     {
         // 340 V × 250 A = 85 kW for an hour; 40 points gained at 95 %: 85 × 0.95 / 0.40 = 201.9 kWh.

@@ -24,6 +24,7 @@ use Harmozon\Core\Files\Ocpi\LocationsWriter;
 use Harmozon\Core\Files\ReadingsReader;
 use Harmozon\Core\Files\RejectedRow;
 use Harmozon\Core\Files\RejectedRows;
+use Harmozon\Core\Files\ReviewWriter;
 use Harmozon\Core\Files\StepsWriter;
 use Harmozon\Core\Files\TermsWriter;
 use Harmozon\Core\Files\VisitWriter;
@@ -33,6 +34,7 @@ use Harmozon\Core\Forecast\Ranking;
 use Harmozon\Core\Forecast\Sticker;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Reading;
+use Harmozon\Core\Review\Diagnosis;
 use Harmozon\Core\Steps\StepList;
 use Harmozon\Core\Tests\Cases;
 use Harmozon\Core\Tests\Say;
@@ -146,13 +148,16 @@ final class WholeAnswersTest extends TestCase
      */
     private function judged(FitCase $case, iterable $rows): array
     {
-        $judge = new Judge($case->fitter()->answer($case->outlet, $case->vehicle)->best, $case->conditions);
+        $answer = $case->fitter()->answer($case->outlet, $case->vehicle)->best;
+        $judge = new Judge($answer, $case->conditions);
         $rejected = new RejectedRows;
         foreach ($rows as $row) {
             $row instanceof Reading ? $judge->add($row) : $rejected->add($row);
         }
 
-        return (new CheckWriter(Say::voice()))->judgement($judge->judgement(), $rejected);
+        $judgement = $judge->judgement();
+
+        return [...(new CheckWriter(Say::voice()))->judgement($judgement, $rejected), ...(new ReviewWriter(Say::voice()))->diagnosis(Diagnosis::of($answer, $case->conditions, $judgement->measured))];
     }
 
     /**

@@ -13,7 +13,6 @@ type Device = components['schemas']['Devices']['devices'][number];
 const account = useAccount();
 const devices = ref<Device[]>([]);
 const { isBusy, error, attempt } = useAttempt();
-const zone = account.me?.garage?.timezone ?? 'UTC';
 
 const load = () =>
   attempt(async () => {
@@ -39,7 +38,12 @@ defineExpose({ load });
       <div>
         <strong>{{ device.address }}</strong>
         <span class="quiet">
-          {{ say('devices.seen', { day: day(device.last_seen, zone), hour: hour(device.last_seen, zone) }) }}
+          {{
+            say('devices.seen', {
+              day: day(device.last_seen, account.zone),
+              hour: hour(device.last_seen, account.zone),
+            })
+          }}
         </span>
         <details v-if="device.agent" class="quiet">
           <summary>{{ say('devices.agent') }}</summary>

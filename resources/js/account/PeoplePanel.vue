@@ -18,7 +18,6 @@ const note = ref('');
 const link = ref('');
 const isCopied = ref(false);
 const { isBusy, error, attempt } = useAttempt();
-const zone = account.me?.garage?.timezone ?? 'UTC';
 
 const load = () =>
   attempt(async () => {
@@ -137,7 +136,7 @@ onMounted(load);
             <div>
               <strong>{{ one.note || say('people.somebody') }}</strong>
               <span class="quiet">{{
-                say('people.until', { role: one.role_words, day: day(one.expires_at, zone) })
+                say('people.until', { role: one.role_words, day: day(one.expires_at, account.zone) })
               }}</span>
             </div>
             <button type="button" class="text-button" :disabled="isBusy" @click="withdraw(one.id)">

@@ -5,6 +5,7 @@ import { useAccount } from '@/stores/account';
 import { useAttempt } from '@/ui/useAttempt';
 import { say } from '@/words/say';
 import DevicesList from './DevicesList.vue';
+import LoggerTokens from './LoggerTokens.vue';
 import EndAccount from './EndAccount.vue';
 import GaragesList from './GaragesList.vue';
 import NewPassword from './NewPassword.vue';
@@ -77,6 +78,7 @@ const savePassword = () =>
         }}</el-button>
       </form>
       <DevicesList ref="devices" />
+      <LoggerTokens v-if="account.may('record')" />
       <EndAccount />
     </section>
     <div>

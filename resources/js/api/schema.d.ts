@@ -576,7 +576,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The log, newest first */
+        /** The log, newest first, page by page */
         get: operations["sessions"];
         put?: never;
         /** Begin a session on exactly one chain */
@@ -659,6 +659,246 @@ export interface paths {
         put?: never;
         /** Take a finish back */
         post: operations["reopenSession"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/sessions/{session}/export.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: components["parameters"]["Session"];
+            };
+            cookie?: never;
+        };
+        /** Readings and events as a readings file, safe in a spreadsheet */
+        get: operations["sessionCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/sessions/{session}/export.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: components["parameters"]["Session"];
+            };
+            cookie?: never;
+        };
+        /** A session with the plates it was judged by, its readings, events and judgement */
+        get: operations["sessionJson"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/sessions/{session}/cdr": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: components["parameters"]["Session"];
+            };
+            cookie?: never;
+        };
+        /** A charge detail record (OCPI 2.2.1) of a finished session; what nobody knows is left out or empty */
+        get: operations["sessionCdr"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/sessions/{session}/judge-anew": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: components["parameters"]["Session"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Judge by today's plates; what was said before can be had back */
+        post: operations["judgeAnew"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/sessions/{session}/judge-as-before": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: components["parameters"]["Session"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Back to the plates before it was judged anew */
+        post: operations["judgeAsBefore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/sessions/{session}/baselines/{baseline}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: components["parameters"]["Session"];
+                baseline: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        /** Hold a session against another of the same car */
+        put: operations["keepBaseline"];
+        post?: never;
+        /** Take a baseline away */
+        delete: operations["dropBaseline"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/tokens": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One's own loggers in the garage one stands in */
+        get: operations["tokens"];
+        put?: never;
+        /** A token with which a logger may append readings to sessions of this garage and nothing else; it is told this once */
+        post: operations["makeToken"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/tokens/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** End a token at once */
+        delete: operations["endToken"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/logger/sessions/{session}/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: components["parameters"]["Session"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A logger appends up to 1,000 readings, with `Authorization: Bearer TOKEN`; sent twice, they stand once */
+        post: operations["loggerAppend"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/session-sums": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Energy, hours and money of the log by month, network and car */
+        get: operations["sessionSums"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One session against another of the same car */
+        get: operations["compare"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/trust": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What all the sessions of each adapter say of it */
+        get: operations["trust"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/memory": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Memory of stalls; grades of our own forecasts; charge curves learned from sessions */
+        get: operations["memory"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1245,6 +1485,7 @@ export interface components {
                 km_per_kwh?: components["schemas"]["NumberOrNull"];
                 pack?: {
                     usable_kwh?: components["schemas"]["NumberOrNull"];
+                    heater_kw?: components["schemas"]["NumberOrNull"];
                     voltage_by_soc?: number[][] | null;
                 } | null;
                 inlets: {
@@ -1388,6 +1629,10 @@ export interface components {
         };
         Terms: {
             sets: {
+                cause: components["schemas"]["Term"][];
+                confidence: components["schemas"]["Term"][];
+                difference: components["schemas"]["Term"][];
+                warming: components["schemas"]["Term"][];
                 access: components["schemas"]["Term"][];
                 attach_order: components["schemas"]["Term"][];
                 event: components["schemas"]["Term"][];
@@ -1436,8 +1681,12 @@ export interface components {
                 member: boolean;
                 begins: {
                     neighbour_at_minute: number;
+                    neighbour_leaves_at_minute: number;
                     derated_kw: number;
                     next_stop_kw: number;
+                    prepared_minutes: number;
+                    km: number;
+                    reserve_soc: number;
                 };
             };
         };
@@ -1834,7 +2083,7 @@ export interface components {
             kind: components["schemas"]["FactKind"];
         };
         /** @enum {string} */
-        FactKind: "volts" | "amps" | "kw" | "kwh" | "curve_kw" | "sharing" | "metres" | "phases" | "yes_no" | "languages" | "current" | "certification" | "access" | "names" | "corner" | "curve";
+        FactKind: "volts" | "amps" | "kw" | "kwh" | "km_per_kwh" | "curve_kw" | "sharing" | "metres" | "phases" | "yes_no" | "languages" | "current" | "certification" | "access" | "names" | "corner" | "curve";
         Gate: {
             /** @enum {string} */
             gate: "shape" | "current" | "signalling" | "voltage" | "access" | "adapter" | "reach";
@@ -1908,7 +2157,13 @@ export interface components {
             soc_to?: number;
             ambient_c?: components["schemas"]["NumberOrNull"];
             pack_c?: components["schemas"]["NumberOrNull"];
-            pack_prepared?: boolean;
+            /** @description Or the minutes that its heater runs on the way */
+            pack_prepared?: boolean | number;
+            /** @description In place of soc_to */
+            distance?: {
+                km: number;
+                reserve_soc?: components["schemas"]["NumberOrNull"];
+            } | null;
             member?: boolean;
             theta?: {
                 [key: string]: number;
@@ -1921,6 +2176,7 @@ export interface components {
                 cooling_failed?: boolean;
                 derated_kw?: components["schemas"]["NumberOrNull"];
                 neighbour_at_minute?: components["schemas"]["NumberOrNull"];
+                neighbour_leaves_at_minute?: components["schemas"]["NumberOrNull"];
             };
         };
         ForecastQuestion: {
@@ -1947,6 +2203,8 @@ export interface components {
             kw: number;
             /** @description What the car alone would take at this charge */
             car_kw: number | null;
+            /** @description Temperature of a pack that started cold */
+            pack_c: number | null;
             binding: string;
             binding_link: components["schemas"]["TextOrNull"];
             km_per_hour: components["schemas"]["NumberOrNull"];
@@ -2012,6 +2270,11 @@ export interface components {
                 would_carry_a: number;
             };
             stop_words: components["schemas"]["TextOrNull"];
+            /** @description What it rests on that a driver should know */
+            notes: string[];
+            note_codes: components["schemas"]["Code"][];
+            /** @description The target; from the distance where one was asked for */
+            soc_to: number;
             heat: {
                 link: string;
                 theta_start: number;
@@ -2104,6 +2367,11 @@ export interface components {
         Summary: {
             verdict_words: string;
             finding: components["schemas"]["TextOrNull"];
+            /** @description What cost the most minutes against the forecast; absent in sessions finished before that was told */
+            held_back?: null | {
+                cause: string;
+                minutes: number;
+            };
             readings: number;
             minutes: components["schemas"]["NumberOrNull"];
             peak_kw: components["schemas"]["NumberOrNull"];
@@ -2167,6 +2435,16 @@ export interface components {
             state: "within" | "close" | "over" | "not_measured";
             minutes_over_continuous: components["schemas"]["NumberOrNull"];
             minutes_over_unread: components["schemas"]["NumberOrNull"];
+            /**
+             * @description Of the peak alone
+             * @enum {string}
+             */
+            peak_state: "within" | "close" | "over" | "not_measured";
+            /**
+             * @description Of the minutes above the continuous amps
+             * @enum {string|null}
+             */
+            minutes_state: "within" | "close" | "over" | null;
             allowed_minutes: components["schemas"]["NumberOrNull"];
             left_minutes: components["schemas"]["NumberOrNull"];
             theta_max: components["schemas"]["NumberOrNull"];
@@ -2201,6 +2479,12 @@ export interface components {
             soc_gained: components["schemas"]["NumberOrNull"];
             implied_usable_kwh: components["schemas"]["NumberOrNull"];
             plate_check: components["schemas"]["PlateRow"][];
+            /** @description How each piece stands to its plates, all of them together; within only where every one was measured */
+            pieces: {
+                link: string;
+                /** @enum {string} */
+                state: "within" | "close" | "over" | "not_measured";
+            }[];
             proven: {
                 adapter: string;
                 of_continuous: components["schemas"]["NumberOrNull"];
@@ -2223,6 +2507,196 @@ export interface components {
             flags_left_out: number;
             findings: string[];
             finding_codes: components["schemas"]["Code"][];
+            held_back_by: components["schemas"]["HeldBack"][];
+            handshake_s: components["schemas"]["NumberOrNull"];
+            /** @description How good the forecast was over the charge that was recorded */
+            forecast: null | {
+                minutes: number;
+                measured_minutes: number;
+                mean_error_kw: number;
+                bias_kw: number;
+            };
+        };
+        /** @description One stretch of a session and what held it back there */
+        HeldBack: {
+            cause: string;
+            words: string;
+            link: components["schemas"]["TextOrNull"];
+            /** @description Whether the car itself set the pace */
+            of_car: boolean;
+            /** @enum {string} */
+            confidence: "high" | "medium" | "low";
+            confidence_words: string;
+            from_s: number;
+            to_s: number;
+            level_kw: components["schemas"]["NumberOrNull"];
+            lost_kwh: components["schemas"]["NumberOrNull"];
+            lost_minutes: components["schemas"]["NumberOrNull"];
+            behind_car_kwh: components["schemas"]["NumberOrNull"];
+            behind_car_minutes: components["schemas"]["NumberOrNull"];
+            evidence: string;
+            try_next: string;
+        };
+        LoggerToken: {
+            id: string;
+            name: string;
+            /** Format: date-time */
+            made_at: string;
+            /** Format: date-time */
+            expires_at: string | null;
+            /** Format: date-time */
+            last_used_at: string | null;
+        };
+        Sums: {
+            key?: string;
+            sessions: number;
+            kwh: number;
+            hours: number;
+            money: {
+                currency: string;
+                amount: string;
+            }[];
+        };
+        Comparison: {
+            /** @enum {string} */
+            answer: "no_difference" | "slower" | "faster" | "cannot_tell";
+            words: string;
+            shared_soc: number[] | null;
+            power_ratio: null | {
+                value: number;
+                low: number;
+                high: number;
+            };
+            minutes_difference: components["schemas"]["NumberOrNull"];
+            rises: {
+                point: string;
+                with_k: components["schemas"]["NumberOrNull"];
+                without_k: components["schemas"]["NumberOrNull"];
+            }[];
+            confounders: {
+                code: string;
+                detail: string;
+            }[];
+            sentence: string;
+        };
+        SessionReview: {
+            /** @description The sentence that matters first */
+            headline: string;
+            beside: string[];
+            proof: string[];
+            /** @description Amps beside what a piece with a duty rating allowed at every moment */
+            duty: {
+                link: string;
+                name: string;
+                spent_at_s: components["schemas"]["NumberOrNull"];
+                points: {
+                    t_s: number;
+                    a: number;
+                    allowed_a: number;
+                    theta: number;
+                }[];
+            }[];
+            warmth: {
+                point: string;
+                points: {
+                    t_s: number;
+                    c: number;
+                }[];
+            }[];
+            /** @description The forecast that it is held against */
+            expected: {
+                t_s: number;
+                soc: number;
+                kw: number;
+            }[];
+        };
+        Baseline: {
+            id: string;
+            started_at: string;
+            vehicle: components["schemas"]["Named"];
+            outlet: components["schemas"]["Named"];
+            adapters: components["schemas"]["Named"][];
+            curve: {
+                t_s: number;
+                soc: components["schemas"]["NumberOrNull"];
+                kw: components["schemas"]["NumberOrNull"];
+            }[];
+            comparison: components["schemas"]["Comparison"];
+        };
+        Trust: {
+            adapter: string;
+            sessions: number;
+            proven: {
+                of_continuous: components["schemas"]["NumberOrNull"];
+                continuous_session: components["schemas"]["TextOrNull"];
+                of_boost: components["schemas"]["NumberOrNull"];
+                boost_session: components["schemas"]["TextOrNull"];
+            };
+            indices: {
+                session: string;
+                day: string;
+                index: components["schemas"]["NumberOrNull"];
+            }[];
+            slope: components["schemas"]["SlopeOrNull"];
+            /** @description Between which indices the line may lie (least and most), at the first session and at the last */
+            band: null | number[][];
+            /** @enum {string} */
+            warming: "too_few" | "steady" | "rising" | "warming" | "sudden";
+            warming_words: string;
+            asks_for_test: boolean;
+            projected_rise_k: components["schemas"]["NumberOrNull"];
+            handshake_s: components["schemas"]["NumberOrNull"];
+            handshake_slope: components["schemas"]["SlopeOrNull"];
+            failed_starts: number;
+            next_test: {
+                due: boolean;
+                by: components["schemas"]["TextOrNull"];
+                within_sessions: number | null;
+                why: string;
+            };
+        };
+        SlopeOrNull: null | {
+            per_ten: number;
+            low: number;
+            high: number;
+        };
+        GradeOf: {
+            id: string;
+            sessions: number;
+            mean_minutes: number;
+            lean_minutes: number;
+            mean_kw: number;
+            bias_kw: number;
+            words: string;
+        };
+        LogMemory: {
+            stalls: {
+                outlet: string;
+                stall: string;
+                best_kw: components["schemas"]["NumberOrNull"];
+                last_good: components["schemas"]["TextOrNull"];
+                failed_starts: number;
+                trouble: string[];
+            }[];
+            grades: {
+                vehicles: components["schemas"]["GradeOf"][];
+                outlets: components["schemas"]["GradeOf"][];
+                causes: components["schemas"]["GradeOf"][];
+            };
+            learned: {
+                vehicle: string;
+                sessions: number;
+                points: {
+                    soc: number;
+                    kw: number;
+                    low: number;
+                    high: number;
+                    sessions: number;
+                }[];
+                curve: number[][];
+                low: number[][];
+                high: number[][];
+            }[];
         };
         RejectedRow: {
             line: number;
@@ -2237,6 +2711,19 @@ export interface components {
             kw: components["schemas"]["NumberOrNull"];
         };
         Judged: {
+            review: components["schemas"]["SessionReview"];
+            /** @description Sessions that it is held against */
+            baselines: components["schemas"]["Baseline"][];
+            /** @description By which plates it was judged */
+            plates: {
+                /** @description Names of pieces whose plates have changed since */
+                changed: string[];
+                judged_at: components["schemas"]["TextOrNull"];
+                before: null | {
+                    verdict: components["schemas"]["TextOrNull"];
+                    judged_at: components["schemas"]["TextOrNull"];
+                };
+            };
             chain: components["schemas"]["ChainAnswer"];
             judgement: components["schemas"]["Judgement"];
             curve: components["schemas"]["CurvePoint"][];
@@ -2254,12 +2741,35 @@ export interface components {
         Taken: components["schemas"]["Judged"] & {
             added: number;
         };
+        Mapping: {
+            delimiter: string;
+            /** @enum {string} */
+            decimal: "." | ",";
+            /** @enum {string} */
+            encoding: "utf-8" | "utf-16le" | "utf-16be" | "windows-1252";
+            columns: {
+                [key: string]: {
+                    field: string;
+                    unit?: string;
+                    /** @enum {integer} */
+                    sign?: -1 | 1;
+                };
+            };
+            time?: {
+                column: string;
+                format?: string;
+                zone?: string;
+            };
+        };
         Loaded: components["schemas"]["Judged"] & {
             import: string;
             understood: number;
             added: number;
             rejected: components["schemas"]["RejectedRow"][];
             rejected_count: number;
+            events_noted: number;
+            /** @description How a file that is not ours was taken to be written */
+            guessed: components["schemas"]["Mapping"] | null;
             ignored_columns: string[];
         };
         Reading: {
@@ -3250,7 +3760,19 @@ export interface operations {
     };
     sessions: {
         parameters: {
-            query?: never;
+            query?: {
+                q?: string;
+                vehicle?: string;
+                adapter?: string;
+                outlet?: string;
+                verdict?: string;
+                cause?: string;
+                from?: string;
+                to?: string;
+                /** @description The last session of the page before */
+                after?: string;
+                most?: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -3265,11 +3787,15 @@ export interface operations {
                 content: {
                     "application/json": {
                         sessions: components["schemas"]["SessionLine"][];
+                        /** @description Of those that are wanted */
+                        total: number;
+                        next: components["schemas"]["TextOrNull"];
                     };
                 };
             };
             401: components["responses"]["Message"];
             403: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
         };
     };
     beginSession: {
@@ -3411,6 +3937,396 @@ export interface operations {
             401: components["responses"]["Message"];
             403: components["responses"]["Message"];
             404: components["responses"]["Message"];
+        };
+    };
+    sessionCsv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: components["parameters"]["Session"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A readings file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+        };
+    };
+    sessionJson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: components["parameters"]["Session"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A session */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @constant */
+                        format: "harmozon/session";
+                        /** @constant */
+                        version: 1;
+                        case: Record<string, never>;
+                        chain_adapters: string[];
+                        readings: Record<string, never>[];
+                        events: components["schemas"]["SessionEvent"][];
+                        session: components["schemas"]["SessionLine"];
+                        judgement: components["schemas"]["Judgement"];
+                    };
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+        };
+    };
+    sessionCdr: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: components["parameters"]["Session"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A charge detail record */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        id: string;
+                        total_energy?: number;
+                    };
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    judgeAnew: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: components["parameters"]["Session"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Report"];
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    judgeAsBefore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: components["parameters"]["Session"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Report"];
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    keepBaseline: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: components["parameters"]["Session"];
+                baseline: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Report"];
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    dropBaseline: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: components["parameters"]["Session"];
+                baseline: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Report"];
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+        };
+    };
+    tokens: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Tokens */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        tokens: components["schemas"]["LoggerToken"][];
+                    };
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+        };
+    };
+    makeToken: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    name: string;
+                    days: number;
+                };
+            };
+        };
+        responses: {
+            /** @description The token */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoggerToken"] & {
+                        token: string;
+                    };
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    endToken: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Ended */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+        };
+    };
+    loggerAppend: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: components["parameters"]["Session"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    readings: Record<string, never>[];
+                };
+            };
+        };
+        responses: {
+            /** @description How many were new */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        added: number;
+                        known: number;
+                    };
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+            429: components["responses"]["Message"];
+        };
+    };
+    sessionSums: {
+        parameters: {
+            query?: {
+                q?: string;
+                vehicle?: string;
+                adapter?: string;
+                outlet?: string;
+                verdict?: string;
+                cause?: string;
+                from?: string;
+                to?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The sums */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        all: components["schemas"]["Sums"];
+                        months: components["schemas"]["Sums"][];
+                        networks: components["schemas"]["Sums"][];
+                        vehicles: components["schemas"]["Sums"][];
+                    };
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    compare: {
+        parameters: {
+            query: {
+                with: string;
+                without: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What the comparison says */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Comparison"];
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    trust: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Adapter by adapter */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        adapters: components["schemas"]["Trust"][];
+                    };
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+        };
+    };
+    memory: {
+        parameters: {
+            query?: {
+                /** @description `stalls` alone, or all of it */
+                part?: "stalls";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What the log adds up to */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogMemory"];
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
         };
     };
     sessionPhotos: {
@@ -3650,6 +4566,8 @@ export interface operations {
             content: {
                 "multipart/form-data": {
                     file: string;
+                    /** @description Which column of a foreign file holds what; without it that is guessed */
+                    mapping?: string;
                 };
             };
         };

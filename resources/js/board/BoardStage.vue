@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core';
-import { computed, nextTick, ref, watch } from 'vue';
+import { computed, nextTick, onMounted, ref, watch } from 'vue';
 import { useAccount } from '@/stores/account';
 import { useBoard } from '@/stores/board';
+import { useExperience } from '@/stores/experience';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
 import { useTerms } from '@/stores/terms';
@@ -19,6 +20,7 @@ import WhyPanel from './WhyPanel.vue';
 const board = useBoard();
 const garage = useGarage();
 const rail = useRail();
+onMounted(useExperience().loadStalls);
 const isEmpty = computed(() => garage.vehicles.length === 0);
 const account = useAccount();
 const terms = useTerms();

@@ -3,6 +3,7 @@ import { area, line } from 'd3-shape';
 import { computed, ref, useTemplateRef } from 'vue';
 import type { CurvePoint } from '@/api/client';
 import ChartGrid from '@/chart/ChartGrid.vue';
+import { nearestTo } from '@/chart/nearest';
 import { SECONDS, timeUnit } from '@/chart/timeUnit';
 import { useCursor } from '@/chart/useCursor';
 import { useScales, type Scale } from '@/chart/useScales';
@@ -46,16 +47,7 @@ const below = computed(
 );
 const marks = computed(() => (props.curve.length < MARKED ? props.curve.filter((p) => p.kw !== null) : []));
 
-/** The reading nearest to the cursor: between readings nothing is made up. */
-const nearest = computed(() => {
-  const seconds = cursorS.value;
-  return seconds === null
-    ? null
-    : props.curve.reduce<CurvePoint | null>(
-        (best, p) => (best === null || Math.abs(p.t_s - seconds) < Math.abs(best.t_s - seconds) ? p : best),
-        null,
-      );
-});
+const nearest = computed(() => (cursorS.value === null ? null : nearestTo(props.curve, cursorS.value)));
 const heard = computed(() => {
   const p = nearest.value;
   if (!p) {

@@ -59,7 +59,7 @@ const idleAt = computed(() => {
   const grace = props.visit?.idle_grace_minutes;
   return grace === null || grace === undefined || stoppedMs.value === null
     ? ''
-    : hour(new Date(stoppedMs.value + grace * 60_000).toISOString(), account.me?.garage?.timezone ?? 'UTC');
+    : hour(new Date(stoppedMs.value + grace * 60_000).toISOString(), account.zone);
 });
 const wrong = ref('');
 const isSaved = ref(false);

@@ -10,7 +10,6 @@ const props = defineProps<{ session: OpenSession; isForgotten?: boolean }>();
 const emit = defineEmits<{ finish: [tS: number] }>();
 
 const account = useAccount();
-const zone = computed(() => account.me?.garage?.timezone ?? 'UTC');
 const lastS = computed(() => props.session.readings.value[0]?.t_s ?? null);
 const started = computed(() =>
   new Date((props.session.startedMs.value ?? 0) + props.session.skewMs.value).toISOString(),
@@ -34,7 +33,7 @@ async function setClock(): Promise<void> {
 <template>
   <div class="forgotten" :class="{ loud: isForgotten }">
     <p v-if="isForgotten">
-      {{ say('forgotten.since', { day: day(started, zone), hour: hour(started, zone) }) }}
+      {{ say('forgotten.since', { day: day(started, account.zone), hour: hour(started, account.zone) }) }}
       <button v-if="lastS !== null" type="button" class="way" @click="emit('finish', lastS)">
         {{ say('forgotten.end', { time: clock(lastS) }) }}
       </button>

@@ -1,9 +1,18 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 import type { Loaded } from '@/api/client';
 import { listed, say } from '@/words/say';
 
-defineProps<{ loaded: Loaded | null; isBusy: boolean }>();
+const props = defineProps<{ loaded: Loaded | null; isBusy: boolean }>();
+/** What the columns of a file that is not ours were taken for. */
+const taken = computed(() =>
+  Object.entries(props.loaded?.guessed?.columns ?? {}).map(([header, column]) =>
+    say(column.sign === -1 ? 'file.column_negative' : 'file.column', {
+      header,
+      field: listed('comma', [column.field, ...(column.unit ? [column.unit] : [])]),
+    }),
+  ),
+);
 const emit = defineEmits<{ load: [file: File] }>();
 const input = ref<HTMLInputElement>();
 
@@ -48,6 +57,7 @@ function pick(): void {
         </li>
         <li v-if="loaded.rejected_count > LISTED">{{ say('file.more', { n: loaded.rejected_count - LISTED }) }}</li>
       </ul>
+      <p v-if="taken.length > 0">{{ say('file.taken', { columns: listed('comma', taken) }) }}</p>
       <p v-if="loaded.ignored_columns.length > 0" class="quiet">
         {{ say('file.ignored', { columns: listed('comma', loaded.ignored_columns) }) }}
       </p>

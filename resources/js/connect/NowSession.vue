@@ -121,7 +121,7 @@ const newest = computed(
 );
 const newestAt = computed(() =>
   newest.value && s.startedMs.value !== null
-    ? hour(new Date(s.startedMs.value + newest.value.t_s * 1000).toISOString(), account.me?.garage?.timezone ?? 'UTC')
+    ? hour(new Date(s.startedMs.value + newest.value.t_s * 1000).toISOString(), account.zone)
     : '',
 );
 const through = computed(() =>

@@ -13,7 +13,6 @@ export interface Open {
 
 defineProps<{ sessions: Open[] }>();
 const account = useAccount();
-const zone = account.me?.garage?.timezone ?? 'UTC';
 </script>
 
 <template>
@@ -23,7 +22,7 @@ const zone = account.me?.garage?.timezone ?? 'UTC';
       <li v-for="s in sessions" :key="s.id">
         <RouterLink :to="`/connect/${s.id}`">{{ say('connect.at', { car: s.car, outlet: s.outlet }) }}</RouterLink>
         <span class="quiet">{{
-          say('connect.since', { day: day(s.startedAt, zone), hour: hour(s.startedAt, zone) })
+          say('connect.since', { day: day(s.startedAt, account.zone), hour: hour(s.startedAt, account.zone) })
         }}</span>
       </li>
     </ul>

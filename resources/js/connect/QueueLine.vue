@@ -13,9 +13,7 @@ import { actWords } from './actWords';
 const outbox = useOutbox();
 const account = useAccount();
 const since = computed(() =>
-  outbox.offlineSince === null
-    ? ''
-    : hour(new Date(outbox.offlineSince).toISOString(), account.me?.garage?.timezone ?? 'UTC'),
+  outbox.offlineSince === null ? '' : hour(new Date(outbox.offlineSince).toISOString(), account.zone),
 );
 const n = computed(() => outbox.waiting.length);
 /** What goes at once is not worth a line that comes and goes. */
@@ -23,7 +21,6 @@ const isSlow = refDebounced(
   computed(() => n.value > 0),
   2500,
 );
-const zone = computed(() => account.me?.garage?.timezone ?? 'UTC');
 /** What is shown was kept here, with its date. */
 const from = computed(() => (shownFrom.value === null ? null : new Date(shownFrom.value).toISOString()));
 </script>
@@ -38,7 +35,7 @@ const from = computed(() => (shownFrom.value === null ? null : new Date(shownFro
     <p v-if="since">
       {{ say('queue.offline', { since }) }} <template v-if="n > 0">{{ say('queue.kept', { n }) }}</template>
     </p>
-    <p v-if="from">{{ say('queue.shown_from', { day: day(from, zone), hour: hour(from, zone) }) }}</p>
+    <p v-if="from">{{ say('queue.shown_from', { day: day(from, account.zone), hour: hour(from, account.zone) }) }}</p>
     <p v-if="isNewer" class="newer">
       {{ say('queue.newer') }}
       <button type="button" class="text-button" @click="renew">{{ say('queue.renew') }}</button>

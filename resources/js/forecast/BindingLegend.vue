@@ -3,8 +3,8 @@ import { computed, useId } from 'vue';
 import type { Forecast } from '@/api/client';
 import { duration } from '@/ui/figures';
 import { say } from '@/words/say';
-import HatchDefs from './HatchDefs.vue';
-import { hatchOf } from './points';
+import HatchDefs from '@/chart/HatchDefs.vue';
+import { hatchOf } from '@/chart/hatch';
 
 /** Minutes by the link that binds, longest first. */
 const props = defineProps<{ main: Forecast }>();

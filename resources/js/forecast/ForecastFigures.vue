@@ -56,7 +56,7 @@ const membership = computed(() => {
       <strong class="figures">{{ minutes }}</strong>
       <span>{{
         main.stopped
-          ? say('forecast.to_not', { percent: soc(main.soc_end), target: soc(forecast.need.toSoc) })
+          ? say('forecast.to_not', { percent: soc(main.soc_end), target: soc(main.soc_to) })
           : say('forecast.to', { percent: soc(main.soc_end) })
       }}</span>
     </p>

@@ -92,6 +92,7 @@ onUnmounted(() => (forecast.cursorS = null));
           {{ say('forecast.check_why', { why: forecast.main.answer.why }) }}
         </p>
         <p v-if="forecast.main.stop_words" class="check">{{ forecast.main.stop_words }}</p>
+        <p v-for="note in forecast.main.notes" :key="note" class="quiet note">{{ note }}</p>
         <ForecastFigures :main="forecast.main" />
         <PowerChart
           v-model:cursor="forecast.cursorS"
@@ -154,6 +155,10 @@ onUnmounted(() => (forecast.cursorS = null));
   display: flex;
   gap: 16px;
   align-items: center;
+}
+
+.note {
+  font-size: 14px;
 }
 
 .check {

@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import { useForecast, type Need } from '@/stores/forecast';
 import { useRail } from '@/stores/rail';
 import { useTerms } from '@/stores/terms';
+import { useUnits } from '@/stores/units';
 import { percent, soc } from '@/ui/figures';
 import { say } from '@/words/say';
 import NeedSlider from './NeedSlider.vue';
@@ -13,6 +14,7 @@ import NeedTemperature from './NeedTemperature.vue';
 const forecast = useForecast();
 const rail = useRail();
 const terms = useTerms();
+const units = useUnits();
 
 const need = computed(() => forecast.need);
 const outlet = computed(() => rail.outlet?.spec);
@@ -34,19 +36,38 @@ const span = computed({
 const wanted = <K extends keyof Need>(key: K) =>
   computed({ get: () => need.value[key], set: (value: Need[K]) => forecast.want({ [key]: value }) });
 /** A switch that puts a usual value where there was none. */
-const optional = (key: 'neighbourAtMinute' | 'deratedKw' | 'nextStopKw', begins: number) =>
+const optional = (
+  key: 'neighbourAtMinute' | 'neighbourLeavesAtMinute' | 'deratedKw' | 'nextStopKw' | 'preparedMinutes' | 'km',
+  begins: number,
+) =>
   computed({
     get: () => need.value[key] !== null,
     set: (on: boolean) => forecast.want({ [key]: on ? begins : null }),
   });
 const { begins } = terms.known().need;
+const isByDistance = optional('km', begins.km);
+const runsHeater = optional('preparedMinutes', begins.prepared_minutes);
+const leavesAgain = optional('neighbourLeavesAtMinute', begins.neighbour_leaves_at_minute);
 const hasNeighbour = optional('neighbourAtMinute', begins.neighbour_at_minute);
 const isDerated = optional('deratedKw', begins.derated_kw);
 const hasNextStop = optional('nextStopKw', begins.next_stop_kw);
 const ambientC = wanted('ambientC');
 const isPrepared = wanted('isPrepared');
 const packC = wanted('packC');
+const preparedMinutes = wanted('preparedMinutes');
+const reserveSoc = wanted('reserveSoc');
+const fromSoc = computed({
+  get: () => need.value.fromSoc,
+  set: (value: number) => forecast.want({ fromSoc: value, toSoc: Math.max(need.value.toSoc, value + 1) }),
+});
+/** Along the road, moved in whole kilometres or miles of the garage. */
+const road = computed({
+  get: () => Math.round(units.entry('km').show(need.value.km ?? begins.km)),
+  set: (shown: number) => forecast.want({ km: units.entry('km').store(shown) }),
+});
 const neighbourAtMinute = wanted('neighbourAtMinute');
+const neighbourLeavesAtMinute = wanted('neighbourLeavesAtMinute');
+const comesOrIsThere = computed(() => isNeighbourThere.value || need.value.neighbourAtMinute !== null);
 const ratingLeft = wanted('ratingLeft');
 const warmth = wanted('warmth');
 const restedMinutes = wanted('restedMinutes');
@@ -68,7 +89,19 @@ const kw = (n: number) => say('figure.kw', { n });
       </button>
     </div>
 
-    <div class="two">
+    <template v-if="isByDistance">
+      <NeedSlider v-model="fromSoc" :label="say('need.from')" :says="soc(fromSoc)" :min="0" :max="99" />
+      <NeedSlider
+        v-model="road"
+        :label="say('need.go_on')"
+        :says="units.road(need.km ?? begins.km)"
+        :min="5"
+        :max="Math.round(units.entry('km').show(800))"
+        :step="5"
+      />
+      <NeedSlider v-model="reserveSoc" :label="say('need.reserve')" :says="soc(reserveSoc)" :min="0" :max="50" />
+    </template>
+    <div v-else class="two">
       <span class="row" aria-hidden="true">
         <span>{{ say('need.from_to') }}</span>
         <span class="figures says">{{ say('need.span', { from: need.fromSoc, to: need.toSoc }) }}</span>
@@ -84,6 +117,7 @@ const kw = (n: number) => say('figure.kw', { n });
         :format-value-text="(v: number) => soc(v)"
       />
     </div>
+    <NeedSwitch v-model="isByDistance" :label="say('need.by_distance')" />
     <NeedTemperature v-model="ambientC" :label="say('need.ambient')" :min-c="-25" :max-c="50" />
     <NeedSwitch v-model="isPrepared" :label="say('need.prepared')" :disabled="!isDc" />
     <NeedTemperature
@@ -93,6 +127,17 @@ const kw = (n: number) => say('figure.kw', { n });
       :min-c="-25"
       :max-c="40"
     />
+    <template v-if="!need.isPrepared && isDc">
+      <NeedSwitch v-model="runsHeater" :label="say('need.heater_runs')" />
+      <NeedSlider
+        v-if="preparedMinutes !== null"
+        v-model="preparedMinutes"
+        :label="say('need.runs_for')"
+        :says="minutes(preparedMinutes)"
+        :min="1"
+        :max="90"
+      />
+    </template>
     <template v-if="isDc">
       <NeedSwitch v-model="hasNeighbour" :label="say('need.neighbour')" :disabled="isNeighbourThere" />
       <p v-if="isNeighbourThere" class="small quiet">{{ say('need.neighbour_there') }}</p>
@@ -107,6 +152,17 @@ const kw = (n: number) => say('figure.kw', { n });
         :min="0"
         :max="60"
       />
+      <template v-if="comesOrIsThere">
+        <NeedSwitch v-model="leavesAgain" :label="say('need.leaves')" />
+        <NeedSlider
+          v-if="neighbourLeavesAtMinute !== null"
+          v-model="neighbourLeavesAtMinute"
+          :label="say('need.after')"
+          :says="minutes(neighbourLeavesAtMinute)"
+          :min="0"
+          :max="90"
+        />
+      </template>
     </template>
     <template v-if="hasHeat">
       <NeedSlider

@@ -9,8 +9,9 @@ import { useScales, type Scale } from '@/chart/useScales';
 import { clock, kw, soc } from '@/ui/figures';
 import { pointAt } from '@/ui/pointAt';
 import { say } from '@/words/say';
-import HatchDefs from './HatchDefs.vue';
-import { along, bandsOf, hatchOf, secondsAtSoc, type Axis } from './points';
+import HatchDefs from '@/chart/HatchDefs.vue';
+import { hatchOf } from '@/chart/hatch';
+import { along, bandsOf, secondsAtSoc, type Axis } from './points';
 
 /** Power over time or charge; the area under the first curve is cut into bands by the link that binds. */
 const props = defineProps<{

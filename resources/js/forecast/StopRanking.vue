@@ -42,7 +42,7 @@ function keepBeside(stop: Stop): void {
           say('stops.lead', {
             car: rail.vehicle?.name ?? '',
             from: forecast.need.fromSoc,
-            to: forecast.need.toSoc,
+            to: Math.round(forecast.main?.soc_to ?? forecast.need.toSoc),
             n: given.length,
             all: stops.length,
           })

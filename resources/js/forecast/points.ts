@@ -34,25 +34,6 @@ export function bandsOf(points: ForecastPoint[]): Band[] {
   return bands.filter((b) => b.points.length > 1);
 }
 
-/** Hatchings tell the codes of one chain apart without colour; codes that never meet in a chain may share one. */
-const HATCH: Record<string, string> = {
-  vehicle_curve: 'plain',
-  onboard_charger: 'plain',
-  cold_pack: 'dots',
-  vehicle_current: 'level',
-  station_current: 'rise',
-  station_power: 'fall',
-  sharing: 'cross',
-  cable_current: 'upright',
-  adapter_current: 'dense',
-  adapter_power: 'level',
-  converter_power: 'fall',
-  converter_current: 'rise',
-  supply_current: 'upright',
-};
-
-export const hatchOf = (binding: string): string => HATCH[binding] ?? 'plain';
-
 /** When a charge is reached: over charge the handshake has no width, and between two points the charge rises evenly enough. */
 export function secondsAtSoc(points: ForecastPoint[], soc: number): number {
   const next = points.findIndex((p) => p.soc > soc);

@@ -3,9 +3,12 @@ import { computed, onMounted, ref } from 'vue';
 import { pricePlate } from '@/plates/lines';
 import { useAccount } from '@/stores/account';
 import { useEdit, type Draft, type Found, type PieceKind } from '@/stores/edit';
+import { useExperience } from '@/stores/experience';
 import { useGarage } from '@/stores/garage';
+import AdapterTrust from './AdapterTrust.vue';
 import CatalogueStart from './CatalogueStart.vue';
 import HabitsForm from './HabitsForm.vue';
+import LearnedCurve from './LearnedCurve.vue';
 import NetworkList from './NetworkList.vue';
 import OcpiImport from './OcpiImport.vue';
 import PlateCard from './PlateCard.vue';
@@ -21,6 +24,7 @@ import { say, type Code } from '@/words/say';
 const garage = useGarage();
 const account = useAccount();
 const edit = useEdit();
+const experience = useExperience();
 /** What is being edited; a piece that is new has no id yet. */
 const opened = ref<{ kind: PieceKind; found: Found | null; draft: Draft; read: string[] } | null>(null);
 const importing = ref(false);
@@ -41,6 +45,8 @@ const choiceOf = (kind: PieceKind, id: string) =>
     : undefined;
 
 onMounted(() => attempt(garage.loadPlates));
+onMounted(experience.loadMemory);
+onMounted(experience.loadTrust);
 
 const newOnes: Record<PieceKind, Code> = {
   vehicles: 'kit.new_vehicles',
@@ -113,7 +119,10 @@ const newCar = (): Draft => ({
           @choose="sifted.choose('vehicles', v.id, $event)"
           @edit="open(v.id)"
           @remove="attempt(() => edit.remove('vehicles', v.id, v.name))"
-        />
+        >
+          <p v-if="experience.gradeOf(v.id)" class="quiet small">{{ experience.gradeOf(v.id)?.words }}</p>
+          <LearnedCurve v-if="experience.learnedOf(v.id)" :vehicle="v" :learned="experience.learnedOf(v.id)!" />
+        </PlateCard>
       </div>
     </section>
 
@@ -139,7 +148,9 @@ const newCar = (): Draft => ({
           @choose="sifted.choose('adapters', a.id, $event)"
           @edit="open(a.id)"
           @remove="attempt(() => edit.remove('adapters', a.id, a.name))"
-        />
+        >
+          <AdapterTrust v-if="experience.trustIn(a.id)" :trust="experience.trustIn(a.id)!" />
+        </PlateCard>
       </div>
     </section>
 
@@ -177,7 +188,9 @@ const newCar = (): Draft => ({
           @choose="sifted.choose('outlets', o.id, $event)"
           @edit="open(o.id)"
           @remove="attempt(() => edit.remove('outlets', o.id, o.name))"
-        />
+        >
+          <p v-for="line in experience.troubleAt(o.id)" :key="line" class="trouble small">{{ line }}</p>
+        </PlateCard>
       </div>
     </section>
     <p v-if="shownPlaces.length < sifted.places.value.length">
@@ -240,6 +253,14 @@ const newCar = (): Draft => ({
 </template>
 
 <style scoped>
+.small {
+  font-size: 13.5px;
+}
+
+.trouble {
+  color: var(--ochre-text);
+}
+
 .kit {
   max-width: 1200px;
   margin: 0 auto;

@@ -171,7 +171,7 @@ function back(id: string): Promise<void> {
         <li v-for="(one, i) in imports" :key="one.id">
           {{
             say('ocpi.import_at', {
-              at: day(one.at, account.me?.garage?.timezone ?? 'UTC'),
+              at: day(one.at, account.zone),
               what: inWords(one.counts) || say('ocpi.noted'),
             })
           }}

@@ -18,7 +18,6 @@ const undo = useUndo();
 const photos = ref<Photo[]>([]);
 const input = ref<HTMLInputElement>();
 const { isBusy, error, attempt } = useAttempt();
-const zone = account.me?.garage?.timezone ?? 'UTC';
 const path = { kind: props.kind, piece: props.piece };
 
 const load = async () => {
@@ -71,7 +70,7 @@ onMounted(() => attempt(load));
             loading="lazy"
           />
         </a>
-        <span class="quiet">{{ day(photo.at, zone) }}</span>
+        <span class="quiet">{{ day(photo.at, account.zone) }}</span>
         <button v-if="account.may('keep')" type="button" class="text-button" :disabled="isBusy" @click="remove(photo)">
           {{ say('kit.remove') }}<span class="sr-only">{{ say('photos.nth', { n: i + 1 }) }}</span>
         </button>

@@ -42,6 +42,7 @@ const emit = defineEmits<{ edit: []; remove: []; choose: [isChosen: boolean] }>(
         {{ say('kit.remove') }}<span class="sr-only">{{ say('kit.of', { name }) }}</span>
       </button>
     </p>
+    <slot />
   </article>
 </template>
 
@@ -80,7 +81,6 @@ const emit = defineEmits<{ edit: []; remove: []; choose: [isChosen: boolean] }>(
 .acts {
   display: flex;
   gap: 16px;
-  margin-top: auto;
   padding-top: 6px;
   font-size: 13.5px;
 }

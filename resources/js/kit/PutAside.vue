@@ -17,7 +17,6 @@ const edit = useEdit();
 const undo = useUndo();
 const told = ref<{ days: number; items: Item[] } | null>(null);
 const { isBusy, error, attempt } = useAttempt();
-const zone = account.me?.garage?.timezone ?? 'UTC';
 
 const KINDS: Record<Item['kind'], Code> = {
   vehicles: 'aside.vehicles',
@@ -67,7 +66,11 @@ watch(undo.offer, () => told.value && load());
           <div>
             <strong>{{ item.name }}</strong>
             <span class="quiet">{{
-              say('aside.at', { kind: say(KINDS[item.kind]), day: day(item.at, zone), hour: hour(item.at, zone) })
+              say('aside.at', {
+                kind: say(KINDS[item.kind]),
+                day: day(item.at, account.zone),
+                hour: hour(item.at, account.zone),
+              })
             }}</span>
           </div>
           <button

@@ -2,68 +2,109 @@
 import { computed } from 'vue';
 import type { SessionLine } from '@/api/client';
 import { useAccount } from '@/stores/account';
+import { useTerms } from '@/stores/terms';
 import VerdictStamp from './VerdictStamp.vue';
 import { day, hour, number } from '@/ui/figures';
-import { listed, say } from '@/words/say';
+import { say } from '@/words/say';
+import { wayOf } from './naming';
 import SparkCurve from './SparkCurve.vue';
 
-const props = defineProps<{ session: SessionLine }>();
+const props = defineProps<{ session: SessionLine; isPicked: boolean; canPick: boolean }>();
+const emit = defineEmits<{ pick: [] }>();
+const terms = useTerms();
 const account = useAccount();
-const zone = computed(() => account.me?.garage?.timezone ?? 'UTC');
 const to = computed(() => (props.session.finished_at ? `/log/${props.session.id}` : `/connect/${props.session.id}`));
-const through = computed(() => {
-  const adapters = listed(
-    'and',
-    props.session.adapters.map((a) => a.name),
-  );
-  return adapters ? say('connect.through', { adapters }) : say('log.direct');
+const through = computed(() => wayOf(props.session));
+/** What cost the most minutes against the forecast, where that is worth telling. */
+const held = computed(() => {
+  const lost = props.session.summary?.held_back;
+  return lost ? say('log.held', { cause: terms.title('cause', lost.cause), minutes: number(lost.minutes, 0) }) : '';
 });
 </script>
 
 <template>
-  <RouterLink :to="to" class="line">
-    <span class="when">
-      <span>{{ day(session.started_at, zone) }}</span>
-      <span class="quiet">{{ hour(session.started_at, zone) }}</span>
-    </span>
-    <span class="what">
-      <strong>{{ say('connect.at', { car: session.vehicle.name, outlet: session.outlet.name }) }}</strong>
-      <span class="quiet">{{ through }}</span>
-      <span v-if="session.note" class="note quiet">{{ session.note }}</span>
-    </span>
-    <SparkCurve :points="session.summary?.spark ?? []" class="spark" />
-    <dl class="figures">
-      <div>
-        <dt>{{ say('log.peak') }}</dt>
-        <dd>
-          {{ number(session.summary?.peak_kw, 0) }} <span>{{ say('unit.kw') }}</span>
-        </dd>
-      </div>
-      <div>
-        <dt>{{ say('log.energy') }}</dt>
-        <dd>
-          {{ number(session.summary?.energy_kwh, 1) }} <span>{{ say('unit.kwh') }}</span>
-        </dd>
-      </div>
-      <div>
-        <dt>{{ say('log.for') }}</dt>
-        <dd>
-          {{ number(session.summary?.minutes, 0) }} <span>{{ say('unit.minutes') }}</span>
-        </dd>
-      </div>
-    </dl>
-    <VerdictStamp :verdict="session.verdict" />
-  </RouterLink>
+  <div class="whole">
+    <RouterLink :to="to" class="line">
+      <span class="when">
+        <span>{{ day(session.started_at, account.zone) }}</span>
+        <span class="quiet">{{ hour(session.started_at, account.zone) }}</span>
+      </span>
+      <span class="what">
+        <strong>{{ say('connect.at', { car: session.vehicle.name, outlet: session.outlet.name }) }}</strong>
+        <span class="quiet">{{ through }}</span>
+        <span v-if="held" class="held">{{ held }}</span>
+        <span v-if="session.note" class="note quiet">{{ session.note }}</span>
+      </span>
+      <SparkCurve :points="session.summary?.spark ?? []" class="spark" />
+      <dl class="figures">
+        <div>
+          <dt>{{ say('log.peak') }}</dt>
+          <dd>
+            {{ number(session.summary?.peak_kw, 0) }} <span>{{ say('unit.kw') }}</span>
+          </dd>
+        </div>
+        <div>
+          <dt>{{ say('log.energy') }}</dt>
+          <dd>
+            {{ number(session.summary?.energy_kwh, 1) }} <span>{{ say('unit.kwh') }}</span>
+          </dd>
+        </div>
+        <div>
+          <dt>{{ say('log.for') }}</dt>
+          <dd>
+            {{ number(session.summary?.minutes, 0) }} <span>{{ say('unit.minutes') }}</span>
+          </dd>
+        </div>
+      </dl>
+      <VerdictStamp :verdict="session.verdict" />
+    </RouterLink>
+    <label class="pick" :class="{ off: !canPick }">
+      <input type="checkbox" :checked="isPicked" :disabled="!canPick" @change="emit('pick')" />
+      <span class="sr-only">{{
+        say('log.pick', {
+          what: say('connect.at', { car: session.vehicle.name, outlet: session.outlet.name }),
+          day: day(session.started_at, account.zone),
+        })
+      }}</span>
+    </label>
+  </div>
 </template>
 
 <style scoped>
+.whole {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 32px;
+  align-items: center;
+  border-bottom: 1px solid var(--line);
+}
+
+.pick {
+  display: grid;
+  place-items: center;
+  min-width: 32px;
+  min-height: 32px;
+}
+
+.pick input {
+  width: 17px;
+  height: 17px;
+}
+
+.pick.off {
+  opacity: 0.35;
+}
+
+.held {
+  font-size: 13.5px;
+  font-weight: 600;
+}
+
 .line {
   display: grid;
-  grid-template-columns: 104px minmax(0, 1fr) 130px 232px 176px;
-  gap: 18px;
+  grid-template-columns: 104px minmax(0, 1fr) 130px 216px 236px;
+  gap: 16px;
   align-items: center;
   padding: 11px 4px;
-  border-bottom: 1px solid var(--line);
   text-decoration: none;
 }
 
@@ -119,23 +160,19 @@ dd span {
 
 @media (width <= 1000px) {
   .line {
-    grid-template-columns: minmax(0, 1fr) auto;
+    grid-template-columns: 130px minmax(0, 1fr);
     gap: 6px 14px;
+  }
+
+  .when,
+  .what,
+  .line :deep(.stamp) {
+    grid-column: 1 / -1;
   }
 
   .when {
     flex-direction: row;
     gap: 8px;
-  }
-
-  .what {
-    grid-column: 1 / -1;
-    grid-row: 2;
-  }
-
-  .line :deep(.stamp) {
-    grid-column: 2;
-    grid-row: 1;
   }
 }
 </style>

@@ -1,27 +1,46 @@
 <script setup lang="ts">
-import { onMounted, ref } from 'vue';
-import { api, ask, wordsOf, type SessionLine } from '@/api/client';
+import { useIntersectionObserver, useMediaQuery } from '@vueuse/core';
+import { computed, ref, useTemplateRef } from 'vue';
+import type { SessionLine } from '@/api/client';
 import EmptyState from '@/ui/EmptyState.vue';
 import Said from '@/words/Said.vue';
 import { say } from '@/words/say';
-import LogLine from './LogLine.vue';
+import ComparePair from './ComparePair.vue';
+import LogChunk from './LogChunk.vue';
+import LogFilters from './LogFilters.vue';
+import LogSums from './LogSums.vue';
+import { FILTERS, useLog } from './useLog';
 
-const sessions = ref<SessionLine[] | null>(null);
-const error = ref('');
-
-onMounted(async () => {
-  try {
-    sessions.value = (await ask(api.GET('/sessions'))).sessions;
-  } catch (e) {
-    error.value = wordsOf(e);
-  }
+const { sessions, total, next, error, filter, isFiltered, want, more } = useLog();
+const isWide = useMediaQuery('(width > 900px)');
+const end = useTemplateRef<HTMLElement>('end');
+useIntersectionObserver(end, ([seen]) => seen?.isIntersecting && void more(), {
+  root: computed(() => end.value?.closest<HTMLElement>('#stage')),
+  rootMargin: '800px',
 });
+
+/** Picked to be compared: of one car, two at most. */
+const picked = ref<SessionLine[]>([]);
+const isPicked = (s: SessionLine) => picked.value.some((p) => p.id === s.id);
+const canPick = (s: SessionLine) =>
+  s.finished_at !== null &&
+  (isPicked(s) || (picked.value.length < 2 && picked.value.every((p) => p.vehicle.id === s.vehicle.id)));
+function pick(session: SessionLine): void {
+  picked.value = isPicked(session) ? picked.value.filter((p) => p.id !== session.id) : [...picked.value, session];
+}
+/** So many are drawn, or left out of the page, together. */
+const CHUNK = 20;
+const chunks = computed(() => {
+  const all = sessions.value ?? [];
+  return Array.from({ length: Math.ceil(all.length / CHUNK) }, (_, i) => all.slice(i * CHUNK, (i + 1) * CHUNK));
+});
+const isEmpty = computed(() => sessions.value?.length === 0 && !isFiltered.value);
 </script>
 
 <template>
   <p v-if="error" class="complaint" role="alert">{{ error }}</p>
   <p v-else-if="sessions === null" class="quiet loading" role="status">{{ say('log.opening') }}</p>
-  <EmptyState v-else-if="sessions.length === 0" :title="say('log.empty')">
+  <EmptyState v-else-if="isEmpty" :title="say('log.empty')">
     <p>
       <Said code="log.empty_how">
         <template #board
@@ -33,10 +52,35 @@ onMounted(async () => {
   </EmptyState>
   <section v-else class="log" aria-labelledby="log-title">
     <h1 id="log-title">{{ say('log.title') }}</h1>
-    <p class="quiet">{{ say('log.count', { n: sessions.length }) }}</p>
-    <ul>
-      <li v-for="session in sessions" :key="session.id"><LogLine :session="session" /></li>
-    </ul>
+    <p class="quiet" role="status">{{ say('log.count', { n: total }) }}</p>
+    <details :open="isWide || isFiltered" class="look">
+      <summary :class="{ none: isWide }">{{ say('log.look_and_sums') }}</summary>
+      <LogFilters
+        :filter="filter"
+        :is-filtered="isFiltered"
+        @want="want"
+        @all="want(Object.fromEntries(FILTERS.map((key) => [key, ''])))"
+      />
+      <LogSums :filter="filter" />
+    </details>
+    <ComparePair v-if="picked.length > 0" :pair="picked" @none="picked = []" />
+    <div class="sessions">
+      <LogChunk
+        v-for="(chunk, i) in chunks"
+        :key="chunk[0]?.id"
+        :sessions="chunk"
+        :is-first="i === 0"
+        :is-picked="isPicked"
+        :can-pick="canPick"
+        @pick="pick"
+      />
+    </div>
+    <p v-if="sessions.length === 0" class="quiet">{{ say('log.nothing') }}</p>
+    <p ref="end">
+      <button v-if="next" type="button" class="text-button" @click="more">
+        {{ say('log.more', { n: total - sessions.length }) }}
+      </button>
+    </p>
   </section>
 </template>
 
@@ -47,11 +91,19 @@ onMounted(async () => {
   padding: 18px 20px 30px;
 }
 
-ul {
-  margin: 10px 0 0;
-  padding: 0;
+.sessions {
+  margin-top: 10px;
   border-top: 1.5px solid var(--ink);
-  list-style: none;
+}
+
+summary.none {
+  display: none;
+}
+
+summary {
+  min-height: 32px;
+  cursor: pointer;
+  font-weight: 600;
 }
 
 .loading,

@@ -9,9 +9,14 @@ import VerdictStamp from './VerdictStamp.vue';
 import { useTerms } from '@/stores/terms';
 import { clock, day, hour, number } from '@/ui/figures';
 import Said from '@/words/Said.vue';
-import { listed, say } from '@/words/say';
+import { say } from '@/words/say';
+import { wayOf } from './naming';
+import AgainstPlates from './AgainstPlates.vue';
+import BaselinePanel from './BaselinePanel.vue';
+import HeldBackList from './HeldBackList.vue';
 import PlateCheck from './PlateCheck.vue';
-import SessionCurve from '@/chart/SessionCurve.vue';
+import PlatesSince from './PlatesSince.vue';
+import ReportChart from './ReportChart.vue';
 import SessionPhotos from '@/ui/SessionPhotos.vue';
 import StallFault from './StallFault.vue';
 import TemperatureTable from './TemperatureTable.vue';
@@ -24,22 +29,32 @@ const terms = useTerms();
 const rail = useRail();
 const report = ref<Report | null>(null);
 const error = ref('');
-const zone = account.me?.garage?.timezone ?? 'UTC';
 const path = { params: { path: { session: String(route.params.id) } } };
 
 const session = computed(() => report.value?.session);
 const judgement = computed(() => report.value?.judgement);
 const through = computed(() => {
-  const adapters = listed('and', session.value?.adapters.map((a) => a.name) ?? []);
-  const chain = adapters ? say('connect.through', { adapters }) : say('log.direct');
+  const chain = session.value ? wayOf(session.value) : '';
   const note = session.value?.note;
   return note ? say('report.noted', { chain, note }) : chain;
 });
+/** Those that the headline does not tell already. */
+const findings = computed(
+  () => judgement.value?.findings.filter((finding) => finding !== report.value?.review.headline) ?? [],
+);
 /** Flags that are listed; the rest is counted. */
 const LISTED = 20;
 const flagged = computed(() => (judgement.value?.flags.length ?? 0) + (judgement.value?.flags_left_out ?? 0));
 const happened = computed(() => report.value?.events ?? []);
 const handshake = computed(() => report.value?.handshake_s ?? null);
+/** The stretch of the chart that is looked at (s). */
+const zoom = ref<[number, number] | null>(null);
+function look(from: number, to: number): void {
+  zoom.value = [from, Math.max(to, from + 30)];
+}
+function judged(now: Report): void {
+  report.value = now;
+}
 /** What the place counted and asked for. */
 const counted = computed(() => report.value?.counted ?? []);
 const peaks = computed(() => {
@@ -50,6 +65,8 @@ const peaks = computed(() => {
     { name: say('report.peak_power'), unit: say('unit.kw'), peak: p?.kw, decimals: 1 },
   ];
 });
+
+const print = (): void => window.print();
 
 async function reopen(): Promise<void> {
   await ask(api.POST('/sessions/{session}/reopen', path));
@@ -80,11 +97,11 @@ onMounted(async () => {
   <p v-else-if="!report || !session || !judgement" class="quiet loading" role="status">{{ say('connect.opening') }}</p>
   <article v-else class="report" aria-labelledby="report-title">
     <header>
-      <div>
+      <div class="told">
         <p class="kicker">
           <Said
             code="report.when"
-            :figures="{ day: day(session.started_at, zone), hour: hour(session.started_at, zone) }"
+            :figures="{ day: day(session.started_at, account.zone), hour: hour(session.started_at, account.zone) }"
           >
             <template #log
               ><RouterLink to="/log">{{ say('log.title') }}</RouterLink></template
@@ -92,63 +109,81 @@ onMounted(async () => {
           </Said>
         </p>
         <h1 id="report-title">{{ say('connect.at', { car: session.vehicle.name, outlet: session.outlet.name }) }}</h1>
+        <p class="headline">{{ report.review.headline }}</p>
+        <p v-if="report.review.beside.length > 0">{{ report.review.beside.join(' ') }}</p>
         <p class="quiet">{{ through }}</p>
       </div>
-      <VerdictStamp :verdict="session.finished_at ? judgement.verdict : null" />
+      <h2 class="stamped">
+        <span class="sr-only">{{ judgement.verdict_words }}</span>
+        <VerdictStamp aria-hidden="true" :verdict="session.finished_at ? judgement.verdict : null" />
+      </h2>
     </header>
 
-    <section class="top">
-      <div class="verdict">
-        <h2>{{ judgement.verdict_words }}</h2>
-        <ul>
-          <li v-for="finding in judgement.findings" :key="finding">{{ finding }}</li>
+    <PlatesSince :report="report" @judged="judged" />
+
+    <div class="columns">
+      <div class="main">
+        <ReportChart v-if="report.curve.length > 1" v-model:zoom="zoom" :report="report" />
+        <p v-else class="quiet">{{ say('report.no_curve') }}</p>
+        <ul class="findings">
+          <li v-for="finding in findings" :key="finding">{{ finding }}</li>
         </ul>
-        <dl class="figures peaks">
-          <div v-for="p in peaks" :key="p.name">
-            <dt>{{ p.name }}</dt>
-            <dd>
-              {{ number(p.peak?.value, p.decimals) }} <span>{{ p.unit }}</span>
-            </dd>
-            <dd class="small quiet">
-              {{
-                p.peak
-                  ? say('report.peak_at', {
-                      provenance: terms.words('provenance', p.peak.provenance),
-                      time: clock(p.peak.t_s),
-                    })
-                  : say('report.not_read')
-              }}
-            </dd>
-          </div>
-          <div>
-            <dt>{{ say('report.mean') }}</dt>
-            <dd>
-              {{ number(judgement.mean_10min.a) }} <span>{{ say('unit.amps') }}</span>
-            </dd>
-            <dd class="small quiet">{{ say('figure.kw', { n: number(judgement.mean_10min.kw, 1) }) }}</dd>
-          </div>
-          <div>
-            <dt>{{ say('report.energy') }}</dt>
-            <dd>
-              {{ number(judgement.energy_kwh, 1) }} <span>{{ say('unit.kwh') }}</span>
-            </dd>
-            <dd class="small quiet">
-              {{
-                judgement.soc_gained === null
-                  ? say('report.charge_unread')
-                  : say('report.points_gained', { n: number(judgement.soc_gained) })
-              }}
-            </dd>
-          </div>
-          <div>
-            <dt>{{ say('report.readings') }}</dt>
-            <dd>{{ judgement.readings }}</dd>
-            <dd class="small quiet">{{ say('report.flagged', { n: flagged }) }}</dd>
-          </div>
-        </dl>
+        <section v-if="report.review.proof.length > 0" aria-labelledby="proof-title">
+          <h2 id="proof-title">{{ say('report.proves') }}</h2>
+          <p v-for="line in report.review.proof" :key="line" class="proof">{{ line }}</p>
+        </section>
+        <BaselinePanel :report="report" @judged="judged" />
       </div>
-      <SessionCurve v-if="report.curve.length > 1" class="curve" :curve="report.curve" />
-      <p v-else class="quiet curve-empty">{{ say('report.no_curve') }}</p>
+      <aside>
+        <AgainstPlates :judgement="judgement" :under-test="session.adapters.map((a) => a.id)" />
+        <HeldBackList :judgement="judgement" @look="look" />
+      </aside>
+    </div>
+
+    <section :aria-label="say('report.figures')">
+      <dl class="figures peaks">
+        <div v-for="p in peaks" :key="p.name">
+          <dt>{{ p.name }}</dt>
+          <dd>
+            {{ number(p.peak?.value, p.decimals) }} <span>{{ p.unit }}</span>
+          </dd>
+          <dd class="small quiet">
+            {{
+              p.peak
+                ? say('report.peak_at', {
+                    provenance: terms.words('provenance', p.peak.provenance),
+                    time: clock(p.peak.t_s),
+                  })
+                : say('report.not_read')
+            }}
+          </dd>
+        </div>
+        <div>
+          <dt>{{ say('report.mean') }}</dt>
+          <dd>
+            {{ number(judgement.mean_10min.a) }} <span>{{ say('unit.amps') }}</span>
+          </dd>
+          <dd class="small quiet">{{ say('figure.kw', { n: number(judgement.mean_10min.kw, 1) }) }}</dd>
+        </div>
+        <div>
+          <dt>{{ say('report.energy') }}</dt>
+          <dd>
+            {{ number(judgement.energy_kwh, 1) }} <span>{{ say('unit.kwh') }}</span>
+          </dd>
+          <dd class="small quiet">
+            {{
+              judgement.soc_gained === null
+                ? say('report.charge_unread')
+                : say('report.points_gained', { n: number(judgement.soc_gained) })
+            }}
+          </dd>
+        </div>
+        <div>
+          <dt>{{ say('report.readings') }}</dt>
+          <dd>{{ judgement.readings }}</dd>
+          <dd class="small quiet">{{ say('report.flagged', { n: flagged }) }}</dd>
+        </div>
+      </dl>
     </section>
 
     <PlateCheck :rows="judgement.plate_check" />
@@ -180,6 +215,12 @@ onMounted(async () => {
     </section>
 
     <footer>
+      <a class="text-button" :href="`/api/sessions/${session.id}/export.csv`" download>{{ say('report.as_csv') }}</a>
+      <a class="text-button" :href="`/api/sessions/${session.id}/export.json`" download>{{ say('report.as_json') }}</a>
+      <a v-if="session.finished_at" class="text-button" :href="`/api/sessions/${session.id}/cdr`" download>{{
+        say('report.as_cdr')
+      }}</a>
+      <button type="button" class="text-button" @click="print">{{ say('report.print') }}</button>
       <button type="button" class="text-button" @click="reopen">{{ say('report.reopen') }}</button>
       <button type="button" class="text-button" @click="discard">{{ say('report.put_aside') }}</button>
     </footer>
@@ -200,25 +241,56 @@ header {
   justify-content: space-between;
 }
 
-.top {
-  display: grid;
-  grid-template-columns: minmax(0, 5fr) minmax(0, 6fr);
-  gap: 32px;
-  margin: 16px 0 22px;
+.stamped {
+  margin: 0;
+  font-size: inherit;
 }
 
-.verdict ul {
-  margin: 6px 0 12px;
+.told {
+  max-width: 860px;
+}
+
+h1 {
+  font-size: 16px;
+}
+
+.headline {
+  margin: 2px 0;
+  font-family: var(--face-wide);
+  font-size: 23px;
+  font-weight: 660;
+  line-height: 1.2;
+}
+
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 12fr) minmax(0, 7fr);
+  gap: 36px;
+  margin: 12px 0 20px;
+}
+
+aside section + section,
+.main section {
+  margin-top: 20px;
+}
+
+.proof {
+  margin: 4px 0;
+}
+
+.findings {
+  margin: 10px 0 0;
   padding-left: 18px;
 }
 
 .peaks {
   display: grid;
-  grid-template-columns: repeat(3, 1fr);
+  grid-template-columns: repeat(6, 1fr);
   gap: 12px 14px;
-  margin: 0;
-  padding-top: 10px;
-  border-top: 1px solid var(--line);
+  margin: 0 0 22px;
+  padding: 10px 0;
+  border-top: 1.5px solid var(--ink);
+  border-bottom: 1px solid var(--line);
 }
 
 dt {
@@ -245,14 +317,6 @@ dd.small {
   font-weight: 400;
 }
 
-.curve {
-  height: 330px;
-}
-
-.curve-empty {
-  align-self: center;
-}
-
 .flags {
   margin: 6px 0;
   padding: 0;
@@ -266,7 +330,8 @@ dd.small {
 
 footer {
   display: flex;
-  gap: 24px;
+  flex-wrap: wrap;
+  gap: 8px 24px;
   margin-top: 26px;
 }
 
@@ -276,8 +341,37 @@ footer {
 }
 
 @media (width <= 900px) {
-  .top {
-    grid-template-columns: minmax(0, 1fr);
+  header {
+    flex-direction: column-reverse;
+    gap: 6px;
+  }
+
+  .headline {
+    font-size: 20px;
+  }
+
+  .columns {
+    display: flex;
+    flex-direction: column;
+    gap: 18px;
+  }
+
+  /* Beside the car the plates come right after the curves. */
+  .main,
+  aside {
+    display: contents;
+  }
+
+  .main > * {
+    order: 2;
+  }
+
+  .main > :first-child {
+    order: 0;
+  }
+
+  aside > * {
+    order: 1;
   }
 
   .peaks {

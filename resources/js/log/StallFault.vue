@@ -22,7 +22,7 @@ const outlet = computed(() => garage.outlet(props.session.outlet.id));
 const fault = computed(() => outlet.value?.spec.known_fault ?? null);
 
 function begin(): void {
-  words.value = say('stall.begins', { day: day(props.session.started_at, account.me?.garage?.timezone ?? 'UTC') });
+  words.value = say('stall.begins', { day: day(props.session.started_at, account.zone) });
 }
 
 async function keep(text: string | null): Promise<void> {

@@ -34,6 +34,8 @@ const field = computed<Field>(() => {
       return { ...base, kind: 'choice', options: optionsOf(terms.all('sharing')) };
     case 'kwh':
       return { ...base, kind: 'number', unit: say('unit.kwh') };
+    case 'km_per_kwh':
+      return { ...base, kind: 'km_per_kwh' };
     case 'phases':
       return { ...base, kind: 'number' };
     case 'metres':

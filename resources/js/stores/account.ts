@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia';
-import { ref, watch } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { api, ask, showing, type Me } from '@/api/client';
 import { forgetAll } from '@/offline/kept';
 import { locale } from '@/words/habits';
@@ -45,6 +45,9 @@ export const useAccount = defineStore('account', () => {
     me.value = await door;
   }
 
+  /** The time zone in which the garage counts its days. */
+  const zone = computed(() => me.value?.garage?.timezone ?? 'UTC');
+
   /** Whether the role here allows it. */
   const may = (act: Me['may'][number]): boolean => me.value?.may.includes(act) ?? false;
 
@@ -80,5 +83,5 @@ export const useAccount = defineStore('account', () => {
     { immediate: true, flush: 'sync' },
   );
 
-  return { me, isExpired, recall, come, may, stand, signIn, signInAgain, openDemo, signOut, setHabits };
+  return { me, zone, isExpired, recall, come, may, stand, signIn, signInAgain, openDemo, signOut, setHabits };
 });

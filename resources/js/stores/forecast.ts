@@ -18,10 +18,16 @@ export interface Beside {
 export interface Need {
   fromSoc: number;
   toSoc: number;
+  /** How far it has to go, in place of a target; null: the target counts. */
+  km: number | null;
+  reserveSoc: number;
   ambientC: number;
   isPrepared: boolean;
   packC: number;
+  /** How long the car's heater warms the pack on the way; null: it does not. */
+  preparedMinutes: number | null;
   neighbourAtMinute: number | null;
+  neighbourLeavesAtMinute: number | null;
   /** Share of the continuous amps that wear has left. */
   ratingLeft: number;
   /** Heat load of the links with a boost when their earlier use ended; 0 is cold. */
@@ -39,10 +45,14 @@ function usualNeed(need: Terms['need']): Need {
   return {
     fromSoc: need.soc_from,
     toSoc: need.soc_to,
+    km: null,
+    reserveSoc: need.begins.reserve_soc,
     ambientC: need.ambient_c,
     isPrepared: need.pack_prepared,
     packC: need.pack_c,
+    preparedMinutes: null,
     neighbourAtMinute: null,
+    neighbourLeavesAtMinute: null,
     ratingLeft: need.ageing,
     warmth: 0,
     restedMinutes: need.rested_minutes,
@@ -92,9 +102,11 @@ export const useForecast = defineStore('forecast', () => {
 
   const conditions = computed<Conditions>(() => ({
     soc_from: need.value.fromSoc,
-    soc_to: need.value.toSoc,
+    ...(need.value.km === null
+      ? { soc_to: need.value.toSoc }
+      : { distance: { km: need.value.km, reserve_soc: need.value.reserveSoc } }),
     ambient_c: need.value.ambientC,
-    pack_prepared: need.value.isPrepared,
+    pack_prepared: need.value.isPrepared || (need.value.preparedMinutes ?? false),
     pack_c: need.value.isPrepared ? null : need.value.packC,
     member: need.value.isMember,
     // At any stop; a chain that is forecast brings its own.
@@ -107,6 +119,7 @@ export const useForecast = defineStore('forecast', () => {
       cooling_failed: need.value.coolingFailed,
       derated_kw: need.value.deratedKw,
       neighbour_at_minute: need.value.neighbourAtMinute,
+      neighbour_leaves_at_minute: need.value.neighbourLeavesAtMinute,
     },
   }));
 

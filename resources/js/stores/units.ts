@@ -25,6 +25,7 @@ const ENTRIES: Record<string, [Entry, Entry]> = {
     { unit: say('unit.fahrenheit'), show: (c) => c * F_PER_C + F_AT_0_C, store: celsiusOfFahrenheit },
   ],
   metres: [{ ...AS_IT_IS, unit: say('unit.metres') }, times(1 / METRES_PER_FOOT, say('unit.feet'))],
+  km: [{ ...AS_IT_IS, unit: say('unit.km') }, times(1 / KM_PER_MILE, say('unit.mi'))],
   km_per_kwh: [{ ...AS_IT_IS, unit: say('unit.km_kwh') }, times(1 / KM_PER_MILE, say('unit.mi_kwh'))],
 };
 
@@ -34,6 +35,7 @@ export function useUnits() {
   const isUs = computed(() => account.me?.garage?.units === 'us');
 
   const distance = (km: number): string => fixed(isUs.value ? km / KM_PER_MILE : km, 0);
+  const road = (km: number): string => say(isUs.value ? 'figure.mi' : 'figure.km', { n: distance(km) });
   const gained = (km: number): string => say(isUs.value ? 'figure.mi_gained' : 'figure.km_gained', { n: distance(km) });
   /** Range per hour of charging. */
   const perHour = (kmPerHour: number | null): string =>
@@ -59,5 +61,5 @@ export function useUnits() {
     return isUs.value ? us : metric;
   }
 
-  return { isUs, entry, gained, perHour, degrees, toCelsius, celsius, thermometer, rise };
+  return { isUs, entry, road, gained, perHour, degrees, toCelsius, celsius, thermometer, rise };
 }

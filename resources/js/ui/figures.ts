@@ -111,6 +111,12 @@ export function day(iso: string, timeZone: string): string {
   );
 }
 
+/** A month by its name; `2026-05` is how it is asked for. */
+export const month = (key: string): string =>
+  new Intl.DateTimeFormat(locale.value, { timeZone: 'UTC', month: 'short', year: 'numeric' }).format(
+    new Date(`${key}-15T12:00:00Z`),
+  );
+
 export function hour(iso: string, timeZone: string): string {
   return new Intl.DateTimeFormat(locale.value, { timeZone, hour: '2-digit', minute: '2-digit' }).format(new Date(iso));
 }

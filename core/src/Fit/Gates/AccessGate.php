@@ -19,10 +19,18 @@ use Harmozon\Core\Fit\Situation;
 use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
 
-/** Gate 5: may this car start a session here, and how? */
+/** Gate 5: may this car start a session here, and how? What went wrong here before is a caution. */
 final class AccessGate implements Gate
 {
     public function judge(Situation $situation): GateResult
+    {
+        $remembered = $situation->conditions->remembered[$situation->chain->outlet->id] ?? null;
+        $result = $this->admission($situation);
+
+        return $remembered === null ? $result : $result->minding($remembered->trouble);
+    }
+
+    private function admission(Situation $situation): GateResult
     {
         $access = $situation->chain->outlet->access;
 

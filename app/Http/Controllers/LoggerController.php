@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\LoggerReadingsRequest;
+use App\Models\ChargeSession;
+use App\Sessions\SessionBook;
+use Harmozon\Core\Files\ReadingJsonReader;
+use Illuminate\Http\JsonResponse;
+
+/** The one door of a logger. */
+final class LoggerController extends Controller
+{
+    /** Sent twice, a reading stands once. */
+    public function append(LoggerReadingsRequest $request, string $session, SessionBook $book, ReadingJsonReader $reader): JsonResponse
+    {
+        $found = ChargeSession::query()->where('ulid', $session)->firstOrFail();
+        $readings = $request->readings($reader);
+        $added = $book->take($found, $readings);
+
+        return response()->json(['added' => $added, 'known' => count($readings) - $added]);
+    }
+}

@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Equipment\Crate;
+use App\Garage\CurrentGarage;
+use App\Models\Adapter;
+use App\Models\ChargeSession;
+use App\Models\Vehicle;
+use App\Sessions\Baselines;
+use App\Sessions\LogMemory;
+use App\Sessions\PlatesSince;
+use App\Sessions\ReadSession;
+use App\Sessions\SessionAnswer;
+use App\Sessions\SessionBook;
+use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Files\ReviewWriter;
+use Harmozon\Core\Files\TrustWriter;
+use Harmozon\Core\Review\Comparison;
+use Harmozon\Core\Review\Memory\Grades;
+use Harmozon\Core\Review\Memory\LearnedCurve;
+use Harmozon\Core\Review\Memory\StallMemory;
+use Harmozon\Core\Review\Trust\Trust;
+use Harmozon\Core\Words\Message;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/** What sessions add up to: one against another, trust in adapters, memory of stalls, and how good our forecasts were. */
+final class ReviewController extends Controller
+{
+    public function __construct(private readonly LogMemory $memory, private readonly SessionBook $book, private readonly SessionAnswer $answers)
+    {
+    }
+
+    public function compare(Request $request, ReviewWriter $writer): JsonResponse
+    {
+        [$with, $without] = array_map(static fn (string $key): ChargeSession => ChargeSession::query()->firstWhere('ulid', $request->string($key)->toString()) ?? throw FieldError::at($key, Message::of('app.not_in_garage')), ['with', 'without']);
+        if ($with->pieces['vehicle']['id'] !== $without->pieces['vehicle']['id']) {
+            throw FieldError::at('without', Message::of('app.baseline_other_car'));
+        }
+
+        return response()->json($writer->comparison(Comparison::of(ReadSession::of($with)->recorded, ReadSession::of($without)->recorded)));
+    }
+
+    /** Of every adapter of the crate. */
+    public function trust(Crate $crate, TrustWriter $writer, CurrentGarage $garage): JsonResponse
+    {
+        return response()->json(['adapters' => Adapter::inOrder()->map(fn (Adapter $a): array => $writer->trust(Trust::in($crate->adapter($a), $this->memory->used($a->ulid), $garage->today())))->values()]);
+    }
+
+    /** Of stalls, of our own forecasts, and of the cars' charge curves; a board wants the first alone. */
+    public function memory(Request $request, TrustWriter $writer, Crate $crate): JsonResponse
+    {
+        $isWhole = $request->string('part')->toString() !== 'stalls';
+        $grades = $isWhole ? $this->memory->grades() : [];
+        $by = static function (string $key) use ($grades, $writer): array {
+            $sorted = [];
+            foreach ($grades as $grade) {
+                foreach ((array) $grade[$key] as $id) {
+                    $sorted[(string) $id][] = $grade['grade'];
+                }
+            }
+
+            return array_map(static fn (array $of, string $id): array => ['id' => $id, ...$writer->grades(Grades::of($of))], array_values($sorted), array_map(strval(...), array_keys($sorted)));
+        };
+        $stalls = [];
+        foreach ($this->memory->stalls() as $outlet => $memories) {
+            $stalls = [...$stalls, ...array_map(static fn (StallMemory $m): array => ['outlet' => $outlet, ...$writer->stall($m)], $memories)];
+        }
+        $learned = [];
+        foreach ($isWhole ? Vehicle::inOrder() : [] as $vehicle) {
+            $curve = LearnedCurve::of($this->memory->paces($vehicle->ulid));
+            if ($curve !== null) {
+                $learned[] = ['vehicle' => $vehicle->ulid, ...$writer->learned($curve, $crate->vehicle($vehicle)->chargeCurveKw)];
+            }
+        }
+
+        return response()->json(['stalls' => $stalls, 'grades' => ['vehicles' => $by('vehicle'), 'outlets' => $by('outlet'), 'causes' => $by('causes')], 'learned' => $learned]);
+    }
+
+    /** By today's plates; what was said before can be had back. */
+    public function judgeAnew(ChargeSession $session, PlatesSince $plates): JsonResponse
+    {
+        $this->book->judgeAnew($session, $plates);
+
+        return $this->judged($session);
+    }
+
+    public function judgeAsBefore(ChargeSession $session): JsonResponse
+    {
+        if (! $this->book->judgeAsBefore($session)) {
+            throw FieldError::at('session', Message::of('app.never_judged_anew'));
+        }
+
+        return $this->judged($session);
+    }
+
+    public function keepBaseline(ChargeSession $session, string $baseline, Baselines $baselines): JsonResponse
+    {
+        $baselines->add($session, $baseline);
+
+        return $this->judged($session);
+    }
+
+    public function dropBaseline(ChargeSession $session, string $baseline, Baselines $baselines): JsonResponse
+    {
+        abort_if($baselines->remove($session, $baseline) === 0, 404);
+
+        return $this->judged($session);
+    }
+
+    private function judged(ChargeSession $session): JsonResponse
+    {
+        return response()->json($this->answers->of($session->refresh()));
+    }
+}

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Garage\CurrentGarage;
+use App\Models\ChargeSession;
+use App\Models\Garage;
+use App\Models\Reading;
+use App\Sessions\SessionAnswer;
+use App\Sessions\SessionChain;
+use App\Sessions\SessionFacts;
+use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Files\Ocpi\CdrWriter;
+use Harmozon\Core\Files\ReadingsWriter;
+use Harmozon\Core\Record\Reading as CoreReading;
+use Harmozon\Core\Words\Message;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Carbon;
+use Symfony\Component\HttpFoundation\HeaderUtils;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+
+/** A session as it leaves: its readings as CSV, all of it as JSON, a charge detail record. */
+final class SessionExportController extends Controller
+{
+    public function csv(ChargeSession $session): StreamedResponse
+    {
+        $events = SessionFacts::events($session);
+
+        return response()->streamDownload(static function () use ($session, $events): void {
+            foreach (ReadingsWriter::lines(self::readings($session), $events) as $line) {
+                echo $line;
+            }
+        }, "session-{$session->ulid}.csv", ['Content-Type' => 'text/csv; charset=utf-8']);
+    }
+
+    /** The plates it was judged by, what was noted and read, and what the judge says. */
+    public function json(ChargeSession $session, SessionAnswer $answers): JsonResponse
+    {
+        $readings = [];
+        foreach (self::readings($session) as $reading) {
+            $readings[] = array_filter(['t_s' => $reading->tMs / 1000, ...array_diff_key(Reading::rowOf($reading), ['t_ms' => 0])], static fn (mixed $v): bool => $v !== null);
+        }
+
+        return response()->json([
+            'format' => 'harmozon/session',
+            'version' => 1,
+            'case' => $session->case_file,
+            'chain_adapters' => $session->chain_adapters,
+            'inlet_index' => $session->inlet_index,
+            'readings' => $readings,
+            ...array_diff_key($answers->of($session), ['now' => 0, 'baselines' => 0]),
+        ], 200, self::as("session-{$session->ulid}.json"), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION);
+    }
+
+    /** Of a finished session. */
+    public function cdr(ChargeSession $session, CurrentGarage $garage): JsonResponse
+    {
+        $endedAt = $session->finished_at ?? throw FieldError::at('session', Message::of('app.not_finished'));
+        $summary = $session->summary ?? [];
+        $number = static fn (string $key): ?float => is_numeric($summary[$key] ?? null) ? (float) $summary[$key] : null;
+        $currency = Garage::query()->whereKey($garage->id())->value('currency');
+
+        return response()->json(CdrWriter::record(
+            $session->ulid,
+            SessionChain::of($session)->answer->chain->outlet,
+            $session->stall,
+            $session->started_at->toDateTimeImmutable(),
+            $endedAt->toDateTimeImmutable(),
+            $session->station_kwh ?? $number('energy_kwh'),
+            $number('peak_kw'),
+            $session->paid_amount === null ? null : ['amount' => $session->paid_amount, 'currency' => (string) $session->paid_currency],
+            is_string($currency) ? $currency : 'XXX',
+            Carbon::now()->toDateTimeImmutable(),
+        ), 200, self::as("cdr-{$session->ulid}.json"));
+    }
+
+    /** @return array{Content-Disposition: string} */
+    private static function as(string $file): array
+    {
+        return ['Content-Disposition' => HeaderUtils::makeDisposition(HeaderUtils::DISPOSITION_ATTACHMENT, $file)];
+    }
+
+    /** @return \Generator<int, CoreReading> */
+    private static function readings(ChargeSession $session): \Generator
+    {
+        foreach (Reading::rowsAfter($session, -1, 0) as $row) {
+            yield Reading::coreOf($row);
+        }
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Files\Foreign\Mapping;
+use Harmozon\Core\Files\Foreign\MappingReader;
+use Harmozon\Core\Files\Node;
+
+/** A readings file, and which column of it holds what where it is not ours. */
+final class ReadingsFileRequest extends FileRequest
+{
+    private const LONGEST_MAPPING = 20_000;
+
+    /** @return array<string, list<string>> */
+    public function rules(): array
+    {
+        return [...parent::rules(), 'mapping' => ['nullable', 'string', 'max:'.self::LONGEST_MAPPING]];
+    }
+
+    /** @throws FieldError naming the field of the mapping */
+    public function mapping(): ?Mapping
+    {
+        $json = $this->string('mapping')->toString();
+        try {
+            return $json === '' ? null : (new MappingReader)->mapping(Node::fromJson($json));
+        } catch (FieldError $e) {
+            throw FieldError::at(rtrim("mapping.{$e->path}", '.'), $e->problem);
+        }
+    }
+}

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions;
+
+use App\Models\ChargeSession;
+use App\Models\Outlet;
+use App\Models\Vehicle;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Carbon;
+
+/** Which sessions of the log are wanted. */
+final readonly class LogFilter
+{
+    /** Of a session that is not finished, in place of a verdict. */
+    public const OPEN = 'open';
+
+    /** What a session holds beside what a line of the log shows is not read. */
+    private const COLUMNS = ['id', 'ulid', 'garage_id', 'pieces', 'note', 'stall', 'station_kwh', 'paid_amount', 'paid_currency', 'started_at', 'finished_at', 'verdict', 'summary'];
+
+    /**
+     * @param  string|null  $q  in a note, a name, or on a stall
+     * @param  string|null  $from  first day (Y-m-d)
+     * @param  string|null  $to  last day
+     */
+    public function __construct(
+        private ?string $q = null,
+        private ?string $vehicle = null,
+        private ?string $adapter = null,
+        private ?string $outlet = null,
+        private ?string $verdict = null,
+        private ?string $cause = null,
+        private ?string $from = null,
+        private ?string $to = null,
+    ) {
+    }
+
+    /**
+     * Newest first.
+     *
+     * @param  string|null  $after  the session before them
+     * @param  string  $zone  in which the days are meant
+     * @return list<ChargeSession>
+     */
+    public function page(?string $after, int $most, string $zone): array
+    {
+        $query = $this->query($zone);
+        $query->select(self::COLUMNS)->orderByDesc('started_at')->orderByDesc('id')->limit($most);
+        $before = $after === null ? null : ChargeSession::query()->firstWhere('ulid', $after);
+        if ($before !== null) {
+            $at = $before->getRawOriginal('started_at');
+            $query->whereRaw('(started_at < ? or (started_at = ? and id < ?))', [$at, $at, $before->id]);
+        }
+
+        return array_values($query->get()->all());
+    }
+
+    public function count(string $zone): int
+    {
+        return $this->query($zone)->count();
+    }
+
+    /** @return Builder<ChargeSession> */
+    public function query(string $zone): Builder
+    {
+        $query = ChargeSession::query();
+        if ($this->vehicle !== null) {
+            $query->whereIn('vehicle_id', Vehicle::withTrashed()->where('ulid', $this->vehicle)->select('id'));
+        }
+        if ($this->outlet !== null) {
+            $query->whereIn('outlet_id', Outlet::withTrashed()->where('ulid', $this->outlet)->select('id'));
+        }
+        if ($this->adapter !== null) {
+            $query->whereRaw('chain_adapters like ? escape "!"', ['%"'.self::plain($this->adapter).'"%']);
+        }
+        if ($this->verdict !== null) {
+            $this->verdict === self::OPEN ? $query->whereNull('finished_at') : $query->where('verdict', $this->verdict);
+        }
+        if ($this->cause !== null) {
+            $query->whereRaw("id in (select charge_session_id from session_facts where json_extract(facts, '$.causes') like ?)", ["%\"{$this->cause}\"%"]);
+        }
+        if ($this->from !== null) {
+            $query->where('started_at', '>=', Carbon::parse($this->from, $zone)->utc());
+        }
+        if ($this->to !== null) {
+            $query->where('started_at', '<', Carbon::parse($this->to, $zone)->addDay()->utc());
+        }
+        if ($this->q !== null) {
+            $text = '%'.self::plain($this->q).'%';
+            $kept = '%'.self::plain(substr((string) json_encode($this->q), 1, -1)).'%';
+            $query->whereRaw('(note like ? escape "!" or stall like ? escape "!" or pieces like ? escape "!")', [$text, $text, $kept]);
+        }
+
+        return $query;
+    }
+
+    private static function plain(string $text): string
+    {
+        return str_replace(['!', '%', '_'], ['!!', '!%', '!_'], $text);
+    }
+}

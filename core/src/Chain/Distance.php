@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Chain;
+
+use Harmozon\Core\Equipment\Vehicle;
+
+/** A need given as a distance. The car's use is one figure for every speed, so the target is as good as that figure. */
+final readonly class Distance
+{
+    /** Percent that a driver wants to have left on arrival, while nothing else is said. */
+    public const USUAL_RESERVE = 10.0;
+
+    public function __construct(public float $km, public float $reserveSoc = self::USUAL_RESERVE)
+    {
+    }
+
+    /** The charge to leave with, beyond 100 where no pack takes it that far; null when the car's use or its pack is not known. */
+    public function targetSoc(Vehicle $vehicle): ?float
+    {
+        $kmPerPercent = $vehicle->kmPerKwh === null || $vehicle->pack->usableKwh === null ? null : $vehicle->kmPerKwh * $vehicle->pack->usableKwh / 100;
+
+        return $kmPerPercent === null ? null : $this->reserveSoc + $this->km / $kmPerPercent;
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Forecast;
+
+use Harmozon\Core\Chain\Chain;
+use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Chain\Distance;
+use Harmozon\Core\Power\LimitSet;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
+
+/** What a forecast rests on that its driver should know: a target that follows from a distance, a pack that warms. */
+final class Rests
+{
+    /** Below this load a piece is as good as cold. */
+    private const WARM = 0.05;
+
+    /** @return list<Message> */
+    public static function of(Chain $chain, Conditions $conditions, LimitSet $limits): array
+    {
+        return [
+            ...($conditions->distance === null ? [] : self::distance($conditions->distance, $chain, $conditions->socFrom)),
+            ...self::warm($chain, $limits),
+            ...($limits->warmth === null ? [] : [
+                Message::of($chain->vehicle->pack->heaterKw === null ? 'note.heater_unread' : 'note.warming', from: Amount::celsius($limits->warmth->startC)),
+            ]),
+        ];
+    }
+
+    /** @return list<Message> adapters that an earlier session has left warm; a station's cable is its own affair */
+    private static function warm(Chain $chain, LimitSet $limits): array
+    {
+        $warm = [];
+        foreach ($chain->adapters as $adapter) {
+            foreach ($limits->heat as $link) {
+                if ($link->linkId === $adapter->id && $link->theta >= self::WARM) {
+                    $warm[] = Message::of('note.warm', link: Message::of('link.named', name: $adapter->name), theta: Amount::share($link->theta));
+                }
+            }
+        }
+
+        return $warm;
+    }
+
+    /** @return list<Message> */
+    private static function distance(Distance $distance, Chain $chain, float $socFrom): array
+    {
+        $soc = $distance->targetSoc($chain->vehicle);
+        $code = match (true) {
+            $soc === null => null,
+            $soc > 100 => 'note.distance_beyond',
+            $soc <= $socFrom => 'note.distance_there',
+            default => 'note.distance',
+        };
+
+        return $code === null ? [] : [Message::of($code, km: Amount::km($distance->km), reserve: Amount::percent($distance->reserveSoc), soc: Amount::percent($soc))];
+    }
+}

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Power;
+
+use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Equipment\Pack;
+
+/**
+ * A cold pack that warms while it charges: a share of its power turns into heat, the car's own heater adds to it, and
+ * nothing is lost to the ambient. Warmth from charging grows with the charge, that of the heater with the time.
+ */
+final readonly class PackWarmth
+{
+    /** Heat capacity of each usable kWh (kJ/K). */
+    private const KJ_PER_K_PER_KWH = 6.0;
+
+    /** Share of the pack's power that warms it. */
+    private const HEAT_SHARE = 0.04;
+
+    /** kJ in a percent of a kWh. */
+    private const KJ_IN_PERCENT_OF_KWH = 36;
+
+    /** What charging adds (K per percent): the heat and the capacity both go with the usable kWh. */
+    public const K_PER_PERCENT = self::HEAT_SHARE * self::KJ_IN_PERCENT_OF_KWH / self::KJ_PER_K_PER_KWH;
+
+    /** As good as warm (K). */
+    private const SAME_K = 1e-6;
+
+    private float $startFactor;
+
+    /**
+     * @param  float  $startC  when it is plugged in
+     * @param  float  $kPerS  what the heater adds
+     */
+    private function __construct(public float $startC, private float $kPerS)
+    {
+        $this->startFactor = ColdFactor::at($startC);
+    }
+
+    /** A heater that nobody has read counts as none. */
+    public static function of(Pack $pack, float $startC): self
+    {
+        return new self($startC, self::heaterKPerS($pack));
+    }
+
+    /** What the heater alone makes of a temperature in so many minutes on the way, at most warm; what is warmer stays. */
+    public static function prepared(Pack $pack, float $fromC, float $minutes): float
+    {
+        return max($fromC, min(Conditions::WARM_PACK_C, $fromC + 60 * $minutes * self::heaterKPerS($pack)));
+    }
+
+    public function after(float $gainedPercent, float $seconds): float
+    {
+        $celsius = $this->startC + self::K_PER_PERCENT * $gainedPercent + $this->kPerS * $seconds;
+
+        return $celsius > Conditions::WARM_PACK_C - self::SAME_K && $this->startC < Conditions::WARM_PACK_C ? max($celsius, Conditions::WARM_PACK_C) : $celsius;
+    }
+
+    /** How much more of the charge curve is left at a temperature than at the start. */
+    public function gain(float $packC): float
+    {
+        return ColdFactor::at($packC) / $this->startFactor;
+    }
+
+    /** How the gain changes (1/K). */
+    public function gainPerK(float $packC): float
+    {
+        return ColdFactor::perK($packC) / $this->startFactor;
+    }
+
+    /** K per percent of charge while charging goes so fast. */
+    public function kPerPercent(float $percentPerS): float
+    {
+        return self::K_PER_PERCENT + $this->kPerS / $percentPerS;
+    }
+
+    private static function heaterKPerS(Pack $pack): float
+    {
+        return $pack->usableKwh === null ? 0.0 : ($pack->heaterKw ?? 0.0) / (self::KJ_PER_K_PER_KWH * $pack->usableKwh);
+    }
+}

@@ -1,0 +1,174 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Record;
+
+/**
+ * How a session went, moment by moment, thin enough to think about: the time is cut into even stretches of which the means
+ * are kept. As a session grows, so do its stretches: two become one. Readings come in the order of their times.
+ */
+final class Course
+{
+    /** Half as many stretches are the fewest that a long session is cut into. */
+    private const MOST = 1200;
+
+    private const SHORTEST_MS = 1000;
+
+    private int $widthMs = self::SHORTEST_MS;
+
+    /** @var list<array{n: int, t: float, v: float, nv: int, a: float, na: int, kw: float, nkw: int, soc: float|null, c: array<value-of<Point>, float>, m: int}> sums by stretch */
+    private array $kept = [];
+
+    /** Number of the stretch that is being filled; -1 before the first. */
+    private int $at = -1;
+
+    private int $lastMs = 0;
+
+    private int $n = 0;
+
+    private float $sumT = 0.0;
+
+    private float $sumV = 0.0;
+
+    private int $nV = 0;
+
+    private float $sumA = 0.0;
+
+    private int $nA = 0;
+
+    private float $sumKw = 0.0;
+
+    private int $nKw = 0;
+
+    private ?float $soc = null;
+
+    /** @var array<value-of<Point>, float> */
+    private array $celsius = [];
+
+    private int $measured = 0;
+
+    /** When no current was last read before the first one, and when that was (ms). */
+    private ?int $idleMs = null;
+
+    private ?int $flowMs = null;
+
+    public function add(Completed $completed): void
+    {
+        $reading = $completed->reading;
+        // Where a clock was set back, what follows is left out until it is past where it was.
+        if ($reading->tMs < $this->lastMs) {
+            return;
+        }
+        $this->lastMs = $reading->tMs;
+        $stretch = intdiv($reading->tMs, $this->widthMs);
+        if ($stretch !== $this->at) {
+            $this->close();
+            $this->at = $stretch;
+        }
+        $this->n++;
+        $this->sumT += $reading->tMs;
+        if ($completed->volts !== null) {
+            $this->sumV += $completed->volts;
+            $this->nV++;
+        }
+        if ($completed->amps !== null) {
+            $this->sumA += $completed->amps;
+            $this->nA++;
+            if ($completed->voltsFrom === Provenance::Measured && $completed->ampsFrom === Provenance::Measured) {
+                $this->measured++;
+            }
+        }
+        if ($completed->kw !== null) {
+            $this->sumKw += $completed->kw;
+            $this->nKw++;
+        }
+        if ($reading->socPct !== null) {
+            $this->soc = $reading->socPct;
+        }
+        if ($reading->celsius !== []) {
+            foreach ($reading->celsius as $point => $celsius) {
+                $this->celsius[$point] = isset($this->celsius[$point]) ? max($this->celsius[$point], $celsius) : $celsius;
+            }
+        }
+        if ($this->flowMs === null && ($completed->amps !== null || $completed->kw !== null)) {
+            if (Measured::isFlow($completed->amps, $completed->kw)) {
+                $this->flowMs = $reading->tMs;
+            } else {
+                $this->idleMs = $reading->tMs;
+            }
+        }
+    }
+
+    /** When current was first read (s); null when none was. */
+    public function firstFlowS(): ?float
+    {
+        return $this->flowMs === null ? null : $this->flowMs / 1000;
+    }
+
+    /** When it was last read, before, that none flowed (s); null when that was not read. */
+    public function lastIdleS(): ?float
+    {
+        return $this->idleMs === null ? null : $this->idleMs / 1000;
+    }
+
+    /** @return list<Moment> in time */
+    public function moments(): array
+    {
+        $open = clone $this;
+        $open->close();
+        $mean = static fn (float $sum, int $n): ?float => $n === 0 ? null : $sum / $n;
+
+        return array_map(static fn (array $s): Moment => new Moment(
+            $s['t'] / $s['n'] / 1000, $s['n'], $s['soc'], $mean($s['v'], $s['nv']), $mean($s['a'], $s['na']), $mean($s['kw'], $s['nkw']), $s['c'], $s['na'] > 0 && $s['m'] === $s['na'],
+        ), $open->kept);
+    }
+
+    private function close(): void
+    {
+        if ($this->n === 0) {
+            return;
+        }
+        $this->kept[] = [
+            'n' => $this->n, 't' => $this->sumT, 'v' => $this->sumV, 'nv' => $this->nV, 'a' => $this->sumA, 'na' => $this->nA,
+            'kw' => $this->sumKw, 'nkw' => $this->nKw, 'soc' => $this->soc, 'c' => $this->celsius, 'm' => $this->measured,
+        ];
+        $this->n = $this->nV = $this->nA = $this->nKw = $this->measured = 0;
+        $this->sumT = $this->sumV = $this->sumA = $this->sumKw = 0.0;
+        $this->soc = null;
+        $this->celsius = [];
+        while (count($this->kept) > self::MOST) {
+            $this->widen();
+        }
+    }
+
+    private function widen(): void
+    {
+        $this->widthMs *= 2;
+        $wide = [];
+        foreach ($this->kept as $one) {
+            $stretch = intdiv((int) ($one['t'] / $one['n']), $this->widthMs);
+            $wide[$stretch] = isset($wide[$stretch]) ? self::together($wide[$stretch], $one) : $one;
+        }
+        $this->kept = array_values($wide);
+    }
+
+    /**
+     * @param  array{n: int, t: float, v: float, nv: int, a: float, na: int, kw: float, nkw: int, soc: float|null, c: array<value-of<Point>, float>, m: int}  $one
+     * @param  array{n: int, t: float, v: float, nv: int, a: float, na: int, kw: float, nkw: int, soc: float|null, c: array<value-of<Point>, float>, m: int}  $next
+     * @return array{n: int, t: float, v: float, nv: int, a: float, na: int, kw: float, nkw: int, soc: float|null, c: array<value-of<Point>, float>, m: int}
+     */
+    private static function together(array $one, array $next): array
+    {
+        $celsius = $one['c'];
+        foreach ($next['c'] as $point => $hottest) {
+            $celsius[$point] = max($celsius[$point] ?? $hottest, $hottest);
+        }
+
+        return [
+            'n' => $one['n'] + $next['n'], 't' => $one['t'] + $next['t'], 'v' => $one['v'] + $next['v'], 'nv' => $one['nv'] + $next['nv'],
+            'a' => $one['a'] + $next['a'], 'na' => $one['na'] + $next['na'], 'kw' => $one['kw'] + $next['kw'], 'nkw' => $one['nkw'] + $next['nkw'],
+            'soc' => $next['soc'] ?? $one['soc'], 'c' => $celsius, 'm' => $one['m'] + $next['m'],
+        ];
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Record;
+
+/** What was read over a short while of a session, as means. Null was neither read nor does it follow. */
+final readonly class Moment
+{
+    /**
+     * @param  float  $tS  mean time of its readings (s since plugging in)
+     * @param  int  $readings  how many it is made of
+     * @param  float|null  $soc  the last one read in it
+     * @param  array<value-of<Point>, float>  $celsius  the hottest of each point
+     * @param  bool  $isMeasured  volts and amps were both read, not worked out
+     */
+    public function __construct(
+        public float $tS,
+        public int $readings,
+        public ?float $soc,
+        public ?float $volts,
+        public ?float $amps,
+        public ?float $kw,
+        public array $celsius,
+        public bool $isMeasured,
+    ) {
+    }
+
+    /** What came between an earlier one and this (kWh): the power is taken to run straight, and to be none where it is not known. */
+    public function kwhSince(?self $before): float
+    {
+        return $before === null ? 0.0 : (($before->kw ?? 0.0) + ($this->kw ?? 0.0)) / 2 * max(0.0, $this->tS - $before->tS) / 3600;
+    }
+
+    public function flows(): bool
+    {
+        return Measured::isFlow($this->amps, $this->kw);
+    }
+}

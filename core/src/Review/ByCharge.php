@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Review;
+
+/** The power of a session over its charge, in steps of one percent. */
+final readonly class ByCharge
+{
+    /** Charges this close are one (percent). */
+    private const SAME_SOC = 1e-6;
+
+    /** @param  array<int, array{kw: float, seconds: float}>  $steps  mean power and time of each percent that was passed whole, by its beginning */
+    private function __construct(public array $steps, public ?float $fromSoc, public ?float $toSoc)
+    {
+    }
+
+    /**
+     * From the first to the last charge that was read the energy tells how it rose in between: screens show whole percents.
+     */
+    public static function of(Marks $marks): self
+    {
+        $nodes = self::nodes($marks);
+        if (count($nodes) < 2) {
+            return new self([], null, null);
+        }
+        [$from, $to] = [$nodes[0][0], $nodes[count($nodes) - 1][0]];
+        $steps = [];
+        $before = self::at($nodes, ceil($from - self::SAME_SOC));
+        for ($soc = (int) ceil($from - self::SAME_SOC); $soc + 1 <= $to + self::SAME_SOC; $soc++) {
+            $after = self::at($nodes, $soc + 1.0);
+            $seconds = $after[0] - $before[0];
+            if ($seconds > 0) {
+                $steps[$soc] = ['kw' => ($after[1] - $before[1]) / $seconds * 3600, 'seconds' => $seconds];
+            }
+            $before = $after;
+        }
+
+        return new self($steps, $from, $to);
+    }
+
+    /** @return list<array{float, float, float}> charge, time (s) and energy (kWh), all rising */
+    private static function nodes(Marks $marks): array
+    {
+        $kwh = 0.0;
+        $nodes = $read = [];
+        $last = null;
+        foreach ($marks->all as $mark) {
+            $kwh += $mark->moment->kwhSince($last);
+            $last = $mark->moment;
+            if ($mark->moment->tS < $marks->firstFlowS) {
+                continue;
+            }
+            $nodes[] = [$mark->soc ?? 0.0, $mark->moment->tS, $kwh];
+            if ($mark->moment->soc !== null) {
+                $read[] = [$mark->moment->soc, $kwh];
+            }
+        }
+        if ($nodes !== [] && $marks->all[0]->soc === null) {
+            return [];
+        }
+        [$first, $end] = [$read[0] ?? null, $read[count($read) - 1] ?? null];
+        if ($first !== null && $end !== null && $end[1] > $first[1] && $end[0] > $first[0]) {
+            $perKwh = ($end[0] - $first[0]) / ($end[1] - $first[1]);
+            $nodes = array_map(static fn (array $n): array => [$first[0] + ($n[2] - $first[1]) * $perKwh, $n[1], $n[2]], $nodes);
+        }
+        $rising = [];
+        foreach ($nodes as $node) {
+            if ($rising === [] || $node[0] >= $rising[count($rising) - 1][0]) {
+                $rising[] = $node;
+            }
+        }
+
+        return $rising;
+    }
+
+    /**
+     * @param  non-empty-list<array{float, float, float}>  $nodes
+     * @return array{float, float} time (s) and energy (kWh) when this charge was passed
+     */
+    private static function at(array $nodes, float $soc): array
+    {
+        $before = $nodes[0];
+        foreach ($nodes as $node) {
+            if ($node[0] >= $soc) {
+                $length = $node[0] - $before[0];
+                $share = $length < self::SAME_SOC ? 1.0 : ($soc - $before[0]) / $length;
+
+                return [$before[1] + $share * ($node[1] - $before[1]), $before[2] + $share * ($node[2] - $before[2])];
+            }
+            $before = $node;
+        }
+
+        return [$before[1], $before[2]];
+    }
+}

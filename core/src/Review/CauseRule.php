@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Review;
+
+/** One way to be held back, and how it is recognised. */
+interface CauseRule
+{
+    /** Null where it is not that. */
+    public function find(Clues $clues): ?Finding;
+}

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Review\Causes;
+
+use Harmozon\Core\Chain\Chain;
+use Harmozon\Core\Power\HeatLink;
+use Harmozon\Core\Record\Point;
+use Harmozon\Core\Review\Cause;
+use Harmozon\Core\Review\CauseRule;
+use Harmozon\Core\Review\Clues;
+use Harmozon\Core\Review\Confidence;
+use Harmozon\Core\Review\Finding;
+use Harmozon\Core\Review\Mark;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
+
+/** After some minutes of boost the amps fall at once to what a piece carries for good. */
+final class AfterBoost implements CauseRule
+{
+    /** A fall by this share, within so long (s), to so near the continuous amps (share). */
+    private const FALL = 0.15;
+
+    private const WITHIN_S = 60.0;
+
+    private const NEAR = 0.08;
+
+    /** After at least this share of the boost's minutes. */
+    private const SPENT = 0.5;
+
+    /** Amps beyond their rating by more than this share are a boost. */
+    private const TOLERANCE = 0.01;
+
+    public function find(Clues $clues): ?Finding
+    {
+        $amps = $clues->stretch->amps;
+        $fromA = $this->before($clues);
+        if ($amps === null || $fromA === null || $amps > $fromA * (1 - self::FALL)) {
+            return null;
+        }
+        $fits = [];
+        foreach ($clues->limits()->heat ?? [] as $link) {
+            $off = $this->off($link, $amps);
+            $minutes = self::minutesAbove($clues->earlier, $link->duty->continuousA);
+            if ($link->duty->boostMinutes !== null && $off <= self::NEAR && $minutes >= self::SPENT * $link->duty->boostMinutes) {
+                $fits[] = [$link, $off, $minutes];
+            }
+        }
+        if ($fits === []) {
+            return null;
+        }
+        usort($fits, fn (array $a, array $b): int => [$this->warmth($clues, $b[0]), $a[1]] <=> [$this->warmth($clues, $a[0]), $b[1]]);
+        [$link, $off, $minutes] = $fits[0];
+
+        return new Finding(Cause::of($link->code), Confidence::at($off, $clues->stretch->isMeasured), Message::of(
+            'evidence.after_boost',
+            from: Amount::amps($fromA),
+            to: Amount::amps($amps),
+            boosted: Amount::minutes($minutes),
+            continuous: Amount::amps($link->duty->continuousA),
+            link: $clues->answer()->linkName($link->linkId),
+        ), $link->linkId, Message::of('try_next.after_boost', link: $clues->answer()->linkName($link->linkId)), $link->duty->continuousA);
+    }
+
+    /** The amps shortly before it; null when none were read. */
+    private function before(Clues $clues): ?float
+    {
+        $last = $clues->earlier[count($clues->earlier) - 1] ?? null;
+        $near = array_filter($clues->earlier, static fn (Mark $m): bool => $m === $last || $m->moment->tS >= $clues->stretch->fromS - self::WITHIN_S);
+        $amps = array_filter(array_map(static fn (Mark $m): ?float => $m->moment->amps, $near), static fn (?float $a): bool => $a !== null);
+
+        return $amps === [] ? null : max($amps);
+    }
+
+    /** Off its continuous amps, of the plate or as wear and the air leave them, whichever is nearer (share). */
+    private function off(HeatLink $link, float $amps): float
+    {
+        $of = static fn (float $continuousA): float => $continuousA > 0 ? abs($amps / $continuousA - 1) : INF;
+
+        return min($of($link->duty->continuousA), $of($link->duty->effectiveA));
+    }
+
+    /** How warm it was read; 0 when it was not. */
+    private function warmth(Clues $clues, HeatLink $link): float
+    {
+        $points = $link->linkId === Chain::CABLE ? [Point::Cable, Point::Handle] : [Point::Adapter];
+
+        return max(array_map(static fn (Point $p): float => $clues->stretch->hottestC($p->value) ?? 0.0, $points));
+    }
+
+    /** @param  list<Mark>  $marks */
+    private static function minutesAbove(array $marks, float $continuousA): float
+    {
+        $above = array_filter($marks, static fn (Mark $m): bool => $m->moment->amps > $continuousA * (1 + self::TOLERANCE));
+
+        return array_sum(array_map(static fn (Mark $m): float => $m->seconds(), $above)) / 60;
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Review\Causes;
+
+use Harmozon\Core\Review\Cause;
+use Harmozon\Core\Review\CauseRule;
+use Harmozon\Core\Review\Clues;
+use Harmozon\Core\Review\Confidence;
+use Harmozon\Core\Review\Finding;
+use Harmozon\Core\Review\Nearness;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
+
+/** As the reference says, so what binds there binds here. Where it took more, the car's own curve was entered too low. */
+final class AsExpected implements CauseRule
+{
+    /** Rounding of shares. */
+    private const SAME = 1e-9;
+
+    public function find(Clues $clues): ?Finding
+    {
+        $ratio = $clues->stretch->ratio;
+        $step = $clues->reference->stepAt($clues->soc());
+        if ($ratio === null || $step === null || $ratio < Nearness::NEAR_FROM_SHARE - self::SAME) {
+            return null;
+        }
+        $cause = Cause::of($step->binding);
+        $isAbove = $ratio > 2 - Nearness::NEAR_FROM_SHARE + self::SAME;
+        if ($isAbove && ! $cause->isCars()) {
+            return $this->beyond($clues, $step->linkId);
+        }
+        // A plate that it is not level at is told with less confidence.
+        $confidence = $cause->isCars() ? Confidence::at($ratio - 1, $clues->stretch->isMeasured) : Confidence::Low;
+
+        return new Finding($cause, $confidence, $isAbove
+            ? Message::of('evidence.above', share: Amount::ofHundred($ratio))
+            : Message::of('evidence.as_expected', share: Amount::ofHundred($ratio), binding: $cause->message()), $step->linkId === '' ? null : $step->linkId);
+    }
+
+    /** A piece that does not hold the current back by itself: more came than its plate allows, as much as the car takes. */
+    private function beyond(Clues $clues, string $linkId): ?Finding
+    {
+        $ofCar = $clues->stretch->carRatio;
+
+        return $ofCar === null || abs($ofCar - 1) > 1 - Nearness::NEAR_FROM_SHARE + self::SAME ? null : new Finding(
+            Cause::VehicleCurve, Confidence::at($ofCar - 1, $clues->stretch->isMeasured),
+            Message::of('evidence.beyond', share: Amount::ofHundred($clues->stretch->ratio), link: $clues->answer()->linkName($linkId)),
+        );
+    }
+}

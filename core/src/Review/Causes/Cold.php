@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Review\Causes;
+
+use Harmozon\Core\Equipment\CurrentKind;
+use Harmozon\Core\Review\Cause;
+use Harmozon\Core\Review\CauseRule;
+use Harmozon\Core\Review\Clues;
+use Harmozon\Core\Review\Confidence;
+use Harmozon\Core\Review\Finding;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
+
+/** Less than expected, and rising while nothing else would make it rise: the pack warms up. */
+final class Cold implements CauseRule
+{
+    private const BELOW_RATIO = 0.9;
+
+    private const COLD_AIR_C = 10.0;
+
+    /** A rise by this share is one; the expected power must stay below as much. */
+    private const RISE = 0.02;
+
+    public function find(Clues $clues): ?Finding
+    {
+        $stretch = $clues->stretch;
+        $conditions = $clues->conditions();
+        $isCold = ! $conditions->packPrepared || ($conditions->ambientC ?? INF) < self::COLD_AIR_C;
+        $isRising = $stretch->rises(self::RISE, $clues->next) && ! $stretch->isExpectedToRise(self::RISE, $clues->next);
+        if (! $isCold || ! $isRising || $clues->answer()->chain->current !== CurrentKind::Dc || $stretch->ratio === null || $stretch->ratio >= self::BELOW_RATIO) {
+            return null;
+        }
+        $last = $stretch->marks[count($stretch->marks) - 1];
+
+        return new Finding(Cause::ColdPack, Confidence::Low, Message::of(
+            'evidence.cold_pack',
+            share: Amount::ofHundred($stretch->ratio),
+            from: Amount::kw($stretch->marks[0]->moment->kw),
+            to: Amount::kw($last->moment->kw),
+        ));
+    }
+}

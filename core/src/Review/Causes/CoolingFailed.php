@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Review\Causes;
+
+use Harmozon\Core\Chain\Chain;
+use Harmozon\Core\Equipment\CurrentKind;
+use Harmozon\Core\Review\Cause;
+use Harmozon\Core\Review\CauseRule;
+use Harmozon\Core\Review\Clues;
+use Harmozon\Core\Review\Confidence;
+use Harmozon\Core\Review\Finding;
+use Harmozon\Core\Review\Mark;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
+
+/** On a cooled cable the power falls to a crawl within minutes of the first power: the coolant does not run. */
+final class CoolingFailed implements CauseRule
+{
+    private const BELOW_RATIO = 0.3;
+
+    private const WITHIN_S = 180.0;
+
+    private const BELOW_SOC = 60.0;
+
+    /** It fell, where it had been so many times as much. */
+    private const FELL_FROM = 1.5;
+
+    public function find(Clues $clues): ?Finding
+    {
+        $stretch = $clues->stretch;
+        $cable = $clues->answer()->chain->outlet->cable;
+        if ($cable?->isCooledNow() !== true || $clues->answer()->chain->current !== CurrentKind::Dc || $stretch->ratio === null || $stretch->kw === null) {
+            return null;
+        }
+        $before = array_filter([...$clues->earlier, ...$stretch->marks], static fn (Mark $m): bool => $m->moment->tS <= $clues->firstFlowS + self::WITHIN_S);
+        $highest = max([0.0, ...array_map(static fn (Mark $m): float => $m->moment->kw ?? 0.0, array_values($before))]);
+        $isCrawl = $stretch->ratio < self::BELOW_RATIO
+            && $stretch->fromS <= $clues->firstFlowS + self::WITHIN_S
+            && $clues->soc() < self::BELOW_SOC
+            && $highest >= self::FELL_FROM * $stretch->kw;
+        if (! $isCrawl) {
+            return null;
+        }
+        $dryA = $cable->withCoolingFailed()->plateNow()->continuousA;
+        $off = $dryA === null || $stretch->amps === null ? 1.0 : $stretch->amps / $dryA - 1;
+
+        return new Finding(Cause::CoolingFailed, Confidence::at($off, $stretch->isMeasured), Message::of(
+            'evidence.cooling_failed',
+            from: Amount::kw($highest),
+            to: Amount::kw($stretch->kw),
+            after: Amount::minutes(max(0.0, $stretch->fromS - $clues->firstFlowS) / 60),
+            share: Amount::ofHundred($stretch->ratio),
+        ), Chain::CABLE);
+    }
+}

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Review\Causes;
+
+use Harmozon\Core\Record\EventCode;
+use Harmozon\Core\Review\Cause;
+use Harmozon\Core\Review\CauseRule;
+use Harmozon\Core\Review\Clues;
+use Harmozon\Core\Review\Confidence;
+use Harmozon\Core\Review\Finding;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
+
+/** About half of what was expected, with a neighbour known or noted at the same cabinet. */
+final class Shared implements CauseRule
+{
+    private const FROM_RATIO = 0.4;
+
+    private const TO_RATIO = 0.65;
+
+    /** It set in with what was noted, when both lie so close together (s). */
+    private const WITH_S = 120.0;
+
+    public function find(Clues $clues): ?Finding
+    {
+        $stretch = $clues->stretch;
+        $isLevel = $stretch->hasLevelKw || $stretch->hasLevelAmps;
+        if (! $isLevel || $stretch->ratio === null || $stretch->ratio < self::FROM_RATIO || $stretch->ratio > self::TO_RATIO) {
+            return null;
+        }
+        $came = $clues->noted(EventCode::NeighbourCame);
+        $left = $clues->noted(EventCode::NeighbourLeft);
+        $share = Amount::ofHundred($stretch->ratio);
+        if (self::near($came, $stretch->fromS) || self::near($left, $stretch->toS)) {
+            return new Finding(Cause::Sharing, Confidence::High, Message::of('evidence.sharing_with', share: $share, minutes: Amount::minutes($stretch->seconds() / 60)));
+        }
+
+        return $this->isBeside($clues, $came, $left)
+            ? new Finding(Cause::Sharing, Confidence::Low, Message::of('evidence.sharing', share: $share, minutes: Amount::minutes($stretch->seconds() / 60)))
+            : null;
+    }
+
+    /**
+     * Whether a neighbour was there at some time of the stretch, as far as is known.
+     *
+     * @param  list<float>  $came
+     * @param  list<float>  $left
+     */
+    private function isBeside(Clues $clues, array $came, array $left): bool
+    {
+        $isThere = $clues->answer()->chain->outlet->cabinet?->partnerActive === true;
+        $turns = [...array_map(static fn (float $s): array => [$s, true], $came), ...array_map(static fn (float $s): array => [$s, false], $left)];
+        sort($turns);
+        // One who leaves was there before.
+        $isThere = $isThere || ($turns[0][1] ?? true) === false;
+        foreach ($turns as [$s, $comes]) {
+            if ($s > $clues->stretch->fromS) {
+                return $isThere || ($comes && $s < $clues->stretch->toS);
+            }
+            $isThere = $comes;
+        }
+
+        return $isThere;
+    }
+
+    /** @param  list<float>  $times */
+    private static function near(array $times, float $tS): bool
+    {
+        return array_filter($times, static fn (float $s): bool => abs($s - $tS) <= self::WITH_S) !== [];
+    }
+}

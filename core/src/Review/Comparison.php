@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Review;
+
+use Harmozon\Core\Record\TemperatureRow;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Listing;
+use Harmozon\Core\Words\Message;
+
+/** One session with a piece against one without it, over the charge that both covered. */
+final readonly class Comparison
+{
+    /** With less charge in common nothing can be told (percent). */
+    private const LEAST_PERCENT = 15;
+
+    /** With so many confounders a difference is told together with them. */
+    private const MANY = 2;
+
+    /**
+     * @param  array{float, float}|null  $sharedSoc  null when they have none in common
+     * @param  PowerRatio|null  $ratio  with to without; null when they have nothing in common
+     * @param  float|null  $minutesDifference  how many more the session with the piece took over that charge
+     * @param  array<string, array{float|null, float|null}>  $risesK  highest rise with and without, by point; null was not read
+     * @param  list<Confounder>  $confounders
+     */
+    private function __construct(
+        public Difference $answer,
+        public ?array $sharedSoc,
+        public ?PowerRatio $ratio,
+        public ?float $minutesDifference,
+        public array $risesK,
+        public array $confounders,
+        public Message $sentence,
+    ) {
+    }
+
+    public static function of(Recorded $with, Recorded $without): self
+    {
+        $confounders = Confounders::between($with, $without);
+        $rises = self::rises($with, $without);
+        [$a, $b] = [ByCharge::of($with->diagnosis->marks)->steps, ByCharge::of($without->diagnosis->marks)->steps];
+        $shared = array_keys(array_intersect_key($a, $b));
+        if ($shared === []) {
+            return new self(Difference::CannotTell, null, null, null, $rises, $confounders, Message::of('compare.nothing_shared'));
+        }
+        $span = [(float) min($shared), max($shared) + 1.0];
+        $ratio = PowerRatio::of(array_map(static fn (int $soc): array => [$a[$soc]['kw'], $b[$soc]['kw']], $shared));
+        $minutes = array_sum(array_map(static fn (int $soc): float => $a[$soc]['seconds'] - $b[$soc]['seconds'], $shared)) / 60;
+        $answer = count($shared) < self::LEAST_PERCENT ? Difference::CannotTell : $ratio->difference();
+
+        return new self($answer, $span, $ratio, $minutes, $rises, $confounders, self::sentence($answer, count($shared), $span, $ratio, $minutes, $confounders));
+    }
+
+    /**
+     * @param  array{float, float}  $span
+     * @param  list<Confounder>  $confounders
+     */
+    private static function sentence(Difference $answer, int $percent, array $span, PowerRatio $ratio, float $minutes, array $confounders): Message
+    {
+        $power = Message::of('compare.power', ratio: Amount::share($ratio->value), low: Amount::share($ratio->low), high: Amount::share($ratio->high), from: Amount::percent($span[0]), to: Amount::percent($span[1]));
+        $isFast = $answer === Difference::Faster;
+        if ($answer === Difference::NoDifference) {
+            return Message::of('compare.no_difference', power: $power);
+        }
+        if ($answer === Difference::CannotTell) {
+            return $percent < self::LEAST_PERCENT
+                ? Message::of('compare.too_little', percent: Amount::percent($percent), needed: Amount::percent(self::LEAST_PERCENT))
+                : Message::of('compare.cannot_tell', power: $power);
+        }
+        $others = Listing::comma(array_map(static fn (Confounder $c): Message => $c->name, $confounders));
+        $many = count($confounders) >= self::MANY;
+        $told = Amount::minutes(abs($minutes));
+
+        return match (true) {
+            $isFast && $many => Message::of('compare.faster_but', power: $power, minutes: $told, others: $others),
+            $isFast => Message::of('compare.faster', power: $power, minutes: $told),
+            $many => Message::of('compare.slower_but', power: $power, minutes: $told, others: $others),
+            default => Message::of('compare.slower', power: $power, minutes: $told),
+        };
+    }
+
+    /** @return array<string, array{float|null, float|null}> */
+    private static function rises(Recorded $with, Recorded $without): array
+    {
+        $of = static fn (Recorded $s): array => array_column(array_map(static fn (TemperatureRow $t): array => [$t->point->value, $t->riseK], $s->judgement->temperatures), 1, 0);
+        [$a, $b] = [$of($with), $of($without)];
+        $rises = [];
+        foreach (array_keys([...$a, ...$b]) as $point) {
+            $rises[$point] = [$a[$point] ?? null, $b[$point] ?? null];
+        }
+
+        return $rises;
+    }
+}

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Review;
+
+use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Equipment\Cable;
+use Harmozon\Core\Equipment\Quantity;
+use Harmozon\Core\Record\Moment;
+use Harmozon\Core\Record\Point;
+use Harmozon\Core\Record\Provenance;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
+
+/** Looks for what was different between two sessions beside the piece in question. */
+final class Confounders
+{
+    /** Starts further apart than this (percent), or ambients (K). */
+    private const SOC_PERCENT = 5.0;
+
+    private const AMBIENT_K = 5.0;
+
+    /** @return list<Confounder> */
+    public static function between(Recorded $with, Recorded $without): array
+    {
+        return array_values(array_filter([
+            self::start($with, $without),
+            self::ambient($with, $without),
+            self::station($with, $without),
+            self::stall($with, $without),
+            self::preparation($with->conditions, $without->conditions),
+            self::cable($with, $without),
+            self::estimated($with, $without),
+        ], static fn (?Confounder $c): bool => $c !== null));
+    }
+
+    private static function start(Recorded $with, Recorded $without): ?Confounder
+    {
+        [$a, $b] = [$with->diagnosis->reference->conditions->socFrom, $without->diagnosis->reference->conditions->socFrom];
+
+        return abs($a - $b) <= self::SOC_PERCENT ? null : new Confounder('start_soc', Message::of('confounder.start_soc'), Message::of('confounds.start_soc', with: Amount::percent($a), without: Amount::percent($b)));
+    }
+
+    private static function ambient(Recorded $with, Recorded $without): ?Confounder
+    {
+        [$a, $b] = [self::meanAmbientC($with), self::meanAmbientC($without)];
+
+        return $a === null || $b === null || abs($a - $b) <= self::AMBIENT_K
+            ? null
+            : new Confounder('ambient', Message::of('confounder.ambient'), Message::of('confounds.ambient', with: Amount::celsius($a), without: Amount::celsius($b), difference: Amount::kelvin(abs($a - $b))));
+    }
+
+    /** As it was read, else as the conditions say. */
+    private static function meanAmbientC(Recorded $session): ?float
+    {
+        $read = array_values(array_filter(array_map(static fn (Moment $m): ?float => $m->celsius[Point::Ambient->value] ?? null, $session->judgement->measured->course->moments()), static fn (?float $c): bool => $c !== null));
+
+        return $read === [] ? $session->conditions->ambientC : array_sum($read) / count($read);
+    }
+
+    private static function station(Recorded $with, Recorded $without): ?Confounder
+    {
+        [$a, $b] = [$with->answer->chain->outlet, $without->answer->chain->outlet];
+
+        return $a->id === $b->id ? null : new Confounder('station', Message::of('confounder.station'), Message::of('confounds.station', with: $a->name, without: $b->name));
+    }
+
+    private static function stall(Recorded $with, Recorded $without): ?Confounder
+    {
+        $isOther = $with->answer->chain->outlet->id === $without->answer->chain->outlet->id && $with->stall !== null && $without->stall !== null && $with->stall !== $without->stall;
+
+        return $isOther ? new Confounder('stall', Message::of('confounder.stall'), Message::of('confounds.stall', with: $with->stall, without: $without->stall)) : null;
+    }
+
+    private static function preparation(Conditions $with, Conditions $without): ?Confounder
+    {
+        $isKnown = $with->isPreparationSaid && $without->isPreparationSaid;
+
+        return match (true) {
+            ! $isKnown => new Confounder('preparation', Message::of('confounder.preparation_unknown'), Message::of('confounds.preparation_unknown')),
+            $with->packPrepared !== $without->packPrepared || $with->preparedMinutes !== $without->preparedMinutes => new Confounder('preparation', Message::of('confounder.preparation'), Message::of('confounds.preparation')),
+            default => null,
+        };
+    }
+
+    private static function cable(Recorded $with, Recorded $without): ?Confounder
+    {
+        [$a, $b] = [$with->answer->chain->outlet->cable, $without->answer->chain->outlet->cable];
+        $plate = static fn (?Cable $c): array => [$c?->cooled, $c?->plate->continuousA, $c?->plate->boostA, $c?->plate->boostMinutes];
+
+        return $plate($a) === $plate($b) ? null : new Confounder('cable', Message::of('confounder.cable'), Message::of(
+            'confounds.cable', with: self::cableWords($a), without: self::cableWords($b),
+        ));
+    }
+
+    private static function cableWords(?Cable $cable): Message
+    {
+        $amps = Amount::amps($cable?->plate->continuousA);
+
+        return match ($cable?->cooled) {
+            true => Message::of('confounds_cable.cooled', amps: $amps),
+            false => Message::of('confounds_cable.uncooled', amps: $amps),
+            null => Message::of('confounds_cable.unread', amps: $amps),
+        };
+    }
+
+    private static function estimated(Recorded $with, Recorded $without): ?Confounder
+    {
+        $isEstimated = static fn (Recorded $s): bool => $s->judgement->measured->peak(Quantity::Kw)?->provenance === Provenance::Estimated || $s->judgement->measured->socGained() === null;
+
+        return $isEstimated($with) || $isEstimated($without) ? new Confounder('estimated', Message::of('confounder.estimated'), Message::of('confounds.estimated')) : null;
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Review;
+
+use Harmozon\Core\Power\Duty;
+use Harmozon\Core\Power\HeatLink;
+use Harmozon\Core\Power\HeatState;
+use Harmozon\Core\Words\Message;
+
+/** The amps of a session beside what a piece with a duty rating allowed at every moment, and the heat it had spent. */
+final readonly class DutyStrip
+{
+    /** As many points as a strip on a screen can show apart. */
+    private const MOST = 300;
+
+    /**
+     * @param  list<array{tS: float, amps: float, allowedA: float, theta: float}>  $points
+     * @param  float|null  $spentAtS  when its boost was spent; null when it never was, or it has none
+     */
+    private function __construct(public string $linkId, public Message $name, public array $points, public ?float $spentAtS)
+    {
+    }
+
+    /** @return list<self> of every adapter, and of the cable where it heats; along the chain's limits */
+    public static function each(Diagnosis $diagnosis): array
+    {
+        $reference = $diagnosis->reference;
+
+        return array_map(static fn (HeatLink $link): self => self::of($link, $reference->answer->linkName($link->linkId), $diagnosis->marks), $reference->limits->heat ?? []);
+    }
+
+    private static function of(HeatLink $link, Message $name, Marks $marks): self
+    {
+        $state = new HeatState($link);
+        $points = [];
+        $spentAtS = null;
+        $last = null;
+        $every = max(1, (int) ceil(count($marks->all) / self::MOST));
+        foreach ($marks->all as $i => $mark) {
+            $amps = $mark->moment->amps;
+            if ($amps === null) {
+                continue;
+            }
+            if ($last !== null) {
+                $from = $last->moment->amps ?? 0.0;
+                $state->take(Duty::meanSquareA2($from, $amps), $from, $amps, max(0.0, $mark->moment->tS - $last->moment->tS));
+            }
+            $last = $mark;
+            $isSpent = $state->isSpent && $link->duty->boostMinutes !== null;
+            if ($i % $every === 0 || $i === count($marks->all) - 1 || ($isSpent && $spentAtS === null)) {
+                $points[] = ['tS' => $mark->moment->tS, 'amps' => $amps, 'allowedA' => $state->allowsA(), 'theta' => $state->theta];
+            }
+            $spentAtS ??= $isSpent ? $mark->moment->tS : null;
+        }
+
+        return new self($link->linkId, $name, $points, $spentAtS);
+    }
+}

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Review;
+
+use Harmozon\Core\Words\Message;
+
+/** What a stretch was found to be held back by. */
+final readonly class Finding
+{
+    public Message $tryNext;
+
+    /** @param  float|null  $limit  the figure of the link that it rests on (A or kW); null where it rests on none */
+    public function __construct(public Cause $cause, public Confidence $confidence, public Message $evidence, public ?string $linkId = null, ?Message $tryNext = null, public ?float $limit = null)
+    {
+        $this->tryNext = $tryNext ?? $cause->tryNext();
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Review;
+
+/** How good the forecast of a session was, over the charge that was recorded. */
+final readonly class Grade
+{
+    /** With less charge between the first and the last reading nothing is graded (percent). */
+    private const LEAST_PERCENT = 1.0;
+
+    /**
+     * @param  float  $minutes  as forecast
+     * @param  float  $measuredMinutes  as it was
+     * @param  float  $meanErrorKw  mean of the absolute differences, over the charge
+     * @param  float  $biasKw  mean of the differences: below 0 where less came than was forecast
+     */
+    private function __construct(public float $minutes, public float $measuredMinutes, public float $meanErrorKw, public float $biasKw)
+    {
+    }
+
+    /** Null where no charge was recorded, or there was no forecast. */
+    public static function of(Reference $reference, Marks $marks): ?self
+    {
+        $read = array_values(array_filter($marks->all, static fn (Mark $m): bool => $m->moment->soc !== null));
+        if ($read === [] || ! $reference->isGiven()) {
+            return null;
+        }
+        [$first, $last] = [$read[0], $read[count($read) - 1]];
+        $gained = ($last->soc ?? 0.0) - ($first->soc ?? 0.0);
+        $began = $first->moment->flows() ? $reference->secondsTo($first->soc ?? 0.0) : $first->moment->tS;
+        $ended = $reference->secondsTo($last->soc ?? 0.0);
+        if ($gained < self::LEAST_PERCENT || $began === null || $ended === null) {
+            return null;
+        }
+        [$error, $bias] = self::errors($marks->all, $first->moment->tS, $last->moment->tS);
+
+        return new self(($ended - $began) / 60, ($last->moment->tS - $first->moment->tS) / 60, $error, $bias);
+    }
+
+    public function errorMinutes(): float
+    {
+        return $this->measuredMinutes - $this->minutes;
+    }
+
+    /**
+     * @param  list<Mark>  $marks
+     * @return array{float, float} weighted by the charge that each moment brought
+     */
+    private static function errors(array $marks, float $fromS, float $toS): array
+    {
+        $error = $bias = $weights = 0.0;
+        foreach ($marks as $mark) {
+            $isCounted = $mark->moment->tS >= $fromS && $mark->moment->tS <= $toS && $mark->moment->flows();
+            if ($isCounted && $mark->expectedKw !== null && $mark->moment->kw !== null) {
+                $weight = $mark->moment->kw * max($mark->seconds(), 1.0);
+                $error += $weight * abs($mark->moment->kw - $mark->expectedKw);
+                $bias += $weight * ($mark->moment->kw - $mark->expectedKw);
+                $weights += $weight;
+            }
+        }
+
+        return $weights > 0 ? [$error / $weights, $bias / $weights] : [0.0, 0.0];
+    }
+}

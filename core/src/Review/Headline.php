@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Review;
+
+use Harmozon\Core\Record\Verdict;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
+
+/** The sentences that matter first: what became of the plates, what cost the most time, what to do next time. */
+final class Headline
+{
+    /** Less is nothing worth telling (minutes). */
+    private const LEAST_MINUTES = 1.0;
+
+    /** What the session is about, in one sentence. */
+    public static function of(Recorded $session): Message
+    {
+        $judgement = $session->judgement;
+        $dearest = self::dearest($session->diagnosis);
+
+        return match (true) {
+            ! self::isSound($session) && $judgement->findings !== [] => $judgement->findings[0],
+            $dearest !== null => Message::of('headline.cost', cause: $dearest->cause->message(), minutes: Amount::minutes($dearest->lostMinutes)),
+            $session->diagnosis->grade !== null => Message::of('headline.as_forecast'),
+            default => Message::of('headline.within'),
+        };
+    }
+
+    /** @return list<Message> what it cost, and what to try */
+    public static function beside(Recorded $session): array
+    {
+        $dearest = self::dearest($session->diagnosis);
+        $slow = self::slowest($session->diagnosis);
+
+        return match (true) {
+            $dearest !== null && self::isSound($session) => [$dearest->tryNext],
+            $dearest !== null => [Message::of('headline.lost', minutes: Amount::minutes($dearest->lostMinutes), cause: $dearest->cause->message()), $dearest->tryNext],
+            $slow !== null => [Message::of('headline.behind_car', minutes: Amount::minutes($slow->behindCarMinutes), cause: $slow->cause->message()), $slow->tryNext],
+            $session->diagnosis->grade !== null => [Message::of('headline.no_loss')],
+            default => [],
+        };
+    }
+
+    private static function isSound(Recorded $session): bool
+    {
+        return $session->judgement->verdict === Verdict::Passed || $session->judgement->verdict === Verdict::PassedIndicative;
+    }
+
+    /** What cost the most, where that is worth telling. */
+    public static function dearest(Diagnosis $diagnosis): ?HeldBack
+    {
+        $dearest = $diagnosis->dearest();
+
+        return $dearest !== null && ($dearest->lostMinutes ?? 0.0) >= self::LEAST_MINUTES ? $dearest : null;
+    }
+
+    /** What held it back the most against the car alone, as the forecast knew it would. */
+    private static function slowest(Diagnosis $diagnosis): ?HeldBack
+    {
+        $slowest = null;
+        foreach ($diagnosis->heldBackBy as $held) {
+            if (! $held->cause->isCars() && ! $held->cause->isOpen() && ($held->behindCarMinutes ?? 0.0) >= max(self::LEAST_MINUTES, $slowest->behindCarMinutes ?? 0.0)) {
+                $slowest = $held;
+            }
+        }
+
+        return $slowest;
+    }
+}

@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Review;
+
+use Harmozon\Core\Forecast\Integrator;
+use Harmozon\Core\Record\Course;
+use Harmozon\Core\Record\Moment;
+
+/** A session's moments beside their reference. */
+final readonly class Marks
+{
+    /** While the power still rises by more than this from one moment to the next, it is the ramp (share). */
+    private const RAMP_RISE = 0.03;
+
+    /** A stretch shorter than this is none (s). */
+    private const SHORTEST_S = 60.0;
+
+    /**
+     * @param  list<Mark>  $all  those with A or kW, from the first reading on
+     * @param  float  $firstFlowS  when current was first read
+     */
+    private function __construct(public array $all, public float $firstFlowS)
+    {
+    }
+
+    public static function of(Reference $reference, Course $course): self
+    {
+        $moments = array_values(array_filter($course->moments(), static fn (Moment $m): bool => $m->kw !== null || $m->amps !== null));
+        $charges = self::charges($reference, $moments);
+        $marks = [];
+        foreach ($moments as $i => $moment) {
+            $soc = $charges[$i];
+            $marks[] = new Mark(
+                $moment,
+                isset($moments[$i + 1]) ? $moments[$i + 1]->tS : $moment->tS,
+                $soc,
+                $soc === null ? null : $reference->kwAt($soc),
+                $soc === null ? null : $reference->carKwAt($soc),
+            );
+        }
+
+        return new self($marks, $course->firstFlowS() ?? INF);
+    }
+
+    /** @return list<Mark> from the end of the ramp to the last current */
+    public function flowing(): array
+    {
+        $flows = array_keys(array_filter($this->all, static fn (Mark $m): bool => $m->moment->flows()));
+        if ($flows === []) {
+            return [];
+        }
+        $flowing = array_slice($this->all, $flows[0], $flows[count($flows) - 1] - $flows[0] + 1);
+        $rampEndsS = $this->firstFlowS + Integrator::HANDSHAKE_S;
+        while (isset($flowing[1]) && $flowing[1]->moment->tS <= $rampEndsS && ($flowing[1]->moment->kw ?? 0.0) > ($flowing[0]->moment->kw ?? INF) * (1 + self::RAMP_RISE)) {
+            array_shift($flowing);
+        }
+
+        return $flowing;
+    }
+
+    /** @return list<Stretch> those too short to be one belong to the one before, or to the one after */
+    public function stretches(): array
+    {
+        $kept = [];
+        $short = [];
+        foreach (Cutter::cut($this->flowing()) as $stretch) {
+            $marks = [...$short, ...$stretch->marks];
+            $short = [];
+            if ($stretch->seconds() >= self::SHORTEST_S) {
+                $kept[] = $marks;
+            } elseif ($kept !== []) {
+                $kept[] = [...array_pop($kept), ...$marks];
+            } else {
+                $short = $marks;
+            }
+        }
+        if ($short !== []) {
+            $kept[] = $short;
+        }
+
+        return array_map(static fn (array $marks): Stretch => new Stretch($marks), $kept);
+    }
+
+    /**
+     * The charge at every moment: as read; else from the energy since it was last read, or until it first was.
+     *
+     * @param  list<Moment>  $moments
+     * @return list<float|null>
+     */
+    private static function charges(Reference $reference, array $moments): array
+    {
+        $kwh = [];
+        $sum = 0.0;
+        foreach ($moments as $i => $moment) {
+            $sum += $moment->kwhSince($moments[$i - 1] ?? null);
+            $kwh[] = $sum;
+        }
+        $first = null;
+        foreach ($moments as $i => $moment) {
+            if ($moment->soc !== null) {
+                $first = $i;
+                break;
+            }
+        }
+        [$known, $atKwh] = $first === null ? [$reference->conditions->socFrom, 0.0] : [$moments[$first]->soc, $kwh[$first]];
+        $charges = [];
+        foreach ($moments as $i => $moment) {
+            if ($moment->soc !== null) {
+                [$known, $atKwh] = [$moment->soc, $kwh[$i]];
+            }
+            $gained = $reference->percentOf($kwh[$i] - $atKwh);
+            $charges[] = $gained === null || $known === null ? $moment->soc : max(0.0, min(100.0, $known + $gained));
+        }
+
+        return $charges;
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Review\Memory;
+
+use Harmozon\Core\Review\ByCharge;
+use Harmozon\Core\Review\Cause;
+use Harmozon\Core\Review\Mark;
+use Harmozon\Core\Review\Recorded;
+
+/** The power of one session at those charges where the car itself set the pace. */
+final readonly class CarPace
+{
+    /** Bins of so many percent. */
+    public const BIN_PERCENT = 5;
+
+    /** @param  array<int, float>  $kw  mean power at the plug, by the beginning of each bin */
+    public function __construct(public array $kw)
+    {
+    }
+
+    /** A bin counts where most of it was the car's own curve. */
+    public static function of(Recorded $recorded): self
+    {
+        $sums = [];
+        foreach (ByCharge::of($recorded->diagnosis->marks)->steps as $soc => $step) {
+            $cause = self::causeAt($recorded, (float) $soc);
+            if ($cause === Cause::VehicleCurve) {
+                $sums[self::BIN_PERCENT * intdiv($soc, self::BIN_PERCENT)][] = $step['kw'];
+            }
+        }
+
+        return new self(array_map(static fn (array $kw): float => array_sum($kw) / count($kw), array_filter($sums, static fn (array $kw): bool => 2 * count($kw) > self::BIN_PERCENT)));
+    }
+
+    private static function causeAt(Recorded $recorded, float $soc): ?Cause
+    {
+        $marks = array_filter($recorded->diagnosis->marks->all, static fn (Mark $m): bool => $m->moment->flows() && $m->soc !== null && $m->soc <= $soc + 0.5);
+        $mark = $marks === [] ? null : end($marks);
+        foreach ($recorded->diagnosis->heldBackBy as $held) {
+            if ($mark !== null && $mark->moment->tS >= $held->fromS && $mark->moment->tS < $held->toS) {
+                return $held->cause;
+            }
+        }
+
+        return null;
+    }
+}

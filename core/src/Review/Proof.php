@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Review;
+
+use Harmozon\Core\Equipment\Quantity;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
+
+/** What a session proves of its adapters, and what it does not. */
+final class Proof
+{
+    /** From this share of a plate on it counts as shown in full. */
+    private const ALL = 0.97;
+
+    /** Below this share of its continuous amps a session was gentle. */
+    private const GENTLE = 0.8;
+
+    /** @return list<Message> */
+    public static function of(Recorded $session): array
+    {
+        $peakV = $session->judgement->measured->peak(Quantity::Volts)?->value;
+        $proof = [];
+        foreach ($session->answer->chain->adapters as $i => $adapter) {
+            $proven = $session->judgement->proven[$i] ?? null;
+            $continuous = $proven?->ofContinuous;
+            if ($continuous === null) {
+                $proof[] = Message::of('proof.nothing', adapter: $adapter->name);
+            } else {
+                $proof[] = Message::of('proof.continuous', adapter: $adapter->name, amps: Amount::amps($continuous * ($adapter->plate->continuousA ?? 0.0)), limit: Amount::amps($adapter->plate->continuousA));
+            }
+            if ($continuous !== null && $continuous < self::GENTLE) {
+                $proof[] = Message::of('proof.gentle');
+            }
+            if ($peakV !== null && $adapter->plate->maxV !== null && $peakV < self::ALL * $adapter->plate->maxV) {
+                $proof[] = Message::of('proof.not_volts', limit: Amount::volts($adapter->plate->maxV), seen: Amount::volts($peakV));
+            }
+        }
+
+        return $proof;
+    }
+}

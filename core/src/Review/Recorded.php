@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Review;
+
+use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Fit\ChainAnswer;
+use Harmozon\Core\Record\Event;
+use Harmozon\Core\Record\Judgement;
+
+/** A session that was read: its chain, what its readings add up to, and what held it back. */
+final readonly class Recorded
+{
+    private function __construct(public ChainAnswer $answer, public Conditions $conditions, public Judgement $judgement, public Diagnosis $diagnosis, public ?string $stall)
+    {
+    }
+
+    /**
+     * @param  list<Event>  $events
+     * @param  string|null  $stall  what stands on it; null when nobody noted it
+     */
+    public static function of(ChainAnswer $answer, Conditions $conditions, Judgement $judgement, array $events = [], ?string $stall = null): self
+    {
+        return new self($answer, $conditions, $judgement, Diagnosis::of($answer, $conditions, $judgement->measured, $events), $stall);
+    }
+}

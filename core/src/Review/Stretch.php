@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Review;
+
+/** A part of a session in which nothing changed its level. */
+final readonly class Stretch
+{
+    /** Amps and kW within this share of their median are level, when they stay so for so long (s). */
+    private const LEVEL_SHARE = 0.02;
+
+    private const LEVEL_S = 180.0;
+
+    private const STEADY_SHARE = 0.8;
+
+    /** Rounding of times (s) and of shares. */
+    private const SAME_S = 0.5;
+
+    private const SAME = 1e-9;
+
+    /** Of its moments so many have to be measured for the whole to count as measured. */
+    private const MEASURED_SHARE = 0.9;
+
+    public float $fromS;
+
+    public float $toS;
+
+    /** The median; null when none was read. */
+    public ?float $amps;
+
+    public ?float $kw;
+
+    /** Measured power as a share of the expected one, over the time; null without a reference. */
+    public ?float $ratio;
+
+    /** The same of what the car alone would take. */
+    public ?float $carRatio;
+
+    public bool $hasLevelAmps;
+
+    public bool $hasLevelKw;
+
+    /** Whether most of it is level, however short it is. */
+    public bool $isSteadyAmps;
+
+    public bool $isSteadyKw;
+
+    public bool $isMeasured;
+
+    /** Charge in its middle. */
+    public ?float $soc;
+
+    /** @param  non-empty-list<Mark>  $marks */
+    public function __construct(public array $marks)
+    {
+        $this->fromS = $marks[0]->moment->tS;
+        $this->toS = $marks[count($marks) - 1]->untilS;
+        $amps = array_map(static fn (Mark $m): ?float => $m->moment->amps, $marks);
+        $kw = array_map(static fn (Mark $m): ?float => $m->moment->kw, $marks);
+        $this->amps = Median::of($amps);
+        $this->kw = Median::of($kw);
+        [$ampsS, $kwS] = [$this->levelS($amps, $this->amps), $this->levelS($kw, $this->kw)];
+        $this->hasLevelAmps = $ampsS >= self::LEVEL_S - self::SAME_S;
+        $this->hasLevelKw = $kwS >= self::LEVEL_S - self::SAME_S;
+        $this->isSteadyAmps = $this->amps > 0.0 && $ampsS >= self::STEADY_SHARE * $this->seconds();
+        $this->isSteadyKw = $this->kw > 0.0 && $kwS >= self::STEADY_SHARE * $this->seconds();
+        $this->soc = $marks[intdiv(count($marks), 2)]->soc;
+        $this->isMeasured = count(array_filter($marks, static fn (Mark $m): bool => $m->moment->isMeasured)) >= self::MEASURED_SHARE * count($marks);
+        $this->ratio = self::ratioOf($marks, static fn (Mark $m): ?float => $m->ratio() === null ? null : $m->expectedKw);
+        $this->carRatio = self::ratioOf($marks, static fn (Mark $m): ?float => $m->carKw);
+    }
+
+    public function seconds(): float
+    {
+        return $this->toS - $this->fromS;
+    }
+
+    public function flows(): bool
+    {
+        return ($this->kw ?? 0.0) > 0.0 || ($this->amps ?? 0.0) > 0.0;
+    }
+
+    /** Whether the power rises from its first to its last third by more than so much (share); of very few readings, towards what comes next. */
+    public function rises(float $share, ?self $next): bool
+    {
+        return self::grows(array_map(static fn (Mark $m): ?float => $m->moment->kw, $this->marks), $share, $next?->marks[0]->moment->kw);
+    }
+
+    /** Whether the expected power does. */
+    public function isExpectedToRise(float $share, ?self $next): bool
+    {
+        return self::grows(array_map(static fn (Mark $m): ?float => $m->expectedKw, $this->marks), $share, $next?->marks[0]->expectedKw);
+    }
+
+    /** The hottest that a point was read in it (°C); null when it was not. */
+    public function hottestC(string $point): ?float
+    {
+        $read = array_filter(array_map(static fn (Mark $m): ?float => $m->moment->celsius[$point] ?? null, $this->marks), static fn (?float $c): bool => $c !== null);
+
+        return $read === [] ? null : max($read);
+    }
+
+    /**
+     * @param  list<Mark>  $marks
+     * @param  \Closure(Mark): (float|null)  $of
+     */
+    private static function ratioOf(array $marks, \Closure $of): ?float
+    {
+        $read = $expected = 0.0;
+        foreach ($marks as $mark) {
+            $kw = $of($mark);
+            if ($kw !== null && $mark->moment->kw !== null) {
+                $weight = max($mark->seconds(), self::SAME);
+                $read += $weight * $mark->moment->kw;
+                $expected += $weight * $kw;
+            }
+        }
+
+        return $expected > 0 ? $read / $expected : null;
+    }
+
+    /**
+     * The longest time that these values stay level.
+     *
+     * @param  list<float|null>  $values
+     */
+    private function levelS(array $values, ?float $level): float
+    {
+        $longest = 0.0;
+        if ($level === null || $level <= 0.0) {
+            return $longest;
+        }
+        $began = null;
+        foreach ($values as $i => $value) {
+            if ($value === null) {
+                continue;
+            }
+            if (abs($value - $level) > self::LEVEL_SHARE * $level * (1 + self::SAME)) {
+                $began = null;
+
+                continue;
+            }
+            $began ??= $this->marks[$i]->moment->tS;
+            $longest = max($longest, $this->marks[$i]->untilS - $began);
+        }
+
+        return $longest;
+    }
+
+    /** @param  list<float|null>  $values */
+    private static function grows(array $values, float $share, ?float $next): bool
+    {
+        $known = array_values(array_filter($values, static fn (?float $v): bool => $v !== null));
+        if (count($known) < 3) {
+            $known = [...$known, ...($next === null ? [] : [$next])];
+        }
+        if (count($known) < 2) {
+            return false;
+        }
+        $third = max(1, intdiv(count($known), 3));
+        $mean = static fn (array $some): float => array_sum($some) / count($some);
+
+        return $mean(array_slice($known, -$third)) > $mean(array_slice($known, 0, $third)) * (1 + $share);
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Review\Trust;
+
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Term;
+
+/** What an adapter's sessions say of how warm it gets. */
+enum Warming: string implements Term
+{
+    case TooFew = 'too_few';
+    case Steady = 'steady';
+    case Rising = 'rising';
+    case Warming = 'warming';
+    case Sudden = 'sudden';
+
+    /** Whether it is to be tested before it is used again. */
+    public function asksForTest(): bool
+    {
+        return $this === self::Warming || $this === self::Sudden;
+    }
+
+    public function message(): Message
+    {
+        return Message::of('warming.'.$this->value);
+    }
+}

@@ -1,0 +1,391 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Tests\Review;
+
+use Harmozon\Core\Files\FitCase;
+use Harmozon\Core\Record\Event;
+use Harmozon\Core\Record\EventCode;
+use Harmozon\Core\Record\Judge;
+use Harmozon\Core\Record\Reading;
+use Harmozon\Core\Review\Diagnosis;
+use Harmozon\Core\Review\HeldBack;
+use Harmozon\Core\Tests\Cases;
+use Harmozon\Core\Tests\Say;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/**
+ * Every cause from readings written by hand. The car: 60 kWh, 320 V at 10 % to 360 V at 80 %, 150 kW up to 60 %, then 3.5 kW
+ * less with every percent; the station: 500 A, 350 kW.
+ */
+final class DiagnosisTest extends TestCase
+{
+    private const EVERY_S = 30;
+
+    /** @return iterable<string, array{array<string, mixed>, list<array{float, float}>, list<Event>, list<string>}> changes, minutes and kW, events, causes */
+    public static function sessions(): iterable
+    {
+        yield 'as the car takes it' => [[], [[12, 150]], [], ['vehicle_curve']];
+        // The last two minutes have room for two stretches, none of them level for three minutes.
+        yield 'the station has less' => [['outlet.max_kw' => 90], [[15, 90]], [], ['station_power']];
+        yield 'the inlet has fewer amps' => [['vehicle.inlets.0.dc.max_a' => 200], [[15, -200]], [], ['vehicle_current']];
+        yield 'the station has fewer amps' => [['outlet.max_a' => 250], [[15, -250]], [], ['station_current']];
+        yield 'the cable has fewer amps' => [['outlet.cable.cooled' => false, 'outlet.cable.continuous_a' => 200], [[15, -200]], [], ['cable_current']];
+        yield 'a station that gives half of what it says' => [[], [[15, 60]], [], ['derated_stall']];
+        yield 'a neighbour noted all along' => [['outlet.cabinet' => ['kw' => 150, 'policy' => null, 'partner_active' => true]], [[15, 75]], [], ['sharing']];
+        yield 'a neighbour who comes' => [[], [[6, 150], [8, 75]], [self::event(EventCode::NeighbourCame, 6.5)], ['vehicle_curve', 'sharing']];
+        yield 'a neighbour who leaves' => [[], [[8, 75], [6, 150]], [self::event(EventCode::NeighbourLeft, 8.6)], ['sharing', 'vehicle_curve']];
+        yield 'a cabinet known to be halved' => [['outlet.cabinet' => ['kw' => 150, 'policy' => 'halves', 'partner_active' => true]], [[15, 75]], [], ['sharing']];
+        yield 'dead cooling' => [[], [[1.5, 150], [14, 30]], [], ['vehicle_curve', 'cooling_failed']];
+        yield 'a crawl without a fall' => [[], [[15, 30]], [], ['derated_stall']];
+        yield 'a fall on an uncooled cable' => [['outlet.cable.cooled' => false], [[1.5, 150], [14, 30]], [], ['vehicle_curve', 'unexplained']];
+        yield 'a fall that nobody noted' => [[], [[6, 150], [8, 105]], [], ['vehicle_curve', 'unexplained']];
+    }
+
+    /**
+     * @param  array<string, mixed>  $changes
+     * @param  list<array{float, float}>  $parts  minutes, and kW, or amps below 0
+     * @param  list<Event>  $events
+     * @param  list<string>  $causes
+     */
+    #[DataProvider('sessions')]
+    public function test_every_cause(array $changes, array $parts, array $events, array $causes): void
+    {
+        $diagnosis = self::diagnosis($changes, self::readings($parts), $events);
+
+        self::assertSame($causes, array_map(static fn (HeldBack $h): string => $h->cause->value, $diagnosis->heldBackBy), self::told($diagnosis));
+        foreach ($diagnosis->heldBackBy as $i => $held) {
+            self::assertSame($diagnosis->heldBackBy[$i + 1]->fromS ?? $held->toS, $held->toS);
+            self::assertGreaterThanOrEqual(0.0, $held->lostKwh);
+        }
+    }
+
+    /** 90 kW where 150 are expected: in 15 minutes 22.5 kWh, for which the car alone takes 9 minutes; 15 kWh more would have come. */
+    public function test_what_it_cost_in_figures(): void
+    {
+        $held = self::diagnosis([], self::readings([[15, 60]]))->heldBackBy[0];
+
+        // The last reading stands for no time: 29 of the 30 half minutes count.
+        self::assertEqualsWithDelta(29 * 30 / 3600 * (150 - 60), $held->lostKwh, 0.05);
+        self::assertEqualsWithDelta(29 / 2 * (1 - 60 / 150), $held->lostMinutes, 0.03);
+        self::assertSame(60.0, $held->levelKw);
+        self::assertSame('low', $held->confidence->value);
+        self::assertSame('60 kW level from the start for 15 min: 40 % of what was expected, and far below every plate.', Say::it($held->evidence));
+    }
+
+    /** Against its own forecast a session at the station's plate loses nothing; against the car it does. */
+    public function test_what_the_chain_was_known_to_cost_stands_apart(): void
+    {
+        $held = self::diagnosis(['outlet.max_kw' => 90], self::readings([[15, 90]]))->heldBackBy[0];
+
+        self::assertEqualsWithDelta(0.0, $held->lostMinutes, 0.02);
+        self::assertEqualsWithDelta(29 / 2 * (1 - 90 / 150), $held->behindCarMinutes, 0.03);
+        self::assertSame(['high', 'post'], [$held->confidence->value, $held->linkId]);
+        self::assertSame('90 kW level for 15 min; Test post allows 90 kW.', Say::it($held->evidence));
+    }
+
+    public function test_amps_that_follow_from_the_rest_are_of_medium_confidence(): void
+    {
+        $readings = array_map(static fn (Reading $r): Reading => new Reading($r->tMs, $r->socPct, null, null, $r->kw), self::readings([[15, 90]]));
+
+        self::assertSame('medium', self::diagnosis(['outlet.max_kw' => 90], $readings)->heldBackBy[0]->confidence->value);
+    }
+
+    /** @return iterable<string, array{float, string}> kW read at a station of 90 kW, the confidence or the cause */
+    public static function nearPlates(): iterable
+    {
+        yield 'at 2.9 % below' => [87.4, 'station_power high'];
+        yield 'at 2.9 % above' => [92.6, 'station_power high'];
+        yield 'at 3.2 % below it is as expected' => [87.1, 'station_power low'];
+        yield 'at 9 % below it is at no plate' => [81.9, 'unexplained low'];
+        yield 'at 9 % above it is at no plate' => [98.1, 'unexplained low'];
+    }
+
+    #[DataProvider('nearPlates')]
+    public function test_how_near_to_a_plate(float $kw, string $told): void
+    {
+        $held = self::diagnosis(['outlet.max_kw' => 90], self::readings([[15, $kw]]))->heldBackBy[0];
+
+        self::assertSame($told, "{$held->cause->value} {$held->confidence->value}");
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, list<array{float, float}>, list<string>}> */
+    public static function boosts(): iterable
+    {
+        yield 'the boost and what comes after it' => [[], [[8, -400], [8, -250]], ['adapter_current', 'adapter_current']];
+        yield 'after less than half of its minutes' => [[], [[3.5, -400], [8, -260]], ['adapter_current', 'unexplained']];
+        yield 'after half of its minutes' => [[], [[5, -400], [8, -250]], ['adapter_current', 'adapter_current']];
+        yield 'after nine twentieths of them' => [[], [[4.5, -400], [8, -260]], ['adapter_current', 'unexplained']];
+        yield 'to 7 % above its continuous amps' => [[], [[8, -400], [8, -267]], ['adapter_current', 'adapter_current']];
+        yield 'to 9 % above' => [[], [[8, -400], [8, -273]], ['adapter_current', 'unexplained']];
+        yield 'by less than 15 %' => [['adapters.0.plate.continuous_a' => 345], [[8, -400], [8, -365]], ['adapter_current', 'unexplained', 'adapter_current']];
+    }
+
+    /**
+     * @param  array<string, mixed>  $changes
+     * @param  list<array{float, float}>  $parts
+     * @param  list<string>  $causes
+     */
+    #[DataProvider('boosts')]
+    public function test_a_boost_and_its_end(array $changes, array $parts, array $causes): void
+    {
+        $diagnosis = self::boosted($changes, $parts);
+
+        self::assertSame($causes, self::causes($diagnosis), self::told($diagnosis));
+    }
+
+    public function test_the_evidence_of_a_spent_boost(): void
+    {
+        [$boost, $after] = self::boosted([], [[8, -400], [8, -250]])->heldBackBy;
+
+        self::assertSame(['a1', 'high', 400.0, '400 A level for 8 min; A1 allows 400 A.'], [$boost->linkId, $boost->confidence->value, $boost->limit, Say::it($boost->evidence)]);
+        self::assertSame(['a1', 'high', 250.0, '400 A fell to 250 A at once, after 8 min above the 250 A that A1 carries for good.'], [$after->linkId, $after->confidence->value, $after->limit, Say::it($after->evidence)]);
+    }
+
+    /** Both the cable and the adapter fall to 250 A: the thermometer names the one that is warmer. */
+    public function test_of_two_spent_boosts_the_warmer_link_is_named(): void
+    {
+        $cable = ['outlet.cable' => ['length_m' => 5.0, 'cooled' => false, 'continuous_a' => 250, 'boost_a' => 400, 'boost_minutes' => 10]];
+        $readings = static fn (string $hot): array => array_map(static fn (Reading $r): Reading => new Reading($r->tMs, $r->socPct, $r->volts, $r->amps, $r->kw, ['adapter' => 40.0, 'cable' => 40.0, $hot => 55.0]), self::readings([[8, -400], [8, -250]]));
+        foreach (['adapter' => 'adapter_current', 'cable' => 'cable_current'] as $hot => $cause) {
+            $diagnosis = self::diagnosis([...self::ADAPTED, ...$cable], $readings($hot));
+            self::assertSame($cause, $diagnosis->heldBackBy[count($diagnosis->heldBackBy) - 1]->cause->value, self::told($diagnosis));
+        }
+    }
+
+    public function test_a_cold_pack_that_was_said_to_be_warm(): void
+    {
+        $rising = array_map(static fn (int $i): array => [1.0, 50.0 + 2 * $i], range(0, 19));
+
+        self::assertSame(['cold_pack'], self::causes(self::diagnosis(['conditions.ambient_c' => 5], self::readings($rising))));
+        self::assertSame(['unexplained'], array_values(array_unique(self::causes(self::diagnosis(['conditions.ambient_c' => 15], self::readings($rising))))));
+    }
+
+    public function test_a_cold_pack_that_the_forecast_knew_of(): void
+    {
+        // At 10 °C 61 % of 150 kW; every percent adds 0.24 K.
+        $soc = 10.0;
+        $readings = [new Reading(0, $soc, 320, 0, 0)];
+        for ($tS = 50; $tS < 900; $tS += 25) {
+            $kw = 150 * (0.35 + 0.65 * (10 + 0.24 * ($soc - 10)) / 25);
+            $readings[] = new Reading($tS * 1000, $soc, 330, $kw * 1000 / 330, $kw);
+            $soc += $kw * 25 / 3600 * 0.95 / 60 * 100;
+        }
+        $held = self::diagnosis(['conditions.pack_prepared' => false, 'conditions.pack_c' => 10], $readings)->heldBackBy;
+
+        self::assertSame([['cold_pack', 'high']], array_map(static fn (HeldBack $h): array => [$h->cause->value, $h->confidence->value], $held));
+        self::assertEqualsWithDelta(0.0, $held[0]->lostMinutes, 0.1);
+    }
+
+    /** @return iterable<string, array{list<array{float, float}>, list<string>}> minutes and amps on a 48 A post, causes */
+    public static function alternating(): iterable
+    {
+        yield 'the full amps' => [[[30, 48]], ['onboard_charger']];
+        yield 'a lower step first' => [[[8, 16], [30, 48]], ['settling', 'onboard_charger']];
+        yield 'a lower step for eleven minutes, clocks and screens round' => [[[11, 16], [30, 48]], ['settling', 'onboard_charger']];
+        yield 'a lower step for twelve' => [[[12, 16], [30, 48]], ['derated_stall', 'onboard_charger']];
+        yield 'a lower step for good' => [[[30, 16]], ['derated_stall']];
+        yield 'a lower step for too long' => [[[15, 16], [30, 48]], ['derated_stall', 'onboard_charger']];
+    }
+
+    /**
+     * @param  list<array{float, float}>  $parts
+     * @param  list<string>  $causes
+     */
+    #[DataProvider('alternating')]
+    public function test_alternating_current(array $parts, array $causes): void
+    {
+        $case = Cases::read(Cases::file(post: Cases::AC_POST));
+        $readings = [new Reading(0, 20, 240, 0, 0)];
+        $tS = 30;
+        foreach ($parts as [$minutes, $amps]) {
+            for ($end = $tS + 60 * $minutes; $tS < $end; $tS += 60) {
+                $readings[] = new Reading($tS * 1000, null, 240, $amps, $amps * 0.24);
+            }
+        }
+
+        self::assertSame($causes, self::causes(self::of($case, $readings)), self::told(self::of($case, $readings)));
+    }
+
+    /** @return iterable<string, array{list<Reading>, list<Event>, float|null, string|null}> handshake, and the evidence where it held the session back */
+    public static function starts(): iterable
+    {
+        $flowing = array_map(static fn (int $i): Reading => new Reading((200 + 30 * $i) * 1000, 10 + $i, 330, 450, 148.5), range(0, 8));
+        $idle = static fn (int ...$tS): array => array_map(static fn (int $t): Reading => new Reading($t * 1000, 10, 320, 0, 0), $tS);
+
+        yield 'read without current until then' => [[...$idle(0, 60, 120, 180), ...$flowing], [], 200.0, 'No current for 3.3 min after plugging in.'];
+        yield 'nobody read for too long' => [[...$idle(0), ...$flowing], [], null, null];
+        yield 'nobody read before' => [$flowing, [], null, null];
+        yield 'as noted' => [$flowing, [self::event(EventCode::Plugged, 0.5), self::event(EventCode::CurrentFlows, 3.3)], 168.0, 'No current for 2.8 min after plugging in.'];
+        yield 'short enough' => [$flowing, [self::event(EventCode::Plugged, 1.4), self::event(EventCode::CurrentFlows, 3.3)], 114.0, null];
+        yield 'plugged in anew' => [[...$idle(0, 60, 120, 180), ...$flowing], [self::event(EventCode::Plugged, 1.0)], 140.0, 'No current for 2.3 min after plugging in.'];
+        yield 'with the last phase' => [[...$idle(0, 60, 120, 180), ...$flowing], [new Event(EventCode::FailedStart, 90_000, 'isolation test')], 200.0, 'No current for 3.3 min after plugging in; the last that was seen: isolation test'];
+        yield 'never' => [$idle(0, 60, 120, 180, 240), [], null, 'No current at all in 4 min.'];
+        yield 'not yet' => [$idle(0, 30, 60, 90), [], null, null];
+    }
+
+    /**
+     * @param  list<Reading>  $readings
+     * @param  list<Event>  $events
+     */
+    #[DataProvider('starts')]
+    public function test_the_handshake(array $readings, array $events, ?float $seconds, ?string $evidence): void
+    {
+        $diagnosis = self::diagnosis([], $readings, $events);
+        $first = $diagnosis->heldBackBy[0] ?? null;
+
+        self::assertSame($seconds, $diagnosis->handshakeS);
+        self::assertSame($evidence, $first?->cause->value === 'handshake' ? Say::it($first->evidence) : null);
+    }
+
+    public function test_a_long_handshake_costs_what_is_beyond_a_usual_one(): void
+    {
+        [$readings] = self::starts()->current();
+        $held = self::diagnosis([], $readings)->heldBackBy[0];
+
+        self::assertEqualsWithDelta((200 - 45) / 60, $held->lostMinutes, 1e-9);
+        self::assertEqualsWithDelta(150 * (200 - 45) / 3600, $held->lostKwh, 1e-6);
+        self::assertSame([0.0, 200.0], [$held->fromS, $held->toS]);
+    }
+
+    public function test_too_few_readings(): void
+    {
+        $two = self::diagnosis([], [new Reading(0, 10, 320, 0, 0), new Reading(60_000, 12, 325, 400, 130)]);
+        $without = self::diagnosis([], array_map(static fn (int $i): Reading => new Reading(60_000 * $i, 10 + $i, null, null, null), range(0, 9)));
+
+        self::assertSame(['not_enough_readings', '2 of the 3 readings that it takes.'], [self::causes($two)[0], Say::it($two->heldBackBy[0]->evidence)]);
+        self::assertSame(['not_enough_readings', 'Neither amps nor kW were read, nor do they follow.'], [self::causes($without)[0], Say::it($without->heldBackBy[0]->evidence)]);
+    }
+
+    public function test_without_a_forecast_it_says_so(): void
+    {
+        $held = self::diagnosis(['vehicle.pack.usable_kwh' => null, 'vehicle.charge_curve_kw' => null], self::readings([[12, 120]]))->heldBackBy;
+
+        self::assertSame(['unexplained'], array_map(static fn (HeldBack $h): string => $h->cause->value, $held));
+        self::assertSame(['120 kW; there is no forecast of this chain to hold it against.', null], [Say::it($held[0]->evidence), $held[0]->lostMinutes]);
+    }
+
+    public function test_a_break_in_the_middle(): void
+    {
+        $readings = [...self::readings([[6, 150]]), ...array_map(static fn (int $i): Reading => new Reading((390 + 30 * $i) * 1000, 33, 330, 0, 0), range(0, 5)), ...array_map(static fn (Reading $r): Reading => new Reading($r->tMs + 600_000, $r->socPct, $r->volts, $r->amps, $r->kw), array_slice(self::readings([[6, 150]], 33), 1))];
+
+        self::assertSame(['vehicle_curve', 'unexplained', 'vehicle_curve'], self::causes(self::diagnosis([], $readings)));
+        self::assertSame('No current for 4 min in between.', Say::it(self::diagnosis([], $readings)->heldBackBy[1]->evidence));
+    }
+
+    /** The forecast took 45 s to begin, the session 30; then 90 kW for 14.5 minutes where 150 were forecast. */
+    public function test_the_forecast_is_graded_over_the_charge_that_was_recorded(): void
+    {
+        $grade = self::diagnosis([], self::readings([[15, 90]]))->grade;
+        $kwh = 90 * 14.5 / 60;
+
+        self::assertEqualsWithDelta(15.0, $grade?->measuredMinutes, 1e-9);
+        self::assertEqualsWithDelta(0.75 + 7.5 / 60 + 60 * $kwh / 150, $grade?->minutes, 0.03);
+        self::assertEqualsWithDelta(60.0, $grade?->meanErrorKw, 0.2);
+        self::assertEqualsWithDelta(-60.0, $grade?->biasKw, 0.2);
+    }
+
+    public function test_a_session_as_forecast_is_graded_well(): void
+    {
+        $grade = self::diagnosis([], self::readings([[12, 150]]))->grade;
+
+        self::assertEqualsWithDelta(0.0, $grade?->errorMinutes(), 0.4);
+        self::assertLessThan(1.0, $grade?->meanErrorKw);
+        self::assertNull(self::diagnosis([], array_map(static fn (Reading $r): Reading => new Reading($r->tMs, null, $r->volts, $r->amps, $r->kw), self::readings([[12, 150]])))->grade);
+    }
+
+    private const ADAPTED = ['outlet.coupler' => 'j3400', 'adapters' => [['id' => 'a1', 'name' => 'A1', 'input' => 'j3400', 'output' => 'ccs1', 'current' => 'dc', 'certification' => 'certified', 'holds_back' => true,
+        'plate' => ['max_v' => 1000, 'continuous_a' => 250, 'boost_a' => 400, 'boost_minutes' => 10]]]];
+
+    /**
+     * @param  array<string, mixed>  $changes
+     * @param  list<array{float, float}>  $parts
+     */
+    private static function boosted(array $changes, array $parts): Diagnosis
+    {
+        return self::diagnosis([...self::ADAPTED, ...$changes], self::readings($parts));
+    }
+
+    /** @return list<string> */
+    private static function causes(Diagnosis $diagnosis): array
+    {
+        return array_map(static fn (HeldBack $h): string => $h->cause->value, $diagnosis->heldBackBy);
+    }
+
+    public function test_a_crawl_is_dead_cooling_below_60_percent_only(): void
+    {
+        $causes = static fn (float $soc): array => self::causes(self::diagnosis(['conditions.soc_from' => $soc, 'conditions.soc_to' => 100], self::readings([[1.5, 150], [9, 20]], $soc)));
+
+        self::assertContains('cooling_failed', $causes(50));
+        self::assertNotContains('cooling_failed', $causes(62));
+    }
+
+    /** A cable of 300 A with a boost: 15 % below it are 255 A. */
+    public function test_how_far_below_the_plates_a_derated_stall_is(): void
+    {
+        $cable = ['outlet.cable' => ['length_m' => 5.0, 'cooled' => false, 'continuous_a' => 300, 'boost_a' => 500, 'boost_minutes' => 30]];
+
+        self::assertSame('derated_stall', self::causes(self::diagnosis($cable, self::readings([[15, -254]])))[0]);
+        self::assertNotSame('derated_stall', self::causes(self::diagnosis($cable, self::readings([[15, -257]])))[0]);
+    }
+
+    private static function told(Diagnosis $diagnosis): string
+    {
+        return implode("\n", array_map(static fn (HeldBack $h): string => "{$h->fromS}-{$h->toS} {$h->cause->value} ".Say::it($h->evidence), $diagnosis->heldBackBy));
+    }
+
+    private static function event(EventCode $code, float $minute): Event
+    {
+        return new Event($code, (int) (60_000 * $minute));
+    }
+
+    /**
+     * First power after 30 s; the charge follows from the energy.
+     *
+     * @param  list<array{float, float}>  $parts
+     * @return list<Reading>
+     */
+    private static function readings(array $parts, float $soc = 10.0): array
+    {
+        $readings = [new Reading(0, $soc, 320, 0, 0)];
+        $tS = self::EVERY_S;
+        foreach ($parts as [$minutes, $level]) {
+            for ($end = $tS + 60 * $minutes; $tS < $end; $tS += self::EVERY_S) {
+                $volts = 320 + ($soc - 10) * 4 / 7;
+                $kw = $level < 0 ? -$level * $volts / 1000 : $level;
+                $kw = min($kw, $soc <= 60 ? 150.0 : 150 - ($soc - 60) * 3.5);
+                $readings[] = new Reading((int) ($tS * 1000), round($soc, 1), round($volts, 1), round($kw * 1000 / $volts, 1), round($kw, 1));
+                $soc += $kw * self::EVERY_S / 3600 * 0.95 / 60 * 100;
+            }
+        }
+
+        return $readings;
+    }
+
+    /**
+     * @param  array<string, mixed>  $changes
+     * @param  list<Reading>  $readings
+     * @param  list<Event>  $events
+     */
+    private static function diagnosis(array $changes, array $readings, array $events = []): Diagnosis
+    {
+        return self::of(Cases::read(Cases::file(case: $changes)), $readings, $events);
+    }
+
+    /**
+     * @param  list<Reading>  $readings
+     * @param  list<Event>  $events
+     */
+    private static function of(FitCase $case, array $readings, array $events = []): Diagnosis
+    {
+        $answer = $case->fitter()->answer($case->outlet, $case->vehicle)->best;
+        $judge = new Judge($answer, $case->conditions);
+        foreach ($readings as $reading) {
+            $judge->add($reading);
+        }
+
+        return Diagnosis::of($answer, $case->conditions, $judge->judgement()->measured, $events);
+    }
+}

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Tests\Review;
+
+use Harmozon\Core\Record\Judge;
+use Harmozon\Core\Record\Reading;
+use Harmozon\Core\Review\Headline;
+use Harmozon\Core\Review\Memory\Sums;
+use Harmozon\Core\Review\Memory\Visit;
+use Harmozon\Core\Review\Proof;
+use Harmozon\Core\Review\Recorded;
+use Harmozon\Core\Tests\Cases;
+use Harmozon\Core\Tests\Say;
+use PHPUnit\Framework\TestCase;
+
+/** The sentences that stand first, what is proven, and what sessions add up to. */
+final class HeadlineTest extends TestCase
+{
+    private const ADAPTED = ['outlet.coupler' => 'j3400', 'adapters' => [Cases::ADAPTER]];
+
+    public function test_what_cost_the_most_stands_first(): void
+    {
+        $derated = self::session(60.0);
+
+        self::assertStringStartsWith('It stayed within its plates; a stall that gives less than it says cost ', Say::it(Headline::of($derated)));
+        self::assertSame('Change the stall; if the next gives as little, the cause lies elsewhere.', Say::it(Headline::beside($derated)[0]));
+    }
+
+    /** 90 kW for 20 minutes where the car alone takes 150: 8 minutes longer, as was known. */
+    public function test_what_was_known_to_cost_is_told_against_the_car(): void
+    {
+        $known = self::session(90.0, ['outlet.max_kw' => 90]);
+
+        self::assertSame('It stayed within its plates, and went as forecast.', Say::it(Headline::of($known)));
+        self::assertSame("It cost nothing against the forecast; the station's kW made it 8 min longer than the car alone would take.", Say::it(Headline::beside($known)[0]));
+    }
+
+    public function test_what_went_over_stands_before_what_it_cost(): void
+    {
+        $over = self::session(120.0, ['vehicle.inlets.0.dc.max_a' => 300]);
+
+        self::assertStringContainsString('over its limit of 300 A', Say::it(Headline::of($over)));
+    }
+
+    public function test_nothing_lost_and_nothing_to_grade(): void
+    {
+        self::assertSame(['It cost nothing in time.'], array_map(Say::it(...), Headline::beside(self::session(150.0))));
+        self::assertSame(['It stayed within its plates.', []], [Say::it(Headline::of(self::session(150.0, soc: false))), Headline::beside(self::session(150.0, soc: false))]);
+    }
+
+    public function test_what_is_proven(): void
+    {
+        self::assertSame(['A1 carried 147 A for ten minutes; its plate says 300 A for good.', 'A gentle session says nothing about the top.', 'Not proven: 1000 V (340 V seen).'], array_map(Say::it(...), Proof::of(self::session(50.0, self::ADAPTED))));
+        self::assertSame(['A1: no ten minutes of amps were read, so nothing is proven.', 'Not proven: 1000 V (340 V seen).'], array_map(Say::it(...), Proof::of(self::session(50.0, self::ADAPTED, minutes: 5))));
+        self::assertSame([], Proof::of(self::session(50.0)));
+    }
+
+    public function test_sums(): void
+    {
+        $sums = new Sums;
+        $sums->add(10.5, 30.0, ['amount' => '0.10', 'currency' => 'USD']);
+        $sums->add(null, null, ['amount' => '0.20', 'currency' => 'USD']);
+        $sums->add(4.0, 60.0, ['amount' => '5', 'currency' => 'EUR']);
+
+        self::assertSame(['sessions' => 3, 'kwh' => 14.5, 'hours' => 1.5, 'money' => [['currency' => 'EUR', 'amount' => '5'], ['currency' => 'USD', 'amount' => '0.30']]], $sums->told());
+    }
+
+    public function test_a_visit_that_was_kept_without_power(): void
+    {
+        self::assertNull(Visit::fromArray(['outlet' => 'post'])->peakKw);
+    }
+
+    /** @param  array<string, mixed>  $changes */
+    private static function session(float $kw, array $changes = [], float $minutes = 20, bool $soc = true): Recorded
+    {
+        $case = Cases::read(Cases::file(case: $changes));
+        $answer = $case->fitter()->answer($case->outlet, $case->vehicle)->best;
+        $judge = new Judge($answer, $case->conditions);
+        for ($tS = 0; $tS <= 60 * $minutes; $tS += 20) {
+            $charge = 10 + $kw * $tS / 3600 * 0.95 / 60 * 100;
+            $now = min($kw, $charge <= 60 ? 150.0 : 150 - ($charge - 60) * 3.5);
+            $judge->add(new Reading(1000 * $tS, $soc ? min(100.0, $charge) : null, 340, $now * 1000 / 340, $now));
+        }
+
+        return Recorded::of($answer, $case->conditions, $judge->judgement());
+    }
+}

@@ -1,0 +1,190 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Tests\Review;
+
+use Harmozon\Core\Equipment\Curve;
+use Harmozon\Core\Fit\Fitter;
+use Harmozon\Core\Fit\GateName;
+use Harmozon\Core\Fit\Result;
+use Harmozon\Core\Forecast\Ranking;
+use Harmozon\Core\Forecast\RankOrder;
+use Harmozon\Core\Record\Event;
+use Harmozon\Core\Record\EventCode;
+use Harmozon\Core\Record\Judge;
+use Harmozon\Core\Record\Reading;
+use Harmozon\Core\Review\Memory\CarPace;
+use Harmozon\Core\Review\Memory\Grades;
+use Harmozon\Core\Review\Memory\HeatLeft;
+use Harmozon\Core\Review\Memory\LearnedCurve;
+use Harmozon\Core\Review\Memory\StallMemory;
+use Harmozon\Core\Review\Memory\Visit;
+use Harmozon\Core\Review\Recorded;
+use Harmozon\Core\Tests\Cases;
+use Harmozon\Core\Tests\Say;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** What sessions leave behind: the memory of stalls, a car's learned curve, grades of our own forecasts. */
+final class MemoryTest extends TestCase
+{
+    /** @return iterable<string, array{list<Visit>, float|null, string|null, int, list<string>}> best kW, last good day, failed starts of 90 days, trouble */
+    public static function visits(): iterable
+    {
+        yield 'a good one' => [[self::visit('2026-11-01', kw: 140)], 140.0, '2026-11-01', 0, []];
+        yield 'a failed start' => [[self::visit('2026-11-01', failed: 2)], 100.0, null, 2, ['2 starts failed here in the last 90 days, and none has gone well since.']];
+        yield 'one that never started' => [[self::visit('2026-11-01', started: false, kw: null)], null, null, 1, ['1 start failed here in the last 90 days, and none has gone well since.']];
+        yield 'lifted by a good one' => [[self::visit('2026-11-01', failed: 2), self::visit('2026-11-05')], 100.0, '2026-11-05', 2, []];
+        yield 'not lifted by an earlier one' => [[self::visit('2026-11-01'), self::visit('2026-11-05', failed: 1)], 100.0, '2026-11-01', 1, ['1 start failed here in the last 90 days, and none has gone well since.']];
+        yield 'derated' => [[self::visit('2026-11-01', kw: 140), self::visit('2026-11-05', kw: 50, derated: true)], 140.0, '2026-11-01', 0, ['The last time here it gave no more than 50 kW: less than it says.']];
+        yield 'dead cooling' => [[self::visit('2026-11-05', cooling: true)], 100.0, null, 0, ['The last time here the cooling of the cable had failed.']];
+        yield 'a chain that never charges' => [[new Visit('post', '', '2026-11-01', false, 2, null, false, false, isExpected: false)], null, null, 0, []];
+        yield '90 days ago' => [[self::visit('2026-08-28', failed: 1)], 100.0, null, 1, ['1 start failed here in the last 90 days, and none has gone well since.']];
+        yield '91 days ago' => [[self::visit('2026-08-27', failed: 1)], 100.0, null, 0, []];
+    }
+
+    /**
+     * @param  list<Visit>  $visits
+     * @param  list<string>  $trouble
+     */
+    #[DataProvider('visits')]
+    public function test_a_stall(array $visits, ?float $bestKw, ?string $good, int $failed, array $trouble): void
+    {
+        $memory = StallMemory::of($visits, '2026-11-26');
+
+        self::assertSame([$bestKw, $good, $failed, $trouble], [$memory->bestKw, $memory->lastGood, $memory->failedStarts, array_map(Say::it(...), $memory->trouble)]);
+    }
+
+    public function test_stalls_of_an_outlet_are_kept_apart(): void
+    {
+        $each = StallMemory::each([self::visit('2026-11-01', failed: 1, stall: '2'), self::visit('2026-11-05', stall: '3'), self::visit('2026-11-06', outlet: 'other')], '2026-11-26');
+
+        self::assertSame(['post', 'other'], array_keys($each));
+        self::assertSame(['2', '3'], array_map(static fn (StallMemory $m): string => $m->stall, $each['post']));
+        self::assertSame(['1 start failed at stall 2 in the last 90 days, and none has gone well since.'], array_map(Say::it(...), StallMemory::remembered($each['post'])->trouble ?? []));
+        self::assertNull(StallMemory::remembered($each['other']));
+    }
+
+    public function test_trouble_is_a_caution_of_gate_5_and_counts_as_risk(): void
+    {
+        $file = Cases::file();
+        $remembered = StallMemory::remembered([StallMemory::of([self::visit('2026-11-01', failed: 1)], '2026-11-26')]);
+        self::assertNotNull($remembered);
+        $case = Cases::read($file)->remembering(['post' => $remembered]);
+        $best = $case->fitter()->answer($case->outlet, $case->vehicle)->best;
+
+        self::assertSame(Result::Caution, Cases::gate($best, GateName::Access)->result());
+        self::assertSame('charges', $best->outcome->value);
+        self::assertContains('1 start failed here in the last 90 days, and none has gone well since.', array_map(Say::it(...), $best->cautions()));
+        $other = Cases::read(Cases::changed($file, ['outlet.id' => 'other']))->outlet;
+        $ranking = Ranking::of([$case->outlet, $other], $case->vehicle, new Fitter([], $case->conditions, $case->policy));
+        self::assertSame(['other', 'post'], array_map(static fn ($s): string => $s->outletId(), $ranking->by(RankOrder::Risk)));
+    }
+
+    public function test_trouble_does_not_hide_what_fails_or_is_not_read(): void
+    {
+        $remembered = StallMemory::remembered([StallMemory::of([self::visit('2026-11-01', failed: 1)], '2026-11-26')]);
+        self::assertNotNull($remembered);
+        foreach (['unknown' => ['kind' => null], 'fail' => ['kind' => 'makes', 'makes' => ['Nobody']]] as $result => $access) {
+            $case = Cases::read(Cases::file(outlet: ['access' => $access]))->remembering(['post' => $remembered]);
+            self::assertSame($result, Cases::gate($case->fitter()->answer($case->outlet, $case->vehicle)->best, GateName::Access)->result()->value);
+        }
+    }
+
+    /** 300 A, 500 A for 15 minutes: τ is −15 / ln(1 − 0.6²) = 33.61 minutes, after which 1/e is left. */
+    public function test_heat_that_a_session_has_left(): void
+    {
+        $adapter = Cases::read(Cases::file(adapters: [[]]))->adapters[0];
+
+        self::assertEqualsWithDelta(exp(-1), HeatLeft::in($adapter, 1.0, 33.61), 1e-4);
+        self::assertSame(0.5, HeatLeft::in($adapter, 0.5, -3.0), 'a clock that was set back cools nothing, and warms nothing');
+        // 0.01 after 4.605 τ.
+        self::assertNotNull(HeatLeft::in($adapter, 1.0, 154.0));
+        self::assertNull(HeatLeft::in($adapter, 1.0, 155.5));
+        self::assertNull(HeatLeft::in(Cases::read(Cases::file(adapters: [['plate.continuous_a' => null]]))->adapters[0], 1.0, 1.0));
+    }
+
+    public function test_a_visit_is_read_from_a_session(): void
+    {
+        $visit = Visit::of(self::recorded(60.0, 15), [new Event(EventCode::FailedStart, 1000)], '2026-11-01');
+
+        self::assertEquals(new Visit('post', '', '2026-11-01', true, 1, 60.0, true, false), $visit);
+        self::assertEquals($visit, Visit::fromArray(json_decode((string) json_encode($visit->toArray()), true)));
+    }
+
+    /** Three sessions at 130, 140 and 145 kW where 150 are entered: the median is 140, between 130 and 145. */
+    public function test_a_learned_curve(): void
+    {
+        $sessions = array_map(static fn (float $kw): CarPace => CarPace::of(self::recorded($kw, 10)), [145.0, 140.0, 139.0]);
+        $learned = LearnedCurve::of($sessions);
+
+        self::assertNull(LearnedCurve::of(array_slice($sessions, 0, 2)));
+        self::assertSame(3, $learned?->sessions);
+        foreach ($learned->points as $point) {
+            self::assertEqualsWithDelta(140.0, $point['kw'], 0.5);
+            self::assertEqualsWithDelta(139.0, $point['low'], 0.5);
+            self::assertEqualsWithDelta(145.0, $point['high'], 0.5);
+        }
+        self::assertSame([12.5, 17.5], [$learned->points[0]['soc'], $learned->points[1]['soc']]);
+    }
+
+    public function test_where_something_else_set_the_pace_nothing_is_learned(): void
+    {
+        self::assertSame([], CarPace::of(self::recorded(90.0, 15, ['outlet.max_kw' => 90]))->kw);
+        self::assertSame([], CarPace::of(self::recorded(60.0, 15))->kw);
+    }
+
+    public function test_outside_what_was_learned_the_entered_curve_stays(): void
+    {
+        $learned = LearnedCurve::of(array_fill(0, 3, new CarPace([20 => 100.0, 25 => 90.0])));
+        $curve = $learned?->over(Curve::through([[0, 150], [20, 150], [60, 120], [100, 10]]));
+
+        self::assertEquals([[0.0, 22.5, 27.5, 60.0, 100.0], [150.0, 100.0, 90.0, 120.0, 10.0]], [$curve?->soc, $curve?->value]);
+        self::assertSame([22.5, 27.5], $learned?->over(null)->soc);
+    }
+
+    /** @return iterable<string, array{list<float>, string}> minutes longer than forecast */
+    public static function errors(): iterable
+    {
+        yield 'to both sides' => [[2.0, -2.0, 3.0, -3.0], 'grades.even'];
+        yield 'always longer' => [[2.0, 3.0, 4.0], 'grades.too_quick'];
+        yield 'always shorter' => [[-2.0, -3.0, -4.0], 'grades.too_slow'];
+        yield 'two are too few for a lean' => [[2.0, 3.0], 'grades.even'];
+        yield 'next to nothing' => [[0.3, 0.3, 0.3], 'grades.even'];
+    }
+
+    /** @param  list<float>  $errors */
+    #[DataProvider('errors')]
+    public function test_grades(array $errors, string $code): void
+    {
+        $grades = Grades::of(array_map(static fn (float $e): array => ['minutes' => 20.0, 'measured_minutes' => 20 + $e, 'mean_error_kw' => 4.0, 'bias_kw' => -1.0], $errors));
+
+        self::assertSame($code, $grades?->message()->code);
+        self::assertEqualsWithDelta(array_sum(array_map(abs(...), $errors)) / count($errors), $grades?->meanMinutes, 1e-9);
+        self::assertNull(Grades::of([]));
+    }
+
+    public function test_grades_in_words(): void
+    {
+        self::assertSame('3 forecasts, off by 3 min and 4 kW on average; they promise too much: it takes 3 min longer.', Say::it(Grades::of(array_map(static fn (float $e): array => ['minutes' => 20.0, 'measured_minutes' => 20 + $e, 'mean_error_kw' => 4.0, 'bias_kw' => -1.0], [2.0, 3.0, 4.0]))?->message() ?? throw new \LogicException));
+    }
+
+    private static function visit(string $day, ?float $kw = 100.0, int $failed = 0, bool $started = true, bool $derated = false, bool $cooling = false, string $stall = '', string $outlet = 'post'): Visit
+    {
+        return new Visit($outlet, $stall, $day, $started, $failed, $kw, $derated, $cooling);
+    }
+
+    /** @param  array<string, mixed>  $changes */
+    private static function recorded(float $kw, float $minutes, array $changes = []): Recorded
+    {
+        $case = Cases::read(Cases::file(case: $changes));
+        $answer = $case->fitter()->answer($case->outlet, $case->vehicle)->best;
+        $judge = new Judge($answer, $case->conditions);
+        for ($tS = 0; $tS <= 60 * $minutes; $tS += 20) {
+            $judge->add(new Reading(1000 * $tS, 10 + $kw * $tS / 3600 * 0.95 / 60 * 100, 340, $kw * 1000 / 340, $kw));
+        }
+
+        return Recorded::of($answer, $case->conditions, $judge->judgement());
+    }
+}

@@ -1,0 +1,30 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { useExperience } from '@/stores/experience';
+
+/** That earlier sessions had trouble at an outlet, which no good one has lifted since. */
+const props = defineProps<{ outlet: string }>();
+const experience = useExperience();
+const words = computed(() => experience.troubleAt(props.outlet).join(' '));
+</script>
+
+<template>
+  <span v-if="words" class="trouble" :title="words">
+    <svg viewBox="0 0 12 12" width="12" height="12" aria-hidden="true">
+      <path d="M6 1L11.500 11H0.500ZM6 4.500V7.500M6 8.800V9.600" />
+    </svg>
+    <span class="sr-only">{{ words }}</span>
+  </span>
+</template>
+
+<style scoped>
+.trouble {
+  margin-left: 6px;
+}
+
+path {
+  fill: none;
+  stroke: var(--ochre-text);
+  stroke-width: 1.4;
+}
+</style>

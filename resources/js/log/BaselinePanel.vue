@@ -1,0 +1,111 @@
+<script setup lang="ts">
+import { ref } from 'vue';
+import { api, ask, type Baseline, type Report, type SessionLine } from '@/api/client';
+import { useAccount } from '@/stores/account';
+import { useUndo } from '@/stores/undo';
+import { day, hour } from '@/ui/figures';
+import { useAttempt } from '@/ui/useAttempt';
+import { listed, say } from '@/words/say';
+import { adaptersOf, BASELINE_LETTERS } from './naming';
+
+/** The sessions of the same car that this one is held against: what differs, and what else was different. */
+const props = defineProps<{ report: Report }>();
+const emit = defineEmits<{ judged: [report: Report] }>();
+
+const account = useAccount();
+const undo = useUndo();
+const { error, attempt } = useAttempt();
+/** As many of the newest as can be chosen from. */
+const MOST = 500;
+const others = ref<SessionLine[] | null>(null);
+
+const when = (s: { started_at: string }) => day(s.started_at, account.zone);
+const label = (s: SessionLine) =>
+  listed('dot', [`${when(s)}, ${hour(s.started_at, account.zone)}`, s.outlet.name, adaptersOf(s)]);
+const path = (baseline: string) => ({ params: { path: { session: props.report.session.id, baseline } } });
+
+/** Asked for when somebody wants to choose. */
+async function open(): Promise<void> {
+  await attempt(async () => {
+    const kept = new Set([props.report.session.id, ...props.report.baselines.map((b) => b.id)]);
+    const query = { vehicle: props.report.session.vehicle.id, most: MOST };
+    others.value = (await ask(api.GET('/sessions', { params: { query } }))).sessions.filter(
+      (s) => s.finished_at !== null && !kept.has(s.id),
+    );
+  });
+}
+async function keep(id: string): Promise<void> {
+  await attempt(async () => {
+    emit('judged', await ask(api.PUT('/sessions/{session}/baselines/{baseline}', path(id))));
+    others.value = null;
+  });
+}
+async function drop(baseline: Baseline): Promise<void> {
+  await attempt(async () => {
+    emit('judged', await ask(api.DELETE('/sessions/{session}/baselines/{baseline}', path(baseline.id))));
+    undo.done(say('report.baseline_gone', { day: when(baseline) }), () => keep(baseline.id));
+  });
+}
+function chosen(event: Event): void {
+  const id = (event.target as HTMLSelectElement).value;
+  if (id) {
+    void keep(id);
+  }
+}
+</script>
+
+<template>
+  <section aria-labelledby="baselines-title">
+    <h2 id="baselines-title">{{ say('report.baselines') }}</h2>
+    <p v-if="report.baselines.length === 0" class="quiet small">{{ say('report.no_baselines') }}</p>
+    <ul>
+      <li v-for="(b, i) in report.baselines" :key="b.id">
+        <p>
+          <strong>{{ BASELINE_LETTERS[i] }}</strong>
+          <RouterLink :to="`/log/${b.id}`">{{ listed('dot', [when(b), b.outlet.name]) }}</RouterLink>
+        </p>
+        <p>{{ b.comparison.sentence }}</p>
+        <ul v-if="b.comparison.confounders.length > 0" class="small quiet">
+          <li v-for="c in b.comparison.confounders" :key="c.code">{{ c.detail }}</li>
+        </ul>
+        <button v-if="account.may('record')" type="button" class="text-button" @click="drop(b)">
+          {{ say('report.drop_baseline') }}
+        </button>
+      </li>
+    </ul>
+    <template v-if="account.may('record')">
+      <select v-if="others" :aria-label="say('report.choose_baseline')" @change="chosen">
+        <option value="">{{ say('report.choose_baseline') }}</option>
+        <option v-for="s in others" :key="s.id" :value="s.id">{{ label(s) }}</option>
+      </select>
+      <button v-else type="button" class="text-button" @click="open">{{ say('report.choose_baseline') }}</button>
+    </template>
+    <p v-if="error" class="complaint" role="alert">{{ error }}</p>
+  </section>
+</template>
+
+<style scoped>
+ul {
+  margin: 4px 0 8px;
+  padding: 0;
+  list-style: none;
+}
+
+p {
+  margin: 2px 0;
+}
+
+.small {
+  font-size: 13.5px;
+}
+
+select {
+  width: 100%;
+  min-height: 34px;
+  padding: 4px 8px;
+  border: 1px solid var(--line-strong);
+  background: var(--paper-raised);
+  color: inherit;
+  font: inherit;
+}
+</style>

@@ -1,0 +1,95 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { HeldBack, Judgement } from '@/api/client';
+import { clock, number } from '@/ui/figures';
+import { listed, say } from '@/words/say';
+
+/** What held a session back, stretch by stretch, with its evidence, what it cost, and what to try next. */
+const props = defineProps<{ judgement: Judgement }>();
+const emit = defineEmits<{ look: [from: number, to: number] }>();
+
+const WORTH = 0.05;
+const cost = (held: HeldBack) =>
+  (held.lost_minutes ?? 0) >= WORTH ? say('report.lost', { minutes: number(held.lost_minutes, 1) }) : number(null);
+const span = (held: HeldBack) => say('report.from_to', { from: clock(held.from_s), to: clock(held.to_s) });
+const grade = computed(() => props.judgement.forecast);
+</script>
+
+<template>
+  <section aria-labelledby="held-title">
+    <h2 id="held-title">{{ say('report.held') }}</h2>
+    <p v-if="judgement.held_back_by.length === 0" class="quiet">{{ say('report.nothing_held') }}</p>
+    <ol>
+      <li v-for="held in judgement.held_back_by" :key="held.from_s + held.cause">
+        <div class="row">
+          <button
+            type="button"
+            class="cause"
+            :aria-label="say('report.closer', { cause: held.words })"
+            @click="emit('look', held.from_s, held.to_s)"
+          >
+            {{ held.words }}
+          </button>
+          <span class="figures cost">{{ cost(held) }}</span>
+        </div>
+        <div class="row quiet small">
+          <span>{{ listed('dot', [held.evidence, held.confidence_words]) }}</span>
+        </div>
+        <p class="quiet small next">{{ listed('dot', [span(held), held.try_next]) }}</p>
+      </li>
+    </ol>
+    <p v-if="grade" class="small">
+      {{
+        say('report.graded', {
+          forecast: number(grade.minutes, 1),
+          measured: number(grade.measured_minutes, 1),
+          kw: number(grade.mean_error_kw, 1),
+        })
+      }}
+    </p>
+  </section>
+</template>
+
+<style scoped>
+ol {
+  margin: 6px 0 8px;
+  padding: 0;
+  list-style: none;
+}
+
+li {
+  padding: 7px 0;
+  border-bottom: 1px solid var(--line);
+}
+
+.row {
+  display: flex;
+  gap: 12px;
+  justify-content: space-between;
+}
+
+.cause {
+  padding: 0;
+  border: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
+  font-weight: 650;
+  text-align: left;
+  cursor: pointer;
+}
+
+.cause:hover {
+  text-decoration: underline;
+}
+
+.cost {
+  font-weight: 650;
+  white-space: nowrap;
+}
+
+.small {
+  margin: 2px 0 0;
+  font-size: 13.5px;
+}
+</style>

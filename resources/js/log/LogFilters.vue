@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import { useDebounceFn } from '@vueuse/core';
+import { computed } from 'vue';
+import { useGarage } from '@/stores/garage';
+import { useTerms } from '@/stores/terms';
+import { say } from '@/words/say';
+import type { Filter } from './useLog';
+
+/** What of the log is wanted. */
+const props = defineProps<{ filter: Filter; isFiltered: boolean }>();
+const emit = defineEmits<{ want: [changes: Filter]; all: [] }>();
+
+const garage = useGarage();
+const terms = useTerms();
+const typed = useDebounceFn((q: string) => emit('want', { q }), 250);
+const valueOf = (event: Event) => (event.target as HTMLInputElement | HTMLSelectElement).value;
+
+const selects = computed(() => [
+  { key: 'vehicle' as const, name: say('log.car'), options: garage.vehicles.map((v) => ({ id: v.id, words: v.name })) },
+  {
+    key: 'adapter' as const,
+    name: say('log.adapter'),
+    options: garage.adapters.map((a) => ({ id: a.id, words: `${a.tag} ${a.name}` })),
+  },
+  {
+    key: 'outlet' as const,
+    name: say('log.outlet'),
+    options: garage.outlets.map((o) => ({ id: o.id, words: o.name })),
+  },
+  {
+    key: 'verdict' as const,
+    name: say('log.verdict'),
+    options: [
+      ...terms.all('verdict').map((t) => ({ id: t.id, words: t.words })),
+      { id: 'open', words: say('log.open') },
+    ],
+  },
+  {
+    key: 'cause' as const,
+    name: say('log.cause'),
+    options: terms.all('cause').map((t) => ({ id: t.id, words: t.words })),
+  },
+]);
+</script>
+
+<template>
+  <form class="filters" role="search" :aria-label="say('log.look')" @submit.prevent>
+    <label
+      ><span>{{ say('log.look') }}</span
+      ><input type="search" :value="filter.q ?? ''" autocomplete="off" @input="typed(valueOf($event))"
+    /></label>
+    <label v-for="s in selects" :key="s.key"
+      ><span>{{ s.name }}</span
+      ><select :value="props.filter[s.key] ?? ''" @change="emit('want', { [s.key]: valueOf($event) })">
+        <option value="">{{ say('log.any') }}</option>
+        <option v-for="o in s.options" :key="o.id" :value="o.id">{{ o.words }}</option>
+      </select></label
+    >
+    <label v-for="key in ['from', 'to'] as const" :key="key"
+      ><span>{{ key === 'from' ? say('log.from') : say('log.to') }}</span
+      ><input type="date" :value="filter[key] ?? ''" @change="emit('want', { [key]: valueOf($event) })"
+    /></label>
+    <button v-if="isFiltered" type="button" class="text-button" @click="emit('all')">{{ say('log.all') }}</button>
+  </form>
+</template>
+
+<style scoped>
+.filters {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 14px;
+  align-items: end;
+  margin-top: 10px;
+}
+
+label {
+  display: flex;
+  flex-direction: column;
+  font-size: 13px;
+}
+
+input,
+select {
+  max-width: 170px;
+  min-height: 30px;
+  padding: 3px 6px;
+  border: 1px solid var(--line-strong);
+  background: var(--paper-raised);
+  color: inherit;
+  font: inherit;
+}
+</style>

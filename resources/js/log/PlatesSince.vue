@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import { api, ask, type Report } from '@/api/client';
+import { useAccount } from '@/stores/account';
+import { useTerms } from '@/stores/terms';
+import { useUndo } from '@/stores/undo';
+import { useAttempt } from '@/ui/useAttempt';
+import { listed, say } from '@/words/say';
+
+/** By which plates a session was judged: a plate edited later changes no verdict until somebody asks for it. */
+const props = defineProps<{ report: Report }>();
+const emit = defineEmits<{ judged: [report: Report] }>();
+
+const account = useAccount();
+const terms = useTerms();
+const undo = useUndo();
+const { error, attempt } = useAttempt();
+const path = { params: { path: { session: props.report.session.id } } };
+
+async function anew(): Promise<void> {
+  await attempt(async () => {
+    emit('judged', await ask(api.POST('/sessions/{session}/judge-anew', path)));
+    undo.done(say('report.judged_anew'), back);
+  });
+}
+async function back(): Promise<void> {
+  await attempt(async () => emit('judged', await ask(api.POST('/sessions/{session}/judge-as-before', path))));
+}
+</script>
+
+<template>
+  <section v-if="report.plates.changed.length > 0 || report.plates.before" class="since">
+    <p v-if="report.plates.changed.length > 0">
+      {{ say('report.plates_changed', { names: listed('and', report.plates.changed) }) }}
+      <button v-if="account.may('record')" type="button" class="text-button" @click="anew">
+        {{ say('report.judge_anew') }}
+      </button>
+    </p>
+    <p v-if="report.plates.before">
+      {{
+        say('report.judged_before', {
+          verdict: report.plates.before.verdict ? terms.words('verdict', report.plates.before.verdict) : '–',
+        })
+      }}
+      <button v-if="account.may('record')" type="button" class="text-button" @click="back">
+        {{ say('report.judge_before') }}
+      </button>
+    </p>
+    <p v-if="error" class="complaint" role="alert">{{ error }}</p>
+  </section>
+</template>
+
+<style scoped>
+.since {
+  margin: 0 0 12px;
+  padding: 6px 12px;
+  border-left: 4px solid var(--ochre);
+  background: var(--paper-raised);
+}
+
+p {
+  margin: 2px 0;
+}
+</style>

@@ -1,0 +1,67 @@
+import { computed, ref, shallowRef, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { api, ask, wordsOf, type SessionLine } from '@/api/client';
+
+export const FILTERS = ['q', 'vehicle', 'adapter', 'outlet', 'verdict', 'cause', 'from', 'to'] as const;
+export type Filter = Partial<Record<(typeof FILTERS)[number], string>>;
+
+/** Sessions that are asked for at once. */
+const PAGE = 100;
+
+/** The log as it is wanted: what is looked for stands in the address; more comes as one scrolls. */
+export function useLog() {
+  const route = useRoute();
+  const router = useRouter();
+  const sessions = shallowRef<SessionLine[] | null>(null);
+  const total = ref(0);
+  const next = ref<string | null>(null);
+  const error = ref('');
+  let asked = 0;
+  let isAsking = false;
+
+  const filter = computed<Filter>(() =>
+    Object.fromEntries(
+      FILTERS.flatMap((key) =>
+        typeof route.query[key] === 'string' && route.query[key] ? [[key, route.query[key]]] : [],
+      ),
+    ),
+  );
+  const isFiltered = computed(() => Object.keys(filter.value).length > 0);
+
+  async function want(changes: Filter): Promise<void> {
+    const query = Object.fromEntries(Object.entries({ ...filter.value, ...changes }).filter(([, value]) => value));
+    await router.replace({ path: route.path, query });
+  }
+
+  async function page(after: string | null): Promise<void> {
+    const mine = ++asked;
+    isAsking = true;
+    try {
+      const answer = await ask(
+        api.GET('/sessions', { params: { query: { ...filter.value, most: PAGE, ...(after ? { after } : {}) } } }),
+      );
+      if (mine === asked) {
+        sessions.value = after ? [...(sessions.value ?? []), ...answer.sessions] : answer.sessions;
+        total.value = answer.total;
+        next.value = answer.next;
+        error.value = '';
+      }
+    } catch (e) {
+      if (mine === asked) {
+        error.value = wordsOf(e);
+      }
+    } finally {
+      isAsking = false;
+    }
+  }
+
+  async function more(): Promise<void> {
+    if (next.value && !isAsking) {
+      await page(next.value);
+    }
+  }
+
+  watch(filter, () => page(null), { immediate: true });
+
+  return { sessions, total, next, error, filter, isFiltered, want, more };
+}

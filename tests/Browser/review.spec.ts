@@ -1,0 +1,206 @@
+import type { Page } from '@playwright/test';
+import { choose, expect, openDemo, test } from './support';
+
+// From a session to what it proves: the report, two sessions compared, plates changed since, what the log adds up to.
+
+/** The id of the session with this note. */
+const noted = (page: Page, note: string): Promise<string> =>
+  page.evaluate(async (start) => {
+    const answer = await fetch('/api/sessions', { headers: { Accept: 'application/json' } });
+    const { sessions } = (await answer.json()) as { sessions: { id: string; note: string }[] };
+    return sessions.find((s) => s.note.startsWith(start))?.id ?? '';
+  }, note);
+
+test('a report tells first what cost the most, and shows it closer on its one axis', async ({ page }) => {
+  await openDemo(page);
+  await page.goto(`/log/${await noted(page, 'Saw 45 kW')}`);
+  await expect(page.getByText(/a stall that gives less than it says cost \d+ min\.$/)).toBeVisible();
+
+  const held = page.getByRole('region', { name: 'What held it back' });
+  await expect(held).toContainText('45 kW level from the start');
+  await expect(held).toContainText('Change the stall');
+  const axis = page.getByRole('slider', { name: 'Cursor on the curves of the session' });
+  await axis.focus();
+  await page.keyboard.press('End');
+  await expect(axis).toHaveAttribute('aria-valuetext', /60 %.* kW/);
+  await held.getByRole('button', { name: /Look closer/ }).click();
+  await expect(page.getByRole('button', { name: 'whole session' })).toBeVisible();
+  await page.getByRole('button', { name: 'whole session' }).click();
+  await expect(page.getByRole('button', { name: 'whole session' })).toBeHidden();
+});
+
+test('the piece under test stands first and open, its worst row in words', async ({ page }) => {
+  await openDemo(page);
+  await page.goto(`/log/${await noted(page, 'Hot afternoon')}`);
+  const plates = page.getByRole('region', { name: 'Against the plates' });
+  await expect(plates.getByRole('group').first()).toContainText('A3 (Tenon T-31)');
+  await expect(plates.getByText('25.1 of 15')).toBeVisible();
+  await expect(plates.getByText('502 of 500')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'What it proves' })).toContainText('Not proven: 1000 V');
+});
+
+test('with against without: picked in the log, kept as a baseline, taken away and back', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/log');
+  await page
+    .getByLabel(/^compare Brindle at Ostler, second generation/)
+    .last()
+    .check();
+  await expect(page.getByText('Pick another session of the same car')).toBeVisible();
+  // Another car cannot be picked now.
+  await expect(page.getByLabel(/^compare Dray/)).toBeDisabled();
+  await page
+    .getByLabel(/^compare Brindle at Fernway 350/)
+    .last()
+    .check();
+  const pair = page.getByRole('region', { name: 'Two sessions compared' });
+  await expect(pair).toContainText(/of the power \(0\.\d\d to \d\.\d\d\)/);
+  await expect(pair).toContainText('At Ostler, second generation, the other time at Fernway 350.');
+  await pair.getByRole('button', { name: 'Keep as baseline and open the report' }).click();
+
+  const baselines = page.getByRole('region', { name: 'Against other sessions' });
+  await expect(baselines).toContainText('of the power');
+  await expect(page.getByRole('checkbox', { name: /B:/ })).toBeChecked();
+  await baselines.getByRole('button', { name: 'take it away' }).click();
+  await expect(baselines).not.toContainText('of the power');
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(baselines).toContainText('of the power');
+});
+
+test('a plate edited later changes no verdict until it is judged anew, and that can be taken back', async ({
+  page,
+}) => {
+  await openDemo(page);
+  const id = await noted(page, 'The same stretch through A3');
+  await page.evaluate(async () => {
+    const token = decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1] ?? '');
+    const json = { Accept: 'application/json', 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token };
+    const plates = (await (await fetch('/api/garage', { headers: json })).json()) as {
+      adapters: { id: string; version: number; tag: string }[];
+    };
+    const a3 = plates.adapters.find((a) => a.tag === 'A3');
+    const body = JSON.stringify({ version: a3?.version, changes: { 'plate.boost_minutes': 5 } });
+    const kept = await fetch(`/api/pieces/adapters/${a3?.id}`, { method: 'PUT', headers: json, body });
+    if (!kept.ok) throw new Error(await kept.text());
+  });
+  await page.goto(`/log/${id}`);
+  await expect(page.getByRole('heading', { name: 'Stayed within its plates' })).toBeVisible();
+  await expect(page.getByText('A3 (Tenon T-31) changed since.')).toBeVisible();
+  await page.getByRole('button', { name: "Judge anew with today's plates" }).click();
+  await expect(page.getByRole('heading', { name: 'Went over a plate' })).toBeVisible();
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(page.getByRole('heading', { name: 'Stayed within its plates' })).toBeVisible();
+});
+
+test('the log is looked through, added up, and the address keeps it', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/log');
+  await expect(page.getByText('15 sessions, newest first.')).toBeVisible();
+  await page.getByLabel('Held back by').selectOption('a stall that gives less than it says');
+  await expect(page.getByText('1 session, newest first.')).toBeVisible();
+  await expect(page.getByRole('link').filter({ hasText: 'Sorrel at Fernway 400' })).toContainText(
+    'A stall that gives less than it says cost',
+  );
+  await page.reload();
+  await expect(page.getByText('1 session, newest first.')).toBeVisible();
+  await page.getByRole('button', { name: 'the whole log' }).click();
+  await page.getByRole('searchbox', { name: 'Look for' }).fill('matinee');
+  await expect(page.getByText('1 session, newest first.')).toBeVisible();
+  await page.getByRole('searchbox', { name: 'Look for' }).fill('nothing like it');
+  await expect(page.getByText('No session is like that.')).toBeVisible();
+  await page.getByRole('button', { name: 'the whole log' }).click();
+  await expect(page.getByRole('region', { name: 'What the log adds up to' })).toContainText('Brindle');
+});
+
+test('a learned curve is taken and given back', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/kit');
+  const brindle = page.getByRole('article').filter({ hasText: 'low-voltage crew van' });
+  await expect(brindle).toContainText('3 sessions show this charge curve');
+  await brindle.getByRole('button', { name: /Take it/ }).click();
+  await expect(brindle).toContainText('The plate holds the curve that 3 sessions have shown.');
+  await page.goto('/forecast');
+  await page.goto('/kit');
+  await expect(brindle).toContainText('The plate holds the curve that 3 sessions have shown.');
+});
+
+test('a learned curve that was taken is given back with undo', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/kit');
+  const brindle = page.getByRole('article').filter({ hasText: 'low-voltage crew van' });
+  await brindle.getByRole('button', { name: /Take it/ }).click();
+  await expect(brindle).toContainText('The plate holds the curve');
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(brindle).toContainText('3 sessions show this charge curve');
+});
+
+test('what a stall is remembered for stands on the board, in the kit and among the reasons', async ({ page }) => {
+  await openDemo(page);
+  await expect(page.getByRole('rowheader', { name: /Fernway 400/ })).toContainText('stall 2');
+  await choose(page, 'Brindle', 'Fernway 400');
+  await expect(page.getByRole('complementary', { name: 'Why' })).toContainText('less than it says');
+  await page.goto('/kit');
+  await expect(page.getByRole('article').filter({ hasText: 'Fernway 400' })).toContainText(
+    'The last time at stall 2 it gave no more than',
+  );
+  await expect(page.getByRole('article').filter({ hasText: 'j3400 to combined DC, recalled' })).toContainText(
+    'It is under recall',
+  );
+});
+
+test("a thermometer's foreign file in °F and watts with decimal commas is taken and tells how", async ({ page }) => {
+  await openDemo(page);
+  await choose(page, 'Brindle', 'Ostler, second generation');
+  await page.getByRole('button', { name: 'Connect this chain' }).click();
+  await page.getByRole('button', { name: 'Start the session' }).click();
+  await page.getByRole('button', { name: 'To the readings' }).click();
+  const rows = Array.from(
+    { length: 20 },
+    (_, i) => `01.05.2026 10:${String(i).padStart(2, '0')}:00;${20 + i},5;120000,5;${60 + i},2`,
+  );
+  const text = ['Zeit;Akku [%];Leistung (W);Adapter (°F)', ...rows].join('\n');
+  await page
+    .getByLabel('Load a readings file')
+    .setInputFiles({ name: 'logger.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+  await expect(page.getByText('20 readings added.')).toBeVisible();
+  await expect(
+    page.getByText(/Taken as: Akku \[%\] = soc_pct, Leistung \(W\) = kw, W, Adapter \(°F\) = adapter_c, degF/),
+  ).toBeVisible();
+});
+
+test('a long log draws what is in view alone, and keeps what was picked', async ({ page }) => {
+  await openDemo(page);
+  await page.evaluate(async () => {
+    const token = decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1] ?? '');
+    const headers = { Accept: 'application/json', 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token };
+    const { sessions } = (await (await fetch('/api/sessions', { headers })).json()) as {
+      sessions: { vehicle: { id: string }; outlet: { id: string }; note: string }[];
+    };
+    const like = sessions.find((s) => s.note.startsWith('Set and seating'));
+    const pair = { vehicle: like?.vehicle.id, outlet: like?.outlet.id, adapters: [] };
+    for (let i = 0; i < 60; i++) {
+      const body = JSON.stringify({ ...pair, conditions: {}, note: `many ${i}`, age_s: 60 * i });
+      const begun = await fetch('/api/sessions', { method: 'POST', headers, body });
+      if (begun.status !== 201) {
+        throw new Error(await begun.text());
+      }
+    }
+  });
+  await page.goto('/log');
+  const picks = page.getByLabel(/^compare Brindle at Fernway 350/);
+  await expect(page.getByText('75 sessions, newest first.')).toBeVisible();
+  await expect(page.getByText('many 0', { exact: true })).toBeVisible();
+  // The oldest are far below: not in the page until somebody comes near.
+  await expect(picks).toHaveCount(0);
+
+  const scroll = (by: number) => page.mouse.wheel(0, by);
+  await page.getByText('many 0', { exact: true }).hover();
+  await scroll(20_000);
+  await expect(picks.last()).toBeVisible();
+  await picks.last().check();
+  await expect(page.getByText('many 0', { exact: true })).toHaveCount(0);
+  await scroll(-20_000);
+  await expect(page.getByText('many 0', { exact: true })).toBeVisible();
+  await scroll(20_000);
+  await expect(picks.last()).toBeChecked();
+});
