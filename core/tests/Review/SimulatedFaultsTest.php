@@ -63,7 +63,7 @@ final class SimulatedFaultsTest extends TestCase
             $diagnosis = self::diagnosis($told, $acted, $everyS, $seed, array_map(static fn (array $e): Event => new Event($e[0], (int) (60_000 * $e[1])), $events));
             $minutes = [];
             foreach ($diagnosis->heldBackBy as $held) {
-                $minutes[$held->cause->value] = ($minutes[$held->cause->value] ?? 0.0) + $held->minutes();
+                $minutes[$held->cause->value] = ($minutes[$held->cause->value] ?? 0.0) + ($held->toS - $held->fromS) / 60;
             }
             $most = array_keys(array_filter($minutes, static fn (float $m): bool => $m > 0.12 * array_sum($minutes)));
 

@@ -2444,7 +2444,7 @@ export interface components {
              * @description Of the minutes above the continuous amps
              * @enum {string|null}
              */
-            minutes_state: "within" | "close" | "over" | null;
+            minutes_state: "within" | "close" | "over" | "not_measured" | null;
             allowed_minutes: components["schemas"]["NumberOrNull"];
             left_minutes: components["schemas"]["NumberOrNull"];
             theta_max: components["schemas"]["NumberOrNull"];
