@@ -10,8 +10,13 @@ return [
     'demo_password' => 'dovetail-and-shim',
     // A file larger than this is refused before it is read (KiB).
     'largest_file_kib' => 20_480,
-    // Readings one session may hold: a day at 1 Hz.
-    'most_readings' => 86_400,
+    // Readings one session may hold.
+    'most_readings' => 2_000_000,
+    // A readings file that is taken in the background may be so large (bytes); a smaller one than the second is taken while one waits.
+    'largest_import' => 209_715_200,
+    'import_at_once' => 1_048_576,
+    // Days for which a readings file is kept after it was last touched.
+    'import_days' => 7,
     // Names under which this may be asked for; any, where there are none. Comma-separated in .env.
     'hosts' => array_values(array_filter(explode(',', (string) env('HARMOZON_HOSTS', '')))),
     // Addresses of proxies whose word on host, scheme and address is taken.

@@ -10,6 +10,7 @@ use App\Http\Controllers\FitController;
 use App\Http\Controllers\ForecastController;
 use App\Http\Controllers\GarageController;
 use App\Http\Controllers\GaragesController;
+use App\Http\Controllers\ImportController;
 use App\Http\Controllers\MovingController;
 use App\Http\Controllers\NewCarController;
 use App\Http\Controllers\OcpiController;
@@ -72,6 +73,10 @@ Route::middleware(['auth', MayAct::class])->name('api.')->group(static function 
     Route::get('sessions/{session}/export.csv', [SessionExportController::class, 'csv'])->name('session.csv');
     Route::get('sessions/{session}/export.json', [SessionExportController::class, 'json'])->name('session.json');
     Route::get('sessions/{session}/cdr', [SessionExportController::class, 'cdr'])->name('session.cdr');
+    Route::get('sessions/{session}/imports', [ImportController::class, 'index'])->name('session.imports');
+    Route::get('imports/{file}', [ImportController::class, 'show'])->name('import');
+    Route::get('imports/{file}/look', [ImportController::class, 'look'])->name('import.look');
+    Route::get('imports/{file}/left-out.csv', [ImportController::class, 'rejected'])->name('import.rejected');
     Route::get('compare', [ReviewController::class, 'compare'])->name('compare');
     Route::get('trust', [ReviewController::class, 'trust'])->name('trust');
     Route::get('memory', [ReviewController::class, 'memory'])->name('memory');
@@ -115,6 +120,14 @@ Route::middleware(['auth', MayAct::class.':record'])->name('api.')->group(static
         Route::patch('', [SessionController::class, 'correct'])->name('correct');
         Route::post('readings-file', [ReadingController::class, 'load'])->name('file.load');
         Route::delete('readings-file/{import}', [ReadingController::class, 'destroyFile'])->name('file.forget');
+        Route::post('imports', [ImportController::class, 'store'])->name('imports.begin');
+    });
+    Route::prefix('imports/{file}')->name('import.')->group(static function (): void {
+        Route::put('piece', [ImportController::class, 'append'])->name('append');
+        Route::put('', [ImportController::class, 'tell'])->name('tell');
+        Route::post('start', [ImportController::class, 'start'])->name('start');
+        Route::post('stop', [ImportController::class, 'stop'])->name('stop');
+        Route::delete('', [ImportController::class, 'destroy'])->name('take-back');
     });
 });
 

@@ -33,6 +33,12 @@ final class SessionBook
     /** Rows of a file that are written at once, beside the session. */
     private const ROWS_AN_ARRIVAL = 2000;
 
+    /** Rows that are taken back at once: others who write wait for no more than these. */
+    private const ROWS_GONE = 5_000;
+
+    /** Rows of a file that is taken while somebody waits: a day at 1 Hz. Longer ones are taken in the background. */
+    private const ROWS_AT_ONCE = 86_400;
+
     /** How often a session is judged outside the lock before it is judged inside. */
     private const TRIES = 3;
 
@@ -125,16 +131,8 @@ final class SessionBook
     {
         return $this->inOrder($session, function () use ($session, $readings): int {
             $this->mustHaveRoom($session, count($readings) - $this->known($session, array_map(strval(...), array_keys($readings))));
-            $newestMs = $session->readings()->max('t_ms');
-            $added = 0;
-            foreach (array_chunk(self::rows($session, $readings), self::ROWS_A_WRITE) as $chunk) {
-                $added += Reading::query()->insertOrIgnore($chunk);
-            }
-            if ($added > 0) {
-                $this->count($session, self::isOlder(array_map(static fn (CoreReading $r): int => $r->tMs, $readings), $newestMs));
-            }
 
-            return $added;
+            return $this->insert($session, $readings);
         });
     }
 
@@ -150,7 +148,7 @@ final class SessionBook
     {
         $this->inOrder($session, static fn (): bool => true);
         $reader = new ReadingsReader($mapping);
-        $import = strtoupper(substr($fingerprint, 0, 12));
+        $import = self::fileId($fingerprint);
         $arrival = Str::ulid()->toBase32();
         DB::table('arriving_readings')->where('arrived_at', '<', Carbon::now()->subDay())->delete();
         try {
@@ -193,8 +191,8 @@ final class SessionBook
 
                 continue;
             }
-            if (++$understood > self::most()) {
-                throw self::tooMany();
+            if (++$understood > self::ROWS_AT_ONCE) {
+                throw FieldError::at('readings', Message::of('app.too_many_rows', most: Amount::count(self::ROWS_AT_ONCE)));
             }
             $batch[self::rowId($import, $line)] = $row;
             if (count($batch) === self::ROWS_AN_ARRIVAL) {
@@ -206,10 +204,60 @@ final class SessionBook
         return [$understood, $rejected, $events];
     }
 
-    /** So that the same row of the same file is the same reading. */
-    private static function rowId(string $import, int $line): string
+    /** By which a file is known inside the ids of its rows; of its SHA-256. */
+    public static function fileId(string $fingerprint): string
     {
-        return sprintf('F%s%013d', $import, $line);
+        return strtoupper(substr($fingerprint, 0, 12));
+    }
+
+    /** So that the same row of the same file is the same reading. */
+    public static function rowId(string $fileId, int $line): string
+    {
+        return sprintf('F%s%013d', $fileId, $line);
+    }
+
+    /** Readings that the session can still hold. */
+    public function room(ChargeSession $session): int
+    {
+        return self::most() - $session->readings()->count();
+    }
+
+    /**
+     * Takes some rows of a file, and what was noted among them: all, or none.
+     *
+     * @param  array<string, CoreReading>  $readings  by the ids of their rows
+     * @param  array<string, CoreEvent>  $events  by the ids of their rows
+     * @param  int  $room  readings that the session can still hold
+     * @return array{int, int} how many of each were new
+     */
+    public function takePart(ChargeSession $session, array $readings, array $events, int $room): array
+    {
+        return $this->inOrder($session, function () use ($session, $readings, $events, $room): array {
+            $added = $this->insert($session, $readings);
+            if ($added > $room) {
+                throw self::tooMany();
+            }
+
+            return [$added, $this->events->note($session, $events)];
+        });
+    }
+
+    /**
+     * @param  array<string, CoreReading>  $readings
+     * @return int how many were new
+     */
+    private function insert(ChargeSession $session, array $readings): int
+    {
+        $newestMs = $session->readings()->max('t_ms');
+        $added = 0;
+        foreach (array_chunk(self::rows($session, $readings), self::ROWS_A_WRITE) as $chunk) {
+            $added += Reading::query()->insertOrIgnore($chunk);
+        }
+        if ($added > 0) {
+            $this->count($session, self::isOlder(array_map(static fn (CoreReading $r): int => $r->tMs, $readings), $newestMs));
+        }
+
+        return $added;
     }
 
     private function takeArrived(ChargeSession $session, string $arrival): int
@@ -238,15 +286,22 @@ final class SessionBook
     /** Takes back a whole file. */
     public function forgetFile(ChargeSession $session, string $import): int
     {
-        $ofFile = 'F'.addcslashes($import, '%_\\').'%';
-
-        return $this->inOrder($session, function () use ($session, $ofFile): int {
-            foreach ($session->events()->where('client_id', 'like', $ofFile)->pluck('client_id') as $noted) {
+        $ofFile = ["F{$import}", "F{$import}~"];
+        $gone = $this->inOrder($session, function () use ($session, $ofFile): int {
+            foreach ($session->events()->whereBetween('client_id', $ofFile)->pluck('client_id') as $noted) {
                 $this->events->forget($session, (string) $noted);
             }
 
-            return $this->gone($session, $session->readings()->where('client_id', 'like', $ofFile)->delete());
+            return 0;
         });
+        do {
+            $some = $this->inOrder($session, fn (): int => $this->gone($session, DB::table('readings')
+                ->whereIn('id', DB::table('readings')->where('charge_session_id', $session->id)->whereBetween('client_id', $ofFile)->limit(self::ROWS_GONE)->select('id'))
+                ->delete()));
+            $gone += $some;
+        } while ($some > 0);
+
+        return $gone;
     }
 
     /**

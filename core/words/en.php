@@ -910,6 +910,7 @@ return [
     'readings.no_value_typed' => 'holds no value: give at least one of charge, volts, amps, kW or a temperature',
     'readings.not_time' => '"{text}" is neither ISO 8601 nor h:mm:ss',
     'readings.before_first' => 'lies before the first row',
+    'readings.before_plugging_in' => 'lies before plugging in',
     'readings.not_number' => '"{text}" is not a number',
     'ocpi.unknown_standard' => 'stall {stall}: connector "{standard}" is not known here',
     'ocpi.standard_left_out' => 'stall {stall}: connector "{standard}", as you chose',

@@ -18,6 +18,7 @@ final class AppFloors
         ['Models'],
         ['Equipment', 'People'],
         ['Sessions', 'Networks'],
+        ['Imports'],
         ['Moving'],
         ['Demo'],
         ['Http', 'Console'],

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Files\TextInput;
 use App\Http\Requests\ReadingsFileRequest;
 use App\Http\Requests\ReadingsRequest;
+use App\Imports\Sources;
 use App\Models\ChargeSession;
 use App\Models\Reading;
 use App\Sessions\SessionBook;
@@ -46,10 +47,12 @@ final class ReadingController extends Controller
         return response()->json(['added' => $added, ...$this->reports->full($session)]);
     }
 
-    public function load(ReadingsFileRequest $request, ChargeSession $session, CheckWriter $writer): JsonResponse
+    public function load(ReadingsFileRequest $request, ChargeSession $session, CheckWriter $writer, Sources $sources): JsonResponse
     {
         $path = $request->upload()->getPathname();
-        $loaded = $this->book->load($session, TextInput::lines($path, 'file'), (string) hash_file('sha256', $path), $request->mapping());
+        $told = $request->mapping();
+        $remembered = $told === null ? $sources->ofFile($path) : null;
+        $loaded = $this->book->load($session, TextInput::lines($path, 'file'), (string) hash_file('sha256', $path), $told ?? $remembered);
 
         return response()->json([
             'import' => $loaded->import,
@@ -58,7 +61,7 @@ final class ReadingController extends Controller
             ...$writer->rejected($loaded->rejected),
             'events_noted' => $loaded->noted,
             'ignored_columns' => $loaded->ignoredColumns,
-            'guessed' => $loaded->guessed?->toArray(),
+            'guessed' => ($loaded->guessed ?? $remembered)?->toArray(),
             ...$this->reports->full($session),
         ]);
     }

@@ -7,7 +7,6 @@ namespace Harmozon\Core\Files;
 use Harmozon\Core\Files\Foreign\Encoding;
 use Harmozon\Core\Files\Foreign\Mapping;
 use Harmozon\Core\Files\Foreign\Sniffer;
-use Harmozon\Core\Files\Foreign\TimeMap;
 use Harmozon\Core\Record\Event;
 use Harmozon\Core\Record\EventCode;
 use Harmozon\Core\Record\Reading;
@@ -23,19 +22,20 @@ final class ReadingsReader
 {
     private const LONGEST_TEXT = 300;
 
-    private const DAY_S = 86_400;
-
     private ?ReadingColumns $columns = null;
 
-    private ?TimeMap $time = null;
+    private ?FileClock $clock = null;
 
     private ?Mapping $guessed = null;
 
     /** Lines that a guess is made from. */
     private const PEEK = 40;
 
-    /** @param  Mapping|null  $mapping  null: a file of ours, or one whose mapping is guessed */
-    public function __construct(private readonly ?Mapping $mapping = null)
+    /**
+     * @param  Mapping|null  $mapping  null: a file of ours, or one whose mapping is guessed
+     * @param  int  $shiftMs  how long after plugging in the file's own time begins; negative where before
+     */
+    public function __construct(private readonly ?Mapping $mapping = null, private readonly int $shiftMs = 0)
     {
     }
 
@@ -45,11 +45,11 @@ final class ReadingsReader
         return $this->guessed;
     }
 
-    private ?float $firstClockS = null;
-
-    private ?float $lastClockS = null;
-
-    private float $midnightsS = 0.0;
+    /** What its first row says of the hour; null where it counts seconds, or before that row. */
+    public function clockStart(): ?ClockStart
+    {
+        return $this->clock?->start();
+    }
 
     /** @return list<string> headers that were not understood; known once reading has begun */
     public function ignoredColumns(): array
@@ -70,12 +70,13 @@ final class ReadingsReader
         foreach ($records as $line => $cells) {
             if ($this->columns === null && $mapping !== null) {
                 $this->columns = ReadingColumns::mapped($cells ?? throw FieldError::at('readings', Message::of('readings.open_quote')), $mapping);
-                $this->time = $mapping->time?->format === null ? null : $mapping->time;
+                $this->clock = new FileClock($mapping->time);
 
                 continue;
             }
             if ($this->columns === null) {
                 $this->columns = ReadingColumns::of($cells ?? throw FieldError::at('readings', Message::of('readings.open_quote')), $records->delimiter() !== ',');
+                $this->clock = new FileClock(null);
 
                 continue;
             }
@@ -189,8 +190,13 @@ final class ReadingsReader
             }
         }
 
+        $tMs = (int) round(1000 * ($read['t_s'] ?? $this->clockS($columns, $cells))) + $this->shiftMs;
+        if ($tMs < 0) {
+            throw FieldError::at(isset($read['t_s']) ? 't_s' : 'time', Message::of('readings.before_plugging_in'));
+        }
+
         return new Reading(
-            (int) round(1000 * ($read['t_s'] ?? $this->clockS($columns, $cells))),
+            $tMs,
             $read['soc_pct'] ?? null,
             $read['volts'] ?? null,
             $read['amps'] ?? null,
@@ -220,43 +226,7 @@ final class ReadingsReader
             throw FieldError::at(isset($columns->numbers['t_s']) ? 't_s' : 'time', Message::of('field.missing'));
         }
 
-        $told = $this->time?->seconds($time);
-        if ($this->time !== null && $told === null) {
-            throw FieldError::at('time', Message::of('mapping.not_time', text: mb_substr($time, 0, Node::LONGEST_QUOTE), format: (string) $this->time->format));
-        }
-
-        return $told !== null ? $this->sinceFirst($told, false) : $this->sinceFirst(...self::clock($time));
-    }
-
-    /**
-     * @return array{float, bool} seconds, and whether they carry no date
-     */
-    private static function clock(string $time): array
-    {
-        if (preg_match('/^(\d{1,3}):([0-5]\d)(?::([0-5]\d(?:[.,]\d+)?))?$/', $time, $m) === 1) {
-            return [(int) $m[1] * 3600 + (int) $m[2] * 60 + (float) str_replace(',', '.', $m[3] ?? '0'), true];
-        }
-        if (preg_match('/^\d{4}-\d\d-\d\d[T ]\d\d:\d\d/', $time) === 1) {
-            try {
-                return [(float) (new \DateTimeImmutable($time, new \DateTimeZone('UTC')))->format('U.u'), false];
-            } catch (\Exception) {
-                // Falls through to the one complaint below.
-            }
-        }
-        throw FieldError::at('time', Message::of('readings.not_time', text: mb_substr($time, 0, Node::LONGEST_QUOTE)));
-    }
-
-    /** Clock times count from the first row; a clock without a date that falls back by half a day has passed midnight. */
-    private function sinceFirst(float $clockS, bool $hasNoDate): float
-    {
-        if ($hasNoDate && $this->lastClockS !== null && $clockS < $this->lastClockS - self::DAY_S / 2) {
-            $this->midnightsS += self::DAY_S;
-        }
-        $this->lastClockS = $clockS;
-        $this->firstClockS ??= $clockS;
-        $elapsed = $clockS + $this->midnightsS - $this->firstClockS;
-
-        return $elapsed >= 0 && $elapsed <= ReadingColumns::LONGEST_S ? $elapsed : throw FieldError::at('time', Message::of('readings.before_first'));
+        return ($this->clock ?? new FileClock(null))->elapsedS($time);
     }
 
     private static function text(string $text, string $name): ?string

@@ -1023,6 +1023,145 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/sessions/{session}/imports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: components["parameters"]["Session"];
+            };
+            cookie?: never;
+        };
+        /** Readings files that are on their way into the session, or were taken not long ago */
+        get: operations["imports"];
+        put?: never;
+        /** Announce a readings file of up to 200 MB; its pieces come next */
+        post: operations["beginImport"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/imports/{file}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                file: string;
+            };
+            cookie?: never;
+        };
+        /** How far a readings file has come */
+        get: operations["importOf"];
+        /** Say how a readings file is to be read, and how long after plugging in it begins */
+        put: operations["tellImport"];
+        post?: never;
+        /** The file goes, and every reading that came of it */
+        delete: operations["takeBackImport"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/imports/{file}/piece": {
+        parameters: {
+            query?: {
+                /** @description Bytes that came before */
+                from?: number;
+            };
+            header?: never;
+            path: {
+                file: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        /** The next piece of a readings file, at most 4 MiB; a piece that came before changes nothing */
+        put: operations["appendPiece"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/imports/{file}/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                file: string;
+            };
+            cookie?: never;
+        };
+        /** What a readings file would bring as it is read now; writes nothing */
+        get: operations["lookAtImport"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/imports/{file}/start": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                file: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take the file, at once where it is small, else in the background; started again it goes on where it stopped */
+        post: operations["startImport"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/imports/{file}/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                file: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Stop; what came in stays */
+        post: operations["stopImport"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/imports/{file}/left-out.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                file: string;
+            };
+            cookie?: never;
+        };
+        /** Every row that was left out, with its line and the reason */
+        get: operations["leftOut"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/sessions/{session}/readings-file/{import}": {
         parameters: {
             query?: never;
@@ -2771,6 +2910,54 @@ export interface components {
             /** @description How a file that is not ours was taken to be written */
             guessed: components["schemas"]["Mapping"] | null;
             ignored_columns: string[];
+        };
+        Import: {
+            id: string;
+            name: string;
+            bytes: number;
+            received: number;
+            /** @enum {string} */
+            state: "arriving" | "ready" | "waiting" | "running" | "stopping" | "stopped" | "done" | "failed";
+            /** @description Null where it is one of ours, or nothing could be guessed */
+            mapping: components["schemas"]["Mapping"] | null;
+            /** @enum {string} */
+            mapping_from: "ours" | "guessed" | "remembered" | "told";
+            /** @description How long after plugging in the file's own time begins */
+            shift_s: number;
+            lines: number;
+            lines_done: number;
+            understood: number;
+            added: number;
+            events_noted: number;
+            rejected_count: number;
+            problem: components["schemas"]["TextOrNull"];
+            /** @description Seconds since the one who takes files in the background was seen looking for more */
+            worker_seen_s: number | null;
+        };
+        ImportLook: {
+            headers: {
+                header: string;
+                samples: string[];
+            }[];
+            delimiter: string;
+            rows: ({
+                t_s: number;
+            } & {
+                [key: string]: number | string | null;
+            })[];
+            looked_at: number;
+            /** @description Whether all of the file was looked at */
+            is_whole: boolean;
+            understood: number;
+            rejected: components["schemas"]["RejectedRow"][];
+            rejected_count: number;
+            /** @description Seconds and value by field */
+            curve: {
+                [key: string]: number[][];
+            };
+            /** @description How long after plugging in the file begins by its own clock; null where it has none */
+            clock_shift_s: number | null;
+            problem: components["schemas"]["TextOrNull"];
         };
         Reading: {
             client_id: string;
@@ -4579,6 +4766,284 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Loaded"];
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    imports: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: components["parameters"]["Session"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Oldest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        imports: components["schemas"]["Import"][];
+                    };
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+        };
+    };
+    beginImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: components["parameters"]["Session"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    name: string;
+                    bytes: number;
+                };
+            };
+        };
+        responses: {
+            /** @description How far it has come */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Import"];
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    importOf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                file: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How far it has come */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Import"];
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+        };
+    };
+    tellImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                file: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    mapping?: components["schemas"]["Mapping"];
+                    shift_s?: number;
+                };
+            };
+        };
+        responses: {
+            /** @description How far it has come */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Import"];
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    takeBackImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                file: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Gone */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    appendPiece: {
+        parameters: {
+            query?: {
+                /** @description Bytes that came before */
+                from?: number;
+            };
+            header?: never;
+            path: {
+                file: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description How far it has come */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Import"];
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    lookAtImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                file: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Its first rows and the curve they draw */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportLook"];
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    startImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                file: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How far it has come */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Import"];
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    stopImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                file: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How far it has come */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Import"];
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+        };
+    };
+    leftOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                file: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Rows */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
                 };
             };
             401: components["responses"]["Message"];

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Imports\ImportState;
+use App\Imports\TakeFileJob;
+use App\Imports\WorkerBeat;
+use Illuminate\Console\Command;
+use Illuminate\Contracts\Events\Dispatcher;
+use Illuminate\Queue\Events\Looping;
+use Illuminate\Support\Facades\DB;
+
+/** Takes readings files in the background. What one before it had begun when it died is gone on with. */
+final class WorkCommand extends Command
+{
+    protected $signature = 'harmozon:work {--until-empty : end when nothing waits any more}';
+
+    protected $description = 'Take readings files in the background; ./harmozon start runs this';
+
+    /** Seconds between two looks for more, and after which a fresh worker takes over. */
+    private const SLEEP = 1;
+
+    private const LIFE = 3_600;
+
+    public function handle(Dispatcher $events, WorkerBeat $beat): int
+    {
+        $this->takeUpAgain();
+        $events->listen(Looping::class, static fn () => $beat->beat());
+
+        return $this->call('queue:work', [
+            '--sleep' => self::SLEEP, '--max-time' => self::LIFE, '--memory' => 256, '--quiet' => true, '--stop-when-empty' => (bool) $this->option('until-empty'),
+        ]);
+    }
+
+    /** The queue is made anew of the files that are under way: a job is lost with its worker, a file is not. */
+    private function takeUpAgain(): void
+    {
+        DB::transaction(static function (): void {
+            DB::table('jobs')->delete();
+            DB::table('readings_imports')->where('state', ImportState::Stopping->value)->update(['state' => ImportState::Stopped->value, 'worker' => null]);
+            foreach (DB::table('readings_imports')->whereIn('state', [ImportState::Waiting->value, ImportState::Running->value])->orderBy('id')->get(['id', 'garage_id']) as $import) {
+                TakeFileJob::dispatch((int) $import->garage_id, (int) $import->id);
+            }
+        });
+    }
+}

@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\BeginImportRequest;
+use App\Http\Requests\TellImportRequest;
+use App\Imports\ImportStore;
+use App\Imports\RejectedLines;
+use App\Imports\WorkerBeat;
+use App\Models\ChargeSession;
+use App\Models\Reading;
+use App\Models\ReadingsImport;
+use Harmozon\Core\Files\CheckWriter;
+use Harmozon\Core\Words\Voice;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+
+/** Readings files: they arrive piece by piece, are looked at, and taken beside the server. */
+final class ImportController extends Controller
+{
+    public function __construct(private readonly ImportStore $store, private readonly WorkerBeat $worker)
+    {
+    }
+
+    public function index(ChargeSession $session): JsonResponse
+    {
+        return response()->json(['imports' => ReadingsImport::ofSession($session)->map($this->told(...))->values()]);
+    }
+
+    public function store(BeginImportRequest $request, ChargeSession $session): JsonResponse
+    {
+        return response()->json($this->told($this->store->begin($session, $request->string('name')->toString(), $request->integer('bytes'))), 201);
+    }
+
+    public function append(Request $request, ReadingsImport $file): JsonResponse
+    {
+        $from = $request->query('from');
+
+        return response()->json($this->told($this->store->append($file, is_string($from) && ctype_digit($from) && strlen($from) < 16 ? (int) $from : 0, $request->getContent(true))));
+    }
+
+    public function show(ReadingsImport $file): JsonResponse
+    {
+        return response()->json($this->told($file));
+    }
+
+    public function look(ReadingsImport $file, CheckWriter $writer, Voice $voice): JsonResponse
+    {
+        $head = $this->store->head($file);
+        $look = $this->store->look($file);
+
+        return response()->json([
+            'headers' => array_map(static fn (string $header, array $samples): array => ['header' => $header, 'samples' => $samples], $head->headers, $head->samples),
+            'delimiter' => $head->delimiter,
+            'rows' => array_map(static fn ($r): array => ['t_s' => $r->tMs / 1000, ...array_diff_key(Reading::rowOf($r), ['t_ms' => 0])], $look->rows),
+            'looked_at' => $look->understood + $look->rejected->count,
+            'is_whole' => $look->isWhole,
+            'understood' => $look->understood,
+            ...$writer->rejected($look->rejected),
+            'curve' => (object) $look->curve,
+            'clock_shift_s' => $this->store->clockShiftS($file, $look),
+            'problem' => $look->problem === null ? null : $voice->say($look->problem),
+        ], 200, [], JSON_PRESERVE_ZERO_FRACTION);
+    }
+
+    public function tell(TellImportRequest $request, ReadingsImport $file): JsonResponse
+    {
+        return response()->json($this->told($this->store->tell($file, $request->mapping(), $request->shiftS())));
+    }
+
+    public function start(ReadingsImport $file): JsonResponse
+    {
+        return response()->json($this->told($this->store->start($file)));
+    }
+
+    public function stop(ReadingsImport $file): JsonResponse
+    {
+        return response()->json($this->told($this->store->stop($file)));
+    }
+
+    public function destroy(ReadingsImport $file): Response
+    {
+        $this->store->takeBack($file);
+
+        return response()->noContent();
+    }
+
+    /** Every row that was left out, as it stands in the file, and why. */
+    public function rejected(ReadingsImport $file, RejectedLines $rejected): StreamedResponse
+    {
+        $lines = $rejected->csv($file);
+
+        return response()->streamDownload(static function () use ($lines): void {
+            foreach ($lines as $line) {
+                echo $line;
+            }
+        }, "left-out-{$file->ulid}.csv", ['Content-Type' => 'text/csv; charset=utf-8']);
+    }
+
+    /** @return array<string, mixed> */
+    private function told(ReadingsImport $import): array
+    {
+        return [
+            'id' => $import->ulid,
+            ...$import->only(['name', 'bytes', 'received', 'state', 'mapping', 'mapping_from', 'lines', 'lines_done', 'understood', 'added']),
+            'shift_s' => $import->shift_ms / 1000,
+            'events_noted' => $import->noted,
+            'rejected_count' => $import->rejected,
+            'problem' => $import->problem,
+            'worker_seen_s' => $this->worker->ago(),
+        ];
+    }
+}

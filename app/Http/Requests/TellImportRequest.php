@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Files\Foreign\Mapping;
+use Harmozon\Core\Files\Foreign\MappingReader;
+use Harmozon\Core\Files\Node;
+use Harmozon\Core\Files\ReadingColumns;
+use Illuminate\Foundation\Http\FormRequest;
+
+/** How a readings file is to be read, and how long after plugging in it begins. */
+final class TellImportRequest extends FormRequest
+{
+    /** @return array<string, list<string>> */
+    public function rules(): array
+    {
+        $most = (int) ReadingColumns::LONGEST_S;
+
+        return ['mapping' => ['nullable', 'array'], 'shift_s' => ['nullable', 'numeric', "between:-{$most},{$most}"]];
+    }
+
+    /** @throws FieldError naming the field of the mapping */
+    public function mapping(): ?Mapping
+    {
+        $mapping = $this->json('mapping');
+        if ($mapping === null) {
+            return null;
+        }
+        try {
+            // Read once more, so that an empty object stays one.
+            $whole = json_decode($this->getContent(), false);
+
+            return (new MappingReader)->mapping(Node::fromJson((string) json_encode(is_object($whole) ? $whole->mapping ?? null : null)));
+        } catch (FieldError $e) {
+            throw FieldError::at(rtrim("mapping.{$e->path}", '.'), $e->problem);
+        }
+    }
+
+    public function shiftS(): ?float
+    {
+        return is_numeric($this->json('shift_s')) ? (float) $this->json('shift_s') : null;
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Imports;
+
+/** How far a readings file has come. */
+enum ImportState: string
+{
+    case Arriving = 'arriving';
+    case Ready = 'ready';
+    case Waiting = 'waiting';
+    case Running = 'running';
+    case Stopping = 'stopping';
+    case Stopped = 'stopped';
+    case Done = 'done';
+    case Failed = 'failed';
+
+    /** It stands still, and may be gone on with. */
+    public function canStart(): bool
+    {
+        return in_array($this, [self::Ready, self::Stopped, self::Failed], true);
+    }
+
+    /** It is being taken, or is about to be. */
+    public function isUnderWay(): bool
+    {
+        return in_array($this, [self::Waiting, self::Running, self::Stopping], true);
+    }
+}

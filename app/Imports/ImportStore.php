@@ -1,0 +1,257 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Imports;
+
+use App\Files\TextInput;
+use App\Garage\CurrentGarage;
+use App\Models\ChargeSession;
+use App\Models\ReadingsImport;
+use App\Sessions\SessionBook;
+use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Files\Foreign\FileHead;
+use Harmozon\Core\Files\Foreign\Mapping;
+use Harmozon\Core\Files\Foreign\Preview;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
+use Illuminate\Support\Carbon;
+
+/** Readings files that arrive, are looked at, read in the way somebody says, started, stopped and taken back. */
+final class ImportStore
+{
+    /** One piece of a file (bytes). */
+    public const LARGEST_PIECE = 4_194_304;
+
+    /** Files of a garage at once. */
+    private const MOST = 20;
+
+    /** Rows that are looked at before a file is taken. */
+    private const LOOKED_AT = 90_000;
+
+    public function __construct(private readonly CurrentGarage $garage, private readonly Sources $sources, private readonly SessionBook $book, private readonly TakeFile $take)
+    {
+    }
+
+    public function begin(ChargeSession $session, string $name, int $bytes): ReadingsImport
+    {
+        $this->prune();
+        $most = self::number('largest_import');
+        if ($bytes > $most) {
+            throw FieldError::at('bytes', Message::of('app.import_too_large', most: Amount::count(intdiv($most, 1_000_000))));
+        }
+        if ($bytes < 1) {
+            throw FieldError::at('bytes', Message::of('app.import_empty'));
+        }
+        if (ReadingsImport::query()->count() >= self::MOST) {
+            throw FieldError::at('file', Message::of('app.too_many_imports', most: Amount::count(self::MOST)));
+        }
+        $import = ReadingsImport::query()->create(['charge_session_id' => $session->id, 'name' => $name, 'bytes' => $bytes, 'state' => ImportState::Arriving->value]);
+        if (! is_dir(dirname($import->path()))) {
+            mkdir(dirname($import->path()), 0o770, true);
+        }
+        touch($import->path());
+
+        return $import->refresh();
+    }
+
+    /**
+     * Adds what comes next. A piece that has come before changes nothing; whoever does not know how far it came is told.
+     *
+     * @param  resource  $piece
+     */
+    public function append(ReadingsImport $import, int $from, $piece): ReadingsImport
+    {
+        if (self::state($import) !== ImportState::Arriving || $from < $import->received) {
+            return $import;
+        }
+        if ($from > $import->received) {
+            throw FieldError::at('from', Message::of('app.import_from', received: Amount::count($import->received)));
+        }
+        $file = is_file($import->path()) ? fopen($import->path(), 'r+b') : false;
+        if ($file === false) {
+            throw FieldError::at('file', Message::of('app.import_gone'));
+        }
+        try {
+            // What was written and never acknowledged is written again.
+            ftruncate($file, max(0, $from));
+            fseek($file, $from);
+            $written = (int) stream_copy_to_stream($piece, $file, self::LARGEST_PIECE + 1);
+            if ($written > self::LARGEST_PIECE || $from + $written > $import->bytes) {
+                ftruncate($file, max(0, $from));
+                throw FieldError::at('piece', Message::of('app.import_too_much'));
+            }
+            fflush($file);
+        } finally {
+            fclose($file);
+        }
+        $import->update(['received' => $from + $written]);
+        if ($import->received === $import->bytes) {
+            $this->arrived($import);
+        }
+
+        return $import;
+    }
+
+    private function arrived(ReadingsImport $import): void
+    {
+        $lines = 0;
+        foreach (TextInput::lines($import->path(), 'file') as $line) {
+            $lines++;
+        }
+        $source = FileHead::of(TextInput::lines($import->path(), 'file'));
+        $remembered = $this->sources->ofFile($import->path());
+        $looked = Preview::of(TextInput::lines($import->path(), 'file'), $remembered, 0, 1);
+        $import->update([
+            'fingerprint' => (string) hash_file('sha256', $import->path()),
+            'lines' => $lines,
+            'source' => $source->source(),
+            'mapping' => $looked->mapping?->toArray(),
+            'mapping_from' => match (true) {
+                $remembered !== null => 'remembered',
+                $looked->mapping !== null => 'guessed',
+                default => 'ours',
+            },
+            'state' => ImportState::Ready->value,
+        ]);
+    }
+
+    public function head(ReadingsImport $import): FileHead
+    {
+        return FileHead::of($this->lines($import), $import->readBy());
+    }
+
+    public function look(ReadingsImport $import): Preview
+    {
+        return Preview::of($this->lines($import), $import->readBy(), $import->shift_ms, self::LOOKED_AT);
+    }
+
+    /** How long after plugging in the file begins by its own clock (s); null where it has none. */
+    public function clockShiftS(ReadingsImport $import, Preview $look): ?float
+    {
+        $startedAt = $import->session()->first()?->started_at;
+
+        return $startedAt === null ? null : $look->clockStart?->after($startedAt, new \DateTimeZone($look->mapping?->time->zone ?? $this->garage->zone()));
+    }
+
+    /** @return iterable<string> */
+    public function lines(ReadingsImport $import): iterable
+    {
+        if (self::state($import) === ImportState::Arriving) {
+            throw FieldError::at('file', Message::of('app.import_arriving', received: Amount::count($import->received), bytes: Amount::count($import->bytes)));
+        }
+
+        return is_file($import->path()) ? TextInput::lines($import->path(), 'file') : throw FieldError::at('file', Message::of('app.import_gone'));
+    }
+
+    /** How it is to be read, and when it began; null leaves either as it is. */
+    public function tell(ReadingsImport $import, ?Mapping $mapping, ?float $shiftS): ReadingsImport
+    {
+        if (self::state($import) !== ImportState::Ready) {
+            throw FieldError::at('file', Message::of('app.import_taken'));
+        }
+        $import->update([
+            ...($mapping === null ? [] : ['mapping' => $mapping->toArray(), 'mapping_from' => 'told']),
+            ...($shiftS === null ? [] : ['shift_ms' => (int) round(1000 * $shiftS)]),
+        ]);
+
+        return $import;
+    }
+
+    /** Small files are taken at once, the others in the background. Started again it goes on where it stopped. */
+    public function start(ReadingsImport $import): ReadingsImport
+    {
+        $state = self::state($import);
+        if ($state->isUnderWay() || $state === ImportState::Done) {
+            return $import;
+        }
+        $this->lines($import);
+        $this->mustNotStandOtherwise($import);
+        if ($state === ImportState::Ready && $import->mapping !== null && $import->source !== null) {
+            $mapping = $import->readBy();
+            if ($mapping !== null) {
+                $this->sources->remember($import->source, $import->name, $mapping);
+            }
+        }
+        $import->update(['state' => ImportState::Waiting->value, 'problem' => null, 'claims' => 0]);
+        if ($import->bytes <= self::number('import_at_once')) {
+            $this->take->run($import);
+        } else {
+            TakeFileJob::dispatch($import->garage_id, $import->id);
+        }
+
+        return $import->refresh();
+    }
+
+    /** The same file read in two ways would stand twice under one name. */
+    private function mustNotStandOtherwise(ReadingsImport $import): void
+    {
+        $others = ReadingsImport::query()->where('charge_session_id', $import->charge_session_id)->where('fingerprint', $import->fingerprint)->whereKeyNot($import->id)->where('understood', '>', 0)->get();
+        foreach ($others as $other) {
+            if ($other instanceof ReadingsImport && ($other->shift_ms !== $import->shift_ms || $other->mapping !== $import->mapping)) {
+                throw FieldError::at('file', Message::of('app.import_otherwise'));
+            }
+        }
+    }
+
+    /** What came in stays. */
+    public function stop(ReadingsImport $import): ReadingsImport
+    {
+        ReadingsImport::query()->whereKey($import->id)->where('state', ImportState::Waiting->value)->update(['state' => ImportState::Stopped->value]);
+        ReadingsImport::query()->whereKey($import->id)->where('state', ImportState::Running->value)->update(['state' => ImportState::Stopping->value]);
+
+        return $import->refresh();
+    }
+
+    /** The file goes, and every reading that came of it. */
+    public function takeBack(ReadingsImport $import): void
+    {
+        if (self::state($import->refresh())->isUnderWay()) {
+            throw FieldError::at('file', Message::of('app.import_busy'));
+        }
+        $session = $import->session()->first();
+        if ($session instanceof ChargeSession && $import->understood + $import->noted > 0 && $import->fingerprint !== null) {
+            $this->book->forgetFile($session, SessionBook::fileId($import->fingerprint));
+        }
+        $this->putAway($import);
+    }
+
+    /** Files that nobody has touched for long, and those of imports that are gone. */
+    private function prune(): void
+    {
+        $before = Carbon::now()->subDays(self::number('import_days'));
+        $old = ReadingsImport::query()->where('updated_at', '<', $before)->whereNotIn('state', [ImportState::Waiting->value, ImportState::Running->value, ImportState::Stopping->value])->get();
+        foreach ($old as $import) {
+            if ($import instanceof ReadingsImport) {
+                $this->putAway($import);
+            }
+        }
+        $files = glob(storage_path('app/imports/*.csv'));
+        foreach ($files === false ? [] : $files as $path) {
+            if ((int) @filemtime($path) < $before->getTimestamp()) {
+                @unlink($path);
+            }
+        }
+    }
+
+    private function putAway(ReadingsImport $import): void
+    {
+        $path = $import->path();
+        $import->delete();
+        if (is_file($path)) {
+            unlink($path);
+        }
+    }
+
+    private static function state(ReadingsImport $import): ImportState
+    {
+        return ImportState::from($import->state);
+    }
+
+    private static function number(string $key): int
+    {
+        $value = config("harmozon.{$key}");
+
+        return is_int($value) ? $value : 0;
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Imports;
+
+use App\Files\TextInput;
+use App\Models\ReadingsSource;
+use Harmozon\Core\Files\Foreign\FileHead;
+use Harmozon\Core\Files\Foreign\Mapping;
+use Harmozon\Core\Files\Foreign\MappingReader;
+use Harmozon\Core\Files\Node;
+use Harmozon\Core\Files\ReadingColumns;
+
+/** What the files of each instrument were taken for, by their header. */
+final class Sources
+{
+    public function mapping(string $source): ?Mapping
+    {
+        $known = ReadingsSource::query()->where('source', $source)->first();
+
+        return $known instanceof ReadingsSource ? (new MappingReader)->mapping(Node::fromJson((string) json_encode($known->mapping))) : null;
+    }
+
+    /** Of a file that is not ours, where its instrument is known. */
+    public function ofFile(string $path): ?Mapping
+    {
+        $head = FileHead::of(TextInput::lines($path, 'file'));
+
+        return ReadingColumns::knows($head->headers) ? null : $this->mapping($head->source());
+    }
+
+    public function remember(string $source, string $name, Mapping $mapping): void
+    {
+        ReadingsSource::query()->updateOrCreate(['source' => $source], ['name' => $name, 'mapping' => $mapping->toArray()]);
+    }
+}

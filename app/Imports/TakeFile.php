@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Imports;
+
+use App\Files\TextInput;
+use App\Models\ChargeSession;
+use App\Models\ReadingsImport;
+use App\Sessions\ReadSession;
+use App\Sessions\SessionBook;
+use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Files\ReadingsReader;
+use Harmozon\Core\Files\RejectedRow;
+use Harmozon\Core\Record\Event;
+use Harmozon\Core\Record\Reading;
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Voice;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/**
+ * Takes a readings file into its session, part by part. Each part and the line up to which it came are written in one
+ * transaction: whoever goes on after a crash goes on behind that line, and nothing stands twice or is missing.
+ */
+final class TakeFile
+{
+    /** Rows of a part: others who write wait for no more than these. */
+    private const ROWS_A_PART = 4_000;
+
+    /** A file that its worker dies of so often, without a part being written, is left alone. */
+    private const CLAIMS = 5;
+
+    public function __construct(private readonly SessionBook $book, private readonly Voice $voice)
+    {
+    }
+
+    public function run(ReadingsImport $import): void
+    {
+        $worker = Str::ulid()->toBase32();
+        if (! $this->claim($import, $worker)) {
+            return;
+        }
+        try {
+            if ($import->refresh()->claims > self::CLAIMS) {
+                throw FieldError::at('file', Message::of('app.import_deadly'));
+            }
+            $session = $import->session()->first() ?? throw FieldError::at('session', Message::of('app.no_such_record'));
+            assert($session instanceof ChargeSession);
+            if ($this->take($import, $session, $worker)) {
+                // So that the first who looks does not wait for it.
+                ReadSession::of($session->refresh());
+                $this->end($import, $worker, ImportState::Done);
+            }
+        } catch (TakenOver) {
+            return;
+        } catch (FieldError $e) {
+            $this->end($import, $worker, ImportState::Failed, $this->voice->say($e->complaint()));
+        } catch (\Throwable $e) {
+            $this->end($import, $worker, ImportState::Failed, $this->voice->say(Message::of('app.import_broke')));
+            throw $e;
+        }
+    }
+
+    private function claim(ReadingsImport $import, string $worker): bool
+    {
+        return ReadingsImport::query()->whereKey($import->id)->whereIn('state', [ImportState::Waiting->value, ImportState::Running->value])
+            ->update(['state' => ImportState::Running->value, 'worker' => $worker, 'problem' => null, 'claims' => DB::raw('claims + 1')]) === 1;
+    }
+
+    /** @return bool false where it was told to stop */
+    private function take(ReadingsImport $import, ChargeSession $session, string $worker): bool
+    {
+        $import->refresh();
+        $reader = new ReadingsReader($import->readBy(), $import->shift_ms);
+        $fileId = SessionBook::fileId((string) $import->fingerprint);
+        $room = $this->book->room($session);
+        $part = new FilePart($import->lines_done);
+        foreach ($reader->read(TextInput::lines($import->path(), 'file')) as $line => $row) {
+            if ($line <= $import->lines_done) {
+                continue;
+            }
+            // A row and its event go together.
+            if ($line !== $part->line && $part->rows >= self::ROWS_A_PART) {
+                if (! $this->write($import, $session, $worker, $part, $room)) {
+                    return false;
+                }
+                $part = new FilePart($part->line);
+            }
+            match (true) {
+                $row instanceof RejectedRow => $part->reject($line),
+                $row instanceof Event => $part->note($line, SessionBook::rowId($fileId, $line), $row),
+                $row instanceof Reading => $part->add($line, SessionBook::rowId($fileId, $line), $row),
+            };
+        }
+
+        return $this->write($import, $session, $worker, $part, $room);
+    }
+
+    /** @return bool false where it was told to stop; what came in before stays */
+    private function write(ReadingsImport $import, ChargeSession $session, string $worker, FilePart $part, int &$room): bool
+    {
+        return DB::transaction(function () use ($import, $session, $worker, $part, &$room): bool {
+            $now = ReadingsImport::query()->whereKey($import->id)->first();
+            if (! $now instanceof ReadingsImport || $now->worker !== $worker) {
+                throw new TakenOver;
+            }
+            if ($now->state === ImportState::Stopping->value) {
+                $now->update(['state' => ImportState::Stopped->value, 'worker' => null]);
+
+                return false;
+            }
+            [$added, $noted] = $this->book->takePart($session, $part->readings, $part->events, $room);
+            $room -= $added;
+            $now->update([
+                'lines_done' => $part->line,
+                'claims' => 0,
+                'understood' => $now->understood + count($part->readings),
+                'added' => $now->added + $added,
+                'noted' => $now->noted + $noted,
+                'rejected' => $now->rejected + $part->rejected,
+            ]);
+
+            return true;
+        });
+    }
+
+    private function end(ReadingsImport $import, string $worker, ImportState $state, ?string $problem = null): void
+    {
+        ReadingsImport::query()->whereKey($import->id)->where('worker', $worker)
+            ->update(['state' => $state->value, 'worker' => null, 'problem' => $problem === null ? null : mb_substr($problem, 0, 1000)]);
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Imports;
+
+use App\Garage\CurrentGarage;
+use App\Models\ReadingsImport;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Bus\Dispatchable;
+use Illuminate\Queue\InteractsWithQueue;
+
+/** A readings file that is taken in the background. */
+final class TakeFileJob implements ShouldQueue
+{
+    use Dispatchable;
+    use InteractsWithQueue;
+
+    /** The longest file takes as long as it takes. */
+    public int $timeout = 0;
+
+    public function __construct(public readonly int $garageId, public readonly int $importId)
+    {
+    }
+
+    public function handle(CurrentGarage $garage, TakeFile $take): void
+    {
+        $garage->open($this->garageId, function () use ($take): void {
+            $import = ReadingsImport::query()->find($this->importId);
+            if ($import instanceof ReadingsImport) {
+                $take->run($import);
+            }
+        });
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Garage\BelongsToGarage;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+
+/**
+ * What the files of an instrument were taken for.
+ *
+ * @property int $id
+ * @property int $garage_id
+ * @property string $source hash of the header
+ * @property string $name of the file by which it was told
+ * @property array<string, mixed> $mapping
+ * @property Carbon $updated_at
+ */
+final class ReadingsSource extends Model
+{
+    use BelongsToGarage;
+
+    protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['mapping' => 'array'];
+    }
+}

@@ -1,0 +1,321 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Imports\ImportState;
+use App\Imports\ImportStore;
+use App\Imports\TakeFile;
+use App\Models\ChargeSession;
+use App\Models\ReadingsImport;
+use App\Models\User;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
+use Tests\Contract;
+use Tests\TestCase;
+
+/** Readings files that arrive piece by piece, are looked at, and taken at once or in the background. */
+final class ImportTest extends TestCase
+{
+    use RefreshDatabase;
+
+    private User $user;
+
+    private ChargeSession $session;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->user = $this->demoUser();
+        $this->actingAs($this->user);
+        $this->session = $this->inside($this->user, static function (): ChargeSession {
+            $copy = ChargeSession::query()->firstOrFail()->replicate(['ulid', 'verdict', 'summary', 'finished_at']);
+            $copy->save();
+
+            return $copy;
+        });
+    }
+
+    protected function tearDown(): void
+    {
+        $kept = glob(storage_path('app/imports/*.csv'));
+        foreach ($kept === false ? [] : $kept as $path) {
+            unlink($path);
+        }
+        parent::tearDown();
+    }
+
+    public function test_a_file_arrives_in_pieces_is_looked_at_and_taken(): void
+    {
+        $text = self::foreign(50);
+        $begun = $this->postJson($this->doors(), ['name' => 'thermometer.csv', 'bytes' => strlen($text)])->assertCreated();
+        Contract::holds('POST', '/sessions/{session}/imports', $begun);
+        $id = $begun->json('id');
+        self::assertSame(['arriving', 0], [$begun->json('state'), $begun->json('received')]);
+        $this->getJson("/api/imports/{$id}/look")->assertStatus(422)->assertJsonStructure(['errors' => ['file']]);
+
+        $half = $this->piece($id, 0, substr($text, 0, 300))->assertOk();
+        Contract::holds('PUT', '/imports/{file}/piece', $half);
+        self::assertSame(300, $this->piece($id, 0, substr($text, 0, 300))->assertOk()->json('received'));
+        Contract::holds('PUT', '/imports/{file}/piece', $this->piece($id, 301, 'x')->assertStatus(422)->assertJsonStructure(['errors' => ['from']]));
+        $this->piece($id, 300, substr($text, 300).'one more')->assertStatus(422)->assertJsonStructure(['errors' => ['piece']]);
+        $whole = $this->piece($id, 300, substr($text, 300))->assertOk();
+        self::assertSame(['ready', 'guessed', 52], [$whole->json('state'), $whole->json('mapping_from'), $whole->json('lines')]);
+
+        $look = $this->getJson("/api/imports/{$id}/look")->assertOk();
+        Contract::holds('GET', '/imports/{file}/look', $look);
+        self::assertSame(['Uhrzeit', 'Leistung (W)', 'Adapter (°F)'], $look->json('headers.*.header'));
+        self::assertEqualsWithDelta([0, 50.5, 10], [$look->json('rows.0.t_s'), $look->json('rows.0.kw'), $look->json('rows.0.adapter_c')], 1e-6);
+        self::assertSame([51, 50, 1, [52]], [$look->json('looked_at'), $look->json('understood'), $look->json('rejected_count'), $look->json('rejected.*.line')]);
+        self::assertCount(50, $look->json('curve.kw'));
+
+        $taken = $this->postJson("/api/imports/{$id}/start")->assertOk();
+        Contract::holds('POST', '/imports/{file}/start', $taken);
+        self::assertSame(['done', 50, 50, 1, 52], [$taken->json('state'), $taken->json('understood'), $taken->json('added'), $taken->json('rejected_count'), $taken->json('lines_done')]);
+        self::assertSame(50, $this->readings());
+        $listed = $this->getJson($this->doors())->assertOk();
+        Contract::holds('GET', '/sessions/{session}/imports', $listed);
+        self::assertSame([$id], $listed->json('imports.*.id'));
+    }
+
+    public function test_the_same_file_twice_adds_nothing_and_read_otherwise_is_refused(): void
+    {
+        $this->taken(self::foreign(20));
+        $again = $this->taken(self::foreign(20));
+        self::assertSame([20, 0], [$again->json('understood'), $again->json('added')]);
+
+        $id = $this->arrived(self::foreign(20));
+        Contract::holds('PUT', '/imports/{file}', $this->putJson("/api/imports/{$id}", ['shift_s' => 60])->assertOk());
+        $refused = $this->postJson("/api/imports/{$id}/start")->assertStatus(422)->assertJsonStructure(['errors' => ['file']]);
+        Contract::holds('POST', '/imports/{file}/start', $refused);
+        self::assertSame(20, $this->readings());
+    }
+
+    public function test_what_was_corrected_by_hand_is_remembered_for_files_of_that_header(): void
+    {
+        $text = "Uhrzeit;P1;T1\n01.05.2026 10:00:00;50500;20\n01.05.2026 10:01:00;51000;21\n";
+        $id = $this->arrived($text);
+        $look = $this->getJson("/api/imports/{$id}/look")->assertOk();
+        self::assertNotNull($look->json('problem'));
+        $mapping = ['delimiter' => ';', 'decimal' => ',', 'columns' => ['P1' => ['field' => 'kw', 'unit' => 'W'], 'T1' => ['field' => 'adapter_c']], 'time' => ['column' => 'Uhrzeit', 'format' => 'd.m.Y H:i:s']];
+        Contract::holds('PUT', '/imports/{file}', $this->putJson("/api/imports/{$id}", ['mapping' => ['columns' => ['P1' => ['field' => 'nonsense']]]])->assertStatus(422)->assertJsonStructure(['errors' => ['mapping.columns.P1.field']]));
+        self::assertSame('told', $this->putJson("/api/imports/{$id}", ['mapping' => $mapping])->assertOk()->json('mapping_from'));
+        self::assertNull($this->getJson("/api/imports/{$id}/look")->json('problem'));
+        self::assertSame(2, $this->postJson("/api/imports/{$id}/start")->json('added'));
+        $this->putJson("/api/imports/{$id}", ['shift_s' => 5])->assertStatus(422);
+
+        $next = $this->arrived(str_replace('01.05', '02.05', $text));
+        self::assertSame('remembered', $this->getJson("/api/imports/{$next}")->json('mapping_from'));
+        self::assertSame(2, $this->postJson("/api/imports/{$next}/start")->json('added'));
+        $this->actingAs($this->stranger());
+        $this->getJson("/api/imports/{$next}")->assertNotFound();
+    }
+
+    /** Plugged in at 10:00 in Oslo (summer time); the file's clock begins at 10:05 and at 09:58. */
+    public function test_a_file_is_laid_beside_the_session_by_its_clock(): void
+    {
+        DB::table('garages')->where('id', $this->user->garage_id)->update(['timezone' => 'Europe/Oslo']);
+        $this->inside($this->user, fn () => $this->session->update(['started_at' => '2026-05-01 08:00:00']));
+        $this->actingAs($this->user->refresh());
+        foreach (['01.05.2026 10:05:00' => 300.0, '01.05.2026 09:58:00' => -120.0] as $clock => $shift) {
+            $id = $this->arrived("Uhrzeit;Leistung (kW)\n{$clock};50\n01.05.2026 10:10:00;51\n");
+            self::assertSame($shift, (float) $this->getJson("/api/imports/{$id}/look")->json('clock_shift_s'));
+            $this->putJson("/api/imports/{$id}", ['shift_s' => $shift])->assertOk();
+            $taken = $this->postJson("/api/imports/{$id}/start")->assertOk();
+            self::assertSame($shift < 0 ? [1, 1] : [2, 0], [$taken->json('added'), $taken->json('rejected_count')]);
+        }
+        self::assertSame([300_000, 600_000, 600_000], $this->inside($this->user, fn () => $this->session->readings()->pluck('t_ms')->all()));
+    }
+
+    public function test_every_row_that_was_left_out_can_be_saved(): void
+    {
+        $bad = "t_s,kw,note\n0,50,fine\n1,=1+1,\"a, b\"\nx,5,\n2,51,\n";
+        $id = $this->taken($bad)->json('id');
+        $saved = $this->get("/api/imports/{$id}/left-out.csv")->assertOk()->streamedContent();
+        $rows = array_map(static fn (string $l): array => str_getcsv($l, ',', '"', ''), explode("\r\n", trim($saved)));
+
+        self::assertSame(['line', 'reason', 't_s', 'kw', 'note'], $rows[0]);
+        self::assertSame([['3', "'=1+1", 'a, b'], ['4', '5', '']], [[$rows[1][0], $rows[1][3], $rows[1][4]], [$rows[2][0], $rows[2][3], $rows[2][4]]]);
+        self::assertCount(3, $rows);
+    }
+
+    public function test_in_the_background_a_file_is_stopped_gone_on_with_and_taken_back(): void
+    {
+        config(['harmozon.import_at_once' => 0]);
+        $id = $this->arrived(self::ours(9_000));
+        self::assertSame('waiting', $this->postJson("/api/imports/{$id}/start")->json('state'));
+        self::assertSame(1, DB::table('jobs')->count());
+        Contract::holds('POST', '/imports/{file}/stop', $this->postJson("/api/imports/{$id}/stop")->assertOk());
+        $this->work();
+        self::assertSame(['stopped', 0], [$this->getJson("/api/imports/{$id}")->json('state'), $this->readings()]);
+
+        $this->postJson("/api/imports/{$id}/start");
+        $this->deleteJson("/api/imports/{$id}")->assertStatus(422)->assertJsonStructure(['errors' => ['file']]);
+        $this->work();
+        self::assertSame(['done', 9_000], [$this->getJson("/api/imports/{$id}")->json('state'), $this->readings()]);
+        Contract::holds('GET', '/imports/{file}', $this->getJson("/api/imports/{$id}"));
+
+        Contract::holds('DELETE', '/imports/{file}', $this->deleteJson("/api/imports/{$id}")->assertNoContent());
+        self::assertSame(0, $this->readings());
+        $this->getJson("/api/imports/{$id}")->assertNotFound();
+    }
+
+    /** The worker dies after its first part: what it wrote is there, and the next one goes on behind it. */
+    public function test_whoever_takes_over_goes_on_where_the_dead_one_stopped(): void
+    {
+        config(['harmozon.import_at_once' => 0]);
+        $id = $this->arrived(self::ours(9_000));
+        $this->postJson("/api/imports/{$id}/start");
+        $import = $this->inside($this->user, static fn (): ReadingsImport => ReadingsImport::query()->where('ulid', $id)->firstOrFail());
+        $parts = 0;
+        ReadingsImport::updated(static function () use (&$parts): void {
+            if (++$parts === 2) {
+                throw new \LogicException('the power is gone');
+            }
+        });
+        try {
+            $this->inside($this->user, fn () => $this->app->make(TakeFile::class)->run($import));
+            self::fail('it went on');
+        } catch (\LogicException) {
+            ReadingsImport::flushEventListeners();
+            ReadingsImport::clearBootedModels();
+        }
+        // Dead, it could not say so.
+        DB::table('readings_imports')->update(['state' => ImportState::Running->value, 'worker' => 'the dead one', 'problem' => null]);
+        self::assertSame([4_000, 4_001], [$this->readings(), (int) DB::table('readings_imports')->value('lines_done')]);
+
+        $this->work();
+        $ended = $this->getJson("/api/imports/{$id}");
+        self::assertSame(['done', 9_000, 9_000, 9_001], [$ended->json('state'), $ended->json('understood'), $ended->json('added'), $ended->json('lines_done')]);
+        self::assertSame(9_000, $this->readings());
+    }
+
+    public function test_one_who_was_taken_over_writes_nothing_more(): void
+    {
+        config(['harmozon.import_at_once' => 0]);
+        $id = $this->arrived(self::ours(9_000));
+        $this->postJson("/api/imports/{$id}/start");
+        $parts = 0;
+        ReadingsImport::updated(static function () use (&$parts): void {
+            if (++$parts === 1) {
+                DB::table('readings_imports')->update(['worker' => 'another']);
+            }
+        });
+        $this->work();
+        ReadingsImport::flushEventListeners();
+        ReadingsImport::clearBootedModels();
+
+        self::assertSame(4_000, $this->readings());
+        self::assertSame('running', $this->getJson("/api/imports/{$id}")->json('state'));
+    }
+
+    public function test_a_session_that_is_ended_meanwhile_keeps_what_came_and_says_why_no_more_does(): void
+    {
+        config(['harmozon.import_at_once' => 0]);
+        $id = $this->arrived(self::ours(10));
+        $this->postJson("/api/imports/{$id}/start");
+        $this->postJson("/api/sessions/{$this->session->ulid}/finish")->assertOk();
+        $this->work();
+        $failed = $this->getJson("/api/imports/{$id}");
+        self::assertSame('failed', $failed->json('state'));
+        self::assertStringContainsString('finished', $failed->json('problem'));
+
+        $this->postJson("/api/sessions/{$this->session->ulid}/reopen")->assertOk();
+        $this->postJson("/api/imports/{$id}/start");
+        $this->work();
+        self::assertSame(['done', 10], [$this->getJson("/api/imports/{$id}")->json('state'), $this->readings()]);
+    }
+
+    /** Taken in parts, in any order, or as a whole: the same readings. */
+    public function test_the_parts_of_a_file_are_the_whole(): void
+    {
+        $lines = explode("\n", trim(self::ours(60)));
+        $header = array_shift($lines);
+        foreach ([[40, 20], [0, 20], [20, 20]] as [$from, $many]) {
+            $this->taken($header."\n".implode("\n", array_slice($lines, $from, $many))."\n");
+        }
+        $stored = fn (): array => $this->session->readings()->get(['t_ms', 'kw', 'soc_pct'])->toArray();
+        $inParts = $this->inside($this->user, $stored);
+        $verdict = $this->getJson("/api/sessions/{$this->session->ulid}")->json('judgement');
+        $this->inside($this->user, fn () => $this->session->readings()->delete());
+        $this->taken(self::ours(60));
+
+        self::assertSame($inParts, $this->inside($this->user, $stored));
+        self::assertSame($verdict, $this->getJson("/api/sessions/{$this->session->ulid}")->json('judgement'));
+    }
+
+    public function test_what_cannot_be_taken_is_refused_by_name(): void
+    {
+        foreach ([[[], 'name'], [['name' => 'a', 'bytes' => 0], 'bytes'], [['name' => 'a', 'bytes' => 999_999_999], 'bytes'], [['name' => str_repeat('a', 201), 'bytes' => 5], 'name']] as [$sent, $field]) {
+            Contract::holds('POST', '/sessions/{session}/imports', $this->postJson($this->doors(), $sent)->assertStatus(422)->assertJsonStructure(['errors' => [$field]]));
+        }
+        $junk = $this->arrived("\0\1\2 nothing that could be read");
+        self::assertNotNull($this->getJson("/api/imports/{$junk}/look")->assertOk()->json('problem'));
+        self::assertSame('failed', $this->postJson("/api/imports/{$junk}/start")->assertOk()->json('state'));
+        $ready = $this->arrived(self::ours(3));
+        unlink(storage_path("app/imports/{$ready}.csv"));
+        $this->getJson("/api/imports/{$ready}/look")->assertStatus(422)->assertJsonStructure(['errors' => ['file']]);
+        $this->postJson("/api/imports/{$ready}/start")->assertStatus(422)->assertJsonStructure(['errors' => ['file']]);
+        $large = $this->postJson($this->doors(), ['name' => 'large', 'bytes' => 100_000_000])->json('id');
+        $this->piece($large, 0, str_repeat('x', ImportStore::LARGEST_PIECE + 1))->assertStatus(422)->assertJsonStructure(['errors' => ['piece']]);
+        self::assertSame(0, $this->getJson("/api/imports/{$large}")->json('received'));
+    }
+
+    private function doors(): string
+    {
+        return "/api/sessions/{$this->session->ulid}/imports";
+    }
+
+    private function arrived(string $text): string
+    {
+        $id = (string) $this->postJson($this->doors(), ['name' => 'readings.csv', 'bytes' => strlen($text)])->assertCreated()->json('id');
+        $this->piece($id, 0, $text)->assertOk();
+
+        return $id;
+    }
+
+    /** @return TestResponse<\Symfony\Component\HttpFoundation\Response> */
+    private function taken(string $text): TestResponse
+    {
+        return $this->postJson('/api/imports/'.$this->arrived($text).'/start')->assertOk();
+    }
+
+    /** @return TestResponse<\Symfony\Component\HttpFoundation\Response> */
+    private function piece(string $id, int $from, string $bytes): TestResponse
+    {
+        return $this->call('PUT', "/api/imports/{$id}/piece?from={$from}", [], [], [], ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'], $bytes);
+    }
+
+    private function work(): void
+    {
+        self::assertSame(0, $this->artisan('harmozon:work', ['--until-empty' => true])->run());
+    }
+
+    private function readings(): int
+    {
+        return (int) DB::table('readings')->where('charge_session_id', $this->session->id)->count();
+    }
+
+    /** The last row is no reading: its clock is not one. */
+    private static function foreign(int $rows): string
+    {
+        $text = "Uhrzeit;Leistung (W);Adapter (°F)\n";
+        for ($i = 0; $i < $rows; $i++) {
+            $text .= sprintf("01.05.2026 10:%02d:%02d;%d,0;50\n", intdiv($i, 60), $i % 60, 50_500 + $i);
+        }
+
+        return $text."yesterday;50000;50\n";
+    }
+
+    private static function ours(int $rows): string
+    {
+        $text = "t_s,soc_pct,kw\n";
+        for ($i = 0; $i < $rows; $i++) {
+            $text .= sprintf("%d,%.4f,%.2f\n", $i, 12 + $i / 1000, 90 - $i / 200);
+        }
+
+        return $text;
+    }
+}
