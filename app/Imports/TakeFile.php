@@ -75,9 +75,10 @@ final class TakeFile
         $reader = new ReadingsReader($import->readBy(), $import->shift_ms);
         $fileId = SessionBook::fileId((string) $import->fingerprint);
         $room = $this->book->room($session);
-        $part = new FilePart($import->lines_done);
+        $done = $import->lines_done;
+        $part = new FilePart($done);
         foreach ($reader->read(TextInput::lines($import->path(), 'file')) as $line => $row) {
-            if ($line <= $import->lines_done) {
+            if ($line <= $done) {
                 continue;
             }
             // A row and its event go together.

@@ -43,6 +43,14 @@ final class Reading extends Model
         return $query->get();
     }
 
+    /** When the newest reading of a session was taken (ms); null where it has none. Without an order the index tells at once. */
+    public static function newestMs(ChargeSession $session): ?int
+    {
+        $newest = DB::table('readings')->where('charge_session_id', $session->id)->max('t_ms');
+
+        return is_numeric($newest) ? (int) $newest : null;
+    }
+
     /**
      * The readings of a session after one of them, in the order they are judged, one at a time.
      *

@@ -248,11 +248,8 @@ final class SessionBook
      */
     private function insert(ChargeSession $session, array $readings): int
     {
-        $newestMs = $session->readings()->max('t_ms');
-        $added = 0;
-        foreach (array_chunk(self::rows($session, $readings), self::ROWS_A_WRITE) as $chunk) {
-            $added += Reading::query()->insertOrIgnore($chunk);
-        }
+        $newestMs = Reading::newestMs($session);
+        $added = ReadingRows::insert($session, $readings);
         if ($added > 0) {
             $this->count($session, self::isOlder(array_map(static fn (CoreReading $r): int => $r->tMs, $readings), $newestMs));
         }
@@ -269,7 +266,7 @@ final class SessionBook
         $added = $new->count();
         $this->mustHaveRoom($session, $added);
         if ($added > 0) {
-            $isOlder = self::isOlder([(int) $new->min('t_ms')], $session->readings()->max('t_ms'));
+            $isOlder = self::isOlder([(int) $new->min('t_ms')], Reading::newestMs($session));
             $columns = ['charge_session_id', 'client_id', 't_ms', ...Reading::QUANTITIES, 'source', 'note'];
             DB::table('readings')->insertUsing(['garage_id', ...$columns], $new->selectRaw('? as garage_id', [$session->garage_id])->addSelect($columns)->orderBy('id'));
             $this->count($session, $isOlder);
@@ -406,9 +403,9 @@ final class SessionBook
     }
 
     /** @param  array<array-key, int>  $timesMs */
-    private static function isOlder(array $timesMs, mixed $newestMs): bool
+    private static function isOlder(array $timesMs, ?int $newestMs): bool
     {
-        return $timesMs !== [] && is_numeric($newestMs) && min($timesMs) < (int) $newestMs;
+        return $timesMs !== [] && $newestMs !== null && min($timesMs) < $newestMs;
     }
 
     /** @param  list<string>  $clientIds */
