@@ -42,6 +42,9 @@ final class DutyMeter
     /** When the ambient was last read (s); null while it is the one of the conditions. */
     private ?float $ambientS = null;
 
+    /** What was read then (°C): the same air makes the same duty. */
+    private ?float $ambientC = null;
+
     private ?float $lastS = null;
 
     private float $lastA = 0.0;
@@ -84,7 +87,10 @@ final class DutyMeter
     /** What was read stands in for the conditions while it is fresh. */
     public function ambient(float $tS, float $celsius): void
     {
-        $this->duty = $this->now->duty($celsius) ?? $this->duty;
+        if ($celsius !== $this->ambientC || $this->ambientS === null) {
+            $this->duty = $this->now->duty($celsius) ?? $this->duty;
+            $this->ambientC = $celsius;
+        }
         $this->ambientS = $tS;
     }
 
