@@ -26,6 +26,9 @@ final class ImportStore
     /** Files of a garage at once. */
     private const MOST = 20;
 
+    /** A clock that tells a moment so far from plugging in does not speak of this session (s). */
+    private const SAME_VISIT_S = 43_200;
+
     /** Rows that are looked at before a file is taken. */
     private const LOOKED_AT = 90_000;
 
@@ -102,11 +105,14 @@ final class ImportStore
         $source = FileHead::of(TextInput::lines($import->path(), 'file'));
         $remembered = $this->sources->ofFile($import->path());
         $looked = Preview::of(TextInput::lines($import->path(), 'file'), $remembered, 0, 1);
+        $import->mapping = $looked->mapping?->toArray();
+        $byClockS = $looked->clockStart?->hasDate === true ? $this->clockShiftS($import, $looked) : null;
         $import->update([
+            // Its own clock says when it began, unless it tells no day: what counts from 0:00:00 may be no clock.
+            'shift_ms' => (int) round(1000 * ($byClockS ?? 0.0)),
             'fingerprint' => (string) hash_file('sha256', $import->path()),
             'lines' => $lines,
             'source' => $source->source(),
-            'mapping' => $looked->mapping?->toArray(),
             'mapping_from' => match (true) {
                 $remembered !== null => 'remembered',
                 $looked->mapping !== null => 'guessed',
@@ -126,12 +132,13 @@ final class ImportStore
         return Preview::of($this->lines($import), $import->readBy(), $import->shift_ms, self::LOOKED_AT);
     }
 
-    /** How long after plugging in the file begins by its own clock (s); null where it has none. */
+    /** How long after plugging in the file begins by its own clock (s); null where it has none, or one of another day. */
     public function clockShiftS(ReadingsImport $import, Preview $look): ?float
     {
         $startedAt = $import->session()->first()?->started_at;
+        $shiftS = $startedAt === null ? null : $look->clockStart?->after($startedAt, new \DateTimeZone($look->mapping?->time->zone ?? $this->garage->zone()));
 
-        return $startedAt === null ? null : $look->clockStart?->after($startedAt, new \DateTimeZone($look->mapping?->time->zone ?? $this->garage->zone()));
+        return $shiftS !== null && abs($shiftS) <= self::SAME_VISIT_S ? $shiftS : null;
     }
 
     /** @return iterable<string> */

@@ -909,6 +909,7 @@ return [
     'readings.no_value' => 'holds no value',
     'readings.no_value_typed' => 'holds no value: give at least one of charge, volts, amps, kW or a temperature',
     'readings.not_time' => '"{text}" is neither ISO 8601 nor h:mm:ss',
+    'readings.outside_as' => '{value}, read as {as}, is outside {range}',
     'readings.before_first' => 'lies before the first row',
     'readings.before_plugging_in' => 'lies before plugging in',
     'readings.not_number' => '"{text}" is not a number',

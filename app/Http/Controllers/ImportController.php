@@ -13,6 +13,9 @@ use App\Models\ChargeSession;
 use App\Models\Reading;
 use App\Models\ReadingsImport;
 use Harmozon\Core\Files\CheckWriter;
+use Harmozon\Core\Files\Foreign\ReadingUnit;
+use Harmozon\Core\Files\Foreign\Sniffer;
+use Harmozon\Core\Files\ReadingColumns;
 use Harmozon\Core\Words\Voice;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -56,6 +59,8 @@ final class ImportController extends Controller
         return response()->json([
             'headers' => array_map(static fn (string $header, array $samples): array => ['header' => $header, 'samples' => $samples], $head->headers, $head->samples),
             'delimiter' => $head->delimiter,
+            'fields' => array_map(static fn (string $f): array => ['field' => $f, 'units' => array_column(ReadingUnit::of($f), 'value')], ReadingColumns::fields()),
+            'formats' => Sniffer::formats(),
             'rows' => array_map(static fn ($r): array => ['t_s' => $r->tMs / 1000, ...array_diff_key(Reading::rowOf($r), ['t_ms' => 0])], $look->rows),
             'looked_at' => $look->understood + $look->rejected->count,
             'is_whole' => $look->isWhole,

@@ -27,7 +27,7 @@ final readonly class NumberColumn
         $plain = $this->hasDecimalComma ? str_replace(',', '.', $text) : $text;
         if (is_numeric($plain)) {
             $value = (float) $plain;
-            if ($this->factor !== 1.0 || $this->offset !== 0.0) {
+            if ($this->isConverted()) {
                 $value = $value * $this->factor + $this->offset;
             }
             if ($value >= $this->range->least && $value <= $this->range->most) {
@@ -38,8 +38,14 @@ final readonly class NumberColumn
 
         throw FieldError::at($this->name, match (true) {
             ! mb_check_encoding($text, 'UTF-8') => Message::of('readings.not_utf8'),
+            is_numeric($plain) && $this->isConverted() => Message::of('readings.outside_as', value: $quoted, as: (string) round((float) $plain * $this->factor + $this->offset, 6), range: $this->range->message()),
             is_numeric($plain) => Message::of('field.outside', value: $quoted, range: $this->range->message()),
             default => Message::of('readings.not_number', text: $quoted),
         });
+    }
+
+    private function isConverted(): bool
+    {
+        return $this->factor !== 1.0 || $this->offset !== 0.0;
     }
 }

@@ -73,6 +73,15 @@ final class FilesOntoSessionsTest extends TestCase
         self::assertSame([1_500, 91_499, 91_500], array_map(static fn (mixed $r): ?int => $r instanceof Reading ? $r->tMs : null, $later));
     }
 
+    public function test_what_is_out_of_range_is_told_as_it_was_read(): void
+    {
+        $mapping = self::mapping(['columns' => ['t' => ['field' => 't_s'], 'I' => ['field' => 'amps', 'unit' => 'mA', 'sign' => -1]]]);
+        $rows = iterator_to_array((new ReadingsReader($mapping))->read(["t;I\n", "0;3\n", "1;-3\n"]), false);
+
+        self::assertSame('amps: 3, read as -0.003, is outside 0 … 3000 A', $rows[0] instanceof RejectedRow ? Say::it($rows[0]->reason) : '');
+        self::assertSame(0.003, $rows[1] instanceof Reading ? $rows[1]->amps : null);
+    }
+
     public function test_a_look_shows_the_first_rows_the_curve_and_what_would_be_left_out(): void
     {
         $lines = ["t_s,kw,adapter_c\n", ...array_map(static fn (int $i): string => "{$i},".(50 + $i / 100).",20\n", range(0, 999)), "x,1,1\n"];

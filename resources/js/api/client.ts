@@ -38,7 +38,9 @@ export type Terms = Schemas['Terms'];
 export type Link = Schemas['Link'];
 export type Verdict = Schemas['Verdict'];
 export type CurvePoint = Schemas['CurvePoint'];
-export type Loaded = Schemas['Loaded'];
+export type Import = Schemas['Import'];
+export type ImportLook = Schemas['ImportLook'];
+export type Mapping = Schemas['Mapping'];
 
 /** What a refused call said, field by field; nothing was written. */
 export class ApiError extends Error {

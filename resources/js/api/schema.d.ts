@@ -2940,6 +2940,13 @@ export interface components {
                 samples: string[];
             }[];
             delimiter: string;
+            /** @description What a column may hold */
+            fields: {
+                field: string;
+                units: string[];
+            }[];
+            /** @description Ways in which a clock is often written */
+            formats: string[];
             rows: ({
                 t_s: number;
             } & {

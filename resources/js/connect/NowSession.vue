@@ -20,7 +20,7 @@ import ExpectedLine from './ExpectedLine.vue';
 import ForgottenSession from './ForgottenSession.vue';
 import HandshakeClock from './HandshakeClock.vue';
 import LivePlates from './LivePlates.vue';
-import LoadFile from './LoadFile.vue';
+import FilePanel from './files/FilePanel.vue';
 import NewestReadings from './NewestReadings.vue';
 import ReadingForm from './ReadingForm.vue';
 import SmellOrHeat from './SmellOrHeat.vue';
@@ -338,11 +338,13 @@ const count = (kwh: number) => s.correct({ station_kwh: kwh });
             :turn="s.photoTurn.value"
             :waiting="waitingPhotos"
           />
-          <LoadFile
+          <FilePanel
             v-if="s.report.value && mayRecord"
-            :loaded="s.loaded.value"
-            :is-busy="s.isBusy.value"
-            @load="s.load"
+            :session="id"
+            :curve="s.report.value.curve"
+            :count="s.count.value"
+            :told="s.told"
+            @taken="s.look"
           />
         </div>
         <div class="plates">

@@ -1,6 +1,6 @@
 import { useIntervalFn } from '@vueuse/core';
 import { computed, onBeforeUnmount, ref, toRaw } from 'vue';
-import { api, ApiError, ask, wordsOf, type Loaded, type Reading, type Report } from '@/api/client';
+import { api, ApiError, ask, wordsOf, type Reading, type Report } from '@/api/client';
 import { ulid } from '@/api/ulid';
 import type { Act, EventCode } from '@/offline/acts';
 import type { Begun } from '@/offline/db';
@@ -20,8 +20,6 @@ export function useSession(id: string) {
   const held = ref<Reading[]>([]);
   const heldCount = ref(0);
   const error = ref<ApiError | null>(null);
-  const loaded = ref<Loaded | null>(null);
-  const isBusy = ref(false);
   /** Grows whenever there may be other photographs. */
   const photoTurn = ref(0);
   /** How far the server's clock is ahead of this device's (ms). */
@@ -267,43 +265,6 @@ export function useSession(id: string) {
     });
   }
 
-  /** An act that needs the server at once: a whole file. */
-  async function attempt(task: () => Promise<void>): Promise<boolean> {
-    isBusy.value = true;
-    try {
-      return await told(task);
-    } finally {
-      isBusy.value = false;
-    }
-  }
-
-  function load(file: File): Promise<boolean> {
-    return attempt(async () => {
-      const body = new FormData();
-      body.append('file', file);
-      const path = { params: { path: { session: id } } };
-      const answer = await ask(
-        api.POST('/sessions/{session}/readings-file', { ...path, body: { file: '' }, bodySerializer: () => body }),
-      );
-      loaded.value = answer;
-      hears({ session: id, judged: answer });
-      if (answer.added > 0) {
-        undo.done(say('file.loaded', { n: answer.added }), () => forgetFile(answer.import));
-      }
-    });
-  }
-
-  async function forgetFile(importId: string): Promise<void> {
-    await attempt(async () => {
-      const path = { session: id, import: importId };
-      hears({
-        session: id,
-        judged: await ask(api.DELETE('/sessions/{session}/readings-file/{import}', { params: { path } })),
-      });
-      loaded.value = null;
-    });
-  }
-
   onBeforeUnmount(outbox.onSent(hears));
 
   return {
@@ -314,8 +275,6 @@ export function useSession(id: string) {
     count,
     events,
     error,
-    loaded,
-    isBusy,
     elapsedS,
     startedMs,
     skewMs,
@@ -337,7 +296,7 @@ export function useSession(id: string) {
     discard,
     reopen,
     restore,
-    load,
+    told,
   };
 }
 

@@ -11,7 +11,7 @@ final class Sniffer
 {
     /** Words of headers, the surest first: what holds which field. */
     private const WORDS = [
-        'ambient_c' => '/ambient|outside|outdoor|air.?temp|aussen|außen|umgebung/i',
+        'ambient_c' => '/ambient|outside|outdoor|air.?temp|luft|aussen|außen|umgebung/i',
         'adapter_c' => '/adapt/i',
         'handle_c' => '/handle|plug.?temp|connector.?temp|griff|stecker/i',
         'cable_c' => '/cable.?t|kabel/i',
@@ -36,6 +36,12 @@ final class Sniffer
     ];
 
     private const FROM_THE_MONTH = 'm/d/Y H:i:s';
+
+    /** @return list<string> ways in which a clock is often written, as of PHP's dates */
+    public static function formats(): array
+    {
+        return [...array_values(self::FORMATS), self::FROM_THE_MONTH, 'Y/m/d H:i:s', 'YmdHis'];
+    }
 
     /**
      * @param  list<string>  $lines  the first ones, the header among them

@@ -1,0 +1,226 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Import, ImportLook, Mapping } from '@/api/client';
+import { listed, say } from '@/words/say';
+import { useReadingFields } from '@/connect/readingFields';
+import { draftOf, mappingOf, type MappingDraft } from './mappingDraft';
+
+/** Which column of a file that is not ours holds what; every change is looked at at once. */
+const props = defineProps<{ file: Import; look: ImportLook }>();
+const emit = defineEmits<{ told: [mapping: Mapping] }>();
+
+const TURNED = ['amps', 'kw'];
+const DELIMITERS = { ',': 'comma', ';': 'semicolon', '\t': 'tab', '|': 'bar' } as const;
+const ENCODINGS: Mapping['encoding'][] = ['utf-8', 'windows-1252'];
+
+const { screen, heat } = useReadingFields();
+const draft = computed(() => draftOf(props.file, props.look));
+const names = computed<Record<string, string>>(() => ({
+  t_s: say('field.t_s'),
+  time: say('field.time'),
+  source: say('field.source'),
+  note: say('field.note'),
+  event: say('field.event'),
+  ...Object.fromEntries([...screen, ...heat.value].map((f) => [f.name, f.label])),
+}));
+const unitsOf = (field: string) => props.look.fields.find((f) => f.field === field)?.units ?? [];
+
+function change(edit: (draft: MappingDraft) => void): void {
+  const next = structuredClone({ ...draft.value, columns: draft.value.columns.map((c) => ({ ...c, samples: [] })) });
+  edit(next);
+  emit('told', mappingOf(next));
+}
+const changeColumn = (at: number, edit: Partial<MappingDraft['columns'][number]>) =>
+  change((d) => {
+    const column = d.columns[at];
+    if (column) {
+      Object.assign(column, edit);
+    }
+  });
+/** A field is held by one column: the other gives it up. */
+function hold(at: number, field: string): void {
+  change((d) => {
+    d.columns.forEach((column, i) => {
+      const gives = i !== at && field !== '' && column.field === field;
+      if (i === at || gives) {
+        Object.assign(column, { field: gives ? '' : field, unit: '', isTurned: false, format: '' });
+      }
+    });
+  });
+}
+const value = (event: Event) => (event.target as HTMLSelectElement).value;
+</script>
+
+<template>
+  <div class="columns">
+    <p class="whole">
+      <label
+        >{{ say('look.delimiter') }}
+        <select :value="draft.delimiter" @change="(e) => change((d) => (d.delimiter = value(e)))">
+          <option v-for="(name, sign) in DELIMITERS" :key="sign" :value="sign">
+            {{ say(`look.delimiter_${name}`) }}
+          </option>
+        </select></label
+      >
+      <label
+        >{{ say('look.decimal') }}
+        <select :value="draft.decimal" @change="(e) => change((d) => (d.decimal = value(e) === ',' ? ',' : '.'))">
+          <option value=".">{{ say('look.decimal_point') }}</option>
+          <option value="," :disabled="draft.delimiter === ','">{{ say('look.decimal_comma') }}</option>
+        </select></label
+      >
+      <label v-if="ENCODINGS.includes(draft.encoding)"
+        >{{ say('look.encoding') }}
+        <select
+          :value="draft.encoding"
+          @change="(e) => change((d) => (d.encoding = ENCODINGS.find((x) => x === value(e)) ?? 'utf-8'))"
+        >
+          <option v-for="e in ENCODINGS" :key="e" :value="e">{{ e }}</option>
+        </select></label
+      >
+    </p>
+    <table>
+      <thead>
+        <tr>
+          <th scope="col">{{ say('look.header') }}</th>
+          <th scope="col">{{ say('look.sample') }}</th>
+          <th scope="col">{{ say('look.holds') }}</th>
+          <th scope="col">{{ say('look.unit') }}</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="(c, i) in draft.columns" :key="i" :class="{ out: c.field === '' }">
+          <th scope="row">
+            {{ c.header }}<span class="first figures">{{ c.samples[0] }}</span>
+          </th>
+          <td class="figures cells">{{ listed('dot', c.samples) }}</td>
+          <td>
+            <select
+              :value="c.field"
+              :aria-label="say('look.field_of', { header: c.header })"
+              @change="(e) => hold(i, value(e))"
+            >
+              <option value="">{{ say('look.nothing') }}</option>
+              <option v-for="f in look.fields" :key="f.field" :value="f.field">{{ names[f.field] ?? f.field }}</option>
+            </select>
+          </td>
+          <td>
+            <select
+              v-if="c.field === 'time'"
+              :value="c.format"
+              :aria-label="say('look.format_of', { header: c.header })"
+              @change="(e) => changeColumn(i, { format: value(e) })"
+            >
+              <option value="">{{ say('look.iso') }}</option>
+              <option v-if="c.format !== '' && !look.formats.includes(c.format)" :value="c.format">
+                {{ c.format }}
+              </option>
+              <option v-for="f in look.formats" :key="f" :value="f">{{ f }}</option>
+            </select>
+            <select
+              v-else-if="unitsOf(c.field).length > 0"
+              :value="c.unit || unitsOf(c.field)[0]"
+              :aria-label="say('look.unit_of', { header: c.header })"
+              @change="(e) => changeColumn(i, { unit: value(e) })"
+            >
+              <option v-for="u in unitsOf(c.field)" :key="u" :value="u">{{ u }}</option>
+            </select>
+            <label v-if="TURNED.includes(c.field)" class="turn"
+              ><input
+                type="checkbox"
+                :checked="c.isTurned"
+                :aria-label="say('look.sign_of', { header: c.header })"
+                @change="changeColumn(i, { isTurned: !c.isTurned })"
+              />
+              {{ say('look.sign') }}</label
+            >
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
+</template>
+
+<style scoped>
+.columns {
+  overflow-x: auto;
+}
+
+.whole {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 20px;
+  margin-bottom: 8px;
+}
+
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+
+th,
+td {
+  padding: 3px 10px 3px 0;
+  border-bottom: 1px solid var(--line);
+  text-align: left;
+  font-size: 13.5px;
+  vertical-align: middle;
+}
+
+tbody th {
+  font-weight: 640;
+}
+
+.cells {
+  max-width: 260px;
+  overflow: hidden;
+  color: var(--ink-soft);
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+.out th,
+.out td {
+  opacity: 0.7;
+}
+
+.first {
+  display: none;
+}
+
+/* On a phone the first cell stands under its header. */
+@media (max-width: 640px) {
+  .cells,
+  thead th:nth-child(2) {
+    display: none;
+  }
+
+  .first {
+    display: block;
+    color: var(--ink-soft);
+    font-weight: 400;
+  }
+
+  .turn {
+    margin-left: 0;
+  }
+}
+
+select {
+  min-height: 32px;
+  max-width: 190px;
+  padding: 2px 6px;
+  border: 1.5px solid var(--ink);
+  background: var(--paper-raised);
+  color: var(--ink);
+  font: inherit;
+}
+
+.turn {
+  display: inline-flex;
+  gap: 5px;
+  align-items: center;
+  margin-left: 8px;
+  white-space: nowrap;
+}
+</style>

@@ -1,0 +1,170 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { CurvePoint, Import, ImportLook, Mapping } from '@/api/client';
+import { useUnits } from '@/stores/units';
+import { clock, number } from '@/ui/figures';
+import { listed, say } from '@/words/say';
+import { useReadingFields } from '@/connect/readingFields';
+import FileColumns from './FileColumns.vue';
+import FileSlide from './FileSlide.vue';
+
+/** A readings file before it is taken: what its columns hold, its first rows, the curve they draw, and when it began. */
+const props = defineProps<{ file: Import; look: ImportLook; curve: CurvePoint[] }>();
+const emit = defineEmits<{
+  tell: [body: { mapping?: Mapping; shift_s?: number }];
+  take: [];
+  drop: [file: Import];
+  close: [];
+}>();
+
+/** Rows left out that are listed here. */
+const LISTED = 4;
+
+const units = useUnits();
+const { screen, heat } = useReadingFields();
+const fields = computed(() =>
+  [...screen, ...heat.value].filter((f) =>
+    props.look.rows.some((row) => row[f.name] !== null && row[f.name] !== undefined),
+  ),
+);
+const shown = (row: ImportLook['rows'][number], field: string, isHeat: boolean): string => {
+  const value = row[field];
+  return typeof value !== 'number' ? '' : isHeat ? units.thermometer(value) : number(value, 1);
+};
+const hasCurve = computed(() => Object.keys(props.look.curve).length > 0);
+</script>
+
+<template>
+  <el-dialog
+    :model-value="true"
+    :title="say('look.title', { name: file.name })"
+    width="min(980px, 96%)"
+    top="4vh"
+    append-to-body
+    @close="emit('close')"
+  >
+    <div class="look">
+      <p>{{ say(`look.${file.mapping_from}`) }}</p>
+      <FileColumns
+        v-if="file.mapping_from !== 'ours' || look.problem"
+        :file="file"
+        :look="look"
+        @told="(m) => emit('tell', { mapping: m })"
+      />
+      <p v-if="look.problem" class="problem" role="alert">{{ look.problem }}</p>
+      <FileSlide
+        v-if="hasCurve"
+        :curve="curve"
+        :look="look"
+        :shift-s="file.shift_s"
+        @shift="(s) => emit('tell', { shift_s: s })"
+      />
+      <div v-if="look.rows.length > 0" class="rows">
+        <table>
+          <caption>
+            {{
+              say('look.rows')
+            }}
+          </caption>
+          <thead>
+            <tr>
+              <th scope="col">{{ say('readings.time') }}</th>
+              <th v-for="f in fields" :key="f.name" scope="col">{{ listed('comma', [f.label, f.unit]) }}</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="(row, i) in look.rows" :key="i" class="figures">
+              <th scope="row">{{ clock(row.t_s) }}</th>
+              <td v-for="f in fields" :key="f.name">{{ shown(row, f.name, f.isHeat) }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      <p v-else-if="!look.problem">{{ say('look.no_rows') }}</p>
+      <p>
+        {{
+          look.is_whole
+            ? say('look.count', { n: look.understood })
+            : say('look.count_part', { looked: look.looked_at, n: look.understood })
+        }}<template v-if="look.rejected_count > 0">{{ say('file.rejected', { n: look.rejected_count }) }}</template
+        >{{ say('file.end') }}
+        <a v-if="look.rejected_count > 0" :href="`/api/imports/${file.id}/left-out.csv`" download>{{
+          say('file.save_rejected')
+        }}</a>
+      </p>
+      <ul v-if="look.rejected.length > 0">
+        <li v-for="row in look.rejected.slice(0, LISTED)" :key="row.line">
+          {{ say('file.line', { line: row.line, reason: row.reason }) }}
+        </li>
+        <li v-if="look.rejected_count > LISTED">{{ say('file.more', { n: look.rejected_count - LISTED }) }}</li>
+      </ul>
+    </div>
+    <template #footer>
+      <div class="foot">
+        <button type="button" class="text-button" @click="emit('drop', file)">{{ say('look.drop') }}</button>
+        <button type="button" class="notched" :disabled="look.understood === 0" @click="emit('take')">
+          {{ say('look.take') }}
+        </button>
+      </div>
+    </template>
+  </el-dialog>
+</template>
+
+<style scoped>
+.look {
+  display: grid;
+  gap: 12px;
+  max-height: 72vh;
+  overflow-y: auto;
+}
+
+.look > * {
+  min-width: 0;
+}
+
+.problem {
+  padding: 8px 12px;
+  border-left: 4px solid var(--ink);
+  background: var(--paper-raised);
+  font-weight: 640;
+}
+
+.rows {
+  overflow-x: auto;
+}
+
+table {
+  border-collapse: collapse;
+}
+
+caption {
+  padding-bottom: 4px;
+  font-weight: 640;
+  text-align: left;
+}
+
+th,
+td {
+  padding: 2px 18px 2px 0;
+  text-align: right;
+  font-size: 13.5px;
+  white-space: nowrap;
+}
+
+thead th {
+  border-bottom: 1px solid var(--ink);
+}
+
+ul {
+  margin: 0;
+  padding-left: 18px;
+  font-size: 13px;
+}
+
+.foot {
+  display: flex;
+  gap: 18px;
+  align-items: center;
+  justify-content: flex-end;
+}
+</style>

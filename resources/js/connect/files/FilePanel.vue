@@ -1,0 +1,226 @@
+<script setup lang="ts">
+import { onMounted, ref } from 'vue';
+import type { CurvePoint, Import } from '@/api/client';
+import { percent } from '@/ui/figures';
+import { useUndo } from '@/stores/undo';
+import { listed, say } from '@/words/say';
+import FileLook from './FileLook.vue';
+import { useFiles } from './useFiles';
+
+const props = defineProps<{
+  session: string;
+  curve: CurvePoint[];
+  /** Readings the session holds. */
+  count: number;
+  told: (task: () => Promise<void>) => Promise<boolean>;
+}>();
+const emit = defineEmits<{ taken: [] }>();
+
+/** Rows that are listed; the rest is counted. */
+const LISTED = 6;
+
+const undo = useUndo();
+const files = useFiles(props.session, props.told, () => emit('taken'));
+const input = ref<HTMLInputElement>();
+const { imports, look, rejected, isSending, isNobodyThere } = files;
+
+onMounted(() => props.told(files.list));
+
+function pick(): void {
+  const file = input.value?.files?.[0];
+  if (file) {
+    void props.told(async () => {
+      const taken = await files.send(file, props.count === 0);
+      if (taken) {
+        loaded(taken);
+      }
+    });
+  }
+  if (input.value) {
+    input.value.value = '';
+  }
+}
+
+function loaded(file: Import): void {
+  if (file.state === 'done' && file.added > 0) {
+    undo.done(say('file.loaded', { n: file.added }), () => files.takeBack(file));
+  }
+}
+const take = () =>
+  props.told(async () => {
+    if (look.value) {
+      loaded(await files.start(look.value.file));
+    }
+  });
+
+const arrived = (i: Import) => percent(i.received / i.bytes);
+const done = (i: Import) => percent(i.lines === 0 ? 0 : i.lines_done / i.lines);
+const line = (i: Import): string => {
+  const name = i.name;
+  switch (i.state) {
+    case 'arriving':
+      return say(isSending.value ? 'file.arriving' : 'file.arriving_open', { name, percent: arrived(i) });
+    case 'running':
+      return say('file.running', { name, percent: done(i), n: i.added });
+    case 'stopped':
+      return say('file.stopped', { name, percent: done(i), n: i.added });
+    case 'failed':
+      return say('file.failed', { name, problem: i.problem ?? '' });
+    case 'done':
+      return say('file.done', { name });
+    default:
+      return say(`file.${i.state}`, { name });
+  }
+};
+/** What the columns of a file that is not ours were taken for. */
+const taken = (i: Import) =>
+  Object.entries(i.mapping?.columns ?? {}).map(([header, column]) =>
+    say(column.sign === -1 ? 'file.column_negative' : 'file.column', {
+      header,
+      field: listed('comma', [column.field, ...(column.unit ? [column.unit] : [])]),
+    }),
+  );
+const mayGoOn = (i: Import) => i.state === 'stopped' || i.state === 'failed';
+const isMoving = (i: Import) => ['waiting', 'running', 'stopping'].includes(i.state);
+</script>
+
+<template>
+  <section class="file" :aria-label="say('file.label')">
+    <label for="readings-file">{{ say('file.load') }}</label>
+    <input
+      id="readings-file"
+      ref="input"
+      type="file"
+      accept=".csv,.tsv,.txt,text/csv"
+      :disabled="isSending"
+      @change="pick"
+    />
+    <p class="quiet small">{{ say('file.how') }}</p>
+    <p v-if="isNobodyThere" class="small" role="status">{{ say('file.no_worker') }}</p>
+    <div v-for="i in imports" :key="i.id" class="outcome" role="status">
+      <p>
+        {{ line(i)
+        }}<template v-if="i.state === 'done'"
+          ><strong>{{ say('file.added', { n: i.added }) }}</strong
+          ><template v-if="i.understood > i.added">{{ say('file.known', { n: i.understood - i.added }) }}</template
+          ><template v-if="i.rejected_count > 0">{{ say('file.rejected', { n: i.rejected_count }) }}</template
+          >{{ say('file.end') }}</template
+        >
+      </p>
+      <progress v-if="isMoving(i)" :max="i.lines" :value="i.lines_done" :aria-label="line(i)" />
+      <ul v-if="rejected[i.id]?.length">
+        <li v-for="row in rejected[i.id]?.slice(0, LISTED)" :key="row.line">
+          {{ say('file.line', { line: row.line, reason: row.reason }) }}
+        </li>
+        <li v-if="i.rejected_count > LISTED">{{ say('file.more', { n: i.rejected_count - LISTED }) }}</li>
+      </ul>
+      <p v-if="i.state === 'done' && taken(i).length > 0" class="small">
+        {{ say('file.taken', { columns: listed('comma', taken(i)) }) }}
+      </p>
+      <p class="acts">
+        <a v-if="i.rejected_count > 0" :href="`/api/imports/${i.id}/left-out.csv`" download>{{
+          say('file.save_rejected')
+        }}</a>
+        <button v-if="i.state === 'ready'" type="button" class="text-button" @click="told(() => files.show(i))">
+          {{ say('file.look') }}
+        </button>
+        <button
+          v-if="i.state === 'waiting' || i.state === 'running'"
+          type="button"
+          class="text-button"
+          @click="told(() => files.stop(i))"
+        >
+          {{ say('file.stop') }}
+        </button>
+        <button
+          v-if="mayGoOn(i)"
+          type="button"
+          class="text-button"
+          @click="told(async () => void (await files.start(i)))"
+        >
+          {{ say('file.resume') }}
+        </button>
+        <button
+          v-if="!isMoving(i) && !isSending"
+          type="button"
+          class="text-button"
+          :aria-label="say('file.take_back_of', { name: i.name })"
+          @click="told(() => files.takeBack(i))"
+        >
+          {{ say('file.take_back') }}
+        </button>
+      </p>
+    </div>
+    <FileLook
+      v-if="look"
+      :file="look.file"
+      :look="look.look"
+      :curve="curve"
+      @tell="(body) => told(() => files.tell(body))"
+      @take="take"
+      @drop="(file) => told(() => files.takeBack(file))"
+      @close="look = null"
+    />
+  </section>
+</template>
+
+<style scoped>
+.file {
+  margin-top: 16px;
+  padding-top: 12px;
+  border-top: 1px solid var(--line);
+}
+
+label {
+  display: block;
+  margin-bottom: 4px;
+  font-weight: 600;
+}
+
+input {
+  max-width: 100%;
+}
+
+input::file-selector-button {
+  margin-right: 12px;
+  padding: 8px 14px;
+  border: 1.5px solid var(--ink);
+  background: var(--paper-raised);
+  color: var(--ink);
+  font-family: var(--face-wide);
+  font-weight: 600;
+  cursor: pointer;
+}
+
+.small {
+  margin-top: 4px;
+  font-size: 13px;
+}
+
+.outcome {
+  margin-top: 8px;
+  padding: 8px 12px;
+  border-left: 4px solid var(--ink);
+  background: var(--paper-raised);
+  overflow-wrap: anywhere;
+}
+
+progress {
+  width: 100%;
+  height: 10px;
+  accent-color: var(--ink);
+}
+
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 18px;
+  font-size: 13.5px;
+}
+
+ul {
+  margin: 4px 0 0;
+  padding-left: 18px;
+  font-size: 13px;
+}
+</style>

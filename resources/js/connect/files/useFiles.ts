@@ -1,0 +1,145 @@
+import { useTimeoutPoll } from '@vueuse/core';
+import { computed, ref } from 'vue';
+import { api, ask, type Import, type ImportLook, type Mapping } from '@/api/client';
+
+/** What the server takes at once of a file (bytes). */
+const PIECE = 4_194_304;
+const POLL_MS = 1000;
+/** One who takes files in the background looks for more every second. */
+const WORKER_QUIET_S = 15;
+
+const UNDER_WAY = ['waiting', 'running', 'stopping'];
+
+/**
+ * The readings files of a session: they arrive in pieces, are looked at, and taken beside the server.
+ *
+ * @param told whatever went wrong is told by it; false where something did
+ * @param onTaken the session holds other readings now
+ */
+export function useFiles(session: string, told: (task: () => Promise<void>) => Promise<boolean>, onTaken: () => void) {
+  const imports = ref<Import[]>([]);
+  /** The one that is looked at before it is taken. */
+  const look = ref<{ file: Import; look: ImportLook } | null>(null);
+  const rejected = ref<Record<string, ImportLook['rejected']>>({});
+  const isSending = ref(false);
+
+  const path = (id: string) => ({ params: { path: { file: id } } });
+  const put = (file: Import): Import => {
+    const known = imports.value.findIndex((i) => i.id === file.id);
+    imports.value = known < 0 ? [...imports.value, file] : imports.value.map((i, at) => (at === known ? file : i));
+    return file;
+  };
+  const isUnderWay = computed(() => imports.value.some((i) => UNDER_WAY.includes(i.state)));
+  /** Something waits, and nobody has been there for it. */
+  const isNobodyThere = computed(
+    () =>
+      imports.value.some(
+        (i) => i.state === 'waiting' && (i.worker_seen_s === null || i.worker_seen_s > WORKER_QUIET_S),
+      ) && !imports.value.some((i) => i.state === 'running'),
+  );
+
+  async function list(): Promise<void> {
+    const wasUnderWay = isUnderWay.value;
+    imports.value = (await ask(api.GET('/sessions/{session}/imports', { params: { path: { session } } }))).imports;
+    if (isUnderWay.value) {
+      poll.resume();
+    } else {
+      poll.pause();
+      if (wasUnderWay) {
+        onTaken();
+      }
+    }
+  }
+  const poll = useTimeoutPoll(async () => void (await told(list)), POLL_MS, { immediate: false });
+
+  /** One of ours that needs no question is taken at once. */
+  async function send(file: File, isEmpty: boolean): Promise<Import | null> {
+    isSending.value = true;
+    try {
+      const begun = imports.value.find((i) => i.state === 'arriving' && i.name === file.name && i.bytes === file.size);
+      let at = put(
+        begun ??
+          (await ask(
+            api.POST('/sessions/{session}/imports', {
+              params: { path: { session } },
+              body: { name: file.name, bytes: file.size },
+            }),
+          )),
+      );
+      while (at.state === 'arriving') {
+        const piece = file.slice(at.received, at.received + PIECE);
+        at = put(
+          await ask(
+            api.PUT('/imports/{file}/piece', {
+              params: { path: { file: at.id }, query: { from: at.received } },
+              headers: { 'Content-Type': 'application/octet-stream' },
+              body: '',
+              bodySerializer: () => piece,
+            }),
+          ),
+        );
+      }
+      if (at.mapping_from === 'ours' && at.shift_s === 0 && isEmpty) {
+        const seen = await ask(api.GET('/imports/{file}/look', path(at.id)));
+        if (seen.problem === null) {
+          return await start(at);
+        }
+      }
+      await show(at);
+      return null;
+    } finally {
+      isSending.value = false;
+    }
+  }
+
+  async function show(file: Import): Promise<void> {
+    look.value = { file, look: await ask(api.GET('/imports/{file}/look', path(file.id))) };
+  }
+
+  /** Read as somebody says, and looked at anew. */
+  async function tell(body: { mapping?: Mapping; shift_s?: number }): Promise<void> {
+    const of = look.value;
+    if (of) {
+      await show(put(await ask(api.PUT('/imports/{file}', { ...path(of.file.id), body }))));
+    }
+  }
+
+  async function start(file: Import): Promise<Import> {
+    const started = put(await ask(api.POST('/imports/{file}/start', path(file.id))));
+    look.value = null;
+    if (started.state === 'done' || started.state === 'failed') {
+      if (started.rejected_count > 0) {
+        await listRejected(started);
+      }
+      onTaken();
+    } else {
+      poll.resume();
+    }
+    return started;
+  }
+
+  async function listRejected(file: Import): Promise<void> {
+    rejected.value = {
+      ...rejected.value,
+      [file.id]: (await ask(api.GET('/imports/{file}/look', path(file.id)))).rejected,
+    };
+  }
+
+  const stop = async (file: Import): Promise<void> =>
+    void put(await ask(api.POST('/imports/{file}/stop', path(file.id))));
+
+  async function takeBack(file: Import): Promise<void> {
+    await ask(api.DELETE('/imports/{file}', path(file.id)));
+    imports.value = imports.value.filter((i) => i.id !== file.id);
+    if (look.value?.file.id === file.id) {
+      look.value = null;
+    }
+    if (file.understood > 0) {
+      onTaken();
+    }
+  }
+
+  return { imports, look, rejected, isSending, isNobodyThere, list, send, show, tell, start, stop, takeBack };
+}
+
+export type Files = ReturnType<typeof useFiles>;
