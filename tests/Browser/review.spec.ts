@@ -162,6 +162,11 @@ test("a thermometer's foreign file in °F and watts with decimal commas is taken
   await page
     .getByLabel('Load a readings file')
     .setInputFiles({ name: 'logger.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+  const look = page.getByRole('dialog', { name: 'Before logger.csv is taken' });
+  await expect(look.getByLabel('What Leistung (W) holds')).toHaveValue('kw');
+  await expect(look.getByLabel('Unit of Leistung (W)')).toHaveValue('W');
+  await expect(look.getByRole('row', { name: /^0:00 20\.5 120\.0 15\.7/ })).toBeVisible();
+  await look.getByRole('button', { name: 'Take it in' }).click();
   await expect(page.getByText('20 readings added.')).toBeVisible();
   await expect(
     page.getByText(/Taken as: Akku \[%\] = soc_pct, Leistung \(W\) = kw, W, Adapter \(°F\) = adapter_c, degF/),

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, ref, watch } from 'vue';
 import type { Import, ImportLook, Mapping } from '@/api/client';
 import { listed, say } from '@/words/say';
 import { useReadingFields } from '@/connect/readingFields';
@@ -14,7 +14,12 @@ const DELIMITERS = { ',': 'comma', ';': 'semicolon', '\t': 'tab', '|': 'bar' } a
 const ENCODINGS: Mapping['encoding'][] = ['utf-8', 'windows-1252'];
 
 const { screen, heat } = useReadingFields();
-const draft = computed(() => draftOf(props.file, props.look));
+/** What was chosen stays, however long the server looks at it; other columns are begun anew. */
+const draft = ref(draftOf(props.file, props.look));
+watch(
+  () => JSON.stringify(props.look.headers),
+  () => (draft.value = draftOf(props.file, props.look)),
+);
 const names = computed<Record<string, string>>(() => ({
   t_s: say('field.t_s'),
   time: say('field.time'),
@@ -26,9 +31,8 @@ const names = computed<Record<string, string>>(() => ({
 const unitsOf = (field: string) => props.look.fields.find((f) => f.field === field)?.units ?? [];
 
 function change(edit: (draft: MappingDraft) => void): void {
-  const next = structuredClone({ ...draft.value, columns: draft.value.columns.map((c) => ({ ...c, samples: [] })) });
-  edit(next);
-  emit('told', mappingOf(next));
+  edit(draft.value);
+  emit('told', mappingOf(draft.value));
 }
 const changeColumn = (at: number, edit: Partial<MappingDraft['columns'][number]>) =>
   change((d) => {
@@ -188,24 +192,6 @@ tbody th {
   display: none;
 }
 
-/* On a phone the first cell stands under its header. */
-@media (max-width: 640px) {
-  .cells,
-  thead th:nth-child(2) {
-    display: none;
-  }
-
-  .first {
-    display: block;
-    color: var(--ink-soft);
-    font-weight: 400;
-  }
-
-  .turn {
-    margin-left: 0;
-  }
-}
-
 select {
   min-height: 32px;
   max-width: 190px;
@@ -222,5 +208,27 @@ select {
   align-items: center;
   margin-left: 8px;
   white-space: nowrap;
+}
+/* On a phone the first cell stands under its header. */
+@media (max-width: 640px) {
+  .cells,
+  thead th:nth-child(2) {
+    display: none;
+  }
+
+  .first {
+    display: block;
+    color: var(--ink-soft);
+    font-weight: 400;
+  }
+
+  .turn {
+    margin-left: 0;
+    white-space: normal;
+  }
+
+  table select {
+    max-width: 112px;
+  }
 }
 </style>

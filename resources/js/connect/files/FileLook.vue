@@ -9,7 +9,7 @@ import FileColumns from './FileColumns.vue';
 import FileSlide from './FileSlide.vue';
 
 /** A readings file before it is taken: what its columns hold, its first rows, the curve they draw, and when it began. */
-const props = defineProps<{ file: Import; look: ImportLook; curve: CurvePoint[] }>();
+const props = defineProps<{ file: Import; look: ImportLook; refusal: string; curve: CurvePoint[] }>();
 const emit = defineEmits<{
   tell: [body: { mapping?: Mapping; shift_s?: number }];
   take: [];
@@ -51,7 +51,7 @@ const hasCurve = computed(() => Object.keys(props.look.curve).length > 0);
         :look="look"
         @told="(m) => emit('tell', { mapping: m })"
       />
-      <p v-if="look.problem" class="problem" role="alert">{{ look.problem }}</p>
+      <p v-if="refusal || look.problem" class="problem" role="alert">{{ refusal || look.problem }}</p>
       <FileSlide
         v-if="hasCurve"
         :curve="curve"
@@ -102,7 +102,7 @@ const hasCurve = computed(() => Object.keys(props.look.curve).length > 0);
     <template #footer>
       <div class="foot">
         <button type="button" class="text-button" @click="emit('drop', file)">{{ say('look.drop') }}</button>
-        <button type="button" class="notched" :disabled="look.understood === 0" @click="emit('take')">
+        <button type="button" class="notched" :disabled="look.understood === 0 || refusal !== ''" @click="emit('take')">
           {{ say('look.take') }}
         </button>
       </div>

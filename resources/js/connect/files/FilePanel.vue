@@ -22,7 +22,7 @@ const LISTED = 6;
 const undo = useUndo();
 const files = useFiles(props.session, props.told, () => emit('taken'));
 const input = ref<HTMLInputElement>();
-const { imports, look, rejected, isSending, isNobodyThere } = files;
+const { imports, look, refusal, rejected, isSending, isNobodyThere } = files;
 
 onMounted(() => props.told(files.list));
 
@@ -155,6 +155,7 @@ const isMoving = (i: Import) => ['waiting', 'running', 'stopping'].includes(i.st
       v-if="look"
       :file="look.file"
       :look="look.look"
+      :refusal="refusal"
       :curve="curve"
       @tell="(body) => told(() => files.tell(body))"
       @take="take"

@@ -1,6 +1,6 @@
 import { useTimeoutPoll } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import { api, ask, type Import, type ImportLook, type Mapping } from '@/api/client';
+import { api, ApiError, ask, type Import, type ImportLook, type Mapping } from '@/api/client';
 
 /** What the server takes at once of a file (bytes). */
 const PIECE = 4_194_304;
@@ -22,6 +22,10 @@ export function useFiles(session: string, told: (task: () => Promise<void>) => P
   const look = ref<{ file: Import; look: ImportLook } | null>(null);
   const rejected = ref<Record<string, ImportLook['rejected']>>({});
   const isSending = ref(false);
+  /** Why the way in which somebody says it is to be read cannot be. */
+  const refusal = ref('');
+  /** One after the other: what is said last stands. */
+  let before: Promise<void> = Promise.resolve();
 
   const path = (id: string) => ({ params: { path: { file: id } } });
   const put = (file: Import): Import => {
@@ -93,15 +97,29 @@ export function useFiles(session: string, told: (task: () => Promise<void>) => P
   }
 
   async function show(file: Import): Promise<void> {
+    refusal.value = '';
     look.value = { file, look: await ask(api.GET('/imports/{file}/look', path(file.id))) };
   }
 
   /** Read as somebody says, and looked at anew. */
-  async function tell(body: { mapping?: Mapping; shift_s?: number }): Promise<void> {
-    const of = look.value;
-    if (of) {
-      await show(put(await ask(api.PUT('/imports/{file}', { ...path(of.file.id), body }))));
-    }
+  function tell(body: { mapping?: Mapping; shift_s?: number }): Promise<void> {
+    const turn = before.then(async () => {
+      const of = look.value;
+      if (!of) {
+        return;
+      }
+      try {
+        await show(put(await ask(api.PUT('/imports/{file}', { ...path(of.file.id), body }))));
+        refusal.value = '';
+      } catch (e) {
+        if (!(e instanceof ApiError) || e.status !== 422) {
+          throw e;
+        }
+        refusal.value = e.plain();
+      }
+    });
+    before = turn.catch(() => undefined);
+    return turn;
   }
 
   async function start(file: Import): Promise<Import> {
@@ -139,7 +157,7 @@ export function useFiles(session: string, told: (task: () => Promise<void>) => P
     }
   }
 
-  return { imports, look, rejected, isSending, isNobodyThere, list, send, show, tell, start, stop, takeBack };
+  return { imports, look, refusal, rejected, isSending, isNobodyThere, list, send, show, tell, start, stop, takeBack };
 }
 
 export type Files = ReturnType<typeof useFiles>;

@@ -1,0 +1,135 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import type { Page } from '@playwright/test';
+import { choose, expect, openDemo, test } from './support';
+import { portOf } from './workers';
+
+/** A session that has just begun, at its readings. */
+async function begin(page: Page): Promise<void> {
+  await openDemo(page);
+  await choose(page, 'Brindle', 'Ostler, second generation');
+  await page.getByRole('button', { name: 'Connect this chain' }).click();
+  await page.getByRole('button', { name: 'Start the session' }).click();
+  await page.getByRole('button', { name: 'To the readings' }).click();
+}
+
+const csv = (name: string, text: string) => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
+const load = (page: Page, name: string, text: string) =>
+  page.getByLabel('Load a readings file').setInputFiles(csv(name, text));
+const readings = (page: Page, n: number) =>
+  expect(page.getByRole('heading', { name: `Readings, ${n}`, exact: true })).toBeVisible();
+
+/** So many rows of our own, one a second. */
+function ours(rows: number): string {
+  const lines = ['t_s,soc_pct,kw'];
+  for (let i = 0; i < rows; i++) {
+    lines.push(`${i},${(12 + (60 * i) / rows).toFixed(3)},${(90 - (40 * i) / rows).toFixed(2)}`);
+  }
+  return lines.join('\n') + '\n';
+}
+
+test("two files are one session: the thermometer's is pushed beside the car's, by hand and by its keys", async ({
+  page,
+}) => {
+  await begin(page);
+  await load(page, 'car.csv', ours(600));
+  await expect(page.getByText('600 readings added')).toBeVisible();
+  await readings(page, 600);
+
+  const rows = Array.from({ length: 30 }, (_, i) => `${i * 10};${(20 + i / 2).toFixed(1).replace('.', ',')}`);
+  await load(page, 'thermometer.csv', ['Laufzeit (s);T1', ...rows, 'x;1'].join('\n'));
+  const look = page.getByRole('dialog', { name: 'Before thermometer.csv is taken' });
+  await expect(look.getByRole('alert')).toBeVisible();
+  await look.getByLabel('What Laufzeit (s) holds').selectOption('t_s');
+  await expect(look.getByRole('alert')).toBeVisible();
+  await look.getByLabel('What T1 holds').selectOption('adapter_c');
+  await expect(look.getByRole('alert')).toHaveCount(0);
+  await look.getByLabel('Decimal sign').selectOption(',');
+  await expect(look.getByRole('row', { name: '0:10 20.5 °C' })).toBeVisible();
+  await expect(look.getByText('30 rows read; 1 row left out.')).toBeVisible();
+
+  const slide = look.getByRole('slider', { name: 'Seconds after plugging in' });
+  await expect(slide).toHaveAttribute('aria-valuetext', 'with plugging in');
+  await slide.press('PageUp');
+  await slide.press('Shift+ArrowRight');
+  await slide.press('ArrowLeft');
+  await expect(look.getByText('The file begins 1:09 after plugging in.')).toBeVisible();
+  await expect(look.getByRole('row', { name: '1:09 20.0 °C' })).toBeVisible();
+  const box = await slide.boundingBox();
+  if (!box) {
+    throw new Error('the slider is not there');
+  }
+  // Ten minutes are as wide as the chart: a twentieth of it is half a minute.
+  await page.mouse.move(box.x + 200, box.y + 150);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 200 + (box.width - 20) / 20, box.y + 150, { steps: 4 });
+  await page.mouse.up();
+  await expect(look.getByText(/The file begins 1:(39|40|38) after plugging in\./)).toBeVisible();
+  await look.getByRole('spinbutton', { name: 'Seconds after plugging in' }).fill('120');
+  await page.keyboard.press('Tab');
+  await expect(look.getByRole('row', { name: '2:00 20.0 °C' })).toBeVisible();
+  await look.getByRole('button', { name: 'Take it in' }).click();
+  await readings(page, 630);
+
+  await page.getByRole('button', { name: 'Finish' }).click();
+  await expect(page).toHaveURL(/\/log\//);
+  await expect(page.getByText(/adapter\s*34\.5 °C/).first()).toBeVisible();
+});
+
+test('a file of that kind is read as was said, and one that was taken is taken back', async ({ page }) => {
+  await begin(page);
+  const file = (day: number) =>
+    `Uhr;P1\n0${day}.05.2026 10:00:00;50500\n0${day}.05.2026 10:00:20;51000\n0${day}.05.2026 10:00:40;nothing\n`;
+  await load(page, 'first.csv', file(1));
+  const look = page.getByRole('dialog');
+  await look.getByLabel('What Uhr holds').selectOption('time');
+  await look.getByLabel('How Uhr is written').selectOption('d.m.Y H:i:s');
+  await look.getByLabel('What P1 holds').selectOption('kw');
+  await look.getByLabel('Unit of P1').selectOption('W');
+  await expect(look.getByRole('row', { name: '0:20 51.0' })).toBeVisible();
+  await look.getByRole('button', { name: 'Take it in' }).click();
+  await readings(page, 2);
+  const saved = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Save the rows left out' }).click();
+  expect(await (await saved).path()).not.toBe('');
+
+  await load(page, 'second.csv', file(2));
+  await expect(look.getByText('Read as the last file of this kind was.')).toBeVisible();
+  await expect(look.getByRole('row', { name: '0:20 51.0' })).toBeVisible();
+  await look.getByRole('button', { name: 'Take it in' }).click();
+  await readings(page, 4);
+  await page.getByRole('button', { name: 'Take first.csv back' }).click();
+  await readings(page, 2);
+  await page.getByRole('button', { name: /Undo/ }).click();
+  await expect(page.getByRole('heading', { name: /^Readings, / })).toHaveCount(0);
+});
+
+test('a large file is taken beside the server: stopped, gone on with, and its worker killed on the way', async ({
+  page,
+}, info) => {
+  const work = (): ChildProcess =>
+    spawn('bash', ['tests/Browser/work.sh'], {
+      env: { ...process.env, HARMOZON_TEST_PORT: String(portOf(info.parallelIndex)) },
+      detached: true,
+      stdio: 'ignore',
+    });
+  const kill = (child: ChildProcess) => child.pid !== undefined && process.kill(-child.pid, 'SIGKILL');
+  await begin(page);
+  let worker = work();
+  try {
+    await load(page, 'large.csv', ours(200_000));
+    await expect(page.getByText(/large\.csv: [1-9]\d? % taken, [1-9]/)).toBeVisible({ timeout: 30_000 });
+    await page.getByRole('button', { name: 'Stop', exact: true }).click();
+    await expect(page.getByText(/large\.csv: stopped at [1-9]\d? %/)).toBeVisible();
+
+    await page.getByRole('button', { name: 'Go on' }).click();
+    await expect(page.getByText(/large\.csv: \d+ % taken, [1-9]/)).toBeVisible();
+    kill(worker);
+    await page.reload();
+    await expect(page.getByText(/large\.csv: [1-9]\d? % taken, [1-9]/)).toBeVisible();
+    worker = work();
+    await expect(page.getByText('200,000 readings added.')).toBeVisible({ timeout: 90_000 });
+    await expect(page.getByRole('heading', { name: /^Readings, 200.?000$/ })).toBeVisible();
+  } finally {
+    kill(worker);
+  }
+});
