@@ -31,9 +31,9 @@ abstract class CoreCommand extends Command
 
             return self::BAD_INPUT;
         }
-        $told = $this->option('json') === true
+        $told = $this->whole($answer) ?? ($this->option('json') === true
             ? json_encode($answer, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR)."\n"
-            : $this->described($answer);
+            : $this->described($answer));
         if (! $this->print($told)) {
             $this->stderr($this->voice()->say(Message::of('console.cannot_write')));
 
@@ -41,6 +41,16 @@ abstract class CoreCommand extends Command
         }
 
         return self::SUCCESS;
+    }
+
+    /**
+     * What is written in one way only.
+     *
+     * @param  array<string, mixed>  $answer
+     */
+    protected function whole(array $answer): ?string
+    {
+        return null;
     }
 
     /** @param  array<string, mixed>  $answer */

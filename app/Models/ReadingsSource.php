@@ -24,6 +24,15 @@ final class ReadingsSource extends Model
 
     protected $guarded = [];
 
+    /** @return list<array{source: string, name: string, mapping: array<string, mixed>}> in an order of their own */
+    public static function told(): array
+    {
+        $query = self::query();
+        $query->orderBy('source');
+
+        return array_values($query->get()->map(static fn (self $s): array => ['source' => $s->source, 'name' => $s->name, 'mapping' => $s->mapping])->all());
+    }
+
     /** @return array<string, string> */
     protected function casts(): array
     {

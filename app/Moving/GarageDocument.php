@@ -11,31 +11,42 @@ use App\Models\NetworkTerm;
 use App\Models\Outlet;
 use App\Models\Piece;
 use App\Models\Place;
+use App\Models\ReadingsSource;
 use App\Models\Tour;
 use App\Models\Vehicle;
 use Harmozon\Core\Files\CaseReader;
 
 /**
- * Everything that a garage holds, but its sessions, in one document (`harmozon/garage`, version 2): pieces as the garage has
- * arranged them, the figures of a plate by name. What is brought in and written again is the same to the byte.
+ * Everything that a garage holds in one document (`harmozon/garage`, version 2): pieces as the garage has arranged them, the
+ * figures of a plate by name, every session with its readings. What is brought in and written again is the same to the byte.
+ * Photographs stay behind.
  */
 final class GarageDocument
 {
     private const FLAGS = JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR;
 
+    /** The whole of it; the current garage must be this one. */
     public function json(Garage $garage): string
     {
-        return self::written($this->of($garage));
+        return implode('', iterator_to_array($this->parts($garage), false));
     }
 
-    /** @param  array<string, mixed>  $document */
-    public static function written(array $document): string
+    /** @return \Generator<int, string> its text piece by piece: a garage may hold millions of readings */
+    public function parts(Garage $garage): \Generator
     {
-        return json_encode($document, self::FLAGS)."\n";
+        // The sessions come behind all else, inside the same braces.
+        yield substr(json_encode($this->of($garage), self::FLAGS), 0, -2).",\n    \"sessions\": [";
+        $comma = "\n";
+        foreach (SessionDocument::all() as $session) {
+            yield $comma;
+            yield from SessionDocument::parts($session);
+            $comma = ",\n";
+        }
+        yield "\n    ]\n}\n";
     }
 
-    /** @return array<string, mixed> the current garage must be this one */
-    public function of(Garage $garage): array
+    /** @return array<string, mixed> all but the sessions */
+    private function of(Garage $garage): array
     {
         $places = Place::inOrder();
         $ulids = $places->pluck('ulid', 'id');
@@ -51,6 +62,7 @@ final class GarageDocument
             'networks' => Network::inOrder()->map(static fn (Network $n): array => self::piece($n))->all(),
             'tours' => Tour::inOrder()->map(static fn (Tour $t): array => self::piece($t))->all(),
             'mappings' => NetworkTerm::query()->get()->sortBy(['kind', 'theirs'])->values()->map(static fn (NetworkTerm $t): array => ['kind' => $t->kind, 'theirs' => $t->theirs, 'ours' => $t->ours])->all(),
+            'readings_mappings' => ReadingsSource::told(),
         ];
     }
 

@@ -6,6 +6,7 @@ namespace App\Moving;
 
 use App\Equipment\PieceKind;
 use App\Equipment\PieceStore;
+use App\Imports\Sources;
 use App\Models\Adapter;
 use App\Models\Garage;
 use App\Models\Outlet;
@@ -16,6 +17,8 @@ use App\Networks\NetworkTerms;
 use App\People\GarageFields;
 use Harmozon\Core\Files\CaseReader;
 use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Files\Foreign\Mapping;
+use Harmozon\Core\Files\Foreign\MappingReader;
 use Harmozon\Core\Files\Node;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
@@ -38,7 +41,7 @@ final class GarageImport
     /** Outlets of a version 1 file stand in no place. */
     private const NO_PLACE = 'places/';
 
-    public function __construct(private readonly PieceStore $pieces, private readonly NetworkTerms $terms, private readonly Voice $voice)
+    public function __construct(private readonly PieceStore $pieces, private readonly NetworkTerms $terms, private readonly SessionsImport $sessions, private readonly Sources $sources, private readonly Voice $voice)
     {
     }
 
@@ -54,8 +57,10 @@ final class GarageImport
             $read[$kind->value] = $this->read($document, $kind);
         }
         $terms = $document->has('mappings') ? (string) json_encode(['terms' => array_map(static fn (Node $m): array => ['kind' => $m->raw('kind'), 'theirs' => $m->raw('theirs'), 'ours' => $m->raw('ours')], $document->objectsOrNone('mappings'))]) : null;
+        $mappings = self::readingsMappings($document);
+        $this->sessions->check($document);
 
-        return DB::transaction(function () use ($garage, $settings, $read, $terms, $replaces): Moved {
+        return DB::transaction(function () use ($document, $garage, $settings, $read, $terms, $mappings, $replaces): Moved {
             $moved = new Moved;
             if ($settings !== [] && self::isEmpty()) {
                 $garage->update($settings);
@@ -64,9 +69,30 @@ final class GarageImport
                 $this->write($garage, PieceKind::from($kind), $pieces, $replaces, $moved);
             }
             $this->terms->remember($terms);
+            foreach ($mappings as $source => [$name, $mapping]) {
+                if ($replaces || $this->sources->mapping((string) $source) === null) {
+                    $this->sources->remember((string) $source, $name, $mapping);
+                }
+            }
+            $this->sessions->write($document, $garage, $replaces, $moved);
 
             return $moved;
         });
+    }
+
+    /** @return array<string, array{string, Mapping}> what files of readings were taken for, by their source */
+    private static function readingsMappings(Node $document): array
+    {
+        $mappings = [];
+        foreach ($document->objectsOrNone('readings_mappings') as $node) {
+            $source = $node->text('source');
+            if (preg_match('/^[0-9a-f]{64}$/', $source) !== 1) {
+                throw $node->fail('source', Message::of('app.no_source'));
+            }
+            $mappings[$source] = [$node->text('name'), (new MappingReader)->mapping($node->object('mapping'))];
+        }
+
+        return $mappings;
     }
 
     /** @return array<string, mixed> */
@@ -222,7 +248,7 @@ final class GarageImport
     }
 
     /** An id that is a ULID stays what it is; from any other the same one comes every time. */
-    private static function ulid(string $scoped, string $id = ''): string
+    public static function ulid(string $scoped, string $id = ''): string
     {
         if (preg_match(self::ULID, strtolower($id)) === 1) {
             return strtolower($id);

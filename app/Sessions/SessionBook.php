@@ -426,7 +426,7 @@ final class SessionBook
         }
     }
 
-    private static function most(): int
+    public static function most(): int
     {
         $most = config('harmozon.most_readings');
 

@@ -82,6 +82,14 @@ for (const [name, colorScheme, viewport] of [
     await expect(page.getByText('readings added')).toBeVisible();
     expect(await faults(page)).toEqual([]);
     expect(await fits(page)).toBe(true);
+    const text = 'Zeit [s];Strom (mA);T1\n0;-250000;20,5\n10;-260000;21\n';
+    const foreign = { name: 'foreign.csv', mimeType: 'text/csv', buffer: Buffer.from(text) };
+    await page.getByLabel('Load a readings file').setInputFiles(foreign);
+    await expect(page.getByRole('dialog').getByRole('slider')).toBeVisible();
+    expect(await faults(page), 'a file before it is taken').toEqual([]);
+    expect(await fits(page), 'a file before it is taken').toBe(true);
+    await page.getByRole('button', { name: 'Put the file away' }).click();
+    await expect(page.getByRole('dialog')).toHaveCount(0);
 
     await page.getByRole('button', { name: 'Finish' }).click();
     await expect(page.getByRole('heading', { name: 'Plate check' })).toBeVisible();

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Garage\Role;
+use App\Imports\Sources;
 use App\Models\Adapter;
+use App\Models\ChargeSession;
 use App\Models\Garage;
 use App\Models\NetworkTerm;
 use App\Models\Outlet;
@@ -14,10 +16,15 @@ use App\Models\User;
 use App\Models\Vehicle;
 use App\Moving\GarageDocument;
 use Harmozon\Core\Files\CaseReader;
+use Harmozon\Core\Files\Foreign\ColumnMap;
+use Harmozon\Core\Files\Foreign\Encoding;
+use Harmozon\Core\Files\Foreign\Mapping;
+use Harmozon\Core\Files\Foreign\TimeMap;
 use Harmozon\Core\Files\Node;
 use Harmozon\Core\Tests\Cases;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -93,6 +100,50 @@ final class MovingTest extends TestCase
         self::assertSame($json, $this->export($second));
     }
 
+    public function test_sessions_come_back_with_all_that_was_noted_and_their_verdict_as_it_was_given(): void
+    {
+        $demo = $this->lanternfish();
+        $this->inside($demo, function (): void {
+            $session = ChargeSession::query()->whereNotNull('verdict')->orderBy('started_at')->firstOrFail();
+            $other = ChargeSession::query()->whereKeyNot($session->id)->firstOrFail();
+            // A verdict that the judge of today would not give.
+            $session->update(['verdict' => $session->verdict === 'failed' ? 'caution' : 'failed', 'stall' => '7b', 'paid_amount' => '12.30', 'paid_currency' => 'USD', 'judged_before' => ['case_file' => $session->case_file, 'verdict' => 'passed', 'judged_at' => null]]);
+            $session->events()->create(['garage_id' => $session->garage_id, 'client_id' => 'E1', 'code' => 'smell_or_heat', 't_ms' => 1500, 'detail' => 'warm "plastic"', 'took_out' => ['a' => null, 'b' => false]]);
+            DB::table('session_baselines')->insert(['charge_session_id' => $session->id, 'baseline_id' => $other->id]);
+            $this->app->make(Sources::class)->remember(str_repeat('ab', 32), 'thermometer.csv', new Mapping(';', ',', Encoding::Utf8, ['T1' => new ColumnMap('adapter_c')], new TimeMap('Zeit')));
+        });
+        $json = $this->export($demo);
+        self::assertTrue(self::schemaAccepts($json));
+        $keeper = $this->keeper();
+        $this->bring($keeper, $json)->assertOk();
+        self::assertSame($json, $this->export($keeper));
+        self::assertSame($this->log($demo), $this->log($keeper));
+
+        // One that stands here otherwise is left, unless it is to be replaced.
+        $first = $this->inside($keeper, static function (): string {
+            $session = ChargeSession::query()->where('stall', '7b')->firstOrFail();
+            $session->readings()->limit(1)->delete();
+
+            return $session->ulid;
+        });
+        $this->bring($keeper, $json)->assertJson(['added' => 0, 'replaced' => 0])->assertJsonCount(1, 'kept');
+        $this->bring($keeper, $json, replace: true)->assertJson(['added' => 0, 'replaced' => 1, 'kept' => []]);
+        self::assertSame($json, $this->export($keeper));
+        $this->deleteJson("/api/sessions/{$first}")->assertNoContent();
+        $this->bring($keeper, $json)->assertJson(['added' => 1, 'replaced' => 0, 'kept' => []]);
+        self::assertSame($json, $this->export($keeper));
+    }
+
+    /** @return list<array<string, mixed>> what the log tells of every session, but what the garage says in its own way */
+    private function log(User $user): array
+    {
+        $log = $this->actingAs($user)->getJson('/api/sessions')->assertOk()->json('sessions');
+        $this->getJson('/api/memory')->assertOk();
+        $this->getJson("/api/sessions/{$log[0]['id']}")->assertOk();
+
+        return $log;
+    }
+
     /** @param  callable(array<string, mixed>): array<string, mixed>  $spoil */
     #[DataProvider('faults')]
     public function test_a_document_that_cannot_be_is_refused_by_its_field_and_nothing_is_written(callable $spoil, string $field): void
@@ -120,6 +171,18 @@ final class MovingTest extends TestCase
         yield 'another currency' => [$at('settings.currency', 'euro'), 'settings.currency'];
         yield 'a tag as long as a name' => [$at('adapters.0.tag', 'Tenon'), 'adapters[0].tag'];
         yield 'a word that means nothing of ours' => [$at('mappings.0.ours', 'pantograph'), 'terms[0].ours'];
+        yield 'a session that ends before it begins' => [$at('sessions.0.finished_at', '2020-01-01T00:00:00Z'), 'sessions[0].finished_at'];
+        yield 'a verdict of ours that is none' => [$at('sessions.1.verdict', 'splendid'), 'sessions[1].verdict'];
+        yield 'a finished session without a verdict' => [$at('sessions.1.verdict', null), 'sessions[1].verdict'];
+        yield 'a session twice' => [static fn (array $d): array => Cases::changed($d, ['sessions.1.id' => $d['sessions'][0]['id']]), 'sessions[1].id'];
+        yield 'a session of an inlet that is none' => [$at('sessions.0.inlet_index', 9), 'sessions[0].inlet_index'];
+        yield 'a session of plates that cannot be' => [$at('sessions.0.case.outlet.max_kw', 'much'), 'sessions[0].case.outlet.max_kw'];
+        yield 'a session through an adapter that is not in its case' => [$at('sessions.0.chain_adapters', ['nobody']), 'sessions[0].adapters'];
+        yield 'a reading beyond anything' => [$at('sessions.0.readings.rows.1.3', 9_999_999), 'sessions[0].readings.rows[1].volts'];
+        yield 'a row too short' => [$at('sessions.0.readings.rows.2', [1]), 'sessions[0].readings.rows[2]'];
+        yield 'a column of no reading' => [$at('sessions.0.readings.columns.3', 'ohms'), 'sessions[0].readings.columns'];
+        yield 'an event of no kind' => [$at('sessions.0.events', [['id' => 'e', 't_s' => 1, 'code' => 'applause']]), 'sessions[0].events[0].code'];
+        yield 'a mapping that cannot be' => [$at('readings_mappings', [['source' => str_repeat('a', 64), 'name' => 'n', 'mapping' => ['columns' => ['x' => ['field' => 'ohms']]]]]), 'readings_mappings[0].mapping.columns.x.field'];
         yield 'vehicles in words' => [$at('vehicles', 'all'), 'vehicles'];
     }
 
@@ -186,7 +249,7 @@ final class MovingTest extends TestCase
     {
         $document = json_decode($json, true);
 
-        return array_sum(array_map(static fn (string $kind): int => count($document[$kind]), ['vehicles', 'adapters', 'places', 'outlets', 'networks', 'tours']));
+        return array_sum(array_map(static fn (string $kind): int => count($document[$kind]), ['vehicles', 'adapters', 'places', 'outlets', 'networks', 'tours', 'sessions']));
     }
 
     private static function schemaAccepts(string $json): bool

@@ -8,9 +8,8 @@ use App\Console\CoreCommand;
 use App\Console\GarageOfUser;
 use App\Garage\CurrentGarage;
 use App\Moving\GarageDocument;
-use Symfony\Component\Console\Formatter\OutputFormatter;
 
-/** Everything that the garage of a person holds, but its sessions, as one document on standard output. */
+/** Everything that the garage of a person holds as one document on standard output. */
 final class ExportCommand extends CoreCommand
 {
     use GarageOfUser;
@@ -23,11 +22,15 @@ final class ExportCommand extends CoreCommand
     {
         $garage = $this->garage();
 
-        return $this->laravel->make(CurrentGarage::class)->open($garage->id, fn (): array => $this->laravel->make(GarageDocument::class)->of($garage));
+        return $this->laravel->make(CurrentGarage::class)->open($garage->id, fn (): array => ['document' => $this->laravel->make(GarageDocument::class)->json($garage)]);
+    }
+
+    protected function whole(array $answer): ?string
+    {
+        return is_string($answer['document']) ? $answer['document'] : null;
     }
 
     protected function describe(array $answer): void
     {
-        $this->output->write(OutputFormatter::escape(GarageDocument::written($answer)));
     }
 }

@@ -11,25 +11,30 @@ use App\Moving\GarageImport;
 use App\Moving\PutAside;
 use App\People\Who;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Response;
 use Illuminate\Support\Str;
-use Symfony\Component\HttpFoundation\HeaderUtils;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** A whole garage, out and in. */
 final class MovingController extends Controller
 {
-    public function export(GarageDocument $document): Response
+    private const MEMORY = '1536M';
+
+    public function export(GarageDocument $document): StreamedResponse
     {
         $garage = self::garage();
 
-        return response($document->json($garage), 200, [
-            'Content-Type' => 'application/json',
-            'Content-Disposition' => HeaderUtils::makeDisposition(HeaderUtils::DISPOSITION_ATTACHMENT, ltrim(Str::slug($garage->name).'.garage.json', '.')),
-        ]);
+        return response()->streamDownload(static function () use ($document, $garage): void {
+            foreach ($document->parts($garage) as $part) {
+                echo $part;
+            }
+        }, ltrim(Str::slug($garage->name).'.garage.json', '.'), ['Content-Type' => 'application/json']);
     }
 
     public function import(MoveRequest $request, GarageImport $import): JsonResponse
     {
+        // A document of many readings is read as a whole.
+        ini_set('memory_limit', self::MEMORY);
+
         return response()->json($import->bring(self::garage(), (string) $request->upload()->get(), $request->boolean('replace'))->toArray());
     }
 

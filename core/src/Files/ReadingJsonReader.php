@@ -11,6 +11,10 @@ use Harmozon\Core\Words\Message;
 /** Reads one typed reading, in the column names of the readings file. */
 final class ReadingJsonReader
 {
+    public function __construct(private readonly int $longestSource = Reading::LONGEST_SOURCE)
+    {
+    }
+
     /** @throws FieldError */
     public function reading(Node $node): Reading
     {
@@ -29,7 +33,7 @@ final class ReadingJsonReader
             $node->number('amps', Range::readAmps()),
             $node->number('kw', Range::readKw()),
             $celsius,
-            $node->textOrNull('source', Reading::LONGEST_SOURCE),
+            $node->textOrNull('source', $this->longestSource),
             $node->textOrNull('note', Reading::LONGEST_NOTE),
         );
 

@@ -370,7 +370,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Everything the garage holds, but its sessions, in one document (garage.schema.json) */
+        /** Everything the garage holds, in one document (garage.schema.json) */
         get: operations["exportGarage"];
         put?: never;
         post?: never;

@@ -185,7 +185,8 @@ tbody th {
 
 .out th,
 .out td {
-  opacity: 0.7;
+  color: var(--ink-soft);
+  font-weight: 400;
 }
 
 .first {

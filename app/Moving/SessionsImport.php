@@ -1,0 +1,307 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Moving;
+
+use App\Models\ChargeSession;
+use App\Models\Garage;
+use App\Models\Outlet;
+use App\Models\Vehicle;
+use App\Sessions\ReadingRows;
+use App\Sessions\ReadSession;
+use App\Sessions\SessionBook;
+use App\Sessions\SessionChain;
+use App\Sessions\SessionFacts;
+use App\Sessions\SessionReport;
+use Harmozon\Core\Chain\NoSuchInlet;
+use Harmozon\Core\Files\CaseReader;
+use Harmozon\Core\Files\EventJsonReader;
+use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Files\Node;
+use Harmozon\Core\Files\Range;
+use Harmozon\Core\Files\ReadingJsonReader;
+use Harmozon\Core\Record\Event;
+use Harmozon\Core\Record\Reading;
+use Harmozon\Core\Record\Verdict;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+
+/** Brings the sessions of a garage's document in. One that stands here otherwise is left, unless it is to be replaced. */
+final class SessionsImport
+{
+    public const MOST = 20_000;
+
+    private const LONGEST_NOTE = 1000;
+
+    private const LONGEST_STALL = 60;
+
+    private const LONGEST_ID = 26;
+
+    private const LONGEST_NAME = 200;
+
+    private const EVENTS = 500;
+
+    private const ROWS_A_WRITE = 4_000;
+
+    /** A file may tell more of its source than is typed. */
+    private const LONGEST_SOURCE = 300;
+
+    public function __construct(private readonly SessionReport $reports, private readonly EventJsonReader $events)
+    {
+    }
+
+    /**
+     * Reads every session without keeping any.
+     *
+     * @throws FieldError
+     */
+    public function check(Node $document): void
+    {
+        $seen = [];
+        foreach ($document->objectsOrNone('sessions', self::MOST) as $session) {
+            $columns = $this->columns($session);
+            if (isset($seen[$columns['ulid']])) {
+                throw $session->fail('id', Message::of('field.twice', id: $session->text('id')));
+            }
+            $seen[$columns['ulid']] = true;
+            $this->noted($session);
+            self::guard($session, static fn (): SessionChain => SessionChain::of(new ChargeSession($columns)));
+            foreach ($this->readings($session) as $reading) {
+                // Each complains of itself.
+            }
+        }
+    }
+
+    /** @throws FieldError */
+    public function write(Node $document, Garage $garage, bool $replaces, Moved $moved): void
+    {
+        $vehicles = Vehicle::query()->pluck('id', 'ulid')->all();
+        $outlets = Outlet::query()->pluck('id', 'ulid')->all();
+        $nodes = $document->objectsOrNone('sessions', self::MOST);
+        $new = [];
+        foreach ($nodes as $node) {
+            $columns = [...$this->columns($node), 'vehicle_id' => $vehicles[$node->textOrNull('vehicle')] ?? null, 'outlet_id' => $outlets[$node->textOrNull('outlet')] ?? null];
+            $here = ChargeSession::withTrashed()->where('ulid', $columns['ulid'])->first();
+            if ($here instanceof ChargeSession && ! $here->trashed()) {
+                if (self::fingerprint(SessionDocument::parts($here)) === $this->fingerprintOf($node, $columns)) {
+                    $moved->same++;
+
+                    continue;
+                }
+                if (! $replaces) {
+                    $moved->kept[] = $columns['pieces']['vehicle']['name'].' · '.$columns['pieces']['outlet']['name'];
+
+                    continue;
+                }
+            }
+            $here instanceof ChargeSession && ! $here->trashed() ? $moved->replaced++ : $moved->added++;
+            if ($here instanceof ChargeSession) {
+                $here->forceDelete();
+            }
+            $new[] = $this->put($node, $columns, $garage);
+        }
+        $this->baselines($nodes, $new);
+    }
+
+    /** @param  array<string, mixed>  $columns */
+    private function put(Node $node, array $columns, Garage $garage): string
+    {
+        $session = ChargeSession::query()->create([...$columns, 'revision' => 0, 'disturbed' => 0]);
+        $batch = [];
+        foreach ($this->readings($node) as $id => $reading) {
+            $batch[(string) $id] = $reading;
+            if (count($batch) === self::ROWS_A_WRITE) {
+                ReadingRows::insert($session, $batch);
+                $batch = [];
+            }
+        }
+        ReadingRows::insert($session, $batch);
+        foreach ($this->noted($node) as [$id, $event, $tookOut]) {
+            $session->events()->create(['garage_id' => $garage->id, 'client_id' => $id, 'code' => $event->code, 't_ms' => $event->tMs, 'detail' => $event->detail, 'took_out' => $tookOut]);
+        }
+        if ($session->finished_at !== null) {
+            $read = ReadSession::of($session->refresh());
+            // The verdict stands as it was given; what a line of the log shows beside it is worked out.
+            $session->update(['summary' => $this->reports->summary($read)[1]]);
+            SessionFacts::keep($session, $read->recorded);
+        }
+
+        return $session->ulid;
+    }
+
+    /**
+     * @param  list<Node>  $nodes
+     * @param  list<string>  $written  ids of the sessions that came in
+     */
+    private function baselines(array $nodes, array $written): void
+    {
+        $ids = ChargeSession::query()->pluck('id', 'ulid')->all();
+        foreach ($nodes as $node) {
+            $of = GarageImport::ulid('sessions/'.$node->text('id'), $node->text('id'));
+            foreach (in_array($of, $written, true) ? $node->texts('baselines') ?? [] : [] as $baseline) {
+                $baseline = GarageImport::ulid("sessions/{$baseline}", $baseline);
+                if (isset($ids[$baseline]) && $baseline !== $of) {
+                    DB::table('session_baselines')->insertOrIgnore(['charge_session_id' => $ids[$of], 'baseline_id' => $ids[$baseline]]);
+                }
+            }
+        }
+    }
+
+    /** @return array<string, mixed> of the table, but the pieces that stand here */
+    private function columns(Node $node): array
+    {
+        $started = self::moment($node, 'started_at') ?? throw $node->fail('started_at', Message::of('field.required'));
+        $finished = self::moment($node, 'finished_at');
+        if ($finished !== null && $finished->isBefore($started)) {
+            throw $node->fail('finished_at', Message::of('app.before_start'));
+        }
+        $verdict = $node->choice('verdict', Verdict::class);
+        if (($verdict === null) !== ($finished === null)) {
+            throw $node->fail('verdict', Message::of('app.verdict_of_finished'));
+        }
+        $paid = $node->objectOrNull('paid');
+
+        return [
+            'ulid' => GarageImport::ulid('sessions/'.$node->text('id'), $node->text('id')),
+            'started_at' => $started,
+            'finished_at' => $finished,
+            'verdict' => $verdict?->value,
+            'judged_at' => self::moment($node, 'judged_at'),
+            'case_file' => self::case($node, 'case'),
+            'judged_before' => self::before($node),
+            'pieces' => self::pieces($node->object('pieces')),
+            'chain_adapters' => $node->texts('chain_adapters') ?? [],
+            'inlet_index' => $node->wholeNumber('inlet_index', 0, 100) ?? throw $node->fail('inlet_index', Message::of('field.required')),
+            'stall' => $node->textOrNull('stall', self::LONGEST_STALL),
+            'note' => $node->raw('note') === '' ? '' : $node->textOrNull('note', self::LONGEST_NOTE) ?? '',
+            'station_kwh' => $node->number('station_kwh', Range::countedKwh()),
+            'paid_amount' => $paid === null ? null : ($paid->money('amount') ?? throw $paid->fail('amount', Message::of('field.required'))),
+            'paid_currency' => $paid?->currency('currency'),
+        ];
+    }
+
+    /** @return array<string, mixed> as it stands there: read, and found to be one */
+    private static function case(Node $node, string $key): array
+    {
+        $case = $node->object($key);
+        self::guard($case, static fn () => (new CaseReader)->case($case));
+        $plates = json_decode((string) json_encode(SessionDocument::plates(json_decode((string) json_encode($case->fields()), false))), true);
+
+        return is_array($plates) ? $plates : [];
+    }
+
+    /** @return array{case_file: array<string, mixed>, verdict: string|null, judged_at: string|null}|null */
+    private static function before(Node $node): ?array
+    {
+        $before = $node->objectOrNull('judged_before');
+
+        return $before === null ? null : ['case_file' => self::case($before, 'case'), 'verdict' => $before->choice('verdict', Verdict::class)?->value, 'judged_at' => self::moment($before, 'judged_at')?->toIso8601ZuluString()];
+    }
+
+    /** @return array{vehicle: array{id: string, name: string}, outlet: array{id: string, name: string}, adapters: list<array{id: string, name: string}>} */
+    private static function pieces(Node $node): array
+    {
+        $named = static fn (Node $n): array => ['id' => $n->text('id'), 'name' => $n->textOrNull('name', self::LONGEST_NAME) ?? $n->text('id')];
+
+        return ['vehicle' => $named($node->object('vehicle')), 'outlet' => $named($node->object('outlet')), 'adapters' => array_map($named, $node->objectsOrNone('adapters'))];
+    }
+
+    /** @return list<array{string, Event, array<string, bool|null>|null}> */
+    private function noted(Node $node): array
+    {
+        $noted = [];
+        foreach ($node->objectsOrNone('events', self::EVENTS) as $event) {
+            $tookOut = $event->objectOrNull('took_out')?->fields();
+            foreach ($tookOut ?? [] as $was) {
+                if ($was !== null && ! is_bool($was)) {
+                    throw $event->fail('took_out', Message::of('app.not_true_or_false'));
+                }
+            }
+            $id = $event->textOrNull('id', self::LONGEST_ID) ?? throw $event->fail('id', Message::of('field.required'));
+            $noted[] = [$id, $this->events->event($event), $tookOut];
+        }
+        if (count(array_unique(array_column($noted, 0))) !== count($noted)) {
+            throw $node->fail('events', Message::of('app.same_id_twice'));
+        }
+
+        /** @var list<array{string, Event, array<string, bool|null>|null}> $noted */
+        return $noted;
+    }
+
+    /** @return \Generator<string, Reading> by id */
+    private function readings(Node $node): \Generator
+    {
+        $readings = $node->objectOrNull('readings');
+        $columns = $readings?->texts('columns') ?? [];
+        $rows = $readings === null ? [] : $readings->list('rows', SessionBook::most());
+        if ($rows !== [] && (array_diff($columns, SessionDocument::COLUMNS) !== [] || count(array_unique($columns)) !== count($columns) || ! in_array('id', $columns, true))) {
+            throw FieldError::at($node->at('readings.columns'), Message::of('app.reading_columns'));
+        }
+        $reader = new ReadingJsonReader(self::LONGEST_SOURCE);
+        $seen = [];
+        foreach ($rows as $i => $row) {
+            $at = $node->at("readings.rows[{$i}]");
+            if (! is_array($row) || count($row) !== count($columns)) {
+                throw FieldError::at($at, Message::of('app.reading_cells', count: Amount::count(count($columns))));
+            }
+            $read = Node::of(array_combine($columns, $row), $at);
+            $id = $read->textOrNull('id', self::LONGEST_ID) ?? throw $read->fail('id', Message::of('field.required'));
+            if (isset($seen[$id])) {
+                throw $read->fail('id', Message::of('field.twice', id: $id));
+            }
+            $seen[$id] = true;
+            yield $id => $reader->reading($read);
+        }
+    }
+
+    private static function moment(Node $node, string $key): ?Carbon
+    {
+        $text = $node->textOrNull($key, 40);
+        if ($text === null) {
+            return null;
+        }
+        $at = preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(Z|[+-]\d\d:\d\d)$/', $text) === 1 ? strtotime($text) : false;
+
+        return $at === false ? throw $node->fail($key, Message::of('app.not_a_time')) : Carbon::createFromTimestamp($at, 'UTC');
+    }
+
+    /** @param  \Closure(): mixed  $read  whose complaints know nothing of where it stands */
+    private static function guard(Node $node, \Closure $read): void
+    {
+        try {
+            $read();
+        } catch (FieldError $e) {
+            throw str_starts_with($e->path, $node->path) ? $e : FieldError::at($node->at($e->path), $e->problem);
+        } catch (NoSuchInlet) {
+            throw $node->fail('inlet_index', Message::of('app.no_such_inlet'));
+        }
+    }
+
+    /**
+     * Of what would be written of it, were it here.
+     *
+     * @param  array<string, mixed>  $columns
+     */
+    private function fingerprintOf(Node $node, array $columns): string
+    {
+        $ids = array_map(static fn (string $id): string => GarageImport::ulid("sessions/{$id}", $id), $node->texts('baselines') ?? []);
+        $baselines = ChargeSession::query()->whereIn('ulid', $ids)->orderBy('ulid')->pluck('ulid')->all();
+        $events = array_map(static fn (array $e): array => SessionDocument::event(...$e), $this->noted($node));
+
+        return self::fingerprint(SessionDocument::text(new ChargeSession($columns), $baselines, $events, $this->readings($node)));
+    }
+
+    /** @param  iterable<string>  $parts */
+    private static function fingerprint(iterable $parts): string
+    {
+        $hash = hash_init('sha256');
+        foreach ($parts as $part) {
+            hash_update($hash, $part);
+        }
+
+        return hash_final($hash);
+    }
+}
