@@ -72,6 +72,7 @@ Route::middleware(['auth', MayAct::class])->name('api.')->group(static function 
     Route::get('session-sums', [SessionController::class, 'sums'])->name('sessions.sums');
     Route::get('sessions/{session}/export.csv', [SessionExportController::class, 'csv'])->name('session.csv');
     Route::get('sessions/{session}/export.json', [SessionExportController::class, 'json'])->name('session.json');
+    Route::get('sessions/{session}/report.pdf', [SessionExportController::class, 'pdf'])->name('session.pdf');
     Route::get('sessions/{session}/cdr', [SessionExportController::class, 'cdr'])->name('session.cdr');
     Route::get('sessions/{session}/imports', [ImportController::class, 'index'])->name('session.imports');
     Route::get('imports/{file}', [ImportController::class, 'show'])->name('import');

@@ -19,7 +19,7 @@ final class AppFloors
         ['Equipment', 'People'],
         ['Sessions', 'Networks'],
         ['Imports'],
-        ['Moving'],
+        ['Moving', 'Printing'],
         ['Demo'],
         ['Http', 'Console'],
         ['Providers'],

@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process';
 import type { Page } from '@playwright/test';
 import { choose, expect, openDemo, test } from './support';
 
@@ -208,4 +209,28 @@ test('a long log draws what is in view alone, and keeps what was picked', async 
   await expect(page.getByText('many 0', { exact: true })).toBeVisible();
   await scroll(20_000);
   await expect(picks.last()).toBeChecked();
+});
+
+test('a report is printed to PDF, and read back it says what the screen says', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/log');
+  await page.getByRole('link').filter({ hasText: 'Rain all day; A3 kept dry' }).click();
+  const headline = (await page.locator('.headline').textContent()) ?? '';
+  const amps = page.getByRole('row', { name: /A3 \(Tenon T-31\).* A/ }).first();
+  await expect(amps).toContainText('502 A');
+  const saved = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Report as PDF' }).click();
+  const file = await (await saved).path();
+  const text = execFileSync('php', ['tests/Browser/pdftext.php', file]).toString().replace(/\s+/g, ' ');
+
+  expect(headline.length).toBeGreaterThan(20);
+  for (const words of [
+    'Brindle at Ostler, second generation',
+    headline,
+    '502 A, measured',
+    '500 A (300 A continuous)',
+  ]) {
+    expect(text.replaceAll(' ', '')).toContain(words.replaceAll(' ', ''));
+  }
+  expect(text).toContain('What this does not prove');
 });

@@ -8,6 +8,8 @@ use App\Garage\CurrentGarage;
 use App\Models\ChargeSession;
 use App\Models\Garage;
 use App\Models\Reading;
+use App\Printing\Paper;
+use App\Printing\SessionPdf;
 use App\Sessions\SessionAnswer;
 use App\Sessions\SessionChain;
 use App\Sessions\SessionFacts;
@@ -15,8 +17,11 @@ use Harmozon\Core\Files\FieldError;
 use Harmozon\Core\Files\Ocpi\CdrWriter;
 use Harmozon\Core\Files\ReadingsWriter;
 use Harmozon\Core\Record\Reading as CoreReading;
+use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Support\Carbon;
 use Symfony\Component\HttpFoundation\HeaderUtils;
 use Symfony\Component\HttpFoundation\StreamedResponse;
@@ -52,6 +57,20 @@ final class SessionExportController extends Controller
             'readings' => $readings,
             ...array_diff_key($answers->of($session), ['now' => 0, 'baselines' => 0]),
         ], 200, self::as("session-{$session->ulid}.json"), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION);
+    }
+
+    /** The report on paper: A4, or Letter where the garage reads miles and degrees Fahrenheit. */
+    public function pdf(Request $request, ChargeSession $session, SessionPdf $pdf, CurrentGarage $garage): Response
+    {
+        $asked = $request->query('paper');
+        $paper = match ($asked) {
+            null, '' => Paper::usualWith($garage->units()),
+            'a4' => Paper::A4,
+            'letter' => Paper::Letter,
+            default => throw FieldError::at('paper', Message::of('field.none_of', value: '"'.(is_string($asked) ? mb_substr(mb_scrub($asked), 0, 20) : '').'"', known: Listing::comma(['a4', 'letter']))),
+        };
+
+        return response($pdf->of($session, $paper), 200, ['Content-Type' => 'application/pdf', ...self::as("session-{$session->ulid}.pdf")]);
     }
 
     /** Of a finished session. */

@@ -703,6 +703,28 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/sessions/{session}/report.pdf": {
+        parameters: {
+            query?: {
+                /** @description Without it the one that is usual with the units of the garage */
+                paper?: "a4" | "letter";
+            };
+            header?: never;
+            path: {
+                session: components["parameters"]["Session"];
+            };
+            cookie?: never;
+        };
+        /** The report on paper, one sheet and annexes */
+        get: operations["printSession"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/sessions/{session}/cdr": {
         parameters: {
             query?: never;
@@ -4192,6 +4214,35 @@ export interface operations {
             401: components["responses"]["Message"];
             403: components["responses"]["Message"];
             404: components["responses"]["Message"];
+        };
+    };
+    printSession: {
+        parameters: {
+            query?: {
+                /** @description Without it the one that is usual with the units of the garage */
+                paper?: "a4" | "letter";
+            };
+            header?: never;
+            path: {
+                session: components["parameters"]["Session"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The report */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
         };
     };
     sessionCdr: {

@@ -220,6 +220,7 @@ onMounted(async () => {
       <a v-if="session.finished_at" class="text-button" :href="`/api/sessions/${session.id}/cdr`" download>{{
         say('report.as_cdr')
       }}</a>
+      <a class="text-button" :href="`/api/sessions/${session.id}/report.pdf`" download>{{ say('report.as_pdf') }}</a>
       <button type="button" class="text-button" @click="print">{{ say('report.print') }}</button>
       <button type="button" class="text-button" @click="reopen">{{ say('report.reopen') }}</button>
       <button type="button" class="text-button" @click="discard">{{ say('report.put_aside') }}</button>

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Printing;
+
+use Harmozon\Core\Words\Units;
+
+enum Paper: string
+{
+    case A4 = 'A4';
+    case Letter = 'LETTER';
+
+    public static function usualWith(Units $units): self
+    {
+        return $units === Units::Us ? self::Letter : self::A4;
+    }
+}

@@ -1,0 +1,258 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Printing;
+
+use App\Garage\CurrentGarage;
+use App\Models\ChargeSession;
+use App\Sessions\SessionAnswer;
+use Harmozon\Core\Record\PlateState;
+use Harmozon\Core\Record\Point;
+use Harmozon\Core\Record\Provenance;
+use Harmozon\Core\Record\TemperatureState;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Term;
+use Harmozon\Core\Words\Voice;
+use Illuminate\Support\Facades\DB;
+
+/** A session's report on paper: one sheet that tells it, and annexes that prove it. It says what the report on the screen says. */
+final class SessionPdf
+{
+    /** Rows of a list; the rest is counted. */
+    private const LISTED = 40;
+
+    private const HELD = 6;
+
+    public function __construct(private readonly SessionAnswer $answers, private readonly Voice $voice, private readonly CurrentGarage $garage)
+    {
+    }
+
+    public function of(ChargeSession $session, Paper $paper): string
+    {
+        $report = $this->answers->of($session);
+        $title = $this->say('print.title', car: (string) $session->pieces['vehicle']['name'], outlet: (string) $session->pieces['outlet']['name']);
+        $sheet = new Sheet($paper, $title, $this->say('print.foot', id: $session->ulid));
+        $this->first($sheet, $title, $session, $report);
+        $sheet->page();
+        $sheet->heading($this->say('print.annexes'), 13);
+        $this->curves($sheet, $report);
+        $this->plates($sheet, $report['judgement']);
+        $this->temperatures($sheet, $report);
+        $this->happened($sheet, $report);
+        $this->instruments($sheet, $session, $report['judgement']);
+        $this->cautions($sheet, $report['chain']['cautions'] ?? []);
+        $this->notProven($sheet);
+
+        return $sheet->pdf();
+    }
+
+    /** @param  array<string, mixed>  $report */
+    private function first(Sheet $sheet, string $title, ChargeSession $session, array $report): void
+    {
+        $judgement = $report['judgement'];
+        $at = $session->started_at->copy()->setTimezone($this->garage->zone());
+        $sheet->text($this->say('print.when', day: $at->format('Y-m-d'), hour: $at->format('H:i'), zone: $this->garage->zone()), true);
+        $sheet->heading($title, 15);
+        $sheet->text($this->voice->begin(Message::of('print.through', links: implode(' › ', array_column($report['chain']['links'], 'label')))), true);
+        $sheet->heading(is_string($judgement['verdict_words']) && $session->finished_at !== null ? $judgement['verdict_words'] : $this->say('print.open'), 13);
+        $sheet->text($report['review']['headline'], isStrong: true, points: 10);
+        if ($report['review']['beside'] !== []) {
+            $sheet->text(implode(' ', $report['review']['beside']));
+        }
+        $sheet->figures($this->figures($session, $judgement));
+        $this->power($sheet, $report, 46);
+        $this->section($sheet, 'print.findings', $judgement['findings']);
+        $held = array_values(array_map(fn (array $h): array => [$h['words'].' ('.$h['confidence_words'].')', self::clock($h['from_s']).'–'.self::clock($h['to_s']), (string) $h['evidence'], (string) $h['try_next']], array_slice($judgement['held_back_by'], 0, self::HELD)));
+        if ($held !== []) {
+            $sheet->heading($this->say('print.held_back'));
+            $sheet->table([$this->say('print.cause'), $this->say('print.from_to'), $this->say('print.evidence'), $this->say('print.try_next')], $held, [0.24, 0.12, 0.36, 0.28]);
+        }
+        $this->section($sheet, 'print.proves', $report['review']['proof']);
+        if ($session->note !== '') {
+            $this->section($sheet, 'print.note', [$session->note]);
+        }
+    }
+
+    /**
+     * @param  array<string, mixed>  $judgement
+     * @return list<array{string, string}>
+     */
+    private function figures(ChargeSession $session, array $judgement): array
+    {
+        $peak = static fn (string $of): ?float => isset($judgement['peaks'][$of]['value']) ? (float) $judgement['peaks'][$of]['value'] : null;
+        $soc = $session->summary;
+        $figures = [
+            [$this->voice->amount(Amount::kwh((float) ($judgement['energy_kwh'] ?? 0))), 'print.energy'],
+            [$this->orNotRead($peak('kw'), Amount::kw(...)), 'print.peak_kw'],
+            [$this->orNotRead($peak('a'), Amount::amps(...)), 'print.peak_a'],
+            [$this->orNotRead($peak('v'), Amount::volts(...)), 'print.peak_v'],
+            [$this->orNotRead(isset($judgement['mean_10min']['a']) ? (float) $judgement['mean_10min']['a'] : null, Amount::amps(...)), 'print.mean_a'],
+        ];
+        if (is_numeric($soc['soc_from'] ?? null) && is_numeric($soc['soc_to'] ?? null)) {
+            $figures[] = [$this->voice->amount(Amount::percent((float) $soc['soc_from'])).' – '.$this->voice->amount(Amount::percent((float) $soc['soc_to'])), 'print.charge'];
+        }
+        if ($session->paid_amount !== null) {
+            $figures[] = [$this->voice->amount(Amount::money($session->paid_amount, (string) $session->paid_currency)), 'print.paid'];
+        }
+        if (($judgement['energy_kwh'] ?? null) === null) {
+            array_shift($figures);
+        }
+
+        return array_map(fn (array $f): array => [$f[0], $this->say($f[1])], $figures);
+    }
+
+    /** @param  array<string, mixed>  $report */
+    private function power(Sheet $sheet, array $report, float $height): void
+    {
+        $kw = self::points($report['curve'], 'kw');
+        $curves = (new Curves('kW', $this->say('print.minutes')))->line($this->say('print.measured'), count($kw) > 1 ? $kw : []);
+        $curves->line($this->say('print.forecast'), self::points($report['review']['expected'], 'kw'));
+        if (! $curves->isEmpty()) {
+            $sheet->heading($this->say('print.power'));
+            $sheet->chart($curves, $height);
+        }
+    }
+
+    /** @param  array<string, mixed>  $report */
+    private function curves(Sheet $sheet, array $report): void
+    {
+        foreach ($report['review']['duty'] as $duty) {
+            $amps = (new Curves('A', $this->say('print.minutes')))
+                ->line($this->say('print.amps'), self::points($duty['points'], 'a'))
+                ->line($this->say('print.allowed'), self::points($duty['points'], 'allowed_a'));
+            $heat = (new Curves('%', $this->say('print.minutes')))->line($this->say('print.heat'), self::points($duty['points'], 'theta', 100));
+            if (! $amps->isEmpty()) {
+                $sheet->heading($this->say('print.duty', name: (string) $duty['name']));
+                $sheet->chart($amps, 30);
+                $sheet->chart($heat, 16);
+            }
+        }
+    }
+
+    /** @param  array<string, mixed>  $judgement */
+    private function plates(Sheet $sheet, array $judgement): void
+    {
+        $amount = ['v' => Amount::volts(...), 'a' => Amount::amps(...), 'kw' => Amount::kw(...)];
+        $rows = [];
+        foreach ($judgement['plate_check'] as $row) {
+            $of = $amount[$row['quantity']];
+            $rows[] = [
+                (string) $row['name'],
+                $this->say('print.quantity_'.$row['quantity']),
+                $this->orNotRead($row['limit'], $of).($row['continuous_limit'] === null || $row['continuous_limit'] === $row['limit'] ? '' : ' ('.$this->say('print.continuous', a: Amount::amps((float) $row['continuous_limit'])).')'),
+                $row['peak'] === null ? $this->say('print.not_read') : $this->voice->amount($of((float) $row['peak'])).($row['provenance'] === null ? '' : ', '.$this->term(Provenance::from($row['provenance']))),
+                $row['utilisation'] === null ? '' : $this->voice->amount(Amount::ofHundred((float) $row['utilisation'])),
+                $row['allowed_minutes'] === null ? '' : $this->say('print.minutes_of', used: Amount::minutes($row['minutes_over_continuous'] ?? null), allowed: Amount::minutes((float) $row['allowed_minutes'])),
+                $this->term(PlateState::from($row['state'])),
+            ];
+        }
+        if ($rows !== []) {
+            $sheet->heading($this->say('print.plates'));
+            $sheet->table(array_map(fn (string $h): string => $this->say("print.{$h}"), ['piece', 'quantity', 'limit', 'peak', 'of_limit', 'boost', 'state']), $rows, [0.24, 0.09, 0.19, 0.18, 0.08, 0.12, 0.10]);
+        }
+    }
+
+    /** @param  array<string, mixed>  $report */
+    private function temperatures(Sheet $sheet, array $report): void
+    {
+        $rows = array_values(array_map(fn (array $t): array => [
+            $this->voice->begin(Point::from($t['point'])->message()),
+            $this->orNotRead($t['max_c'], Amount::celsius(...)),
+            $this->orNotRead($t['rise_k'], Amount::kelvin(...)),
+            $this->term(TemperatureState::from($t['state'])),
+        ], $report['judgement']['temperatures']));
+        if ($rows === []) {
+            return;
+        }
+        $sheet->heading($this->say('print.temperatures'));
+        $sheet->table(array_map(fn (string $h): string => $this->say("print.{$h}"), ['point', 'most', 'rise', 'state']), $rows, [0.4, 0.2, 0.2, 0.2]);
+        $curves = new Curves('°C', $this->say('print.minutes'));
+        foreach ($report['review']['warmth'] as $warmth) {
+            $curves->line($this->voice->begin(Point::from($warmth['point'])->message()), self::points($warmth['points'], 'c'));
+        }
+        if (! $curves->isEmpty()) {
+            $sheet->chart($curves, 30);
+        }
+    }
+
+    /** @param  array<string, mixed>  $report */
+    private function happened(Sheet $sheet, array $report): void
+    {
+        $lines = $report['handshake_s'] === null ? [] : [$this->say('print.handshake', seconds: Amount::count((int) round((float) $report['handshake_s'])))];
+        foreach (array_slice($report['events'], 0, self::LISTED) as $event) {
+            $lines[] = self::clock($event['t_s']).'  '.$event['words'].($event['detail'] === null ? '' : " ({$event['detail']})");
+        }
+        $this->section($sheet, 'print.happened', [...$lines, ...$report['counted']]);
+    }
+
+    /** @param  array<string, mixed>  $judgement */
+    private function instruments(Sheet $sheet, ChargeSession $session, array $judgement): void
+    {
+        $lines = [];
+        foreach (DB::table('readings')->where('charge_session_id', $session->id)->selectRaw('source, count(*) as n')->groupBy('source')->orderByDesc('n')->limit(self::LISTED)->get() as $row) {
+            $lines[] = is_string($row->source) && $row->source !== '' ? $this->say('print.source', source: $row->source, n: Amount::count((int) $row->n)) : $this->say('print.source_untold', n: Amount::count((int) $row->n));
+        }
+        $lines[] = $this->say('print.tolerance');
+        foreach (array_slice($judgement['gaps'], 0, self::LISTED) as $gap) {
+            $lines[] = $this->say('print.gap', from: self::clock($gap['from_s']), to: self::clock($gap['to_s']));
+        }
+        foreach (array_slice($judgement['flags'], 0, self::LISTED) as $flag) {
+            $lines[] = self::clock($flag['t_s']).'  '.$flag['detail'];
+        }
+        $this->section($sheet, 'print.instruments', $lines);
+    }
+
+    /** @param  list<string>  $cautions */
+    private function cautions(Sheet $sheet, array $cautions): void
+    {
+        $this->section($sheet, 'print.cautions', [...$cautions, $this->say('print.handbooks')]);
+    }
+
+    private function notProven(Sheet $sheet): void
+    {
+        $this->section($sheet, 'print.not_proven', array_map(fn (string $code): string => $this->say("print.not_proven_{$code}"), ['surface', 'between', 'conditions', 'promise']));
+    }
+
+    /**
+     * @param  array<array-key, array<string, float|int|null>>  $of
+     * @return list<array{float, float|null}> seconds and value
+     */
+    private static function points(array $of, string $field, float $times = 1.0): array
+    {
+        return array_values(array_map(static fn (array $p): array => [(float) $p['t_s'], $p[$field] === null ? null : $times * $p[$field]], $of));
+    }
+
+    /** @param  array<array-key, mixed>  $lines */
+    private function section(Sheet $sheet, string $heading, array $lines): void
+    {
+        if ($lines !== []) {
+            $sheet->heading($this->say($heading));
+            $sheet->items(array_values(array_filter($lines, is_string(...))));
+        }
+    }
+
+    private function say(string $code, string|Amount ...$figures): string
+    {
+        return $this->voice->say(Message::of($code, ...$figures));
+    }
+
+    private function term(Term $term): string
+    {
+        return $this->voice->say($term->message());
+    }
+
+    /** @param  \Closure(float): Amount  $amount */
+    private function orNotRead(float|int|null $value, \Closure $amount): string
+    {
+        return $value === null ? $this->say('print.not_read') : $this->voice->amount($amount((float) $value));
+    }
+
+    private static function clock(float|int $seconds): string
+    {
+        $whole = (int) round($seconds);
+
+        return $whole >= 3600 ? sprintf('%d:%02d:%02d', intdiv($whole, 3600), intdiv($whole, 60) % 60, $whole % 60) : sprintf('%d:%02d', intdiv($whole, 60), $whole % 60);
+    }
+}
