@@ -16,6 +16,9 @@ final readonly class LogFilter
     /** Of a session that is not finished, in place of a verdict. */
     public const OPEN = 'open';
 
+    /** Whatever of a plate was not read. */
+    public const ANY = 'any';
+
     /** What a session holds beside what a line of the log shows is not read. */
     private const COLUMNS = ['id', 'ulid', 'garage_id', 'pieces', 'note', 'stall', 'station_kwh', 'paid_amount', 'paid_currency', 'started_at', 'finished_at', 'verdict', 'summary'];
 
@@ -23,6 +26,7 @@ final readonly class LogFilter
      * @param  string|null  $q  in a note, a name, or on a stall
      * @param  string|null  $from  first day (Y-m-d)
      * @param  string|null  $to  last day
+     * @param  string|null  $unread  a quantity of a plate that the session says nothing about, or ANY of them
      */
     public function __construct(
         private ?string $q = null,
@@ -33,6 +37,7 @@ final readonly class LogFilter
         private ?string $cause = null,
         private ?string $from = null,
         private ?string $to = null,
+        private ?string $unread = null,
     ) {
     }
 
@@ -79,6 +84,9 @@ final readonly class LogFilter
         }
         if ($this->cause !== null) {
             $query->whereRaw("id in (select charge_session_id from session_facts where json_extract(facts, '$.causes') like ?)", ["%\"{$this->cause}\"%"]);
+        }
+        if ($this->unread !== null) {
+            $query->whereRaw("id in (select charge_session_id from session_facts where json_extract(facts, '$.unread') like ?)", [$this->unread === self::ANY ? '%"%' : "%\"{$this->unread}\"%"]);
         }
         if ($this->from !== null) {
             $query->where('started_at', '>=', Carbon::parse($this->from, $zone)->utc());

@@ -61,6 +61,10 @@ final class LogApiTest extends TestCase
         self::assertSame(['Saw 45 kW where 150 were due, waited in vain.'], $notes('cause=derated_stall'));
         self::assertSame(['Saw 45 kW where 150 were due, waited in vain.'], $notes('q=in+vain'));
         self::assertSame(['Saw 45 kW where 150 were due, waited in vain.'], $notes('q=fernway+400'));
+        foreach (['any', 'v'] as $unread) {
+            self::assertSame(['Saw 45 kW where 150 were due, waited in vain.'], $notes("unread={$unread}"));
+        }
+        self::assertSame([], $notes('unread=a'));
         self::assertSame([], $notes('q=100%25'));
         self::assertCount(15, $notes('q='));
         $day = ChargeSession::query()->where('note', 'like', 'Hot afternoon%')->firstOrFail()->started_at->setTimezone('America/New_York')->toDateString();
@@ -70,7 +74,7 @@ final class LogApiTest extends TestCase
 
     public function test_what_is_no_filter_is_refused_by_name(): void
     {
-        foreach (['verdict=great' => 'verdict', 'from=yesterday' => 'from', 'most=0' => 'most', 'cause=%25' => 'cause'] as $query => $field) {
+        foreach (['verdict=great' => 'verdict', 'from=yesterday' => 'from', 'most=0' => 'most', 'cause=%25' => 'cause', 'unread=ohms' => 'unread'] as $query => $field) {
             $refused = $this->getJson("/api/sessions?{$query}")->assertStatus(422)->assertJsonStructure(['errors' => [$field]]);
             Contract::holds('GET', '/sessions', $refused);
         }

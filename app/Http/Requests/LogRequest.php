@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Sessions\LogFilter;
+use Harmozon\Core\Equipment\Quantity;
 use Harmozon\Core\Record\Verdict;
 use Harmozon\Core\Review\Cause;
 use Illuminate\Foundation\Http\FormRequest;
@@ -24,6 +25,7 @@ final class LogRequest extends FormRequest
             'outlet' => $id,
             'verdict' => ['nullable', 'string', 'in:'.implode(',', [...array_column(Verdict::cases(), 'value'), LogFilter::OPEN])],
             'cause' => ['nullable', 'string', 'in:'.implode(',', array_column(Cause::cases(), 'value'))],
+            'unread' => ['nullable', 'string', 'in:'.implode(',', [LogFilter::ANY, ...array_column(Quantity::cases(), 'value')])],
             'from' => ['nullable', 'date_format:Y-m-d'],
             'to' => ['nullable', 'date_format:Y-m-d'],
             'after' => $id,
@@ -39,7 +41,7 @@ final class LogRequest extends FormRequest
             return $value === '' ? null : $value;
         };
 
-        return new LogFilter($text('q'), $text('vehicle'), $text('adapter'), $text('outlet'), $text('verdict'), $text('cause'), $text('from'), $text('to'));
+        return new LogFilter($text('q'), $text('vehicle'), $text('adapter'), $text('outlet'), $text('verdict'), $text('cause'), $text('from'), $text('to'), $text('unread'));
     }
 
     /** The session after which the next ones are wanted; null for the newest. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Record;
 
+use Harmozon\Core\Equipment\Quantity;
 use Harmozon\Core\Words\Message;
 
 /** What a session's readings say about the pieces it went through. */
@@ -36,5 +37,18 @@ final readonly class Judgement
         }
 
         return array_map(PlateState::together(...), $states);
+    }
+
+    /**
+     * What of its pieces' plates this session says nothing about: the limit was not read, or nothing that could be held
+     * against it.
+     *
+     * @return list<Quantity>
+     */
+    public function unread(): array
+    {
+        $unread = array_filter($this->plateCheck, static fn (PlateRow $r): bool => in_array(PlateState::NotMeasured, [$r->peakState(), $r->minutesState()], true));
+
+        return array_values(array_filter(Quantity::cases(), static fn (Quantity $q): bool => in_array($q, array_map(static fn (PlateRow $r): Quantity => $r->quantity, $unread), true)));
     }
 }

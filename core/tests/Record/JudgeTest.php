@@ -33,6 +33,7 @@ final class JudgeTest extends TestCase
         self::assertEqualsWithDelta(250 / 300, $judgement->proven[0]->ofContinuous, 1e-9);
         self::assertEqualsWithDelta(0.5, $judgement->proven[0]->ofBoost, 1e-9);
         self::assertNotSame([], $judgement->findings);
+        self::assertSame([], $judgement->unread());
     }
 
     public function test_without_amps_the_minutes_of_a_boost_are_not_known_either(): void
@@ -44,6 +45,7 @@ final class JudgeTest extends TestCase
         // Its volts were within, its amps nobody read.
         self::assertSame(PlateState::Within, self::row($judgement, 'a1', Quantity::Volts)->state);
         self::assertSame(PlateState::NotMeasured, $judgement->pieces()['a1']);
+        self::assertSame([Quantity::Amps, Quantity::Kw], $judgement->unread());
     }
 
     public function test_a_piece_is_as_its_worst_plate_says(): void

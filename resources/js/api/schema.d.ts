@@ -3983,6 +3983,8 @@ export interface operations {
                 outlet?: string;
                 verdict?: string;
                 cause?: string;
+                /** @description A quantity of a plate that the session says nothing about (v, a, kw), or any */
+                unread?: string;
                 from?: string;
                 to?: string;
                 /** @description The last session of the page before */
@@ -4471,6 +4473,8 @@ export interface operations {
                 outlet?: string;
                 verdict?: string;
                 cause?: string;
+                /** @description A quantity of a plate that the session says nothing about (v, a, kw), or any */
+                unread?: string;
                 from?: string;
                 to?: string;
             };

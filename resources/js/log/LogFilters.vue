@@ -40,6 +40,11 @@ const selects = computed(() => [
     name: say('log.cause'),
     options: terms.all('cause').map((t) => ({ id: t.id, words: t.words })),
   },
+  {
+    key: 'unread' as const,
+    name: say('log.unread'),
+    options: (['any', 'a', 'v', 'kw'] as const).map((id) => ({ id, words: say(`log.unread_${id}`) })),
+  },
 ]);
 </script>
 

@@ -2,7 +2,7 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { api, ask, wordsOf, type SessionLine } from '@/api/client';
 
-export const FILTERS = ['q', 'vehicle', 'adapter', 'outlet', 'verdict', 'cause', 'from', 'to'] as const;
+export const FILTERS = ['q', 'vehicle', 'adapter', 'outlet', 'verdict', 'cause', 'unread', 'from', 'to'] as const;
 export type Filter = Partial<Record<(typeof FILTERS)[number], string>>;
 
 /** Sessions that are asked for at once. */
