@@ -40,7 +40,7 @@ final class Curves
     {
         $all = array_merge(...array_column($this->lines, 1));
         $values = array_values(array_filter(array_column($all, 1), static fn (?float $v): bool => $v !== null));
-        $lastS = max(60.0, ...array_map(static fn (array $p): float => (float) $p[0], $all));
+        $lastS = max([60.0, ...array_map(static fn (array $p): float => (float) $p[0], $all)]);
         [$least, $most, $step] = self::nice($values);
         $inner = $width - self::LEFT;
         $x = static fn (float $s): float => $left + self::LEFT + $inner * $s / $lastS;
@@ -99,7 +99,7 @@ final class Curves
      */
     private static function nice(array $values): array
     {
-        [$least, $most] = $values === [] ? [0.0, 1.0] : [min(0.0, ...$values), max(...$values)];
+        [$least, $most] = $values === [] ? [0.0, 1.0] : [min([0.0, ...$values]), max($values)];
         $step = self::step(max(0.01, $most - $least) / 4);
 
         return [floor($least / $step) * $step, max(1, ceil($most / $step)) * $step, $step];

@@ -8,6 +8,10 @@ use Harmozon\Core\Files\CaseReader;
 use Harmozon\Core\Files\CheckWriter;
 use Harmozon\Core\Files\FitWriter;
 use Harmozon\Core\Files\ForecastWriter;
+use Harmozon\Core\Files\Foreign\FileHead;
+use Harmozon\Core\Files\Foreign\MappingReader;
+use Harmozon\Core\Files\Foreign\Preview;
+use Harmozon\Core\Files\Node;
 use Harmozon\Core\Files\ReadingsReader;
 use Harmozon\Core\Files\RejectedRow;
 use Harmozon\Core\Forecast\Forecaster;
@@ -86,6 +90,37 @@ final class FileFuzzTest extends TestCase
             self::assertSame(count($seen), $understood + $rejected);
             self::assertSame($understood, (new CheckWriter(Say::voice()))->judgement($judge->judgement())['readings']);
         }
+    }
+
+    /** A foreign file and what is said of its columns: each row is read or told by its line, or all of it is refused by a field. */
+    public function test_a_mutated_mapping_and_a_foreign_file_are_read_or_refused(): void
+    {
+        $told = ['delimiter' => ';', 'decimal' => ',', 'encoding' => 'windows-1252', 'columns' => ['Batt. [%]' => ['field' => 'soc_pct'], 'I (mA)' => ['field' => 'amps', 'unit' => 'mA', 'sign' => -1], 'T' => ['field' => 'adapter_c', 'unit' => 'degF']], 'time' => ['column' => 'Zeit', 'format' => 'd.m.Y H:i:s', 'zone' => 'Europe/Oslo']];
+        $lines = ["Zeit;Batt. [%];I (mA);T\n", ...array_map(static fn (int $i): string => sprintf("01.05.2026 10:%02d:00;%d,5;-%d;70\n", $i, 20 + $i, 250_000 + $i), range(0, 19))];
+        $read = $refused = 0;
+        for ($seed = 0, $rounds = Rounds::of(300, 10_000); $seed < $rounds; $seed++) {
+            $random = new Randomizer(new Mt19937($seed));
+            $text = implode('', $lines);
+            for ($i = $random->getInt(0, 4); $i > 0; $i--) {
+                $at = $random->getInt(0, strlen($text));
+                $text = substr($text, 0, $at).$random->shuffleArray(['"', ';', ',', "\n", "\xff", "\0", '-', 'x', "\r\n", "\t", '""'])[0].substr($text, $at + $random->getInt(0, 3));
+            }
+            $some = preg_split('/(?<=\n)/', $text) ?: [];
+            try {
+                $mapping = $seed % 3 === 0 ? null : (new MappingReader)->mapping(Node::fromJson((string) json_encode($seed % 3 === 1 ? $told : self::mutated($told, $random, 1 + $seed % 3), JSON_PARTIAL_OUTPUT_ON_ERROR)));
+                $head = FileHead::of($some, $mapping);
+                self::assertCount(count($head->headers), $head->samples, "seed {$seed}");
+                $look = Preview::of($some, $mapping, $random->getInt(-600_000, 600_000), 1_000);
+                self::assertTrue($look->problem !== null || $look->understood + $look->rejected->count > 0, "seed {$seed}");
+                $look->problem === null ? $read++ : $refused++;
+            } catch (Refusal $e) {
+                self::assertNotSame('', Say::complaint($e), "seed {$seed}");
+                $refused++;
+            } catch (\Throwable $e) {
+                self::fail("seed {$seed}: {$e->getMessage()} at {$e->getFile()}:{$e->getLine()}");
+            }
+        }
+        self::assertGreaterThan(0, min($read, $refused));
     }
 
     /**

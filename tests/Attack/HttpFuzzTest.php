@@ -52,6 +52,18 @@ final class HttpFuzzTest extends TestCase
         $chain = ['vehicle' => $car['id'], 'outlet' => $outlet['id'], 'adapters' => []];
         $session = $server->ask('POST', '/sessions', $chain)[1]['session']['id'];
         $conditions = ['soc_from' => 10, 'soc_to' => 80, 'ambient_c' => 20, 'pack_c' => 10, 'member' => true, 'theta' => ['cable' => 0.5], 'faults' => ['cooling_failed' => true, 'neighbour_at_minute' => 5]];
+        [, $log] = $server->ask('GET', '/sessions');
+        $past = array_column($log['sessions'], 'id');
+        $text = "Zeit;Leistung (W)\n01.05.2026 10:00:00;50000\n01.05.2026 10:01:00;51000\n";
+        $files = [];
+        foreach (['arriving', 'ready', 'told', 'done'] as $state) {
+            $files[$state] = $server->ask('POST', "/sessions/{$session}/imports", ['name' => $state, 'bytes' => strlen($text)])[1]['id'];
+            if ($state !== 'arriving') {
+                $server->send("/imports/{$files[$state]}/piece?from=0", $text);
+            }
+        }
+        $server->ask('POST', "/imports/{$files['done']}/start", []);
+        $mapping = ['delimiter' => ';', 'decimal' => ',', 'encoding' => 'utf-8', 'columns' => ['Leistung (W)' => ['field' => 'kw', 'unit' => 'W', 'sign' => 1]], 'time' => ['column' => 'Zeit', 'format' => 'd.m.Y H:i:s', 'zone' => 'Europe/Oslo']];
         $post = array_diff_key(Cases::DC_POST, ['id' => 0, 'name' => 0]);
 
         return [
@@ -71,6 +83,27 @@ final class HttpFuzzTest extends TestCase
             ['PUT', '/garage/habits', ['units' => 'metric']],
             ['POST', '/ocpi/preview', ['file' => 'x', 'terms' => '{"terms": []}']],
             ['POST', '/ocpi/imports/x/undo', null],
+            ['POST', "/sessions/{$session}/imports", ['name' => 'a.csv', 'bytes' => 10]],
+            ['PUT', "/imports/{$files['arriving']}/piece?from=0", ['not' => 'a file']],
+            ['PUT', "/imports/{$files['told']}", ['mapping' => $mapping, 'shift_s' => 30]],
+            ['GET', "/imports/{$files['told']}/look", null],
+            ['GET', "/imports/{$files['ready']}/look", null],
+            ['POST', "/imports/{$files['told']}/start", []],
+            ['POST', "/imports/{$files['ready']}/stop", []],
+            ['GET', "/sessions/{$session}/imports", null],
+            ['GET', "/sessions?q=x&cause=sharing&unread=any&from=2026-01-01&to=2026-12-31&most=3&after={$past[0]}", null],
+            ['GET', '/session-sums?verdict=passed&from=2026-01-01', null],
+            ['GET', "/compare?session={$past[0]}&baseline={$past[1]}", null],
+            ['PUT', "/sessions/{$past[0]}/baselines/{$past[1]}", []],
+            ['POST', "/sessions/{$past[0]}/judge-anew", []],
+            ['PATCH', "/sessions/{$past[2]}", ['note' => 'x', 'stall' => '2', 'station_kwh' => 30.5, 'paid' => ['amount' => '12.30', 'currency' => 'USD'], 'started_at' => '2026-11-20T10:00:00Z']],
+            ['POST', "/sessions/{$session}/events", ['events' => [['client_id' => '01ARZ3NDEKTSV4RRFFQ69G5FAW', 'code' => 'neighbour_came', 't_s' => 5, 'detail' => 'x']]]],
+            ['GET', "/imports/{$files['done']}/left-out.csv", null],
+            ['GET', "/sessions/{$past[0]}/report.pdf?paper=a4", null],
+            ['GET', "/sessions/{$past[0]}/cdr", null],
+            ['GET', '/trust', null],
+            ['GET', '/memory', null],
+            ['POST', '/tokens', ['name' => 'logger', 'days' => 30]],
             ['POST', '/sign-in', ['email' => 'nobody@lanternfish.example', 'password' => 'x']],
         ];
     }

@@ -18,6 +18,10 @@ final readonly class TimeMap
     /** Seconds since 1970; null when the text is not written so. */
     public function seconds(string $text): ?float
     {
+        // PHP takes an empty byte for a mistake in the program.
+        if (str_contains($text, "\0")) {
+            return null;
+        }
         $at = \DateTimeImmutable::createFromFormat('!'.$this->format, $text, new \DateTimeZone($this->zone ?? 'UTC'));
         $errors = \DateTimeImmutable::getLastErrors();
 
