@@ -25,6 +25,8 @@ final class GarageDocument
 {
     private const FLAGS = JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR;
 
+    private const SESSIONS = ",\n    \"sessions\": [";
+
     /** The whole of it; the current garage must be this one. */
     public function json(Garage $garage): string
     {
@@ -35,7 +37,8 @@ final class GarageDocument
     public function parts(Garage $garage): \Generator
     {
         // The sessions come behind all else, inside the same braces.
-        yield substr(json_encode($this->of($garage), self::FLAGS), 0, -2).",\n    \"sessions\": [";
+        yield substr(json_encode($this->of($garage), self::FLAGS), 0, -2);
+        yield self::SESSIONS;
         $comma = "\n";
         foreach (SessionDocument::all() as $session) {
             yield $comma;

@@ -7,6 +7,7 @@ namespace App\Printing;
 use App\Garage\CurrentGarage;
 use App\Models\ChargeSession;
 use App\Sessions\SessionAnswer;
+use Harmozon\Core\Equipment\Quantity;
 use Harmozon\Core\Record\PlateState;
 use Harmozon\Core\Record\Point;
 use Harmozon\Core\Record\Provenance;
@@ -32,11 +33,11 @@ final class SessionPdf
     public function of(ChargeSession $session, Paper $paper): string
     {
         $report = $this->answers->of($session);
-        $title = $this->say('print.title', car: (string) $session->pieces['vehicle']['name'], outlet: (string) $session->pieces['outlet']['name']);
-        $sheet = new Sheet($paper, $title, $this->say('print.foot', id: $session->ulid));
+        $title = $this->voice->say(Message::of('print.title', car: (string) $session->pieces['vehicle']['name'], outlet: (string) $session->pieces['outlet']['name']));
+        $sheet = new Sheet($paper, $title, $this->voice->say(Message::of('print.foot', id: $session->ulid)));
         $this->first($sheet, $title, $session, $report);
         $sheet->page();
-        $sheet->heading($this->say('print.annexes'), 13);
+        $sheet->heading($this->voice->say(Message::of('print.annexes')), 13);
         $this->curves($sheet, $report);
         $this->plates($sheet, $report['judgement']);
         $this->temperatures($sheet, $report);
@@ -53,25 +54,25 @@ final class SessionPdf
     {
         $judgement = $report['judgement'];
         $at = $session->started_at->copy()->setTimezone($this->garage->zone());
-        $sheet->text($this->say('print.when', day: $at->format('Y-m-d'), hour: $at->format('H:i'), zone: $this->garage->zone()), true);
+        $sheet->text($this->voice->say(Message::of('print.when', day: $at->format('Y-m-d'), hour: $at->format('H:i'), zone: $this->garage->zone())), true);
         $sheet->heading($title, 15);
         $sheet->text($this->voice->begin(Message::of('print.through', links: implode(' › ', array_column($report['chain']['links'], 'label')))), true);
-        $sheet->heading(is_string($judgement['verdict_words']) && $session->finished_at !== null ? $judgement['verdict_words'] : $this->say('print.open'), 13);
+        $sheet->heading(is_string($judgement['verdict_words']) && $session->finished_at !== null ? $judgement['verdict_words'] : $this->voice->say(Message::of('print.open')), 13);
         $sheet->text($report['review']['headline'], isStrong: true, points: 10);
         if ($report['review']['beside'] !== []) {
             $sheet->text(implode(' ', $report['review']['beside']));
         }
         $sheet->figures($this->figures($session, $judgement));
         $this->power($sheet, $report, 46);
-        $this->section($sheet, 'print.findings', $judgement['findings']);
-        $held = array_values(array_map(fn (array $h): array => [$h['words'].' ('.$h['confidence_words'].')', self::clock($h['from_s']).'–'.self::clock($h['to_s']), (string) $h['evidence'], (string) $h['try_next']], array_slice($judgement['held_back_by'], 0, self::HELD)));
+        $this->section($sheet, Message::of('print.findings'), $judgement['findings']);
+        $held = array_values(array_map(fn (array $h): array => [$this->voice->say(Message::of('print.cause_of', cause: (string) $h['words'], confidence: (string) $h['confidence_words'])), $this->voice->say(Message::of('print.span', from: self::clock($h['from_s']), to: self::clock($h['to_s']))), (string) $h['evidence'], (string) $h['try_next']], array_slice($judgement['held_back_by'], 0, self::HELD)));
         if ($held !== []) {
-            $sheet->heading($this->say('print.held_back'));
-            $sheet->table([$this->say('print.cause'), $this->say('print.from_to'), $this->say('print.evidence'), $this->say('print.try_next')], $held, [0.24, 0.12, 0.36, 0.28]);
+            $sheet->heading($this->voice->say(Message::of('print.held_back')));
+            $sheet->table([$this->voice->say(Message::of('print.cause')), $this->voice->say(Message::of('print.from_to')), $this->voice->say(Message::of('print.evidence')), $this->voice->say(Message::of('print.try_next'))], $held, [0.24, 0.12, 0.36, 0.28]);
         }
-        $this->section($sheet, 'print.proves', $report['review']['proof']);
+        $this->section($sheet, Message::of('print.proves'), $report['review']['proof']);
         if ($session->note !== '') {
-            $this->section($sheet, 'print.note', [$session->note]);
+            $this->section($sheet, Message::of('print.note'), [$session->note]);
         }
     }
 
@@ -84,33 +85,33 @@ final class SessionPdf
         $peak = static fn (string $of): ?float => isset($judgement['peaks'][$of]['value']) ? (float) $judgement['peaks'][$of]['value'] : null;
         $soc = $session->summary;
         $figures = [
-            [$this->voice->amount(Amount::kwh((float) ($judgement['energy_kwh'] ?? 0))), 'print.energy'],
-            [$this->orNotRead($peak('kw'), Amount::kw(...)), 'print.peak_kw'],
-            [$this->orNotRead($peak('a'), Amount::amps(...)), 'print.peak_a'],
-            [$this->orNotRead($peak('v'), Amount::volts(...)), 'print.peak_v'],
-            [$this->orNotRead(isset($judgement['mean_10min']['a']) ? (float) $judgement['mean_10min']['a'] : null, Amount::amps(...)), 'print.mean_a'],
+            [$this->voice->amount(Amount::kwh((float) ($judgement['energy_kwh'] ?? 0))), Message::of('print.energy')],
+            [$this->orNotRead($peak('kw'), Amount::kw(...)), Message::of('print.peak_kw')],
+            [$this->orNotRead($peak('a'), Amount::amps(...)), Message::of('print.peak_a')],
+            [$this->orNotRead($peak('v'), Amount::volts(...)), Message::of('print.peak_v')],
+            [$this->orNotRead(isset($judgement['mean_10min']['a']) ? (float) $judgement['mean_10min']['a'] : null, Amount::amps(...)), Message::of('print.mean_a')],
         ];
         if (is_numeric($soc['soc_from'] ?? null) && is_numeric($soc['soc_to'] ?? null)) {
-            $figures[] = [$this->voice->amount(Amount::percent((float) $soc['soc_from'])).' – '.$this->voice->amount(Amount::percent((float) $soc['soc_to'])), 'print.charge'];
+            $figures[] = [$this->voice->say(Message::of('print.charge_span', from: Amount::percent((float) $soc['soc_from']), to: Amount::percent((float) $soc['soc_to']))), Message::of('print.charge')];
         }
         if ($session->paid_amount !== null) {
-            $figures[] = [$this->voice->amount(Amount::money($session->paid_amount, (string) $session->paid_currency)), 'print.paid'];
+            $figures[] = [$this->voice->amount(Amount::money($session->paid_amount, (string) $session->paid_currency)), Message::of('print.paid')];
         }
         if (($judgement['energy_kwh'] ?? null) === null) {
             array_shift($figures);
         }
 
-        return array_map(fn (array $f): array => [$f[0], $this->say($f[1])], $figures);
+        return array_map(fn (array $f): array => [$f[0], $this->voice->say($f[1])], $figures);
     }
 
     /** @param  array<string, mixed>  $report */
     private function power(Sheet $sheet, array $report, float $height): void
     {
         $kw = self::points($report['curve'], 'kw');
-        $curves = (new Curves('kW', $this->say('print.minutes')))->line($this->say('print.measured'), count($kw) > 1 ? $kw : []);
-        $curves->line($this->say('print.forecast'), self::points($report['review']['expected'], 'kw'));
+        $curves = (new Curves('kW', $this->voice->say(Message::of('print.minutes'))))->line($this->voice->say(Message::of('print.measured')), count($kw) > 1 ? $kw : []);
+        $curves->line($this->voice->say(Message::of('print.forecast')), self::points($report['review']['expected'], 'kw'));
         if (! $curves->isEmpty()) {
-            $sheet->heading($this->say('print.power'));
+            $sheet->heading($this->voice->say(Message::of('print.power')));
             $sheet->chart($curves, $height);
         }
     }
@@ -119,12 +120,12 @@ final class SessionPdf
     private function curves(Sheet $sheet, array $report): void
     {
         foreach ($report['review']['duty'] as $duty) {
-            $amps = (new Curves('A', $this->say('print.minutes')))
-                ->line($this->say('print.amps'), self::points($duty['points'], 'a'))
-                ->line($this->say('print.allowed'), self::points($duty['points'], 'allowed_a'));
-            $heat = (new Curves('%', $this->say('print.minutes')))->line($this->say('print.heat'), self::points($duty['points'], 'theta', 100));
+            $amps = (new Curves('A', $this->voice->say(Message::of('print.minutes'))))
+                ->line($this->voice->say(Message::of('print.amps')), self::points($duty['points'], 'a'))
+                ->line($this->voice->say(Message::of('print.allowed')), self::points($duty['points'], 'allowed_a'));
+            $heat = (new Curves('%', $this->voice->say(Message::of('print.minutes'))))->line($this->voice->say(Message::of('print.heat')), self::points($duty['points'], 'theta', 100));
             if (! $amps->isEmpty()) {
-                $sheet->heading($this->say('print.duty', name: (string) $duty['name']));
+                $sheet->heading($this->voice->say(Message::of('print.duty', name: (string) $duty['name'])));
                 $sheet->chart($amps, 30);
                 $sheet->chart($heat, 16);
             }
@@ -140,17 +141,17 @@ final class SessionPdf
             $of = $amount[$row['quantity']];
             $rows[] = [
                 (string) $row['name'],
-                $this->say('print.quantity_'.$row['quantity']),
-                $this->orNotRead($row['limit'], $of).($row['continuous_limit'] === null || $row['continuous_limit'] === $row['limit'] ? '' : ' ('.$this->say('print.continuous', a: Amount::amps((float) $row['continuous_limit'])).')'),
-                $row['peak'] === null ? $this->say('print.not_read') : $this->voice->amount($of((float) $row['peak'])).($row['provenance'] === null ? '' : ', '.$this->term(Provenance::from($row['provenance']))),
+                $this->voice->say(Quantity::from($row['quantity'])->message()),
+                $row['continuous_limit'] === null || $row['limit'] === null || $row['continuous_limit'] === $row['limit'] ? $this->orNotRead($row['limit'], $of) : $this->voice->say(Message::of('print.continuous', a: $of((float) $row['limit']), continuous: Amount::amps((float) $row['continuous_limit']))),
+                $row['peak'] === null || $row['provenance'] === null ? $this->orNotRead($row['peak'], $of) : $this->voice->say(Message::of('print.peak_of', peak: $of((float) $row['peak']), provenance: Provenance::from($row['provenance'])->message())),
                 $row['utilisation'] === null ? '' : $this->voice->amount(Amount::ofHundred((float) $row['utilisation'])),
-                $row['allowed_minutes'] === null ? '' : $this->say('print.minutes_of', used: Amount::minutes($row['minutes_over_continuous'] ?? null), allowed: Amount::minutes((float) $row['allowed_minutes'])),
+                $row['allowed_minutes'] === null ? '' : $this->voice->say(Message::of('print.minutes_of', used: Amount::minutes($row['minutes_over_continuous'] ?? null), allowed: Amount::minutes((float) $row['allowed_minutes']))),
                 $this->term(PlateState::from($row['state'])),
             ];
         }
         if ($rows !== []) {
-            $sheet->heading($this->say('print.plates'));
-            $sheet->table(array_map(fn (string $h): string => $this->say("print.{$h}"), ['piece', 'quantity', 'limit', 'peak', 'of_limit', 'boost', 'state']), $rows, [0.24, 0.09, 0.19, 0.18, 0.08, 0.12, 0.10]);
+            $sheet->heading($this->voice->say(Message::of('print.plates')));
+            $sheet->table($this->voice->each([Message::of('print.piece'), Message::of('print.quantity'), Message::of('print.limit'), Message::of('print.peak'), Message::of('print.of_limit'), Message::of('print.boost'), Message::of('print.state')]), $rows, [0.24, 0.09, 0.19, 0.18, 0.08, 0.12, 0.10]);
         }
     }
 
@@ -166,9 +167,9 @@ final class SessionPdf
         if ($rows === []) {
             return;
         }
-        $sheet->heading($this->say('print.temperatures'));
-        $sheet->table(array_map(fn (string $h): string => $this->say("print.{$h}"), ['point', 'most', 'rise', 'state']), $rows, [0.4, 0.2, 0.2, 0.2]);
-        $curves = new Curves('°C', $this->say('print.minutes'));
+        $sheet->heading($this->voice->say(Message::of('print.temperatures')));
+        $sheet->table($this->voice->each([Message::of('print.point'), Message::of('print.most'), Message::of('print.rise'), Message::of('print.state')]), $rows, [0.4, 0.2, 0.2, 0.2]);
+        $curves = new Curves('°C', $this->voice->say(Message::of('print.minutes')));
         foreach ($report['review']['warmth'] as $warmth) {
             $curves->line($this->voice->begin(Point::from($warmth['point'])->message()), self::points($warmth['points'], 'c'));
         }
@@ -180,11 +181,11 @@ final class SessionPdf
     /** @param  array<string, mixed>  $report */
     private function happened(Sheet $sheet, array $report): void
     {
-        $lines = $report['handshake_s'] === null ? [] : [$this->say('print.handshake', seconds: Amount::count((int) round((float) $report['handshake_s'])))];
+        $lines = $report['handshake_s'] === null ? [] : [$this->voice->say(Message::of('print.handshake', seconds: Amount::count((int) round((float) $report['handshake_s']))))];
         foreach (array_slice($report['events'], 0, self::LISTED) as $event) {
-            $lines[] = self::clock($event['t_s']).'  '.$event['words'].($event['detail'] === null ? '' : " ({$event['detail']})");
+            $lines[] = $event['detail'] === null ? $this->voice->say(Message::of('print.event', at: self::clock($event['t_s']), words: (string) $event['words'])) : $this->voice->say(Message::of('print.event_detail', at: self::clock($event['t_s']), words: (string) $event['words'], detail: (string) $event['detail']));
         }
-        $this->section($sheet, 'print.happened', [...$lines, ...$report['counted']]);
+        $this->section($sheet, Message::of('print.happened'), [...$lines, ...$report['counted']]);
     }
 
     /** @param  array<string, mixed>  $judgement */
@@ -192,27 +193,27 @@ final class SessionPdf
     {
         $lines = [];
         foreach (DB::table('readings')->where('charge_session_id', $session->id)->selectRaw('source, count(*) as n')->groupBy('source')->orderByDesc('n')->limit(self::LISTED)->get() as $row) {
-            $lines[] = is_string($row->source) && $row->source !== '' ? $this->say('print.source', source: $row->source, n: Amount::count((int) $row->n)) : $this->say('print.source_untold', n: Amount::count((int) $row->n));
+            $lines[] = is_string($row->source) && $row->source !== '' ? $this->voice->say(Message::of('print.source', source: $row->source, n: Amount::count((int) $row->n))) : $this->voice->say(Message::of('print.source_untold', n: Amount::count((int) $row->n)));
         }
-        $lines[] = $this->say('print.tolerance');
+        $lines[] = $this->voice->say(Message::of('print.tolerance'));
         foreach (array_slice($judgement['gaps'], 0, self::LISTED) as $gap) {
-            $lines[] = $this->say('print.gap', from: self::clock($gap['from_s']), to: self::clock($gap['to_s']));
+            $lines[] = $this->voice->say(Message::of('print.gap', from: self::clock($gap['from_s']), to: self::clock($gap['to_s'])));
         }
         foreach (array_slice($judgement['flags'], 0, self::LISTED) as $flag) {
-            $lines[] = self::clock($flag['t_s']).'  '.$flag['detail'];
+            $lines[] = $this->voice->say(Message::of('print.event', at: self::clock($flag['t_s']), words: (string) $flag['detail']));
         }
-        $this->section($sheet, 'print.instruments', $lines);
+        $this->section($sheet, Message::of('print.instruments'), $lines);
     }
 
     /** @param  list<string>  $cautions */
     private function cautions(Sheet $sheet, array $cautions): void
     {
-        $this->section($sheet, 'print.cautions', [...$cautions, $this->say('print.handbooks')]);
+        $this->section($sheet, Message::of('print.cautions'), [...$cautions, $this->voice->say(Message::of('print.handbooks'))]);
     }
 
     private function notProven(Sheet $sheet): void
     {
-        $this->section($sheet, 'print.not_proven', array_map(fn (string $code): string => $this->say("print.not_proven_{$code}"), ['surface', 'between', 'conditions', 'promise']));
+        $this->section($sheet, Message::of('print.not_proven'), $this->voice->each([Message::of('print.not_proven_surface'), Message::of('print.not_proven_between'), Message::of('print.not_proven_conditions'), Message::of('print.not_proven_promise')]));
     }
 
     /**
@@ -225,17 +226,12 @@ final class SessionPdf
     }
 
     /** @param  array<array-key, mixed>  $lines */
-    private function section(Sheet $sheet, string $heading, array $lines): void
+    private function section(Sheet $sheet, Message $heading, array $lines): void
     {
         if ($lines !== []) {
-            $sheet->heading($this->say($heading));
+            $sheet->heading($this->voice->say($heading));
             $sheet->items(array_values(array_filter($lines, is_string(...))));
         }
-    }
-
-    private function say(string $code, string|Amount ...$figures): string
-    {
-        return $this->voice->say(Message::of($code, ...$figures));
     }
 
     private function term(Term $term): string
@@ -246,7 +242,7 @@ final class SessionPdf
     /** @param  \Closure(float): Amount  $amount */
     private function orNotRead(float|int|null $value, \Closure $amount): string
     {
-        return $value === null ? $this->say('print.not_read') : $this->voice->amount($amount((float) $value));
+        return $value === null ? $this->voice->say(Message::of('print.not_read')) : $this->voice->amount($amount((float) $value));
     }
 
     private static function clock(float|int $seconds): string

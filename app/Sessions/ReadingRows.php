@@ -18,7 +18,7 @@ final class ReadingRows
     private const ROWS_A_STATEMENT = 200;
 
     /** A reading whose id is known already is left as it is. */
-    private const INTO = 'insert or ignore into readings (garage_id, charge_session_id, client_id, ';
+    private const INTO = 'insert or ignore into readings (garage_id, charge_session_id, client_id, %s) values %s';
 
     /**
      * @param  array<string, CoreReading>  $readings  by their ids
@@ -49,8 +49,8 @@ final class ReadingRows
             return $kept[1];
         }
         $columns = array_keys(Reading::rowOf(new CoreReading(0)));
-        $row = '('.implode(', ', array_fill(0, 3 + count($columns), '?')).')';
-        $statement = $pdo->prepare(self::INTO.implode(', ', $columns).') values '.implode(', ', array_fill(0, $rows, $row)));
+        $row = '('.implode(',', array_fill(0, 3 + count($columns), '?')).')';
+        $statement = $pdo->prepare(sprintf(self::INTO, implode(',', $columns), implode(',', array_fill(0, $rows, $row))));
         if ($rows === self::ROWS_A_STATEMENT) {
             $kept = [$pdo, $statement];
         }

@@ -43,7 +43,12 @@ const selects = computed(() => [
   {
     key: 'unread' as const,
     name: say('log.unread'),
-    options: (['any', 'a', 'v', 'kw'] as const).map((id) => ({ id, words: say(`log.unread_${id}`) })),
+    options: [
+      { id: 'any', words: say('log.unread_any') },
+      { id: 'a', words: say('log.unread_a') },
+      { id: 'v', words: say('log.unread_v') },
+      { id: 'kw', words: say('log.unread_kw') },
+    ],
   },
 ]);
 </script>

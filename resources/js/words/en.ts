@@ -642,7 +642,6 @@ export const en = {
   'look.remembered': 'Read as the last file of this kind was.',
   'look.told': 'Read as you said.',
   'look.ours': 'One of our own files.',
-  'look.columns': 'Columns',
   'look.header': 'Column',
   'look.sample': 'First cells',
   'look.holds': 'Holds',

@@ -10,7 +10,12 @@ const props = defineProps<{ file: Import; look: ImportLook }>();
 const emit = defineEmits<{ told: [mapping: Mapping] }>();
 
 const TURNED = ['amps', 'kw'];
-const DELIMITERS = { ',': 'comma', ';': 'semicolon', '\t': 'tab', '|': 'bar' } as const;
+const DELIMITERS = {
+  ',': say('look.delimiter_comma'),
+  ';': say('look.delimiter_semicolon'),
+  '\t': say('look.delimiter_tab'),
+  '|': say('look.delimiter_bar'),
+};
 const ENCODINGS: Mapping['encoding'][] = ['utf-8', 'windows-1252'];
 
 const { screen, heat } = useReadingFields();
@@ -62,7 +67,7 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value;
         >{{ say('look.delimiter') }}
         <select :value="draft.delimiter" @change="(e) => change((d) => (d.delimiter = value(e)))">
           <option v-for="(name, sign) in DELIMITERS" :key="sign" :value="sign">
-            {{ say(`look.delimiter_${name}`) }}
+            {{ name }}
           </option>
         </select></label
       >

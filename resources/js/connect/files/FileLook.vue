@@ -17,6 +17,13 @@ const emit = defineEmits<{
   close: [];
 }>();
 
+/** How the way in which it is read came about. */
+const FROM = {
+  ours: say('look.ours'),
+  guessed: say('look.guessed'),
+  remembered: say('look.remembered'),
+  told: say('look.told'),
+};
 /** Rows left out that are listed here. */
 const LISTED = 4;
 
@@ -44,7 +51,7 @@ const hasCurve = computed(() => Object.keys(props.look.curve).length > 0);
     @close="emit('close')"
   >
     <div class="look">
-      <p>{{ say(`look.${file.mapping_from}`) }}</p>
+      <p>{{ FROM[file.mapping_from] }}</p>
       <FileColumns
         v-if="file.mapping_from !== 'ours' || look.problem"
         :file="file"

@@ -68,8 +68,12 @@ const line = (i: Import): string => {
       return say('file.failed', { name, problem: i.problem ?? '' });
     case 'done':
       return say('file.done', { name });
-    default:
-      return say(`file.${i.state}`, { name });
+    case 'waiting':
+      return say('file.waiting', { name });
+    case 'stopping':
+      return say('file.stopping', { name });
+    case 'ready':
+      return say('file.ready', { name });
   }
 };
 /** What the columns of a file that is not ours were taken for. */
