@@ -28,6 +28,9 @@ final class TakeFile
     /** Rows of a part: others who write wait for no more than these. */
     private const ROWS_A_PART = 4_000;
 
+    /** Parts after which the session is judged as far as it has come: whoever looks meanwhile waits for the rest alone. */
+    private const PARTS_A_LOOK = 10;
+
     /** A file that its worker dies of so often, without a part being written, is left alone. */
     private const CLAIMS = 5;
 
@@ -77,6 +80,9 @@ final class TakeFile
         $room = $this->book->room($session);
         $done = $import->lines_done;
         $part = new FilePart($done);
+        $parts = 0;
+        // One whose readings come in between others is judged at the end alone: each part would begin it anew.
+        $disturbed = $session->disturbed;
         foreach ($reader->read(TextInput::lines($import->path(), 'file')) as $line => $row) {
             if ($line <= $done) {
                 continue;
@@ -87,6 +93,9 @@ final class TakeFile
                     return false;
                 }
                 $part = new FilePart($part->line);
+                if (++$parts % self::PARTS_A_LOOK === 0 && $session->disturbed === $disturbed) {
+                    ReadSession::of($session);
+                }
             }
             match (true) {
                 $row instanceof RejectedRow => $part->reject($line),

@@ -17,6 +17,8 @@ final readonly class ReadSession
     /** Fewer readings are measured again as quickly as they are remembered. */
     private const WORTH_REMEMBERING = 200;
 
+    private const PATIENCE_S = 600;
+
     /** @param  list<Event>  $events */
     private function __construct(public SessionChain $chain, public Recorded $recorded, public Trace $trace, public array $events)
     {
@@ -24,6 +26,8 @@ final readonly class ReadSession
 
     public static function of(ChargeSession $session): self
     {
+        // Millions of readings that nobody has judged yet take longer than a page may.
+        set_time_limit(self::PATIENCE_S);
         $chain = SessionChain::of($session);
         $judge = new Judge($chain->answer, $chain->conditions);
         [$trace, $lastMs, $lastId] = JudgeMemory::recall($session, $judge);

@@ -29,6 +29,8 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 /** A session as it leaves: its readings as CSV, all of it as JSON, a charge detail record. */
 final class SessionExportController extends Controller
 {
+    private const FLAGS = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR;
+
     public function csv(ChargeSession $session): StreamedResponse
     {
         $events = SessionFacts::events($session);
@@ -40,23 +42,28 @@ final class SessionExportController extends Controller
         }, "session-{$session->ulid}.csv", ['Content-Type' => 'text/csv; charset=utf-8']);
     }
 
-    /** The plates it was judged by, what was noted and read, and what the judge says. */
-    public function json(ChargeSession $session, SessionAnswer $answers): JsonResponse
+    /** The plates it was judged by, what was noted and read, and what the judge says; its readings row by row, however many. */
+    public function json(ChargeSession $session, SessionAnswer $answers): StreamedResponse
     {
-        $readings = [];
-        foreach (self::readings($session) as $reading) {
-            $readings[] = array_filter(['t_s' => $reading->tMs / 1000, ...array_diff_key(Reading::rowOf($reading), ['t_ms' => 0])], static fn (mixed $v): bool => $v !== null);
-        }
-
-        return response()->json([
+        $head = json_encode([
             'format' => 'harmozon/session',
             'version' => 1,
             'case' => $session->case_file,
             'chain_adapters' => $session->chain_adapters,
             'inlet_index' => $session->inlet_index,
-            'readings' => $readings,
             ...array_diff_key($answers->of($session), ['now' => 0, 'baselines' => 0]),
-        ], 200, self::as("session-{$session->ulid}.json"), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION);
+        ], self::FLAGS);
+
+        return response()->streamDownload(static function () use ($session, $head): void {
+            echo substr($head, 0, -1), ',"readings":[';
+            $isFirst = true;
+            foreach (self::readings($session) as $reading) {
+                $row = array_filter(['t_s' => $reading->tMs / 1000, ...array_diff_key(Reading::rowOf($reading), ['t_ms' => 0])], static fn (mixed $v): bool => $v !== null);
+                echo $isFirst ? '' : ',', json_encode($row, self::FLAGS);
+                $isFirst = false;
+            }
+            echo ']}';
+        }, "session-{$session->ulid}.json", ['Content-Type' => 'application/json']);
     }
 
     /** The report on paper: A4, or Letter where the garage reads miles and degrees Fahrenheit. */

@@ -340,6 +340,7 @@ const count = (kwh: number) => s.correct({ station_kwh: kwh });
           />
           <FilePanel
             v-if="s.report.value && mayRecord"
+            v-model:moving="s.isFileMoving.value"
             :session="id"
             :curve="s.report.value.curve"
             :count="s.count.value"

@@ -20,6 +20,9 @@ export function useSession(id: string) {
   const held = ref<Reading[]>([]);
   const heldCount = ref(0);
   const error = ref<ApiError | null>(null);
+  /** A large file is on its way in: what it means is told when it is there. */
+  const isFileMoving = ref(false);
+  let isLooking = false;
   /** Grows whenever there may be other photographs. */
   const photoTurn = ref(0);
   /** How far the server's clock is ahead of this device's (ms). */
@@ -137,9 +140,11 @@ export function useSession(id: string) {
    * processes of a small server for every screen that looks, and end with every tunnel a phone drives through.
    */
   async function lookAgain(): Promise<void> {
-    if (document.visibilityState !== 'visible' || outbox.offlineSince !== null || isFinished.value || !report.value) {
+    const isAway = document.visibilityState !== 'visible' || outbox.offlineSince !== null;
+    if (isAway || isLooking || isFileMoving.value || isFinished.value || !report.value) {
       return;
     }
+    isLooking = true;
     const path = { params: { path: { session: id } } };
     try {
       const before = heldCount.value;
@@ -149,6 +154,8 @@ export function useSession(id: string) {
       }
     } catch {
       // The next look may find it.
+    } finally {
+      isLooking = false;
     }
   }
   useIntervalFn(() => void lookAgain(), AGAIN_MS);
@@ -289,6 +296,7 @@ export function useSession(id: string) {
     note,
     photograph,
     photoTurn,
+    isFileMoving,
     forgetEvent,
     correct,
     setClock,

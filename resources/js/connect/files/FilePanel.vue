@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onMounted, ref } from 'vue';
+import { onMounted, ref, watch } from 'vue';
 import type { CurvePoint, Import } from '@/api/client';
 import { percent } from '@/ui/figures';
 import { useUndo } from '@/stores/undo';
@@ -15,6 +15,8 @@ const props = defineProps<{
   told: (task: () => Promise<void>) => Promise<boolean>;
 }>();
 const emit = defineEmits<{ taken: [] }>();
+/** A file is being taken beside the server. */
+const isMovingIn = defineModel<boolean>('moving', { required: true });
 
 /** Rows that are listed; the rest is counted. */
 const LISTED = 6;
@@ -22,7 +24,8 @@ const LISTED = 6;
 const undo = useUndo();
 const files = useFiles(props.session, props.told, () => emit('taken'));
 const input = ref<HTMLInputElement>();
-const { imports, look, refusal, rejected, isSending, isNobodyThere } = files;
+const { imports, look, refusal, rejected, isSending, isUnderWay, isNobodyThere } = files;
+watch(isUnderWay, (is) => (isMovingIn.value = is));
 
 onMounted(() => props.told(files.list));
 

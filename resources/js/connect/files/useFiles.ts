@@ -157,7 +157,22 @@ export function useFiles(session: string, told: (task: () => Promise<void>) => P
     }
   }
 
-  return { imports, look, refusal, rejected, isSending, isNobodyThere, list, send, show, tell, start, stop, takeBack };
+  return {
+    imports,
+    look,
+    refusal,
+    rejected,
+    isSending,
+    isUnderWay,
+    isNobodyThere,
+    list,
+    send,
+    show,
+    tell,
+    start,
+    stop,
+    takeBack,
+  };
 }
 
 export type Files = ReturnType<typeof useFiles>;
