@@ -32,6 +32,7 @@ use Illuminate\Support\Carbon;
  * @property float|null $station_kwh what the station counted
  * @property array{case_file: array<string, mixed>, verdict: string|null, judged_at: string|null}|null $judged_before by which plates, and with what verdict, before it was judged anew
  * @property Carbon|null $judged_at
+ * @property int $held readings
  * @property int $revision counts every change of the readings
  * @property int $disturbed counts those that touch what stood before the newest of them
  */

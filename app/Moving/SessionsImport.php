@@ -7,6 +7,7 @@ namespace App\Moving;
 use App\Models\ChargeSession;
 use App\Models\Garage;
 use App\Models\Outlet;
+use App\Models\Reading as StoredReading;
 use App\Models\Vehicle;
 use App\Sessions\ReadingRows;
 use App\Sessions\ReadSession;
@@ -109,7 +110,7 @@ final class SessionsImport
     /** @param  array<string, mixed>  $columns */
     private function put(Node $node, array $columns, Garage $garage): string
     {
-        $session = ChargeSession::query()->create([...$columns, 'revision' => 0, 'disturbed' => 0]);
+        $session = ChargeSession::query()->create([...$columns, 'revision' => 0, 'disturbed' => 0, 'held' => 0]);
         $batch = [];
         foreach ($this->readings($node) as $id => $reading) {
             $batch[(string) $id] = $reading;
@@ -119,6 +120,7 @@ final class SessionsImport
             }
         }
         ReadingRows::insert($session, $batch);
+        $session->update(['held' => StoredReading::countOf($session)]);
         foreach ($this->noted($node) as [$id, $event, $tookOut]) {
             $session->events()->create(['garage_id' => $garage->id, 'client_id' => $id, 'code' => $event->code, 't_ms' => $event->tMs, 'detail' => $event->detail, 'took_out' => $tookOut]);
         }

@@ -80,6 +80,7 @@ final class SessionBook
             'started_at' => $startedAt,
             'revision' => 0,
             'disturbed' => 0,
+            'held' => 0,
         ]);
     }
 
@@ -219,7 +220,7 @@ final class SessionBook
     /** Readings that the session can still hold. */
     public function room(ChargeSession $session): int
     {
-        return self::most() - $session->readings()->count();
+        return self::most() - $session->refresh()->held;
     }
 
     /**
@@ -251,7 +252,7 @@ final class SessionBook
         $newestMs = Reading::newestMs($session);
         $added = ReadingRows::insert($session, $readings);
         if ($added > 0) {
-            $this->count($session, self::isOlder(array_map(static fn (CoreReading $r): int => $r->tMs, $readings), $newestMs));
+            $this->count($session, self::isOlder(array_map(static fn (CoreReading $r): int => $r->tMs, $readings), $newestMs), $added);
         }
 
         return $added;
@@ -269,7 +270,7 @@ final class SessionBook
             $isOlder = self::isOlder([(int) $new->min('t_ms')], Reading::newestMs($session));
             $columns = ['charge_session_id', 'client_id', 't_ms', ...Reading::QUANTITIES, 'source', 'note'];
             DB::table('readings')->insertUsing(['garage_id', ...$columns], $new->selectRaw('? as garage_id', [$session->garage_id])->addSelect($columns)->orderBy('id'));
-            $this->count($session, $isOlder);
+            $this->count($session, $isOlder, $added);
         }
 
         return $added;
@@ -387,16 +388,19 @@ final class SessionBook
         });
     }
 
-    /** @param  bool  $isDisturbed  what stood before the newest reading has changed */
-    private function count(ChargeSession $session, bool $isDisturbed): void
+    /**
+     * @param  bool  $isDisturbed  what stood before the newest reading has changed
+     * @param  int  $more  readings than before; negative where there are fewer
+     */
+    private function count(ChargeSession $session, bool $isDisturbed, int $more): void
     {
-        $session->update(['revision' => $session->revision + 1, 'disturbed' => $session->disturbed + ($isDisturbed ? 1 : 0)]);
+        $session->update(['held' => max(0, $session->held + $more), 'revision' => $session->revision + 1, 'disturbed' => $session->disturbed + ($isDisturbed ? 1 : 0)]);
     }
 
     private function gone(ChargeSession $session, int $readings): int
     {
         if ($readings > 0) {
-            $this->count($session, isDisturbed: true);
+            $this->count($session, true, -$readings);
         }
 
         return $readings;
@@ -421,7 +425,7 @@ final class SessionBook
 
     private function mustHaveRoom(ChargeSession $session, int $new): void
     {
-        if ($new > 0 && $session->readings()->count() + $new > self::most()) {
+        if ($new > 0 && $session->held + $new > self::most()) {
             throw self::tooMany();
         }
     }

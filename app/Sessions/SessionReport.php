@@ -31,10 +31,34 @@ final class SessionReport
     ) {
     }
 
-    /** @return array<string, mixed> chain, judgement, curve, and what it is held against */
+    /** @return array<string, mixed> what changes with every reading: chain, judgement, curve, what the place counted */
+    public function now(ChargeSession $session): array
+    {
+        return $this->live($session, ReadSession::of($session));
+    }
+
+    /** @return array<string, mixed> the same, its review, and what it is held against */
     public function full(ChargeSession $session): array
     {
         $read = ReadSession::of($session);
+        $recorded = $read->recorded;
+
+        return [
+            ...$this->live($session, $read),
+            'review' => [
+                ...$this->review->told($recorded),
+                'duty' => array_map($this->review->duty(...), DutyStrip::each($recorded->diagnosis)),
+                'warmth' => $this->review->warmth($recorded),
+                'expected' => $this->review->expected($recorded->diagnosis),
+            ],
+            'baselines' => $this->baselines->of($session, $recorded),
+            'plates' => $this->plates->of($session),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function live(ChargeSession $session, ReadSession $read): array
+    {
         $recorded = $read->recorded;
 
         return [
@@ -46,14 +70,6 @@ final class SessionReport
             ],
             'curve' => array_map(self::point(...), $read->trace->points()),
             'counted' => $this->voice->each($this->counted($session, $read->chain, $recorded->judgement)->messages()),
-            'review' => [
-                ...$this->review->told($recorded),
-                'duty' => array_map($this->review->duty(...), DutyStrip::each($recorded->diagnosis)),
-                'warmth' => $this->review->warmth($recorded),
-                'expected' => $this->review->expected($recorded->diagnosis),
-            ],
-            'baselines' => $this->baselines->of($session, $recorded),
-            'plates' => $this->plates->of($session),
         ];
     }
 

@@ -31,7 +31,7 @@ final class ReadingController extends Controller
         $newest = Reading::newestOf($session, self::NEWEST);
 
         return response()->json([
-            'count' => $session->readings()->count(),
+            'count' => Reading::countOf($session),
             'readings' => $newest->map(static fn (Reading $r): array => [
                 'client_id' => $r->client_id,
                 't_s' => $r->t_ms / 1000,
@@ -44,7 +44,7 @@ final class ReadingController extends Controller
     {
         $added = $this->book->take($session, $request->readings($reader), $request->boolean('late'));
 
-        return response()->json(['added' => $added, ...$this->reports->full($session)]);
+        return response()->json(['added' => $added, ...$this->reports->now($session)]);
     }
 
     public function load(ReadingsFileRequest $request, ChargeSession $session, CheckWriter $writer, Sources $sources): JsonResponse
@@ -70,7 +70,7 @@ final class ReadingController extends Controller
     {
         abort_if($this->book->forget($session, $clientId) === 0, 404);
 
-        return response()->json($this->reports->full($session));
+        return response()->json($this->reports->now($session));
     }
 
     public function destroyFile(ChargeSession $session, string $import): JsonResponse

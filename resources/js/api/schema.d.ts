@@ -2871,7 +2871,15 @@ export interface components {
             a: components["schemas"]["NumberOrNull"];
             kw: components["schemas"]["NumberOrNull"];
         };
-        Judged: {
+        /** @description What changes with every reading */
+        Live: {
+            chain: components["schemas"]["ChainAnswer"];
+            judgement: components["schemas"]["Judgement"];
+            curve: components["schemas"]["CurvePoint"][];
+            /** @description What the place counted and asked for beside readings and tariff */
+            counted: string[];
+        };
+        Judged: components["schemas"]["Live"] & {
             review: components["schemas"]["SessionReview"];
             /** @description Sessions that it is held against */
             baselines: components["schemas"]["Baseline"][];
@@ -2885,11 +2893,6 @@ export interface components {
                     judged_at: components["schemas"]["TextOrNull"];
                 };
             };
-            chain: components["schemas"]["ChainAnswer"];
-            judgement: components["schemas"]["Judgement"];
-            curve: components["schemas"]["CurvePoint"][];
-            /** @description What the place counted and asked for beside readings and tariff */
-            counted: string[];
         };
         Report: components["schemas"]["Judged"] & components["schemas"]["Events"] & {
             session: components["schemas"]["SessionLine"];
@@ -2899,7 +2902,7 @@ export interface components {
              */
             now: string;
         };
-        Taken: components["schemas"]["Judged"] & {
+        Taken: components["schemas"]["Live"] & {
             added: number;
         };
         Mapping: {
@@ -4793,7 +4796,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Judged"];
+                    "application/json": components["schemas"]["Live"];
                 };
             };
             401: components["responses"]["Message"];
