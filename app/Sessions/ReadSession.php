@@ -8,6 +8,7 @@ use App\Models\ChargeSession;
 use App\Models\Reading;
 use Harmozon\Core\Record\Event;
 use Harmozon\Core\Record\Judge;
+use Harmozon\Core\Record\Judgement;
 use Harmozon\Core\Record\Trace;
 use Harmozon\Core\Review\Recorded;
 
@@ -26,8 +27,23 @@ final readonly class ReadSession
 
     public static function of(ChargeSession $session): self
     {
+        [$chain, $judgement, $trace] = self::judged($session);
+        $events = SessionFacts::events($session);
+
+        return new self($chain, Recorded::of($chain->answer, $chain->conditions, $judgement, $events, $session->stall), $trace, $events);
+    }
+
+    /**
+     * What its readings say, without asking what held it back: that is asked for less often than it is read.
+     *
+     * @return array{SessionChain, Judgement, Trace}
+     */
+    public static function judged(ChargeSession $session): array
+    {
         // Millions of readings that nobody has judged yet take longer than a page may.
-        set_time_limit(self::PATIENCE_S);
+        if ((int) ini_get('max_execution_time') > 0) {
+            set_time_limit(self::PATIENCE_S);
+        }
         $chain = SessionChain::of($session);
         $judge = new Judge($chain->answer, $chain->conditions);
         [$trace, $lastMs, $lastId] = JudgeMemory::recall($session, $judge);
@@ -40,8 +56,7 @@ final readonly class ReadSession
         if ($new >= self::WORTH_REMEMBERING) {
             JudgeMemory::keep($session, $judge, $trace, $lastMs, $lastId);
         }
-        $events = SessionFacts::events($session);
 
-        return new self($chain, Recorded::of($chain->answer, $chain->conditions, $judge->judgement(), $events, $session->stall), $trace, $events);
+        return [$chain, $judge->judgement(), $trace];
     }
 }

@@ -11,6 +11,7 @@ use Harmozon\Core\Files\FitWriter;
 use Harmozon\Core\Files\ReviewWriter;
 use Harmozon\Core\Record\Completed;
 use Harmozon\Core\Record\Judgement;
+use Harmozon\Core\Record\Trace;
 use Harmozon\Core\Review\Counted;
 use Harmozon\Core\Review\DutyStrip;
 use Harmozon\Core\Words\Voice;
@@ -34,7 +35,7 @@ final class SessionReport
     /** @return array<string, mixed> what changes with every reading: chain, judgement, curve, what the place counted */
     public function now(ChargeSession $session): array
     {
-        return $this->live($session, ReadSession::of($session));
+        return $this->live($session, ...ReadSession::judged($session));
     }
 
     /** @return array<string, mixed> the same, its review, and what it is held against */
@@ -42,9 +43,11 @@ final class SessionReport
     {
         $read = ReadSession::of($session);
         $recorded = $read->recorded;
+        $live = $this->live($session, $read->chain, $recorded->judgement, $read->trace);
 
         return [
-            ...$this->live($session, $read),
+            ...$live,
+            'judgement' => [...$live['judgement'], ...$this->review->diagnosis($recorded->diagnosis)],
             'review' => [
                 ...$this->review->told($recorded),
                 'duty' => array_map($this->review->duty(...), DutyStrip::each($recorded->diagnosis)),
@@ -56,20 +59,14 @@ final class SessionReport
         ];
     }
 
-    /** @return array<string, mixed> */
-    private function live(ChargeSession $session, ReadSession $read): array
+    /** @return array{chain: array<string, mixed>, judgement: array<string, mixed>, curve: list<array<string, mixed>>, counted: list<string>} */
+    private function live(ChargeSession $session, SessionChain $chain, Judgement $judgement, Trace $trace): array
     {
-        $recorded = $read->recorded;
-
         return [
-            'chain' => $this->fit->chain($read->chain->answer),
-            'judgement' => [
-                ...$this->writer->judgement($recorded->judgement),
-                'verdict_words' => $this->voice->begin($recorded->judgement->verdict->message()),
-                ...$this->review->diagnosis($recorded->diagnosis),
-            ],
-            'curve' => array_map(self::point(...), $read->trace->points()),
-            'counted' => $this->voice->each($this->counted($session, $read->chain, $recorded->judgement)->messages()),
+            'chain' => $this->fit->chain($chain->answer),
+            'judgement' => [...$this->writer->judgement($judgement), 'verdict_words' => $this->voice->begin($judgement->verdict->message())],
+            'curve' => array_map(self::point(...), $trace->points()),
+            'counted' => $this->voice->each($this->counted($session, $chain, $judgement)->messages()),
         ];
     }
 

@@ -2616,6 +2616,7 @@ export interface components {
             a: components["schemas"]["NumberOrNull"];
             kw: components["schemas"]["NumberOrNull"];
         };
+        /** @description What held it back, the handshake and the grade of our forecast come with the whole report alone */
         Judgement: {
             verdict: components["schemas"]["Verdict"];
             verdict_words: string;
@@ -2668,10 +2669,10 @@ export interface components {
             flags_left_out: number;
             findings: string[];
             finding_codes: components["schemas"]["Code"][];
-            held_back_by: components["schemas"]["HeldBack"][];
-            handshake_s: components["schemas"]["NumberOrNull"];
+            held_back_by?: components["schemas"]["HeldBack"][];
+            handshake_s?: components["schemas"]["NumberOrNull"];
             /** @description How good the forecast was over the charge that was recorded */
-            forecast: null | {
+            forecast?: null | {
                 minutes: number;
                 measured_minutes: number;
                 mean_error_kw: number;

@@ -18,7 +18,7 @@ const grade = computed(() => props.judgement.forecast);
 <template>
   <section aria-labelledby="held-title">
     <h2 id="held-title">{{ say('report.held') }}</h2>
-    <p v-if="judgement.held_back_by.length === 0" class="quiet">{{ say('report.nothing_held') }}</p>
+    <p v-if="!judgement.held_back_by?.length" class="quiet">{{ say('report.nothing_held') }}</p>
     <ol>
       <li v-for="held in judgement.held_back_by" :key="held.from_s + held.cause">
         <div class="row">

@@ -55,7 +55,7 @@ function under(held: HeldBack): CurvePoint[] {
   return [end(held.from_s), ...inside, end(held.to_s)].filter((p) => p.kw !== null);
 }
 const bands = computed(() =>
-  props.report.judgement.held_back_by
+  (props.report.judgement.held_back_by ?? [])
     .filter((held) => held.cause !== 'not_enough_readings' && held.to_s > held.from_s)
     .map((held) => {
       const [left, right] = [props.at(held.from_s), props.at(held.to_s)];

@@ -20,7 +20,7 @@ export function endOf(report: Report): number {
   return Math.max(
     1,
     report.curve.at(-1)?.t_s ?? 0,
-    ...report.judgement.held_back_by.map((held: HeldBack) => held.to_s),
+    ...(report.judgement.held_back_by ?? []).map((held: HeldBack) => held.to_s),
     ...report.review.warmth.map((point) => point.points.at(-1)?.t_s ?? 0),
   );
 }
