@@ -16,12 +16,6 @@ enum ImportState: string
     case Done = 'done';
     case Failed = 'failed';
 
-    /** It stands still, and may be gone on with. */
-    public function canStart(): bool
-    {
-        return in_array($this, [self::Ready, self::Stopped, self::Failed], true);
-    }
-
     /** It is being taken, or is about to be. */
     public function isUnderWay(): bool
     {

@@ -23,11 +23,8 @@ final class ImportStore
     /** One piece of a file (bytes). */
     public const LARGEST_PIECE = 4_194_304;
 
-    /** Files of a garage at once. */
+    /** Files of a garage that are not taken yet, and taken ones that are kept. */
     private const MOST = 20;
-
-    /** A clock that tells a moment so far from plugging in does not speak of this session (s). */
-    private const SAME_VISIT_S = 43_200;
 
     /** Rows that are looked at before a file is taken. */
     private const LOOKED_AT = 90_000;
@@ -46,7 +43,7 @@ final class ImportStore
         if ($bytes < 1) {
             throw FieldError::at('bytes', Message::of('app.import_empty'));
         }
-        if (ReadingsImport::query()->count() >= self::MOST) {
+        if (ReadingsImport::query()->where('state', '<>', ImportState::Done->value)->count() >= self::MOST) {
             throw FieldError::at('file', Message::of('app.too_many_imports', most: Amount::count(self::MOST)));
         }
         $import = ReadingsImport::query()->create(['charge_session_id' => $session->id, 'name' => $name, 'bytes' => $bytes, 'state' => ImportState::Arriving->value]);
@@ -103,13 +100,12 @@ final class ImportStore
             $lines++;
         }
         $source = FileHead::of(TextInput::lines($import->path(), 'file'));
-        $remembered = $this->sources->ofFile($import->path());
+        $remembered = $this->sources->ofHead($source);
         $looked = Preview::of(TextInput::lines($import->path(), 'file'), $remembered, 0, 1);
-        $import->mapping = $looked->mapping?->toArray();
-        $byClockS = $looked->clockStart?->hasDate === true ? $this->clockShiftS($import, $looked) : null;
+        $startedAt = $import->session()->first()?->started_at;
         $import->update([
-            // Its own clock says when it began, unless it tells no day: what counts from 0:00:00 may be no clock.
-            'shift_ms' => (int) round(1000 * ($byClockS ?? 0.0)),
+            'shift_ms' => $startedAt === null ? 0 : (int) round(1000 * ($looked->clockStart?->usualShiftS($startedAt, $this->zone($looked)) ?? 0.0)),
+            'mapping' => $looked->mapping?->toArray(),
             'fingerprint' => (string) hash_file('sha256', $import->path()),
             'lines' => $lines,
             'source' => $source->source(),
@@ -136,9 +132,14 @@ final class ImportStore
     public function clockShiftS(ReadingsImport $import, Preview $look): ?float
     {
         $startedAt = $import->session()->first()?->started_at;
-        $shiftS = $startedAt === null ? null : $look->clockStart?->after($startedAt, new \DateTimeZone($look->mapping?->time->zone ?? $this->garage->zone()));
 
-        return $shiftS !== null && abs($shiftS) <= self::SAME_VISIT_S ? $shiftS : null;
+        return $startedAt === null ? null : $look->clockStart?->shiftS($startedAt, $this->zone($look));
+    }
+
+    /** In which its clock is read: the one that was told, else the garage's. */
+    private function zone(Preview $look): \DateTimeZone
+    {
+        return new \DateTimeZone($look->mapping?->time->zone ?? $this->garage->zone());
     }
 
     /** @return iterable<string> */
@@ -223,12 +224,13 @@ final class ImportStore
         $this->putAway($import);
     }
 
-    /** Files that nobody has touched for long, and those of imports that are gone. */
+    /** Files that nobody has touched for long, taken ones behind the newest, and those of imports that are gone. */
     private function prune(): void
     {
         $before = Carbon::now()->subDays(self::number('import_days'));
         $old = ReadingsImport::query()->where('updated_at', '<', $before)->whereNotIn('state', [ImportState::Waiting->value, ImportState::Running->value, ImportState::Stopping->value])->get();
-        foreach ($old as $import) {
+        $taken = ReadingsImport::query()->where('state', ImportState::Done->value)->orderByDesc('id')->offset(self::MOST)->limit(PHP_INT_MAX)->get();
+        foreach ([...$old, ...$taken] as $import) {
             if ($import instanceof ReadingsImport) {
                 $this->putAway($import);
             }

@@ -5,7 +5,11 @@ declare(strict_types=1);
 namespace App\Imports;
 
 use App\Models\ReadingsImport;
+use Harmozon\Core\Files\CsvLine;
 use Harmozon\Core\Files\CsvRecords;
+use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Files\Foreign\Encoding;
+use Harmozon\Core\Files\Foreign\Mapping;
 use Harmozon\Core\Files\ReadingsReader;
 use Harmozon\Core\Files\RejectedRow;
 use Harmozon\Core\Files\SheetCell;
@@ -22,36 +26,55 @@ final class RejectedLines
     public function csv(ReadingsImport $import): \Generator
     {
         $mapping = $import->readBy();
-        $records = (new CsvRecords($this->store->lines($import), $mapping?->delimiter))->getIterator();
-        $header = $records->valid() ? $records->current() : [];
+        $records = (new CsvRecords($this->decoded($import, $mapping), $mapping?->delimiter))->getIterator();
 
-        return $this->rows($import, $records, $header ?? []);
+        return $this->rows($import, $mapping, $records);
     }
 
     /**
      * @param  \Generator<int, list<string>|null>  $records  of the same file, its header being the first
-     * @param  list<string>  $header
      * @return \Generator<int, string>
      */
-    private function rows(ReadingsImport $import, \Generator $records, array $header): \Generator
+    private function rows(ReadingsImport $import, ?Mapping $mapping, \Generator $records): \Generator
     {
-        yield self::line(['line', 'reason', ...$header]);
-        $reader = new ReadingsReader($import->readBy(), $import->shift_ms);
-        foreach ($reader->read($this->store->lines($import)) as $line => $row) {
-            if (! $row instanceof RejectedRow) {
-                continue;
+        yield self::line(['line', 'reason', ...($records->valid() ? $records->current() ?? [] : [])]);
+        $text = $this->decoded($import, $mapping);
+        $number = 1;
+        try {
+            foreach ((new ReadingsReader($mapping, $import->shift_ms))->read($this->store->lines($import)) as $line => $row) {
+                if (! $row instanceof RejectedRow) {
+                    continue;
+                }
+                while ($records->valid() && $records->key() < $line) {
+                    $records->next();
+                }
+                $cells = $records->valid() && $records->key() === $line ? $records->current() : null;
+                if ($cells === null) {
+                    // Its quote is never closed: the line as it stands.
+                    for (; $number < $line && $text->valid(); $number++) {
+                        $text->next();
+                    }
+                    $cells = [$text->valid() ? $text->current() : ''];
+                }
+                yield self::line([(string) $line, $this->voice->say($row->reason), ...$cells]);
             }
-            while ($records->valid() && $records->key() < $line) {
-                $records->next();
-            }
-            $cells = $records->valid() && $records->key() === $line ? $records->current() : null;
-            yield self::line([(string) $line, $this->voice->say($row->reason), ...array_map(mb_scrub(...), $cells ?? [])]);
+        } catch (FieldError $e) {
+            // No row of it can be read.
+            yield self::line(['1', $this->voice->say($e->complaint())]);
+        }
+    }
+
+    /** @return \Generator<int, string> its lines in UTF-8 */
+    private function decoded(ReadingsImport $import, ?Mapping $mapping): \Generator
+    {
+        foreach ($this->store->lines($import) as $line) {
+            yield mb_scrub($mapping?->encoding === Encoding::Windows1252 ? $mapping->encoding->toUtf8($line) : $line);
         }
     }
 
     /** @param  list<string>  $cells */
     private static function line(array $cells): string
     {
-        return implode(',', array_map(static fn (string $c): string => '"'.str_replace('"', '""', SheetCell::guarded($c)).'"', $cells))."\r\n";
+        return CsvLine::of(array_map(SheetCell::guarded(...), $cells));
     }
 }

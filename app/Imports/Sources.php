@@ -9,7 +9,6 @@ use App\Models\ReadingsSource;
 use Harmozon\Core\Files\Foreign\FileHead;
 use Harmozon\Core\Files\Foreign\Mapping;
 use Harmozon\Core\Files\Foreign\MappingReader;
-use Harmozon\Core\Files\Node;
 use Harmozon\Core\Files\ReadingColumns;
 
 /** What the files of each instrument were taken for, by their header. */
@@ -19,14 +18,17 @@ final class Sources
     {
         $known = ReadingsSource::query()->where('source', $source)->first();
 
-        return $known instanceof ReadingsSource ? (new MappingReader)->mapping(Node::fromJson((string) json_encode($known->mapping))) : null;
+        return $known instanceof ReadingsSource ? (new MappingReader)->json((string) json_encode($known->mapping)) : null;
     }
 
     /** Of a file that is not ours, where its instrument is known. */
     public function ofFile(string $path): ?Mapping
     {
-        $head = FileHead::of(TextInput::lines($path, 'file'));
+        return $this->ofHead(FileHead::of(TextInput::lines($path, 'file')));
+    }
 
+    public function ofHead(FileHead $head): ?Mapping
+    {
         return ReadingColumns::knows($head->headers) ? null : $this->mapping($head->source());
     }
 

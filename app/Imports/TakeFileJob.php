@@ -8,13 +8,11 @@ use App\Garage\CurrentGarage;
 use App\Models\ReadingsImport;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
-use Illuminate\Queue\InteractsWithQueue;
 
 /** A readings file that is taken in the background. */
 final class TakeFileJob implements ShouldQueue
 {
     use Dispatchable;
-    use InteractsWithQueue;
 
     /** The longest file takes as long as it takes. */
     public int $timeout = 0;

@@ -8,7 +8,6 @@ use App\Garage\BelongsToGarage;
 use Harmozon\Core\Files\FieldError;
 use Harmozon\Core\Files\Foreign\Mapping;
 use Harmozon\Core\Files\Foreign\MappingReader;
-use Harmozon\Core\Files\Node;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -79,6 +78,6 @@ final class ReadingsImport extends Model
     /** @throws FieldError */
     public function readBy(): ?Mapping
     {
-        return $this->mapping === null ? null : (new MappingReader)->mapping(Node::fromJson((string) json_encode($this->mapping)));
+        return $this->mapping === null ? null : (new MappingReader)->json((string) json_encode($this->mapping));
     }
 }

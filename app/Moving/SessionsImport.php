@@ -9,6 +9,8 @@ use App\Models\Garage;
 use App\Models\Outlet;
 use App\Models\Reading as StoredReading;
 use App\Models\Vehicle;
+use App\Sessions\Correction;
+use App\Sessions\EventBook;
 use App\Sessions\ReadingRows;
 use App\Sessions\ReadSession;
 use App\Sessions\SessionBook;
@@ -27,7 +29,6 @@ use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Record\Verdict;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
-use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
 /** Brings the sessions of a garage's document in. One that stands here otherwise is left, unless it is to be replaced. */
@@ -35,15 +36,9 @@ final class SessionsImport
 {
     public const MOST = 20_000;
 
-    private const LONGEST_NOTE = 1000;
-
-    private const LONGEST_STALL = 60;
-
     private const LONGEST_ID = 26;
 
     private const LONGEST_NAME = 200;
-
-    private const EVENTS = 500;
 
     private const ROWS_A_WRITE = 4_000;
 
@@ -99,18 +94,18 @@ final class SessionsImport
                 }
             }
             $here instanceof ChargeSession && ! $here->trashed() ? $moved->replaced++ : $moved->added++;
-            if ($here instanceof ChargeSession) {
-                $here->forceDelete();
-            }
-            $new[] = $this->put($node, $columns, $garage);
+            $new[] = $this->put($node, $columns, $garage, $here instanceof ChargeSession ? $here : null);
         }
         $this->baselines($nodes, $new);
     }
 
-    /** @param  array<string, mixed>  $columns */
-    private function put(Node $node, array $columns, Garage $garage): string
+    /**
+     * @param  array<string, mixed>  $columns
+     * @param  ChargeSession|null  $here  the one that it stands in for: it stays the record that others are held against
+     */
+    private function put(Node $node, array $columns, Garage $garage, ?ChargeSession $here): string
     {
-        $session = ChargeSession::query()->create([...$columns, 'revision' => 0, 'disturbed' => 0, 'held' => 0]);
+        $session = $here === null ? ChargeSession::query()->create([...$columns, 'revision' => 0, 'disturbed' => 0, 'held' => 0]) : self::emptied($here, $columns);
         $batch = [];
         foreach ($this->readings($node) as $id => $reading) {
             $batch[(string) $id] = $reading;
@@ -134,6 +129,19 @@ final class SessionsImport
         return $session->ulid;
     }
 
+    /** @param  array<string, mixed>  $columns */
+    private static function emptied(ChargeSession $here, array $columns): ChargeSession
+    {
+        $here->restore();
+        $here->readings()->delete();
+        $here->events()->delete();
+        SessionFacts::forget($here);
+        DB::table('session_baselines')->where('charge_session_id', $here->id)->delete();
+        $here->update([...$columns, 'revision' => $here->revision + 1, 'disturbed' => $here->disturbed + 1, 'held' => 0]);
+
+        return $here;
+    }
+
     /**
      * @param  list<Node>  $nodes
      * @param  list<string>  $written  ids of the sessions that came in
@@ -155,8 +163,8 @@ final class SessionsImport
     /** @return array<string, mixed> of the table, but the pieces that stand here */
     private function columns(Node $node): array
     {
-        $started = self::moment($node, 'started_at') ?? throw $node->fail('started_at', Message::of('field.required'));
-        $finished = self::moment($node, 'finished_at');
+        $started = Correction::moment($node, 'started_at') ?? throw $node->fail('started_at', Message::of('field.required'));
+        $finished = Correction::moment($node, 'finished_at');
         if ($finished !== null && $finished->isBefore($started)) {
             throw $node->fail('finished_at', Message::of('app.before_start'));
         }
@@ -164,24 +172,22 @@ final class SessionsImport
         if (($verdict === null) !== ($finished === null)) {
             throw $node->fail('verdict', Message::of('app.verdict_of_finished'));
         }
-        $paid = $node->objectOrNull('paid');
 
         return [
             'ulid' => GarageImport::ulid('sessions/'.$node->text('id'), $node->text('id')),
             'started_at' => $started,
             'finished_at' => $finished,
             'verdict' => $verdict?->value,
-            'judged_at' => self::moment($node, 'judged_at'),
+            'judged_at' => Correction::moment($node, 'judged_at'),
             'case_file' => self::case($node, 'case'),
             'judged_before' => self::before($node),
             'pieces' => self::pieces($node->object('pieces')),
             'chain_adapters' => $node->texts('chain_adapters') ?? [],
             'inlet_index' => $node->wholeNumber('inlet_index', 0, 100) ?? throw $node->fail('inlet_index', Message::of('field.required')),
-            'stall' => $node->textOrNull('stall', self::LONGEST_STALL),
-            'note' => $node->raw('note') === '' ? '' : $node->textOrNull('note', self::LONGEST_NOTE) ?? '',
+            'stall' => $node->textOrNull('stall', Correction::LONGEST_LABEL),
+            'note' => $node->raw('note') === '' ? '' : $node->textOrNull('note', Correction::LONGEST_NOTE) ?? '',
             'station_kwh' => $node->number('station_kwh', Range::countedKwh()),
-            'paid_amount' => $paid === null ? null : ($paid->money('amount') ?? throw $paid->fail('amount', Message::of('field.required'))),
-            'paid_currency' => $paid?->currency('currency'),
+            ...Correction::paid($node),
         ];
     }
 
@@ -200,7 +206,7 @@ final class SessionsImport
     {
         $before = $node->objectOrNull('judged_before');
 
-        return $before === null ? null : ['case_file' => self::case($before, 'case'), 'verdict' => $before->choice('verdict', Verdict::class)?->value, 'judged_at' => self::moment($before, 'judged_at')?->toIso8601ZuluString()];
+        return $before === null ? null : ['case_file' => self::case($before, 'case'), 'verdict' => $before->choice('verdict', Verdict::class)?->value, 'judged_at' => Correction::moment($before, 'judged_at')?->toIso8601ZuluString()];
     }
 
     /** @return array{vehicle: array{id: string, name: string}, outlet: array{id: string, name: string}, adapters: list<array{id: string, name: string}>} */
@@ -215,7 +221,7 @@ final class SessionsImport
     private function noted(Node $node): array
     {
         $noted = [];
-        foreach ($node->objectsOrNone('events', self::EVENTS) as $event) {
+        foreach ($node->objectsOrNone('events', EventBook::MOST) as $event) {
             $tookOut = $event->objectOrNull('took_out')?->fields();
             foreach ($tookOut ?? [] as $was) {
                 if ($was !== null && ! is_bool($was)) {
@@ -257,17 +263,6 @@ final class SessionsImport
             $seen[$id] = true;
             yield $id => $reader->reading($read);
         }
-    }
-
-    private static function moment(Node $node, string $key): ?Carbon
-    {
-        $text = $node->textOrNull($key, 40);
-        if ($text === null) {
-            return null;
-        }
-        $at = preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(Z|[+-]\d\d:\d\d)$/', $text) === 1 ? strtotime($text) : false;
-
-        return $at === false ? throw $node->fail($key, Message::of('app.not_a_time')) : Carbon::createFromTimestamp($at, 'UTC');
     }
 
     /** @param  \Closure(): mixed  $read  whose complaints know nothing of where it stands */

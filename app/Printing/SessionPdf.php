@@ -8,6 +8,7 @@ use App\Garage\CurrentGarage;
 use App\Models\ChargeSession;
 use App\Sessions\SessionAnswer;
 use Harmozon\Core\Equipment\Quantity;
+use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\PlateState;
 use Harmozon\Core\Record\Point;
 use Harmozon\Core\Record\Provenance;
@@ -195,7 +196,7 @@ final class SessionPdf
         foreach (DB::table('readings')->where('charge_session_id', $session->id)->selectRaw('source, count(*) as n')->groupBy('source')->orderByDesc('n')->limit(self::LISTED)->get() as $row) {
             $lines[] = is_string($row->source) && $row->source !== '' ? $this->voice->say(Message::of('print.source', source: $row->source, n: Amount::count((int) $row->n))) : $this->voice->say(Message::of('print.source_untold', n: Amount::count((int) $row->n)));
         }
-        $lines[] = $this->voice->say(Message::of('print.tolerance'));
+        $lines[] = $this->voice->say(Message::of('print.tolerance', share: Amount::ofHundred(Judge::DEFAULT_TOLERANCE)));
         foreach (array_slice($judgement['gaps'], 0, self::LISTED) as $gap) {
             $lines[] = $this->voice->say(Message::of('print.gap', from: self::clock($gap['from_s']), to: self::clock($gap['to_s'])));
         }

@@ -14,9 +14,9 @@ use Illuminate\Support\Carbon;
 /** What may be corrected of a session at any time: its clock, where it stood, what the place counted and asked for, its note. */
 final class Correction
 {
-    private const LONGEST_NOTE = 1000;
+    public const LONGEST_NOTE = 1000;
 
-    private const LONGEST_LABEL = 60;
+    public const LONGEST_LABEL = 60;
 
     /** A clock that is a little ahead is no mistake. */
     private const AHEAD_S = 120;
@@ -35,9 +35,7 @@ final class Correction
             $columns['station_kwh'] = $node->number('station_kwh', Range::countedKwh());
         }
         if (array_key_exists('paid', $node->fields())) {
-            $paid = $node->objectOrNull('paid');
-            $columns['paid_amount'] = $paid === null ? null : ($paid->money('amount') ?? throw $paid->fail('amount', Message::of('field.required')));
-            $columns['paid_currency'] = $paid?->currency('currency');
+            $columns = [...$columns, ...self::paid($node)];
         }
         if (array_key_exists('started_at', $node->fields())) {
             $columns = [...$columns, ...self::clock($session, $node)];
@@ -46,15 +44,32 @@ final class Correction
         SessionFacts::forget($session);
     }
 
+    /** @return array{paid_amount: string|null, paid_currency: string|null} */
+    public static function paid(Node $node): array
+    {
+        $paid = $node->objectOrNull('paid');
+
+        return [
+            'paid_amount' => $paid === null ? null : ($paid->money('amount') ?? throw $paid->fail('amount', Message::of('field.required'))),
+            'paid_currency' => $paid?->currency('currency'),
+        ];
+    }
+
+    public static function moment(Node $node, string $key): ?Carbon
+    {
+        $text = $node->textOrNull($key);
+        if ($text === null) {
+            return null;
+        }
+        $at = preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d+)?)?(Z|[+-]\d\d:\d\d)$/', $text) === 1 ? strtotime($text) : false;
+
+        return $at === false ? throw $node->fail($key, Message::of('app.not_a_time')) : Carbon::createFromTimestamp($at, 'UTC');
+    }
+
     /** @return array<string, Carbon|null> the end moves with the start: readings are counted from plugging in */
     private static function clock(ChargeSession $session, Node $node): array
     {
-        $text = $node->text('started_at');
-        $at = preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d+)?)?(Z|[+-]\d\d:\d\d)$/', $text) === 1 ? strtotime($text) : false;
-        if ($at === false) {
-            throw $node->fail('started_at', Message::of('app.not_a_time'));
-        }
-        $started = Carbon::createFromTimestamp($at);
+        $started = self::moment($node, 'started_at') ?? throw $node->fail('started_at', Message::of('field.required'));
         $refused = match (true) {
             $started->isAfter(Carbon::now()->addSeconds(self::AHEAD_S)) => 'app.in_the_future',
             $started->isBefore(Carbon::now()->subYear()) => 'app.too_long_ago',

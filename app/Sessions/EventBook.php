@@ -17,7 +17,7 @@ use Illuminate\Support\Facades\DB;
 final class EventBook
 {
     /** Events of one session. */
-    private const MOST = 500;
+    public const MOST = 500;
 
     public function __construct(private readonly OutOfUse $outOfUse)
     {

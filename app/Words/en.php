@@ -186,7 +186,7 @@ return [
     'print.instruments' => 'Instruments',
     'print.source' => '{source}: {n, plural, one {# reading} other {# readings}}',
     'print.source_untold' => 'instrument not told: {n, plural, one {# reading} other {# readings}}',
-    'print.tolerance' => 'Peaks are held against the plates with a tolerance of 1 % of the instrument.',
+    'print.tolerance' => 'Peaks are held against the plates with a tolerance of {share} for the instrument.',
     'print.gap' => 'Nothing was read from {from} to {to}.',
     'print.cautions' => 'Cautions',
     'print.handbooks' => 'The handbooks of car and adapter and the local code outrank this sheet.',

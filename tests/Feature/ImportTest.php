@@ -141,6 +141,30 @@ final class ImportTest extends TestCase
         self::assertCount(3, $rows);
     }
 
+    /** A quote that is never closed, letters of Windows-1252, and a file of which nothing can be read. */
+    public function test_what_was_left_out_is_saved_as_it_stands_in_the_file(): void
+    {
+        $saved = fn (string $text): string => $this->get('/api/imports/'.$this->taken($text)->json('id').'/left-out.csv')->assertOk()->streamedContent();
+
+        self::assertSame("line,reason,t_s,kw,note\r\n3,row: a quotation mark is opened and not closed,\"1,51,\"\"open\"\r\n", $saved("t_s,kw,note\n0,50,fine\n1,51,\"open\n2,52,fine\n"));
+        self::assertSame("line,reason,t [s],Temp. Adapter [°C]\r\n3,\"adapter_c: \"\"weiß\"\" is not a number\",1,weiß\r\n", $saved("t [s],Temp. Adapter [\xB0C]\n0,20\n1,wei\xDF\n2,21\n3,22\n"));
+        $junk = $this->arrived('nothing that could be read');
+        self::assertStringStartsWith("line,reason,nothing that could be read\r\n1,", $this->get("/api/imports/{$junk}/left-out.csv")->assertOk()->streamedContent());
+    }
+
+    public function test_files_that_were_taken_stand_in_nobodys_way(): void
+    {
+        for ($i = 0; $i < 24; $i++) {
+            $this->taken("t_s,kw\n{$i},50\n");
+        }
+        self::assertSame(24, $this->readings());
+        self::assertLessThanOrEqual(21, (int) DB::table('readings_imports')->count());
+        for ($i = 0; $i < 20; $i++) {
+            $this->postJson($this->doors(), ['name' => 'later.csv', 'bytes' => 10])->assertCreated();
+        }
+        $this->postJson($this->doors(), ['name' => 'too many.csv', 'bytes' => 10])->assertStatus(422)->assertJsonStructure(['errors' => ['file']]);
+    }
+
     public function test_in_the_background_a_file_is_stopped_gone_on_with_and_taken_back(): void
     {
         config(['harmozon.import_at_once' => 0]);

@@ -129,6 +129,12 @@ final class MovingTest extends TestCase
         $this->bring($keeper, $json)->assertJson(['added' => 0, 'replaced' => 0])->assertJsonCount(1, 'kept');
         $this->bring($keeper, $json, replace: true)->assertJson(['added' => 0, 'replaced' => 1, 'kept' => []]);
         self::assertSame($json, $this->export($keeper));
+        // Others that are held against the one that was replaced still are.
+        $this->inside($keeper, static function (): void {
+            ChargeSession::query()->whereKey((int) DB::table('session_baselines')->max('baseline_id'))->firstOrFail()->update(['note' => 'changed here']);
+        });
+        $this->bring($keeper, $json, replace: true)->assertJson(['added' => 0, 'replaced' => 1, 'kept' => []]);
+        self::assertSame($json, $this->export($keeper));
         $this->deleteJson("/api/sessions/{$first}")->assertNoContent();
         $this->bring($keeper, $json)->assertJson(['added' => 1, 'replaced' => 0, 'kept' => []]);
         self::assertSame($json, $this->export($keeper));

@@ -11,7 +11,6 @@ use Harmozon\Core\Files\CheckWriter;
 use Harmozon\Core\Files\FieldError;
 use Harmozon\Core\Files\Foreign\Mapping;
 use Harmozon\Core\Files\Foreign\MappingReader;
-use Harmozon\Core\Files\Node;
 use Harmozon\Core\Files\RejectedRows;
 use Harmozon\Core\Files\ReviewWriter;
 use Harmozon\Core\Record\Judgement;
@@ -49,11 +48,8 @@ final class CheckCommand extends CoreCommand
     private function mapping(): ?Mapping
     {
         $path = $this->option('mapping');
-        try {
-            return ! is_string($path) ? null : (new MappingReader)->mapping(Node::fromJson(TextInput::text($path, 'mapping')));
-        } catch (FieldError $e) {
-            throw $e->path === 'mapping' ? $e : FieldError::at(rtrim("mapping.{$e->path}", '.'), $e->problem);
-        }
+
+        return is_string($path) ? (new MappingReader)->json(TextInput::text($path, 'mapping'), 'mapping') : null;
     }
 
     protected function describe(array $answer): void

@@ -7,7 +7,6 @@ namespace App\Http\Requests;
 use Harmozon\Core\Files\FieldError;
 use Harmozon\Core\Files\Foreign\Mapping;
 use Harmozon\Core\Files\Foreign\MappingReader;
-use Harmozon\Core\Files\Node;
 
 /** A readings file, and which column of it holds what where it is not ours. */
 final class ReadingsFileRequest extends FileRequest
@@ -24,10 +23,7 @@ final class ReadingsFileRequest extends FileRequest
     public function mapping(): ?Mapping
     {
         $json = $this->string('mapping')->toString();
-        try {
-            return $json === '' ? null : (new MappingReader)->mapping(Node::fromJson($json));
-        } catch (FieldError $e) {
-            throw FieldError::at(rtrim("mapping.{$e->path}", '.'), $e->problem);
-        }
+
+        return $json === '' ? null : (new MappingReader)->json($json, 'mapping');
     }
 }

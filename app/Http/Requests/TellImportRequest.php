@@ -7,7 +7,6 @@ namespace App\Http\Requests;
 use Harmozon\Core\Files\FieldError;
 use Harmozon\Core\Files\Foreign\Mapping;
 use Harmozon\Core\Files\Foreign\MappingReader;
-use Harmozon\Core\Files\Node;
 use Harmozon\Core\Files\ReadingColumns;
 use Illuminate\Foundation\Http\FormRequest;
 
@@ -25,18 +24,13 @@ final class TellImportRequest extends FormRequest
     /** @throws FieldError naming the field of the mapping */
     public function mapping(): ?Mapping
     {
-        $mapping = $this->json('mapping');
-        if ($mapping === null) {
+        if ($this->json('mapping') === null) {
             return null;
         }
-        try {
-            // Read once more, so that an empty object stays one.
-            $whole = json_decode($this->getContent(), false);
+        // Read once more, so that an empty object stays one.
+        $whole = json_decode($this->getContent(), false);
 
-            return (new MappingReader)->mapping(Node::fromJson((string) json_encode(is_object($whole) ? $whole->mapping ?? null : null)));
-        } catch (FieldError $e) {
-            throw FieldError::at(rtrim("mapping.{$e->path}", '.'), $e->problem);
-        }
+        return (new MappingReader)->json((string) json_encode(is_object($whole) ? $whole->mapping ?? null : null), 'mapping');
     }
 
     public function shiftS(): ?float

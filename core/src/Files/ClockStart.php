@@ -9,11 +9,28 @@ final readonly class ClockStart
 {
     private const DAY_S = 86_400;
 
+    /** A clock that tells a moment so far from plugging in does not speak of this session (s). */
+    private const SAME_VISIT_S = 43_200;
+
     /**
      * @param  float  $seconds  since 1970; of a clock without a zone as if it were UTC, of one without a date since midnight
      */
     public function __construct(public float $seconds, public bool $hasDate, public bool $hasZone)
     {
+    }
+
+    /** The same, of a clock that speaks of this session; null of one of another day. */
+    public function shiftS(\DateTimeInterface $pluggedIn, \DateTimeZone $zone): ?float
+    {
+        $after = $this->after($pluggedIn, $zone);
+
+        return abs($after) <= self::SAME_VISIT_S ? $after : null;
+    }
+
+    /** Where the file is laid unless somebody says otherwise (s): by its clock, if that tells a day. What counts from 0:00:00 may be no clock. */
+    public function usualShiftS(\DateTimeInterface $pluggedIn, \DateTimeZone $zone): float
+    {
+        return $this->hasDate ? $this->shiftS($pluggedIn, $zone) ?? 0.0 : 0.0;
     }
 
     /**

@@ -20,7 +20,7 @@ final class ReadingsWriter
      */
     public static function lines(iterable $readings, array $events): \Generator
     {
-        yield self::line(['t_s', ...self::NUMBERS, 'source', 'note', 'event']);
+        yield CsvLine::of(['t_s', ...self::NUMBERS, 'source', 'note', 'event']);
         $next = 0;
         foreach ($readings as $reading) {
             for (; isset($events[$next]) && $events[$next]->tMs <= $reading->tMs; $next++) {
@@ -37,22 +37,16 @@ final class ReadingsWriter
     {
         $values = [$reading->socPct, $reading->volts, $reading->amps, $reading->kw, ...array_map(static fn (Point $p): ?float => $reading->celsius[$p->value] ?? null, [Point::Adapter, Point::Handle, Point::Cable, Point::Inlet, Point::Ambient])];
 
-        return self::line([self::number($reading->tMs / 1000), ...array_map(self::number(...), $values), SheetCell::guarded($reading->source ?? ''), SheetCell::guarded($reading->note ?? ''), '']);
+        return CsvLine::of([self::number($reading->tMs / 1000), ...array_map(self::number(...), $values), SheetCell::guarded($reading->source ?? ''), SheetCell::guarded($reading->note ?? ''), '']);
     }
 
     private static function event(Event $event): string
     {
-        return self::line([self::number($event->tMs / 1000), ...array_fill(0, count(self::NUMBERS) + 1, ''), SheetCell::guarded($event->detail ?? ''), $event->code->value]);
+        return CsvLine::of([self::number($event->tMs / 1000), ...array_fill(0, count(self::NUMBERS) + 1, ''), SheetCell::guarded($event->detail ?? ''), $event->code->value]);
     }
 
     private static function number(?float $value): string
     {
         return $value === null ? '' : (string) json_encode(floor($value) === $value ? (int) $value : $value);
-    }
-
-    /** @param  list<string>  $cells */
-    private static function line(array $cells): string
-    {
-        return implode(',', array_map(static fn (string $cell): string => preg_match('/[",\r\n]/', $cell) === 1 ? '"'.str_replace('"', '""', $cell).'"' : $cell, $cells))."\r\n";
     }
 }

@@ -16,6 +16,20 @@ final class MappingReader
 {
     private const LONGEST_FORMAT = 40;
 
+    /**
+     * @param  string  $at  where it stands, for complaints about its fields
+     *
+     * @throws FieldError
+     */
+    public function json(string $json, string $at = ''): Mapping
+    {
+        try {
+            return $this->mapping(Node::fromJson($json));
+        } catch (FieldError $e) {
+            throw FieldError::at(trim("{$at}.{$e->path}", '.'), $e->problem);
+        }
+    }
+
     /** @throws FieldError */
     public function mapping(Node $node): Mapping
     {
