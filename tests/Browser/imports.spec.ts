@@ -91,7 +91,9 @@ test('a file of that kind is read as was said, and one that was taken is taken b
   await readings(page, 2);
   const saved = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Save the rows left out' }).click();
-  expect(readFileSync(await (await saved).path(), 'utf8')).toMatch(/^line,reason,Uhr,P1\r\n4,.*not a number.*,01\.05\.2026 10:00:40,nothing\r\n$/);
+  expect(readFileSync(await (await saved).path(), 'utf8')).toMatch(
+    /^line,reason,Uhr,P1\r\n4,.*not a number.*,01\.05\.2026 10:00:40,nothing\r\n$/,
+  );
 
   await load(page, 'second.csv', file(2));
   await expect(look.getByText('Read as the last file of this kind was.')).toBeVisible();
