@@ -70,7 +70,8 @@ const lanes = computed(() => {
 function path(points: Points, lane: { top: number; floor: number }, by = 0): string {
   const values = points.map(([, v]) => v);
   const [least, most] = [Math.min(...values), Math.max(...values)];
-  const y = scaleLinear([least, most === least ? least + 1 : most], [lane.floor, lane.top]);
+  // What never changes runs through the middle.
+  const y = scaleLinear(most === least ? [least - 1, least + 1] : [least, most], [lane.floor, lane.top]);
   return (
     line<[number, number]>()
       .x(([t]) => at(t + by))
@@ -140,7 +141,7 @@ function key(event: KeyboardEvent): void {
     <figcaption class="quiet">{{ say('look.curve') }}</figcaption>
     <div
       ref="frame"
-      class="lanes"
+      class="chart lanes"
       role="slider"
       tabindex="0"
       :style="{ height: `${lanes.height}px` }"
