@@ -45,6 +45,20 @@ final class FilesOntoSessionsTest extends TestCase
         self::assertEqualsWithDelta($seconds, $reader->clockStart()?->after(new \DateTimeImmutable($pluggedIn), new \DateTimeZone('Europe/Oslo')), 1e-6);
     }
 
+    public function test_a_file_is_laid_by_its_clock_unless_that_is_of_another_day_or_tells_none(): void
+    {
+        $plugged = new \DateTimeImmutable('2026-05-01T08:00:00Z');
+        $oslo = new \DateTimeZone('Europe/Oslo');
+        $at = static fn (float $afterS, bool $hasDate): ClockStart => $hasDate ? new ClockStart(1_777_622_400.0 + $afterS, true, true) : new ClockStart(36_000.0 + $afterS, false, false);
+
+        foreach ([[300.0, 300.0], [-43_200.0, -43_200.0], [43_200.0, 43_200.0], [43_200.5, null], [-43_200.5, null]] as [$afterS, $shiftS]) {
+            self::assertSame($shiftS, $at($afterS, true)->shiftS($plugged, $oslo));
+            self::assertSame($shiftS ?? 0.0, $at($afterS, true)->usualShiftS($plugged, $oslo));
+        }
+        // What counts from 0:00:00 may be no clock: it is offered, and not taken unasked.
+        self::assertSame([300.0, 0.0], [$at(300.0, false)->shiftS($plugged, $oslo), $at(300.0, false)->usualShiftS($plugged, $oslo)]);
+    }
+
     public function test_a_zone_that_was_told_is_the_files_own(): void
     {
         $reader = new ReadingsReader(self::mapping(['time' => ['column' => 'clock', 'zone' => 'America/Chicago']]));
