@@ -17,6 +17,7 @@ use App\Models\Tour;
 use App\Models\User;
 use App\Models\Vehicle;
 use App\People\Founding;
+use App\Sessions\ReadingBook;
 use App\Sessions\SessionBook;
 use App\Sessions\SessionChain;
 use Harmozon\Core\Bench\StandIn;
@@ -37,6 +38,7 @@ final class DemoGarage
     public function __construct(
         private readonly CurrentGarage $garage,
         private readonly SessionBook $book,
+        private readonly ReadingBook $readings,
         private readonly ScriptReader $scripts,
         private readonly Founding $founding,
     ) {
@@ -145,7 +147,7 @@ final class DemoGarage
             $readings[Str::ulid()->toBase32()] = $reading;
             $lastMs = $reading->tMs;
         }
-        $this->book->take($session, $readings);
+        $this->readings->take($session, $readings);
 
         return $lastMs;
     }

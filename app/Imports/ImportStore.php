@@ -8,7 +8,8 @@ use App\Files\TextInput;
 use App\Garage\CurrentGarage;
 use App\Models\ChargeSession;
 use App\Models\ReadingsImport;
-use App\Sessions\SessionBook;
+use App\Sessions\FileBook;
+use App\Sessions\ReadingBook;
 use Harmozon\Core\Files\FieldError;
 use Harmozon\Core\Files\Foreign\FileHead;
 use Harmozon\Core\Files\Foreign\Mapping;
@@ -29,7 +30,7 @@ final class ImportStore
     /** Rows that are looked at before a file is taken. */
     private const LOOKED_AT = 90_000;
 
-    public function __construct(private readonly CurrentGarage $garage, private readonly Sources $sources, private readonly SessionBook $book, private readonly TakeFile $take)
+    public function __construct(private readonly CurrentGarage $garage, private readonly Sources $sources, private readonly ReadingBook $book, private readonly TakeFile $take)
     {
     }
 
@@ -219,7 +220,7 @@ final class ImportStore
         }
         $session = $import->session()->first();
         if ($session instanceof ChargeSession && $import->understood + $import->noted > 0 && $import->fingerprint !== null) {
-            $this->book->forgetFile($session, SessionBook::fileId($import->fingerprint));
+            $this->book->forgetFile($session, FileBook::fileId($import->fingerprint));
         }
         $this->putAway($import);
     }

@@ -7,8 +7,10 @@ namespace App\Imports;
 use App\Files\TextInput;
 use App\Models\ChargeSession;
 use App\Models\ReadingsImport;
+use App\Sessions\FileBook;
+use App\Sessions\ReadingBook;
 use App\Sessions\ReadSession;
-use App\Sessions\SessionBook;
+use App\Sessions\SessionDoor;
 use Harmozon\Core\Files\FieldError;
 use Harmozon\Core\Files\ReadingsReader;
 use Harmozon\Core\Files\RejectedRow;
@@ -34,7 +36,7 @@ final class TakeFile
     /** A file that its worker dies of so often, without a part being written, is left alone. */
     private const CLAIMS = 5;
 
-    public function __construct(private readonly SessionBook $book, private readonly Voice $voice)
+    public function __construct(private readonly ReadingBook $book, private readonly Voice $voice)
     {
     }
 
@@ -76,8 +78,8 @@ final class TakeFile
     {
         $import->refresh();
         $reader = new ReadingsReader($import->readBy(), $import->shift_ms);
-        $fileId = SessionBook::fileId((string) $import->fingerprint);
-        $room = $this->book->room($session);
+        $fileId = FileBook::fileId((string) $import->fingerprint);
+        $room = SessionDoor::room($session);
         $done = $import->lines_done;
         $part = new FilePart($done);
         $parts = 0;
@@ -99,8 +101,8 @@ final class TakeFile
             }
             match (true) {
                 $row instanceof RejectedRow => $part->reject($line),
-                $row instanceof Event => $part->note($line, SessionBook::rowId($fileId, $line), $row),
-                $row instanceof Reading => $part->add($line, SessionBook::rowId($fileId, $line), $row),
+                $row instanceof Event => $part->note($line, FileBook::rowId($fileId, $line), $row),
+                $row instanceof Reading => $part->add($line, FileBook::rowId($fileId, $line), $row),
             };
         }
 

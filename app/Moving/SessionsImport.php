@@ -13,8 +13,8 @@ use App\Sessions\Correction;
 use App\Sessions\EventBook;
 use App\Sessions\ReadingRows;
 use App\Sessions\ReadSession;
-use App\Sessions\SessionBook;
 use App\Sessions\SessionChain;
+use App\Sessions\SessionDoor;
 use App\Sessions\SessionFacts;
 use App\Sessions\SessionReport;
 use Harmozon\Core\Chain\NoSuchInlet;
@@ -244,7 +244,7 @@ final class SessionsImport
     {
         $readings = $node->objectOrNull('readings');
         $columns = $readings?->texts('columns') ?? [];
-        $rows = $readings === null ? [] : $readings->list('rows', SessionBook::most());
+        $rows = $readings === null ? [] : $readings->list('rows', SessionDoor::most());
         if ($rows !== [] && (array_diff($columns, SessionDocument::COLUMNS) !== [] || count(array_unique($columns)) !== count($columns) || ! in_array('id', $columns, true))) {
             throw FieldError::at($node->at('readings.columns'), Message::of('app.reading_columns'));
         }

@@ -8,6 +8,8 @@ use App\Equipment\FitQuestion;
 use App\Models\ChargeSession;
 use App\Models\Outlet;
 use App\Models\Vehicle;
+use App\Sessions\FileBook;
+use App\Sessions\ReadingBook;
 use App\Sessions\SessionBook;
 use App\Sessions\SessionReport;
 use Harmozon\Core\Files\FieldError;
@@ -23,13 +25,16 @@ final class OneOrderTest extends TestCase
 {
     use RefreshDatabase;
 
-    private SessionBook $book;
+    private SessionBook $sessions;
+
+    private ReadingBook $book;
 
     protected function setUp(): void
     {
         parent::setUp();
         $this->actingAs($this->demoUser());
-        $this->book = $this->app->make(SessionBook::class);
+        $this->sessions = $this->app->make(SessionBook::class);
+        $this->book = $this->app->make(ReadingBook::class);
     }
 
     public function test_a_reading_acknowledged_while_a_session_is_finished_is_in_the_verdict(): void
@@ -44,7 +49,7 @@ final class OneOrderTest extends TestCase
                 $this->book->take(ChargeSession::query()->findOrFail($session->id), self::readings(10 + $late, 1));
             }
         });
-        $this->book->finish($session);
+        $this->sessions->finish($session);
 
         self::assertSame(3, $late);
         self::assertSame(8, $session->refresh()->summary['readings'] ?? null);
@@ -77,14 +82,14 @@ final class OneOrderTest extends TestCase
         config(['harmozon.most_readings' => 2500]);
         $session = $this->begin();
         $file = static fn (int $rows): array => ['t_s,kw', ...array_map(static fn (int $t): string => "{$t},50", range(1, $rows))];
-        $load = fn (array $lines): int => $this->book->load($session, $lines, sha1(implode($lines)))->added;
+        $load = fn (array $lines): int => $this->app->make(FileBook::class)->load($session, $lines, sha1(implode($lines)))->added;
         $broken = (static function () use ($file): \Generator {
             yield from $file(2100);
             throw new \RuntimeException('the file ends here');
         })();
 
         try {
-            $this->book->load($session, $broken, 'broken');
+            $this->app->make(FileBook::class)->load($session, $broken, 'broken');
         } catch (\RuntimeException $e) {
             self::assertSame('the file ends here', $e->getMessage());
         }
@@ -152,7 +157,7 @@ final class OneOrderTest extends TestCase
             null, false, 'certified', [],
         );
 
-        return $this->book->begin($question, Carbon::now());
+        return $this->sessions->begin($question, Carbon::now());
     }
 
     /** @return array<string, Reading> one a second */

@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\LoggerReadingsRequest;
 use App\Models\ChargeSession;
-use App\Sessions\SessionBook;
+use App\Sessions\ReadingBook;
 use Harmozon\Core\Files\ReadingJsonReader;
 use Illuminate\Http\JsonResponse;
 
@@ -14,7 +14,7 @@ use Illuminate\Http\JsonResponse;
 final class LoggerController extends Controller
 {
     /** Sent twice, a reading stands once. */
-    public function append(LoggerReadingsRequest $request, string $session, SessionBook $book, ReadingJsonReader $reader): JsonResponse
+    public function append(LoggerReadingsRequest $request, string $session, ReadingBook $book, ReadingJsonReader $reader): JsonResponse
     {
         $found = ChargeSession::query()->where('ulid', $session)->firstOrFail();
         $readings = $request->readings($reader);

@@ -10,7 +10,8 @@ use App\Http\Requests\ReadingsRequest;
 use App\Imports\Sources;
 use App\Models\ChargeSession;
 use App\Models\Reading;
-use App\Sessions\SessionBook;
+use App\Sessions\FileBook;
+use App\Sessions\ReadingBook;
 use App\Sessions\SessionReport;
 use Harmozon\Core\Files\CheckWriter;
 use Harmozon\Core\Files\ReadingJsonReader;
@@ -21,7 +22,7 @@ final class ReadingController extends Controller
     /** Rows the page lists: the newest. */
     private const NEWEST = 50;
 
-    public function __construct(private readonly SessionBook $book, private readonly SessionReport $reports)
+    public function __construct(private readonly ReadingBook $book, private readonly FileBook $files, private readonly SessionReport $reports)
     {
     }
 
@@ -52,7 +53,7 @@ final class ReadingController extends Controller
         $path = $request->upload()->getPathname();
         $told = $request->mapping();
         $remembered = $told === null ? $sources->ofFile($path) : null;
-        $loaded = $this->book->load($session, TextInput::lines($path, 'file'), (string) hash_file('sha256', $path), $told ?? $remembered);
+        $loaded = $this->files->load($session, TextInput::lines($path, 'file'), (string) hash_file('sha256', $path), $told ?? $remembered);
 
         return response()->json([
             'import' => $loaded->import,
