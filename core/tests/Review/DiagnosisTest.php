@@ -39,6 +39,11 @@ final class DiagnosisTest extends TestCase
         yield 'a neighbour who leaves' => [[], [[8, 75], [6, 150]], [self::event(EventCode::NeighbourLeft, 8.6)], ['sharing', 'vehicle_curve']];
         yield 'a cabinet known to be halved' => [['outlet.cabinet' => ['kw' => 150, 'policy' => 'halves', 'partner_active' => true]], [[15, 75]], [], ['sharing']];
         yield 'dead cooling' => [[], [[1.5, 150], [14, 30]], [], ['vehicle_curve', 'cooling_failed']];
+        // 29 % and 31 % of the reference.
+        yield 'a fall to just below 30 %' => [[], [[1.5, 150], [14, 43.5]], [], ['vehicle_curve', 'cooling_failed']];
+        yield 'a fall to just above 30 %' => [[], [[1.5, 150], [14, 46.5]], [], ['vehicle_curve', 'unexplained']];
+        yield 'a fall within three minutes of the first power' => [[], [[2.5, 150], [12, 30]], [], ['vehicle_curve', 'cooling_failed']];
+        yield 'a fall later than that' => [[], [[4, 150], [12, 30]], [], ['vehicle_curve', 'unexplained']];
         yield 'a crawl without a fall' => [[], [[15, 30]], [], ['derated_stall']];
         yield 'a fall on an uncooled cable' => [['outlet.cable.cooled' => false], [[1.5, 150], [14, 30]], [], ['vehicle_curve', 'unexplained']];
         yield 'a fall that nobody noted' => [[], [[6, 150], [8, 105]], [], ['vehicle_curve', 'unexplained']];
@@ -155,6 +160,17 @@ final class DiagnosisTest extends TestCase
         }
     }
 
+    /** A neighbour whom the forecast has come at minute 5 takes half of 150 kW: from then on his share is a figure of the chain. */
+    public function test_a_share_that_the_forecast_knew_of_from_later_on(): void
+    {
+        $changes = ['outlet.cabinet' => ['kw' => 150, 'policy' => 'halves', 'partner_active' => false], 'conditions.faults' => ['neighbour_at_minute' => 5]];
+        $held = self::diagnosis($changes, self::readings([[5, 150], [10, 75]]))->heldBackBy;
+        $last = $held[count($held) - 1];
+
+        self::assertSame(['sharing', 75.0, 'high'], [$last->cause->value, $last->limit, $last->confidence->value]);
+        self::assertEqualsWithDelta(0.0, $last->lostMinutes, 0.1);
+    }
+
     public function test_a_cold_pack_that_was_said_to_be_warm(): void
     {
         $rising = array_map(static fn (int $i): array => [1.0, 50.0 + 2 * $i], range(0, 19));
@@ -238,6 +254,17 @@ final class DiagnosisTest extends TestCase
 
         self::assertSame($seconds, $diagnosis->handshakeS);
         self::assertSame($evidence, $first?->cause->value === 'handshake' ? Say::it($first->evidence) : null);
+    }
+
+    public function test_a_handshake_whose_end_was_read_or_that_never_ended_is_known_for_certain(): void
+    {
+        $confidence = static fn (string $case): string => self::diagnosis([], ...array_slice(iterator_to_array(self::starts())[$case], 0, 2))->heldBackBy[0]->confidence->value;
+
+        self::assertSame(['high', 'high', 'high'], array_map($confidence, ['read without current until then', 'as noted', 'never']));
+        // Idle at 180 s, flowing at 400 s: between them nobody looked.
+        $late = array_map(static fn (Reading $r): Reading => new Reading($r->tMs + 200_000, $r->socPct, $r->volts, $r->amps, $r->kw), array_slice(self::readings([[8, 150]]), 7));
+        $held = self::diagnosis([], [new Reading(0, 10, 320, 0, 0), new Reading(180_000, 10, 320, 0, 0), ...$late])->heldBackBy[0];
+        self::assertSame(['handshake', 'medium', 2.25], [$held->cause->value, $held->confidence->value, $held->lostMinutes]);
     }
 
     public function test_a_long_handshake_costs_what_is_beyond_a_usual_one(): void

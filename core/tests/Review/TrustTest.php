@@ -6,7 +6,12 @@ namespace Harmozon\Core\Tests\Review;
 
 use Eris\Generators;
 use Eris\TestTrait;
+use Harmozon\Core\Record\Event;
+use Harmozon\Core\Record\EventCode;
+use Harmozon\Core\Record\Judge;
+use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Record\Verdict;
+use Harmozon\Core\Review\Recorded;
 use Harmozon\Core\Review\Trust\Slope;
 use Harmozon\Core\Review\Trust\Trust;
 use Harmozon\Core\Review\Trust\Used;
@@ -130,6 +135,26 @@ final class TrustTest extends TestCase
 
         self::assertSame([$why, $by, $within, $by === null], [$next->why->code, $next->by, $next->withinSessions, $next->isDue]);
         self::assertNotSame('', Say::it($next->why));
+    }
+
+    /** 30 K above the air at 300 A: 30 / 3² K per (100 A)², by the adapter's own thermometer and no other. */
+    public function test_what_a_session_says_of_an_adapter(): void
+    {
+        $case = Cases::read(Cases::file(outlet: ['coupler' => 'j3400'], adapters: [[]]));
+        $used = static function (array $celsius, Event ...$events) use ($case): Used {
+            $answer = $case->fitter()->answer($case->outlet, $case->vehicle)->best;
+            $judge = new Judge($answer, $case->conditions);
+            foreach (range(0, 24) as $i) {
+                $judge->add(new Reading(30_000 * $i, 20 + $i, 330, 300, 99, [...$celsius, 'ambient' => 20.0]));
+            }
+
+            return Used::of(Recorded::of($answer, $case->conditions, $judge->judgement(), $events), $events, 's', '2026-05-01')['a1'];
+        };
+
+        $warm = $used(['adapter' => 50.0, 'handle' => 29.0], new Event(EventCode::FailedStart, 0), new Event(EventCode::FailedStart, 1));
+        self::assertEqualsWithDelta([1.0, 0.6, 30 / 9], [$warm->ofContinuous, $warm->ofBoost, $warm->index], 1e-9);
+        self::assertSame([2, false, true], [$warm->failedStarts, $warm->smelt, $used(['adapter' => 40.0])->isTest()]);
+        self::assertSame([null, true], [$used(['handle' => 29.0])->index, $used([], new Event(EventCode::SmellOrHeat, 0))->smelt]);
     }
 
     public function test_what_is_kept_comes_back(): void
