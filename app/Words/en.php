@@ -198,11 +198,18 @@ return [
 
     // How fast the core answers.
     'bench.served' => 'A board of {outlets} outlets, 12 cars and 40 adapters over HTTP, {windows} windows of {rows} rows: {median} ms at the median, {p95} ms at the 95th of a hundred, {most} ms at the worst. Its top {first} ms, the names of all {names} ms.',
-    'bench.knows' => 'harmozon:bench knows: board, forecast, ranking, check',
+    'bench.knows' => 'harmozon:bench knows: board, forecast, ranking, check, garage, session, log, import',
     'bench.board' => 'a board of {cars} cars, {outlets} outlets and {adapters} adapters, pairs',
     'bench.forecasts' => 'a board of {cars} cars, {outlets} outlets and {adapters} adapters, forecasts from 10 to 80 %',
     'bench.ranked' => 'outlets ranked for one car',
     'bench.times' => '{what}: {count}; median {median} ms ({least} to {most}), {rate} a second, peak memory {memory} MB',
     'bench.split' => '{rows, number} rows split by a bare loop of fgetcsv: {seconds} s at best',
+    'bench.reading' => 'One more reading in a session of {rows, number}, over HTTP, {count} times: {median} ms at the median, {p95} ms at the 95th of a hundred, {most} ms at the worst',
+    'bench.report' => 'its report, {count} times: {median}, {p95}, {most} ms',
+    'bench.bare' => 'beside it a request that asks who is signed in: {median}, {p95}, {most} ms',
+    'bench.log' => 'The newest {rows} of {sessions, number} sessions with {readings, number} readings, over HTTP: {median} ms at the median, {p95} ms at the 95th of a hundred, {most} ms at the worst',
+    'bench.taken' => '{rows, number} rows of a readings file taken in the background: {seconds} s, {rate, number} rows a second',
+    'bench.beside_sqlite3' => 'the same file imported by sqlite3 into a bare table: {seconds} s; ours takes {times} times as long',
+    'bench.no_sqlite3' => 'sqlite3 is not installed here: there is nothing to hold it against',
     'bench.judged' => 'the same rows read and judged: {seconds} s at best, {times} times as long, {rate, number} rows a second, peak memory {memory} MB',
 ];

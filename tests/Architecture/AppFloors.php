@@ -20,7 +20,7 @@ final class AppFloors
         ['Sessions', 'Networks'],
         ['Imports'],
         ['Moving', 'Printing'],
-        ['Demo'],
+        ['Demo', 'Bench'],
         ['Http', 'Console'],
         ['Providers'],
     ];

@@ -2,4 +2,4 @@
 cd "$(dirname "${BASH_SOURCE[0]}")/../.."
 export PHP_INI_SCAN_DIR="${PHP_INI_SCAN_DIR:-}:$PWD/config/php"
 export APP_ENV=testing DB_DATABASE="$PWD/storage/framework/testing/browser-$HARMOZON_TEST_PORT.sqlite" HARMOZON_DEMO=true
-export APP_KEY="base64:$(head -c 32 /dev/zero | base64)" CACHE_STORE=file SESSION_DRIVER=database PHP_CLI_SERVER_WORKERS=4
+export APP_KEY="base64:$(head -c 32 /dev/zero | base64)" CACHE_STORE=file SESSION_DRIVER=database

@@ -10,4 +10,4 @@ if [ -z "${HARMOZON_TEST_AGAIN:-}" ]; then
   php artisan harmozon:demo
   php artisan cache:clear --quiet
 fi
-exec php artisan serve --host=127.0.0.1 --port="$HARMOZON_TEST_PORT" --no-reload --quiet
+exec build/serve.sh "$HARMOZON_TEST_PORT"

@@ -7,6 +7,8 @@ namespace Harmozon\Core\Record;
 /**
  * How a session went, moment by moment, thin enough to think about: the time is cut into even stretches of which the means
  * are kept. As a session grows, so do its stretches: two become one. Readings come in the order of their times.
+ *
+ * @phpstan-import-type Sums from KeptStretches
  */
 final class Course
 {
@@ -17,8 +19,7 @@ final class Course
 
     private int $widthMs = self::SHORTEST_MS;
 
-    /** @var list<array{n: int, t: float, v: float, nv: int, a: float, na: int, kw: float, nkw: int, soc: float|null, c: array<value-of<Point>, float>, m: int}> sums by stretch */
-    private array $kept = [];
+    private readonly KeptStretches $kept;
 
     /** Number of the stretch that is being filled; -1 before the first. */
     private int $at = -1;
@@ -52,6 +53,11 @@ final class Course
     private ?int $idleMs = null;
 
     private ?int $flowMs = null;
+
+    public function __construct()
+    {
+        $this->kept = new KeptStretches;
+    }
 
     public function add(Completed $completed): void
     {
@@ -115,13 +121,30 @@ final class Course
     /** @return list<Moment> in time */
     public function moments(): array
     {
-        $open = clone $this;
-        $open->close();
         $mean = static fn (float $sum, int $n): ?float => $n === 0 ? null : $sum / $n;
 
         return array_map(static fn (array $s): Moment => new Moment(
             $s['t'] / $s['n'] / 1000, $s['n'], $s['soc'], $mean($s['v'], $s['nv']), $mean($s['a'], $s['na']), $mean($s['kw'], $s['nkw']), $s['c'], $s['na'] > 0 && $s['m'] === $s['na'],
-        ), $open->kept);
+        ), $this->thin()[0]);
+    }
+
+    /** @return array{list<Sums>, int} the stretches up to now, the open one too, and how wide they are then (ms) */
+    private function thin(): array
+    {
+        $all = $this->kept->all();
+        $widthMs = $this->widthMs;
+        if ($this->n > 0) {
+            $all[] = [
+                'n' => $this->n, 't' => $this->sumT, 'v' => $this->sumV, 'nv' => $this->nV, 'a' => $this->sumA, 'na' => $this->nA,
+                'kw' => $this->sumKw, 'nkw' => $this->nKw, 'soc' => $this->soc, 'c' => $this->celsius, 'm' => $this->measured,
+            ];
+        }
+        while (count($all) > self::MOST) {
+            $widthMs *= 2;
+            $all = self::widened($all, $widthMs);
+        }
+
+        return [$all, $widthMs];
     }
 
     private function close(): void
@@ -129,34 +152,33 @@ final class Course
         if ($this->n === 0) {
             return;
         }
-        $this->kept[] = [
-            'n' => $this->n, 't' => $this->sumT, 'v' => $this->sumV, 'nv' => $this->nV, 'a' => $this->sumA, 'na' => $this->nA,
-            'kw' => $this->sumKw, 'nkw' => $this->nKw, 'soc' => $this->soc, 'c' => $this->celsius, 'm' => $this->measured,
-        ];
+        [$all, $this->widthMs] = $this->thin();
+        $this->kept->replace($all);
         $this->n = $this->nV = $this->nA = $this->nKw = $this->measured = 0;
         $this->sumT = $this->sumV = $this->sumA = $this->sumKw = 0.0;
         $this->soc = null;
         $this->celsius = [];
-        while (count($this->kept) > self::MOST) {
-            $this->widen();
-        }
-    }
-
-    private function widen(): void
-    {
-        $this->widthMs *= 2;
-        $wide = [];
-        foreach ($this->kept as $one) {
-            $stretch = intdiv((int) ($one['t'] / $one['n']), $this->widthMs);
-            $wide[$stretch] = isset($wide[$stretch]) ? self::together($wide[$stretch], $one) : $one;
-        }
-        $this->kept = array_values($wide);
     }
 
     /**
-     * @param  array{n: int, t: float, v: float, nv: int, a: float, na: int, kw: float, nkw: int, soc: float|null, c: array<value-of<Point>, float>, m: int}  $one
-     * @param  array{n: int, t: float, v: float, nv: int, a: float, na: int, kw: float, nkw: int, soc: float|null, c: array<value-of<Point>, float>, m: int}  $next
-     * @return array{n: int, t: float, v: float, nv: int, a: float, na: int, kw: float, nkw: int, soc: float|null, c: array<value-of<Point>, float>, m: int}
+     * @param  list<Sums>  $all
+     * @return list<Sums>
+     */
+    private static function widened(array $all, int $widthMs): array
+    {
+        $wide = [];
+        foreach ($all as $one) {
+            $stretch = intdiv((int) ($one['t'] / $one['n']), $widthMs);
+            $wide[$stretch] = isset($wide[$stretch]) ? self::together($wide[$stretch], $one) : $one;
+        }
+
+        return array_values($wide);
+    }
+
+    /**
+     * @param  Sums  $one
+     * @param  Sums  $next
+     * @return Sums
      */
     private static function together(array $one, array $next): array
     {

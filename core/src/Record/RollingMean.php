@@ -44,6 +44,28 @@ final class RollingMean
         $this->windows = array_map(static fn (float $s): RollingWindow => new RollingWindow($s), array_values($windowsS));
     }
 
+    /** @return array{string, string, string, int, float, float, float, list<RollingWindow>} its lists as bytes: they are read again in a tenth of the time */
+    public function __serialize(): array
+    {
+        return [pack('d*', ...$this->tS), pack('d*', ...$this->value), pack('d*', ...$this->integral), $this->fresh, $this->lastS, $this->beganS, $this->lowest, $this->windows];
+    }
+
+    /** @param  array{string, string, string, int, float, float, float, list<RollingWindow>}  $remembered */
+    public function __unserialize(array $remembered): void
+    {
+        [$tS, $value, $integral, $this->fresh, $this->lastS, $this->beganS, $this->lowest, $this->windows] = $remembered;
+        [$this->tS, $this->value, $this->integral] = [self::floats($tS), self::floats($value), self::floats($integral)];
+    }
+
+    /** @return list<float> */
+    private static function floats(string $bytes): array
+    {
+        /** @var array<int, float>|false $floats */
+        $floats = unpack('d*', $bytes);
+
+        return $floats === false ? [] : array_values($floats);
+    }
+
     /** @param  int  $window  its place among those asked for */
     public function highest(int $window = 0): ?float
     {

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Console;
+namespace App\Bench;
 
 use App\Equipment\ShippedKinds;
 use GuzzleHttp\Client;
@@ -11,8 +11,8 @@ use Harmozon\Core\Files\CaseReader;
 use Symfony\Component\Process\Process;
 
 /**
- * A large garage behind a server of its own, with a database that is gone afterwards: the demo garage, filled up with cars,
- * adapters and outlets of the shipped kinds.
+ * The demo garage behind a server of its own, with a database that is gone afterwards; large where it is asked for: filled
+ * up with cars, adapters and outlets of the shipped kinds.
  */
 final class ServedGarage
 {
@@ -34,7 +34,7 @@ final class ServedGarage
 
     private readonly Client $client;
 
-    public function __construct()
+    public function __construct(bool $isLarge = false)
     {
         $this->folder = sys_get_temp_dir().'/harmozon-bench-'.bin2hex(random_bytes(6));
         mkdir($this->folder);
@@ -46,10 +46,14 @@ final class ServedGarage
         $this->port = (int) preg_replace('/^.*:/', '', (string) stream_socket_get_name($socket, false));
         fclose($socket);
         $this->client = new Client(['base_uri' => "http://127.0.0.1:{$this->port}", 'cookies' => new CookieJar, 'headers' => ['Accept' => 'application/json']]);
-        $file = "{$this->folder}/garage.json";
-        file_put_contents($file, json_encode(self::document(), JSON_THROW_ON_ERROR));
-        foreach ([['migrate', '--force'], ['harmozon:demo'], ['harmozon:import', $file, '--user='.self::USER]] as $command) {
-            $this->process('php', 'artisan', ...$command)->mustRun();
+        $this->artisan('migrate', '--force');
+        $this->artisan('harmozon:demo');
+        if ($isLarge) {
+            file_put_contents($file = "{$this->folder}/garage.json", json_encode(self::document(), JSON_THROW_ON_ERROR));
+            $this->artisan('harmozon:import', $file, '--user='.self::USER);
+        }
+        foreach (['config', 'route', 'event'] as $list) {
+            $this->artisan("{$list}:cache");
         }
         $this->serve();
     }
@@ -77,6 +81,54 @@ final class ServedGarage
         return (string) $this->client->get($path)->getBody();
     }
 
+    /**
+     * @param  array<string, mixed>  $options  as Guzzle takes them
+     * @return array<string, mixed>
+     */
+    public function send(string $method, string $path, array $options = []): array
+    {
+        $told = json_decode((string) $this->client->request($method, $path, ['headers' => $this->proof(), ...$options])->getBody(), true);
+
+        return is_array($told) ? $told : [];
+    }
+
+    /** Begins a session of a chain that the demo has charged on. */
+    public function session(): string
+    {
+        /** @var array{sessions: list<array{id: string, verdict: string, vehicle: array{id: string}, outlet: array{id: string}, adapters: list<array{id: string}>}>} $log */
+        $log = json_decode($this->get('/api/sessions'), true, flags: JSON_THROW_ON_ERROR);
+        $one = array_values(array_filter($log['sessions'], static fn (array $s): bool => $s['verdict'] === 'passed' && $s['adapters'] !== []))[0] ?? throw new \RuntimeException('the demo has no session with an adapter');
+        $id = $this->send('POST', '/api/sessions', ['json' => ['vehicle' => $one['vehicle']['id'], 'outlet' => $one['outlet']['id'], 'adapters' => array_column($one['adapters'], 'id')]])['session']['id'] ?? null;
+
+        return is_string($id) ? $id : throw new \RuntimeException('no session began');
+    }
+
+    /** Beside the server, on its database. */
+    public function artisan(string ...$command): void
+    {
+        $this->process('php', 'artisan', ...$command)->mustRun();
+    }
+
+    public function database(): \PDO
+    {
+        return new \PDO("sqlite:{$this->folder}/bench.sqlite", options: [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION]);
+    }
+
+    /** Where the files of a measurement may lie; gone with it. */
+    public function file(string $name): string
+    {
+        return "{$this->folder}/{$name}";
+    }
+
+    /** @return array<string, string> that a request comes from the page */
+    private function proof(): array
+    {
+        $jar = $this->client->getConfig('cookies');
+        $token = $jar instanceof CookieJar ? $jar->getCookieByName('XSRF-TOKEN')?->getValue() : null;
+
+        return ['X-XSRF-TOKEN' => urldecode((string) $token), 'Origin' => "http://127.0.0.1:{$this->port}", 'Accept' => 'application/json'];
+    }
+
     private function serve(): void
     {
         $this->server = $this->process('php', '-S', "127.0.0.1:{$this->port}", 'server.php');
@@ -86,19 +138,19 @@ final class ServedGarage
             usleep(25_000);
         }
         $this->client->get('/sign-in');
-        $jar = $this->client->getConfig('cookies');
-        $token = $jar instanceof CookieJar ? $jar->getCookieByName('XSRF-TOKEN')?->getValue() : null;
-        $this->client->post('/api/demo-sign-in', ['headers' => ['X-XSRF-TOKEN' => urldecode((string) $token), 'Origin' => "http://127.0.0.1:{$this->port}"]]);
+        $this->send('POST', '/api/demo-sign-in');
     }
 
     private function process(string ...$command): Process
     {
         $process = new Process(array_values($command), base_path(), [
+            // As build/serve.sh has them.
+            'APP_CONFIG_CACHE' => "{$this->folder}/config.php", 'APP_ROUTES_CACHE' => "{$this->folder}/routes.php", 'APP_EVENTS_CACHE' => "{$this->folder}/events.php",
             'APP_ENV' => 'testing', 'APP_KEY' => 'base64:'.base64_encode(str_repeat("\0", 32)), 'APP_DEBUG' => 'false', 'HARMOZON_DEMO' => 'true', 'SESSION_DRIVER' => 'database', 'CACHE_STORE' => 'array',
-            'DB_DATABASE' => "{$this->folder}/bench.sqlite", 'PHP_INI_SCAN_DIR' => ':'.base_path('config/php'), 'PHP_CLI_SERVER_WORKERS' => '4',
+            'DB_DATABASE' => "{$this->folder}/bench.sqlite", 'PHP_INI_SCAN_DIR' => ':'.base_path('config/php'),
         ]);
 
-        return $process->setTimeout(300);
+        return $process->setTimeout(1800);
     }
 
     /** @return array<string, mixed> what the demo garage lacks of a large one */

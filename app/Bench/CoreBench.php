@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Equipment\ShippedKinds;
+use Harmozon\Core\Catalogue\Catalogue;
+use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Equipment\Outlet;
+use Harmozon\Core\Equipment\Vehicle;
+use Harmozon\Core\Files\EquipmentReader;
+use Harmozon\Core\Files\ForecastWriter;
+use Harmozon\Core\Files\GarageFile;
+use Harmozon\Core\Files\Node;
+use Harmozon\Core\Fit\AdapterPolicy;
+use Harmozon\Core\Fit\Fitter;
+use Harmozon\Core\Forecast\Forecaster;
+use Harmozon\Core\Forecast\Ranking;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Voice;
+
+/** How fast the core answers, without a server or a database. */
+final readonly class CoreBench
+{
+    private const CARS = 12;
+
+    private const OUTLETS = 60;
+
+    private const ADAPTERS = 20;
+
+    private GarageFile $garage;
+
+    public function __construct(Catalogue $catalogue, private Voice $voice)
+    {
+        $demo = Node::fromJson((string) file_get_contents(database_path('demo/lanternfish.json')))->objects('vehicles');
+        $reader = new EquipmentReader;
+        $kinds = ShippedKinds::chargers();
+        $this->garage = new GarageFile(
+            array_map(static fn (int $i): Vehicle => $reader->vehicle($demo[$i % count($demo)]->object('spec')->with(['id' => "car{$i}", 'name' => "car{$i}"])), range(1, self::CARS)),
+            array_slice($catalogue->forSale(), 0, self::ADAPTERS),
+            array_map(static fn (int $i): Outlet => $reader->outlet(Node::of($kinds[$i % count($kinds)]['outlet'])->with(['id' => "outlet{$i}", 'name' => "outlet{$i}"])), range(1, self::OUTLETS)),
+            AdapterPolicy::Certified,
+            new Conditions,
+        );
+    }
+
+    public function board(int $runs): Message
+    {
+        return $this->timed('bench.board', $runs, fn (): int => iterator_count($this->garage->board()->answers()));
+    }
+
+    /** Every pair of the garage that can be forecast, its gates judged anew each time. */
+    public function forecasts(int $runs): Message
+    {
+        return $this->timed('bench.forecasts', $runs, function (): int {
+            $count = 0;
+            $forecaster = Forecaster::sparing();
+            foreach ($this->garage->board()->answers() as $answer) {
+                $count += $forecaster->forecast($answer->best, $this->garage->conditions)->isGiven() ? 1 : 0;
+            }
+
+            return $count;
+        });
+    }
+
+    public function ranking(int $runs): Message
+    {
+        return $this->timed('bench.ranked', $runs, function (): int {
+            $ranking = Ranking::of($this->garage->outlets, $this->garage->vehicles[0], new Fitter($this->garage->adapters, $this->garage->conditions, $this->garage->policy));
+
+            return count((new ForecastWriter($this->voice))->ranking($ranking)['stops']);
+        });
+    }
+
+    /** @param  callable(): int  $task  how many it did */
+    private function timed(string $what, int $runs, callable $task): Message
+    {
+        $count = 0;
+        $timing = Timing::of($runs, static function () use ($task, &$count): void {
+            $count = $task();
+        });
+        $size = ['cars' => Amount::count(self::CARS), 'outlets' => Amount::count(self::OUTLETS), 'adapters' => Amount::count(self::ADAPTERS)];
+
+        return Message::of(
+            'bench.times', what: Message::of($what, ...$size), count: Amount::count($count),
+            median: Timing::tenths($timing->median() * 1000), least: Timing::tenths($timing->least() * 1000), most: Timing::tenths($timing->most() * 1000),
+            rate: Timing::whole($count / $timing->median()), memory: Timing::peakMegabytes(),
+        );
+    }
+}

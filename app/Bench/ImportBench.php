@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
+use Symfony\Component\Process\ExecutableFinder;
+use Symfony\Component\Process\Process;
+
+/** A readings file taken in the background, beside SQLite's own import of the same file into a bare table. */
+final class ImportBench
+{
+    private const PIECE = 4_000_000;
+
+    /** @return list<Message> */
+    public static function run(int $rows): array
+    {
+        $garage = new ServedGarage;
+        Readings::write($path = $garage->file('readings.csv'), $rows);
+        $file = self::arrive($garage, $path);
+        try {
+            $taken = Timing::once(static function () use ($garage, $file): void {
+                $garage->send('POST', "/api/imports/{$file}/start");
+                $garage->artisan('harmozon:work', '--until-empty');
+            });
+            $import = $garage->send('GET', "/api/imports/{$file}");
+            if (($import['state'] ?? null) !== 'done' || ($import['added'] ?? null) !== $rows) {
+                throw new \RuntimeException('the file was not taken whole');
+            }
+        } finally {
+            $garage->send('DELETE', "/api/imports/{$file}");
+        }
+        $bare = self::bare($path, $garage->file('bare.sqlite'));
+
+        return [
+            Message::of('bench.taken', rows: Amount::count($rows), seconds: Timing::tenths($taken), rate: Timing::whole($rows / $taken)),
+            $bare === null ? Message::of('bench.no_sqlite3') : Message::of('bench.beside_sqlite3', seconds: Timing::tenths($bare), times: Timing::tenths($taken / $bare)),
+        ];
+    }
+
+    private static function arrive(ServedGarage $garage, string $path): string
+    {
+        $bytes = (int) filesize($path);
+        $file = $garage->send('POST', '/api/sessions/'.$garage->session().'/imports', ['json' => ['name' => 'readings.csv', 'bytes' => $bytes]])['id'] ?? null;
+        if (! is_string($file)) {
+            throw new \RuntimeException('the import did not begin');
+        }
+        for ($from = 0; $from < $bytes; $from += self::PIECE) {
+            $garage->send('PUT', "/api/imports/{$file}/piece?from={$from}", ['body' => (string) file_get_contents($path, false, null, $from, self::PIECE)]);
+        }
+
+        return $file;
+    }
+
+    /** Null where the command is not installed. */
+    private static function bare(string $path, string $into): ?float
+    {
+        $sqlite3 = (new ExecutableFinder)->find('sqlite3');
+
+        return $sqlite3 === null ? null : Timing::once(static fn () => (new Process([$sqlite3, $into, '-cmd', '.mode csv', ".import {$path} readings"]))->setTimeout(null)->mustRun());
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
+use Illuminate\Support\Str;
+
+/** One more reading in a long session, and its report, over HTTP; beside a request that asks for next to nothing. */
+final class SessionBench
+{
+    /** @return list<Message> */
+    public static function run(int $rows, int $runs): array
+    {
+        $garage = new ServedGarage;
+        $session = $garage->session();
+        Readings::write($file = $garage->file('readings.csv'), $rows);
+        $held = $garage->send('POST', "/api/sessions/{$session}/readings-file", ['multipart' => [['name' => 'file', 'contents' => fopen($file, 'rb'), 'filename' => 'readings.csv']]]);
+        $bare = Timing::of($runs, static fn (): string => $garage->get('/api/me'));
+        $reading = Timing::of($runs, static fn (int $run): array => $garage->send('POST', "/api/sessions/{$session}/readings", ['json' => ['readings' => [
+            ['client_id' => Str::ulid()->toBase32(), 't_s' => $rows + 10 * $run, 'soc_pct' => 80.0, 'volts' => 360.0, 'amps' => 120.0 + $run / 10, 'kw' => 43.2],
+        ]]]));
+        $report = Timing::of($runs, static fn (): string => $garage->get("/api/sessions/{$session}"));
+
+        return [
+            Message::of('bench.reading', ...$reading->told(), rows: Amount::count(is_int($held['added'] ?? null) ? $held['added'] : 0), count: Amount::count($runs)),
+            Message::of('bench.report', ...$report->told(), count: Amount::count($runs)),
+            Message::of('bench.bare', ...$bare->told()),
+        ];
+    }
+}

@@ -1,0 +1,12 @@
+#!/usr/bin/env bash
+# Serves the application on a port of this machine:  build/serve.sh PORT
+# The framework puts its settings and routes together once, here, and not anew with every request.
+set -euo pipefail
+cd "$(dirname "${BASH_SOURCE[0]}")/.."
+lists="$PWD/.cache/served-$1"
+mkdir -p "$lists"
+export APP_CONFIG_CACHE="$lists/config.php" APP_ROUTES_CACHE="$lists/routes.php" APP_EVENTS_CACHE="$lists/events.php"
+export APP_URL="http://127.0.0.1:$1" PHP_CLI_SERVER_WORKERS=4
+rm -f "$lists"/*.php
+for list in config route event; do php artisan "$list:cache" --quiet; done
+exec php artisan serve --host=127.0.0.1 --port="$1" --no-reload --quiet

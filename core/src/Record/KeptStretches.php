@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Record;
+
+/**
+ * The stretches that a course keeps. Remembered they stay as they were written until somebody asks for them: one more
+ * reading of many rarely does.
+ *
+ * @phpstan-type Sums array{n: int, t: float, v: float, nv: int, a: float, na: int, kw: float, nkw: int, soc: float|null, c: array<value-of<Point>, float>, m: int}
+ */
+final class KeptStretches
+{
+    /** @var list<Sums> */
+    private array $list = [];
+
+    private ?string $written = null;
+
+    /** @return list<Sums> in time */
+    public function all(): array
+    {
+        if ($this->written !== null) {
+            /** @var list<Sums> $list */
+            $list = unserialize($this->written, ['allowed_classes' => false]);
+            [$this->list, $this->written] = [$list, null];
+        }
+
+        return $this->list;
+    }
+
+    /** @param  list<Sums>  $list */
+    public function replace(array $list): void
+    {
+        [$this->list, $this->written] = [$list, null];
+    }
+
+    /** @return array{string} */
+    public function __serialize(): array
+    {
+        return [$this->written ?? serialize($this->list)];
+    }
+
+    /** @param  array{string}  $remembered */
+    public function __unserialize(array $remembered): void
+    {
+        [$this->written] = $remembered;
+    }
+}
