@@ -109,6 +109,15 @@ final class ServedGarage
         $this->process('php', 'artisan', ...$command)->mustRun();
     }
 
+    /** Takes what waits in the background, as build/work.sh does. */
+    public function worker(): Process
+    {
+        $worker = $this->process('build/work.sh', '--until-empty');
+        $worker->disableOutput()->start();
+
+        return $worker;
+    }
+
     public function database(): \PDO
     {
         return new \PDO("sqlite:{$this->folder}/bench.sqlite", options: [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION]);

@@ -60,14 +60,16 @@ final class Reading extends Model
     /**
      * The readings of a session after one of them, in the order they are judged, one at a time.
      *
-     * @return iterable<\stdClass>
+     * @return iterable<\stdClass> without the framework's collections, which would be made anew for every row
      */
     public static function rowsAfter(ChargeSession $session, int $lastMs, int $lastId): iterable
     {
-        return DB::table('readings')->where('charge_session_id', $session->id)
+        $rows = DB::table('readings')->where('charge_session_id', $session->id)
             ->where('t_ms', '>=', $lastMs)
             ->whereRaw('(t_ms > ? or id > ?)', [$lastMs, $lastId])
-            ->orderBy('t_ms')->orderBy('id')->cursor();
+            ->orderBy('t_ms')->orderBy('id');
+
+        return DB::connection()->cursor($rows->toSql(), $rows->getBindings());
     }
 
     public static function coreOf(\stdClass $row): CoreReading

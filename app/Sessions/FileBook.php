@@ -144,6 +144,6 @@ final class FileBook
     /** So that the same row of the same file is the same reading. */
     public static function rowId(string $fileId, int $line): string
     {
-        return sprintf('F%s%013d', $fileId, $line);
+        return 'F'.$fileId.str_pad((string) $line, 13, '0', STR_PAD_LEFT);
     }
 }

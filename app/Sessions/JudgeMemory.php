@@ -16,6 +16,9 @@ use Illuminate\Support\Facades\DB;
  */
 final class JudgeMemory
 {
+    /** So many readings are judged within a second. */
+    private const NEAR = 20_000;
+
     private static ?string $code = null;
 
     /**
@@ -34,6 +37,16 @@ final class JudgeMemory
         $judge->recall($memory);
 
         return [$trace, (int) $kept->last_ms, (int) $kept->last_id];
+    }
+
+    /** Whether nearly all readings of a session are in it: its report comes at once. */
+    public static function isNear(ChargeSession $session): bool
+    {
+        $kept = DB::table('judge_memories')->where('charge_session_id', $session->id)->first(['disturbed', 'made_by', 'last_ms']);
+        $isValid = $kept !== null && (int) $kept->disturbed === $session->disturbed && $kept->made_by === self::code();
+        $rest = DB::table('readings')->where('charge_session_id', $session->id)->where('t_ms', '>', $isValid ? (int) $kept->last_ms : -1);
+
+        return $rest->offset(self::NEAR)->limit(1)->pluck('id')->isEmpty();
     }
 
     /** Keeps what was measured, unless an older reading has changed meanwhile. Without it all is measured again. */

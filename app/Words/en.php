@@ -208,7 +208,7 @@ return [
     'bench.report' => 'its report, {count} times: {median}, {p95}, {most} ms',
     'bench.bare' => 'beside it a request that asks who is signed in: {median}, {p95}, {most} ms',
     'bench.log' => 'The newest {rows} of {sessions, number} sessions with {readings, number} readings, over HTTP: {median} ms at the median, {p95} ms at the 95th of a hundred, {most} ms at the worst',
-    'bench.taken' => '{rows, number} rows of a readings file taken in the background: {seconds} s, {rate, number} rows a second',
+    'bench.taken' => '{rows, number} rows of a readings file taken in the background: {seconds} s, {rate, number} rows a second; judged after {judged} s',
     'bench.beside_sqlite3' => 'the same file imported by sqlite3 into a bare table: {seconds} s; ours takes {times} times as long',
     'bench.no_sqlite3' => 'sqlite3 is not installed here: there is nothing to hold it against',
     'bench.judged' => 'the same rows read and judged: {seconds} s at best, {times} times as long, {rate, number} rows a second, peak memory {memory} MB',

@@ -119,7 +119,7 @@ test('a large file is taken beside the server: stopped, gone on with, and its wo
   await begin(page);
   let worker = work();
   try {
-    await load(page, 'large.csv', ours(200_000));
+    await load(page, 'large.csv', ours(500_000));
     await expect(page.getByText(/large\.csv: [1-9]\d? % taken, [1-9]/)).toBeVisible({ timeout: 30_000 });
     await page.getByRole('button', { name: 'Stop', exact: true }).click();
     await expect(page.getByText(/large\.csv: stopped at [1-9]\d? %/)).toBeVisible();
@@ -130,8 +130,8 @@ test('a large file is taken beside the server: stopped, gone on with, and its wo
     await page.reload();
     await expect(page.getByText(/large\.csv: [1-9]\d? % taken, [1-9]/)).toBeVisible();
     worker = work();
-    await expect(page.getByText('200,000 readings added.')).toBeVisible({ timeout: 90_000 });
-    await expect(page.getByRole('heading', { name: /^Readings, 200.?000$/ })).toBeVisible();
+    await expect(page.getByText('500,000 readings added.')).toBeVisible({ timeout: 90_000 });
+    await expect(page.getByRole('heading', { name: /^Readings, 500.?000$/ })).toBeVisible();
   } finally {
     kill(worker);
   }

@@ -2,4 +2,4 @@
 # One who takes files in the background, beside the server of a worker of the browser tests.
 set -euo pipefail
 source "$(dirname "${BASH_SOURCE[0]}")/env.sh"
-exec php artisan harmozon:work
+exec build/work.sh

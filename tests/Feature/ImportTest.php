@@ -186,6 +186,23 @@ final class ImportTest extends TestCase
         $this->getJson("/api/imports/{$id}")->assertNotFound();
     }
 
+    /** A report of many readings comes at once when they are judged: after the file is in, or after somebody has looked. */
+    public function test_a_file_that_is_in_says_whether_it_is_judged(): void
+    {
+        config(['harmozon.import_at_once' => 0]);
+        $id = $this->arrived(self::ours(21_000));
+        $isJudged = fn (): array => [$this->getJson("/api/imports/{$id}")->json('state'), $this->getJson("/api/imports/{$id}")->json('is_judged')];
+        self::assertSame(['ready', true], $isJudged());
+        $this->postJson("/api/imports/{$id}/start");
+        $this->work();
+        self::assertSame(['done', true], $isJudged());
+
+        DB::table('judge_memories')->delete();
+        self::assertSame(['done', false], $isJudged());
+        $this->getJson("/api/sessions/{$this->session->ulid}")->assertOk();
+        self::assertSame(['done', true], $isJudged());
+    }
+
     /** The worker dies after its first part: what it wrote is there, and the next one goes on behind it. */
     public function test_whoever_takes_over_goes_on_where_the_dead_one_stopped(): void
     {
@@ -208,7 +225,7 @@ final class ImportTest extends TestCase
         }
         // Dead, it could not say so.
         DB::table('readings_imports')->update(['state' => ImportState::Running->value, 'worker' => 'the dead one', 'problem' => null]);
-        self::assertSame([4_000, 4_001], [$this->readings(), (int) DB::table('readings_imports')->value('lines_done')]);
+        self::assertSame([8_000, 8_001], [$this->readings(), (int) DB::table('readings_imports')->value('lines_done')]);
 
         $this->work();
         $ended = $this->getJson("/api/imports/{$id}");
@@ -231,7 +248,7 @@ final class ImportTest extends TestCase
         ReadingsImport::flushEventListeners();
         ReadingsImport::clearBootedModels();
 
-        self::assertSame(4_000, $this->readings());
+        self::assertSame(8_000, $this->readings());
         self::assertSame('running', $this->getJson("/api/imports/{$id}")->json('state'));
     }
 
@@ -337,7 +354,7 @@ final class ImportTest extends TestCase
     {
         $text = "t_s,soc_pct,kw\n";
         for ($i = 0; $i < $rows; $i++) {
-            $text .= sprintf("%d,%.4f,%.2f\n", $i, 12 + $i / 1000, 90 - $i / 200);
+            $text .= sprintf("%d,%.4f,%.2f\n", $i, 12 + $i / 1000, max(5, 90 - $i / 200));
         }
 
         return $text;

@@ -6,12 +6,14 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\BeginImportRequest;
 use App\Http\Requests\TellImportRequest;
+use App\Imports\ImportState;
 use App\Imports\ImportStore;
 use App\Imports\RejectedLines;
 use App\Imports\WorkerBeat;
 use App\Models\ChargeSession;
 use App\Models\Reading;
 use App\Models\ReadingsImport;
+use App\Sessions\JudgeMemory;
 use Harmozon\Core\Files\CheckWriter;
 use Harmozon\Core\Files\Foreign\ReadingUnit;
 use Harmozon\Core\Files\Foreign\Sniffer;
@@ -116,6 +118,7 @@ final class ImportController extends Controller
             'events_noted' => $import->noted,
             'rejected_count' => $import->rejected,
             'problem' => $import->problem,
+            'is_judged' => $import->state !== ImportState::Done->value || ! $import->session instanceof ChargeSession || JudgeMemory::isNear($import->session),
             'worker_seen_s' => $this->worker->ago(),
         ];
     }

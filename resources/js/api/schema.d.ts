@@ -2957,6 +2957,8 @@ export interface components {
             events_noted: number;
             rejected_count: number;
             problem: components["schemas"]["TextOrNull"];
+            /** @description False for some seconds after a large file is done: the report of its session would be waited for */
+            is_judged: boolean;
             /** @description Seconds since the one who takes files in the background was seen looking for more */
             worker_seen_s: number | null;
         };

@@ -632,6 +632,7 @@ export const en = {
   'file.failed': '{name}: {problem}',
   'file.ready': '{name}: not taken yet',
   'file.done': '{name}: ',
+  'file.judging': 'All of it is in. It is being judged: the report follows.',
   'file.stop': 'Stop',
   'file.resume': 'Go on',
   'file.look': 'Look at it',

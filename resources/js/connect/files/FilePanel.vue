@@ -114,6 +114,7 @@ const isMoving = (i: Import) => ['waiting', 'running', 'stopping'].includes(i.st
           >{{ say('file.end') }}</template
         >
       </p>
+      <p v-if="!i.is_judged" class="small">{{ say('file.judging') }}</p>
       <progress v-if="isMoving(i)" :max="i.lines" :value="i.lines_done" :aria-label="line(i)" />
       <ul v-if="rejected[i.id]?.length">
         <li v-for="row in rejected[i.id]?.slice(0, LISTED)" :key="row.line">

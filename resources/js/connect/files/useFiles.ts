@@ -8,6 +8,9 @@ const POLL_MS = 1000;
 /** One who takes files in the background looks for more every second. */
 const WORKER_QUIET_S = 15;
 
+/** So often it is asked whether a large file is judged: whoever looks before judges it once more. */
+const MOST_WAITS = 120;
+
 const UNDER_WAY = ['waiting', 'running', 'stopping'];
 
 /**
@@ -34,6 +37,8 @@ export function useFiles(session: string, told: (task: () => Promise<void>) => P
     return file;
   };
   const isUnderWay = computed(() => imports.value.some((i) => UNDER_WAY.includes(i.state)));
+  const isJudging = computed(() => imports.value.some((i) => !i.is_judged));
+  let waits = 0;
   /** Something waits, and nobody has been there for it. */
   const isNobodyThere = computed(
     () =>
@@ -43,13 +48,16 @@ export function useFiles(session: string, told: (task: () => Promise<void>) => P
   );
 
   async function list(): Promise<void> {
-    const wasUnderWay = isUnderWay.value;
+    const isAwaited = isUnderWay.value || waits > 0;
     imports.value = (await ask(api.GET('/sessions/{session}/imports', { params: { path: { session } } }))).imports;
     if (isUnderWay.value) {
       poll.resume();
+    } else if (isAwaited && isJudging.value && waits < MOST_WAITS) {
+      waits++;
     } else {
       poll.pause();
-      if (wasUnderWay) {
+      waits = 0;
+      if (isAwaited) {
         onTaken();
       }
     }
