@@ -23,7 +23,7 @@ final class BoardBench
         });
 
         return Message::of(
-            'bench.served', ...$timing->told(), outlets: Amount::count(count($outlets)), rows: Amount::count(self::ROWS_IN_VIEW), windows: Amount::count($windows),
+            'bench.served', median: $timing->medianMs(), p95: $timing->p95Ms(), most: $timing->mostMs(), outlets: Amount::count(count($outlets)), rows: Amount::count(self::ROWS_IN_VIEW), windows: Amount::count($windows),
             first: Timing::ms(Timing::once(static fn (): string => $garage->get('/api/board?first='.self::ROWS_IN_VIEW))),
             names: Timing::ms(Timing::once(static fn (): string => $garage->get('/api/garage'))),
         );

@@ -48,13 +48,13 @@ final readonly class CoreBench
 
     public function board(int $runs): Message
     {
-        return $this->timed('bench.board', $runs, fn (): int => iterator_count($this->garage->board()->answers()));
+        return $this->timed(Message::of('bench.board', cars: Amount::count(self::CARS), outlets: Amount::count(self::OUTLETS), adapters: Amount::count(self::ADAPTERS)), $runs, fn (): int => iterator_count($this->garage->board()->answers()));
     }
 
     /** Every pair of the garage that can be forecast, its gates judged anew each time. */
     public function forecasts(int $runs): Message
     {
-        return $this->timed('bench.forecasts', $runs, function (): int {
+        return $this->timed(Message::of('bench.forecasts', cars: Amount::count(self::CARS), outlets: Amount::count(self::OUTLETS), adapters: Amount::count(self::ADAPTERS)), $runs, function (): int {
             $count = 0;
             $forecaster = Forecaster::sparing();
             foreach ($this->garage->board()->answers() as $answer) {
@@ -67,7 +67,7 @@ final readonly class CoreBench
 
     public function ranking(int $runs): Message
     {
-        return $this->timed('bench.ranked', $runs, function (): int {
+        return $this->timed(Message::of('bench.ranked'), $runs, function (): int {
             $ranking = Ranking::of($this->garage->outlets, $this->garage->vehicles[0], new Fitter($this->garage->adapters, $this->garage->conditions, $this->garage->policy));
 
             return count((new ForecastWriter($this->voice))->ranking($ranking)['stops']);
@@ -75,16 +75,15 @@ final readonly class CoreBench
     }
 
     /** @param  callable(): int  $task  how many it did */
-    private function timed(string $what, int $runs, callable $task): Message
+    private function timed(Message $what, int $runs, callable $task): Message
     {
         $count = 0;
         $timing = Timing::of($runs, static function () use ($task, &$count): void {
             $count = $task();
         });
-        $size = ['cars' => Amount::count(self::CARS), 'outlets' => Amount::count(self::OUTLETS), 'adapters' => Amount::count(self::ADAPTERS)];
 
         return Message::of(
-            'bench.times', what: Message::of($what, ...$size), count: Amount::count($count),
+            'bench.times', what: $what, count: Amount::count($count),
             median: Timing::tenths($timing->median() * 1000), least: Timing::tenths($timing->least() * 1000), most: Timing::tenths($timing->most() * 1000),
             rate: Timing::whole($count / $timing->median()), memory: Timing::peakMegabytes(),
         );

@@ -25,9 +25,9 @@ final class SessionBench
         $report = Timing::of($runs, static fn (): string => $garage->get("/api/sessions/{$session}"));
 
         return [
-            Message::of('bench.reading', ...$reading->told(), rows: Amount::count(is_int($held['added'] ?? null) ? $held['added'] : 0), count: Amount::count($runs)),
-            Message::of('bench.report', ...$report->told(), count: Amount::count($runs)),
-            Message::of('bench.bare', ...$bare->told()),
+            Message::of('bench.reading', median: $reading->medianMs(), p95: $reading->p95Ms(), most: $reading->mostMs(), rows: Amount::count(is_int($held['added'] ?? null) ? $held['added'] : 0), count: Amount::count($runs)),
+            Message::of('bench.report', median: $report->medianMs(), p95: $report->p95Ms(), most: $report->mostMs(), count: Amount::count($runs)),
+            Message::of('bench.bare', median: $bare->medianMs(), p95: $bare->p95Ms(), most: $bare->mostMs()),
         ];
     }
 }

@@ -32,10 +32,21 @@ final readonly class Timing
         return (hrtime(true) - $start) / 1e9;
     }
 
-    /** @return array{median: Amount, p95: Amount, most: Amount} whole ms */
-    public function told(): array
+    /** Whole ms. */
+    public function medianMs(): Amount
     {
-        return ['median' => self::ms($this->median()), 'p95' => self::ms($this->at(0.95)), 'most' => self::ms($this->most())];
+        return self::ms($this->median());
+    }
+
+    /** Within which 95 of a hundred runs ended, in whole ms. */
+    public function p95Ms(): Amount
+    {
+        return self::ms($this->seconds[max(0, (int) ceil(0.95 * count($this->seconds)) - 1)]);
+    }
+
+    public function mostMs(): Amount
+    {
+        return self::ms($this->most());
     }
 
     public function median(): float
@@ -51,12 +62,6 @@ final readonly class Timing
     public function most(): float
     {
         return $this->seconds[count($this->seconds) - 1];
-    }
-
-    /** Within which this share of the runs ended (s). */
-    private function at(float $share): float
-    {
-        return $this->seconds[max(0, (int) ceil($share * count($this->seconds)) - 1)];
     }
 
     public static function ms(float $seconds): Amount

@@ -166,7 +166,7 @@ final class CommandsTest extends TestCase
         $check = $this->artisanRun(['harmozon:bench', 'check', '--runs=1', '--rows=2000'], '')->getOutput();
         self::assertMatchesRegularExpression('/^2,000 rows split by a bare loop of fgetcsv: [\d.]+ s at best\nthe same rows read and judged: .* times as long/', $check);
         $import = $this->artisanRun(['harmozon:bench', 'import', '--rows=12000'], '')->getOutput();
-        self::assertMatchesRegularExpression('/^12,000 rows of a readings file taken in the background: [\d.]+ s, [\d,]+ rows a second\n/', $import);
+        self::assertMatchesRegularExpression('/^12,000 rows of a readings file taken in the background: [\d.]+ s, [\d,]+ rows a second; judged after [\d.]+ s\n/', $import);
         $session = $this->artisanRun(['harmozon:bench', 'session', '--rows=300', '--runs=3'], '')->getOutput();
         self::assertMatchesRegularExpression('/^One more reading in a session of 300, over HTTP, 3 times: \d+ ms at the median, .*\nits report, 3 times: .*\nbeside it/', $session);
         $log = $this->artisanRun(['harmozon:bench', 'log', '--sessions=120', '--runs=3'], '')->getOutput();
