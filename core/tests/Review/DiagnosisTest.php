@@ -34,6 +34,10 @@ final class DiagnosisTest extends TestCase
         yield 'the station has fewer amps' => [['outlet.max_a' => 250], [[15, -250]], [], ['station_current']];
         yield 'the cable has fewer amps' => [['outlet.cable.cooled' => false, 'outlet.cable.continuous_a' => 200], [[15, -200]], [], ['cable_current']];
         yield 'a station that gives half of what it says' => [[], [[15, 60]], [], ['derated_stall']];
+        yield 'a station that gives 69 % of it' => [[], [[15, 103.5]], [], ['derated_stall']];
+        yield 'a station that gives 72 % of it' => [[], [[15, 108]], [], ['unexplained']];
+        yield 'a neighbour who came and left again, none of it at an end of the stretch' => [[], [[15, 75]], [self::event(EventCode::NeighbourCame, 5), self::event(EventCode::NeighbourLeft, 8)], ['sharing']];
+        yield 'a neighbour who came after it' => [[], [[6, 75], [8, 150]], [self::event(EventCode::NeighbourCame, 10)], ['derated_stall', 'vehicle_curve']];
         yield 'a neighbour noted all along' => [['outlet.cabinet' => ['kw' => 150, 'policy' => null, 'partner_active' => true]], [[15, 75]], [], ['sharing']];
         yield 'a neighbour who comes' => [[], [[6, 150], [8, 75]], [self::event(EventCode::NeighbourCame, 6.5)], ['vehicle_curve', 'sharing']];
         yield 'a neighbour who leaves' => [[], [[8, 75], [6, 150]], [self::event(EventCode::NeighbourLeft, 8.6)], ['sharing', 'vehicle_curve']];
@@ -43,6 +47,7 @@ final class DiagnosisTest extends TestCase
         yield 'a fall to just below 30 %' => [[], [[1.5, 150], [14, 43.5]], [], ['vehicle_curve', 'cooling_failed']];
         yield 'a fall to just above 30 %' => [[], [[1.5, 150], [14, 46.5]], [], ['vehicle_curve', 'unexplained']];
         yield 'a fall within three minutes of the first power' => [[], [[2.5, 150], [12, 30]], [], ['vehicle_curve', 'cooling_failed']];
+        yield 'a fall after 3.2 minutes' => [[], [[3.2, 150], [12, 30]], [], ['vehicle_curve', 'unexplained']];
         yield 'a fall later than that' => [[], [[4, 150], [12, 30]], [], ['vehicle_curve', 'unexplained']];
         yield 'a crawl without a fall' => [[], [[15, 30]], [], ['derated_stall']];
         yield 'a fall on an uncooled cable' => [['outlet.cable.cooled' => false], [[1.5, 150], [14, 30]], [], ['vehicle_curve', 'unexplained']];
@@ -96,6 +101,18 @@ final class DiagnosisTest extends TestCase
         $readings = array_map(static fn (Reading $r): Reading => new Reading($r->tMs, $r->socPct, null, null, $r->kw), self::readings([[15, 90]]));
 
         self::assertSame('medium', self::diagnosis(['outlet.max_kw' => 90], $readings)->heldBackBy[0]->confidence->value);
+    }
+
+    /** At a figure for three minutes it is that figure's; shorter than that it is only as expected. */
+    public function test_how_long_a_level_is_one(): void
+    {
+        $told = static fn (array $changes, float $minutes, float $level): string => (static fn (HeldBack $h): string => "{$h->cause->value} {$h->confidence->value} {$h->linkId} ".json_encode($h->limit))(self::diagnosis($changes, self::readings([[$minutes, $level]]))->heldBackBy[0]);
+
+        self::assertSame('station_power high post 90', $told(['outlet.max_kw' => 90], 3.5, 90));
+        self::assertSame('station_power low post null', $told(['outlet.max_kw' => 90], 3, 90));
+        self::assertSame('station_current high post 250', $told(['outlet.max_a' => 250], 3.5, -250));
+        self::assertSame('station_current low post null', $told(['outlet.max_a' => 250], 3, -250));
+        self::assertSame('vehicle_current high car#0 200', $told(['vehicle.inlets.0.dc.max_a' => 200], 12, -200));
     }
 
     /** @return iterable<string, array{float, string}> kW read at a station of 90 kW, the confidence or the cause */
@@ -202,6 +219,7 @@ final class DiagnosisTest extends TestCase
         yield 'a lower step first' => [[[8, 16], [30, 48]], ['settling', 'onboard_charger']];
         yield 'a lower step for eleven minutes, clocks and screens round' => [[[11, 16], [30, 48]], ['settling', 'onboard_charger']];
         yield 'a lower step for twelve' => [[[12, 16], [30, 48]], ['derated_stall', 'onboard_charger']];
+        yield 'a lower step, and then 42 of 48 A' => [[[8, 16], [30, 42]], ['derated_stall', 'unexplained']];
         yield 'a lower step for good' => [[[30, 16]], ['derated_stall']];
         yield 'a lower step for too long' => [[[15, 16], [30, 48]], ['derated_stall', 'onboard_charger']];
     }

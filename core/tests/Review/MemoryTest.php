@@ -38,6 +38,7 @@ final class MemoryTest extends TestCase
         yield 'lifted by a good one' => [[self::visit('2026-11-01', failed: 2), self::visit('2026-11-05')], 100.0, '2026-11-05', 2, []];
         yield 'not lifted by an earlier one' => [[self::visit('2026-11-01'), self::visit('2026-11-05', failed: 1)], 100.0, '2026-11-01', 1, ['1 start failed here in the last 90 days, and none has gone well since.']];
         yield 'derated' => [[self::visit('2026-11-01', kw: 140), self::visit('2026-11-05', kw: 50, derated: true)], 140.0, '2026-11-01', 0, ['The last time here it gave no more than 50 kW: less than it says.']];
+        yield 'derated and dead cooling, lifted by a good one' => [[self::visit('2026-11-01', kw: 50, derated: true), self::visit('2026-11-03', cooling: true), self::visit('2026-11-05', kw: 140)], 140.0, '2026-11-05', 0, []];
         yield 'dead cooling' => [[self::visit('2026-11-05', cooling: true)], 100.0, null, 0, ['The last time here the cooling of the cable had failed.']];
         yield 'a chain that never charges' => [[new Visit('post', '', '2026-11-01', false, 2, null, false, false, isExpected: false)], null, null, 0, []];
         yield '90 days ago' => [[self::visit('2026-08-28', failed: 1)], 100.0, null, 1, ['1 start failed here in the last 90 days, and none has gone well since.']];
@@ -133,6 +134,16 @@ final class MemoryTest extends TestCase
     {
         self::assertSame([], CarPace::of(self::recorded(90.0, 15, ['outlet.max_kw' => 90]))->kw);
         self::assertSame([], CarPace::of(self::recorded(60.0, 15))->kw);
+    }
+
+    /** Of four sessions three came as far as 25 %; two alone went on to 30 %. */
+    public function test_a_bin_that_two_sessions_passed_teaches_nothing(): void
+    {
+        $pace = static fn (int ...$bins): CarPace => new CarPace(array_fill_keys($bins, 100.0));
+        $learned = LearnedCurve::of([$pace(20), $pace(20, 25), $pace(20, 25, 30), $pace(20, 25, 30)]);
+
+        self::assertSame([[22.5, 4], [27.5, 3]], array_map(static fn (array $p): array => [$p['soc'], $p['sessions']], $learned->points ?? []));
+        self::assertSame(4, $learned?->sessions);
     }
 
     public function test_outside_what_was_learned_the_entered_curve_stays(): void
