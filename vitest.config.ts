@@ -6,5 +6,5 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   plugins: [vue()],
   resolve: { alias: { '@': fileURLToPath(new URL('./resources/js', import.meta.url)) } },
-  test: { include: ['tests/Page/**/*.test.ts'] },
+  test: { include: ['tests/Page/**/*.test.ts'], setupFiles: ['tests/Page/setup.ts'] },
 });

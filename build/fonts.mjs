@@ -12,7 +12,7 @@ const root = join(import.meta.dirname, '..');
 const folder = join(root, '.cache/fonts');
 const file = (path) => createRequire(import.meta.url).resolve(`@fontsource-variable/${path}`);
 
-const WORDS = ['resources/js/words/en.ts', 'core/words/en.php', 'app/Words/en.php'];
+const WORDS = ['resources/js/words/en.ts', 'resources/js/words/en.later.ts', 'core/words/en.php', 'app/Words/en.php'];
 const ASCII = Array.from({ length: 0x7e - 0x20 + 1 }, (_, i) => String.fromCharCode(0x20 + i));
 const used = [
   ...new Set([...ASCII, ...WORDS.flatMap((path) => [...readFileSync(join(root, path), 'utf8')])]),

@@ -2,7 +2,7 @@ import { createRouter, createWebHistory } from 'vue-router';
 import { isFirst } from './account/page';
 import { useAccount } from './stores/account';
 import { useTerms } from './stores/terms';
-import { say, type Code } from './words/say';
+import { say, worded, type Code } from './words/say';
 
 declare module 'vue-router' {
   interface RouteMeta {
@@ -68,37 +68,37 @@ export const router = createRouter({
     {
       path: '/forecast',
       name: 'forecast',
-      component: () => import('./forecast/ForecastStage.vue'),
+      component: worded(() => import('./forecast/ForecastStage.vue')),
       meta: { title: 'screen.forecast', stage: 'forecast' },
     },
     {
       path: '/connect/:id?',
       name: 'connect',
-      component: () => import('./connect/ConnectStage.vue'),
+      component: worded(() => import('./connect/ConnectStage.vue')),
       meta: { title: 'screen.connect', stage: 'connect' },
     },
     {
       path: '/log',
       name: 'log',
-      component: () => import('./log/LogStage.vue'),
+      component: worded(() => import('./log/LogStage.vue')),
       meta: { title: 'screen.log', stage: 'log' },
     },
     {
       path: '/log/:id',
       name: 'report',
-      component: () => import('./log/ReportScreen.vue'),
+      component: worded(() => import('./log/ReportScreen.vue')),
       meta: { title: 'screen.session', stage: 'log' },
     },
     {
       path: '/kit',
       name: 'kit',
-      component: () => import('./kit/KitStage.vue'),
+      component: worded(() => import('./kit/KitStage.vue')),
       meta: { title: 'screen.kit', stage: 'kit' },
     },
     {
       path: '/new-car',
       name: 'new-car',
-      component: () => import('./newcar/NewCarStage.vue'),
+      component: worded(() => import('./newcar/NewCarStage.vue')),
       meta: { title: 'screen.new_car', stage: 'kit' },
     },
     {

@@ -1,15 +1,16 @@
-import { readdirSync, readFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
+import { dirname, join, normalize } from 'node:path';
 import ts from 'typescript';
 import { expect, test } from 'vitest';
 import { en } from '@/words/en';
+import { later } from '@/words/en.later';
 import { pattern, type Code } from '@/words/say';
 
 // Every pattern is used, every message has one, and every figure of a pattern is given where it is said.
 
 const root = join(import.meta.dirname, '../../resources/js');
 const sources = readdirSync(root, { recursive: true, encoding: 'utf8' })
-  .filter((file) => /\.(ts|vue)$/.test(file) && file !== 'words/en.ts' && file !== 'api/schema.d.ts')
+  .filter((file) => /\.(ts|vue)$/.test(file) && !file.startsWith('words/en') && file !== 'api/schema.d.ts')
   .map((file) => ({ file, text: readFileSync(join(root, file), 'utf8') }));
 
 interface Spoken {
@@ -104,7 +105,7 @@ const spoken = sources.flatMap((source) => [...said(source), ...slotted(source)]
 test('every message has a pattern, and its figures', () => {
   const faults = spoken.flatMap(({ file, codes, figures }) =>
     codes.flatMap((code) => {
-      if (!(code in en)) {
+      if (!(code in en) && !(code in later)) {
         return [`${file}: no pattern for ${code}`];
       }
       const asked = placeholders(code as Code);
@@ -120,7 +121,35 @@ test('every message has a pattern, and its figures', () => {
 
 test('every pattern is used', () => {
   const all = sources.map((s) => s.text).join('\n');
-  const unused = Object.keys(en).filter((code) => !all.includes(`'${code}'`) && !all.includes(`"${code}"`));
+  const unused = Object.keys({ ...en, ...later }).filter(
+    (code) => !all.includes(`'${code}'`) && !all.includes(`"${code}"`),
+  );
   // Joints are named by the way things are joined.
   expect(unused.filter((code) => !code.startsWith('list.'))).toEqual([]);
+});
+
+test('what comes with a later stage is said nowhere before it', () => {
+  const text = new Map(sources.map((s) => [s.file, s.text]));
+  const found = (from: string, path: string): string[] => {
+    const to = path.startsWith('@/') ? path.slice(2) : path.startsWith('.') ? normalize(join(dirname(from), path)) : '';
+    return [to, `${to}.ts`].filter((file) => text.has(file) && existsSync(join(root, file)));
+  };
+  const seen = new Set<string>();
+  const open = ['main.ts'];
+  for (let file = open.pop(); file !== undefined; file = open.pop()) {
+    if (!seen.has(file)) {
+      seen.add(file);
+      // A stage that is worded brings its words with it.
+      const before = (text.get(file) ?? '').replace(/worded\(\(\) => import\('[^']+'\)\)/g, '');
+      for (const [, path] of before.matchAll(/(?:from|import)\s*\(?\s*'([^']+)'/g)) {
+        open.push(...found(file, path ?? ''));
+      }
+    }
+  }
+  const early = [...seen].map((file) => text.get(file) ?? '').join('\n');
+
+  expect(seen.has('board/BoardStage.vue')).toBe(true);
+  expect(seen.has('connect/ConnectStage.vue')).toBe(false);
+  expect(Object.keys(later).filter((code) => early.includes(`'${code}'`) || early.includes(`"${code}"`))).toEqual([]);
+  expect(Object.keys(en).filter((code) => code in later)).toEqual([]);
 });

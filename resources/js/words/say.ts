@@ -1,19 +1,29 @@
 import { IntlMessageFormat } from 'intl-messageformat';
 import { en } from './en';
+import type { later } from './en.later';
 import { locale } from './habits';
 
-export type Code = keyof typeof en;
+export type Code = keyof typeof en | keyof typeof later;
 export type Figures = Record<string, string | number>;
 
-const patterns: Record<Code, string> = en;
+const patterns: Partial<Record<Code, string>> = { ...en };
 const ready = new Map<string, IntlMessageFormat>();
+
+/** A stage with the words that are said only there: both are fetched at once. */
+export function worded<T>(stage: () => Promise<T>): () => Promise<T> {
+  return async () => (await Promise.all([stage(), learn()]))[0];
+}
+
+export async function learn(): Promise<void> {
+  Object.assign(patterns, (await import('./en.later')).later);
+}
 
 /** The pattern of a code, read once for a place's way of writing. Another language is another file with the same codes. */
 export function pattern(code: Code): IntlMessageFormat {
   const key = `${locale.value} ${code}`;
   let found = ready.get(key);
   if (!found) {
-    found = new IntlMessageFormat(patterns[code], locale.value, undefined, { ignoreTag: true });
+    found = new IntlMessageFormat(patterns[code] ?? code, locale.value, undefined, { ignoreTag: true });
     ready.set(key, found);
   }
   return found;
