@@ -77,7 +77,8 @@ function csrfToken(): string {
   return cookie ? decodeURIComponent(cookie.slice('XSRF-TOKEN='.length)) : '';
 }
 
-export const api = createClient<paths>({ baseUrl: '/api', headers: { Accept: 'application/json' } });
+// Past the browser's cache: two who ask for the same would wait for each other there.
+export const api = createClient<paths>({ baseUrl: '/api', cache: 'no-store', headers: { Accept: 'application/json' } });
 
 /** The garage that is shown here: what is written from this page belongs into it, wherever another tab stands by now. */
 let shown: string | null = null;

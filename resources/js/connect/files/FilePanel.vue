@@ -24,8 +24,8 @@ const LISTED = 6;
 const undo = useUndo();
 const files = useFiles(props.session, props.told, () => emit('taken'));
 const input = ref<HTMLInputElement>();
-const { imports, look, refusal, rejected, isSending, isUnderWay, isNobodyThere } = files;
-watch(isUnderWay, (is) => (isMovingIn.value = is));
+const { imports, look, refusal, rejected, isSending, isAwaited, isNobodyThere } = files;
+watch(isAwaited, (is) => (isMovingIn.value = is));
 
 onMounted(() => props.told(files.list));
 

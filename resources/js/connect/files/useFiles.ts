@@ -38,7 +38,9 @@ export function useFiles(session: string, told: (task: () => Promise<void>) => P
   };
   const isUnderWay = computed(() => imports.value.some((i) => UNDER_WAY.includes(i.state)));
   const isJudging = computed(() => imports.value.some((i) => !i.is_judged));
-  let waits = 0;
+  const waits = ref(0);
+  /** What the session says is told anew when this is over: asking for it meanwhile would judge all of it once more. */
+  const isAwaited = computed(() => isUnderWay.value || waits.value > 0);
   /** Something waits, and nobody has been there for it. */
   const isNobodyThere = computed(
     () =>
@@ -48,16 +50,16 @@ export function useFiles(session: string, told: (task: () => Promise<void>) => P
   );
 
   async function list(): Promise<void> {
-    const isAwaited = isUnderWay.value || waits > 0;
+    const wasAwaited = isAwaited.value;
     imports.value = (await ask(api.GET('/sessions/{session}/imports', { params: { path: { session } } }))).imports;
     if (isUnderWay.value) {
       poll.resume();
-    } else if (isAwaited && isJudging.value && waits < MOST_WAITS) {
-      waits++;
+    } else if (wasAwaited && isJudging.value && waits.value < MOST_WAITS) {
+      waits.value++;
     } else {
       poll.pause();
-      waits = 0;
-      if (isAwaited) {
+      waits.value = 0;
+      if (wasAwaited) {
         onTaken();
       }
     }
@@ -171,7 +173,7 @@ export function useFiles(session: string, told: (task: () => Promise<void>) => P
     refusal,
     rejected,
     isSending,
-    isUnderWay,
+    isAwaited,
     isNobodyThere,
     list,
     send,
