@@ -86,6 +86,8 @@ final class ImportTest extends TestCase
         $again = $this->taken(self::foreign(20));
         self::assertSame([20, 0], [$again->json('understood'), $again->json('added')]);
 
+        self::assertSame([true, true], $this->getJson($this->doors())->assertOk()->json('imports.*.is_judged'));
+
         $id = $this->arrived(self::foreign(20));
         Contract::holds('PUT', '/imports/{file}', $this->putJson("/api/imports/{$id}", ['shift_s' => 60])->assertOk());
         $refused = $this->postJson("/api/imports/{$id}/start")->assertStatus(422)->assertJsonStructure(['errors' => ['file']]);

@@ -108,6 +108,13 @@ final class ImportController extends Controller
         }, "left-out-{$file->ulid}.csv", ['Content-Type' => 'text/csv; charset=utf-8']);
     }
 
+    private static function isJudged(ReadingsImport $import): bool
+    {
+        $session = $import->session()->first();
+
+        return ! $session instanceof ChargeSession || JudgeMemory::isNear($session);
+    }
+
     /** @return array<string, mixed> */
     private function told(ReadingsImport $import): array
     {
@@ -118,7 +125,7 @@ final class ImportController extends Controller
             'events_noted' => $import->noted,
             'rejected_count' => $import->rejected,
             'problem' => $import->problem,
-            'is_judged' => $import->state !== ImportState::Done->value || ! $import->session instanceof ChargeSession || JudgeMemory::isNear($import->session),
+            'is_judged' => $import->state !== ImportState::Done->value || self::isJudged($import),
             'worker_seen_s' => $this->worker->ago(),
         ];
     }
