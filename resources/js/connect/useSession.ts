@@ -291,6 +291,7 @@ export function useSession(id: string) {
     has,
     tS,
     look,
+    refresh,
     take,
     forget,
     note,

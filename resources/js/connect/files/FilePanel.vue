@@ -14,7 +14,7 @@ const props = defineProps<{
   count: number;
   told: (task: () => Promise<void>) => Promise<boolean>;
 }>();
-const emit = defineEmits<{ taken: [] }>();
+const emit = defineEmits<{ in: []; taken: [] }>();
 /** A file is being taken beside the server. */
 const isMovingIn = defineModel<boolean>('moving', { required: true });
 
@@ -22,7 +22,12 @@ const isMovingIn = defineModel<boolean>('moving', { required: true });
 const LISTED = 6;
 
 const undo = useUndo();
-const files = useFiles(props.session, props.told, () => emit('taken'));
+const files = useFiles(
+  props.session,
+  props.told,
+  () => emit('in'),
+  () => emit('taken'),
+);
 const input = ref<HTMLInputElement>();
 const { imports, look, refusal, rejected, isSending, isAwaited, isNobodyThere } = files;
 watch(isAwaited, (is) => (isMovingIn.value = is));

@@ -17,9 +17,15 @@ const UNDER_WAY = ['waiting', 'running', 'stopping'];
  * The readings files of a session: they arrive in pieces, are looked at, and taken beside the server.
  *
  * @param told whatever went wrong is told by it; false where something did
- * @param onTaken the session holds other readings now
+ * @param onIn the session holds other readings now, and they are being judged
+ * @param onTaken it holds other readings, and they are judged
  */
-export function useFiles(session: string, told: (task: () => Promise<void>) => Promise<boolean>, onTaken: () => void) {
+export function useFiles(
+  session: string,
+  told: (task: () => Promise<void>) => Promise<boolean>,
+  onIn: () => void,
+  onTaken: () => void,
+) {
   const imports = ref<Import[]>([]);
   /** The one that is looked at before it is taken. */
   const look = ref<{ file: Import; look: ImportLook } | null>(null);
@@ -55,7 +61,9 @@ export function useFiles(session: string, told: (task: () => Promise<void>) => P
     if (isUnderWay.value) {
       poll.resume();
     } else if (wasAwaited && isJudging.value && waits.value < MOST_WAITS) {
-      waits.value++;
+      if (waits.value++ === 0) {
+        onIn();
+      }
     } else {
       poll.pause();
       waits.value = 0;
