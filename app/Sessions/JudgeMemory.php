@@ -49,13 +49,19 @@ final class JudgeMemory
         return $rest->offset(self::NEAR)->limit(1)->pluck('id')->isEmpty();
     }
 
-    /** Keeps what was measured, unless an older reading has changed meanwhile. Without it all is measured again. */
+    /**
+     * Keeps what was measured, unless an older reading has changed meanwhile, or somebody has come further. Without it all is
+     * measured again.
+     */
     public static function keep(ChargeSession $session, Judge $judge, Trace $trace, int $lastMs, int $lastId): void
     {
         $row = ['disturbed' => $session->disturbed, 'last_ms' => $lastMs, 'last_id' => $lastId, 'made_by' => self::code(), 'memory' => serialize([$judge->remember(), $trace])];
         try {
             DB::transaction(static function () use ($session, $row): void {
-                if ((int) DB::table('charge_sessions')->where('id', $session->id)->value('disturbed') === $session->disturbed) {
+                $isAsItWas = (int) DB::table('charge_sessions')->where('id', $session->id)->value('disturbed') === $session->disturbed;
+                $further = DB::table('judge_memories')->where('charge_session_id', $session->id)->where('disturbed', $row['disturbed'])->where('made_by', $row['made_by'])
+                    ->whereRaw('(last_ms, last_id) >= (?, ?)', [$row['last_ms'], $row['last_id']]);
+                if ($isAsItWas && $further->doesntExist()) {
                     DB::table('judge_memories')->updateOrInsert(['charge_session_id' => $session->id], $row);
                 }
             });

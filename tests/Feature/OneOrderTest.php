@@ -9,11 +9,16 @@ use App\Models\ChargeSession;
 use App\Models\Outlet;
 use App\Models\Vehicle;
 use App\Sessions\FileBook;
+use App\Sessions\JudgeMemory;
 use App\Sessions\ReadingBook;
+use App\Sessions\ReadSession;
 use App\Sessions\SessionBook;
+use App\Sessions\SessionChain;
 use App\Sessions\SessionReport;
 use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Reading;
+use Harmozon\Core\Record\Trace;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -129,6 +134,26 @@ final class OneOrderTest extends TestCase
             self::assertEquals($reports->full($session), $remembered, "step {$i}");
         }
         self::assertSame(1, DB::table('judge_memories')->count());
+    }
+
+    /** Of two who judge at once the one that had read less may end last. */
+    public function test_what_was_remembered_further_on_stays(): void
+    {
+        $session = $this->begin();
+        $this->book->take($session, self::readings(0, 300));
+        $early = ChargeSession::query()->findOrFail($session->id);
+        $remembers = static fn (): int => (int) DB::table('judge_memories')->value('last_ms');
+        [$chain, $trace] = [SessionChain::of($early), new Trace];
+        $judge = new Judge($chain->answer, $chain->conditions);
+        $this->book->take($session, self::readings(300, 300));
+        ReadSession::judged($session->refresh());
+        self::assertSame(599_000, $remembers());
+
+        JudgeMemory::keep($early, $judge, $trace, 299_000, 300);
+        self::assertSame(599_000, $remembers());
+        $this->book->take($session, ['01LATE' => new Reading(100_500, 30, 340, 490)]);
+        JudgeMemory::keep($session->refresh(), $judge, $trace, 299_000, 300);
+        self::assertSame(299_000, $remembers(), 'what no longer holds is not further on');
     }
 
     public function test_one_more_reading_reads_no_old_ones(): void
