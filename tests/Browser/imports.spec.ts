@@ -117,7 +117,8 @@ test('a large file is taken beside the server: stopped, gone on with, and its wo
       detached: true,
       stdio: 'ignore',
     });
-  const kill = (child: ChildProcess) => child.pid !== undefined && process.kill(-child.pid, 'SIGKILL');
+  const kill = (child: ChildProcess) =>
+    child.pid !== undefined && child.signalCode === null && process.kill(-child.pid, 'SIGKILL');
   await begin(page);
   let worker = work();
   try {

@@ -339,10 +339,10 @@ const count = (kwh: number) => s.correct({ station_kwh: kwh });
             :waiting="waitingPhotos"
           />
           <FilePanel
-            v-if="s.report.value && mayRecord"
+            v-if="(s.report.value || s.isLong.value) && mayRecord"
             v-model:moving="s.isFileMoving.value"
             :session="id"
-            :curve="s.report.value.curve"
+            :curve="s.report.value?.curve ?? []"
             :count="s.count.value"
             :told="s.told"
             @in="s.told(s.refresh)"

@@ -10,6 +10,8 @@ import { say } from '@/words/say';
 
 /** How often a session that is open is looked at anew (ms). */
 const AGAIN_MS = 10_000;
+/** Who waits longer than this for a session is told why: the server may be judging a file that is on its way in (ms). */
+const LONG_MS = 1_000;
 
 /** A session as it is now: what the server has, and what this device has done since. */
 export function useSession(id: string) {
@@ -22,6 +24,7 @@ export function useSession(id: string) {
   const error = ref<ApiError | null>(null);
   /** A large file is on its way in: what it means is told when it is there. */
   const isFileMoving = ref(false);
+  const isLong = ref(false);
   let isLooking = false;
   /** Grows whenever there may be other photographs. */
   const photoTurn = ref(0);
@@ -120,6 +123,7 @@ export function useSession(id: string) {
     await outbox.look().catch(() => undefined);
     begun.value = (await outbox.begunHere().catch(() => [])).find((b) => b.id === id) ?? null;
     const isUnsent = of('begin').length > 0;
+    const long = setTimeout(() => (isLong.value = !isUnsent), LONG_MS);
     try {
       if (!isUnsent) {
         show(await ask(api.GET('/sessions/{session}', { params: { path: { session: id } } })));
@@ -132,6 +136,9 @@ export function useSession(id: string) {
       if (!begun.value) {
         throw e;
       }
+    } finally {
+      clearTimeout(long);
+      isLong.value = false;
     }
   }
 
@@ -298,6 +305,7 @@ export function useSession(id: string) {
     photograph,
     photoTurn,
     isFileMoving,
+    isLong,
     forgetEvent,
     correct,
     setClock,
