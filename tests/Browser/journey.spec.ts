@@ -15,6 +15,8 @@ test('from signing in to a session that stands in the log', async ({ page, baseU
   await page.goto('/');
   await expect(page).toHaveURL(/\/begin/);
   await page.getByRole('link', { name: 'I have an account' }).click();
+  // The page before it asks for an e-mail too.
+  await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
   await page.getByLabel('E-mail').fill(demo.email);
   await page.getByLabel('Password').fill(demo.password);
   await page.getByRole('button', { name: 'Sign in' }).click();
