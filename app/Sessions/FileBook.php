@@ -68,10 +68,15 @@ final class FileBook
     {
         $understood = 0;
         $rejected = new RejectedRows;
+        /** @var array<string, CoreReading> $batch */
         $batch = $events = [];
         $write = static function () use (&$batch, $session, $arrival): void {
             $extra = ['arrival' => $arrival, 'arrived_at' => Carbon::now()];
-            $rows = array_map(static fn (array $row): array => [...array_diff_key($row, ['garage_id' => 0]), ...$extra], self::rows($session, $batch));
+            $rows = [];
+            /** @var array<string, CoreReading> $batch */
+            foreach ($batch as $clientId => $reading) {
+                $rows[] = ['charge_session_id' => $session->id, 'client_id' => $clientId, ...Reading::rowOf($reading), ...$extra];
+            }
             DB::transaction(static function () use ($rows): void {
                 foreach (array_chunk($rows, self::ROWS_A_WRITE) as $chunk) {
                     DB::table('arriving_readings')->insert($chunk);
@@ -119,20 +124,6 @@ final class FileBook
         }
 
         return $added;
-    }
-
-    /**
-     * @param  array<string, CoreReading>  $readings
-     * @return list<array<string, mixed>>
-     */
-    private static function rows(ChargeSession $session, array $readings): array
-    {
-        $rows = [];
-        foreach ($readings as $clientId => $reading) {
-            $rows[] = ['garage_id' => $session->garage_id, 'charge_session_id' => $session->id, 'client_id' => (string) $clientId, ...Reading::rowOf($reading)];
-        }
-
-        return $rows;
     }
 
     /** By which a file is known inside the ids of its rows; of its SHA-256. */

@@ -345,7 +345,7 @@ const count = (kwh: number) => s.correct({ station_kwh: kwh });
             :curve="s.report.value?.curve ?? []"
             :count="s.count.value"
             :told="s.told"
-            @in="s.told(s.refresh)"
+            @in="s.refresh().catch(() => undefined)"
             @taken="s.look"
           />
         </div>

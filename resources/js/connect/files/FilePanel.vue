@@ -24,7 +24,6 @@ const LISTED = 6;
 const undo = useUndo();
 const files = useFiles(
   props.session,
-  props.told,
   () => emit('in'),
   () => emit('taken'),
 );
@@ -119,7 +118,7 @@ const isMoving = (i: Import) => ['waiting', 'running', 'stopping'].includes(i.st
           >{{ say('file.end') }}</template
         >
       </p>
-      <p v-if="!i.is_judged" class="small">{{ say('file.judging') }}</p>
+      <p v-if="isAwaited && !i.is_judged" class="small">{{ say('file.judging') }}</p>
       <progress v-if="isMoving(i)" :max="i.lines" :value="i.lines_done" :aria-label="line(i)" />
       <ul v-if="rejected[i.id]?.length">
         <li v-for="row in rejected[i.id]?.slice(0, LISTED)" :key="row.line">

@@ -16,16 +16,10 @@ const UNDER_WAY = ['waiting', 'running', 'stopping'];
 /**
  * The readings files of a session: they arrive in pieces, are looked at, and taken beside the server.
  *
- * @param told whatever went wrong is told by it; false where something did
  * @param onIn the session holds other readings now, and they are being judged
  * @param onTaken it holds other readings, and they are judged
  */
-export function useFiles(
-  session: string,
-  told: (task: () => Promise<void>) => Promise<boolean>,
-  onIn: () => void,
-  onTaken: () => void,
-) {
+export function useFiles(session: string, onIn: () => void, onTaken: () => void) {
   const imports = ref<Import[]>([]);
   /** The one that is looked at before it is taken. */
   const look = ref<{ file: Import; look: ImportLook } | null>(null);
@@ -60,10 +54,11 @@ export function useFiles(
     imports.value = (await ask(api.GET('/sessions/{session}/imports', { params: { path: { session } } }))).imports;
     if (isUnderWay.value) {
       poll.resume();
-    } else if (wasAwaited && isJudging.value && waits.value < MOST_WAITS) {
+    } else if (isJudging.value && waits.value < MOST_WAITS) {
       if (waits.value++ === 0) {
         onIn();
       }
+      poll.resume();
     } else {
       poll.pause();
       waits.value = 0;
@@ -72,7 +67,8 @@ export function useFiles(
       }
     }
   }
-  const poll = useTimeoutPoll(async () => void (await told(list)), POLL_MS, { immediate: false });
+  // In silence: what went wrong with a reading meanwhile stays told, and the next look may find the server again.
+  const poll = useTimeoutPoll(() => list().catch(() => undefined), POLL_MS, { immediate: false });
 
   /** One of ours that needs no question is taken at once. */
   async function send(file: File, isEmpty: boolean): Promise<Import | null> {
