@@ -297,6 +297,24 @@ final class JudgeTest extends TestCase
         self::assertStringContainsString('300 stretches without readings', Say::all($measured->findings));
     }
 
+    /** What nobody asked for is remembered on as it was written. */
+    public function test_a_course_outlives_being_remembered_twice(): void
+    {
+        $case = Cases::read(self::file());
+        $answer = $case->fitter()->answer($case->outlet, $case->vehicle)->best;
+        [$first, $second, $third] = [new Judge($answer, $case->conditions), new Judge($answer, $case->conditions), new Judge($answer, $case->conditions)];
+        foreach (self::steady(440, 1500) as $reading) {
+            $first->add($reading);
+        }
+        $second->recall($first->remember());
+        $third->recall($second->remember());
+        $moments = $first->judgement()->measured->course->moments();
+
+        self::assertGreaterThan(600, count($moments));
+        self::assertEquals($moments, $third->judgement()->measured->course->moments());
+        self::assertEquals($first->judgement()->measured->mean10MinA, $third->judgement()->measured->mean10MinA);
+    }
+
     public function test_a_judge_goes_on_from_what_another_remembered(): void
     {
         $case = Cases::read(self::file());
