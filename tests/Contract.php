@@ -17,6 +17,11 @@ final class Contract
     /** @var array<string, mixed>|null */
     private static ?array $document = null;
 
+    private static ?Validator $validator = null;
+
+    /** @var array<string, object> schemas as the validator takes them, by what they are of */
+    private static array $schemas = [];
+
     /** @return array<string, mixed> */
     public static function document(): array
     {
@@ -43,20 +48,23 @@ final class Contract
         }
         $result = self::validator()->validate(
             json_decode($content, false, 512, JSON_THROW_ON_ERROR),
-            json_decode((string) json_encode(self::absolute($schema)), false),
+            self::$schemas["{$method} {$path} {$status}"] ??= json_decode((string) json_encode(self::absolute($schema)), false),
         );
         $error = $result->error();
         Assert::assertTrue($error === null, $error === null ? '' : "{$method} {$path}: ".json_encode((new ErrorFormatter)->format($error), JSON_PRETTY_PRINT));
     }
 
+    /** One for all tests of a process: it reads each schema once. */
     private static function validator(): Validator
     {
-        $validator = new Validator;
-        $validator->resolver()?->registerRaw(
-            (string) json_encode(['$id' => 'https://harmozon.example/api', 'components' => self::document()['components']]), 'https://harmozon.example/api',
-        );
+        if (self::$validator === null) {
+            self::$validator = new Validator;
+            self::$validator->resolver()?->registerRaw(
+                (string) json_encode(['$id' => 'https://harmozon.example/api', 'components' => self::absolute(self::document()['components'])]), 'https://harmozon.example/api',
+            );
+        }
 
-        return $validator;
+        return self::$validator;
     }
 
     /** References inside the document, made absolute so that a schema can stand alone. */

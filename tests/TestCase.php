@@ -21,8 +21,12 @@ abstract class TestCase extends LaravelTestCase
         $this->withoutVite();
     }
 
+    /** Who opens the demo garage. Its seed is taken when this test has written nothing yet; otherwise the demo is loaded beside what is there. */
     protected function demoUser(): User
     {
+        if (method_exists($this, 'startFrom') && User::query()->doesntExist() && Garage::query()->doesntExist()) {
+            $this->startFrom(Seed::Demo);
+        }
         $this->app->make(DemoGarage::class)->load(onlyMissing: true);
 
         return User::query()->where('email', config('harmozon.demo_email'))->firstOrFail();

@@ -8,17 +8,17 @@ use App\Garage\Role;
 use App\Models\Garage;
 use App\Models\User;
 use App\Moving\GarageDocument;
-use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+use Tests\StartsFromSeed;
 use Tests\TestCase;
 
 /** Mutated documents of a garage: each comes in whole, or is refused by its field and leaves nothing. */
 final class GarageFuzzTest extends TestCase
 {
-    use RefreshDatabase;
+    use StartsFromSeed;
 
     private const JUNK = [null, '', 'x', '500', true, false, 0, -1, 1, 100, 1e308, -1e308, [], [[]], [[0, 1]], ['a' => 1], [null], 'ccs1', "\u{202e}\0", '2026-01-01T00:00:00Z'];
 

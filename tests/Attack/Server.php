@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Attack;
 
 use Symfony\Component\Process\Process;
+use Tests\Seed;
 
 /** A real server with a database of its own, and a browser's worth of cookies. */
 final class Server
@@ -22,13 +23,10 @@ final class Server
     {
         $this->folder = sys_get_temp_dir().'/harmozon-attack-'.bin2hex(random_bytes(6));
         mkdir($this->folder);
-        touch($this->database());
+        Seed::Demo->writeTo($this->database());
         $socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new \RuntimeException('no free port');
         $this->port = (int) substr(strrchr((string) stream_socket_get_name($socket, false), ':') ?: '', 1);
         fclose($socket);
-        foreach ([['migrate', '--force'], ['harmozon:demo']] as $command) {
-            (new Process(['php', 'artisan', ...$command], dirname(__DIR__, 2), $this->environment()))->setTimeout(120)->mustRun();
-        }
     }
 
     public function start(): void

@@ -1,138 +1,135 @@
-import AxeBuilder from '@axe-core/playwright';
-import { type Page } from '@playwright/test';
+import { faults, Looker, LOOKS } from './faults';
 import { choose, expect, locationsFile, openDemo, readingsFile, test } from './support';
+import { type Page } from '@playwright/test';
 
-/** Faults of the page as it stands by every rule of the checker, experimental ones as well, one line each. */
-async function faults(page: Page): Promise<string[]> {
-  const { violations } = await new AxeBuilder({ page })
-    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice', 'experimental'])
-    .analyze();
-  return violations.flatMap((v) => v.nodes.map((n) => `${v.id}: ${n.target.join(' ')} ${n.failureSummary ?? ''}`));
-}
+for (const look of LOOKS) {
+  test.describe(`no screen has a fault, ${look.name}:`, () => {
+    test('the first pages', async ({ browser, baseURL }) => {
+      const looker = await Looker.at(browser, baseURL, look);
+      const { page } = looker;
+      const paths = ['/sign-in', '/begin', '/forgotten', '/new-password#email=a%40b.example&token=x', '/invitation#x'];
+      for (const path of paths) {
+        await page.goto(path);
+        await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+        await looker.finds(path);
+      }
+      await page.context().close();
+    });
 
-async function fits(page: Page): Promise<boolean> {
-  return page.evaluate(() => document.documentElement.scrollWidth <= document.documentElement.clientWidth);
-}
+    test('board and forecast', async ({ browser, baseURL }) => {
+      const looker = await Looker.at(browser, baseURL, look);
+      const { page } = looker;
+      await openDemo(page);
+      await looker.finds('board');
+      await choose(page, 'Sorrel', 'Ostler, second generation');
+      await looker.finds('why');
+      await closeWhy(page);
+      await page.goto('/forecast');
+      await expect(page.getByText('into the pack')).toBeVisible();
+      for (const sheet of ['Compare', 'Where to go', 'Sticker', 'Next 5 %']) {
+        await page.getByText(sheet, { exact: true }).click();
+        await looker.finds(sheet);
+      }
+      await page.context().close();
+    });
 
-for (const [name, colorScheme, viewport] of [
-  ['by day', 'light', { width: 1280, height: 800 }],
-  ['by night', 'dark', { width: 1280, height: 800 }],
-  ['on a phone', 'dark', { width: 390, height: 844 }],
-  ['on the narrowest phone', 'light', { width: 320, height: 700 }],
-  ['at twice the size', 'light', { width: 640, height: 400 }],
-] as const) {
-  test(`no screen has a fault, ${name}`, async ({ browser, baseURL }) => {
-    // The whole page is read by the checker a dozen times over.
-    test.setTimeout(600_000);
-    const context = await browser.newContext({ colorScheme, viewport, baseURL, reducedMotion: 'reduce' });
-    const page = await context.newPage();
-    await page.goto('/sign-in');
-    await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
-    expect(await faults(page)).toEqual([]);
-    for (const path of ['/begin', '/forgotten', '/new-password#email=a%40b.example&token=x', '/invitation#x']) {
-      await page.goto(path);
-      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-      expect(await faults(page), path).toEqual([]);
-      expect(await fits(page), path).toBe(true);
-    }
+    test('stages', async ({ browser, baseURL }) => {
+      const looker = await Looker.at(browser, baseURL, look);
+      const { page } = looker;
+      await openDemo(page);
+      for (const path of ['/you', '/forecast', '/kit', '/bench', '/log', '/nowhere']) {
+        await page.goto(path);
+        await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+        await looker.finds(path);
+      }
+      await page.context().close();
+    });
 
-    await openDemo(page);
-    expect(await faults(page)).toEqual([]);
-    await choose(page, 'Sorrel', 'Ostler, second generation');
-    expect(await faults(page)).toEqual([]);
-    await closeWhy(page);
+    test('a new car', async ({ browser, baseURL }) => {
+      const looker = await Looker.at(browser, baseURL, look);
+      await openDemo(looker.page);
+      await newCar(looker);
+      await looker.page.context().close();
+    });
 
-    await page.goto('/forecast');
-    await expect(page.getByText('into the pack')).toBeVisible();
-    for (const sheet of ['Compare', 'Where to go', 'Sticker', 'Next 5 %']) {
-      await page.getByText(sheet, { exact: true }).click();
-      expect(await faults(page), sheet).toEqual([]);
-      expect(await fits(page), sheet).toBe(true);
-    }
+    test('a session and its report', async ({ browser, baseURL }) => {
+      const looker = await Looker.at(browser, baseURL, look);
+      const { page } = looker;
+      await openDemo(page);
+      await choose(page, 'Brindle', 'Fernway 350');
+      await closeWhy(page);
+      await page.goto('/connect');
+      await expect(page.getByRole('button', { name: 'Start the session' })).toBeVisible();
+      await looker.finds('steps');
+      await page.getByRole('button', { name: 'Start the session' }).click();
+      await expect(page.getByRole('button', { name: 'Nothing happens' })).toBeEnabled();
+      await looker.finds('waiting for power');
+      await page.getByRole('button', { name: 'Nothing happens' }).click();
+      await looker.finds('when nothing starts');
+      await page.getByRole('button', { name: 'Back to the clock' }).click();
+      await page.getByRole('button', { name: 'Stop and part' }).click();
+      await looker.finds('stop and part');
+      await page.getByRole('button', { name: 'Smell or heat' }).click();
+      await expect(page.getByRole('dialog', { name: 'Stop the session' })).toBeVisible();
+      await looker.finds('smell or heat');
+      await page.getByRole('button', { name: /It was a slip/ }).click();
+      await page.getByRole('button', { name: 'Back to the readings' }).click();
+      await page.getByRole('button', { name: 'To the readings' }).click();
+      await page.getByLabel('Load a readings file').setInputFiles(readingsFile());
+      await expect(page.getByText('readings added')).toBeVisible();
+      await looker.finds('readings');
+      const text = 'Zeit [s];Strom (mA);T1\n0;-250000;20,5\n10;-260000;21\n';
+      const foreign = { name: 'foreign.csv', mimeType: 'text/csv', buffer: Buffer.from(text) };
+      await page.getByLabel('Load a readings file').setInputFiles(foreign);
+      await expect(page.getByRole('dialog').getByRole('slider')).toBeVisible();
+      await looker.finds('a file before it is taken');
+      await page.getByRole('button', { name: 'Put the file away' }).click();
+      await expect(page.getByRole('dialog')).toHaveCount(0);
 
-    for (const path of ['/you', '/forecast', '/kit', '/bench', '/log', '/nowhere']) {
-      await page.goto(path);
-      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-      expect(await faults(page), path).toEqual([]);
-      expect(await fits(page), path).toBe(true);
-    }
-
-    await newCar(page);
-
-    await page.goto('/connect');
-    await expect(page.getByRole('button', { name: 'Start the session' })).toBeVisible();
-    expect(await faults(page)).toEqual([]);
-    await page.getByRole('button', { name: 'Start the session' }).click();
-    await expect(page.getByRole('button', { name: 'Nothing happens' })).toBeEnabled();
-    expect(await faults(page), 'waiting for power').toEqual([]);
-    await page.getByRole('button', { name: 'Nothing happens' }).click();
-    expect(await faults(page), 'when nothing starts').toEqual([]);
-    expect(await fits(page), 'when nothing starts').toBe(true);
-    await page.getByRole('button', { name: 'Back to the clock' }).click();
-    await page.getByRole('button', { name: 'Stop and part' }).click();
-    expect(await faults(page), 'stop and part').toEqual([]);
-    expect(await fits(page), 'stop and part').toBe(true);
-    await page.getByRole('button', { name: 'Smell or heat' }).click();
-    await expect(page.getByRole('dialog', { name: 'Stop the session' })).toBeVisible();
-    expect(await faults(page), 'smell or heat').toEqual([]);
-    await page.getByRole('button', { name: /It was a slip/ }).click();
-    await page.getByRole('button', { name: 'Back to the readings' }).click();
-    await page.getByRole('button', { name: 'To the readings' }).click();
-    await page.getByLabel('Load a readings file').setInputFiles(readingsFile());
-    await expect(page.getByText('readings added')).toBeVisible();
-    expect(await faults(page)).toEqual([]);
-    expect(await fits(page)).toBe(true);
-    const text = 'Zeit [s];Strom (mA);T1\n0;-250000;20,5\n10;-260000;21\n';
-    const foreign = { name: 'foreign.csv', mimeType: 'text/csv', buffer: Buffer.from(text) };
-    await page.getByLabel('Load a readings file').setInputFiles(foreign);
-    await expect(page.getByRole('dialog').getByRole('slider')).toBeVisible();
-    expect(await faults(page), 'a file before it is taken').toEqual([]);
-    expect(await fits(page), 'a file before it is taken').toBe(true);
-    await page.getByRole('button', { name: 'Put the file away' }).click();
-    await expect(page.getByRole('dialog')).toHaveCount(0);
-
-    await page.getByRole('button', { name: 'Finish' }).click();
-    await expect(page.getByRole('heading', { name: 'Plate check' })).toBeVisible();
-    expect(await faults(page)).toEqual([]);
-    expect(await fits(page)).toBe(true);
-    await context.close();
+      await page.getByRole('button', { name: 'Finish' }).click();
+      await expect(page.getByRole('heading', { name: 'Plate check' })).toBeVisible();
+      await looker.finds('report');
+      await page.context().close();
+    });
   });
 }
 
-test("no screen has a fault in the system's own colours, and no dialog has one", async ({ browser, baseURL }) => {
-  test.setTimeout(600_000);
-  for (const forcedColors of ['active', 'none'] as const) {
+for (const [colours, forcedColors, rules] of [
+  ["in the system's own colours", 'active', 'those of colour and size'],
+  ['in our colours', 'none', 'all'],
+] as const) {
+  test(`no dialog has a fault, ${colours}`, async ({ browser, baseURL }) => {
     const context = await browser.newContext({ forcedColors, baseURL, reducedMotion: 'reduce' });
     const page = await context.newPage();
     await page.goto('/sign-in');
-    expect(await faults(page)).toEqual([]);
+    expect(await faults(page, rules)).toEqual([]);
     await openDemo(page);
     await page.getByRole('button', { name: 'What is this plug?' }).click();
     await expect(page.getByRole('dialog', { name: 'What is this plug?' })).toBeVisible();
-    expect(await faults(page), 'identify').toEqual([]);
+    expect(await faults(page, rules), 'identify').toEqual([]);
     await page.keyboard.press('Escape');
     await expect(page.getByRole('dialog', { name: 'What is this plug?' })).toBeHidden();
     await page.keyboard.press('?');
     await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
-    expect(await faults(page), 'keys').toEqual([]);
+    expect(await faults(page, rules), 'keys').toEqual([]);
     await page.goto('/kit');
     await page.getByRole('button', { name: 'Edit Tenon T-31' }).click();
     await expect(page.getByRole('dialog', { name: 'Edit Tenon T-31' })).toBeVisible();
-    expect(await faults(page), 'editor').toEqual([]);
+    expect(await faults(page, rules), 'editor').toEqual([]);
     await page.keyboard.press('Escape');
     await page.getByRole('button', { name: 'Add an adapter from the catalogue' }).click();
     await expect(page.getByRole('dialog', { name: 'Kinds of adapter' }).getByRole('button').nth(3)).toBeVisible();
-    expect(await faults(page), 'catalogue').toEqual([]);
+    expect(await faults(page, rules), 'catalogue').toEqual([]);
     await page.getByRole('button', { name: 'DC adapter, ccs1 to j3400' }).click();
     await expect(page.getByRole('heading', { name: 'What its label says' })).toBeVisible();
-    expect(await faults(page), 'label').toEqual([]);
+    expect(await faults(page, rules), 'label').toEqual([]);
     await page.keyboard.press('Escape');
     await expect(page.getByRole('dialog', { name: 'New adapter' })).toBeHidden();
     await page.getByRole('button', { name: 'Edit Autumn season' }).click();
     await page.getByRole('button', { name: 'Edit several' }).click();
     await page.getByRole('checkbox', { name: 'choose Brindle' }).check();
     await page.getByRole('form', { name: 'Several at once' }).getByRole('combobox').selectOption('km_per_kwh');
-    expect(await faults(page), 'tours and several').toEqual([]);
+    expect(await faults(page, rules), 'tours and several').toEqual([]);
     await page.getByRole('button', { name: 'Choose no more' }).click();
 
     // A network's file with words of its own, before and after; its stalls in the form.
@@ -140,27 +137,28 @@ test("no screen has a fault in the system's own colours, and no dialog has one",
     await page.getByRole('button', { name: 'Import places (OCPI)' }).click();
     await imports.getByLabel(/A Locations file/).setInputFiles(locationsFile());
     await expect(imports.getByLabel(/connector "PANTOGRAPH"/)).toBeVisible();
-    expect(await faults(page), 'import').toEqual([]);
+    expect(await faults(page, rules), 'import').toEqual([]);
     await imports.getByRole('button', { name: /^Bring in/ }).click();
     await expect(imports).toBeHidden();
     await page.getByRole('button', { name: 'Import places (OCPI)' }).click();
     await expect(imports.getByRole('button', { name: 'Take back as a whole' })).toBeVisible();
-    expect(await faults(page), 'what was brought in').toEqual([]);
+    expect(await faults(page, rules), 'what was brought in').toEqual([]);
     await page.keyboard.press('Escape');
     await expect(imports).toBeHidden();
     await page.getByRole('button', { name: 'Edit ccs1, 120 kW' }).click();
     await expect(page.getByLabel('known fault of stall 2')).toHaveValue('out of order, says its network');
-    expect(await faults(page), 'stalls').toEqual([]);
+    expect(await faults(page, rules), 'stalls').toEqual([]);
     await page.keyboard.press('Escape');
     await page.getByRole('button', { name: 'Import places (OCPI)' }).click();
     await imports.getByRole('button', { name: 'Take back as a whole' }).click();
     await expect(imports.getByText('Taken back.')).toBeVisible();
     await context.close();
-  }
-});
+  });
+}
 
 /** Every question about a new car, with what it comes to; then what a forecast of it rests on. */
-async function newCar(page: Page): Promise<void> {
+async function newCar(looker: Looker): Promise<void> {
+  const { page } = looker;
   const answers = [
     ['Open the flap.', /Round, two big below/],
     ['Which fast charging', /Combined charging/],
@@ -172,18 +170,16 @@ async function newCar(page: Page): Promise<void> {
   await page.goto('/new-car');
   for (const [question, answer] of answers) {
     await expect(page.getByRole('heading', { name: question })).toBeVisible();
-    expect(await faults(page), question).toEqual([]);
-    expect(await fits(page), question).toBe(true);
+    await looker.finds(question);
     await page.getByRole('button', { name: answer }).click();
   }
   await expect(page).toHaveURL(/\/board/);
   await choose(page, 'New car', 'Fernway 350');
-  expect(await faults(page), 'what it rests on').toEqual([]);
+  await looker.finds('what it rests on');
   await closeWhy(page);
   await page.goto('/forecast');
   await expect(page.getByRole('region', { name: /It rests on/ })).toBeVisible();
-  expect(await faults(page), 'a forecast that rests on typical facts').toEqual([]);
-  expect(await fits(page), 'a forecast that rests on typical facts').toBe(true);
+  await looker.finds('a forecast that rests on typical facts');
 }
 
 /** On a narrow screen Why is a drawer over the board: closed before going on. */

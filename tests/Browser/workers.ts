@@ -1,5 +1,7 @@
-/** Browsers at once; each has a server and a garage of its own. */
-export const WORKERS = 2;
+import { availableParallelism } from 'node:os';
+
+/** Browsers at once, one a core; each has a server and a garage of its own. */
+export const WORKERS = Number(process.env.HARMOZON_TEST_WORKERS ?? availableParallelism());
 
 const firstPort = Number(process.env.HARMOZON_TEST_PORT ?? 8179);
 

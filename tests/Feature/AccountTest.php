@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Contract;
+use Tests\StartsFromSeed;
 use Tests\TestCase;
 
 final class AccountTest extends TestCase
 {
-    use RefreshDatabase;
+    use StartsFromSeed;
 
     public function test_sign_in_and_out(): void
     {

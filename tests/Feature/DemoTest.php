@@ -7,12 +7,12 @@ namespace Tests\Feature;
 use App\Demo\DemoGarage;
 use App\Models\Garage;
 use App\Models\User;
-use Illuminate\Foundation\Testing\RefreshDatabase;
+use Tests\StartsFromSeed;
 use Tests\TestCase;
 
 final class DemoTest extends TestCase
 {
-    use RefreshDatabase;
+    use StartsFromSeed;
 
     public function test_a_garage_that_is_there_is_left_alone_and_a_missing_one_is_loaded(): void
     {

@@ -9,16 +9,16 @@ use App\Models\Outlet;
 use App\Models\Reading;
 use App\Models\Vehicle;
 use App\Sessions\SessionBook;
-use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\DB;
 use Tests\Contract;
+use Tests\StartsFromSeed;
 use Tests\TestCase;
 
 /** Walks the list of routes itself, so that a new one cannot be forgotten. */
 final class DoorsTest extends TestCase
 {
-    use RefreshDatabase;
+    use StartsFromSeed;
 
     private const OPEN_TO_VISITORS = ['api/sign-in', 'api/demo-sign-in', 'api/accounts', 'api/invitations/{token}', 'api/invitations/{token}/account', 'api/password/forgotten', 'api/password/reset'];
 

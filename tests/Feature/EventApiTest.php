@@ -7,16 +7,16 @@ namespace Tests\Feature;
 use App\Models\Adapter;
 use App\Models\Outlet;
 use App\Models\Vehicle;
-use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Tests\Contract;
+use Tests\StartsFromSeed;
 use Tests\TestCase;
 
 /** What is noted beside the car, also by a phone that was without a network for hours. */
 final class EventApiTest extends TestCase
 {
-    use RefreshDatabase;
+    use StartsFromSeed;
 
     protected function setUp(): void
     {

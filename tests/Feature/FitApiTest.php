@@ -7,14 +7,14 @@ namespace Tests\Feature;
 use App\Models\Adapter;
 use App\Models\Outlet;
 use App\Models\Vehicle;
-use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Testing\TestResponse;
 use Tests\Contract;
+use Tests\StartsFromSeed;
 use Tests\TestCase;
 
 final class FitApiTest extends TestCase
 {
-    use RefreshDatabase;
+    use StartsFromSeed;
 
     protected function setUp(): void
     {

@@ -8,14 +8,14 @@ use App\Models\Adapter;
 use App\Models\Outlet;
 use App\Models\User;
 use App\Models\Vehicle;
-use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Testing\TestResponse;
 use Tests\Contract;
+use Tests\StartsFromSeed;
 use Tests\TestCase;
 
 final class ForecastApiTest extends TestCase
 {
-    use RefreshDatabase;
+    use StartsFromSeed;
 
     protected function setUp(): void
     {

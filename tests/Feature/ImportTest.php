@@ -10,16 +10,16 @@ use App\Imports\TakeFile;
 use App\Models\ChargeSession;
 use App\Models\ReadingsImport;
 use App\Models\User;
-use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use Tests\Contract;
+use Tests\StartsFromSeed;
 use Tests\TestCase;
 
 /** Readings files that arrive piece by piece, are looked at, and taken at once or in the background. */
 final class ImportTest extends TestCase
 {
-    use RefreshDatabase;
+    use StartsFromSeed;
 
     private User $user;
 

@@ -7,16 +7,16 @@ namespace Tests\Feature;
 use App\Models\Outlet;
 use App\Models\Vehicle;
 use Harmozon\Core\Tests\Cases;
-use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Arr;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Contract;
+use Tests\StartsFromSeed;
 use Tests\TestCase;
 
 /** Junk in every field of a call is answered or refused by name, never with a failure of the server. */
 final class JunkTest extends TestCase
 {
-    use RefreshDatabase;
+    use StartsFromSeed;
 
     private const JUNK = [null, '', 'x', '9e99', -1, 0, 1e308, true, [], [[]], ['a' => 1], [1, 'two', null]];
 

@@ -8,14 +8,14 @@ use App\Models\Adapter;
 use App\Models\ChargeSession;
 use App\Models\Outlet;
 use App\Models\Vehicle;
-use Illuminate\Foundation\Testing\RefreshDatabase;
 use Tests\Contract;
+use Tests\StartsFromSeed;
 use Tests\TestCase;
 
 /** What of the log is wanted, and what it adds up to. */
 final class LogApiTest extends TestCase
 {
-    use RefreshDatabase;
+    use StartsFromSeed;
 
     protected function setUp(): void
     {

@@ -10,17 +10,17 @@ use App\Models\Garage;
 use App\Models\LoggerToken;
 use App\Models\Membership;
 use App\Models\User;
-use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Tests\Contract;
+use Tests\StartsFromSeed;
 use Tests\TestCase;
 
 /** A logger appends readings with a token of its own, and can do nothing else. */
 final class LoggerTest extends TestCase
 {
-    use RefreshDatabase;
+    use StartsFromSeed;
 
     private Garage $garage;
 

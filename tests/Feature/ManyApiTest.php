@@ -9,14 +9,14 @@ use App\Models\Outlet;
 use App\Models\Place;
 use App\Models\Tour;
 use App\Models\Vehicle;
-use Illuminate\Foundation\Testing\RefreshDatabase;
 use Tests\Contract;
+use Tests\StartsFromSeed;
 use Tests\TestCase;
 
 /** Several pieces at once, tours, and how much of each piece nobody has read. */
 final class ManyApiTest extends TestCase
 {
-    use RefreshDatabase;
+    use StartsFromSeed;
 
     protected function setUp(): void
     {

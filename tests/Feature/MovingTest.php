@@ -22,19 +22,19 @@ use Harmozon\Core\Files\Foreign\Mapping;
 use Harmozon\Core\Files\Foreign\TimeMap;
 use Harmozon\Core\Files\Node;
 use Harmozon\Core\Tests\Cases;
-use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Contract;
+use Tests\StartsFromSeed;
 use Tests\TestCase;
 
 /** A whole garage leaves as one document and comes back. */
 final class MovingTest extends TestCase
 {
-    use RefreshDatabase;
+    use StartsFromSeed;
 
     public function test_what_was_written_comes_back_the_same_to_the_byte_and_twice_adds_nothing(): void
     {

@@ -7,14 +7,14 @@ namespace Tests\Feature;
 use App\Models\Network;
 use App\Models\Outlet;
 use App\Models\Vehicle;
-use Illuminate\Foundation\Testing\RefreshDatabase;
 use Tests\Contract;
+use Tests\StartsFromSeed;
 use Tests\TestCase;
 
 /** What is set up at the networks, and what gate 5 makes of it. */
 final class NetworkApiTest extends TestCase
 {
-    use RefreshDatabase;
+    use StartsFromSeed;
 
     protected function setUp(): void
     {

@@ -7,15 +7,15 @@ namespace Tests\Feature;
 use App\Models\Outlet;
 use App\Models\Place;
 use App\Models\Vehicle;
-use Illuminate\Foundation\Testing\RefreshDatabase;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Contract;
+use Tests\StartsFromSeed;
 use Tests\TestCase;
 
 /** A car from six answers, and its first answer before any place is entered. */
 final class NewCarApiTest extends TestCase
 {
-    use RefreshDatabase;
+    use StartsFromSeed;
 
     private const KNOWN = ['faces' => ['ccs1'], 'languages' => ['plc'], 'pack_class' => '400', 'usable_kwh' => 72, 'peak_kw' => 150, 'onboard' => ['kw' => 11.5]];
 

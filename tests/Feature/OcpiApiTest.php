@@ -8,16 +8,16 @@ use App\Models\NetworkImport;
 use App\Models\NetworkTerm;
 use App\Models\Outlet;
 use App\Models\Place;
-use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Testing\TestResponse;
 use Tests\Contract;
+use Tests\StartsFromSeed;
 use Tests\TestCase;
 
 /** Places as their networks tell them: brought in, brought up to date, taken back. */
 final class OcpiApiTest extends TestCase
 {
-    use RefreshDatabase;
+    use StartsFromSeed;
 
     protected function setUp(): void
     {

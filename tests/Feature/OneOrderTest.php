@@ -19,16 +19,16 @@ use Harmozon\Core\Files\FieldError;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Record\Trace;
-use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Tests\StartsFromSeed;
 use Tests\TestCase;
 
 /** Taking, forgetting and finishing see one order, and what the judge remembers is what it would measure anew. */
 final class OneOrderTest extends TestCase
 {
-    use RefreshDatabase;
+    use StartsFromSeed;
 
     private SessionBook $sessions;
 

@@ -7,14 +7,14 @@ namespace Tests\Feature;
 use App\Models\Outlet;
 use App\Models\User;
 use App\Models\Vehicle;
-use Illuminate\Foundation\Testing\RefreshDatabase;
 use Tests\Contract;
+use Tests\StartsFromSeed;
 use Tests\TestCase;
 
 /** The second demo garage: combined type 2, three phases, another currency. */
 final class OverseasTest extends TestCase
 {
-    use RefreshDatabase;
+    use StartsFromSeed;
 
     protected function setUp(): void
     {

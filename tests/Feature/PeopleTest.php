@@ -11,16 +11,16 @@ use App\Models\Membership;
 use App\Models\User;
 use App\Models\Vehicle;
 use App\People\Founding;
-use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Contract;
+use Tests\StartsFromSeed;
 use Tests\TestCase;
 
 /** Accounts that begin, people who come into a garage and go, and what each may do in it. */
 final class PeopleTest extends TestCase
 {
-    use RefreshDatabase;
+    use StartsFromSeed;
 
     private const GARAGE = ['name' => 'Wren and Daughter', 'currency' => 'EUR', 'units' => 'metric', 'locale' => 'en-NL', 'timezone' => 'Europe/Amsterdam'];
 

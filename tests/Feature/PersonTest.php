@@ -9,18 +9,18 @@ use App\Models\Garage;
 use App\Models\User;
 use App\People\AccountChanged;
 use App\People\PasswordForgotten;
-use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Notifications\AnonymousNotifiable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Notification;
 use Illuminate\Testing\TestResponse;
 use Tests\Contract;
+use Tests\StartsFromSeed;
 use Tests\TestCase;
 
 /** One's own account: OWASP ASVS 4.0.3, level 2, V2.1, V2.2, V2.5, V3.2 and V3.3. */
 final class PersonTest extends TestCase
 {
-    use RefreshDatabase;
+    use StartsFromSeed;
 
     private const OLD = 'the kettle is on again';
 

@@ -7,18 +7,18 @@ namespace Tests\Feature;
 use App\Models\Adapter;
 use App\Models\ChargeSession;
 use App\Models\Photo;
-use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Contract;
+use Tests\StartsFromSeed;
 use Tests\TestCase;
 
 /** A photograph of a plate: kept with its piece, private to its garage, without what a camera wrote into it. */
 final class PhotoApiTest extends TestCase
 {
-    use RefreshDatabase;
+    use StartsFromSeed;
 
     private string $adapter;
 

@@ -5,17 +5,17 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Place;
-use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Arr;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Contract;
 use Tests\PlateSchema;
+use Tests\StartsFromSeed;
 use Tests\TestCase;
 
 /** What is typed is kept: every figure of every plate, and what somebody else has changed meanwhile. */
 final class PlateFieldsTest extends TestCase
 {
-    use RefreshDatabase;
+    use StartsFromSeed;
 
     /** A plate of which nothing has been read, with its parts already there. */
     private const EMPTY = [

@@ -6,16 +6,16 @@ namespace Tests\Feature;
 
 use App\Models\ChargeSession;
 use App\Models\User;
-use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\DB;
 use Smalot\PdfParser\Document;
 use Smalot\PdfParser\Parser;
+use Tests\StartsFromSeed;
 use Tests\TestCase;
 
 /** A report on paper says what the report on the screen says, in letters that can be selected. */
 final class PrintTest extends TestCase
 {
-    use RefreshDatabase;
+    use StartsFromSeed;
 
     private User $user;
 

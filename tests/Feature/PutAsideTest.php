@@ -7,13 +7,13 @@ namespace Tests\Feature;
 use App\Garage\Role;
 use App\Models\ChargeSession;
 use App\Models\Vehicle;
-use Illuminate\Foundation\Testing\RefreshDatabase;
 use Tests\Contract;
+use Tests\StartsFromSeed;
 use Tests\TestCase;
 
 final class PutAsideTest extends TestCase
 {
-    use RefreshDatabase;
+    use StartsFromSeed;
 
     public function test_everything_that_was_put_aside_is_listed_for_thirty_days_and_comes_back(): void
     {

@@ -7,17 +7,17 @@ namespace Tests\Feature;
 use App\Models\Adapter;
 use App\Models\Outlet;
 use App\Models\Vehicle;
-use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Tests\Contract;
+use Tests\StartsFromSeed;
 use Tests\TestCase;
 
 final class SessionApiTest extends TestCase
 {
-    use RefreshDatabase;
+    use StartsFromSeed;
 
     private const FILE = "t_s,soc_pct,volts,amps,kw\n0,20,300,0,0\n60,21,301,400,120.4\n120,22,302,400,120.8\nx,1,2,3,4\n180,24,303,400,121.2\n";
 

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Illuminate\Foundation\Testing\RefreshDatabase;
 use Tests\Contract;
+use Tests\StartsFromSeed;
 use Tests\TestCase;
 
 /** What the page shows and does not know: names, plates as lines, links of a chain. */
 final class TermsApiTest extends TestCase
 {
-    use RefreshDatabase;
+    use StartsFromSeed;
 
     public function test_every_word_an_answer_uses_has_a_name(): void
     {

@@ -10,15 +10,15 @@ use Harmozon\Core\Words\Voice;
 use Illuminate\Database\QueryException;
 use Illuminate\Database\SQLiteDatabaseDoesNotExistException;
 use Illuminate\Encryption\MissingAppKeyException;
-use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\Route;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\StartsFromSeed;
 use Tests\TestCase;
 
 /** What keeps the application from working is told in one plain answer, and nothing is half-written. */
 final class TroubleTest extends TestCase
 {
-    use RefreshDatabase;
+    use StartsFromSeed;
 
     #[DataProvider('causes')]
     public function test_a_cause_is_named_for_whoever_runs_this(int $code, string $message, string $told, ?string $retryAfter): void

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use Illuminate\Support\Facades\DB;
+
+/** A database for every test: this process's copy of a seed, in a transaction that is rolled back at the end. */
+trait StartsFromSeed
+{
+    private ?Seed $seed = null;
+
+    /** Called by the framework before each test. */
+    protected function setUpStartsFromSeed(): void
+    {
+        $this->startFrom(Seed::Migrated);
+        $this->beforeApplicationDestroyed($this->leaveSeed(...));
+    }
+
+    /** Ends what this test has written so far, and begins again from another seed. */
+    protected function startFrom(Seed $seed): void
+    {
+        if ($this->seed !== null) {
+            $this->leaveSeed();
+        }
+        config(['database.connections.sqlite.database' => $seed->ownCopy()]);
+        DB::purge('sqlite');
+        DB::connection('sqlite')->beginTransaction();
+        $this->seed = $seed;
+    }
+
+    private function leaveSeed(): void
+    {
+        DB::connection('sqlite')->rollBack(0);
+        DB::disconnect('sqlite');
+    }
+}
