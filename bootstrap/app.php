@@ -9,7 +9,7 @@ use App\Equipment\PieceStore;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\StartSession;
 use App\Models\Piece;
-use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Words\Language;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Refusal;

@@ -3,7 +3,7 @@
  * English, the weights and widths of the styles. Whatever else a name may hold (é, ø, ř) comes from the whole file, which a
  * browser fetches only when it meets such a letter.
  */
-import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { join, relative } from 'node:path';
 import subsetFont from 'subset-font';
@@ -12,11 +12,16 @@ const root = join(import.meta.dirname, '..');
 const folder = join(root, '.cache/fonts');
 const file = (path) => createRequire(import.meta.url).resolve(`@fontsource-variable/${path}`);
 
-const WORDS = ['resources/js/words/en.ts', 'resources/js/words/en.later.ts', 'core/words/en.php', 'app/Words/en.php'];
+const WORDS = [
+  'resources/js/words/en.ts',
+  'resources/js/words/en.later.ts',
+  'app/Words/en.php',
+  ...readdirSync(join(root, 'core/words/en')).map((room) => `core/words/en/${room}`),
+];
 const ASCII = Array.from({ length: 0x7e - 0x20 + 1 }, (_, i) => String.fromCharCode(0x20 + i));
-const used = [
-  ...new Set([...ASCII, ...WORDS.flatMap((path) => [...readFileSync(join(root, path), 'utf8')])]),
-].filter((c) => c >= ' ');
+const used = [...new Set([...ASCII, ...WORDS.flatMap((path) => [...readFileSync(join(root, path), 'utf8')])])].filter(
+  (c) => c >= ' ',
+);
 
 /** One face for text, one for headings and figures, and the name of the house in its own width. */
 const FACES = [
@@ -62,8 +67,18 @@ for (const { family, path, style, axes, weights, characters } of FACES) {
   );
   if (family !== 'Harmozon Mark') {
     // Declared first: where two faces have a letter, the later one is taken.
-    css += face(family, beside(file(`${path}-latin-ext-${style}.woff2`)), weights, 'U+0100-02ff, U+1e00-1eff, U+2c60-2c7f, U+a720-a7ff');
-    css += face(family, beside(whole), weights, 'U+00a0-00ff, U+0131, U+0152-0153, U+02bb-02dc, U+2000-206f, U+20ac, U+2122, U+2191-2193, U+2212');
+    css += face(
+      family,
+      beside(file(`${path}-latin-ext-${style}.woff2`)),
+      weights,
+      'U+0100-02ff, U+1e00-1eff, U+2c60-2c7f, U+a720-a7ff',
+    );
+    css += face(
+      family,
+      beside(whole),
+      weights,
+      'U+00a0-00ff, U+0131, U+0152-0153, U+02bb-02dc, U+2000-206f, U+20ac, U+2122, U+2191-2193, U+2212',
+    );
   }
   css += face(family, `./${name}`, weights, characters.map(hex).join(', '));
 }

@@ -25,6 +25,7 @@ enum Seed: string
     public function writeTo(string $path): void
     {
         $from = new \SQLite3($this->built(), SQLITE3_OPEN_READONLY);
+        $from->busyTimeout(10_000);
         $to = new \SQLite3($path);
         $to->busyTimeout(10_000);
         if (! $from->backup($to)) {
@@ -81,6 +82,10 @@ enum Seed: string
                 'HARMOZON_DEMO' => 'true', 'HASH_MEMORY_KIB' => '64', 'LOG_CHANNEL' => 'null',
             ]))->setTimeout(120)->mustRun();
         }
+        // Everything in the one file: those who read it at once would wait for each other to look through a write-ahead log.
+        $built = new \SQLite3($path);
+        $built->exec('PRAGMA journal_mode = DELETE');
+        $built->close();
     }
 
     /** @return string 16 characters that change with the code and with the day */

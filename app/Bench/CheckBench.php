@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Files\TextInput;
-use Harmozon\Core\Files\CaseReader;
-use Harmozon\Core\Files\ReadingsReader;
+use Harmozon\Core\Case\CaseReader;
+use Harmozon\Core\Readings\ReadingsReader;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Words\Amount;

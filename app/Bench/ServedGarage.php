@@ -7,7 +7,7 @@ namespace App\Bench;
 use App\Equipment\ShippedKinds;
 use GuzzleHttp\Client;
 use GuzzleHttp\Cookie\CookieJar;
-use Harmozon\Core\Files\CaseReader;
+use Harmozon\Core\Case\CaseReader;
 use Symfony\Component\Process\Process;
 
 /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Words\Language;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Refusal;

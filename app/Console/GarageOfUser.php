@@ -6,7 +6,7 @@ namespace App\Console;
 
 use App\Models\Garage;
 use App\Models\User;
-use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Words\Message;
 use Illuminate\Console\Command;
 use Illuminate\Support\Str;

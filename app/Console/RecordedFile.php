@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Files\TextInput;
-use Harmozon\Core\Files\CaseReader;
-use Harmozon\Core\Files\FieldError;
-use Harmozon\Core\Files\Foreign\Mapping;
-use Harmozon\Core\Files\ReadingsReader;
-use Harmozon\Core\Files\RejectedRow;
-use Harmozon\Core\Files\RejectedRows;
+use Harmozon\Core\Case\CaseReader;
+use Harmozon\Core\Json\FieldError;
+use Harmozon\Core\Readings\Foreign\Mapping;
+use Harmozon\Core\Readings\ReadingsReader;
+use Harmozon\Core\Readings\RejectedRow;
+use Harmozon\Core\Readings\RejectedRows;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Review\Recorded;

@@ -8,14 +8,14 @@ use App\Models\Adapter;
 use App\Models\Network;
 use App\Models\Outlet;
 use App\Models\Vehicle;
+use Harmozon\Core\Case\EquipmentReader;
 use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Equipment\Adapter as CoreAdapter;
 use Harmozon\Core\Equipment\NetworkSetUp;
 use Harmozon\Core\Equipment\Outlet as CoreOutlet;
 use Harmozon\Core\Equipment\OutletGroup;
 use Harmozon\Core\Equipment\Vehicle as CoreVehicle;
-use Harmozon\Core\Files\EquipmentReader;
-use Harmozon\Core\Files\Node;
+use Harmozon\Core\Json\Node;
 use Illuminate\Support\Collection;
 
 /** The way from stored pieces to the core: each is read exactly as a case file is. */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Files;
 
-use Harmozon\Core\Files\FieldError;
-use Harmozon\Core\Files\Foreign\Encoding;
+use Harmozon\Core\Json\FieldError;
+use Harmozon\Core\Readings\Foreign\Encoding;
 use Harmozon\Core\Words\Message;
 
 /** Text files, whole or line by line; on the command line `-` is standard input. */

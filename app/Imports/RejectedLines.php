@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace App\Imports;
 
 use App\Models\ReadingsImport;
-use Harmozon\Core\Files\CsvLine;
-use Harmozon\Core\Files\CsvRecords;
-use Harmozon\Core\Files\FieldError;
-use Harmozon\Core\Files\Foreign\Encoding;
-use Harmozon\Core\Files\Foreign\Mapping;
-use Harmozon\Core\Files\ReadingsReader;
-use Harmozon\Core\Files\RejectedRow;
-use Harmozon\Core\Files\SheetCell;
+use Harmozon\Core\Json\FieldError;
+use Harmozon\Core\Readings\CsvLine;
+use Harmozon\Core\Readings\CsvRecords;
+use Harmozon\Core\Readings\Foreign\Encoding;
+use Harmozon\Core\Readings\Foreign\Mapping;
+use Harmozon\Core\Readings\ReadingsReader;
+use Harmozon\Core\Readings\RejectedRow;
+use Harmozon\Core\Readings\SheetCell;
 use Harmozon\Core\Words\Voice;
 
 /** The rows of a file that were left out, read from it anew: its own cells behind the number of the line and the reason. */

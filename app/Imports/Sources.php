@@ -6,10 +6,10 @@ namespace App\Imports;
 
 use App\Files\TextInput;
 use App\Models\ReadingsSource;
-use Harmozon\Core\Files\Foreign\FileHead;
-use Harmozon\Core\Files\Foreign\Mapping;
-use Harmozon\Core\Files\Foreign\MappingReader;
-use Harmozon\Core\Files\ReadingColumns;
+use Harmozon\Core\Readings\Foreign\FileHead;
+use Harmozon\Core\Readings\Foreign\Mapping;
+use Harmozon\Core\Readings\Foreign\MappingReader;
+use Harmozon\Core\Readings\ReadingColumns;
 
 /** What the files of each instrument were taken for, by their header. */
 final class Sources

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Garage\BelongsToGarage;
-use Harmozon\Core\Files\FieldError;
-use Harmozon\Core\Files\Foreign\Mapping;
-use Harmozon\Core\Files\Foreign\MappingReader;
+use Harmozon\Core\Json\FieldError;
+use Harmozon\Core\Readings\Foreign\Mapping;
+use Harmozon\Core\Readings\Foreign\MappingReader;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;

@@ -14,7 +14,7 @@ use App\Models\Place;
 use App\Models\ReadingsSource;
 use App\Models\Tour;
 use App\Models\Vehicle;
-use Harmozon\Core\Files\CaseReader;
+use Harmozon\Core\Case\CaseReader;
 
 /**
  * Everything that a garage holds in one document (`harmozon/garage`, version 2): pieces as the garage has arranged them, the

@@ -9,8 +9,8 @@ use App\Equipment\PieceStore;
 use App\Models\NetworkImport;
 use App\Models\Outlet;
 use App\Models\Place;
-use Harmozon\Core\Files\Node;
-use Harmozon\Core\Files\Ocpi\Merge;
+use Harmozon\Core\Json\Node;
+use Harmozon\Core\Ocpi\Merge;
 use Illuminate\Support\Facades\DB;
 
 /** Takes an import back as a whole. What somebody has written on a piece since stays, and is named. */

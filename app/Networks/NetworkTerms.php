@@ -7,11 +7,11 @@ namespace App\Networks;
 use App\Models\NetworkTerm;
 use Harmozon\Core\Equipment\Coupler;
 use Harmozon\Core\Equipment\UnknownCoupler;
-use Harmozon\Core\Files\FieldError;
-use Harmozon\Core\Files\Node;
-use Harmozon\Core\Files\Ocpi\Assigned;
-use Harmozon\Core\Files\Ocpi\EvseStatus;
-use Harmozon\Core\Files\Ocpi\TermKind;
+use Harmozon\Core\Json\FieldError;
+use Harmozon\Core\Json\Node;
+use Harmozon\Core\Ocpi\Assigned;
+use Harmozon\Core\Ocpi\EvseStatus;
+use Harmozon\Core\Ocpi\TermKind;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 

@@ -6,9 +6,9 @@ namespace App\Networks;
 
 use App\Models\Outlet;
 use App\Models\Place;
-use Harmozon\Core\Files\Ocpi\ChangeKind;
-use Harmozon\Core\Files\Ocpi\FilePlace;
-use Harmozon\Core\Files\Ocpi\OutletChange;
+use Harmozon\Core\Ocpi\ChangeKind;
+use Harmozon\Core\Ocpi\FilePlace;
+use Harmozon\Core\Ocpi\OutletChange;
 
 /** What a location of a file makes of the garage. */
 final readonly class PlacePlan

@@ -7,7 +7,7 @@ namespace App\Photos;
 use App\Equipment\PieceKind;
 use App\Models\ChargeSession;
 use App\Models\Photo;
-use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 use Illuminate\Database\Eloquent\Collection;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Photos;
 
-use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 

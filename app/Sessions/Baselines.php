@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Sessions;
 
 use App\Models\ChargeSession;
-use Harmozon\Core\Files\FieldError;
-use Harmozon\Core\Files\FitWriter;
-use Harmozon\Core\Files\ReviewWriter;
+use Harmozon\Core\Answers\FitWriter;
+use Harmozon\Core\Answers\ReviewWriter;
+use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Record\Completed;
 use Harmozon\Core\Review\Comparison;
 use Harmozon\Core\Review\Recorded;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Sessions;
 
 use App\Models\ChargeSession;
-use Harmozon\Core\Files\FieldError;
-use Harmozon\Core\Files\Node;
-use Harmozon\Core\Files\Range;
+use Harmozon\Core\Json\FieldError;
+use Harmozon\Core\Json\Node;
+use Harmozon\Core\Json\Range;
 use Harmozon\Core\Words\Message;
 use Illuminate\Support\Carbon;
 

@@ -7,7 +7,7 @@ namespace App\Sessions;
 use App\Equipment\OutOfUse;
 use App\Models\ChargeSession;
 use App\Models\SessionEvent;
-use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Record\Event;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;

@@ -6,11 +6,11 @@ namespace App\Sessions;
 
 use App\Models\ChargeSession;
 use App\Models\Reading;
-use Harmozon\Core\Files\FieldError;
-use Harmozon\Core\Files\Foreign\Mapping;
-use Harmozon\Core\Files\ReadingsReader;
-use Harmozon\Core\Files\RejectedRow;
-use Harmozon\Core\Files\RejectedRows;
+use Harmozon\Core\Json\FieldError;
+use Harmozon\Core\Readings\Foreign\Mapping;
+use Harmozon\Core\Readings\ReadingsReader;
+use Harmozon\Core\Readings\RejectedRow;
+use Harmozon\Core\Readings\RejectedRows;
 use Harmozon\Core\Record\Event as CoreEvent;
 use Harmozon\Core\Record\Reading as CoreReading;
 use Harmozon\Core\Words\Amount;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Sessions;
 
-use Harmozon\Core\Files\Foreign\Mapping;
-use Harmozon\Core\Files\RejectedRows;
+use Harmozon\Core\Readings\Foreign\Mapping;
+use Harmozon\Core\Readings\RejectedRows;
 
 /** What became of a readings file. */
 final readonly class LoadedFile

@@ -8,7 +8,7 @@ use App\Equipment\Rows;
 use App\Models\Adapter;
 use App\Models\ChargeSession;
 use App\Models\Vehicle;
-use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Words\Message;
 
 /**

@@ -10,7 +10,7 @@ use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Equipment\Outlet;
 use Harmozon\Core\Equipment\Vehicle;
-use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Words\Message;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Sessions;
 
 use App\Models\ChargeSession;
+use Harmozon\Core\Case\CaseReader;
 use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Chain\Conditions;
-use Harmozon\Core\Files\CaseReader;
-use Harmozon\Core\Files\Node;
 use Harmozon\Core\Fit\ChainAnswer;
+use Harmozon\Core\Json\Node;
 
 /** The chain of a session, from the plates it was begun with. */
 final readonly class SessionChain

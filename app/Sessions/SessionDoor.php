@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Sessions;
 
 use App\Models\ChargeSession;
-use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 use Illuminate\Support\Facades\DB;

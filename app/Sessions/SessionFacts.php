@@ -6,7 +6,7 @@ namespace App\Sessions;
 
 use App\Models\ChargeSession;
 use App\Models\SessionEvent;
-use Harmozon\Core\Files\ReviewWriter;
+use Harmozon\Core\Answers\ReviewWriter;
 use Harmozon\Core\Record\DutyMeter;
 use Harmozon\Core\Record\Event;
 use Harmozon\Core\Review\HeldBack;

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Sessions;
 
 use App\Models\ChargeSession;
+use Harmozon\Core\Answers\CheckWriter;
+use Harmozon\Core\Answers\FitWriter;
+use Harmozon\Core\Answers\ReviewWriter;
 use Harmozon\Core\Equipment\Quantity;
-use Harmozon\Core\Files\CheckWriter;
-use Harmozon\Core\Files\FitWriter;
-use Harmozon\Core\Files\ReviewWriter;
 use Harmozon\Core\Record\Completed;
 use Harmozon\Core\Record\Judgement;
 use Harmozon\Core\Record\Trace;

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Tests;
 
-use Harmozon\Core\Files\CaseReader;
-use Harmozon\Core\Files\FitCase;
-use Harmozon\Core\Files\Node;
+use Harmozon\Core\Case\CaseReader;
+use Harmozon\Core\Case\FitCase;
 use Harmozon\Core\Fit\Answer;
 use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Fit\GateName;
 use Harmozon\Core\Fit\GateResult;
+use Harmozon\Core\Json\Node;
 
 /** Case files for tests: pieces with round figures, changed field by field with dotted paths. */
 final class Cases

@@ -14,10 +14,10 @@ final class AppFloors
 {
     /** @var list<list<string>> rooms, floor by floor, from the ground up */
     private const FLOORS = [
-        ['Garage', 'Database', 'Files'],
+        ['Garage', 'Database', 'Files', 'Words'],
         ['Models'],
         ['Equipment', 'People'],
-        ['Sessions', 'Networks'],
+        ['Sessions', 'Networks', 'Photos'],
         ['Imports'],
         ['Moving', 'Printing'],
         ['Demo', 'Bench'],
@@ -40,6 +40,18 @@ final class AppFloors
                 }
             }
         }
+    }
+
+    /** A class outside every room would escape the rule above. */
+    public function test_every_class_stands_in_a_room(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::AllOf(
+                Selector::inNamespace('App'),
+                ...array_map(static fn (string $room) => Selector::Not(self::room($room)), array_merge(...self::FLOORS)),
+            ))
+            ->shouldNotExist()
+            ->because('a new room is entered in the plan of the house first');
     }
 
     private static function room(string $name): SelectorInterface

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Tests\Attack;
 
-use Harmozon\Core\Files\CaseReader;
-use Harmozon\Core\Files\CheckWriter;
-use Harmozon\Core\Files\FitWriter;
-use Harmozon\Core\Files\ForecastWriter;
-use Harmozon\Core\Files\Foreign\FileHead;
-use Harmozon\Core\Files\Foreign\MappingReader;
-use Harmozon\Core\Files\Foreign\Preview;
-use Harmozon\Core\Files\Node;
-use Harmozon\Core\Files\ReadingsReader;
-use Harmozon\Core\Files\RejectedRow;
+use Harmozon\Core\Answers\CheckWriter;
+use Harmozon\Core\Answers\FitWriter;
+use Harmozon\Core\Answers\ForecastWriter;
+use Harmozon\Core\Case\CaseReader;
 use Harmozon\Core\Forecast\Forecaster;
+use Harmozon\Core\Json\Node;
+use Harmozon\Core\Readings\Foreign\FileHead;
+use Harmozon\Core\Readings\Foreign\MappingReader;
+use Harmozon\Core\Readings\Foreign\Preview;
+use Harmozon\Core\Readings\ReadingsReader;
+use Harmozon\Core\Readings\RejectedRow;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Tests\Cases;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Harmozon\Core\Files\CaseReader;
-use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Case\CaseReader;
+use Harmozon\Core\Json\FieldError;
+use Harmozon\Core\Tests\Case\CaseReaderTest;
 use Harmozon\Core\Tests\Cases;
-use Harmozon\Core\Tests\Files\CaseReaderTest;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\TestCase;
 

@@ -15,7 +15,7 @@ use App\Sessions\ReadSession;
 use App\Sessions\SessionBook;
 use App\Sessions\SessionChain;
 use App\Sessions\SessionReport;
-use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Record\Trace;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Files\TextInput;
-use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Json\FieldError;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

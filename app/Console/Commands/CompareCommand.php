@@ -6,8 +6,8 @@ namespace App\Console\Commands;
 
 use App\Console\CoreCommand;
 use App\Console\RecordedFile;
-use Harmozon\Core\Files\FieldError;
-use Harmozon\Core\Files\ReviewWriter;
+use Harmozon\Core\Answers\ReviewWriter;
+use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Record\Point;
 use Harmozon\Core\Review\Comparison;
 use Harmozon\Core\Words\Amount;

@@ -6,13 +6,13 @@ namespace App\Console\Commands;
 
 use App\Console\CoreCommand;
 use App\Files\TextInput;
+use Harmozon\Core\Answers\FitWriter;
+use Harmozon\Core\Case\CaseReader;
 use Harmozon\Core\Catalogue\Catalogue;
-use Harmozon\Core\Files\CaseReader;
-use Harmozon\Core\Files\FitWriter;
-use Harmozon\Core\Files\Node;
 use Harmozon\Core\Fit\Answer;
 use Harmozon\Core\Fit\Change;
 use Harmozon\Core\Fit\GateResult;
+use Harmozon\Core\Json\Node;
 use Harmozon\Core\Words\Message;
 
 final class FitCommand extends CoreCommand

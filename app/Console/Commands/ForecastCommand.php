@@ -6,8 +6,8 @@ namespace App\Console\Commands;
 
 use App\Console\CoreCommand;
 use App\Files\TextInput;
-use Harmozon\Core\Files\CaseReader;
-use Harmozon\Core\Files\ForecastWriter;
+use Harmozon\Core\Answers\ForecastWriter;
+use Harmozon\Core\Case\CaseReader;
 use Harmozon\Core\Forecast\Bill;
 use Harmozon\Core\Forecast\Forecast;
 use Harmozon\Core\Forecast\Forecaster;

@@ -6,8 +6,8 @@ namespace App\Console\Commands;
 
 use App\Console\CoreCommand;
 use App\Files\TextInput;
-use Harmozon\Core\Files\CaseReader;
-use Harmozon\Core\Files\StepsWriter;
+use Harmozon\Core\Answers\StepsWriter;
+use Harmozon\Core\Case\CaseReader;
 use Harmozon\Core\Forecast\Forecaster;
 use Harmozon\Core\Steps\Rung;
 use Harmozon\Core\Steps\Step;

@@ -15,7 +15,7 @@ use App\People\Founding;
 use App\People\GarageFields;
 use App\People\PasswordRule;
 use App\People\Passwords;
-use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Words\Message;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Validator;

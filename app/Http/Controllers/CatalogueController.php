@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Equipment\ShippedKinds;
+use Harmozon\Core\Case\FactDays;
 use Harmozon\Core\Chain\FactOwner;
 use Harmozon\Core\Equipment\Marks;
-use Harmozon\Core\Files\FactDays;
 use Harmozon\Core\Words\Voice;
 use Illuminate\Http\JsonResponse;
 

@@ -8,7 +8,7 @@ use App\Http\Requests\EventsRequest;
 use App\Models\ChargeSession;
 use App\Sessions\EventBook;
 use App\Sessions\SessionEvents;
-use Harmozon\Core\Files\EventJsonReader;
+use Harmozon\Core\Readings\EventJsonReader;
 use Illuminate\Http\JsonResponse;
 
 final class EventController extends Controller

@@ -16,10 +16,10 @@ use App\Models\Piece;
 use App\Models\Place;
 use App\Models\Tour;
 use App\Models\Vehicle;
+use Harmozon\Core\Answers\TermsWriter;
+use Harmozon\Core\Case\PlateWriter;
 use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Chain\UnreadFacts;
-use Harmozon\Core\Files\PlateWriter;
-use Harmozon\Core\Files\TermsWriter;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 

@@ -7,7 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Requests\LoggerReadingsRequest;
 use App\Models\ChargeSession;
 use App\Sessions\ReadingBook;
-use Harmozon\Core\Files\ReadingJsonReader;
+use Harmozon\Core\Readings\ReadingJsonReader;
 use Illuminate\Http\JsonResponse;
 
 /** The one door of a logger. */

@@ -8,7 +8,7 @@ use App\Equipment\PieceKind;
 use App\Equipment\PieceStore;
 use App\Models\Piece;
 use App\Models\Place;
-use Harmozon\Core\Files\Node;
+use Harmozon\Core\Json\Node;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;

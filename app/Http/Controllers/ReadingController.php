@@ -13,8 +13,8 @@ use App\Models\Reading;
 use App\Sessions\FileBook;
 use App\Sessions\ReadingBook;
 use App\Sessions\SessionReport;
-use Harmozon\Core\Files\CheckWriter;
-use Harmozon\Core\Files\ReadingJsonReader;
+use Harmozon\Core\Answers\CheckWriter;
+use Harmozon\Core\Readings\ReadingJsonReader;
 use Illuminate\Http\JsonResponse;
 
 final class ReadingController extends Controller

@@ -14,7 +14,7 @@ use App\Sessions\LogSums;
 use App\Sessions\SessionAnswer;
 use App\Sessions\SessionBook;
 use App\Sessions\SessionLine;
-use Harmozon\Core\Files\Node;
+use Harmozon\Core\Json\Node;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;

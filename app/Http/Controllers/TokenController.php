@@ -7,7 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Requests\TokenRequest;
 use App\Models\LoggerToken;
 use App\People\Who;
-use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 use Illuminate\Http\JsonResponse;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Harmozon\Core\Files\EventJsonReader;
-use Harmozon\Core\Files\Node;
+use Harmozon\Core\Json\Node;
+use Harmozon\Core\Readings\EventJsonReader;
 use Harmozon\Core\Record\Event;
 use Illuminate\Foundation\Http\FormRequest;
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Equipment\FitQuestion;
-use Harmozon\Core\Files\FieldError;
+use Harmozon\Core\Json\FieldError;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** Up to three chains under the same conditions, each with the heat loads of its own links. */

@@ -6,10 +6,10 @@ namespace App\Http\Requests;
 
 use App\Models\Tour;
 use App\Models\Vehicle;
+use Harmozon\Core\Case\CaseReader;
 use Harmozon\Core\Chain\Conditions;
-use Harmozon\Core\Files\CaseReader;
-use Harmozon\Core\Files\FieldError;
-use Harmozon\Core\Files\Node;
+use Harmozon\Core\Json\FieldError;
+use Harmozon\Core\Json\Node;
 use Harmozon\Core\Words\Message;
 
 /** One car and one need, at every outlet. */

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Harmozon\Core\Files\FieldError;
-use Harmozon\Core\Files\Foreign\Mapping;
-use Harmozon\Core\Files\Foreign\MappingReader;
+use Harmozon\Core\Json\FieldError;
+use Harmozon\Core\Readings\Foreign\Mapping;
+use Harmozon\Core\Readings\Foreign\MappingReader;
 
 /** A readings file, and which column of it holds what where it is not ours. */
 final class ReadingsFileRequest extends FileRequest

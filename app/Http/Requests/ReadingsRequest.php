@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Harmozon\Core\Files\Node;
-use Harmozon\Core\Files\ReadingJsonReader;
+use Harmozon\Core\Json\Node;
+use Harmozon\Core\Readings\ReadingJsonReader;
 use Harmozon\Core\Record\Reading;
 use Illuminate\Foundation\Http\FormRequest;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Harmozon\Core\Files\ReadingColumns;
+use Harmozon\Core\Readings\ReadingColumns;
 
 final class SessionPhotoRequest extends FileRequest
 {

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Harmozon\Core\Files\FieldError;
-use Harmozon\Core\Files\Foreign\Mapping;
-use Harmozon\Core\Files\Foreign\MappingReader;
-use Harmozon\Core\Files\ReadingColumns;
+use Harmozon\Core\Json\FieldError;
+use Harmozon\Core\Readings\Foreign\Mapping;
+use Harmozon\Core\Readings\Foreign\MappingReader;
+use Harmozon\Core\Readings\ReadingColumns;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** How a readings file is to be read, and how long after plugging in it begins. */

@@ -28,7 +28,12 @@ final class CoreFloors
         'Bench' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit', 'Forecast', 'Record'],
         'Steps' => ['Words', 'Equipment', 'Chain', 'Fit', 'Forecast'],
         'Review' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit', 'Forecast', 'Record'],
-        'Files' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit', 'Forecast', 'Record', 'Bench', 'Steps', 'Review'],
+        // Formats: what comes in, and what goes out.
+        'Json' => ['Words', 'Equipment'],
+        'Case' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit', 'Record', 'Bench', 'Json'],
+        'Readings' => ['Words', 'Record', 'Json'],
+        'Ocpi' => ['Words', 'Equipment', 'Json'],
+        'Answers' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit', 'Forecast', 'Record', 'Steps', 'Review', 'Json', 'Readings', 'Ocpi'],
     ];
 
     /** @return iterable<string, Rule> one a room */

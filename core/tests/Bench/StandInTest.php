@@ -6,9 +6,9 @@ namespace Harmozon\Core\Tests\Bench;
 
 use Harmozon\Core\Bench\Script;
 use Harmozon\Core\Bench\StandIn;
+use Harmozon\Core\Case\ScriptReader;
 use Harmozon\Core\Equipment\Quantity;
-use Harmozon\Core\Files\Node;
-use Harmozon\Core\Files\ScriptReader;
+use Harmozon\Core\Json\Node;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Judgement;
 use Harmozon\Core\Record\Reading;
@@ -144,7 +144,7 @@ final class StandInTest extends TestCase
     /**
      * @param  array<string, mixed>  $car
      * @param  array<string, mixed>  $adapter
-     * @return array{\Harmozon\Core\Files\FitCase, \Harmozon\Core\Fit\ChainAnswer}
+     * @return array{\Harmozon\Core\Case\FitCase, \Harmozon\Core\Fit\ChainAnswer}
      */
     private static function chain(array $car, array $adapter): array
     {

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Tests\Fit;
 
+use Harmozon\Core\Case\CatalogueReader;
 use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Catalogue\ChargerKind;
 use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Equipment\CouplerFamily;
-use Harmozon\Core\Files\CatalogueReader;
 use Harmozon\Core\Fit\AdapterPolicy;
 use Harmozon\Core\Fit\Change;
 use Harmozon\Core\Fit\Fitter;

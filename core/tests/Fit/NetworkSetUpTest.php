@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Tests\Fit;
 
-use Harmozon\Core\Files\FieldError;
 use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Fit\GateName;
 use Harmozon\Core\Fit\Outcome;
 use Harmozon\Core\Fit\Result;
+use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Tests\Cases;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Tests\Forecast;
 
-use Harmozon\Core\Files\ForecastWriter;
+use Harmozon\Core\Answers\ForecastWriter;
 use Harmozon\Core\Forecast\Forecaster;
 use Harmozon\Core\Tests\Cases;
 use Harmozon\Core\Tests\Say;

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Tests\Forecast;
 
+use Harmozon\Core\Case\EquipmentReader;
 use Harmozon\Core\Chain\Conditions;
-use Harmozon\Core\Files\EquipmentReader;
-use Harmozon\Core\Files\Node;
 use Harmozon\Core\Fit\Fitter;
 use Harmozon\Core\Forecast\Ranking;
 use Harmozon\Core\Forecast\RankOrder;
 use Harmozon\Core\Forecast\Sticker;
 use Harmozon\Core\Forecast\Stop;
+use Harmozon\Core\Json\Node;
 use Harmozon\Core\Tests\Cases;
 use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\TestCase;

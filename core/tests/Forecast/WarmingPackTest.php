@@ -6,10 +6,10 @@ namespace Harmozon\Core\Tests\Forecast;
 
 use Eris\Generators;
 use Eris\TestTrait;
-use Harmozon\Core\Files\FieldError;
 use Harmozon\Core\Forecast\Forecast;
 use Harmozon\Core\Forecast\Forecaster;
 use Harmozon\Core\Forecast\Step;
+use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Tests\Cases;
 use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\TestCase;

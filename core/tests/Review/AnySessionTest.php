@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Tests\Review;
 
-use Harmozon\Core\Files\FieldError;
-use Harmozon\Core\Files\FitCase;
-use Harmozon\Core\Files\ReviewWriter;
+use Harmozon\Core\Answers\ReviewWriter;
+use Harmozon\Core\Case\FitCase;
+use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Record\Event;
 use Harmozon\Core\Record\EventCode;
 use Harmozon\Core\Record\Judge;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Tests\Review;
 
-use Harmozon\Core\Files\FitCase;
+use Harmozon\Core\Case\FitCase;
 use Harmozon\Core\Record\Event;
 use Harmozon\Core\Record\EventCode;
 use Harmozon\Core\Record\Judge;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Tests\Review;
 
+use Harmozon\Core\Answers\StepsWriter;
+use Harmozon\Core\Answers\VisitWriter;
 use Harmozon\Core\Equipment\Tariff;
-use Harmozon\Core\Files\StepsWriter;
-use Harmozon\Core\Files\VisitWriter;
 use Harmozon\Core\Forecast\Forecast;
 use Harmozon\Core\Forecast\Forecaster;
 use Harmozon\Core\Review\Expected;

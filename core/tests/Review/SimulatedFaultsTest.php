@@ -6,7 +6,7 @@ namespace Harmozon\Core\Tests\Review;
 
 use Harmozon\Core\Bench\Script;
 use Harmozon\Core\Bench\StandIn;
-use Harmozon\Core\Files\FitCase;
+use Harmozon\Core\Case\FitCase;
 use Harmozon\Core\Record\Event;
 use Harmozon\Core\Record\EventCode;
 use Harmozon\Core\Record\Judge;

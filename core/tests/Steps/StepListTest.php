@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Tests\Steps;
 
+use Harmozon\Core\Answers\StepsWriter;
 use Harmozon\Core\Equipment\Stall;
-use Harmozon\Core\Files\StepsWriter;
 use Harmozon\Core\Fit\Cautions;
 use Harmozon\Core\Forecast\Forecaster;
 use Harmozon\Core\Steps\RungCode;

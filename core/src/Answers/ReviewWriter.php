@@ -1,0 +1,145 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Answers;
+
+use Harmozon\Core\Forecast\Step;
+use Harmozon\Core\Review\Comparison;
+use Harmozon\Core\Review\Confounder;
+use Harmozon\Core\Review\Diagnosis;
+use Harmozon\Core\Review\DutyStrip;
+use Harmozon\Core\Review\Grade;
+use Harmozon\Core\Review\Headline;
+use Harmozon\Core\Review\HeldBack;
+use Harmozon\Core\Review\Proof;
+use Harmozon\Core\Review\Recorded;
+use Harmozon\Core\Words\Voice;
+
+/** Writes what a session is held against, with the field names of the contract. */
+final readonly class ReviewWriter
+{
+    /** As many points of a thermometer as a curve on a screen can show apart. */
+    private const MOST_POINTS = 300;
+
+    public function __construct(private Voice $voice)
+    {
+    }
+
+    /** @return array{headline: string, beside: list<string>, proof: list<string>} the sentences that matter first */
+    public function told(Recorded $recorded): array
+    {
+        return [
+            'headline' => $this->voice->say(Headline::of($recorded)),
+            'beside' => $this->voice->each(Headline::beside($recorded)),
+            'proof' => $this->voice->each(Proof::of($recorded)),
+        ];
+    }
+
+    /** @return array{cause: string, minutes: float}|null what held a session back the most, for a line of the log; null where it is not worth telling */
+    public function line(Recorded $recorded): ?array
+    {
+        $dearest = Headline::dearest($recorded->diagnosis);
+
+        return $dearest === null ? null : ['cause' => $dearest->cause->value, 'minutes' => round($dearest->lostMinutes ?? 0.0, 1)];
+    }
+
+    /** @return array<string, mixed> */
+    public function duty(DutyStrip $strip): array
+    {
+        return [
+            'link' => $strip->linkId,
+            'name' => $this->voice->begin($strip->name),
+            'spent_at_s' => FitWriter::rounded($strip->spentAtS),
+            'points' => array_map(static fn (array $p): array => ['t_s' => round($p['tS'], 1), 'a' => round($p['amps'], 1), 'allowed_a' => round($p['allowedA'], 1), 'theta' => round($p['theta'], 3)], $strip->points),
+        ];
+    }
+
+    /** @return list<array{point: string, points: list<array{t_s: float, c: float}>}> what thermometers showed, point by point */
+    public function warmth(Recorded $recorded): array
+    {
+        $points = [];
+        foreach ($recorded->judgement->measured->course->moments() as $moment) {
+            foreach ($moment->celsius as $point => $celsius) {
+                $points[$point][] = ['t_s' => round($moment->tS, 1), 'c' => round($celsius, 1)];
+            }
+        }
+        $warmth = [];
+        foreach ($points as $point => $of) {
+            $every = max(1, (int) ceil(count($of) / self::MOST_POINTS));
+            $warmth[] = ['point' => $point, 'points' => array_values(array_filter($of, static fn (int $i): bool => $i % $every === 0, ARRAY_FILTER_USE_KEY))];
+        }
+
+        return $warmth;
+    }
+
+    /** @return list<array{t_s: float, soc: float, kw: float}> the forecast that it is held against */
+    public function expected(Diagnosis $diagnosis): array
+    {
+        return array_map(static fn (Step $s): array => ['t_s' => round($s->tS, 1), 'soc' => round($s->soc, 2), 'kw' => round($s->kw, 1)], $diagnosis->reference->forecast->points);
+    }
+
+    /** @return array<string, mixed> what belongs to a judgement */
+    public function diagnosis(Diagnosis $diagnosis): array
+    {
+        return [
+            'held_back_by' => array_map($this->heldBack(...), $diagnosis->heldBackBy),
+            'handshake_s' => FitWriter::rounded($diagnosis->handshakeS),
+            'forecast' => $diagnosis->grade === null ? null : self::grade($diagnosis->grade),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function heldBack(HeldBack $held): array
+    {
+        return [
+            'cause' => $held->cause->value,
+            'words' => $this->voice->begin($held->cause->message()),
+            'link' => $held->linkId,
+            'of_car' => $held->cause->isCars(),
+            'confidence' => $held->confidence->value,
+            'confidence_words' => $this->voice->say($held->confidence->message()),
+            'from_s' => round($held->fromS, 1),
+            'to_s' => round($held->toS, 1),
+            'level_kw' => FitWriter::rounded($held->levelKw),
+            'lost_kwh' => FitWriter::rounded($held->lostKwh, 3),
+            'lost_minutes' => FitWriter::rounded($held->lostMinutes),
+            'behind_car_kwh' => FitWriter::rounded($held->behindCarKwh, 3),
+            'behind_car_minutes' => FitWriter::rounded($held->behindCarMinutes),
+            'evidence' => $this->voice->say($held->evidence),
+            'try_next' => $this->voice->say($held->tryNext),
+        ];
+    }
+
+    /** @return array<string, mixed> with the field names of `harmozon:compare` */
+    public function comparison(Comparison $comparison): array
+    {
+        $ratio = $comparison->ratio;
+        $rises = [];
+        foreach ($comparison->risesK as $point => [$with, $without]) {
+            $rises[] = ['point' => $point, 'with_k' => FitWriter::rounded($with), 'without_k' => FitWriter::rounded($without)];
+        }
+
+        return [
+            'answer' => $comparison->answer->value,
+            'words' => $this->voice->begin($comparison->answer->message()),
+            'shared_soc' => $comparison->sharedSoc,
+            'power_ratio' => $ratio === null ? null : ['value' => round($ratio->value, 4), 'low' => round($ratio->low, 4), 'high' => round($ratio->high, 4)],
+            'minutes_difference' => FitWriter::rounded($comparison->minutesDifference),
+            'rises' => $rises,
+            'confounders' => array_map(fn (Confounder $c): array => ['code' => $c->code, 'detail' => $this->voice->say($c->detail)], $comparison->confounders),
+            'sentence' => $this->voice->say($comparison->sentence),
+        ];
+    }
+
+    /** @return array{minutes: float, measured_minutes: float, mean_error_kw: float, bias_kw: float} */
+    public static function grade(Grade $grade): array
+    {
+        return [
+            'minutes' => round($grade->minutes, 2),
+            'measured_minutes' => round($grade->measuredMinutes, 2),
+            'mean_error_kw' => round($grade->meanErrorKw, 2),
+            'bias_kw' => round($grade->biasKw, 2),
+        ];
+    }
+}

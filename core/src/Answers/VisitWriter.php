@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Answers;
+
+use Harmozon\Core\Chain\Chain;
+use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Forecast\Forecast;
+use Harmozon\Core\Forecast\Step;
+use Harmozon\Core\Record\Judge;
+use Harmozon\Core\Record\Plausibility;
+use Harmozon\Core\Record\TemperatureRow;
+use Harmozon\Core\Review\Expected;
+use Harmozon\Core\Review\Nearness;
+use Harmozon\Core\Review\Reminders;
+use Harmozon\Core\Steps\StepList;
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Voice;
+
+/**
+ * Writes all that a visit needs beside the car, so that it can be taken along where there is no network: the steps, what to
+ * expect at every charge, and what an entry can hardly be.
+ */
+final readonly class VisitWriter
+{
+    public function __construct(private StepsWriter $steps, private Voice $voice)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function visit(StepList $list, Forecast $forecast, Conditions $conditions): array
+    {
+        $expected = Expected::of($forecast);
+
+        return [
+            ...$this->steps->steps($list),
+            'expected' => [
+                'points' => array_map(fn (Step $p): array => $this->point($p, $expected), $expected->points),
+                'words' => array_combine(
+                    array_map(static fn (Nearness $n): string => $n->value, Nearness::cases()),
+                    array_map(fn (Nearness $n): string => $this->voice->say($n->message()), Nearness::cases()),
+                ),
+            ],
+            'reminders' => array_map(fn (int $atS, Message $words): array => ['at_s' => $atS, 'words' => $this->voice->say($words)], array_keys(Reminders::of($forecast)), Reminders::of($forecast)),
+            'idle_grace_minutes' => $list->answer->chain->outlet->tariff?->idleFeeAfterMinutes(),
+            'entries' => $this->entries($list->answer->chain, Judge::possibleKw($list->answer, $conditions)),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function point(Step $point, Expected $expected): array
+    {
+        $marks = $expected->marks($point);
+
+        return [
+            't_s' => round($point->tS, 1),
+            'soc' => round($point->soc, 2),
+            'v' => round($point->volts, 1),
+            'a' => round($point->amps, 1),
+            'kw' => round($point->kw, 2),
+            'leave_below_kw' => FitWriter::rounded($marks['leaveBelowKw']),
+            'near_from_kw' => round($marks['nearFromKw'], 2),
+            'near_to_kw' => round($marks['nearToKw'], 2),
+            'binding' => $this->voice->say($point->binding->message()),
+        ];
+    }
+
+    /** @return array<string, mixed> what an entry can hardly be; null where nobody knows */
+    private function entries(Chain $chain, ?float $possibleKw): array
+    {
+        return [
+            'phases' => $chain->phases(),
+            'most_kw' => $possibleKw === null ? null : round(Plausibility::POSSIBLE_FACTOR * $possibleKw, 1),
+            'ask_from_c' => TemperatureRow::OVER_C,
+        ];
+    }
+}

@@ -1,0 +1,337 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Case;
+
+use Harmozon\Core\Chain\Chain;
+use Harmozon\Core\Equipment\Access;
+use Harmozon\Core\Equipment\AccessKind;
+use Harmozon\Core\Equipment\AcSide;
+use Harmozon\Core\Equipment\Adapter;
+use Harmozon\Core\Equipment\AttachOrder;
+use Harmozon\Core\Equipment\BoostConverter;
+use Harmozon\Core\Equipment\Cabinet;
+use Harmozon\Core\Equipment\Cable;
+use Harmozon\Core\Equipment\Certification;
+use Harmozon\Core\Equipment\Coupler;
+use Harmozon\Core\Equipment\CurrentKind;
+use Harmozon\Core\Equipment\DcSide;
+use Harmozon\Core\Equipment\Inlet;
+use Harmozon\Core\Equipment\Membership;
+use Harmozon\Core\Equipment\MinuteBand;
+use Harmozon\Core\Equipment\NetworkSetUp;
+use Harmozon\Core\Equipment\Outlet;
+use Harmozon\Core\Equipment\OutletGroup;
+use Harmozon\Core\Equipment\Pack;
+use Harmozon\Core\Equipment\Plate;
+use Harmozon\Core\Equipment\PortCorner;
+use Harmozon\Core\Equipment\Retrofit;
+use Harmozon\Core\Equipment\SetUpState;
+use Harmozon\Core\Equipment\SetUpStep;
+use Harmozon\Core\Equipment\SharingPolicy;
+use Harmozon\Core\Equipment\Signalling;
+use Harmozon\Core\Equipment\Stall;
+use Harmozon\Core\Equipment\Supply;
+use Harmozon\Core\Equipment\Tariff;
+use Harmozon\Core\Equipment\Translation;
+use Harmozon\Core\Equipment\UnknownCoupler;
+use Harmozon\Core\Equipment\Vehicle;
+use Harmozon\Core\Json\FieldError;
+use Harmozon\Core\Json\Node;
+use Harmozon\Core\Json\Range;
+use Harmozon\Core\Power\Limits;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Unit;
+
+/** Reads vehicles, adapters and outlets in the words of the case file. Every method throws FieldError with a path. */
+final class EquipmentReader
+{
+    /** Links that have no record of their own go by these ids. */
+    private const MEANINGFUL_IDS = [Chain::CABLE, Limits::PACK, Limits::CONVERTER];
+
+    private const LONGEST_FAULT = 200;
+
+    private const LONGEST_NETWORK = 120;
+
+    /** As long as an EVSE id may be (OCPI 2.2.1), which is what stands on many a stall. */
+    private const LONGEST_ID = 48;
+
+    private const MOST_STALLS = 2000;
+
+    public function __construct(private readonly OriginsReader $origins = new OriginsReader)
+    {
+    }
+
+    public function vehicle(Node $node): Vehicle
+    {
+        $origins = $this->origins->of($node);
+        $node = $node->doubting(OriginsReader::doubted($origins));
+        $inlets = array_map($this->inlet(...), $node->objects('inlets'));
+        if ($inlets === []) {
+            throw $node->fail('inlets', Message::of('field.no_inlets'));
+        }
+        $pack = $node->objectOrNull('pack');
+
+        return new Vehicle(
+            $node->text('id'),
+            $node->textOrNull('name') ?? $node->text('id'),
+            new Pack($pack?->number('usable_kwh', Range::kwh()), $pack?->curve('voltage_by_soc', Range::volts()), $pack?->number('heater_kw', Range::heaterKw())),
+            $node->curve('charge_curve_kw', Range::curveKw()),
+            $node->number('km_per_kwh', Range::kmPerKwh()),
+            $inlets,
+            $node->texts('programmes'),
+            $origins,
+        );
+    }
+
+    public function adapter(Node $node): Adapter
+    {
+        $node = $node->doubting(OriginsReader::doubted($this->origins->of($node)));
+        $translates = $node->objectOrNull('translates');
+        $id = $node->text('id');
+        if (in_array($id, self::MEANINGFUL_IDS, true)) {
+            throw $node->fail('id', Message::of('field.id_means_something', id: $id));
+        }
+
+        return new Adapter(
+            $id,
+            $node->textOrNull('name') ?? $node->text('id'),
+            $this->coupler($node, 'input'),
+            $this->coupler($node, 'output'),
+            $node->choice('current', CurrentKind::class),
+            $this->plate($node->objectOrNull('plate') ?? Node::of([], $node->at('plate'))),
+            $translates === null ? null : new Translation(
+                $translates->choices('from', Signalling::class) ?? throw $translates->fail('from', Message::of('field.required')),
+                $translates->choices('to', Signalling::class) ?? throw $translates->fail('to', Message::of('field.required')),
+            ),
+            $node->choice('certification', Certification::class),
+            $node->boolOrNull('maker_approved'),
+            $node->boolOrNull('recalled'),
+            $node->boolOrNull('damaged'),
+            $node->boolOrNull('battery_ok'),
+            $node->number('derate_c', Range::celsius()),
+            $node->number('cutoff_c', Range::celsius()),
+            $node->choice('attach_order', AttachOrder::class),
+            $node->money('price'),
+            $node->boolOrNull('test_overdue'),
+            $node->boolOrNull('holds_back'),
+        );
+    }
+
+    public function outlet(Node $node): Outlet
+    {
+        $origins = $this->origins->of($node);
+        $node = $node->doubting(OriginsReader::doubted($origins));
+        $current = $node->choice('current', CurrentKind::class) ?? throw $node->fail('current', Message::of('field.required'));
+        $minV = $node->number('min_v', Range::volts());
+        $maxV = $node->number('max_v', Range::volts());
+        if ($minV !== null && $maxV !== null && $minV > $maxV) {
+            throw $node->fail('min_v', Message::of('field.min_above_max', min: Amount::asGiven($minV, Unit::Volts), max: Amount::asGiven($maxV, Unit::Volts)));
+        }
+        $attached = $node->objectOrNull('attached_adapter');
+        $cable = $node->objectOrNull('cable');
+        $cabinet = $node->objectOrNull('cabinet');
+        $supply = $node->objectOrNull('supply');
+        $access = $node->objectOrNull('access');
+        $tariff = $node->objectOrNull('tariff');
+
+        return new Outlet(
+            $node->text('id'),
+            $node->textOrNull('name') ?? $node->text('id'),
+            $this->coupler($node, 'coupler'),
+            $current,
+            $node->choices('signalling', Signalling::class),
+            $minV,
+            $maxV,
+            $node->number('max_a', Range::amps()),
+            $node->number('max_kw', Range::kw()),
+            $node->number('sticker_kw', Range::kw()),
+            $cable === null ? null : $this->cable($cable),
+            $attached === null ? null : $this->adapter($attached),
+            $node->boolOrNull('extension') ?? false,
+            $cabinet === null ? null : new Cabinet(
+                $cabinet->number('kw', Range::kw()),
+                $cabinet->choice('policy', SharingPolicy::class),
+                $cabinet->boolOrNull('partner_active'),
+                $cabinet->number('partner_kw', Range::curveKw()),
+                $cabinet->number('module_kw', Range::kw()),
+            ),
+            $supply === null ? null : new Supply($supply->number('volts', Range::volts()), $supply->number('amps', Range::amps()), $supply->wholeNumber('phases', 1, 3)),
+            new Access($access?->choice('kind', AccessKind::class), $access?->texts('makes'), $access?->textOrNull('network', self::LONGEST_NETWORK)),
+            $tariff === null ? null : $this->tariff($tariff),
+            $node->textOrNull('known_fault', self::LONGEST_FAULT),
+            array_map(self::stall(...), $node->objectsOrNone('stalls', self::MOST_STALLS)),
+            $origins,
+        );
+    }
+
+    /** What a network needs of a driver, and what of it is done. */
+    public function network(Node $node): NetworkSetUp
+    {
+        $steps = [];
+        foreach (SetUpStep::cases() as $step) {
+            $state = $node->choice($step->value, SetUpState::class);
+            if ($state !== null) {
+                $steps[$step->value] = $state;
+            }
+        }
+
+        return new NetworkSetUp($node->text('name'), $steps);
+    }
+
+    /** The kind of outlet alone, without reading the rest of its plate. */
+    public function group(Node $outlet): OutletGroup
+    {
+        return OutletGroup::of($this->coupler($outlet, 'coupler'), $outlet->choice('current', CurrentKind::class) ?? throw $outlet->fail('current', Message::of('field.required')));
+    }
+
+    private static function stall(Node $node): Stall
+    {
+        return new Stall(
+            $node->textOrNull('label', self::LONGEST_ID) ?? throw $node->fail('label', Message::of('field.required')),
+            $node->textOrNull('evse_id', self::LONGEST_ID),
+            $node->textOrNull('fault', self::LONGEST_FAULT),
+            $node->textOrNull('uid', self::LONGEST_ID),
+            $node->textOrNull('connector', self::LONGEST_ID),
+            $node->textOrNull('cabinet', self::LONGEST_ID),
+        );
+    }
+
+    private function inlet(Node $node): Inlet
+    {
+        $dc = $node->objectOrNull('dc');
+        $ac = $node->objectOrNull('ac');
+
+        return new Inlet(
+            $this->coupler($node, 'coupler'),
+            $node->choice('port', PortCorner::class),
+            $dc === null ? null : $this->dcSide($dc),
+            $ac === null ? null : $this->acSide($ac),
+        );
+    }
+
+    private function dcSide(Node $node): DcSide
+    {
+        $converter = $node->objectOrNull('boost_converter');
+
+        return new DcSide(
+            $node->choices('signalling', Signalling::class),
+            $node->number('max_v', Range::volts()),
+            $node->number('max_a', Range::amps()),
+            $node->number('max_kw', Range::kw()),
+            $this->retrofit($node),
+            $converter === null ? null : new BoostConverter(
+                $converter->number('max_kw', Range::kw()),
+                $converter->number('max_input_a', Range::amps()),
+                $converter->number('input_v', Range::volts()),
+                $converter->number('efficiency', Range::share()),
+            ),
+            $node->boolOrNull('split_pack'),
+        );
+    }
+
+    /** `"impossible"`, `{"adds": [...], "state": "available"}`, or null. */
+    private function retrofit(Node $node): ?Retrofit
+    {
+        $value = $node->raw('retrofit');
+        if ($value === null) {
+            return null;
+        }
+        if ($value === 'impossible') {
+            return Retrofit::impossible();
+        }
+        if (is_string($value)) {
+            throw $node->fail('retrofit', Message::of('field.expected_retrofit'));
+        }
+        $retrofit = $node->object('retrofit');
+
+        return match ($retrofit->raw('state')) {
+            'available' => Retrofit::adding($retrofit->choices('adds', Signalling::class) ?? throw $retrofit->fail('adds', Message::of('field.required'))),
+            'impossible' => Retrofit::impossible(),
+            null => null,
+            default => throw $retrofit->fail('state', Message::of('field.retrofit_state')),
+        };
+    }
+
+    private function acSide(Node $node): AcSide
+    {
+        $minV = $node->number('min_v', Range::volts());
+        $maxV = $node->number('max_v', Range::volts());
+        if ($minV !== null && $maxV !== null && $minV > $maxV) {
+            throw $node->fail('min_v', Message::of('field.min_above_max', min: Amount::asGiven($minV, Unit::Volts), max: Amount::asGiven($maxV, Unit::Volts)));
+        }
+
+        return new AcSide($node->wholeNumber('phases', 1, 3), $node->number('max_a', Range::amps()), $node->number('max_kw', Range::kw()), $minV, $maxV);
+    }
+
+    private function plate(Node $node): Plate
+    {
+        return $node->guard(static fn (): Plate => Plate::of(
+            $node->number('max_v', Range::volts()),
+            $node->number('continuous_a', Range::amps()),
+            $node->number('boost_a', Range::amps()),
+            $node->number('boost_minutes', Range::minutes()),
+            $node->number('max_kw', Range::kw()),
+            $node->number('rated_at_c', Range::celsius()),
+            $node->number('limit_c', Range::celsius()),
+        ));
+    }
+
+    private function cable(Node $node): Cable
+    {
+        return new Cable(
+            $node->number('length_m', Range::metres()),
+            $node->boolOrNull('cooled'),
+            $node->boolOrNull('cooling_failed') ?? false,
+            $this->plate($node),
+            $node->number('ageing', Range::share()) ?? 1.0,
+            $node->number('dry_a', Range::amps()),
+        );
+    }
+
+    private function tariff(Node $node): Tariff
+    {
+        $currency = $node->currency('currency');
+        $membership = $node->objectOrNull('membership');
+
+        return new Tariff(
+            $currency,
+            $node->money('per_kwh'),
+            $node->money('per_minute'),
+            $node->money('session_fee'),
+            $node->money('idle_per_minute'),
+            $node->number('idle_grace_minutes', Range::graceMinutes()),
+            $membership === null ? null : new Membership(
+                $membership->money('monthly_fee') ?? throw $membership->fail('monthly_fee', Message::of('field.required')),
+                $membership->money('per_kwh') ?? throw $membership->fail('per_kwh', Message::of('field.required')),
+            ),
+            $this->minuteBands($node),
+        );
+    }
+
+    /** @return list<MinuteBand> by power, from the lowest band up */
+    private function minuteBands(Node $node): array
+    {
+        $bands = [];
+        foreach ($node->objectsOrNone('minute_bands') as $band) {
+            $fromKw = $band->number('from_kw', Range::curveKw()) ?? throw $band->fail('from_kw', Message::of('field.required'));
+            if ($bands !== [] && $fromKw <= $bands[count($bands) - 1]->fromKw) {
+                throw $band->fail('from_kw', Message::of('field.bands_rise'));
+            }
+            $bands[] = new MinuteBand($fromKw, $band->money('per_minute') ?? throw $band->fail('per_minute', Message::of('field.required')));
+        }
+
+        return $bands;
+    }
+
+    private function coupler(Node $node, string $key): Coupler
+    {
+        try {
+            return Coupler::of($node->text($key));
+        } catch (UnknownCoupler $e) {
+            throw $node->fail($key, $e->problem);
+        }
+    }
+}

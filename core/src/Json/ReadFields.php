@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Json;
+
+/**
+ * What of an object was read, as it stood there: nothing that the reader does not know, and an empty object as an object.
+ */
+final class ReadFields
+{
+    /** @var array<string, mixed> by field, in the order in which they were read */
+    private array $values = [];
+
+    /** @var array<string, self> */
+    private array $objects = [];
+
+    /** @var array<string, array<int, self>> */
+    private array $items = [];
+
+    public function value(string $key, mixed $value): void
+    {
+        $this->values[$key] = $value;
+    }
+
+    public function object(string $key): self
+    {
+        $this->values[$key] ??= null;
+
+        return $this->objects[$key] ??= new self;
+    }
+
+    public function item(string $key, int $index): self
+    {
+        return $this->items[$key][$index] ??= new self;
+    }
+
+    public function copy(): \stdClass
+    {
+        $copy = new \stdClass;
+        foreach ($this->values as $key => $value) {
+            $copy->{$key} = match (true) {
+                isset($this->objects[$key]) => $this->objects[$key]->copy(),
+                isset($this->items[$key]) => array_map(static fn (self $item): \stdClass => $item->copy(), array_values($this->items[$key])),
+                default => $value,
+            };
+        }
+
+        return $copy;
+    }
+}

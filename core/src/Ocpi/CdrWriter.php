@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Ocpi;
+
+use Harmozon\Core\Equipment\CurrentKind;
+use Harmozon\Core\Equipment\Outlet;
+
+/**
+ * Writes a session as a charge detail record of the Open Charge Point Interface 2.2.1, as far as its driver knows it. What
+ * the format asks for and nobody knows (an address, a contract) is an empty text, never a guess.
+ */
+final class CdrWriter
+{
+    /** ISO 3166's own code for "not known", and a party that is nobody's. */
+    private const NOWHERE = 'ZZ';
+
+    private const NOBODY = 'DRV';
+
+    private const CONNECTOR = '1';
+
+    /**
+     * @param  string  $id  of the session
+     * @param  array{amount: string, currency: string}|null  $paid  null: not known
+     * @param  float|null  $kwh  by the station where it was typed, else as read
+     * @param  string  $currency  of the garage, where nothing was paid
+     * @return array<string, mixed>
+     */
+    public static function record(string $id, Outlet $outlet, ?string $stall, \DateTimeImmutable $startedAt, \DateTimeImmutable $endedAt, ?float $kwh, ?float $highestKw, ?array $paid, string $currency, \DateTimeImmutable $now): array
+    {
+        $time = static fn (\DateTimeImmutable $at): string => $at->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d\TH:i:s\Z');
+        $hours = max(0.0, ($endedAt->getTimestamp() - $startedAt->getTimestamp()) / 3600);
+        $known = null;
+        foreach ($outlet->stalls as $one) {
+            $known = $stall !== null && $one->label === $stall ? $one : $known;
+        }
+
+        return [
+            'country_code' => self::NOWHERE,
+            'party_id' => self::NOBODY,
+            'id' => $id,
+            'start_date_time' => $time($startedAt),
+            'end_date_time' => $time($endedAt),
+            'session_id' => $id,
+            'cdr_token' => ['country_code' => self::NOWHERE, 'party_id' => self::NOBODY, 'uid' => '', 'type' => 'OTHER', 'contract_id' => ''],
+            'auth_method' => 'COMMAND',
+            'cdr_location' => [
+                'id' => $outlet->id,
+                'name' => $outlet->name,
+                'address' => '', 'city' => '', 'country' => '',
+                'coordinates' => ['latitude' => '', 'longitude' => ''],
+                'evse_uid' => $known->uid ?? StallKey::uidOfOurs($outlet->id, null),
+                'evse_id' => $known->evseId ?? '',
+                'connector_id' => $known->connector ?? self::CONNECTOR,
+                'connector_standard' => Terms::standard($outlet->coupler->id) ?? '',
+                'connector_format' => $outlet->cable === null ? Terms::SOCKET : Terms::CABLE,
+                'connector_power_type' => $outlet->current === CurrentKind::Dc ? Terms::DC : Terms::powerType($outlet->supply->phases ?? 1),
+            ],
+            'currency' => $paid['currency'] ?? $currency,
+            'charging_periods' => [[
+                'start_date_time' => $time($startedAt),
+                'dimensions' => [
+                    ...($kwh === null ? [] : [['type' => 'ENERGY', 'volume' => round($kwh, 3)]]),
+                    ['type' => 'TIME', 'volume' => round($hours, 4)],
+                    ...($highestKw === null ? [] : [['type' => 'MAX_POWER', 'volume' => round($highestKw, 3)]]),
+                ],
+            ]],
+            // Left out where nobody has read it: no price is not a price of 0.
+            ...($paid === null ? [] : ['total_cost' => ['excl_vat' => (float) $paid['amount']]]),
+            ...($kwh === null ? [] : ['total_energy' => round($kwh, 3)]),
+            'total_time' => round($hours, 4),
+            'last_updated' => $time($now),
+        ];
+    }
+}

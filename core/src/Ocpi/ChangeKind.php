@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Ocpi;
+
+/** What a file makes of an outlet or of a place. */
+enum ChangeKind: string
+{
+    case New = 'new';
+    case Changed = 'changed';
+    case Same = 'same';
+    /** It came from this network, and the network does not name it any more. */
+    case Gone = 'gone';
+    /** Somebody here has put it aside, and there it stays. */
+    case Aside = 'aside';
+}

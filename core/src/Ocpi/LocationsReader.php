@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Ocpi;
+
+use Harmozon\Core\Json\FieldError;
+use Harmozon\Core\Json\Node;
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Voice;
+
+/**
+ * Reads charging places from Locations of the Open Charge Point Interface 2.2.1. Stalls with one plate stand as one
+ * outlet; each keeps its label, its EVSE id and what is against it. What the file does not say stays unknown.
+ */
+final readonly class LocationsReader
+{
+    /** A region's. */
+    private const MOST_LOCATIONS = 5000;
+
+    /** Of one location. */
+    private const MOST_EVSES = 2000;
+
+    /** An EVSE id in OCPI 2.2.1; every other id there is shorter. */
+    private const LONGEST_ID = 48;
+
+    public function __construct(private Voice $voice)
+    {
+    }
+
+    /** @throws FieldError when the document is no list of Locations */
+    public function read(string $json, Assigned $assigned = new Assigned): LocationsFile
+    {
+        try {
+            $document = json_decode($json, true, Node::DEEPEST_JSON, JSON_THROW_ON_ERROR);
+        } catch (\JsonException $e) {
+            throw FieldError::at('locations', Message::of('field.not_json', why: lcfirst($e->getMessage())));
+        }
+        $list = is_array($document) && ! array_is_list($document) ? ($document['data'] ?? $document['locations'] ?? null) : $document;
+        if (! is_array($list) || ! array_is_list($list) || $list === []) {
+            throw FieldError::at('locations', Message::of('field.locations'));
+        }
+        $list = Node::of(['locations' => $list])->list('locations', self::MOST_LOCATIONS);
+        $connectors = new ConnectorReader($assigned);
+        $places = [];
+        foreach ($list as $i => $location) {
+            $place = $this->place(Node::of($location, "locations[{$i}]"), $connectors);
+            $key = "{$place->party} {$place->id}";
+            $places[$key] = isset($places[$key]) ? $places[$key]->butNot(Message::of('ocpi.twice', id: $place->id)) : $place;
+        }
+
+        return new LocationsFile(array_values($places), $connectors->foreign());
+    }
+
+    private function place(Node $location, ConnectorReader $connectors): FilePlace
+    {
+        $id = self::given($location, 'id');
+        $name = self::given($location, 'name', 120) ?? self::given($location, 'address', 120) ?? $id ?? throw $location->fail('id', Message::of('field.required'));
+        $country = self::given($location, 'country_code');
+        $plates = $stalls = $seen = $notUnderstood = [];
+        foreach ($location->objectsOrNone('evses', self::MOST_EVSES) as $e => $evse) {
+            $status = $connectors->status($evse);
+            foreach ($evse->objectsOrNone('connectors') as $c => $connector) {
+                $stall = self::stall($evse, $connector, $e, $c);
+                $plate = $connectors->plate($connector, $stall['label']);
+                $key = StallKey::of($stall);
+                $problem = match (true) {
+                    $plate instanceof Message => $plate,
+                    isset($seen[$key]) => Message::of('ocpi.stall_twice', stall: $stall['label']),
+                    $status === EvseStatus::NotThere => Message::of('ocpi.not_there', stall: $stall['label']),
+                    default => null,
+                };
+                if ($problem !== null || $plate instanceof Message) {
+                    $notUnderstood[] = $problem;
+
+                    continue;
+                }
+                $seen[$key] = true;
+                $fault = $status->fault();
+                $same = (string) json_encode($plate);
+                $plates[$same] = $plate;
+                $stalls[$same][] = [...$stall, 'fault' => $fault === null ? null : $this->voice->say($fault)];
+            }
+        }
+
+        return new FilePlace(
+            $country === null ? '' : $country.'*'.(self::given($location, 'party_id') ?? ''),
+            $id ?? $name,
+            $name,
+            $this->named($plates, $stalls),
+            array_values(array_filter($notUnderstood)),
+        );
+    }
+
+    /**
+     * @param  array<string, array<string, mixed>>  $plates
+     * @param  array<string, list<array<string, string|null>>>  $stalls  by plate
+     * @return list<FileOutlet>
+     */
+    private function named(array $plates, array $stalls): array
+    {
+        $names = array_map(fn (array $plate): string => $this->voice->say(PlateName::short($plate)), $plates);
+        $isShared = array_count_values($names);
+        $outlets = [];
+        foreach ($plates as $same => $plate) {
+            $name = $isShared[$names[$same]] > 1 ? $this->voice->say(PlateName::long($plate)) : $names[$same];
+            $outlets[] = new FileOutlet($name, [...$plate, 'stalls' => $stalls[$same]]);
+        }
+
+        return $outlets;
+    }
+
+    /** @return array{label: string, evse_id: string|null, uid: string, connector: string} */
+    private static function stall(Node $evse, Node $connector, int $e, int $c): array
+    {
+        $evseId = self::given($evse, 'evse_id');
+        $uid = self::given($evse, 'uid') ?? $evseId ?? '#'.($e + 1);
+
+        return [
+            'label' => self::given($evse, 'physical_reference') ?? $evseId ?? $uid,
+            'evse_id' => $evseId,
+            'uid' => $uid,
+            'connector' => self::given($connector, 'id') ?? '#'.($c + 1),
+        ];
+    }
+
+    /** A text that is there; many networks write an empty one where they have nothing to say. */
+    private static function given(Node $node, string $key, int $longest = self::LONGEST_ID): ?string
+    {
+        return $node->raw($key) === '' ? null : $node->textOrNull($key, $longest);
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Readings\Foreign;
+
+use Harmozon\Core\Readings\CsvRecords;
+
+/** The header of a readings file and its first rows, as text: what a mapping is made from, and what a source is known by. */
+final readonly class FileHead
+{
+    /** Lines that it is read from, and cells that are shown of a column. */
+    public const LINES = 40;
+
+    private const SAMPLES = 3;
+
+    /**
+     * @param  list<string>  $headers
+     * @param  list<list<string>>  $samples  the first cells that are not empty, by column
+     */
+    private function __construct(public array $headers, public array $samples, public string $delimiter)
+    {
+    }
+
+    /**
+     * @param  iterable<string>  $lines
+     * @param  Mapping|null  $mapping  null: as it is guessed
+     */
+    public static function of(iterable $lines, ?Mapping $mapping = null): self
+    {
+        $head = [];
+        foreach ($lines as $line) {
+            $head[] = $line;
+            if (count($head) === self::LINES) {
+                break;
+            }
+        }
+        $encoding = $mapping->encoding ?? Encoding::of(implode("\n", $head));
+        // A file whose lines can be told apart is no longer in UTF-16.
+        $decoded = $encoding === Encoding::Windows1252 ? array_map($encoding->toUtf8(...), $head) : $head;
+        $records = new CsvRecords($decoded, $mapping?->delimiter);
+        $headers = null;
+        $samples = [];
+        foreach ($records as $cells) {
+            if ($headers === null) {
+                $headers = array_map(mb_scrub(...), $cells ?? []);
+                $samples = array_fill(0, count($headers), []);
+
+                continue;
+            }
+            foreach ($headers as $i => $header) {
+                $cell = $cells[$i] ?? '';
+                if ($cell !== '' && count($samples[$i]) < self::SAMPLES) {
+                    $samples[$i][] = mb_substr(mb_scrub($cell), 0, 40);
+                }
+            }
+        }
+
+        return new self($headers ?? [], array_values($samples), $records->delimiter());
+    }
+
+    /** Files of one instrument have one header: by this it is known again. */
+    public function source(): string
+    {
+        return hash('sha256', implode("\x1F", [$this->delimiter, ...$this->headers]));
+    }
+}

@@ -1,0 +1,173 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Readings\Foreign;
+
+use Harmozon\Core\Readings\CsvRecords;
+
+/** Guesses how a foreign readings file is written, from its first lines. */
+final class Sniffer
+{
+    /** Words of headers, the surest first: what holds which field. */
+    private const WORDS = [
+        'ambient_c' => '/ambient|outside|outdoor|air.?temp|luft|aussen|außen|umgebung/i',
+        'adapter_c' => '/adapt/i',
+        'handle_c' => '/handle|plug.?temp|connector.?temp|griff|stecker/i',
+        'cable_c' => '/cable.?t|kabel/i',
+        'inlet_c' => '/inlet|port.?temp|buchse/i',
+        'soc_pct' => '/\bsoc\b|state.?of.?charge|batt|akku|ladestand|charge.?level|\bcharge\b/i',
+        'kw' => '/power|leistung|\b(?:kw|p)\b|puissance/i',
+        'volts' => '/volt|spannung|\bu\b|\bv\b|tension/i',
+        'amps' => '/amp|current|strom|\bi\b|courant/i',
+    ];
+
+    private const CLOCK = '/^\s*"?(time|timestamp|date|datetime|zeit|uhrzeit|datum|zeitstempel|clock|heure)\b/i';
+
+    private const ELAPSED = '/elapsed|since|laufzeit|dauer|duration|seconds?|sekunden?|minutes?|^\s*t\s*[\[(_]/i';
+
+    /** Ways in which clocks are written that ISO 8601 and h:mm:ss do not cover, by what they look like. */
+    private const FORMATS = [
+        '/^\d{1,2}\.\d{1,2}\.\d{4} \d{1,2}:\d{2}:\d{2}$/' => 'd.m.Y H:i:s',
+        '/^\d{1,2}\.\d{1,2}\.\d{4} \d{1,2}:\d{2}$/' => 'd.m.Y H:i',
+        '/^\d{1,2}\/\d{1,2}\/\d{4} \d{1,2}:\d{2}:\d{2}$/' => 'd/m/Y H:i:s',
+        '/^\d{1,2}\/\d{1,2}\/\d{4} \d{1,2}:\d{2}:\d{2} [AP]M$/i' => 'm/d/Y h:i:s A',
+        '/^\d{10}(\.\d+)?$/' => 'U',
+    ];
+
+    private const FROM_THE_MONTH = 'm/d/Y H:i:s';
+
+    /** @return list<string> ways in which a clock is often written, as of PHP's dates */
+    public static function formats(): array
+    {
+        return [...array_values(self::FORMATS), self::FROM_THE_MONTH, 'Y/m/d H:i:s', 'YmdHis'];
+    }
+
+    /**
+     * @param  list<string>  $lines  the first ones, the header among them
+     * @return Mapping|null null where nothing is found that could be read
+     */
+    public static function guess(array $lines): ?Mapping
+    {
+        $encoding = Encoding::of(implode("\n", $lines));
+        $records = new CsvRecords(array_map($encoding->toUtf8(...), $lines));
+        $rows = array_values(array_filter(iterator_to_array($records), static fn (?array $cells): bool => $cells !== null));
+        $header = array_shift($rows);
+        if ($header === null) {
+            return null;
+        }
+        $delimiter = $records->delimiter();
+        $decimal = $delimiter !== ',' && self::hasCommas($rows) ? ',' : '.';
+        $columns = [];
+        $time = null;
+        foreach ($header as $i => $name) {
+            $cells = array_values(array_filter(array_map(static fn (array $row): string => $row[$i] ?? '', $rows), static fn (string $c): bool => $c !== ''));
+            $map = $name === '' ? null : self::column($name, $cells, $decimal, array_map(static fn (ColumnMap $c): string => $c->field, array_values($columns)));
+            if ($map !== null) {
+                $columns[$name] = $map;
+            } elseif ($time === null && $name !== '' && preg_match(self::CLOCK, $name) === 1) {
+                $time = new TimeMap($name, self::format($cells));
+            }
+        }
+        $fields = array_map(static fn (ColumnMap $c): string => $c->field, array_values($columns));
+        $hasTime = $time !== null || in_array('t_s', $fields, true);
+
+        return ! $hasTime || array_diff($fields, ['t_s']) === [] ? null : new Mapping($delimiter, $decimal, $encoding, $columns, in_array('t_s', $fields, true) ? null : $time);
+    }
+
+    /**
+     * @param  list<string>  $cells
+     * @param  list<string>  $taken
+     */
+    private static function column(string $name, array $cells, string $decimal, array $taken): ?ColumnMap
+    {
+        $numbers = array_values(array_filter(array_map(static fn (string $c): string => str_replace($decimal, '.', $c), $cells), is_numeric(...)));
+        $unit = self::unit($name);
+        if ($cells !== [] && 2 * count($numbers) < count($cells)) {
+            return null;
+        }
+        if (! in_array('t_s', $taken, true) && (preg_match(self::ELAPSED, $name) === 1 || (preg_match(self::CLOCK, $name) === 1 && $unit?->fits('t_s') === true))) {
+            return new ColumnMap('t_s', $unit?->fits('t_s') === true ? ($unit === ReadingUnit::Seconds ? null : $unit) : self::timeUnit($name));
+        }
+        $field = self::field($name, $unit, $taken);
+        if ($field === null) {
+            return null;
+        }
+        $values = array_map(floatval(...), $numbers);
+        $negative = count(array_filter($values, static fn (float $v): bool => $v < 0.0));
+        $positive = count(array_filter($values, static fn (float $v): bool => $v > 0.0));
+        $isShare = $field === 'soc_pct' && $unit === null && $values !== [] && max($values) <= 1.0 && max($values) > 0.0;
+
+        return new ColumnMap(
+            $field,
+            $isShare ? ReadingUnit::Share : ($unit === ReadingUnit::of($field)[0] ? null : $unit),
+            in_array($field, ['amps', 'kw'], true) && $negative > $positive ? -1 : 1,
+        );
+    }
+
+    /** @param  list<string>  $taken */
+    private static function field(string $name, ?ReadingUnit $unit, array $taken): ?string
+    {
+        $open = array_diff(array_keys(self::WORDS), $taken);
+        foreach (self::WORDS as $field => $words) {
+            if (in_array($field, $open, true) && preg_match($words, $name) === 1 && ($unit === null || $unit->fits($field))) {
+                return $field;
+            }
+        }
+        foreach (['volts', 'amps', 'kw', 'soc_pct'] as $field) {
+            if ($unit !== null && in_array($field, $open, true) && $unit->fits($field)) {
+                return $field;
+            }
+        }
+
+        return null;
+    }
+
+    /** A unit in brackets, after a comma, or at the end of a header. */
+    private static function unit(string $name): ?ReadingUnit
+    {
+        foreach (['/[\[(]\s*([^\])]+?)\s*[\])]/u', '/[,\/]\s*(\S+)\s*$/u', '/[_ ]([^_ ]+)$/u'] as $pattern) {
+            if (preg_match($pattern, $name, $m) === 1 && ReadingUnit::written($m[1]) !== null) {
+                return ReadingUnit::written($m[1]);
+            }
+        }
+
+        return null;
+    }
+
+    private static function timeUnit(string $name): ?ReadingUnit
+    {
+        return preg_match('/minut/i', $name) === 1 ? ReadingUnit::Minutes : null;
+    }
+
+    /** @param  list<list<string>>  $rows */
+    private static function hasCommas(array $rows): bool
+    {
+        $commas = $points = 0;
+        foreach ($rows as $row) {
+            foreach ($row as $cell) {
+                $commas += preg_match('/^-?\d+,\d+$/', $cell) === 1 ? 1 : 0;
+                $points += preg_match('/^-?\d+\.\d+$/', $cell) === 1 ? 1 : 0;
+            }
+        }
+
+        return $commas > $points;
+    }
+
+    /**
+     * @param  list<string>  $cells
+     * @return string|null null for ISO 8601 and h:mm:ss
+     */
+    private static function format(array $cells): ?string
+    {
+        foreach (self::FORMATS as $looks => $format) {
+            if ($cells !== [] && preg_match($looks, $cells[0]) === 1) {
+                $isFromMonth = $format === 'd/m/Y H:i:s' && array_filter($cells, static fn (string $c): bool => (int) (explode('/', $c)[1] ?? 0) > 12) !== [];
+
+                return $isFromMonth ? self::FROM_THE_MONTH : $format;
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Readings\Foreign;
+
+/** Which column holds the clock, and how it is written. */
+final readonly class TimeMap
+{
+    /**
+     * @param  string|null  $format  as of PHP's dates (`d.m.Y H:i:s`); null: ISO 8601 or h:mm:ss
+     * @param  string|null  $zone  of IANA's list; null: UTC
+     */
+    public function __construct(public string $column, public ?string $format = null, public ?string $zone = null)
+    {
+    }
+
+    /** Seconds since 1970; null when the text is not written so. */
+    public function seconds(string $text): ?float
+    {
+        // PHP takes an empty byte for a mistake in the program.
+        if (str_contains($text, "\0")) {
+            return null;
+        }
+        $at = \DateTimeImmutable::createFromFormat('!'.$this->format, $text, new \DateTimeZone($this->zone ?? 'UTC'));
+        $errors = \DateTimeImmutable::getLastErrors();
+
+        return $at === false || ($errors !== false && $errors['warning_count'] > 0) ? null : (float) $at->format('U.u');
+    }
+
+    /** @return array{column: string, format?: string, zone?: string} */
+    public function toArray(): array
+    {
+        return ['column' => $this->column, ...($this->format === null ? [] : ['format' => $this->format]), ...($this->zone === null ? [] : ['zone' => $this->zone])];
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Readings;
+
+use Harmozon\Core\Json\FieldError;
+use Harmozon\Core\Json\Node;
+use Harmozon\Core\Json\Range;
+use Harmozon\Core\Words\Message;
+
+/** A column of a readings file that holds numbers. */
+final readonly class NumberColumn
+{
+    /**
+     * @param  bool  $hasDecimalComma  a comma may stand for the decimal point
+     * @param  float  $factor  and then $offset: from what is written to what is kept
+     */
+    public function __construct(private string $name, public int $position, private Range $range, private bool $hasDecimalComma, private float $factor = 1.0, private float $offset = 0.0)
+    {
+    }
+
+    /**
+     * The number in a cell that is not empty.
+     *
+     * @throws FieldError
+     */
+    public function read(string $text): float
+    {
+        $plain = $this->hasDecimalComma ? str_replace(',', '.', $text) : $text;
+        if (is_numeric($plain)) {
+            $value = (float) $plain;
+            if ($this->isConverted()) {
+                $value = $value * $this->factor + $this->offset;
+            }
+            if ($value >= $this->range->least && $value <= $this->range->most) {
+                return $value;
+            }
+        }
+        $quoted = mb_substr($text, 0, Node::LONGEST_QUOTE);
+
+        throw FieldError::at($this->name, match (true) {
+            ! mb_check_encoding($text, 'UTF-8') => Message::of('readings.not_utf8'),
+            is_numeric($plain) && $this->isConverted() => Message::of('readings.outside_as', value: $quoted, as: (string) round((float) $plain * $this->factor + $this->offset, 6), range: $this->range->message()),
+            is_numeric($plain) => Message::of('field.outside', value: $quoted, range: $this->range->message()),
+            default => Message::of('readings.not_number', text: $quoted),
+        });
+    }
+
+    private function isConverted(): bool
+    {
+        return $this->factor !== 1.0 || $this->offset !== 0.0;
+    }
+}

@@ -1,0 +1,162 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Readings;
+
+use Harmozon\Core\Json\FieldError;
+use Harmozon\Core\Json\Range;
+use Harmozon\Core\Readings\Foreign\Mapping;
+use Harmozon\Core\Record\Point;
+use Harmozon\Core\Words\Listing;
+use Harmozon\Core\Words\Message;
+
+/** The header of a readings file: which column holds what. Null is a column that the file does not have. */
+final readonly class ReadingColumns
+{
+    /** A session cannot last longer (s): 100 days. */
+    public const LONGEST_S = 8_640_000.0;
+
+    /**
+     * @param  array<string, NumberColumn>  $numbers  by name, in the order of their ranges
+     * @param  array<string, value-of<Point>>  $points  of the temperatures among them, by name
+     * @param  int|null  $time  position of the clock times
+     * @param  int  $width  cells in the header
+     * @param  list<string>  $ignored  headers that were not understood
+     */
+    private function __construct(
+        public array $numbers,
+        public array $points,
+        public ?int $time,
+        public ?int $source,
+        public ?int $note,
+        public ?int $event,
+        public int $width,
+        public array $ignored,
+    ) {
+    }
+
+    /**
+     * @param  list<string>  $cells
+     * @param  bool  $hasDecimalComma  a comma may stand for the decimal point
+     *
+     * @throws FieldError when the header cannot be used
+     */
+    public static function of(array $cells, bool $hasDecimalComma): self
+    {
+        $ranges = self::ranges();
+        $positions = $ignored = [];
+        foreach ($cells as $position => $cell) {
+            $name = mb_check_encoding($cell, 'UTF-8') ? mb_strtolower($cell) : '';
+            if (isset($positions[$name])) {
+                throw FieldError::at('readings', Message::of('readings.header_twice', name: $name));
+            }
+            if (isset($ranges[$name]) || in_array($name, ['time', 'source', 'note', 'event'], true)) {
+                $positions[$name] = $position;
+            } elseif ($cell !== '') {
+                $ignored[] = mb_scrub($cell);
+            }
+        }
+        if (! isset($positions['t_s']) && ! isset($positions['time'])) {
+            throw FieldError::at('readings', Message::of('readings.header_time'));
+        }
+        if (! isset($positions['event']) && array_diff_key(array_intersect_key($ranges, $positions), ['t_s' => 0]) === []) {
+            throw FieldError::at('readings', Message::of('readings.header_values', known: Listing::comma(array_keys(array_diff_key($ranges, ['t_s' => 0])))));
+        }
+        $numbers = [];
+        foreach (array_intersect_key($ranges, $positions) as $name => $range) {
+            $numbers[$name] = new NumberColumn($name, $positions[$name], $range, $hasDecimalComma);
+        }
+
+        return new self(
+            $numbers,
+            array_intersect_key(self::points(), $numbers),
+            $positions['time'] ?? null,
+            $positions['source'] ?? null,
+            $positions['note'] ?? null,
+            $positions['event'] ?? null,
+            count($cells),
+            $ignored,
+        );
+    }
+
+    /**
+     * By a mapping: what it does not name is left out.
+     *
+     * @param  list<string>  $cells  of the header
+     *
+     * @throws FieldError when a column that it names is not there
+     */
+    public static function mapped(array $cells, Mapping $mapping): self
+    {
+        $ranges = self::ranges();
+        $positions = [];
+        foreach ($cells as $position => $cell) {
+            $positions[$cell] ??= $position;
+        }
+        $missing = array_values(array_diff(array_map(strval(...), [...array_keys($mapping->columns), ...($mapping->time === null ? [] : [$mapping->time->column])]), array_map(strval(...), array_keys($positions))));
+        if ($missing !== []) {
+            throw FieldError::at('mapping.columns', Message::of('mapping.no_column', name: $missing[0]));
+        }
+        $numbers = $texts = [];
+        foreach ($mapping->columns as $header => $column) {
+            if (isset($ranges[$column->field])) {
+                $numbers[$column->field] = new NumberColumn($column->field, $positions[$header], $ranges[$column->field], $mapping->decimal === ',', $column->factor(), $column->offset());
+            } else {
+                $texts[$column->field] = $positions[$header];
+            }
+        }
+        $ordered = [];
+        foreach (array_keys($ranges) as $name) {
+            if (isset($numbers[$name])) {
+                $ordered[$name] = $numbers[$name];
+            }
+        }
+
+        return new self(
+            $ordered,
+            array_intersect_key(self::points(), $ordered),
+            $mapping->time === null ? ($texts['time'] ?? null) : $positions[$mapping->time->column],
+            $texts['source'] ?? null, $texts['note'] ?? null, $texts['event'] ?? null,
+            count($cells),
+            array_values(array_diff($cells, array_map(strval(...), array_keys($mapping->columns)), $mapping->time === null ? [] : [$mapping->time->column], [''])),
+        );
+    }
+
+    /**
+     * Whether a header is one of ours.
+     *
+     * @param  list<string>  $cells
+     */
+    public static function knows(array $cells): bool
+    {
+        $names = array_map(mb_strtolower(...), array_filter($cells, static fn (string $c): bool => mb_check_encoding($c, 'UTF-8')));
+
+        return (in_array('t_s', $names, true) || in_array('time', $names, true)) && array_intersect($names, array_diff(self::fields(), ['t_s', 'time', 'source', 'note'])) !== [];
+    }
+
+    /** @return list<string> what a column may hold */
+    public static function fields(): array
+    {
+        return [...array_keys(self::ranges()), 'time', 'source', 'note', 'event'];
+    }
+
+    /** @return array<string, value-of<Point>> */
+    private static function points(): array
+    {
+        return array_combine(array_map(static fn (Point $p): string => $p->value.'_c', Point::cases()), array_column(Point::cases(), 'value'));
+    }
+
+    /** @return array<string, Range> every column that holds a number */
+    private static function ranges(): array
+    {
+        return [
+            't_s' => Range::seconds(self::LONGEST_S),
+            'soc_pct' => Range::soc(),
+            'volts' => Range::readVolts(),
+            'amps' => Range::readAmps(),
+            'kw' => Range::readKw(),
+            ...array_fill_keys(array_map(static fn (Point $p): string => $p->value.'_c', Point::cases()), Range::readCelsius()),
+        ];
+    }
+}

@@ -1,0 +1,211 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Tests\Readings;
+
+use Eris\Generators;
+use Eris\TestTrait;
+use Harmozon\Core\Json\FieldError;
+use Harmozon\Core\Json\Node;
+use Harmozon\Core\Readings\Foreign\Encoding;
+use Harmozon\Core\Readings\Foreign\Mapping;
+use Harmozon\Core\Readings\Foreign\MappingReader;
+use Harmozon\Core\Readings\Foreign\ReadingUnit;
+use Harmozon\Core\Readings\Foreign\Sniffer;
+use Harmozon\Core\Readings\ReadingsReader;
+use Harmozon\Core\Readings\RejectedRow;
+use Harmozon\Core\Record\Event;
+use Harmozon\Core\Record\EventCode;
+use Harmozon\Core\Record\Reading;
+use Harmozon\Core\Tests\Say;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Readings files of other instruments: guessed, or read as somebody said. */
+final class ForeignFilesTest extends TestCase
+{
+    use TestTrait;
+
+    /** A thermometer in °F, watts with decimal commas, a clock of the day: 50 °F are 10 °C, 212 °F are 100 °C. */
+    public function test_fahrenheit_watts_and_decimal_commas_are_guessed(): void
+    {
+        $reader = new ReadingsReader;
+        $rows = self::rows($reader, "Uhrzeit;Batt. [%];Leistung (W);Spannung [V];Temp. Adapter (°F)\n01.05.2026 10:00:00;20,5;50500,5;350,25;50\n01.05.2026 10:01:30;21;51000;351;212\n");
+
+        self::assertEquals(new Reading(0, 20.5, 350.25, null, 50.5005, ['adapter' => 10.0]), self::rounded($rows[2]));
+        self::assertEquals(new Reading(90_000, 21, 351, null, 51, ['adapter' => 100.0]), self::rounded($rows[3]));
+        self::assertSame([
+            'delimiter' => ';', 'decimal' => ',', 'encoding' => 'utf-8',
+            'columns' => ['Batt. [%]' => ['field' => 'soc_pct'], 'Leistung (W)' => ['field' => 'kw', 'unit' => 'W'], 'Spannung [V]' => ['field' => 'volts'], 'Temp. Adapter (°F)' => ['field' => 'adapter_c', 'unit' => 'degF']],
+            'time' => ['column' => 'Uhrzeit', 'format' => 'd.m.Y H:i:s'],
+        ], $reader->guessed()?->toArray());
+    }
+
+    /** @return iterable<string, array{string, array<string, mixed>}> a header with its first row, and the columns */
+    public static function headers(): iterable
+    {
+        yield 'seconds, volts and milliamps' => ["t [s],U [V],I [mA]\n0,350,250000", ['t [s]' => ['field' => 't_s'], 'U [V]' => ['field' => 'volts'], 'I [mA]' => ['field' => 'amps', 'unit' => 'mA']]];
+        yield 'minutes since the start' => ["Elapsed (min),Power (kW)\n0.5,50", ['Elapsed (min)' => ['field' => 't_s', 'unit' => 'min'], 'Power (kW)' => ['field' => 'kw']]];
+        yield 'a share of charge' => ["Elapsed (s)\tSOC\tPower, W\n0\t0.2\t5000\n10\t0.21\t5000", ['Elapsed (s)' => ['field' => 't_s'], 'SOC' => ['field' => 'soc_pct', 'unit' => 'share'], 'Power, W' => ['field' => 'kw', 'unit' => 'W']]];
+        yield 'charging written as a discharge' => ["t (s);Current (A);Voltage (V)\n0;-250,5;350\n5;-251;350", ['t (s)' => ['field' => 't_s'], 'Current (A)' => ['field' => 'amps', 'sign' => -1], 'Voltage (V)' => ['field' => 'volts']]];
+        yield 'two thermometers' => ["elapsed_s|ambient temp (F)|adapter temp (K)|volts\n0|68|300|350", ['elapsed_s' => ['field' => 't_s'], 'ambient temp (F)' => ['field' => 'ambient_c', 'unit' => 'degF'], 'adapter temp (K)' => ['field' => 'adapter_c', 'unit' => 'K'], 'volts' => ['field' => 'volts']]];
+    }
+
+    /** @param  array<string, mixed>  $columns */
+    #[DataProvider('headers')]
+    public function test_headers_are_understood(string $text, array $columns): void
+    {
+        self::assertSame($columns, Sniffer::guess(explode("\n", $text))?->toArray()['columns'] ?? null);
+    }
+
+    public function test_a_file_of_ours_needs_no_guess(): void
+    {
+        $reader = new ReadingsReader;
+        self::rows($reader, "t_s,kw,mood\n0,50,fine\n");
+
+        self::assertNull($reader->guessed());
+        self::assertSame(['mood'], $reader->ignoredColumns());
+    }
+
+    public function test_what_cannot_be_guessed_is_refused_as_ever(): void
+    {
+        foreach (["name,address\nx,y\n" => 'the header needs a column t_s (seconds) or time', "Time,Mood\n10:00,fine\n" => 'the header names none of soc_pct, volts, amps, kw, adapter_c, handle_c, cable_c, inlet_c, ambient_c'] as $text => $words) {
+            try {
+                self::rows(new ReadingsReader, $text);
+                self::fail($text);
+            } catch (FieldError $e) {
+                self::assertSame($words, Say::it($e->problem));
+            }
+        }
+    }
+
+    public function test_letters_of_windows_and_a_time_zone(): void
+    {
+        $mapping = self::mapping(['delimiter' => ';', 'decimal' => ',', 'encoding' => 'windows-1252', 'columns' => ['Größe (V)' => ['field' => 'volts'], 'Bemerkung' => ['field' => 'note']], 'time' => ['column' => 'Zeit', 'format' => 'd.m.Y H:i:s', 'zone' => 'Europe/Oslo']]);
+        // The night in which clocks go back: 02:59:30 is followed by an hour that lasts twice as long by the clock.
+        $rows = self::rows(new ReadingsReader($mapping), (string) mb_convert_encoding("Zeit;Größe (V);Bemerkung\n25.10.2026 01:59:30;350,5;heiß\n25.10.2026 03:00:30;351;\n", 'Windows-1252', 'UTF-8'));
+
+        self::assertEquals(new Reading(0, volts: 350.5, note: 'heiß'), $rows[2]);
+        self::assertEquals(new Reading(1000 * (3600 + 3600 + 60), volts: 351.0), $rows[3]);
+    }
+
+    public function test_rows_that_do_not_fit_the_mapping_are_told_by_line(): void
+    {
+        $mapping = self::mapping(['columns' => ['V' => ['field' => 'volts', 'unit' => 'mV']], 'time' => ['column' => 'T', 'format' => 'H:i:s']]);
+        $rows = self::rows(new ReadingsReader($mapping), "T,V\n10:00:00,350000\nsoon,350000\n10:00:05,9999999999\n10:00:10,x\n");
+
+        self::assertEquals(new Reading(0, volts: 350.0), $rows[2]);
+        $reasons = array_map(static fn (mixed $r): string => $r instanceof RejectedRow ? Say::it($r->reason) : 'kept', array_slice($rows, 1));
+        self::assertSame(['time: "soon" is not written as H:i:s', 'volts: 9999999999, read as 9999999.999, is outside 0 … 2000 V', 'volts: "x" is not a number'], array_values($reasons));
+    }
+
+    public function test_a_column_that_is_not_there_is_named(): void
+    {
+        $this->expectExceptionObject(FieldError::at('mapping.columns', \Harmozon\Core\Words\Message::of('mapping.no_column', name: 'Volt')));
+        self::rows(new ReadingsReader(self::mapping(['columns' => ['Volt' => ['field' => 'volts'], 't' => ['field' => 't_s']]])), "t,V\n0,1\n");
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function badMappings(): iterable
+    {
+        $good = ['columns' => ['t' => ['field' => 't_s'], 'V' => ['field' => 'volts']]];
+        yield 'no such field' => [['columns' => ['t' => ['field' => 't_s'], 'V' => ['field' => 'mood']]], 'columns.V.field'];
+        yield 'a unit of something else' => [['columns' => ['t' => ['field' => 't_s'], 'V' => ['field' => 'volts', 'unit' => 'kW']]], 'columns.V.unit'];
+        yield 'a sign of its own' => [['columns' => ['t' => ['field' => 't_s'], 'V' => ['field' => 'volts', 'sign' => 0]]], 'columns.V.sign'];
+        yield 'the same field twice' => [['columns' => ['t' => ['field' => 't_s'], 'V' => ['field' => 'volts'], 'W' => ['field' => 'volts']]], 'columns'];
+        yield 'a delimiter of its own' => [['delimiter' => 'x', ...$good], 'delimiter'];
+        yield 'one sign for both' => [['delimiter' => ',', 'decimal' => ',', ...$good], 'decimal'];
+        yield 'no time at all' => [['columns' => ['V' => ['field' => 'volts']]], 'time'];
+        yield 'no such zone' => [['time' => ['column' => 'T', 'zone' => 'Middle/Earth'], ...$good], 'time.zone'];
+        yield 'no such encoding' => [['encoding' => 'morse', ...$good], 'encoding'];
+        yield 'no columns' => [['delimiter' => ';'], 'columns'];
+    }
+
+    /** @param  array<string, mixed>  $mapping */
+    #[DataProvider('badMappings')]
+    public function test_a_mapping_that_cannot_be_is_refused_by_its_path(array $mapping, string $path): void
+    {
+        try {
+            self::mapping($mapping);
+            self::fail('accepted');
+        } catch (FieldError $e) {
+            self::assertSame($path, $e->path);
+        }
+    }
+
+    public function test_a_mapping_that_was_written_reads_the_same(): void
+    {
+        $mapping = self::mapping(['delimiter' => "\t", 'decimal' => ',', 'encoding' => 'utf-16le', 'columns' => ['I' => ['field' => 'amps', 'unit' => 'mA', 'sign' => -1]], 'time' => ['column' => 'Zeit', 'format' => 'd.m.Y H:i:s', 'zone' => 'Europe/Oslo']]);
+
+        self::assertEquals($mapping, self::mapping($mapping->toArray()));
+    }
+
+    /** 0 °C is 32 °F and 273.15 K; 1 kV is 1000 V is 1,000,000 mV. */
+    public function test_units_come_back_as_they_went(): void
+    {
+        $this->limitTo(60)->forAll(Generators::elements(ReadingUnit::cases()), Generators::choose(-5000, 5000))
+            ->then(static function (ReadingUnit $unit, int $value): void {
+                $kept = $value * $unit->factor() + $unit->offset();
+                self::assertEqualsWithDelta($value, ($kept - $unit->offset()) / $unit->factor(), 1e-6);
+                self::assertSame($unit, ReadingUnit::written($unit->value));
+            });
+        self::assertEqualsWithDelta(0.0, 32 * ReadingUnit::Fahrenheit->factor() + ReadingUnit::Fahrenheit->offset(), 1e-9);
+        self::assertEqualsWithDelta(100.0, 212 * ReadingUnit::Fahrenheit->factor() + ReadingUnit::Fahrenheit->offset(), 1e-9);
+        self::assertEqualsWithDelta(20.0, 293.15 * ReadingUnit::Kelvin->factor() + ReadingUnit::Kelvin->offset(), 1e-9);
+        self::assertSame([1000.0, 0.001, 60.0, 3600.0, 100.0], [ReadingUnit::KiloVolts->factor(), ReadingUnit::MilliAmps->factor(), ReadingUnit::Minutes->factor(), ReadingUnit::Hours->factor(), ReadingUnit::Share->factor()]);
+    }
+
+    public function test_encodings_are_told_by_their_first_bytes(): void
+    {
+        $text = "t_s,kw,note\n0,50,heiß 🔌\n";
+        foreach (['UTF-16LE' => Encoding::Utf16Le, 'UTF-16BE' => Encoding::Utf16Be] as $name => $encoding) {
+            $bytes = (string) mb_convert_encoding($text, $name, 'UTF-8');
+            self::assertSame($encoding, Encoding::of($bytes));
+            self::assertSame($encoding, Encoding::of(($encoding === Encoding::Utf16Le ? "\xFF\xFE" : "\xFE\xFF").$bytes));
+            // Cut anywhere, it is put together again.
+            for ($cut = 1; $cut < strlen($bytes); $cut++) {
+                $piece = substr($bytes, 0, $cut);
+                $held = $encoding->openEnd($piece);
+                self::assertSame($text, $encoding->toUtf8(substr($piece, 0, $cut - $held)).$encoding->toUtf8(substr($bytes, $cut - $held)));
+            }
+        }
+        self::assertSame(Encoding::Utf8, Encoding::of($text));
+        self::assertSame(Encoding::Windows1252, Encoding::of((string) mb_convert_encoding('Größe', 'Windows-1252', 'UTF-8')));
+    }
+
+    public function test_events_stand_beside_readings(): void
+    {
+        $rows = [];
+        foreach ((new ReadingsReader)->read(explode("\n", "t_s,kw,event,note\n0,,plugged,\n45,50,current_flows,at last\n60,51,exploded,\n90,52,,\n")) as $line => $row) {
+            $rows[] = [$line, $row];
+        }
+
+        self::assertEquals([
+            [2, new Event(EventCode::Plugged, 0)],
+            [3, new Reading(45_000, kw: 50.0, note: 'at last')],
+            [3, new Event(EventCode::CurrentFlows, 45_000, 'at last')],
+            [4, new Reading(60_000, kw: 51.0)],
+        ], array_slice($rows, 0, 4));
+        self::assertInstanceOf(RejectedRow::class, $rows[4][1]);
+        self::assertStringStartsWith('event: "exploded" is none of plugged, ', Say::it($rows[4][1]->reason));
+        self::assertEquals([5, new Reading(90_000, kw: 52.0)], $rows[5]);
+    }
+
+    /** @param  array<string, mixed>  $mapping */
+    private static function mapping(array $mapping): Mapping
+    {
+        return (new MappingReader)->mapping(Node::of($mapping));
+    }
+
+    /** @return array<int, Reading|Event|RejectedRow> by line */
+    private static function rows(ReadingsReader $reader, string $text): array
+    {
+        return iterator_to_array($reader->read(explode("\n", $text)));
+    }
+
+    private static function rounded(Reading|Event|RejectedRow $row): Reading|Event|RejectedRow
+    {
+        return ! $row instanceof Reading ? $row : new Reading($row->tMs, $row->socPct, $row->volts, $row->amps, $row->kw === null ? null : round($row->kw, 6), array_map(static fn (float $c): float => round($c, 6), $row->celsius), $row->source, $row->note);
+    }
+}

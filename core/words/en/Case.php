@@ -1,0 +1,10 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    // Fields that cannot be accepted.
+    'new_car.two_faces' => 'takes at most two inlets, each of another shape',
+    'new_car.no_inlet' => 'is a socket, not an inlet of a car',
+    'new_car.no_class' => 'is no class of pack that is known here',
+];
