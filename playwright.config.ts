@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { args, executablePath } from './build/chromium.mjs';
 import { portOf, WORKERS } from './tests/Browser/workers';
 
 export default defineConfig({
@@ -8,8 +9,7 @@ export default defineConfig({
   fullyParallel: true,
   forbidOnly: Boolean(process.env.CI),
   workers: WORKERS,
-  // A shared machine may stall a browser; a test that fails twice is broken.
-  retries: process.env.CI ? 1 : 0,
+  retries: 0,
   reporter: [['list'], ['junit']],
   outputDir: '.cache/playwright',
   use: {
@@ -18,18 +18,7 @@ export default defineConfig({
     serviceWorkers: 'block',
     trace: 'off',
     screenshot: 'only-on-failure',
-    launchOptions: {
-      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
-    },
+    launchOptions: { executablePath, args },
   },
   webServer: Array.from({ length: WORKERS }, (_, worker) => ({
     command: 'bash tests/Browser/serve.sh',

@@ -3,16 +3,14 @@
  * as they are:  ./harmozon start &   then   npm run first-view [address]
  */
 import { chromium } from '@playwright/test';
+import { args, executablePath } from './chromium.mjs';
 import { gzipSync } from 'node:zlib';
 
 /** No view may be heavier (kB). */
 const MOST_KB = 250;
 
 const base = process.argv[2] ?? 'http://127.0.0.1:8080';
-const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu'],
-});
+const browser = await chromium.launch({ executablePath, args });
 const isCompressed = (url) => /\.(woff2|png|jpe?g|webp)$/.test(url);
 
 /** Opens an address in a browser of its own, and tells what came. */
@@ -45,5 +43,7 @@ const visitor = await measure('A visitor, the sign-in page', undefined, '/sign-i
 const page = visitor.pages()[0];
 await page.getByRole('button', { name: 'Open the demo garage' }).click();
 await page.getByRole('grid').waitFor();
-await measure('Signed in, the board', await visitor.storageState(), '/board', (board) => board.getByRole('grid').waitFor());
+await measure('Signed in, the board', await visitor.storageState(), '/board', (board) =>
+  board.getByRole('grid').waitFor(),
+);
 await browser.close();

@@ -3,6 +3,7 @@
  *   ./harmozon start &   then   npm run offline-paint [address]
  */
 import { chromium } from '@playwright/test';
+import { args, executablePath } from './chromium.mjs';
 
 /** First paint within (ms). */
 const MOST_MS = 1500;
@@ -10,10 +11,7 @@ const SLOWER = 4;
 const RUNS = 7;
 
 const base = process.argv[2] ?? 'http://127.0.0.1:8080';
-const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu'],
-});
+const browser = await chromium.launch({ executablePath, args });
 const context = await browser.newContext({
   viewport: { width: 390, height: 844 },
   hasTouch: true,

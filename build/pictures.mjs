@@ -1,15 +1,13 @@
 // Takes the pictures of the README from the demo garage of a running server:
 //   ./harmozon reset-demo && ./harmozon start &      then      node build/pictures.mjs [address]
 import { chromium } from '@playwright/test';
+import { args, executablePath } from './chromium.mjs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 const base = process.argv[2] ?? 'http://127.0.0.1:8080';
 const folder = join(dirname(fileURLToPath(import.meta.url)), '../docs/screenshots');
-const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu'],
-});
+const browser = await chromium.launch({ executablePath, args });
 
 async function at(size, colorScheme, walk) {
   const context = await browser.newContext({ viewport: size, colorScheme, reducedMotion: 'reduce', baseURL: base });
