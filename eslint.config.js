@@ -26,7 +26,9 @@ const homeless = readdirSync('resources/js', { withFileTypes: true })
   .map((entry) => entry.name)
   .filter((name) => !name.endsWith('.d.ts'));
 if (homeless.length > 0) {
-  throw new Error(`resources/js: in no room: ${homeless.join(', ')}. Enter a new room in the floors of eslint.config.js.`);
+  throw new Error(
+    `resources/js: in no room: ${homeless.join(', ')}. Enter a new room in the floors of eslint.config.js.`,
+  );
 }
 
 const keepsToItsFloor = floors.flatMap((rooms, height) =>

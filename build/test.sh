@@ -28,11 +28,13 @@ run_queued() {
   local i
   (cd "$work" && rm -f ./*.check)
   for i in "${!names[@]}"; do
-    printf '%s\0%s\0' "$i" "${commands[$i]}"
-  done | xargs -0 -n 2 -P "$cores" bash -c '
-    began=$(date +%s.%N)
+    printf '%s\0%s\0%s\0' "$i" "${commands[$i]}" "${names[$i]}"
+  done | xargs -0 -n 3 -P "$cores" bash -c '
+    SECONDS=0
     bash -o pipefail -c "$2" >"$0/$1.out" 2>&1 </dev/null
-    printf "%s %s" "$?" "$(date +%s.%N | awk -v b="$began" "{ printf \"%.0f\", \$1 - b }")" >"$0/$1.check"
+    status=$?
+    echo "$status $SECONDS" >"$0/$1.check"
+    if [ "$status" = 0 ]; then echo "── $3: ok, $SECONDS s"; else echo "── $3: FAILED, $SECONDS s"; cat "$0/$1.out"; fi
   ' "$work"
   for i in "${!names[@]}"; do
     local status=1 seconds=0
@@ -40,12 +42,9 @@ run_queued() {
     times+=("$seconds ${names[$i]}")
     if [ "$status" = 0 ]; then
       passed=$((passed + 1))
-      say "── ${names[$i]}: ok, $seconds s"
     else
       failed=$((failed + 1))
       broken+=("${names[$i]}")
-      say "── ${names[$i]}: FAILED, $seconds s"
-      cat "$work/$i.out"
       cp "$work/$i.out" "$work/${names[$i]//\//-}.mend"
     fi
   done
@@ -81,7 +80,7 @@ phpstan='vendor/bin/phpstan analyse --no-progress --no-ansi --memory-limit=1G'
 queue "analysis of app, level 8" "$phpstan -c phpstan.neon"
 queue "page types" "npm run -s types"
 queue "analysis of core, level max, and its floors" "$phpstan -c phpstan.core.neon"
-queue "PHP style: app and tests" "vendor/bin/pint --test app tests bootstrap build config database routes compat public"
+queue "PHP style: app and tests" "vendor/bin/pint --test app tests bootstrap/app.php bootstrap/providers.php build config database routes compat public"
 queue "PHP style: core" "vendor/bin/pint --test core"
 queue "page style: ESLint" "npm run -s lint"
 queue "analysis of the tests" "$phpstan -c phpstan.tests.neon"

@@ -73,8 +73,8 @@ final class SessionReport
     private function counted(ChargeSession $session, SessionChain $chain, Judgement $judgement): Counted
     {
         return new Counted(
-            $chain->answer->chain->outlet->tariff,
-            $chain->conditions->member,
+            $chain->answer->chain->outlet->site->tariff,
+            $chain->conditions->visit->member,
             $session->station_kwh,
             $judgement->measured->energyKwh,
             $session->finished_at === null ? ($judgement->measured->lastTs === null ? null : $judgement->measured->lastTs / 60) : $session->started_at->diffInSeconds($session->finished_at) / 60,

@@ -7,4 +7,11 @@ declare(strict_types=1);
  * sentence. Codes begin with the subject they belong to. One file per room of the core; another language is another folder
  * with the same codes.
  */
-return array_merge(...array_map(static fn (string $file): array => require $file, glob(__DIR__.'/en/*.php') ?: []));
+$patterns = [];
+foreach (['Bench', 'Case', 'Chain', 'Equipment', 'Fit', 'Forecast', 'Json', 'Ocpi', 'Power', 'Readings', 'Record', 'Review', 'Steps', 'Words'] as $room) {
+    /** @var array<string, string> $ofRoom */
+    $ofRoom = require __DIR__."/en/{$room}.php";
+    $patterns += $ofRoom;
+}
+
+return $patterns;

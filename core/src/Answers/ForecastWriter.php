@@ -64,7 +64,7 @@ final readonly class ForecastWriter
             'stop_words' => $forecast->passed === null ? null : $this->voice->say($forecast->passed->message()),
             'notes' => $this->voice->each($forecast->notes),
             'note_codes' => FitWriter::codes($forecast->notes),
-            'soc_to' => round($conditions->reaching($answer->chain->vehicle)->socTo, 2),
+            'soc_to' => round($conditions->reaching($answer->chain->vehicle)->charge->socTo, 2),
             'heat' => array_map($this->heat(...), $forecast->heat),
             'longest_binding' => $forecast->longestBinding()[0] ?? null,
             'bindings' => (object) $this->bindings($forecast),
@@ -141,7 +141,7 @@ final readonly class ForecastWriter
 
         return [
             'outlet' => $sticker->outlet->id,
-            'sticker_kw' => $sticker->outlet->stickerKw,
+            'sticker_kw' => $sticker->outlet->rating->stickerKw,
             'at_volts' => array_map(static fn (float $v): array => ['v' => $v, 'kw' => FitWriter::rounded($sticker->plateKwAt($v), 1)], Sticker::VOLTS),
             'cars' => $cars,
         ];
@@ -178,7 +178,7 @@ final readonly class ForecastWriter
     private function marginal(Marginal $marginal, Forecast $forecast, Conditions $conditions): array
     {
         $meanKw = $marginal->minutesPer5 > 0 ? $marginal->plugKwhPer5 / $marginal->minutesPer5 * 60 : 0.0;
-        $bill = Bill::of($forecast->answer->chain->outlet->tariff, new Usage($marginal->plugKwhPer5, [[$marginal->minutesPer5, $meanKw, $meanKw]]), $conditions->member);
+        $bill = Bill::of($forecast->answer->chain->outlet->site->tariff, new Usage($marginal->plugKwhPer5, [[$marginal->minutesPer5, $meanKw, $meanKw]]), $conditions->visit->member);
 
         return [
             'soc' => round($marginal->soc, 2),

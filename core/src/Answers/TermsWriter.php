@@ -122,15 +122,15 @@ final readonly class TermsWriter
         $usual = UsualNeed::conditions();
 
         return [
-            'soc_from' => $usual->socFrom,
-            'soc_to' => $usual->socTo,
+            'soc_from' => $usual->charge->socFrom,
+            'soc_to' => $usual->charge->socTo,
             'ambient_c' => $usual->ambientC,
-            'pack_prepared' => $usual->packPrepared,
-            'pack_c' => $usual->packC,
-            'ageing' => $usual->ratingLeft,
-            'rested_minutes' => $usual->restedMinutes,
-            'idle_minutes' => $usual->idleMinutes,
-            'member' => $usual->member,
+            'pack_prepared' => $usual->pack->prepared,
+            'pack_c' => $usual->pack->packC,
+            'ageing' => $usual->earlierUse->ratingLeft,
+            'rested_minutes' => $usual->earlierUse->restedMinutes,
+            'idle_minutes' => $usual->visit->idleMinutes,
+            'member' => $usual->visit->member,
             'begins' => [
                 'neighbour_at_minute' => UsualNeed::NEIGHBOUR_AT_MINUTE,
                 'neighbour_leaves_at_minute' => UsualNeed::NEIGHBOUR_LEAVES_AT_MINUTE,

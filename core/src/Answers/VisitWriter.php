@@ -43,7 +43,7 @@ final readonly class VisitWriter
                 ),
             ],
             'reminders' => array_map(fn (int $atS, Message $words): array => ['at_s' => $atS, 'words' => $this->voice->say($words)], array_keys(Reminders::of($forecast)), Reminders::of($forecast)),
-            'idle_grace_minutes' => $list->answer->chain->outlet->tariff?->idleFeeAfterMinutes(),
+            'idle_grace_minutes' => $list->answer->chain->outlet->site->tariff?->idleFeeAfterMinutes(),
             'entries' => $this->entries($list->answer->chain, Judge::possibleKw($list->answer, $conditions)),
         ];
     }

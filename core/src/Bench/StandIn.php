@@ -75,7 +75,7 @@ final class StandIn
             $limits,
             $packKwh,
             Efficiency::of($this->chain, $this->plan),
-            $this->conditions->socFrom,
+            $this->conditions->charge->socFrom,
             [$this->plan->endSoc($this->conditions)],
             self::STEP_S,
             $this->script->failsToStart ? INF : Integrator::HANDSHAKE_S,
@@ -133,7 +133,7 @@ final class StandIn
             Point::Inlet => self::INLET_SHARE * ($adapter === null ? $cable : ($theta[$adapter->id] ?? 0.0)),
             Point::Ambient => 0.0,
         };
-        $rise = $adapter === null ? self::USUAL_RISE_K : $adapter->plate->limitC - $adapter->plate->ratedAtC;
+        $rise = $adapter === null ? self::USUAL_RISE_K : $adapter->rating->plate->limitC - $adapter->rating->plate->ratedAtC;
 
         return $this->ambientC + self::SURFACE_SHARE * $rise * $load;
     }

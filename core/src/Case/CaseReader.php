@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Case;
 
+use Harmozon\Core\Chain\ChargeWanted;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Chain\Distance;
+use Harmozon\Core\Chain\EarlierUse;
 use Harmozon\Core\Chain\Faults;
+use Harmozon\Core\Chain\PackOnArrival;
+use Harmozon\Core\Chain\VisitPlan;
 use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Equipment\NetworkSetUp;
 use Harmozon\Core\Equipment\Outlet;
@@ -135,7 +139,7 @@ final class CaseReader
             self::refuseTaken($post->objectOrNull('attached_adapter'), $taken);
         }
         $kit = [];
-        $seen = array_fill_keys(array_filter(array_map(static fn (Outlet $o): ?string => $o->attachedAdapter?->id, $outlets), static fn (?string $id): bool => $id !== null), true);
+        $seen = array_fill_keys(array_filter(array_map(static fn (Outlet $o): ?string => $o->fittings->attachedAdapter?->id, $outlets), static fn (?string $id): bool => $id !== null), true);
         foreach ($node->objectsOrNone('adapters', self::MOST_ADAPTERS) as $piece) {
             $adapter = $this->equipment->adapter($piece);
             self::refuseTaken($piece, $taken);
@@ -204,8 +208,8 @@ final class CaseReader
 
     public function conditions(Node $node): Conditions
     {
-        $from = $node->number('soc_from', Range::soc()) ?? Conditions::DEFAULT_SOC_FROM;
-        $to = $node->number('soc_to', Range::soc()) ?? max($from, Conditions::DEFAULT_SOC_TO);
+        $from = $node->number('soc_from', Range::soc()) ?? ChargeWanted::DEFAULT_SOC_FROM;
+        $to = $node->number('soc_to', Range::soc()) ?? max($from, ChargeWanted::DEFAULT_SOC_TO);
         if ($to < $from) {
             throw $node->fail('soc_to', Message::of('field.target_below_start', to: Amount::asGiven($to, Unit::Percent), from: Amount::asGiven($from, Unit::Percent)));
         }
@@ -221,21 +225,25 @@ final class CaseReader
         }
 
         return new Conditions(
-            $from,
-            $to,
-            $node->number('ambient_c', Range::celsius()),
-            $node->number('pack_c', Range::celsius()),
-            $minutes === null && ($node->boolOrNull('pack_prepared') ?? ! $node->has('pack_c')),
-            $node->boolOrNull('member') ?? false,
-            $theta,
-            $this->faults($node->objectOrNull('faults') ?? Node::of([])),
-            $node->number('ageing', Range::share()) ?? 1.0,
-            $node->number('rested_minutes', Range::restMinutes()) ?? 0.0,
-            $node->number('idle_minutes', Range::graceMinutes()) ?? 0.0,
-            $node->number('next_stop_kw', Range::kw()),
-            preparedMinutes: $minutes,
-            distance: self::distance($node->objectOrNull('distance')),
-            isPreparationSaid: $node->has('pack_prepared') || $node->has('pack_c'),
+            charge: new ChargeWanted($from, $to, self::distance($node->objectOrNull('distance'))),
+            ambientC: $node->number('ambient_c', Range::celsius()),
+            pack: new PackOnArrival(
+                packC: $node->number('pack_c', Range::celsius()),
+                prepared: $minutes === null && ($node->boolOrNull('pack_prepared') ?? ! $node->has('pack_c')),
+                preparedMinutes: $minutes,
+                isPreparationSaid: $node->has('pack_prepared') || $node->has('pack_c'),
+            ),
+            earlierUse: new EarlierUse(
+                theta: $theta,
+                restedMinutes: $node->number('rested_minutes', Range::restMinutes()) ?? 0.0,
+                ratingLeft: $node->number('ageing', Range::share()) ?? 1.0,
+            ),
+            visit: new VisitPlan(
+                member: $node->boolOrNull('member') ?? false,
+                idleMinutes: $node->number('idle_minutes', Range::graceMinutes()) ?? 0.0,
+                nextStopKw: $node->number('next_stop_kw', Range::kw()),
+            ),
+            faults: $this->faults($node->objectOrNull('faults') ?? Node::of([])),
         );
     }
 }

@@ -9,6 +9,9 @@ use Harmozon\Core\Equipment\Access;
 use Harmozon\Core\Equipment\AccessKind;
 use Harmozon\Core\Equipment\AcSide;
 use Harmozon\Core\Equipment\Adapter;
+use Harmozon\Core\Equipment\AdapterHandling;
+use Harmozon\Core\Equipment\AdapterRating;
+use Harmozon\Core\Equipment\AdapterTrust;
 use Harmozon\Core\Equipment\AttachOrder;
 use Harmozon\Core\Equipment\BoostConverter;
 use Harmozon\Core\Equipment\Cabinet;
@@ -22,8 +25,13 @@ use Harmozon\Core\Equipment\Membership;
 use Harmozon\Core\Equipment\MinuteBand;
 use Harmozon\Core\Equipment\NetworkSetUp;
 use Harmozon\Core\Equipment\Outlet;
+use Harmozon\Core\Equipment\OutletFeed;
+use Harmozon\Core\Equipment\OutletFittings;
 use Harmozon\Core\Equipment\OutletGroup;
+use Harmozon\Core\Equipment\OutletRating;
+use Harmozon\Core\Equipment\OutletSite;
 use Harmozon\Core\Equipment\Pack;
+use Harmozon\Core\Equipment\Passage;
 use Harmozon\Core\Equipment\Plate;
 use Harmozon\Core\Equipment\PortCorner;
 use Harmozon\Core\Equipment\Retrofit;
@@ -96,27 +104,37 @@ final class EquipmentReader
         }
 
         return new Adapter(
-            $id,
-            $node->textOrNull('name') ?? $node->text('id'),
-            $this->coupler($node, 'input'),
-            $this->coupler($node, 'output'),
-            $node->choice('current', CurrentKind::class),
-            $this->plate($node->objectOrNull('plate') ?? Node::of([], $node->at('plate'))),
-            $translates === null ? null : new Translation(
-                $translates->choices('from', Signalling::class) ?? throw $translates->fail('from', Message::of('field.required')),
-                $translates->choices('to', Signalling::class) ?? throw $translates->fail('to', Message::of('field.required')),
+            id: $id,
+            name: $node->textOrNull('name') ?? $id,
+            input: $this->coupler($node, 'input'),
+            output: $this->coupler($node, 'output'),
+            passes: new Passage($node->choice('current', CurrentKind::class), $translates === null ? null : self::translation($translates)),
+            rating: new AdapterRating(
+                plate: $this->plate($node->objectOrNull('plate') ?? Node::of([], $node->at('plate'))),
+                derateC: $node->number('derate_c', Range::celsius()),
+                cutoffC: $node->number('cutoff_c', Range::celsius()),
+                holdsBack: $node->boolOrNull('holds_back'),
             ),
-            $node->choice('certification', Certification::class),
-            $node->boolOrNull('maker_approved'),
-            $node->boolOrNull('recalled'),
-            $node->boolOrNull('damaged'),
-            $node->boolOrNull('battery_ok'),
-            $node->number('derate_c', Range::celsius()),
-            $node->number('cutoff_c', Range::celsius()),
-            $node->choice('attach_order', AttachOrder::class),
-            $node->money('price'),
-            $node->boolOrNull('test_overdue'),
-            $node->boolOrNull('holds_back'),
+            trust: new AdapterTrust(
+                certification: $node->choice('certification', Certification::class),
+                makerApproved: $node->boolOrNull('maker_approved'),
+                recalled: $node->boolOrNull('recalled'),
+                damaged: $node->boolOrNull('damaged'),
+                testOverdue: $node->boolOrNull('test_overdue'),
+            ),
+            handling: new AdapterHandling(
+                batteryOk: $node->boolOrNull('battery_ok'),
+                attachOrder: $node->choice('attach_order', AttachOrder::class),
+                price: $node->money('price'),
+            ),
+        );
+    }
+
+    private static function translation(Node $node): Translation
+    {
+        return new Translation(
+            $node->choices('from', Signalling::class) ?? throw $node->fail('from', Message::of('field.required')),
+            $node->choices('to', Signalling::class) ?? throw $node->fail('to', Message::of('field.required')),
         );
     }
 
@@ -124,33 +142,61 @@ final class EquipmentReader
     {
         $origins = $this->origins->of($node);
         $node = $node->doubting(OriginsReader::doubted($origins));
-        $current = $node->choice('current', CurrentKind::class) ?? throw $node->fail('current', Message::of('field.required'));
-        $minV = $node->number('min_v', Range::volts());
-        $maxV = $node->number('max_v', Range::volts());
-        if ($minV !== null && $maxV !== null && $minV > $maxV) {
-            throw $node->fail('min_v', Message::of('field.min_above_max', min: Amount::asGiven($minV, Unit::Volts), max: Amount::asGiven($maxV, Unit::Volts)));
-        }
-        $attached = $node->objectOrNull('attached_adapter');
-        $cable = $node->objectOrNull('cable');
-        $cabinet = $node->objectOrNull('cabinet');
-        $supply = $node->objectOrNull('supply');
+        $rating = self::outletRating($node);
         $access = $node->objectOrNull('access');
         $tariff = $node->objectOrNull('tariff');
 
         return new Outlet(
-            $node->text('id'),
-            $node->textOrNull('name') ?? $node->text('id'),
-            $this->coupler($node, 'coupler'),
-            $current,
-            $node->choices('signalling', Signalling::class),
-            $minV,
-            $maxV,
-            $node->number('max_a', Range::amps()),
-            $node->number('max_kw', Range::kw()),
-            $node->number('sticker_kw', Range::kw()),
-            $cable === null ? null : $this->cable($cable),
-            $attached === null ? null : $this->adapter($attached),
-            $node->boolOrNull('extension') ?? false,
+            id: $node->text('id'),
+            name: $node->textOrNull('name') ?? $node->text('id'),
+            coupler: $this->coupler($node, 'coupler'),
+            rating: $rating,
+            fittings: $this->fittings($node),
+            feed: self::feed($node),
+            site: new OutletSite(
+                access: new Access($access?->choice('kind', AccessKind::class), $access?->texts('makes'), $access?->textOrNull('network', self::LONGEST_NETWORK)),
+                tariff: $tariff === null ? null : $this->tariff($tariff),
+                knownFault: $node->textOrNull('known_fault', self::LONGEST_FAULT),
+                stalls: array_map(self::stall(...), $node->objectsOrNone('stalls', self::MOST_STALLS)),
+            ),
+            origins: $origins,
+        );
+    }
+
+    private static function outletRating(Node $node): OutletRating
+    {
+        $current = $node->choice('current', CurrentKind::class) ?? throw $node->fail('current', Message::of('field.required'));
+        [$minV, $maxV] = self::window($node);
+
+        return new OutletRating(
+            current: $current,
+            signalling: $node->choices('signalling', Signalling::class),
+            minV: $minV,
+            maxV: $maxV,
+            maxA: $node->number('max_a', Range::amps()),
+            maxKw: $node->number('max_kw', Range::kw()),
+            stickerKw: $node->number('sticker_kw', Range::kw()),
+        );
+    }
+
+    private function fittings(Node $node): OutletFittings
+    {
+        $cable = $node->objectOrNull('cable');
+        $attached = $node->objectOrNull('attached_adapter');
+
+        return new OutletFittings(
+            cable: $cable === null ? null : $this->cable($cable),
+            attachedAdapter: $attached === null ? null : $this->adapter($attached),
+            extension: $node->boolOrNull('extension') ?? false,
+        );
+    }
+
+    private static function feed(Node $node): OutletFeed
+    {
+        $cabinet = $node->objectOrNull('cabinet');
+        $supply = $node->objectOrNull('supply');
+
+        return new OutletFeed(
             $cabinet === null ? null : new Cabinet(
                 $cabinet->number('kw', Range::kw()),
                 $cabinet->choice('policy', SharingPolicy::class),
@@ -159,11 +205,6 @@ final class EquipmentReader
                 $cabinet->number('module_kw', Range::kw()),
             ),
             $supply === null ? null : new Supply($supply->number('volts', Range::volts()), $supply->number('amps', Range::amps()), $supply->wholeNumber('phases', 1, 3)),
-            new Access($access?->choice('kind', AccessKind::class), $access?->texts('makes'), $access?->textOrNull('network', self::LONGEST_NETWORK)),
-            $tariff === null ? null : $this->tariff($tariff),
-            $node->textOrNull('known_fault', self::LONGEST_FAULT),
-            array_map(self::stall(...), $node->objectsOrNone('stalls', self::MOST_STALLS)),
-            $origins,
         );
     }
 
@@ -257,13 +298,21 @@ final class EquipmentReader
 
     private function acSide(Node $node): AcSide
     {
+        [$minV, $maxV] = self::window($node);
+
+        return new AcSide($node->wholeNumber('phases', 1, 3), $node->number('max_a', Range::amps()), $node->number('max_kw', Range::kw()), $minV, $maxV);
+    }
+
+    /** @return array{float|null, float|null} the lowest and the highest volts */
+    private static function window(Node $node): array
+    {
         $minV = $node->number('min_v', Range::volts());
         $maxV = $node->number('max_v', Range::volts());
         if ($minV !== null && $maxV !== null && $minV > $maxV) {
             throw $node->fail('min_v', Message::of('field.min_above_max', min: Amount::asGiven($minV, Unit::Volts), max: Amount::asGiven($maxV, Unit::Volts)));
         }
 
-        return new AcSide($node->wholeNumber('phases', 1, 3), $node->number('max_a', Range::amps()), $node->number('max_kw', Range::kw()), $minV, $maxV);
+        return [$minV, $maxV];
     }
 
     private function plate(Node $node): Plate

@@ -40,7 +40,7 @@ final readonly class FitCase
     public function pieces(array $ids): array
     {
         $known = [];
-        foreach ([...$this->adapters, ...($this->outlet->attachedAdapter === null ? [] : [$this->outlet->attachedAdapter])] as $adapter) {
+        foreach ([...$this->adapters, ...($this->outlet->fittings->attachedAdapter === null ? [] : [$this->outlet->fittings->attachedAdapter])] as $adapter) {
             $known[$adapter->id] = $adapter;
         }
 

@@ -34,7 +34,7 @@ final readonly class PlateWriter
     /** @return list<string> */
     public function adapter(Adapter $adapter): array
     {
-        return [$this->voice->say(PlateLine::plate($adapter->plate))];
+        return [$this->voice->say(PlateLine::plate($adapter->rating->plate))];
     }
 
     /** @return list<string> */

@@ -108,10 +108,10 @@ final readonly class Assumed
 
         return match ($this->fact) {
             Fact::UsableKwh => $chain->of(vehicle: $vehicle->withPack($vehicle->pack->holding($value))),
-            Fact::StationA => $chain->of(outlet: $outlet->limitedTo($value, $outlet->maxKw)),
-            Fact::StationKw => $chain->of(outlet: $outlet->limitedTo($outlet->maxA, $value)),
-            Fact::CabinetKw => $chain->of(outlet: $outlet->fedBy($outlet->cabinet?->of($value))),
-            Fact::SupplyA => $chain->of(outlet: $outlet->suppliedBy(new Supply($outlet->supply?->volts, $value, $outlet->supply?->phases))),
+            Fact::StationA => $chain->of(outlet: $outlet->limitedTo($value, $outlet->rating->maxKw)),
+            Fact::StationKw => $chain->of(outlet: $outlet->limitedTo($outlet->rating->maxA, $value)),
+            Fact::CabinetKw => $chain->of(outlet: $outlet->fedBy($outlet->feed->cabinet?->of($value))),
+            Fact::SupplyA => $chain->of(outlet: $outlet->suppliedBy(new Supply($outlet->feed->supply?->volts, $value, $outlet->feed->supply?->phases))),
             Fact::InletA => $dc === null ? $chain : $chain->through($chain->inlet->withDc($dc->limitedTo($value, $dc->maxKw))),
             Fact::InletKw => $dc === null ? $chain : $chain->through($chain->inlet->withDc($dc->limitedTo($dc->maxA, $value))),
             Fact::AcA => $ac === null ? $chain : $chain->through($chain->inlet->withAc($ac->limitedTo($value, $ac->maxKw))),

@@ -28,7 +28,7 @@ final readonly class Chain
         public Vehicle $vehicle,
         public int $inletIndex,
     ) {
-        $this->current = $outlet->current;
+        $this->current = $outlet->rating->current;
         $this->inlet = $vehicle->inlets[$inletIndex]
             ?? throw NoSuchInlet::of($vehicle->id, $inletIndex);
     }
@@ -72,7 +72,7 @@ final readonly class Chain
     public function isAcOnlyAtDc(): bool
     {
         return $this->current === CurrentKind::Dc
-            && array_filter($this->adapters, static fn (Adapter $a): bool => $a->current === CurrentKind::Ac) !== [];
+            && array_filter($this->adapters, static fn (Adapter $a): bool => $a->passes->current === CurrentKind::Ac) !== [];
     }
 
     /**
@@ -81,7 +81,7 @@ final readonly class Chain
      */
     public function passesContacts(Adapter $adapter): bool
     {
-        return $this->current !== CurrentKind::Dc || $adapter->current !== CurrentKind::Ac || $adapter->output->family->carries(CurrentKind::Dc);
+        return $this->current !== CurrentKind::Dc || $adapter->passes->current !== CurrentKind::Ac || $adapter->output->family->carries(CurrentKind::Dc);
     }
 
     /** Whether adapters that are wired for AC alone still put the DC of the outlet on the car's own DC contacts. */
@@ -100,6 +100,6 @@ final readonly class Chain
             return 1;
         }
 
-        return min($this->outlet->supply->phases ?? 1, $this->inlet->ac->phases ?? 1);
+        return min($this->outlet->feed->supply->phases ?? 1, $this->inlet->ac->phases ?? 1);
     }
 }

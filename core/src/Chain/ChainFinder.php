@@ -59,13 +59,13 @@ final class ChainFinder
     public function stacks(Outlet $outlet, Vehicle $vehicle): array
     {
         $paths = $this->extend([[[], $outlet->coupler]], self::DEEPEST_STACK);
-        $attached = $outlet->attachedAdapter;
+        $attached = $outlet->fittings->attachedAdapter;
         if ($attached !== null) {
             $paths = [...$paths, ...$this->extend([[[$attached], $attached->output]], self::DEEPEST_STACK)];
         }
 
         // Nobody stacks by mistake what would have to be bought first.
-        $atHand = array_filter($paths, static fn (array $path): bool => count($path[0]) > 1 && array_filter($path[0], static fn (Adapter $a): bool => $a->isForSale) === []);
+        $atHand = array_filter($paths, static fn (array $path): bool => count($path[0]) > 1 && array_filter($path[0], static fn (Adapter $a): bool => $a->handling->isForSale) === []);
 
         return $this->mating(array_values($atHand), $outlet, $vehicle);
     }
@@ -97,7 +97,7 @@ final class ChainFinder
     private function pathsFrom(Outlet $outlet): array
     {
         if ($this->lastOutlet !== $outlet) {
-            $attached = $outlet->attachedAdapter;
+            $attached = $outlet->fittings->attachedAdapter;
             $direct = [[], $outlet->coupler];
             $loose = array_slice($this->extend([$direct], 1), 1);
             [$this->lastOutlet, $this->lastPaths] = [$outlet, [$direct, ...($attached === null ? [] : [[[$attached], $attached->output]]), ...$loose]];

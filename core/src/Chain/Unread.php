@@ -39,7 +39,7 @@ final readonly class Unread
     /** A fact of an adapter of the chain; one that is attached to the station stands in the station's record. */
     public static function ofAdapter(Fact $fact, Adapter $adapter, Chain $chain): self
     {
-        return $chain->outlet->attachedAdapter === $adapter
+        return $chain->outlet->fittings->attachedAdapter === $adapter
             ? new self($fact, $chain->outlet->id, "attached_adapter.{$fact->path()}", $adapter->name)
             : new self($fact, $adapter->id, $fact->path(), $adapter->name);
     }
@@ -47,7 +47,7 @@ final readonly class Unread
     /** Whichever figure is missing for a stall's share of its cabinet. */
     public static function cabinetShare(Chain $chain): self
     {
-        $cabinet = $chain->outlet->cabinet;
+        $cabinet = $chain->outlet->feed->cabinet;
 
         return self::of(match (true) {
             $cabinet?->policy === null => Fact::CabinetPolicy,

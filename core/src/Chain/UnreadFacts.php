@@ -41,10 +41,10 @@ final class UnreadFacts
     /** @return int how many */
     public static function ofOutlet(Outlet $outlet): int
     {
-        $facts = $outlet->current === CurrentKind::Ac
-            ? [[Fact::SupplyV, $outlet->mainsV()], [Fact::SupplyA, $outlet->supply->amps ?? $outlet->maxA], [Fact::SupplyPhases, $outlet->supply?->phases]]
-            : [[Fact::StationMinV, $outlet->minV], [Fact::StationMaxV, $outlet->maxV], [Fact::StationA, $outlet->maxA], [Fact::StationKw, $outlet->maxKw], [Fact::StationLanguages, $outlet->signalling]];
-        $count = self::isUnread(Fact::Access, $outlet->access->kind, $outlet->origins);
+        $facts = $outlet->rating->current === CurrentKind::Ac
+            ? [[Fact::SupplyV, $outlet->mainsV()], [Fact::SupplyA, $outlet->feed->supply->amps ?? $outlet->rating->maxA], [Fact::SupplyPhases, $outlet->feed->supply?->phases]]
+            : [[Fact::StationMinV, $outlet->rating->minV], [Fact::StationMaxV, $outlet->rating->maxV], [Fact::StationA, $outlet->rating->maxA], [Fact::StationKw, $outlet->rating->maxKw], [Fact::StationLanguages, $outlet->rating->signalling]];
+        $count = self::isUnread(Fact::Access, $outlet->site->access->kind, $outlet->origins);
         foreach ($facts as [$fact, $value]) {
             $count += self::isUnread($fact, $value, $outlet->origins);
         }
@@ -55,7 +55,7 @@ final class UnreadFacts
     /** @return int how many; what is typical of an adapter was read as not known */
     public static function ofAdapter(Adapter $adapter): int
     {
-        $facts = [$adapter->current, $adapter->plate->maxV, $adapter->plate->continuousA, $adapter->certification, $adapter->recalled, $adapter->damaged];
+        $facts = [$adapter->passes->current, $adapter->rating->plate->maxV, $adapter->rating->plate->continuousA, $adapter->trust->certification, $adapter->trust->recalled, $adapter->trust->damaged];
 
         return count(array_filter($facts, static fn (mixed $value): bool => $value === null));
     }

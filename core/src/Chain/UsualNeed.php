@@ -30,6 +30,6 @@ final class UsualNeed
 
     public static function conditions(): Conditions
     {
-        return new Conditions(ambientC: self::AMBIENT_C, packC: self::PACK_C, restedMinutes: self::RESTED_MINUTES);
+        return new Conditions(ambientC: self::AMBIENT_C, pack: new PackOnArrival(self::PACK_C), earlierUse: new EarlierUse(restedMinutes: self::RESTED_MINUTES));
     }
 }

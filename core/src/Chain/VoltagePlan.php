@@ -80,7 +80,7 @@ final readonly class VoltagePlan
      */
     public function highestV(Conditions $conditions): ?array
     {
-        $highest = $this->plugV?->highestBetween($conditions->socFrom, $this->endSoc($conditions));
+        $highest = $this->plugV?->highestBetween($conditions->charge->socFrom, $this->endSoc($conditions));
 
         return $this->possibleV ?? ($highest === null ? null : [$highest, $highest]);
     }
@@ -88,6 +88,6 @@ final readonly class VoltagePlan
     /** Where the session ends at the latest: the target, or the station's ceiling before it. */
     public function endSoc(Conditions $conditions): float
     {
-        return $this->ceilingAtSoc ?? $conditions->socTo;
+        return $this->ceilingAtSoc ?? $conditions->charge->socTo;
     }
 }

@@ -42,7 +42,7 @@ final class VoltagePlanner
             return VoltagePlan::fails(Message::of('voltage.no_ac_side'));
         }
         $phases = [
-            ...($chain->outlet->supply?->phases === null ? [Unread::of(Fact::SupplyPhases, $chain)] : []),
+            ...($chain->outlet->feed->supply?->phases === null ? [Unread::of(Fact::SupplyPhases, $chain)] : []),
             ...($side->phases === null ? [Unread::of(Fact::AcPhases, $chain)] : []),
         ];
         $least = $side->minV === null ? [Unread::of(Fact::AcMinV, $chain)] : [];
@@ -63,15 +63,15 @@ final class VoltagePlanner
             return [VoltagePlan::fails(Message::of('voltage.no_dc_side'))];
         }
         $pack = $chain->vehicle->pack->voltageBySoc;
-        $max = $chain->outlet->maxV;
+        $max = $chain->outlet->rating->maxV;
         if ($pack === null) {
-            return [VoltagePlan::unknown([Unread::of(Fact::PackV, $chain), ...$this->unreadWindow($chain)], [$chain->outlet->minV ?? 0.0, $max ?? INF])];
+            return [VoltagePlan::unknown([Unread::of(Fact::PackV, $chain), ...$this->unreadWindow($chain)], [$chain->outlet->rating->minV ?? 0.0, $max ?? INF])];
         }
         if ($max === null) {
             return [$this->belowUnreadCeiling($pack, $chain, $conditions)];
         }
 
-        return $pack->at($conditions->socFrom) <= $max
+        return $pack->at($conditions->charge->socFrom) <= $max
             ? [$this->within($pack, VoltageMode::Native, $chain, $max, $conditions)]
             : $this->aboveCeiling($pack, $chain, $max, $conditions);
     }
@@ -80,16 +80,16 @@ final class VoltagePlanner
     private function unreadWindow(Chain $chain): array
     {
         return [
-            ...($chain->outlet->maxV === null ? [Unread::of(Fact::StationMaxV, $chain)] : []),
-            ...($chain->outlet->minV === null ? [Unread::of(Fact::StationMinV, $chain)] : []),
+            ...($chain->outlet->rating->maxV === null ? [Unread::of(Fact::StationMaxV, $chain)] : []),
+            ...($chain->outlet->rating->minV === null ? [Unread::of(Fact::StationMinV, $chain)] : []),
         ];
     }
 
     /** The ceiling may lie anywhere: above the pack, across its way, or below it, where the car needs a way of its own. */
     private function belowUnreadCeiling(Curve $pack, Chain $chain, Conditions $conditions): VoltagePlan
     {
-        $min = $chain->outlet->minV;
-        $start = $pack->at($conditions->socFrom);
+        $min = $chain->outlet->rating->minV;
+        $start = $pack->at($conditions->charge->socFrom);
         if ($min !== null && $start < $min) {
             return self::belowFloor($start, $min);
         }
@@ -97,19 +97,19 @@ final class VoltagePlanner
         if ($chain->inlet->dc?->boostConverter !== null) {
             $least = min($least, $min ?? 0.0);
         }
-        $half = $pack->times(0.5)->at($conditions->socFrom);
+        $half = $pack->times(0.5)->at($conditions->charge->socFrom);
         if ($chain->inlet->dc?->splitPack !== false && $half >= ($min ?? 0.0)) {
             $least = min($least, $half);
         }
 
-        return VoltagePlan::unknown([Unread::of(Fact::StationMaxV, $chain), ...($min === null ? [Unread::of(Fact::StationMinV, $chain)] : [])], [$least, $pack->highestBetween($conditions->socFrom, $conditions->socTo)], $pack);
+        return VoltagePlan::unknown([Unread::of(Fact::StationMaxV, $chain), ...($min === null ? [Unread::of(Fact::StationMinV, $chain)] : [])], [$least, $pack->highestBetween($conditions->charge->socFrom, $conditions->charge->socTo)], $pack);
     }
 
     /** The plug follows the pack (or half of it), from the station's floor up to its ceiling. */
     private function within(Curve $plugV, VoltageMode $mode, Chain $chain, float $max, Conditions $conditions): VoltagePlan
     {
-        $min = $chain->outlet->minV;
-        $start = $plugV->at($conditions->socFrom);
+        $min = $chain->outlet->rating->minV;
+        $start = $plugV->at($conditions->charge->socFrom);
         if ($min !== null && $start < $min) {
             return self::belowFloor($start, $min);
         }
@@ -117,7 +117,7 @@ final class VoltagePlanner
         return VoltagePlan::session(
             $mode,
             $plugV,
-            $plugV->firstAbove($max, $conditions->socFrom, $conditions->socTo),
+            $plugV->firstAbove($max, $conditions->charge->socFrom, $conditions->charge->socTo),
             missing: $min === null ? [Unread::of(Fact::StationMinV, $chain)] : [],
         );
     }
@@ -131,9 +131,9 @@ final class VoltagePlanner
             return [$stepped ?? self::aboveAll($pack, $max, $conditions)];
         }
         $half = $pack->times(0.5);
-        $split = $half->at($conditions->socFrom) <= $max
+        $split = $half->at($conditions->charge->socFrom) <= $max
             ? $this->within($half, VoltageMode::SplitPack, $chain, $max, $conditions)
-            : VoltagePlan::fails(Message::of('voltage.half_above_ceiling', half: Amount::volts($half->at($conditions->socFrom)), ceiling: Amount::volts($max)));
+            : VoltagePlan::fails(Message::of('voltage.half_above_ceiling', half: Amount::volts($half->at($conditions->charge->socFrom)), ceiling: Amount::volts($max)));
         if ($side?->splitPack === true) {
             return $stepped === null ? [$split] : [$split, $stepped];
         }
@@ -148,7 +148,7 @@ final class VoltagePlanner
 
     private function steppedUp(BoostConverter $converter, Chain $chain, float $max): VoltagePlan
     {
-        $min = $chain->outlet->minV;
+        $min = $chain->outlet->rating->minV;
         $plugV = min($converter->inputV ?? $max, $max);
         if ($min !== null && $plugV < $min) {
             return VoltagePlan::fails(Message::of('voltage.step_up_below_floor', input: Amount::volts($plugV), floor: Amount::volts($min)));
@@ -174,7 +174,7 @@ final class VoltagePlanner
     private static function aboveAll(Curve $pack, float $max, Conditions $conditions): VoltagePlan
     {
         return VoltagePlan::fails(Message::of(
-            'voltage.above_ceiling', pack: Amount::volts($pack->at($conditions->socFrom)), soc: Amount::percent($conditions->socFrom), ceiling: Amount::volts($max),
+            'voltage.above_ceiling', pack: Amount::volts($pack->at($conditions->charge->socFrom)), soc: Amount::percent($conditions->charge->socFrom), ceiling: Amount::volts($max),
         ));
     }
 }

@@ -12,33 +12,21 @@ final readonly class Adapter
 {
     use Alterable;
 
-    /** @param  bool|null  $holdsBack  whether it holds the current back by itself when it gets warm; null when not known */
     public function __construct(
         public string $id,
         public string $name,
         public Coupler $input,
         public Coupler $output,
-        public ?CurrentKind $current,
-        public Plate $plate,
-        public ?Translation $translates = null,
-        public ?Certification $certification = null,
-        public ?bool $makerApproved = null,
-        public ?bool $recalled = null,
-        public ?bool $damaged = null,
-        public ?bool $batteryOk = null,
-        public ?float $derateC = null,
-        public ?float $cutoffC = null,
-        public ?AttachOrder $attachOrder = null,
-        public ?string $price = null,
-        public ?bool $testOverdue = null,
-        public ?bool $holdsBack = null,
-        public bool $isForSale = false,
+        public Passage $passes,
+        public AdapterRating $rating,
+        public AdapterTrust $trust = new AdapterTrust,
+        public AdapterHandling $handling = new AdapterHandling,
     ) {
     }
 
     public function isActive(): bool
     {
-        return $this->translates !== null;
+        return $this->passes->translates !== null;
     }
 
     public function isPortableSupply(): bool
@@ -49,13 +37,13 @@ final readonly class Adapter
     /** A cable of one's own between a socketed post and the car: the same shape on both ends (IEC 61851-1, case B). */
     public function isLooseCable(): bool
     {
-        return $this->current === CurrentKind::Ac && ! $this->input->isSocket() && $this->input->is($this->output);
+        return $this->passes->current === CurrentKind::Ac && ! $this->input->isSocket() && $this->input->is($this->output);
     }
 
     /** Whether it is known to hold the current back by itself: it says so, or names a temperature from which it does. */
     public function holdsBack(): bool
     {
-        return $this->holdsBack ?? $this->derateC !== null;
+        return $this->rating->holdsBack ?? $this->rating->derateC !== null;
     }
 
     /** The same for two pieces that differ in nothing but their names. */
@@ -67,12 +55,12 @@ final readonly class Adapter
     /** A sound one of this kind, as it would have to be bought: nobody has seen it yet. */
     public function forSale(): self
     {
-        return $this->with(certification: Certification::Certified, makerApproved: true, recalled: false, damaged: false, batteryOk: true, isForSale: true);
+        return $this->with(trust: $this->trust->asNew(), handling: $this->handling->forSale());
     }
 
     /** The same with its own battery charged. */
     public function charged(): self
     {
-        return $this->with(batteryOk: true);
+        return $this->with(handling: $this->handling->charged());
     }
 }

@@ -9,32 +9,15 @@ final readonly class Outlet
 {
     use Alterable;
 
-    /**
-     * @param  list<Signalling>|null  $signalling  languages spoken; null when not known
-     * @param  string|null  $knownFault  what somebody found wrong with this stall; null when nothing is known
-     * @param  list<Stall>  $stalls  those that bear this plate; none where nobody told them apart
-     * @param  array<string, FactOrigin>  $origins  where facts come from, by their path in the case file (`max_kw`)
-     */
+    /** @param  array<string, FactOrigin>  $origins  where facts come from, by their path in the case file (`max_kw`) */
     public function __construct(
         public string $id,
         public string $name,
         public Coupler $coupler,
-        public CurrentKind $current,
-        public ?array $signalling,
-        public ?float $minV,
-        public ?float $maxV,
-        public ?float $maxA,
-        public ?float $maxKw,
-        public ?float $stickerKw,
-        public ?Cable $cable,
-        public ?Adapter $attachedAdapter,
-        public bool $extension,
-        public ?Cabinet $cabinet,
-        public ?Supply $supply,
-        public Access $access,
-        public ?Tariff $tariff,
-        public ?string $knownFault = null,
-        public array $stalls = [],
+        public OutletRating $rating,
+        public OutletFittings $fittings,
+        public OutletFeed $feed,
+        public OutletSite $site,
         public array $origins = [],
     ) {
     }
@@ -44,29 +27,29 @@ final readonly class Outlet
      */
     public function mainsV(): ?float
     {
-        return $this->supply->volts ?? $this->maxV;
+        return $this->feed->supply->volts ?? $this->rating->maxV;
     }
 
     public function admitting(Access $access): self
     {
-        return $this->with(access: $access);
+        return $this->with(site: $this->site->admitting($access));
     }
 
     public function withoutExtension(): self
     {
-        return $this->with(extension: false);
+        return $this->with(fittings: $this->fittings->withoutExtension());
     }
 
     /** @return list<Stall> */
     public function faultyStalls(): array
     {
-        return array_values(array_filter($this->stalls, static fn (Stall $s): bool => $s->fault !== null));
+        return array_values(array_filter($this->site->stalls, static fn (Stall $s): bool => $s->fault !== null));
     }
 
     /** Whether there is no stall left that nothing is known against. */
     public function isWhollyFaulty(): bool
     {
-        return $this->stalls !== [] && count($this->faultyStalls()) === count($this->stalls);
+        return $this->site->stalls !== [] && count($this->faultyStalls()) === count($this->site->stalls);
     }
 
     /**
@@ -78,8 +61,8 @@ final readonly class Outlet
      */
     public function stallsApartFrom(?string $label): array
     {
-        $failed = array_values(array_filter($this->stalls, static fn (Stall $s): bool => $s->label === $label))[0] ?? null;
-        $others = array_values(array_filter($this->stalls, static fn (Stall $s): bool => $failed !== null && $s !== $failed && $s->fault === null
+        $failed = array_values(array_filter($this->site->stalls, static fn (Stall $s): bool => $s->label === $label))[0] ?? null;
+        $others = array_values(array_filter($this->site->stalls, static fn (Stall $s): bool => $failed !== null && $s !== $failed && $s->fault === null
             && ($s->cabinet === null || $s->cabinet !== $failed->cabinet)));
         usort($others, static fn (Stall $a, Stall $b): int => ($a->cabinet === null || $failed?->cabinet === null) <=> ($b->cabinet === null || $failed?->cabinet === null));
 
@@ -89,27 +72,27 @@ final readonly class Outlet
     /** The same; its own adapter is a sound one. */
     public function withSoundAdapter(): self
     {
-        return $this->with(attachedAdapter: $this->attachedAdapter?->forSale());
+        return $this->with(fittings: $this->fittings->withSoundAdapter());
     }
 
     public function limitedTo(?float $maxA, ?float $maxKw): self
     {
-        return $this->with(maxA: $maxA, maxKw: $maxKw);
+        return $this->with(rating: $this->rating->limitedTo($maxA, $maxKw));
     }
 
     public function fedBy(?Cabinet $cabinet): self
     {
-        return $this->with(cabinet: $cabinet);
+        return $this->with(feed: new OutletFeed($cabinet, $this->feed->supply));
     }
 
     public function suppliedBy(?Supply $supply): self
     {
-        return $this->with(supply: $supply);
+        return $this->with(feed: new OutletFeed($this->feed->cabinet, $supply));
     }
 
     /** The neighbour at the cabinet has left. */
     public function alone(): self
     {
-        return $this->with(cabinet: $this->cabinet?->alone());
+        return $this->fedBy($this->feed->cabinet?->alone());
     }
 }

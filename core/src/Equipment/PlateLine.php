@@ -17,20 +17,20 @@ final class PlateLine
 
     public static function outlet(Outlet $outlet): Message
     {
-        return $outlet->current === CurrentKind::Ac
-            ? self::of(self::figure($outlet->supply?->volts, Unit::Volts), self::figure($outlet->supply?->amps, Unit::Amps), self::figure($outlet->maxKw, Unit::KiloWatts))
-            : self::of(self::figure($outlet->maxV, Unit::Volts) ?? Message::of('plate.unread_volts'), self::figure($outlet->maxA, Unit::Amps), self::figure($outlet->maxKw, Unit::KiloWatts));
+        return $outlet->rating->current === CurrentKind::Ac
+            ? self::of(self::figure($outlet->feed->supply?->volts, Unit::Volts), self::figure($outlet->feed->supply?->amps, Unit::Amps), self::figure($outlet->rating->maxKw, Unit::KiloWatts))
+            : self::of(self::figure($outlet->rating->maxV, Unit::Volts) ?? Message::of('plate.unread_volts'), self::figure($outlet->rating->maxA, Unit::Amps), self::figure($outlet->rating->maxKw, Unit::KiloWatts));
     }
 
     /** Its stalls by their labels; where there are many, only those that something is known against. Null where nobody told them apart. */
     public static function stalls(Outlet $outlet): ?Message
     {
-        $count = Amount::count(count($outlet->stalls));
-        $told = count($outlet->stalls) > self::MOST_STALLS_NAMED ? $outlet->faultyStalls() : $outlet->stalls;
+        $count = Amount::count(count($outlet->site->stalls));
+        $told = count($outlet->site->stalls) > self::MOST_STALLS_NAMED ? $outlet->faultyStalls() : $outlet->site->stalls;
         $labels = array_map(static fn (Stall $s): Message => $s->message(), $told);
 
         return match (true) {
-            $outlet->stalls === [] => null,
+            $outlet->site->stalls === [] => null,
             $labels === [] => Message::of('plate.stalls_many', count: $count),
             default => Message::of('plate.stalls', count: $count, stalls: Listing::comma($labels)),
         };

@@ -31,7 +31,7 @@ final readonly class Board
     {
         $distinct = [];
         foreach ($kit as $adapter) {
-            $key = $adapter->input->is($adapter->output) ? $adapter->id : $adapter->kindKey().$conditions->thetaOf($adapter->id);
+            $key = $adapter->input->is($adapter->output) ? $adapter->id : $adapter->kindKey().$conditions->earlierUse->thetaOf($adapter->id);
             $distinct[$key] ??= $adapter;
         }
 

@@ -60,8 +60,8 @@ final class Cautions
         }
         $chain = $answer->chain;
         $cautions = [];
-        if ($chain->outlet->knownFault !== null) {
-            $cautions[] = new Caution(CautionPlace::Screen, Message::of('caution.known_fault', fault: rtrim($chain->outlet->knownFault, '.')));
+        if ($chain->outlet->site->knownFault !== null) {
+            $cautions[] = new Caution(CautionPlace::Screen, Message::of('caution.known_fault', fault: rtrim($chain->outlet->site->knownFault, '.')));
         }
         if ($chain->outlet->faultyStalls() !== []) {
             $cautions[] = new Caution(CautionPlace::Screen, self::faultyStalls($chain->outlet));
@@ -70,7 +70,7 @@ final class Cautions
             $cautions[] = new Caution(CautionPlace::Power, Message::of('caution.unread_power', facts: Unread::facts($answer->limits->unread), check: Unread::places($answer->limits->unread)));
         }
         // Gate 6 tells it itself, unless it has something else to ask first.
-        $holdBack = $answer->limits === null ? null : HoldBack::of($chain, $answer->limits, $answer->conditions->socFrom, $answer->voltage->endSoc($answer->conditions));
+        $holdBack = $answer->limits === null ? null : HoldBack::of($chain, $answer->limits, $answer->conditions->charge->socFrom, $answer->voltage->endSoc($answer->conditions));
         if ($holdBack !== null && $answer->gate(GateName::Adapter)->isUnknown()) {
             $cautions[] = new Caution(CautionPlace::Power, Gates\AdapterGate::mayNotHold($holdBack));
         }
@@ -92,8 +92,8 @@ final class Cautions
         return match (true) {
             $adapter->isPortableSupply() => Message::of('caution.supply_order', adapter: $adapter->name),
             $adapter->isLooseCable() => Message::of('caution.cable_order', adapter: $adapter->name),
-            $adapter->attachOrder === AttachOrder::HandleFirst => Message::of('caution.handle_first', adapter: $adapter->name),
-            $adapter->attachOrder === AttachOrder::CarFirst => Message::of('caution.car_first', adapter: $adapter->name),
+            $adapter->handling->attachOrder === AttachOrder::HandleFirst => Message::of('caution.handle_first', adapter: $adapter->name),
+            $adapter->handling->attachOrder === AttachOrder::CarFirst => Message::of('caution.car_first', adapter: $adapter->name),
             default => Message::of('caution.order_unknown', adapter: $adapter->name),
         };
     }

@@ -126,7 +126,7 @@ final readonly class ChainAnswer
     /** Whether an adapter in it would have to be bought first. */
     public function isToBuy(): bool
     {
-        return array_filter($this->chain->adapters, static fn (Adapter $a): bool => $a->isForSale) !== [];
+        return array_filter($this->chain->adapters, static fn (Adapter $a): bool => $a->handling->isForSale) !== [];
     }
 
     /** What it gives at its best, in words; null where nothing flows, or nothing is known. */

@@ -96,7 +96,7 @@ final class ChangeFinder
     private function adapters(Outlet $outlet, Vehicle $vehicle): \Generator
     {
         foreach ($this->kit as $i => $own) {
-            if ($own->isActive() && $own->batteryOk === false) {
+            if ($own->isActive() && $own->handling->batteryOk === false) {
                 $kit = $this->kit;
                 $kit[$i] = $own->charged();
                 yield new Change(Message::of('change.battery', adapter: $own->name), $this->answer($outlet, $vehicle, kit: array_values($kit)));
@@ -111,7 +111,7 @@ final class ChangeFinder
 
     private static function adapterWords(Adapter $kind): Message
     {
-        $plate = $kind->plate;
+        $plate = $kind->rating->plate;
         $figures = [
             ...($plate->maxV === null ? [] : [Amount::volts($plate->maxV)]),
             ...($plate->continuousA === null ? [] : [Amount::amps($plate->continuousA)]),
@@ -127,10 +127,10 @@ final class ChangeFinder
     private function arrivals(Outlet $outlet, Vehicle $vehicle): \Generator
     {
         $volts = $vehicle->pack->voltageBySoc;
-        if ($volts === null || $outlet->maxV === null || $volts->at($this->conditions->socFrom) <= $outlet->maxV) {
+        if ($volts === null || $outlet->rating->maxV === null || $volts->at($this->conditions->charge->socFrom) <= $outlet->rating->maxV) {
             return;
         }
-        $ceiling = $volts->firstAbove($outlet->maxV, 0, 100);
+        $ceiling = $volts->firstAbove($outlet->rating->maxV, 0, 100);
         if ($ceiling === null || $ceiling < self::LEAST_CEILING_SOC) {
             return;
         }
@@ -140,16 +140,16 @@ final class ChangeFinder
     /** @return \Generator<int, Change> */
     private function circumstances(Outlet $outlet, Vehicle $vehicle): \Generator
     {
-        if ($outlet->access->kind !== AccessKind::Open && $outlet->access->kind !== AccessKind::Account) {
+        if ($outlet->site->access->kind !== AccessKind::Open && $outlet->site->access->kind !== AccessKind::Account) {
             yield new Change(Message::of('change.access'), $this->answer($outlet->admitting(new Access(AccessKind::Account, null)), $vehicle));
         }
-        if ($outlet->extension) {
+        if ($outlet->fittings->extension) {
             yield new Change(Message::of('change.extension'), $this->answer($outlet->withoutExtension(), $vehicle));
         }
-        if ($outlet->cabinet?->partnerActive === true) {
+        if ($outlet->feed->cabinet?->partnerActive === true) {
             yield new Change(Message::of('change.neighbour'), $this->answer($outlet->alone(), $vehicle));
         }
-        if (! $this->conditions->packPrepared) {
+        if (! $this->conditions->pack->prepared) {
             yield new Change(Message::of('change.warm_pack'), $this->answer($outlet, $vehicle, $this->conditions->prepared()));
         }
     }
@@ -159,12 +159,12 @@ final class ChangeFinder
     {
         $best = [];
         foreach ($this->catalogue->chargers as $kind) {
-            if (! $kind->outlet->coupler->is($outlet->coupler) || $kind->outlet->current !== $outlet->current) {
+            if (! $kind->outlet->coupler->is($outlet->coupler) || $kind->outlet->rating->current !== $outlet->rating->current) {
                 continue;
             }
             $change = new Change(
                 Message::of('change.stall', kind: $kind->name),
-                $this->answer($kind->outlet->withSoundAdapter()->admitting($outlet->access), $vehicle),
+                $this->answer($kind->outlet->withSoundAdapter()->admitting($outlet->site->access), $vehicle),
             );
             if (! isset($best[$kind->group]) || $change->answer->compare($best[$kind->group]->answer) < 0) {
                 $best[$kind->group] = $change;

@@ -90,7 +90,7 @@ final class Corner
         $slow = array_reduce($assumed, static fn (Chain $chain, Assumed $a): Chain => $a->slower($chain), $answer->chain);
         $fast = array_reduce($assumed, static fn (Chain $chain, Assumed $a): Chain => $a->faster($chain), $answer->chain);
         $kw = [self::bestKw($slow, $answer), self::bestKw($fast, $answer)];
-        $ceiling = $answer->chain->outlet->maxV;
+        $ceiling = $answer->chain->outlet->rating->maxV;
         if ($ceiling !== null && $volts->low->highest() < $ceiling && $ceiling < $volts->high->highest()) {
             $touching = $fast->vehicle->withPack($fast->vehicle->pack->atVolts($volts->high->times($ceiling / $volts->high->highest())));
             $kw[] = self::bestKw($fast->of(vehicle: $touching), $answer);
@@ -111,6 +111,6 @@ final class Corner
 
     private static function peak(?LimitSet $limits, ChainAnswer $answer, float $endSoc): ?Peak
     {
-        return $limits === null ? null : (new PeakFinder)->find($limits, $answer->conditions->socFrom, $endSoc);
+        return $limits === null ? null : (new PeakFinder)->find($limits, $answer->conditions->charge->socFrom, $endSoc);
     }
 }

@@ -104,7 +104,7 @@ final class Fitter
             return new ChainAnswer($chain, $outcome, $gates, null, $ideal->kw, $plan, null, $this->conditions);
         }
         $limits = $situation->limits();
-        $peak = $limits === null ? null : $this->peaks->find($limits, $this->conditions->socFrom, $plan->endSoc($this->conditions));
+        $peak = $limits === null ? null : $this->peaks->find($limits, $this->conditions->charge->socFrom, $plan->endSoc($this->conditions));
 
         return new ChainAnswer($chain, $outcome->held($peak?->kw, $ideal->isRead ? $ideal->kw : null), $gates, $peak, $ideal->kw, $plan, $limits, $this->conditions);
     }
@@ -116,7 +116,7 @@ final class Fitter
         $current = $chain->current->value;
         if (! isset($known[$current])) {
             $limits = Limits::ofVehicle($chain, $this->conditions);
-            $known[$current] = new Ideal($limits === null ? null : $this->peaks->find($limits, $this->conditions->socFrom, $this->conditions->socTo)?->kw, $limits?->unread === []);
+            $known[$current] = new Ideal($limits === null ? null : $this->peaks->find($limits, $this->conditions->charge->socFrom, $this->conditions->charge->socTo)?->kw, $limits?->unread === []);
             $this->ideal[$chain->inlet] = $known;
         }
 

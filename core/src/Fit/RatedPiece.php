@@ -26,7 +26,7 @@ final readonly class RatedPiece
             if (! $chain->passesContacts($adapter)) {
                 return $pieces;
             }
-            $pieces[] = new self(Message::of('link.named', name: $adapter->name), $adapter->plate->maxV, Unread::ofAdapter(Fact::AdapterMaxV, $adapter, $chain));
+            $pieces[] = new self(Message::of('link.named', name: $adapter->name), $adapter->rating->plate->maxV, Unread::ofAdapter(Fact::AdapterMaxV, $adapter, $chain));
         }
         $isDc = $chain->current === CurrentKind::Dc;
         $side = $isDc ? $chain->inlet->dc : $chain->inlet->ac;

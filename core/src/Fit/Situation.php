@@ -35,6 +35,6 @@ final class Situation
     {
         $limits = $this->chain->adapters === [] ? null : Corner::ofMostAmps($this->chain, $this->voltage, $this->conditions, $this->limits());
 
-        return $limits === null ? null : HoldBack::of($this->chain, $limits, $this->conditions->socFrom, $this->voltage->endSoc($this->conditions));
+        return $limits === null ? null : HoldBack::of($this->chain, $limits, $this->conditions->charge->socFrom, $this->voltage->endSoc($this->conditions));
     }
 }

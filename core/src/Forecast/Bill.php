@@ -37,7 +37,7 @@ final readonly class Bill
     public static function ofForecast(Forecast $forecast, Conditions $conditions): ?self
     {
         return $forecast->isGiven()
-            ? self::of($forecast->answer->chain->outlet->tariff, Usage::of($forecast, $conditions->idleMinutes), $conditions->member)
+            ? self::of($forecast->answer->chain->outlet->site->tariff, Usage::of($forecast, $conditions->visit->idleMinutes), $conditions->visit->member)
             : null;
     }
 

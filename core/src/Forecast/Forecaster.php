@@ -58,32 +58,32 @@ final class Forecaster
     public function forecast(ChainAnswer $answer, Conditions $conditions): Forecast
     {
         if (! $answer->outcome->mayFlow()) {
-            return Forecast::none($answer, $conditions->socFrom, $answer->why());
+            return Forecast::none($answer, $conditions->charge->socFrom, $answer->why());
         }
         $chain = $answer->chain;
         $conditions = $conditions->reaching($chain->vehicle);
         // Five percent beyond the target, so that the next step can be told.
-        $beyond = $this->tellsMore ? $conditions->upTo(min(100.0, $conditions->socTo + Marginal::STEP_PERCENT)) : $conditions;
+        $beyond = $this->tellsMore ? $conditions->upTo(min(100.0, $conditions->charge->socTo + Marginal::STEP_PERCENT)) : $conditions;
         $plan = (new VoltagePlanner)->alike($answer->voltage, $chain, $beyond);
         $limits = Limits::ofChain($chain, $plan, $beyond);
         $packKwh = $chain->vehicle->pack->usableKwh;
-        $missing = [...($limits === null ? $plan->missing : []), ...($packKwh === null ? [Unread::of(Fact::UsableKwh, $chain)] : []), ...($conditions->distance !== null && $chain->vehicle->kmPerKwh === null ? [Unread::of(Fact::KmPerKwh, $chain)] : [])];
+        $missing = [...($limits === null ? $plan->missing : []), ...($packKwh === null ? [Unread::of(Fact::UsableKwh, $chain)] : []), ...($conditions->charge->distance !== null && $chain->vehicle->kmPerKwh === null ? [Unread::of(Fact::KmPerKwh, $chain)] : [])];
         if ($limits === null || $missing !== [] || $packKwh === null || ! $limits->isKnown()) {
-            return Forecast::none($answer, $conditions->socFrom, $missing === [] ? Message::of('end.no_limit') : Message::of('end.unread', facts: Unread::facts($missing)), $missing);
+            return Forecast::none($answer, $conditions->charge->socFrom, $missing === [] ? Message::of('end.no_limit') : Message::of('end.unread', facts: Unread::facts($missing)), $missing);
         }
-        $endSoc = min($conditions->socTo, $plan->ceilingAtSoc ?? 100.0);
-        $lastSoc = min($beyond->socTo, $plan->ceilingAtSoc ?? 100.0, self::firstPlateSoc($chain, $limits->plugV, $endSoc, $beyond->socTo));
+        $endSoc = min($conditions->charge->socTo, $plan->ceilingAtSoc ?? 100.0);
+        $lastSoc = min($beyond->charge->socTo, $plan->ceilingAtSoc ?? 100.0, self::firstPlateSoc($chain, $limits->plugV, $endSoc, $beyond->charge->socTo));
         $efficiency = Efficiency::of($chain, $plan);
-        $fives = $this->tellsMore ? new Fives($conditions->socFrom, $endSoc, $lastSoc) : null;
-        $tally = new Tally($limits->heat, $endSoc, $fives, $conditions->nextStopKw, $this->tellsMore ? new AdapterWatch($chain, Corner::ofMostAmps($chain, $plan, $beyond, $limits) ?? $limits) : null);
-        $marks = $fives?->marks() ?? ($endSoc > $conditions->socFrom ? [$endSoc] : []);
-        $walk = new Integrator($limits, $packKwh, $efficiency, $conditions->socFrom, $marks, $this->stepS, levelStepS: $this->levelStepS);
+        $fives = $this->tellsMore ? new Fives($conditions->charge->socFrom, $endSoc, $lastSoc) : null;
+        $tally = new Tally($limits->heat, $endSoc, $fives, $conditions->visit->nextStopKw, $this->tellsMore ? new AdapterWatch($chain, Corner::ofMostAmps($chain, $plan, $beyond, $limits) ?? $limits) : null);
+        $marks = $fives?->marks() ?? ($endSoc > $conditions->charge->socFrom ? [$endSoc] : []);
+        $walk = new Integrator($limits, $packKwh, $efficiency, $conditions->charge->socFrom, $marks, $this->stepS, levelStepS: $this->levelStepS);
         foreach ($walk->steps() as $step) {
             $tally->add($step);
         }
         $cutShort = match (true) {
             ! $tally->isClosed() => self::earlyStop($walk),
-            $endSoc < $conditions->socTo => Message::of('end.ceiling', ceiling: Amount::volts($chain->outlet->maxV), soc: Amount::percent($endSoc)),
+            $endSoc < $conditions->charge->socTo => Message::of('end.ceiling', ceiling: Amount::volts($chain->outlet->rating->maxV), soc: Amount::percent($endSoc)),
             default => null,
         };
 
@@ -101,7 +101,7 @@ final class Forecaster
     private static function firstPlateSoc(Chain $chain, Curve $plugV, float $fromSoc, float $toSoc): float
     {
         $soc = $toSoc;
-        foreach ([...array_map(static fn (Adapter $a): ?float => $a->plate->maxV, $chain->adapters), $chain->inlet->dc?->maxV] as $maxV) {
+        foreach ([...array_map(static fn (Adapter $a): ?float => $a->rating->plate->maxV, $chain->adapters), $chain->inlet->dc?->maxV] as $maxV) {
             if ($maxV !== null && $chain->current === CurrentKind::Dc) {
                 $soc = min($soc, $plugV->firstAbove($maxV, $fromSoc, $toSoc) ?? $toSoc);
             }

@@ -42,7 +42,7 @@ final class Ranking
     {
         $stops = [];
         foreach ($outlets as $outlet) {
-            $forecast = Forecaster::totals($outlet->tariff)->forecast($fitter->answer($outlet, $vehicle)->best, $fitter->conditions);
+            $forecast = Forecaster::totals($outlet->site->tariff)->forecast($fitter->answer($outlet, $vehicle)->best, $fitter->conditions);
             $stops[] = new Stop($forecast, Bill::ofForecast($forecast, $fitter->conditions));
         }
 

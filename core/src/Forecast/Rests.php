@@ -21,7 +21,7 @@ final class Rests
     public static function of(Chain $chain, Conditions $conditions, LimitSet $limits): array
     {
         return [
-            ...($conditions->distance === null ? [] : self::distance($conditions->distance, $chain, $conditions->socFrom)),
+            ...($conditions->charge->distance === null ? [] : self::distance($conditions->charge->distance, $chain, $conditions->charge->socFrom)),
             ...self::warm($chain, $limits),
             ...($limits->warmth === null ? [] : [
                 Message::of($chain->vehicle->pack->heaterKw === null ? 'note.heater_unread' : 'note.warming', from: Amount::celsius($limits->warmth->startC)),

@@ -55,7 +55,7 @@ final readonly class Spread
         if ($assumed === []) {
             return [$forecast, $forecast];
         }
-        $forecaster = Forecaster::totals($forecast->answer->chain->outlet->tariff);
+        $forecaster = Forecaster::totals($forecast->answer->chain->outlet->site->tariff);
         $given = static function (ChainAnswer $corner) use ($forecaster, $forecast, $conditions): Forecast {
             $end = $forecaster->forecast($corner, $conditions);
 

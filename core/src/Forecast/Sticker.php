@@ -28,14 +28,14 @@ final readonly class Sticker
     public function plateKwAt(float $volts): ?float
     {
         $o = $this->outlet;
-        if ($o->current === CurrentKind::Ac || ($o->maxKw === null && $o->maxA === null)) {
+        if ($o->rating->current === CurrentKind::Ac || ($o->rating->maxKw === null && $o->rating->maxA === null)) {
             return null;
         }
-        if (($o->maxV !== null && $volts > $o->maxV) || ($o->minV !== null && $volts < $o->minV)) {
+        if (($o->rating->maxV !== null && $volts > $o->rating->maxV) || ($o->rating->minV !== null && $volts < $o->rating->minV)) {
             return 0.0;
         }
 
-        return min($o->maxKw ?? INF, $o->maxA === null ? INF : $o->maxA * $volts / 1000);
+        return min($o->rating->maxKw ?? INF, $o->rating->maxA === null ? INF : $o->rating->maxA * $volts / 1000);
     }
 
     /**
@@ -48,14 +48,14 @@ final readonly class Sticker
     {
         foreach (array_keys($vehicle->inlets) as $index) {
             $chain = new Chain($this->outlet, [], $vehicle, $index);
-            if ($this->outlet->current === CurrentKind::Ac || $chain->inlet->dc === null) {
+            if ($this->outlet->rating->current === CurrentKind::Ac || $chain->inlet->dc === null) {
                 continue;
             }
             $plan = (new VoltagePlanner)->plans($chain, $conditions)[0];
             if ($plan->plugV === null) {
                 continue;
             }
-            [$least, $most] = [$plan->plugV->at($conditions->socFrom), $plan->plugV->at($plan->endSoc($conditions))];
+            [$least, $most] = [$plan->plugV->at($conditions->charge->socFrom), $plan->plugV->at($plan->endSoc($conditions))];
             [$leastKw, $mostKw] = [$this->plateKwAt($least), $this->plateKwAt($most)];
 
             return $leastKw === null || $mostKw === null ? null : ['leastV' => $least, 'mostV' => $most, 'leastKw' => $leastKw, 'mostKw' => $mostKw];

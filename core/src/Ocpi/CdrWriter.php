@@ -32,7 +32,7 @@ final class CdrWriter
         $time = static fn (\DateTimeImmutable $at): string => $at->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d\TH:i:s\Z');
         $hours = max(0.0, ($endedAt->getTimestamp() - $startedAt->getTimestamp()) / 3600);
         $known = null;
-        foreach ($outlet->stalls as $one) {
+        foreach ($outlet->site->stalls as $one) {
             $known = $stall !== null && $one->label === $stall ? $one : $known;
         }
 
@@ -54,8 +54,8 @@ final class CdrWriter
                 'evse_id' => $known->evseId ?? '',
                 'connector_id' => $known->connector ?? self::CONNECTOR,
                 'connector_standard' => Terms::standard($outlet->coupler->id) ?? '',
-                'connector_format' => $outlet->cable === null ? Terms::SOCKET : Terms::CABLE,
-                'connector_power_type' => $outlet->current === CurrentKind::Dc ? Terms::DC : Terms::powerType($outlet->supply->phases ?? 1),
+                'connector_format' => $outlet->fittings->cable === null ? Terms::SOCKET : Terms::CABLE,
+                'connector_power_type' => $outlet->rating->current === CurrentKind::Dc ? Terms::DC : Terms::powerType($outlet->feed->supply->phases ?? 1),
             ],
             'currency' => $paid['currency'] ?? $currency,
             'charging_periods' => [[

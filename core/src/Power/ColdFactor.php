@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Power;
 
-use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Chain\PackOnArrival;
 
 /** What is left of the charge curve in a cold pack: 1 from 25 °C, 0.35 at 0 °C, 0.15 at −15 °C and below, straight in between. */
 final class ColdFactor
@@ -20,8 +20,8 @@ final class ColdFactor
     public static function at(float $packC): float
     {
         return match (true) {
-            $packC >= Conditions::WARM_PACK_C => 1.0,
-            $packC >= self::FREEZING_C => self::AT_FREEZING + $packC / Conditions::WARM_PACK_C * (1 - self::AT_FREEZING),
+            $packC >= PackOnArrival::WARM_C => 1.0,
+            $packC >= self::FREEZING_C => self::AT_FREEZING + $packC / PackOnArrival::WARM_C * (1 - self::AT_FREEZING),
             $packC >= self::COLDEST_C => self::AT_COLDEST + (1 - $packC / self::COLDEST_C) * (self::AT_FREEZING - self::AT_COLDEST),
             default => self::AT_COLDEST,
         };
@@ -31,8 +31,8 @@ final class ColdFactor
     public static function perK(float $packC): float
     {
         return match (true) {
-            $packC >= Conditions::WARM_PACK_C, $packC < self::COLDEST_C => 0.0,
-            $packC >= self::FREEZING_C => (1 - self::AT_FREEZING) / (Conditions::WARM_PACK_C - self::FREEZING_C),
+            $packC >= PackOnArrival::WARM_C, $packC < self::COLDEST_C => 0.0,
+            $packC >= self::FREEZING_C => (1 - self::AT_FREEZING) / (PackOnArrival::WARM_C - self::FREEZING_C),
             default => (self::AT_FREEZING - self::AT_COLDEST) / (self::FREEZING_C - self::COLDEST_C),
         };
     }
@@ -41,8 +41,8 @@ final class ColdFactor
     public static function nextKneeC(float $packC): float
     {
         return match (true) {
-            $packC >= Conditions::WARM_PACK_C => INF,
-            $packC >= self::FREEZING_C => Conditions::WARM_PACK_C,
+            $packC >= PackOnArrival::WARM_C => INF,
+            $packC >= self::FREEZING_C => PackOnArrival::WARM_C,
             $packC >= self::COLDEST_C => self::FREEZING_C,
             default => self::COLDEST_C,
         };

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Power;
 
-use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Chain\PackOnArrival;
 
 /**
  * The smallest of all limits along a session. Between the knots of the curves every limit is a straight line over the
@@ -109,7 +109,7 @@ final class Envelope
     /** Whether the pack is still cold: its limit moves with the time then. */
     public function isWarming(): bool
     {
-        return $this->packC !== null && $this->packC < Conditions::WARM_PACK_C;
+        return $this->packC !== null && $this->packC < PackOnArrival::WARM_C;
     }
 
     /** Looks at a state of charge: sets everything that is public. */

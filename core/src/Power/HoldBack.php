@@ -28,7 +28,7 @@ final readonly class HoldBack
     public static function of(Chain $chain, LimitSet $limits, float $fromSoc, float $toSoc): ?self
     {
         foreach ($chain->adapters as $adapter) {
-            $continuousA = $adapter->plate->continuousA;
+            $continuousA = $adapter->rating->plate->continuousA;
             if ($continuousA === null || $adapter->holdsBack()) {
                 continue;
             }

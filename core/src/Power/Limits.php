@@ -81,27 +81,27 @@ final class Limits
     {
         $outlet = $this->chain->outlet;
         $id = $outlet->id;
-        $this->addAmps(BindingCode::StationCurrent, $id, $outlet->maxA);
-        $this->addKw(BindingCode::StationPower, $id, $outlet->maxKw);
-        $this->addKw(BindingCode::StationPower, $id, $outlet->cabinet?->kw);
+        $this->addAmps(BindingCode::StationCurrent, $id, $outlet->rating->maxA);
+        $this->addKw(BindingCode::StationPower, $id, $outlet->rating->maxKw);
+        $this->addKw(BindingCode::StationPower, $id, $outlet->feed->cabinet?->kw);
         $this->addKw(BindingCode::StationPower, $id, $this->conditions->faults->deratedKw);
         $this->neighbour();
-        if ($outlet->cable !== null) {
-            $this->addHeat(BindingCode::CableCurrent, Chain::CABLE, PlateNow::ofCable($outlet->cable, $this->conditions)->duty($this->conditions->ambientC));
+        if ($outlet->fittings->cable !== null) {
+            $this->addHeat(BindingCode::CableCurrent, Chain::CABLE, PlateNow::ofCable($outlet->fittings->cable, $this->conditions)->duty($this->conditions->ambientC));
         }
         if ($this->chain->current === CurrentKind::Ac) {
-            $this->addAmps(BindingCode::SupplyCurrent, $id, $outlet->supply?->amps);
-            $this->ask(Fact::SupplyA, $outlet->supply->amps ?? $outlet->maxA);
+            $this->addAmps(BindingCode::SupplyCurrent, $id, $outlet->feed->supply?->amps);
+            $this->ask(Fact::SupplyA, $outlet->feed->supply->amps ?? $outlet->rating->maxA);
         } else {
-            $this->ask(Fact::StationA, $outlet->maxA);
-            $this->ask(Fact::StationKw, $outlet->maxKw);
+            $this->ask(Fact::StationA, $outlet->rating->maxA);
+            $this->ask(Fact::StationKw, $outlet->rating->maxKw);
         }
     }
 
     /** The cabinet's partner, there already or arriving later. */
     private function neighbour(): void
     {
-        $cabinet = $this->chain->outlet->cabinet;
+        $cabinet = $this->chain->outlet->feed->cabinet;
         $isDc = $this->chain->current === CurrentKind::Dc;
         $comes = $isDc ? $this->conditions->faults->neighbourAtMinute : null;
         $leaves = $isDc ? ($this->conditions->faults->neighbourLeavesAtMinute ?? INF) : INF;
@@ -135,7 +135,7 @@ final class Limits
         foreach ($this->chain->adapters as $adapter) {
             $duty = PlateNow::ofAdapter($adapter, $this->conditions)->duty($this->conditions->ambientC);
             $this->addHeat(BindingCode::AdapterCurrent, $adapter->id, $duty);
-            $this->addKw(BindingCode::AdapterPower, $adapter->id, $adapter->plate->maxKw);
+            $this->addKw(BindingCode::AdapterPower, $adapter->id, $adapter->rating->plate->maxKw);
         }
     }
 
@@ -178,8 +178,8 @@ final class Limits
             return null;
         }
         $packC = $this->conditions->packTemperatureC();
-        if ($packC !== null && $this->conditions->preparedMinutes !== null) {
-            $packC = PackWarmth::prepared($this->chain->vehicle->pack, $packC, $this->conditions->preparedMinutes);
+        if ($packC !== null && $this->conditions->pack->preparedMinutes !== null) {
+            $packC = PackWarmth::prepared($this->chain->vehicle->pack, $packC, $this->conditions->pack->preparedMinutes);
         }
         $factor = $packC === null ? 1.0 : ColdFactor::at($packC);
         $this->warmth = $packC === null || $factor >= 1 ? null : PackWarmth::of($this->chain->vehicle->pack, $packC);
@@ -200,7 +200,7 @@ final class Limits
         if ($duty === null) {
             return;
         }
-        $link = new HeatLink($code, $linkId, $duty, $duty->after($this->conditions->thetaOf($linkId), 0.0, $this->conditions->restedMinutes));
+        $link = new HeatLink($code, $linkId, $duty, $duty->after($this->conditions->earlierUse->thetaOf($linkId), 0.0, $this->conditions->earlierUse->restedMinutes));
         $this->heat[] = $link;
         $this->addAmps($code, $linkId, $link->allowsA());
     }

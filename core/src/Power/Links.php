@@ -21,7 +21,7 @@ final class Links
     /** @return list<Link> with their plates as they are now */
     public static function of(Chain $chain, VoltagePlan $plan, Conditions $conditions): array
     {
-        $cable = $chain->outlet->cable;
+        $cable = $chain->outlet->fittings->cable;
 
         return [
             self::outlet($chain),
@@ -39,9 +39,9 @@ final class Links
         $name = Message::of('link.named', name: $outlet->name);
 
         return new Link($outlet->id, LinkKind::Outlet, $outlet->id, $name, $name, PlateLine::outlet($outlet), PlateNow::asPrinted(Plate::of(
-            $outlet->maxV,
-            $outlet->maxA ?? $outlet->supply?->amps,
-            maxKw: $outlet->maxKw,
+            $outlet->rating->maxV,
+            $outlet->rating->maxA ?? $outlet->feed->supply?->amps,
+            maxKw: $outlet->rating->maxKw,
         )));
     }
 
@@ -58,7 +58,7 @@ final class Links
     {
         $name = Message::of('link.named', name: $adapter->name);
 
-        return new Link($adapter->id, LinkKind::Adapter, $adapter->id, $name, $name, PlateLine::plate($adapter->plate), PlateNow::ofAdapter($adapter, $conditions));
+        return new Link($adapter->id, LinkKind::Adapter, $adapter->id, $name, $name, PlateLine::plate($adapter->rating->plate), PlateNow::ofAdapter($adapter, $conditions));
     }
 
     private static function inlet(Chain $chain): Link

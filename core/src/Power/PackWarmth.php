@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Power;
 
-use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Chain\PackOnArrival;
 use Harmozon\Core\Equipment\Pack;
 
 /**
@@ -48,14 +48,14 @@ final readonly class PackWarmth
     /** What the heater alone makes of a temperature in so many minutes on the way, at most warm; what is warmer stays. */
     public static function prepared(Pack $pack, float $fromC, float $minutes): float
     {
-        return max($fromC, min(Conditions::WARM_PACK_C, $fromC + 60 * $minutes * self::heaterKPerS($pack)));
+        return max($fromC, min(PackOnArrival::WARM_C, $fromC + 60 * $minutes * self::heaterKPerS($pack)));
     }
 
     public function after(float $gainedPercent, float $seconds): float
     {
         $celsius = $this->startC + self::K_PER_PERCENT * $gainedPercent + $this->kPerS * $seconds;
 
-        return $celsius > Conditions::WARM_PACK_C - self::SAME_K && $this->startC < Conditions::WARM_PACK_C ? max($celsius, Conditions::WARM_PACK_C) : $celsius;
+        return $celsius > PackOnArrival::WARM_C - self::SAME_K && $this->startC < PackOnArrival::WARM_C ? max($celsius, PackOnArrival::WARM_C) : $celsius;
     }
 
     /** How much more of the charge curve is left at a temperature than at the start. */

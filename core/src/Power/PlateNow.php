@@ -29,12 +29,12 @@ final readonly class PlateNow
 
         return $now->isCooledNow()
             ? new self($now->plate, cooled: true)
-            : new self($now->plateNow(), $now->ratingLeft * $conditions->ratingLeft);
+            : new self($now->plateNow(), $now->ratingLeft * $conditions->earlierUse->ratingLeft);
     }
 
     public static function ofAdapter(Adapter $adapter, Conditions $conditions): self
     {
-        return new self($adapter->plate, $conditions->ratingLeft);
+        return new self($adapter->rating->plate, $conditions->earlierUse->ratingLeft);
     }
 
     /** Of a link that neither wears nor warms. */

@@ -33,7 +33,7 @@ final class Judge
         $this->links = Links::of($chain, $answer->voltage, $conditions);
         $duties = [];
         foreach ($this->links as $link) {
-            $duty = $link->heats() ? DutyMeter::of($link->now, $conditions->ambientC, $conditions->thetaOf($link->id), $tolerance) : null;
+            $duty = $link->heats() ? DutyMeter::of($link->now, $conditions->ambientC, $conditions->earlierUse->thetaOf($link->id), $tolerance) : null;
             if ($duty !== null) {
                 $duties[$link->id] = $duty;
             }
@@ -77,9 +77,7 @@ final class Judge
     /** The most the weakest link could ever pass, at the highest volts of the session; null when nothing is known. */
     public static function possibleKw(ChainAnswer $answer, Conditions $conditions): ?float
     {
-        $limits = Limits::ofChain($answer->chain, $answer->voltage, new Conditions(
-            $conditions->socFrom, $conditions->socTo, null, null, true,
-        ));
+        $limits = Limits::ofChain($answer->chain, $answer->voltage, new Conditions($conditions->charge));
         if ($limits === null) {
             return null;
         }
@@ -112,8 +110,8 @@ final class Judge
 
         return array_map(static fn (Adapter $adapter): Proven => new Proven(
             $adapter->id,
-            $measured->mean10MinA === null || $adapter->plate->continuousA === null ? null : $measured->mean10MinA / $adapter->plate->continuousA,
-            $peakA === null || ! $adapter->plate->hasBoost() || $adapter->plate->boostA === null ? null : $peakA / $adapter->plate->boostA,
+            $measured->mean10MinA === null || $adapter->rating->plate->continuousA === null ? null : $measured->mean10MinA / $adapter->rating->plate->continuousA,
+            $peakA === null || ! $adapter->rating->plate->hasBoost() || $adapter->rating->plate->boostA === null ? null : $peakA / $adapter->rating->plate->boostA,
         ), $this->answer->chain->adapters);
     }
 

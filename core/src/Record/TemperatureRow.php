@@ -31,11 +31,11 @@ final readonly class TemperatureRow
     public static function of(Point $point, float $maxC, ?float $riseK, ?Adapter $adapter): self
     {
         $own = $point === Point::Adapter ? $adapter : null;
-        $isTooHot = $point->isHeld() && $maxC >= ($own->cutoffC ?? self::OVER_C);
+        $isTooHot = $point->isHeld() && $maxC >= ($own->rating->cutoffC ?? self::OVER_C);
 
         return new self($point, $maxC, $riseK, match (true) {
             $isTooHot, $riseK !== null && $riseK >= self::OVER_RISE_K => TemperatureState::Over,
-            $maxC >= ($own->derateC ?? self::CAUTION_C), $riseK !== null && $riseK >= self::CAUTION_RISE_K => TemperatureState::Caution,
+            $maxC >= ($own->rating->derateC ?? self::CAUTION_C), $riseK !== null && $riseK >= self::CAUTION_RISE_K => TemperatureState::Caution,
             $riseK === null => TemperatureState::NotMeasured,
             default => TemperatureState::Within,
         }, $isTooHot);

@@ -50,7 +50,7 @@ final readonly class Clues
     /** Charge in the middle of the stretch, as far as it is known. */
     public function soc(): float
     {
-        return $this->stretch->soc ?? $this->conditions()->socFrom;
+        return $this->stretch->soc ?? $this->conditions()->charge->socFrom;
     }
 
     /** Whether nothing flowed before it. */

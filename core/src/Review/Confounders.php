@@ -37,7 +37,7 @@ final class Confounders
 
     private static function start(Recorded $with, Recorded $without): ?Confounder
     {
-        [$a, $b] = [$with->diagnosis->reference->conditions->socFrom, $without->diagnosis->reference->conditions->socFrom];
+        [$a, $b] = [$with->diagnosis->reference->conditions->charge->socFrom, $without->diagnosis->reference->conditions->charge->socFrom];
 
         return abs($a - $b) <= self::SOC_PERCENT ? null : new Confounder('start_soc', Message::of('confounder.start_soc'), Message::of('confounds.start_soc', with: Amount::percent($a), without: Amount::percent($b)));
     }
@@ -75,18 +75,18 @@ final class Confounders
 
     private static function preparation(Conditions $with, Conditions $without): ?Confounder
     {
-        $isKnown = $with->isPreparationSaid && $without->isPreparationSaid;
+        $isKnown = $with->pack->isPreparationSaid && $without->pack->isPreparationSaid;
 
         return match (true) {
             ! $isKnown => new Confounder('preparation', Message::of('confounder.preparation_unknown'), Message::of('confounds.preparation_unknown')),
-            $with->packPrepared !== $without->packPrepared || $with->preparedMinutes !== $without->preparedMinutes => new Confounder('preparation', Message::of('confounder.preparation'), Message::of('confounds.preparation')),
+            $with->pack->prepared !== $without->pack->prepared || $with->pack->preparedMinutes !== $without->pack->preparedMinutes => new Confounder('preparation', Message::of('confounder.preparation'), Message::of('confounds.preparation')),
             default => null,
         };
     }
 
     private static function cable(Recorded $with, Recorded $without): ?Confounder
     {
-        [$a, $b] = [$with->answer->chain->outlet->cable, $without->answer->chain->outlet->cable];
+        [$a, $b] = [$with->answer->chain->outlet->fittings->cable, $without->answer->chain->outlet->fittings->cable];
         $plate = static fn (?Cable $c): array => [$c?->cooled, $c?->plate->continuousA, $c?->plate->boostA, $c?->plate->boostMinutes];
 
         return $plate($a) === $plate($b) ? null : new Confounder('cable', Message::of('confounder.cable'), Message::of(

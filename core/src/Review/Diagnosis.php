@@ -124,7 +124,7 @@ final readonly class Diagnosis
         $phase = self::lastPhase($events);
         $lostS = $seconds - Integrator::HANDSHAKE_S;
         $kwh = static fn (?float $kw): ?float => $kw === null ? null : $kw * $lostS / 3600;
-        $soc = $marks->all[0]->soc ?? $reference->conditions->socFrom;
+        $soc = $marks->all[0]->soc ?? $reference->conditions->charge->socFrom;
         $toS = $flowS ?? $measured->lastTs ?? $seconds;
 
         return new HeldBack(

@@ -104,7 +104,7 @@ final readonly class Marks
                 break;
             }
         }
-        [$known, $atKwh] = $first === null ? [$reference->conditions->socFrom, 0.0] : [$moments[$first]->soc, $kwh[$first]];
+        [$known, $atKwh] = $first === null ? [$reference->conditions->charge->socFrom, 0.0] : [$moments[$first]->soc, $kwh[$first]];
         $charges = [];
         foreach ($moments as $i => $moment) {
             if ($moment->soc !== null) {

@@ -28,13 +28,13 @@ final class Proof
             if ($continuous === null) {
                 $proof[] = Message::of('proof.nothing', adapter: $adapter->name);
             } else {
-                $proof[] = Message::of('proof.continuous', adapter: $adapter->name, amps: Amount::amps($continuous * ($adapter->plate->continuousA ?? 0.0)), limit: Amount::amps($adapter->plate->continuousA));
+                $proof[] = Message::of('proof.continuous', adapter: $adapter->name, amps: Amount::amps($continuous * ($adapter->rating->plate->continuousA ?? 0.0)), limit: Amount::amps($adapter->rating->plate->continuousA));
             }
             if ($continuous !== null && $continuous < self::GENTLE) {
                 $proof[] = Message::of('proof.gentle');
             }
-            if ($peakV !== null && $adapter->plate->maxV !== null && $peakV < self::ALL * $adapter->plate->maxV) {
-                $proof[] = Message::of('proof.not_volts', limit: Amount::volts($adapter->plate->maxV), seen: Amount::volts($peakV));
+            if ($peakV !== null && $adapter->rating->plate->maxV !== null && $peakV < self::ALL * $adapter->rating->plate->maxV) {
+                $proof[] = Message::of('proof.not_volts', limit: Amount::volts($adapter->rating->plate->maxV), seen: Amount::volts($peakV));
             }
         }
 

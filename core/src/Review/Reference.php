@@ -49,7 +49,7 @@ final readonly class Reference
     {
         $charges = array_values(array_filter(array_map(static fn (Moment $m): ?float => $m->soc, $moments), static fn (?float $soc): bool => $soc !== null));
         $air = array_values(array_filter(array_map(static fn (Moment $m): ?float => $m->celsius[Point::Ambient->value] ?? null, $moments), static fn (?float $c): bool => $c !== null));
-        $own = $conditions->reachedFrom($charges[0] ?? $conditions->socFrom, max([...$charges, $conditions->socTo]));
+        $own = $conditions->reachedFrom($charges[0] ?? $conditions->charge->socFrom, max([...$charges, $conditions->charge->socTo]));
 
         return $air === [] ? $own : $own->inAir($air[0]);
     }

@@ -27,7 +27,7 @@ final readonly class Arriving
             ...($outlet->coupler->isSocket() ? [] : [new Step(
                 StepPhase::Arrive, StepCode::LookAtScreen, Message::of('step.look_at_screen'), Message::of('step_sign.offers_to_start'), $this->care->at(CautionPlace::Screen), Message::of('step_if_not.another_stall'),
             )]),
-            ...($outlet->access->kind === AccessKind::Open ? [] : [$this->setUp()]),
+            ...($outlet->site->access->kind === AccessKind::Open ? [] : [$this->setUp()]),
             new Step(StepPhase::Arrive, StepCode::LookAtContacts, Message::of('step.look_at_contacts'), Message::of('step_sign.dry_and_clean'), $this->care->at(CautionPlace::Contacts), Message::of('step_if_not.out_of_use')),
         ];
     }
@@ -35,7 +35,7 @@ final readonly class Arriving
     private function park(): Step
     {
         $reach = $this->answer->gate(GateName::Reach);
-        $isShared = $this->answer->chain->outlet->cabinet?->policy !== null;
+        $isShared = $this->answer->chain->outlet->feed->cabinet?->policy !== null;
 
         return new Step(
             StepPhase::Arrive,

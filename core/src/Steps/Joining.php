@@ -21,7 +21,7 @@ final readonly class Joining
     public function __construct(Chain $chain, private Way $way, private Care $care)
     {
         $this->adapter = $chain->adapters[0] ?? null;
-        $this->isAttached = $this->adapter !== null && $this->adapter->id === $chain->outlet->attachedAdapter?->id;
+        $this->isAttached = $this->adapter !== null && $this->adapter->id === $chain->outlet->fittings->attachedAdapter?->id;
         $this->words = new StepWords($this->adapter->name ?? '', $chain->vehicle->name, $way, $this->isAttached);
     }
 
@@ -78,6 +78,6 @@ final readonly class Joining
 
     private function isOrderUnread(): bool
     {
-        return ($this->way === Way::HandleFirst || $this->way === Way::CarFirst) && $this->adapter?->attachOrder === null;
+        return ($this->way === Way::HandleFirst || $this->way === Way::CarFirst) && $this->adapter?->handling->attachOrder === null;
     }
 }

@@ -21,7 +21,7 @@ final readonly class Leaving
     /** @return list<Step> */
     public function steps(): array
     {
-        $attached = $this->chain->outlet->attachedAdapter;
+        $attached = $this->chain->outlet->fittings->attachedAdapter;
         $own = array_values(array_filter($this->chain->adapters, static fn (Adapter $a): bool => $a->id !== $attached?->id));
         $isAttached = count($own) < count($this->chain->adapters);
 
@@ -36,7 +36,7 @@ final readonly class Leaving
 
     private function moveAway(): Message
     {
-        $tariff = $this->chain->outlet->tariff;
+        $tariff = $this->chain->outlet->site->tariff;
         $fee = $tariff?->idlePerMinute;
 
         return match (true) {

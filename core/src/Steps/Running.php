@@ -50,7 +50,7 @@ final readonly class Running
 
     private function authorise(): Message
     {
-        $access = $this->answer->chain->outlet->access;
+        $access = $this->answer->chain->outlet->site->access;
 
         return match (true) {
             $access->kind === AccessKind::Open => Message::of('step.authorise_open'),

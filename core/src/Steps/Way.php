@@ -38,7 +38,7 @@ enum Way
             $adapter === null => self::mayBeSocketed($chain) ? self::PerhapsLoose : self::Direct,
             $adapter->isPortableSupply() => self::Supply,
             $adapter->isLooseCable() => self::Loose,
-            $adapter->attachOrder === AttachOrder::CarFirst => self::CarFirst,
+            $adapter->handling->attachOrder === AttachOrder::CarFirst => self::CarFirst,
             default => self::HandleFirst,
         };
     }
@@ -47,7 +47,7 @@ enum Way
     private static function mayBeSocketed(Chain $chain): bool
     {
         return $chain->current === CurrentKind::Ac
-            && $chain->outlet->cable === null
+            && $chain->outlet->fittings->cable === null
             && in_array($chain->outlet->coupler->family, [CouplerFamily::Type2, CouplerFamily::GbtAc], true);
     }
 

@@ -6,7 +6,7 @@ namespace Harmozon\Core\Tests\Case;
 
 use Harmozon\Core\Case\CaseReader;
 use Harmozon\Core\Case\EquipmentReader;
-use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Chain\ChargeWanted;
 use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Equipment\Coupler;
 use Harmozon\Core\Equipment\OutletGroup;
@@ -118,8 +118,8 @@ final class CaseReaderTest extends TestCase
 
         self::assertNull($case->vehicle->inlets[0]->dc?->maxV);
         self::assertNull($case->vehicle->programmes);
-        self::assertNull($case->outlet->cable);
-        self::assertSame(Conditions::DEFAULT_SOC_FROM, Cases::read(Cases::file(case: ['conditions' => null]))->conditions->socFrom);
+        self::assertNull($case->outlet->fittings->cable);
+        self::assertSame(ChargeWanted::DEFAULT_SOC_FROM, Cases::read(Cases::file(case: ['conditions' => null]))->conditions->charge->socFrom);
     }
 
     public function test_a_combined_inlet_takes_its_ac_half_and_not_the_other_way_round(): void

@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Harmozon\Core\Tests\Chain;
 
 use Harmozon\Core\Chain\Chain;
+use Harmozon\Core\Chain\ChargeWanted;
 use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Chain\EarlierUse;
 use Harmozon\Core\Chain\Fact;
+use Harmozon\Core\Chain\PackOnArrival;
 use Harmozon\Core\Chain\Unread;
 use Harmozon\Core\Chain\UsualNeed;
 use Harmozon\Core\Tests\Cases;
@@ -21,30 +24,31 @@ final class ConditionsTest extends TestCase
     {
         $plain = new Conditions;
         self::assertSame([10.0, 80.0, null, null, true, false, [], 1.0, 0.0, 0.0, null], [
-            $plain->socFrom, $plain->socTo, $plain->ambientC, $plain->packC, $plain->packPrepared, $plain->member, $plain->theta, $plain->ratingLeft, $plain->restedMinutes, $plain->idleMinutes, $plain->nextStopKw,
+            $plain->charge->socFrom, $plain->charge->socTo, $plain->ambientC, $plain->pack->packC, $plain->pack->prepared, $plain->visit->member,
+            $plain->earlierUse->theta, $plain->earlierUse->ratingLeft, $plain->earlierUse->restedMinutes, $plain->visit->idleMinutes, $plain->visit->nextStopKw,
         ]);
         self::assertSame([false, null, null], [$plain->faults->coolingFailed, $plain->faults->deratedKw, $plain->faults->neighbourAtMinute]);
-        self::assertSame([0.0, 0.4], [$plain->thetaOf('cable'), (new Conditions(theta: ['cable' => 0.4]))->thetaOf('cable')]);
+        self::assertSame([0.0, 0.4], [$plain->earlierUse->thetaOf('cable'), (new EarlierUse(['cable' => 0.4]))->thetaOf('cable')]);
 
         $usual = UsualNeed::conditions();
-        self::assertSame([10.0, 80.0, 20.0, 20.0, true, 30.0], [$usual->socFrom, $usual->socTo, $usual->ambientC, $usual->packC, $usual->packPrepared, $usual->restedMinutes]);
+        self::assertSame([10.0, 80.0, 20.0, 20.0, true, 30.0], [$usual->charge->socFrom, $usual->charge->socTo, $usual->ambientC, $usual->pack->packC, $usual->pack->prepared, $usual->earlierUse->restedMinutes]);
         self::assertSame([10.0, 60.0, 100.0], [UsualNeed::NEIGHBOUR_AT_MINUTE, UsualNeed::DERATED_KW, UsualNeed::NEXT_STOP_KW]);
     }
 
     public function test_a_pack_is_as_warm_as_it_was_made_read_or_left(): void
     {
-        $at = static fn (bool $prepared, ?float $pack, ?float $ambient): ?float => (new Conditions(ambientC: $ambient, packC: $pack, packPrepared: $prepared))->packTemperatureC();
+        $at = static fn (bool $prepared, ?float $pack, ?float $ambient): ?float => (new Conditions(ambientC: $ambient, pack: new PackOnArrival($pack, $prepared)))->packTemperatureC();
 
         self::assertSame([25.0, -5.0, -10.0, null], [$at(true, -5.0, -10.0), $at(false, -5.0, -10.0), $at(false, null, -10.0), $at(false, null, null)]);
-        self::assertSame(25.0, (new Conditions(packC: -5.0, packPrepared: false))->prepared()->packTemperatureC());
+        self::assertSame(25.0, (new Conditions(pack: new PackOnArrival(-5.0, false)))->prepared()->packTemperatureC());
     }
 
     public function test_whoever_arrives_later_leaves_no_earlier(): void
     {
-        $conditions = new Conditions(socFrom: 10.0, socTo: 60.0);
+        $conditions = new Conditions(new ChargeWanted(10.0, 60.0));
 
         self::assertSame([[20.0, 60.0], [70.0, 70.0], [10.0, 90.0]], array_map(
-            static fn (Conditions $c): array => [$c->socFrom, $c->socTo], [$conditions->arriving(20.0), $conditions->arriving(70.0), $conditions->upTo(90.0)],
+            static fn (Conditions $c): array => [$c->charge->socFrom, $c->charge->socTo], [$conditions->arriving(20.0), $conditions->arriving(70.0), $conditions->upTo(90.0)],
         ));
     }
 

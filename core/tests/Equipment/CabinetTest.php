@@ -20,7 +20,7 @@ final class CabinetTest extends TestCase
     {
         $outlet = Cases::read(Cases::file(outlet: ['cabinet' => ['kw' => 150, 'partner_active' => true, ...$cabinet]]))->outlet;
 
-        self::assertSame([$beside, $onceJoined], [$outlet->cabinet?->shareKw(), $outlet->cabinet?->shareOnceJoinedKw()]);
+        self::assertSame([$beside, $onceJoined], [$outlet->feed->cabinet?->shareKw(), $outlet->feed->cabinet?->shareOnceJoinedKw()]);
     }
 
     /** @return iterable<string, array{array<string, mixed>, float|null, float|null}> kW beside a partner who was first, and once one arrives after us */

@@ -38,10 +38,10 @@ final class ChangesTest extends TestCase
     public function test_a_kind_knows_nothing_of_the_piece_that_will_be_bought(): void
     {
         foreach (self::catalogue()->adapters as $kind) {
-            self::assertSame([null, null, null, null, null], [$kind->certification, $kind->makerApproved, $kind->recalled, $kind->damaged, $kind->batteryOk], $kind->id);
+            self::assertSame([null, null, null, null, null], [$kind->trust->certification, $kind->trust->makerApproved, $kind->trust->recalled, $kind->trust->damaged, $kind->handling->batteryOk], $kind->id);
         }
         foreach (self::catalogue()->chargers as $kind) {
-            self::assertSame([null, null, null], [$kind->outlet->attachedAdapter?->certification, $kind->outlet->attachedAdapter?->recalled, $kind->outlet->attachedAdapter?->damaged], $kind->id);
+            self::assertSame([null, null, null], [$kind->outlet->fittings->attachedAdapter?->trust->certification, $kind->outlet->fittings->attachedAdapter?->trust->recalled, $kind->outlet->fittings->attachedAdapter?->trust->damaged], $kind->id);
         }
     }
 

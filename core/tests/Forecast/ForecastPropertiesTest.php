@@ -108,9 +108,9 @@ final class ForecastPropertiesTest extends TestCase
     {
         $limits = Limits::ofChain($answer->chain, $answer->voltage, $conditions) ?? self::fail('the chain has volts');
         $cable = $limits->heat[0];
-        [$soc, $theta, $kw, $s, $stepS, $aboveS] = [$conditions->socFrom, $cable->theta, 0.0, 45.0, 0.2, 0.0];
+        [$soc, $theta, $kw, $s, $stepS, $aboveS] = [$conditions->charge->socFrom, $cable->theta, 0.0, 45.0, 0.2, 0.0];
         $warm = $theta >= 0.5;
-        while ($soc < $conditions->socTo) {
+        while ($soc < $conditions->charge->socTo) {
             $others = new LimitSet($limits->plugV, 1, array_values(array_filter($limits->amps, static fn (AmpLimit $l): bool => $l->linkId !== $cable->linkId)), $limits->kw, $limits->curve);
             $volts = $limits->plugV->at($soc);
             $kw = min($kw + 10 * $stepS, $others->kwAt($soc) ?? INF, ($theta < 1 && $aboveS < 60 * ($cable->duty->boostMinutes ?? INF) ? $cable->duty->boostA : $cable->duty->effectiveA) * $volts / 1000);

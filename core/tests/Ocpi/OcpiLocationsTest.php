@@ -39,7 +39,7 @@ final class OcpiLocationsTest extends TestCase
         }
         $read = (new EquipmentReader)->outlet(Node::of($outlet->spec)->with(['id' => 'o', 'name' => $outlet->name]));
 
-        self::assertSame($group, OutletGroup::of($read->coupler, $read->current));
+        self::assertSame($group, OutletGroup::of($read->coupler, $read->rating->current));
     }
 
     /** @return iterable<string, array{array<string, mixed>, array<string, mixed>, OutletGroup}> */

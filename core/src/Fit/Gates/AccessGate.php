@@ -32,7 +32,7 @@ final class AccessGate implements Gate
 
     private function admission(Situation $situation): GateResult
     {
-        $access = $situation->chain->outlet->access;
+        $access = $situation->chain->outlet->site->access;
 
         return match ($access->kind) {
             AccessKind::Open => GateResult::pass(GateName::Access, Message::of('access.everyone')),
@@ -47,7 +47,7 @@ final class AccessGate implements Gate
     {
         $chain = $situation->chain;
         $vehicle = $chain->vehicle;
-        $makes = $chain->outlet->access->makes;
+        $makes = $chain->outlet->site->access->makes;
         $programmes = $vehicle->programmes;
         if ($makes === [] || $programmes === []) {
             return GateResult::fail(GateName::Access, $makes === null
@@ -77,7 +77,7 @@ final class AccessGate implements Gate
         $vehicle = $situation->chain->vehicle->name;
         $toDo = null;
         foreach ($programmes as $programme) {
-            $network = $situation->conditions->network($programme);
+            $network = $situation->conditions->visit->network($programme);
             $result = $network === null ? null : self::setUp($network, static fn (Listing $ready): Message => Message::of('access.admitted_ready', vehicle: $vehicle, programme: $programme, ready: $ready));
             if ($result?->result() === Result::Pass) {
                 return $result;
@@ -90,8 +90,8 @@ final class AccessGate implements Gate
 
     private function account(Situation $situation): GateResult
     {
-        $name = $situation->chain->outlet->access->network;
-        $network = $situation->conditions->network($name);
+        $name = $situation->chain->outlet->site->access->network;
+        $network = $situation->conditions->visit->network($name);
 
         return ($network === null ? null : self::setUp($network, static fn (Listing $ready): Message => Message::of('access.ready', network: $network->name, ready: $ready)))
             ?? GateResult::caution(GateName::Access, $name === null ? Message::of('access.needs_account') : Message::of('access.needs_account_of', network: $name));

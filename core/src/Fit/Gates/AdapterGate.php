@@ -32,21 +32,21 @@ final class AdapterGate implements Gate
         $chain = $situation->chain;
         $isDc = $chain->current === CurrentKind::Dc;
         foreach ($chain->adapters as $adapter) {
-            if ($adapter->recalled === true) {
+            if ($adapter->trust->recalled === true) {
                 return GateResult::hazard(GateName::Adapter, Message::of('adapter.recalled', adapter: $adapter->name));
             }
-            if ($adapter->damaged === true) {
+            if ($adapter->trust->damaged === true) {
                 return GateResult::hazard(GateName::Adapter, Message::of('adapter.damaged', adapter: $adapter->name));
             }
         }
         if (count($chain->adapters) > 1) {
             return GateResult::hazard(GateName::Adapter, Message::of('adapter.stacked', adapters: Listing::and($chain->adapterNames())));
         }
-        if ($chain->outlet->extension && $isDc) {
+        if ($chain->outlet->fittings->extension && $isDc) {
             return GateResult::hazard(GateName::Adapter, Message::of('adapter.dc_extension'));
         }
         if ($chain->adapters === []) {
-            return $chain->outlet->extension
+            return $chain->outlet->fittings->extension
                 ? GateResult::caution(GateName::Adapter, Message::of('adapter.ac_extension'))
                 : GateResult::pass(GateName::Adapter, Message::of('adapter.none'));
         }
@@ -56,7 +56,7 @@ final class AdapterGate implements Gate
 
     private function one(Adapter $adapter, Situation $situation): GateResult
     {
-        if ($adapter->isActive() && $adapter->batteryOk === false) {
+        if ($adapter->isActive() && $adapter->handling->batteryOk === false) {
             return GateResult::fail(GateName::Adapter, Message::of('adapter.flat_battery', adapter: $adapter->name));
         }
         $trust = $this->trust($adapter, $situation);
@@ -75,10 +75,10 @@ final class AdapterGate implements Gate
     private function unread(Adapter $adapter, Chain $chain): array
     {
         $facts = [
-            ...($adapter->recalled === null ? [Fact::Recall] : []),
-            ...($adapter->damaged === null ? [Fact::Damage] : []),
-            ...($adapter->isActive() && $adapter->batteryOk === null ? [Fact::Battery] : []),
-            ...($adapter->plate->continuousA === null ? [Fact::AdapterA] : []),
+            ...($adapter->trust->recalled === null ? [Fact::Recall] : []),
+            ...($adapter->trust->damaged === null ? [Fact::Damage] : []),
+            ...($adapter->isActive() && $adapter->handling->batteryOk === null ? [Fact::Battery] : []),
+            ...($adapter->rating->plate->continuousA === null ? [Fact::AdapterA] : []),
         ];
 
         return array_map(static fn (Fact $fact): Unread => Unread::ofAdapter($fact, $adapter, $chain), $facts);
@@ -87,8 +87,8 @@ final class AdapterGate implements Gate
     private static function danger(Adapter $adapter): ?Message
     {
         return match (true) {
-            $adapter->recalled === null => Message::of('danger.recall', adapter: $adapter->name),
-            $adapter->damaged === null => Message::of('danger.damage', adapter: $adapter->name),
+            $adapter->trust->recalled === null => Message::of('danger.recall', adapter: $adapter->name),
+            $adapter->trust->damaged === null => Message::of('danger.damage', adapter: $adapter->name),
             default => null,
         };
     }
@@ -100,15 +100,15 @@ final class AdapterGate implements Gate
 
         return [
             ...($trust->result() === Result::Caution ? [$trust->reason()] : []),
-            ...($adapter->testOverdue === true ? [Message::of('adapter.test_due', adapter: $adapter->name)] : []),
-            ...($situation->chain->outlet->extension ? [Message::of('adapter.ac_extension')] : []),
+            ...($adapter->trust->testOverdue === true ? [Message::of('adapter.test_due', adapter: $adapter->name)] : []),
+            ...($situation->chain->outlet->fittings->extension ? [Message::of('adapter.ac_extension')] : []),
             ...($holdBack === null ? [] : [self::mayNotHold($holdBack)]),
         ];
     }
 
     public static function mayNotHold(HoldBack $holdBack): Message
     {
-        $plate = $holdBack->adapter->plate;
+        $plate = $holdBack->adapter->rating->plate;
         $figures = ['adapter' => $holdBack->adapter->name, 'continuous' => Amount::amps($holdBack->continuousA), 'could' => Amount::amps($holdBack->couldA)];
 
         return $plate->hasBoost()
@@ -119,17 +119,17 @@ final class AdapterGate implements Gate
     private function trust(Adapter $adapter, Situation $situation): GateResult
     {
         [$name, $policy, $chain] = [$adapter->name, $situation->policy, $situation->chain];
-        if ($adapter->isForSale) {
+        if ($adapter->handling->isForSale) {
             return GateResult::pass(GateName::Adapter, Message::of($policy === AdapterPolicy::Maker ? 'adapter.for_sale_approved' : 'adapter.for_sale', adapter: $name));
         }
         if ($policy === AdapterPolicy::Maker) {
-            return match ($adapter->makerApproved) {
+            return match ($adapter->trust->makerApproved) {
                 true => GateResult::pass(GateName::Adapter, Message::of('adapter.approved', adapter: $name)),
                 false => GateResult::refused(GateName::Adapter, Message::of('adapter.not_approved', adapter: $name)),
                 null => GateResult::unread(GateName::Adapter, [Unread::ofAdapter(Fact::MakerApproval, $adapter, $chain)]),
             };
         }
-        $certification = $adapter->certification;
+        $certification = $adapter->trust->certification;
         if ($certification === null) {
             return GateResult::unread(GateName::Adapter, [Unread::ofAdapter(Fact::Certification, $adapter, $chain)]);
         }

@@ -20,14 +20,14 @@ final readonly class Arrival
 
     public static function of(Chain $chain): self
     {
-        $spoken = $possible = $chain->outlet->signalling;
+        $spoken = $possible = $chain->outlet->rating->signalling;
         foreach ($chain->adapters as $adapter) {
             if ($adapter->isPortableSupply()) {
                 // It makes the control pilot itself (IEC 61851-1, mode 2).
                 $spoken = $possible = [Signalling::Pwm];
-            } elseif ($adapter->translates !== null) {
-                $possible = $possible === null && $adapter->translates->from !== [] ? $adapter->translates->to : $adapter->translates->apply($possible ?? []);
-                $spoken = $spoken === null && $possible !== [] ? null : $adapter->translates->apply($spoken ?? []);
+            } elseif ($adapter->passes->translates !== null) {
+                $possible = $possible === null && $adapter->passes->translates->from !== [] ? $adapter->passes->translates->to : $adapter->passes->translates->apply($possible ?? []);
+                $spoken = $spoken === null && $possible !== [] ? null : $adapter->passes->translates->apply($spoken ?? []);
             }
         }
 

@@ -29,9 +29,9 @@ final class CurrentGate implements Gate
                 return GateResult::fail(GateName::Current, Message::of('current.upper_half', connector: $connector->id, adapter: $adapter->name));
             }
             $connector = $adapter->output;
-            if ($adapter->current !== null && $adapter->current !== $current) {
+            if ($adapter->passes->current !== null && $adapter->passes->current !== $current) {
                 return GateResult::fail(GateName::Current, Message::of(
-                    'current.adapter_differs', adapter: $adapter->name, wired: $adapter->current->message(), current: $current->message(),
+                    'current.adapter_differs', adapter: $adapter->name, wired: $adapter->passes->current->message(), current: $current->message(),
                 ));
             }
         }
@@ -39,7 +39,7 @@ final class CurrentGate implements Gate
             return GateResult::fail(GateName::Current, Message::of('current.inlet_lacks', vehicle: $chain->vehicle->name, current: $current->message()));
         }
         foreach ($chain->adapters as $adapter) {
-            if ($adapter->current === null) {
+            if ($adapter->passes->current === null) {
                 return GateResult::unread(GateName::Current, [Unread::ofAdapter(Fact::AdapterCurrent, $adapter, $chain)]);
             }
         }

@@ -36,7 +36,7 @@ final class ReachGate implements Gate
     public function judge(Situation $situation): GateResult
     {
         $port = $situation->chain->inlet->port;
-        $length = $situation->chain->outlet->cable?->lengthM;
+        $length = $situation->chain->outlet->fittings->cable?->lengthM;
         if ($port === null || $length === null) {
             return GateResult::unread(GateName::Reach, $port !== null
                 ? [Unread::of(Fact::CableLength, $situation->chain)]

@@ -85,7 +85,7 @@ final class SignallingGate implements Gate
     private static function met(Signalling $language, Chain $chain): Message
     {
         foreach (array_reverse($chain->adapters) as $adapter) {
-            if ($adapter->translates !== null && ! in_array($language, $chain->outlet->signalling ?? [], true)) {
+            if ($adapter->passes->translates !== null && ! in_array($language, $chain->outlet->rating->signalling ?? [], true)) {
                 return Message::of('signalling.translated', adapter: $adapter->name, language: $language->message(), vehicle: $chain->vehicle->name);
             }
         }

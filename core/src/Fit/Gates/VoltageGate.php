@@ -55,7 +55,7 @@ final class VoltageGate implements Gate
         $high = $typical->origin->high;
         $plan = $high instanceof Curve ? $situation->voltage->along($high, $situation->chain->vehicle->pack->voltageBySoc) : $situation->voltage;
 
-        return $plan->plugV?->highestBetween($situation->conditions->socFrom, $plan->endSoc($situation->conditions)) ?? 0.0;
+        return $plan->plugV?->highestBetween($situation->conditions->charge->socFrom, $plan->endSoc($situation->conditions)) ?? 0.0;
     }
 
     /** @param  list<Unread>  $missing  facts that cannot help it, whatever they are */
@@ -77,7 +77,7 @@ final class VoltageGate implements Gate
         $plan = $situation->voltage;
         $ceilingSoc = $plan->ceilingAtSoc;
         $outlet = $situation->chain->outlet;
-        $ceiling = static fn (): Amount => Amount::volts($outlet->maxV);
+        $ceiling = static fn (): Amount => Amount::volts($outlet->rating->maxV);
         $figures = static fn (): array => [...self::figures($situation), ...($ceilingSoc === null ? [] : [new Figure('stops_near', $ceilingSoc, '%')])];
 
         return match (true) {
@@ -85,7 +85,7 @@ final class VoltageGate implements Gate
                 GateName::Voltage, static fn (): Message => Message::of('voltage.within_charger', supply: Amount::volts($outlet->mainsV())), $figures,
             ),
             self::mayMiss($situation) => GateResult::caution(
-                GateName::Voltage, static fn (): Message => Message::of('voltage.typical_may_miss', vehicle: $situation->chain->vehicle->name, floor: Amount::volts($outlet->minV), ceiling: $ceiling()), $figures,
+                GateName::Voltage, static fn (): Message => Message::of('voltage.typical_may_miss', vehicle: $situation->chain->vehicle->name, floor: Amount::volts($outlet->rating->minV), ceiling: $ceiling()), $figures,
             ),
             $ceilingSoc !== null => GateResult::caution(
                 GateName::Voltage, static fn (): Message => Message::of('voltage.stops_near', ceiling: $ceiling(), soc: Amount::percent($ceilingSoc)), $figures,
@@ -98,8 +98,8 @@ final class VoltageGate implements Gate
             ),
             default => GateResult::pass(GateName::Voltage, static fn (): Message => Message::of(
                 'voltage.meets',
-                start: Amount::volts($plan->plugV?->at($situation->conditions->socFrom)), target: Amount::volts($plan->plugV?->at($situation->conditions->socTo)),
-                floor: Amount::volts($outlet->minV), ceiling: $ceiling(),
+                start: Amount::volts($plan->plugV?->at($situation->conditions->charge->socFrom)), target: Amount::volts($plan->plugV?->at($situation->conditions->charge->socTo)),
+                floor: Amount::volts($outlet->rating->minV), ceiling: $ceiling(),
             ), $figures),
         };
     }
@@ -108,7 +108,7 @@ final class VoltageGate implements Gate
     private static function mayMiss(Situation $situation): bool
     {
         $typical = Assumed::packVolts($situation->chain);
-        $from = $situation->conditions->socFrom;
+        $from = $situation->conditions->charge->socFrom;
         $outlet = $situation->chain->outlet;
         if ($typical === null || ! in_array($situation->voltage->mode, [VoltageMode::Native, VoltageMode::SplitPack], true)) {
             return false;
@@ -118,7 +118,7 @@ final class VoltageGate implements Gate
         $low = $typical->origin->low instanceof Curve ? $plan->along($typical->origin->low, $pack)->plugV?->at($from) : null;
         $high = $typical->origin->high instanceof Curve ? $plan->along($typical->origin->high, $pack)->plugV?->at($from) : null;
 
-        return ($low !== null && $low < $outlet->minV) || ($high !== null && $outlet->maxV !== null && $high > $outlet->maxV);
+        return ($low !== null && $low < $outlet->rating->minV) || ($high !== null && $outlet->rating->maxV !== null && $high > $outlet->rating->maxV);
     }
 
     /** @return list<Figure> */
@@ -128,10 +128,10 @@ final class VoltageGate implements Gate
         $pack = $chain->vehicle->pack->voltageBySoc;
         $figures = [];
         if ($chain->current === CurrentKind::Dc && $pack !== null) {
-            $figures[] = new Figure('pack_at_start', $pack->at($situation->conditions->socFrom), 'V');
-            $figures[] = new Figure('pack_at_target', $pack->at($situation->conditions->socTo), 'V');
+            $figures[] = new Figure('pack_at_start', $pack->at($situation->conditions->charge->socFrom), 'V');
+            $figures[] = new Figure('pack_at_target', $pack->at($situation->conditions->charge->socTo), 'V');
         }
-        foreach (['station_min' => $chain->outlet->minV, 'station_max' => $chain->outlet->maxV, 'supply' => $chain->outlet->supply?->volts] as $name => $volts) {
+        foreach (['station_min' => $chain->outlet->rating->minV, 'station_max' => $chain->outlet->rating->maxV, 'supply' => $chain->outlet->feed->supply?->volts] as $name => $volts) {
             if ($volts !== null) {
                 $figures[] = new Figure($name, $volts, 'V');
             }

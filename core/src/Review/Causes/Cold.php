@@ -27,7 +27,7 @@ final class Cold implements CauseRule
     {
         $stretch = $clues->stretch;
         $conditions = $clues->conditions();
-        $isCold = ! $conditions->packPrepared || ($conditions->ambientC ?? INF) < self::COLD_AIR_C;
+        $isCold = ! $conditions->pack->prepared || ($conditions->ambientC ?? INF) < self::COLD_AIR_C;
         $isRising = $stretch->rises(self::RISE, $clues->next) && ! $stretch->isExpectedToRise(self::RISE, $clues->next);
         if (! $isCold || ! $isRising || $clues->answer()->chain->current !== CurrentKind::Dc || $stretch->ratio === null || $stretch->ratio >= self::BELOW_RATIO) {
             return null;

@@ -30,7 +30,7 @@ final class CoolingFailed implements CauseRule
     public function find(Clues $clues): ?Finding
     {
         $stretch = $clues->stretch;
-        $cable = $clues->answer()->chain->outlet->cable;
+        $cable = $clues->answer()->chain->outlet->fittings->cable;
         if ($cable?->isCooledNow() !== true || $clues->answer()->chain->current !== CurrentKind::Dc || $stretch->ratio === null || $stretch->kw === null) {
             return null;
         }

@@ -50,7 +50,7 @@ final class Shared implements CauseRule
      */
     private function isBeside(Clues $clues, array $came, array $left): bool
     {
-        $isThere = $clues->answer()->chain->outlet->cabinet?->partnerActive === true;
+        $isThere = $clues->answer()->chain->outlet->feed->cabinet?->partnerActive === true;
         $turns = [...array_map(static fn (float $s): array => [$s, true], $came), ...array_map(static fn (float $s): array => [$s, false], $left)];
         sort($turns);
         // One who leaves was there before.

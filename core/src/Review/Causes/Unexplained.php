@@ -34,7 +34,7 @@ final class Unexplained implements CauseRule
             ! $clues->stretch->flows() => Message::of('try_next.no_flow'),
             $clues->stretch->ratio === null => Message::of('try_next.no_reference'),
             ! $clues->stretch->isMeasured => Message::of('try_next.read_amps'),
-            $clues->answer()->chain->outlet->cabinet !== null && $clues->events === [] => Message::of('try_next.note_neighbour'),
+            $clues->answer()->chain->outlet->feed->cabinet !== null && $clues->events === [] => Message::of('try_next.note_neighbour'),
             default => Cause::Unexplained->tryNext(),
         };
     }

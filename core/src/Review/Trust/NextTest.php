@@ -47,8 +47,8 @@ final readonly class NextTest
         $by = $last === null ? null : (new \DateTimeImmutable($last->day))->add(new \DateInterval(self::YEAR))->format('Y-m-d');
 
         return match (true) {
-            $adapter->recalled === true => new self(true, null, null, Message::of('next_test.recalled')),
-            $adapter->damaged === true => new self(true, null, null, Message::of('next_test.damaged')),
+            $adapter->trust->recalled === true => new self(true, null, null, Message::of('next_test.recalled')),
+            $adapter->trust->damaged === true => new self(true, null, null, Message::of('next_test.damaged')),
             $smelt => new self(true, null, null, Message::of('next_test.smelt')),
             $warming === Warming::Sudden => new self(true, null, null, Message::of('next_test.sudden')),
             $warming === Warming::Warming => new self(true, null, null, Message::of('next_test.warming')),

@@ -50,7 +50,7 @@ final readonly class Trust
     {
         $indices = self::known(array_map(static fn (Used $u): ?float => $u->index, $used));
         $slope = Slope::of($indices);
-        $amps = $adapter->plate->continuousA;
+        $amps = $adapter->rating->plate->continuousA;
         $projected = $slope === null || $amps === null ? null : $slope->after(count($indices) - 1 + self::AHEAD_SESSIONS) * ($amps / 100) ** 2;
         $warming = match (true) {
             $slope === null, $indices === [] => Warming::TooFew,

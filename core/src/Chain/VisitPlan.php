@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Chain;
+
+use Harmozon\Core\Equipment\NetworkSetUp;
+
+/** What a driver brings to a visit, and what comes after it. */
+final readonly class VisitPlan
+{
+    /**
+     * @param  bool  $member  whether the session is paid for as a member
+     * @param  float  $idleMinutes  how long the car stays plugged in after the end
+     * @param  float|null  $nextStopKw  what the next stop on the way would give
+     * @param  list<NetworkSetUp>  $networks  what the driver has looked at or set up before the visit
+     */
+    public function __construct(
+        public bool $member = false,
+        public float $idleMinutes = 0.0,
+        public ?float $nextStopKw = null,
+        public array $networks = [],
+    ) {
+    }
+
+    public function network(?string $name): ?NetworkSetUp
+    {
+        foreach ($this->networks as $network) {
+            if ($name !== null && $network->isCalled($name)) {
+                return $network;
+            }
+        }
+
+        return null;
+    }
+
+    /** @param  list<NetworkSetUp>  $networks */
+    public function setUp(array $networks): self
+    {
+        return new self($this->member, $this->idleMinutes, $this->nextStopKw, $networks);
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Equipment;
+
+/** How an adapter is used, and what it costs. */
+final readonly class AdapterHandling
+{
+    use Alterable;
+
+    /**
+     * @param  bool|null  $batteryOk  whether the battery of an active adapter is charged; null when not known
+     * @param  AttachOrder|null  $attachOrder  which end goes in first; null when not read
+     * @param  string|null  $price  as a decimal; null when not known
+     * @param  bool  $isForSale  not owned: it would have to be bought
+     */
+    public function __construct(
+        public ?bool $batteryOk = null,
+        public ?AttachOrder $attachOrder = null,
+        public ?string $price = null,
+        public bool $isForSale = false,
+    ) {
+    }
+
+    public function charged(): self
+    {
+        return $this->with(batteryOk: true);
+    }
+
+    public function forSale(): self
+    {
+        return $this->with(batteryOk: true, isForSale: true);
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Equipment;
+
+/** Whether an adapter may be relied on. Null: nobody has looked. */
+final readonly class AdapterTrust
+{
+    use Alterable;
+
+    public function __construct(
+        public ?Certification $certification = null,
+        public ?bool $makerApproved = null,
+        public ?bool $recalled = null,
+        public ?bool $damaged = null,
+        public ?bool $testOverdue = null,
+    ) {
+    }
+
+    /** As a new one of its kind comes from the shop; when it was last tested stays as it is. */
+    public function asNew(): self
+    {
+        return $this->with(certification: Certification::Certified, makerApproved: true, recalled: false, damaged: false);
+    }
+}

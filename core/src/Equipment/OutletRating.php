@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Equipment;
+
+/** What an outlet gives, and by which protocols. Null: not known. */
+final readonly class OutletRating
+{
+    use Alterable;
+
+    /**
+     * @param  list<Signalling>|null  $signalling  protocols it uses
+     * @param  float|null  $stickerKw  the power it advertises
+     */
+    public function __construct(
+        public CurrentKind $current,
+        public ?array $signalling,
+        public ?float $minV,
+        public ?float $maxV,
+        public ?float $maxA,
+        public ?float $maxKw,
+        public ?float $stickerKw,
+    ) {
+    }
+
+    public function limitedTo(?float $maxA, ?float $maxKw): self
+    {
+        return $this->with(maxA: $maxA, maxKw: $maxKw);
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Equipment;
+
+/** The terms of the place an outlet stands at, and what is known of its stalls. */
+final readonly class OutletSite
+{
+    use Alterable;
+
+    /**
+     * @param  string|null  $knownFault  what somebody found wrong; null when nothing is known
+     * @param  list<Stall>  $stalls  those with this plate; none where nobody told them apart
+     */
+    public function __construct(
+        public Access $access,
+        public ?Tariff $tariff = null,
+        public ?string $knownFault = null,
+        public array $stalls = [],
+    ) {
+    }
+
+    public function admitting(Access $access): self
+    {
+        return $this->with(access: $access);
+    }
+}
