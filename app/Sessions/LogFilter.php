@@ -24,8 +24,6 @@ final readonly class LogFilter
 
     /**
      * @param  string|null  $q  in a note, a name, or on a stall
-     * @param  string|null  $from  first day (Y-m-d)
-     * @param  string|null  $to  last day
      * @param  string|null  $unread  a quantity of a plate that the session says nothing about, or ANY of them
      */
     public function __construct(
@@ -35,8 +33,7 @@ final readonly class LogFilter
         private ?string $outlet = null,
         private ?string $verdict = null,
         private ?string $cause = null,
-        private ?string $from = null,
-        private ?string $to = null,
+        private Days $days = new Days,
         private ?string $unread = null,
     ) {
     }
@@ -88,11 +85,11 @@ final readonly class LogFilter
         if ($this->unread !== null) {
             $query->whereRaw("id in (select charge_session_id from session_facts where json_extract(facts, '$.unread') like ?)", [$this->unread === self::ANY ? '%"%' : "%\"{$this->unread}\"%"]);
         }
-        if ($this->from !== null) {
-            $query->where('started_at', '>=', Carbon::parse($this->from, $zone)->utc());
+        if ($this->days->from !== null) {
+            $query->where('started_at', '>=', Carbon::parse($this->days->from, $zone)->utc());
         }
-        if ($this->to !== null) {
-            $query->where('started_at', '<', Carbon::parse($this->to, $zone)->addDay()->utc());
+        if ($this->days->to !== null) {
+            $query->where('started_at', '<', Carbon::parse($this->days->to, $zone)->addDay()->utc());
         }
         if ($this->q !== null) {
             $text = '%'.self::plain($this->q).'%';

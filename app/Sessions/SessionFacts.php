@@ -59,7 +59,7 @@ final class SessionFacts
         return [
             'visit' => Visit::of($recorded, $events, $day)->toArray(),
             'grade' => $recorded->diagnosis->grade === null ? null : ReviewWriter::grade($recorded->diagnosis->grade),
-            'causes' => array_values(array_unique(array_map(static fn (HeldBack $h): string => $h->cause->value, $recorded->diagnosis->heldBackBy))),
+            'causes' => array_values(array_unique(array_map(static fn (HeldBack $h): string => $h->finding->cause->value, $recorded->diagnosis->heldBackBy))),
             'unread' => array_column($recorded->judgement->unread(), 'value'),
             'pace' => CarPace::of($recorded)->kw,
             'theta_end' => array_map(static fn (DutyMeter $d): float => $d->theta(), $recorded->judgement->measured->duties),

@@ -76,8 +76,8 @@ final class SessionReport
             $chain->answer->chain->outlet->site->tariff,
             $chain->conditions->visit->member,
             $session->station_kwh,
-            $judgement->measured->energyKwh,
-            $session->finished_at === null ? ($judgement->measured->lastTs === null ? null : $judgement->measured->lastTs / 60) : $session->started_at->diffInSeconds($session->finished_at) / 60,
+            $judgement->measured->energy->kwh,
+            $session->finished_at === null ? ($judgement->measured->count->lastTs === null ? null : $judgement->measured->count->lastTs / 60) : $session->started_at->diffInSeconds($session->finished_at) / 60,
             $session->paid_amount === null ? null : ['amount' => $session->paid_amount, 'currency' => (string) $session->paid_currency],
         );
     }
@@ -91,13 +91,13 @@ final class SessionReport
         return [$judgement->verdict->value, [
             'finding' => isset($judgement->findings[0]) ? $judgement->findings[0]->toArray() : null,
             'held_back' => $this->review->line($read->recorded),
-            'readings' => $measured->readings,
-            'minutes' => $measured->lastTs === null ? null : round($measured->lastTs / 60, 1),
+            'readings' => $measured->count->all,
+            'minutes' => $measured->count->lastTs === null ? null : round($measured->count->lastTs / 60, 1),
             'peak_kw' => FitWriter::rounded($measured->peak(Quantity::Kw)?->value, 1),
             'peak_a' => FitWriter::rounded($measured->peak(Quantity::Amps)?->value, 1),
-            'energy_kwh' => FitWriter::rounded($measured->energyKwh, 1),
-            'soc_from' => $measured->firstSoc,
-            'soc_to' => $measured->lastSoc,
+            'energy_kwh' => FitWriter::rounded($measured->energy->kwh, 1),
+            'soc_from' => $measured->energy->firstSoc,
+            'soc_to' => $measured->energy->lastSoc,
             'spark' => array_map(static fn (Completed $p): array => [$p->reading->tS(), FitWriter::rounded($p->kw, 1)], $read->trace->thinned(self::SPARK_STRETCHES)->points()),
         ]];
     }

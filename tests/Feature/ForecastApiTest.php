@@ -72,7 +72,7 @@ final class ForecastApiTest extends TestCase
     public function test_a_chain_brings_the_warmth_of_its_own_links(): void
     {
         $chain = ['vehicle' => $this->id(Vehicle::class, 'Brindle'), 'outlet' => $this->id(Outlet::class, 'Fernway 150')];
-        $response = $this->postJson('/api/forecast', ['chains' => [[...$chain, 'theta' => ['cable' => 0.9]], [...$chain, 'theta' => []], $chain], 'conditions' => ['theta' => ['cable' => 0.5]]])->assertOk();
+        $response = $this->postJson('/api/forecast', ['chains' => [[...$chain, 'theta' => ['cable' => 0.9]], [...$chain, 'theta' => new \stdClass], $chain], 'conditions' => ['theta' => ['cable' => 0.5]]])->assertOk();
         Contract::holds('POST', '/forecast', $response);
 
         self::assertEqualsWithDelta([0.9, 0.0, 0.5], array_map(static fn (array $f): float => (float) $f['heat'][0]['theta_start'], $response->json('forecasts')), 1e-9);

@@ -74,7 +74,7 @@ final class CheckCommand extends CoreCommand
             $this->tell($this->voice()->say(Message::of(
                 'console.held_back',
                 from: Amount::minutes($held->fromS / 60), to: Amount::minutes($held->toS / 60),
-                cause: $held->cause->message(), confidence: $held->confidence->message(), evidence: $held->evidence, next: $held->tryNext,
+                cause: $held->finding->cause->message(), confidence: $held->finding->confidence->message(), evidence: $held->finding->evidence, next: $held->finding->tryNext,
             )));
         }
         foreach ($this->rejected->first as $row) {

@@ -48,28 +48,28 @@ final class ForecastCommand extends CoreCommand
         if ($forecast->cutShort !== null) {
             $this->tell($voice->say($forecast->cutShort));
         }
-        if ($forecast->minutes === null) {
+        if ($forecast->totals->minutes === null) {
             return;
         }
         $this->tell($voice->say(Message::of(
             'console.forecast',
-            minutes: Amount::duration($forecast->minutes), soc: Amount::percent($forecast->socEnd),
-            plug: Amount::kwh($forecast->plugKwh), pack: Amount::kwh($forecast->packKwh),
-            mean: Amount::kw($forecast->meanKw()), peak: Amount::kw($forecast->peakKw),
+            minutes: Amount::duration($forecast->totals->minutes), soc: Amount::percent($forecast->totals->socEnd),
+            plug: Amount::kwh($forecast->totals->plugKwh), pack: Amount::kwh($forecast->totals->packKwh),
+            mean: Amount::kw($forecast->totals->meanKw()), peak: Amount::kw($forecast->totals->peakKw),
         )));
-        if ($forecast->passed !== null) {
-            $this->tell($voice->say($forecast->passed->message()));
+        if ($forecast->advice->passed !== null) {
+            $this->tell($voice->say($forecast->advice->passed->message()));
         }
         if ($this->bill !== null) {
             $this->tell($voice->say(self::cost($this->bill)));
         }
         $this->tabulate(['held by', 'minutes'], array_map(
             static fn (string $code, float $minutes): array => [$voice->say(BindingCode::from($code)->message()), sprintf('%.1f', $minutes)],
-            array_keys($forecast->minutesByBinding), $forecast->minutesByBinding,
+            array_keys($forecast->totals->minutesByBinding), $forecast->totals->minutesByBinding,
         ));
         $this->tabulate(['from', 'minutes for 5 %'], array_map(
             static fn (Marginal $m): array => [$voice->amount(Amount::percent($m->soc)), sprintf('%.1f', $m->minutesPer5)],
-            $forecast->marginal,
+            $forecast->course->marginal,
         ));
         foreach ($forecast->answer->cautions() as $caution) {
             $this->tell($voice->say(Message::of('console.caution', caution: $caution)));

@@ -26,7 +26,7 @@ final class StepsCommand extends CoreCommand
     {
         $case = (new CaseReader)->json(TextInput::text($this->path('case'), 'case'));
         $forecast = Forecaster::sparing()->forecast($case->fitter()->answer($case->outlet, $case->vehicle)->best, $case->conditions);
-        $this->list = StepList::of($forecast->answer, $forecast->passed);
+        $this->list = StepList::of($forecast->answer, $forecast->advice->passed);
 
         return (new StepsWriter($this->voice()))->steps($this->list);
     }

@@ -57,6 +57,6 @@ final class FitController extends Controller
         $conditions = $question->case()->conditions;
         $forecast = Forecaster::sparing()->forecast($best, $conditions);
 
-        return response()->json($writer->visit(StepList::of($best, $forecast->passed, $request->stall()), $forecast, $conditions));
+        return response()->json($writer->visit(StepList::of($best, $forecast->advice->passed, $request->stall()), $forecast, $conditions));
     }
 }

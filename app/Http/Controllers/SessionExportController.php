@@ -14,6 +14,7 @@ use App\Sessions\SessionAnswer;
 use App\Sessions\SessionChain;
 use App\Sessions\SessionFacts;
 use Harmozon\Core\Json\FieldError;
+use Harmozon\Core\Ocpi\CdrSession;
 use Harmozon\Core\Ocpi\CdrWriter;
 use Harmozon\Core\Readings\ReadingsWriter;
 use Harmozon\Core\Record\Reading as CoreReading;
@@ -88,18 +89,21 @@ final class SessionExportController extends Controller
         $number = static fn (string $key): ?float => is_numeric($summary[$key] ?? null) ? (float) $summary[$key] : null;
         $currency = Garage::query()->whereKey($garage->id())->value('currency');
 
-        return response()->json(CdrWriter::record(
-            $session->ulid,
-            SessionChain::of($session)->answer->chain->outlet,
-            $session->stall,
-            $session->started_at->toDateTimeImmutable(),
-            $endedAt->toDateTimeImmutable(),
-            $session->station_kwh ?? $number('energy_kwh'),
-            $number('peak_kw'),
-            $session->paid_amount === null ? null : ['amount' => $session->paid_amount, 'currency' => (string) $session->paid_currency],
-            is_string($currency) ? $currency : 'XXX',
-            Carbon::now()->toDateTimeImmutable(),
-        ), 200, self::as("cdr-{$session->ulid}.json"));
+        $known = new CdrSession(
+            id: $session->ulid,
+            outlet: SessionChain::of($session)->answer->chain->outlet,
+            stall: $session->stall,
+            startedAt: $session->started_at->toDateTimeImmutable(),
+            endedAt: $endedAt->toDateTimeImmutable(),
+            kwh: $session->station_kwh ?? $number('energy_kwh'),
+            highestKw: $number('peak_kw'),
+            paid: $session->paid_amount === null ? null : ['amount' => $session->paid_amount, 'currency' => (string) $session->paid_currency],
+        );
+
+        return response()->json(
+            CdrWriter::record($known, is_string($currency) ? $currency : 'XXX', Carbon::now()->toDateTimeImmutable()),
+            200, self::as("cdr-{$session->ulid}.json"),
+        );
     }
 
     /** @return array{Content-Disposition: string} */

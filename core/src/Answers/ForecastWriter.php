@@ -45,33 +45,33 @@ final readonly class ForecastWriter
         return [
             'outcome' => $answer->outcome->value,
             'chain' => $answer->chain->linkIds(),
-            'minutes' => FitWriter::rounded($forecast->minutes),
-            'plug_kwh' => round($forecast->plugKwh, 3),
-            'pack_kwh' => round($forecast->packKwh, 3),
-            'mean_kw' => round($forecast->meanKw(), 2),
-            'peak_kw' => round($forecast->peakKw, 2),
-            'minutes_by_binding' => (object) array_map(static fn (float $m): float => round($m, 2), $forecast->minutesByBinding),
+            'minutes' => FitWriter::rounded($forecast->totals->minutes),
+            'plug_kwh' => round($forecast->totals->plugKwh, 3),
+            'pack_kwh' => round($forecast->totals->packKwh, 3),
+            'mean_kw' => round($forecast->totals->meanKw(), 2),
+            'peak_kw' => round($forecast->totals->peakKw, 2),
+            'minutes_by_binding' => (object) array_map(static fn (float $m): float => round($m, 2), $forecast->totals->minutesByBinding),
             'stopped' => $forecast->cutShort === null ? null : $this->voice->say($forecast->cutShort),
             'stopped_code' => $forecast->cutShort?->code,
-            'soc_end' => round($forecast->socEnd, 2),
+            'soc_end' => round($forecast->totals->socEnd, 2),
             'cost' => $bill === null ? null : $this->bill($bill),
-            'theta_end' => (object) self::theta(array_column(array_map(static fn (HeatReport $h): array => [$h->link->linkId, $h->thetaEnd], $forecast->heat), 1, 0)),
-            'marginal' => array_map(fn (Marginal $m): array => $this->marginal($m, $forecast, $conditions), $forecast->marginal),
+            'theta_end' => (object) self::theta(array_column(array_map(static fn (HeatReport $h): array => [$h->link->linkId, $h->thetaEnd], $forecast->course->heat), 1, 0)),
+            'marginal' => array_map(fn (Marginal $m): array => $this->marginal($m, $forecast, $conditions), $forecast->course->marginal),
             'km' => FitWriter::rounded($forecast->km(), 1),
-            'km_per_hour' => FitWriter::rounded($forecast->kmPerHour($forecast->meanKw()), 1),
-            'go_on_at_soc' => FitWriter::rounded($forecast->goOnAtSoc, 1),
-            'stop_at' => $forecast->passed === null ? null : self::passed($forecast->passed),
-            'stop_words' => $forecast->passed === null ? null : $this->voice->say($forecast->passed->message()),
-            'notes' => $this->voice->each($forecast->notes),
-            'note_codes' => FitWriter::codes($forecast->notes),
+            'km_per_hour' => FitWriter::rounded($forecast->kmPerHour($forecast->totals->meanKw()), 1),
+            'go_on_at_soc' => FitWriter::rounded($forecast->advice->goOnAtSoc, 1),
+            'stop_at' => $forecast->advice->passed === null ? null : self::passed($forecast->advice->passed),
+            'stop_words' => $forecast->advice->passed === null ? null : $this->voice->say($forecast->advice->passed->message()),
+            'notes' => $this->voice->each($forecast->advice->notes),
+            'note_codes' => FitWriter::codes($forecast->advice->notes),
             'soc_to' => round($conditions->reaching($answer->chain->vehicle)->charge->socTo, 2),
-            'heat' => array_map($this->heat(...), $forecast->heat),
-            'longest_binding' => $forecast->longestBinding()[0] ?? null,
+            'heat' => array_map($this->heat(...), $forecast->course->heat),
+            'longest_binding' => $forecast->totals->longestBinding()[0] ?? null,
             'bindings' => (object) $this->bindings($forecast),
             'unread' => array_map($this->fit->ask(...), $answer->limits->unread ?? []),
             'asks' => array_map($this->fit->ask(...), $forecast->missing),
             ...$this->spread(Spread::of($forecast, $conditions)),
-            'points' => array_map(fn (Step $p): array => $this->point($p, $forecast), $forecast->points),
+            'points' => array_map(fn (Step $p): array => $this->point($p, $forecast), $forecast->course->points),
         ];
     }
 
@@ -151,7 +151,7 @@ final readonly class ForecastWriter
     private function bindings(Forecast $forecast): array
     {
         $bindings = [];
-        foreach (array_keys($forecast->minutesByBinding) as $value) {
+        foreach (array_keys($forecast->totals->minutesByBinding) as $value) {
             $code = BindingCode::from($value);
             $bindings[$value] = ['words' => $this->voice->say($code->message()), 'label' => $this->voice->say($code->label()), 'is_vehicles_own' => $code->isVehiclesOwn()];
         }
@@ -222,15 +222,15 @@ final readonly class ForecastWriter
         return [
             't_s' => round($point->tS, 2),
             'soc' => round($point->soc, 3),
-            'v' => round($point->volts, 1),
-            'a' => round($point->amps, 1),
-            'kw' => round($point->kw, 2),
-            'car_kw' => FitWriter::rounded($forecast->car?->kwThen($point->soc, [], $point->tS / 60, $point->packC)),
+            'v' => round($point->flow->volts, 1),
+            'a' => round($point->flow->amps, 1),
+            'kw' => round($point->flow->kw, 2),
+            'car_kw' => FitWriter::rounded($forecast->car?->kwThen($point->soc, [], $point->tS / 60, $point->heat->packC)),
             'binding' => $point->binding->value,
             'binding_link' => $point->linkId === '' ? null : $point->linkId,
-            'km_per_hour' => FitWriter::rounded($forecast->kmPerHour($point->kw), 0),
-            'theta' => (object) self::theta($point->theta),
-            'pack_c' => FitWriter::rounded($point->packC, 1),
+            'km_per_hour' => FitWriter::rounded($forecast->kmPerHour($point->flow->kw), 0),
+            'theta' => (object) self::theta($point->heat->theta),
+            'pack_c' => FitWriter::rounded($point->heat->packC, 1),
         ];
     }
 
@@ -244,11 +244,11 @@ final readonly class ForecastWriter
             'adapters' => $forecast->answer->chain->adapterIds(),
             'outcome' => $forecast->answer->outcome->value,
             'title' => $this->voice->begin($forecast->answer->word()),
-            'minutes' => FitWriter::rounded($forecast->minutes),
+            'minutes' => FitWriter::rounded($forecast->totals->minutes),
             'about' => $forecast->isGiven() && Assumed::ofSession($forecast->answer->chain) !== [],
-            'plug_kwh' => round($forecast->plugKwh, 1),
-            'peak_kw' => round($forecast->peakKw, 1),
-            'soc_end' => round($forecast->socEnd, 1),
+            'plug_kwh' => round($forecast->totals->plugKwh, 1),
+            'peak_kw' => round($forecast->totals->peakKw, 1),
+            'soc_end' => round($forecast->totals->socEnd, 1),
             'stopped' => $forecast->cutShort === null ? null : $this->voice->say($forecast->cutShort),
             'stopped_code' => $forecast->cutShort?->code,
             'currency' => $stop->bill?->currency(),

@@ -41,7 +41,7 @@ final readonly class ReviewWriter
     {
         $dearest = Headline::dearest($recorded->diagnosis);
 
-        return $dearest === null ? null : ['cause' => $dearest->cause->value, 'minutes' => round($dearest->lostMinutes ?? 0.0, 1)];
+        return $dearest === null ? null : ['cause' => $dearest->finding->cause->value, 'minutes' => round($dearest->loss->minutes ?? 0.0, 1)];
     }
 
     /** @return array<string, mixed> */
@@ -76,7 +76,7 @@ final readonly class ReviewWriter
     /** @return list<array{t_s: float, soc: float, kw: float}> the forecast that it is held against */
     public function expected(Diagnosis $diagnosis): array
     {
-        return array_map(static fn (Step $s): array => ['t_s' => round($s->tS, 1), 'soc' => round($s->soc, 2), 'kw' => round($s->kw, 1)], $diagnosis->reference->forecast->points);
+        return array_map(static fn (Step $s): array => ['t_s' => round($s->tS, 1), 'soc' => round($s->soc, 2), 'kw' => round($s->flow->kw, 1)], $diagnosis->reference->forecast->course->points);
     }
 
     /** @return array<string, mixed> what belongs to a judgement */
@@ -93,21 +93,21 @@ final readonly class ReviewWriter
     private function heldBack(HeldBack $held): array
     {
         return [
-            'cause' => $held->cause->value,
-            'words' => $this->voice->begin($held->cause->message()),
-            'link' => $held->linkId,
-            'of_car' => $held->cause->isCars(),
-            'confidence' => $held->confidence->value,
-            'confidence_words' => $this->voice->say($held->confidence->message()),
+            'cause' => $held->finding->cause->value,
+            'words' => $this->voice->begin($held->finding->cause->message()),
+            'link' => $held->finding->linkId,
+            'of_car' => $held->finding->cause->isCars(),
+            'confidence' => $held->finding->confidence->value,
+            'confidence_words' => $this->voice->say($held->finding->confidence->message()),
             'from_s' => round($held->fromS, 1),
             'to_s' => round($held->toS, 1),
             'level_kw' => FitWriter::rounded($held->levelKw),
-            'lost_kwh' => FitWriter::rounded($held->lostKwh, 3),
-            'lost_minutes' => FitWriter::rounded($held->lostMinutes),
-            'behind_car_kwh' => FitWriter::rounded($held->behindCarKwh, 3),
-            'behind_car_minutes' => FitWriter::rounded($held->behindCarMinutes),
-            'evidence' => $this->voice->say($held->evidence),
-            'try_next' => $this->voice->say($held->tryNext),
+            'lost_kwh' => FitWriter::rounded($held->loss->kwh, 3),
+            'lost_minutes' => FitWriter::rounded($held->loss->minutes),
+            'behind_car_kwh' => FitWriter::rounded($held->loss->behindCarKwh, 3),
+            'behind_car_minutes' => FitWriter::rounded($held->loss->behindCarMinutes),
+            'evidence' => $this->voice->say($held->finding->evidence),
+            'try_next' => $this->voice->say($held->finding->tryNext),
         ];
     }
 

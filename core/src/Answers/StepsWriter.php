@@ -49,8 +49,8 @@ final readonly class StepsWriter
             'caution' => $say($step->caution()),
             'if_not' => $say($step->ifNot),
             'default' => $step->isDefault,
-            'closes' => $step->closes,
-            'opens' => $step->opens,
+            'closes' => $step->joint->closes,
+            'opens' => $step->joint->opens,
         ];
     }
 

@@ -56,9 +56,9 @@ final readonly class VisitWriter
         return [
             't_s' => round($point->tS, 1),
             'soc' => round($point->soc, 2),
-            'v' => round($point->volts, 1),
-            'a' => round($point->amps, 1),
-            'kw' => round($point->kw, 2),
+            'v' => round($point->flow->volts, 1),
+            'a' => round($point->flow->amps, 1),
+            'kw' => round($point->flow->kw, 2),
             'leave_below_kw' => FitWriter::rounded($marks['leaveBelowKw']),
             'near_from_kw' => round($marks['nearFromKw'], 2),
             'near_to_kw' => round($marks['nearToKw'], 2),

@@ -10,6 +10,7 @@ use Harmozon\Core\Chain\UsualNeed;
 use Harmozon\Core\Chain\VoltagePlan;
 use Harmozon\Core\Equipment\Plate;
 use Harmozon\Core\Forecast\Integrator;
+use Harmozon\Core\Forecast\Pace;
 use Harmozon\Core\Power\Efficiency;
 use Harmozon\Core\Power\Limits;
 use Harmozon\Core\Record\Point;
@@ -77,9 +78,7 @@ final class StandIn
             Efficiency::of($this->chain, $this->plan),
             $this->conditions->charge->socFrom,
             [$this->plan->endSoc($this->conditions)],
-            self::STEP_S,
-            $this->script->failsToStart ? INF : Integrator::HANDSHAKE_S,
-            ! $this->script->ignoresHeat,
+            new Pace(self::STEP_S, handshakeS: $this->script->failsToStart ? INF : Integrator::HANDSHAKE_S, obeysHeat: ! $this->script->ignoresHeat),
         );
         $nextS = 0.0;
         $end = null;
@@ -89,12 +88,12 @@ final class StandIn
                 break;
             }
             if ($step->tS >= $nextS - self::SAME_S) {
-                yield $this->note((int) round($step->tS), $step->soc, $step->volts, $step->kw, $step->theta);
+                yield $this->note((int) round($step->tS), $step->soc, $step->flow->volts, $step->flow->kw, $step->heat->theta);
                 $nextS += $this->script->everyS;
             }
         }
         if ($end !== null) {
-            yield $this->note((int) ceil(min($end->tS, $lastS + 1)), $end->soc, $end->volts, 0.0, $end->theta);
+            yield $this->note((int) ceil(min($end->tS, $lastS + 1)), $end->soc, $end->flow->volts, 0.0, $end->heat->theta);
         }
     }
 

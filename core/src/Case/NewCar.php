@@ -6,6 +6,7 @@ namespace Harmozon\Core\Case;
 
 use Harmozon\Core\Catalogue\CarAnswers;
 use Harmozon\Core\Catalogue\CarKinds;
+use Harmozon\Core\Catalogue\OnboardAnswer;
 use Harmozon\Core\Catalogue\TypicalCurve;
 use Harmozon\Core\Catalogue\TypicalFigure;
 use Harmozon\Core\Equipment\CouplerFamily;
@@ -65,10 +66,7 @@ final class NewCar
             $class,
             $node->number('usable_kwh', Range::kwh()),
             $node->number('peak_kw', Range::kw()),
-            $onboard?->number('kw', Range::kw()),
-            $onboard?->wholeNumber('phases', 1, 3),
-            $minV,
-            $maxV,
+            new OnboardAnswer($onboard?->number('kw', Range::kw()), $onboard?->wholeNumber('phases', 1, 3), $minV, $maxV),
             $node->number('inlet_max_v', Range::volts()),
             $node->choice('port', PortCorner::class),
         );
@@ -178,9 +176,9 @@ final class NewCar
      */
     private function ac(CarAnswers $answers, CouplerFamily $face, string $at, array &$origins, string $day): array
     {
-        $phases = CarAnswers::phasesOf($face) ?? $answers->onboardPhases;
-        $kw = $answers->onboardKw === null ? $this->kinds->onboardKw : TypicalFigure::exactly($answers->onboardKw);
-        foreach (['phases' => $phases, 'min_v' => $answers->onboardMinV, 'max_v' => $answers->onboardMaxV] as $fact => $read) {
+        $phases = CarAnswers::phasesOf($face) ?? $answers->onboard->phases;
+        $kw = $answers->onboard->kw === null ? $this->kinds->onboardKw : TypicalFigure::exactly($answers->onboard->kw);
+        foreach (['phases' => $phases, 'min_v' => $answers->onboard->minV, 'max_v' => $answers->onboard->maxV] as $fact => $read) {
             if ($read !== null) {
                 $origins["{$at}.{$fact}"] = ['origin' => Origin::Read->value, 'on' => $day];
             }
@@ -191,9 +189,9 @@ final class NewCar
         return [
             'phases' => $phases,
             'max_a' => $this->figure("{$at}.max_a", new TypicalFigure($amps($kw->value, $usual), $amps($kw->low, $most), $amps($kw->high, $least)), false, $origins, $day),
-            'max_kw' => $this->figure("{$at}.max_kw", $kw, $answers->onboardKw !== null, $origins, $day),
-            'min_v' => $answers->onboardMinV,
-            'max_v' => $answers->onboardMaxV,
+            'max_kw' => $this->figure("{$at}.max_kw", $kw, $answers->onboard->kw !== null, $origins, $day),
+            'min_v' => $answers->onboard->minV,
+            'max_v' => $answers->onboard->maxV,
         ];
     }
 

@@ -25,10 +25,7 @@ final readonly class CarAnswers
         public ?string $packClass,
         public ?float $usableKwh,
         public ?float $peakKw,
-        public ?float $onboardKw,
-        public ?int $onboardPhases,
-        public ?float $onboardMinV = null,
-        public ?float $onboardMaxV = null,
+        public OnboardAnswer $onboard = new OnboardAnswer,
         public ?float $inletMaxV = null,
         public ?PortCorner $port = null,
     ) {
@@ -96,7 +93,7 @@ final readonly class CarAnswers
             CarQuestion::Pack => $this->packClass !== null,
             CarQuestion::Energy => $this->usableKwh !== null,
             CarQuestion::Peak => $this->peakKw !== null,
-            CarQuestion::Onboard => $this->onboardKw !== null,
+            CarQuestion::Onboard => $this->onboard->kw !== null,
         };
     }
 }

@@ -120,7 +120,7 @@ final readonly class ChainAnswer
         }
         $failures = array_filter($this->gates, static fn (GateResult $g): bool => $g->fails());
 
-        return $failures !== [] && array_filter($failures, static fn (GateResult $g): bool => ! $g->isPolicy) === [];
+        return $failures !== [] && array_filter($failures, static fn (GateResult $g): bool => ! $g->isPolicy()) === [];
     }
 
     /** Whether an adapter in it would have to be bought first. */
@@ -158,7 +158,7 @@ final readonly class ChainAnswer
     {
         foreach ($this->gates as $gate) {
             $decides = match ($this->outcome) {
-                Outcome::Hazard => $gate->isHazard,
+                Outcome::Hazard => $gate->isHazard(),
                 Outcome::Unverified => $gate->isUnknown(),
                 default => $gate->fails(),
             };

@@ -22,18 +22,16 @@ final class GateResult
      * @param  list<Figure>|\Closure(): list<Figure>  $used
      * @param  list<Unread>  $missing  facts an unknown asks for
      * @param  Message|null  $danger  what they might hide
-     * @param  bool  $isPolicy  a failure by the driver's policy alone
      * @param  (\Closure(): list<Message>)|null  $unless  cautions that make a pass one
      */
     private function __construct(
         public readonly GateName $gate,
         private readonly Result $result,
         private readonly Message|\Closure|null $told,
-        public readonly bool $isHazard,
-        private readonly array|\Closure $used,
+        private readonly array|\Closure $used = [],
+        private readonly FailureKind $failure = FailureKind::Plain,
         public readonly array $missing = [],
         private readonly ?Message $danger = null,
-        public readonly bool $isPolicy = false,
         private readonly ?\Closure $unless = null,
     ) {
     }
@@ -44,7 +42,7 @@ final class GateResult
      */
     public static function pass(GateName $gate, Message|\Closure $reason, array|\Closure $figures = []): self
     {
-        return new self($gate, Result::Pass, $reason, false, $figures);
+        return new self($gate, Result::Pass, $reason, $figures);
     }
 
     /**
@@ -53,7 +51,7 @@ final class GateResult
      */
     public static function caution(GateName $gate, Message|\Closure $reason, array|\Closure $figures = []): self
     {
-        return new self($gate, Result::Caution, $reason, false, $figures);
+        return new self($gate, Result::Caution, $reason, $figures);
     }
 
     /**
@@ -62,7 +60,7 @@ final class GateResult
      */
     public static function fail(GateName $gate, Message|\Closure $reason, array|\Closure $figures = []): self
     {
-        return new self($gate, Result::Fail, $reason, false, $figures);
+        return new self($gate, Result::Fail, $reason, $figures);
     }
 
     /**
@@ -72,13 +70,13 @@ final class GateResult
      */
     public static function passUnless(GateName $gate, Message $reason, \Closure $cautions): self
     {
-        return new self($gate, Result::Pass, $reason, false, [], unless: $cautions);
+        return new self($gate, Result::Pass, $reason, unless: $cautions);
     }
 
     /** A failure that the driver's own policy makes one. */
     public static function refused(GateName $gate, Message $reason): self
     {
-        return new self($gate, Result::Fail, $reason, false, [], isPolicy: true);
+        return new self($gate, Result::Fail, $reason, failure: FailureKind::Policy);
     }
 
     /**
@@ -88,7 +86,7 @@ final class GateResult
      */
     public static function hazard(GateName $gate, Message $reason, array $figures = []): self
     {
-        return new self($gate, Result::Fail, $reason, true, $figures);
+        return new self($gate, Result::Fail, $reason, $figures, FailureKind::Hazard);
     }
 
     /**
@@ -99,7 +97,7 @@ final class GateResult
      */
     public static function unread(GateName $gate, array $missing, ?Message $danger = null): self
     {
-        return new self($gate, Result::Unknown, null, false, [], $missing, $danger);
+        return new self($gate, Result::Unknown, null, missing: $missing, danger: $danger);
     }
 
     /**
@@ -123,6 +121,16 @@ final class GateResult
     public function fails(): bool
     {
         return $this->result === Result::Fail;
+    }
+
+    public function isHazard(): bool
+    {
+        return $this->failure === FailureKind::Hazard;
+    }
+
+    public function isPolicy(): bool
+    {
+        return $this->failure === FailureKind::Policy;
     }
 
     public function isUnknown(): bool

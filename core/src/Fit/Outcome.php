@@ -87,7 +87,7 @@ enum Outcome: string implements Term
                 }
                 $fails = true;
                 $flows = $flows && ($gate->gate !== GateName::Current || $reachesContacts);
-                $hazard = $hazard || $gate->isHazard;
+                $hazard = $hazard || $gate->isHazard();
             } elseif ($gate->isUnknown() && $gate->gate !== GateName::Reach) {
                 $unknown = true;
             }

@@ -40,8 +40,8 @@ final class AdapterWatch
             return;
         }
         foreach ($this->watched as [$adapter, $own, $rest]) {
-            $ownKw = $own->kwThen($step->soc, $step->spent, $step->tS / 60, $step->packC);
-            $restKw = $rest->kwThen($step->soc, $step->spent, $step->tS / 60, $step->packC);
+            $ownKw = $own->kwThen($step->soc, $step->heat->spent, $step->tS / 60, $step->heat->packC);
+            $restKw = $rest->kwThen($step->soc, $step->heat->spent, $step->tS / 60, $step->heat->packC);
             if ($ownKw !== null && $restKw !== null && $restKw > $ownKw * (1 + self::SAME)) {
                 $kwPerAmp = $rest->kwPerAmp($step->soc);
                 $this->passed ??= new AdapterPassed($adapter, $step->tS / 60, $step->soc, $ownKw / $kwPerAmp, $restKw / $kwPerAmp, ! $this->hasFlowed);

@@ -13,37 +13,18 @@ use Harmozon\Core\Words\Message;
 final readonly class Forecast
 {
     /**
-     * @param  float|null  $minutes  from plugging in to the end; null when nothing flows or too little is known
-     * @param  float  $plugKwh  what the meter counts
-     * @param  float  $packKwh  what reaches the pack
-     * @param  array<string, float>  $minutesByBinding  by binding code; the handshake is in none
      * @param  Message|null  $cutShort  why it ends before the target; null when it does not
-     * @param  list<HeatReport>  $heat
-     * @param  list<Marginal>  $marginal
-     * @param  list<Step>  $points  at most 30 s apart where the power changes; the last one is the end
      * @param  list<Unread>  $missing  without these there is no forecast
-     * @param  float|null  $goOnAtSoc  from here on the next stop would be quicker; null when it never is, or is not known
      * @param  LimitSet|null  $car  what the vehicle alone would allow in these conditions
-     * @param  list<Message>  $notes  what it rests on that a driver should know
-     * @param  AdapterPassed|null  $passed  from when on an adapter would be passed that may not hold back; the minutes assume that it is obeyed
      */
     public function __construct(
         public ChainAnswer $answer,
-        public ?float $minutes,
-        public float $plugKwh,
-        public float $packKwh,
-        public float $peakKw,
-        public float $socEnd,
-        public array $minutesByBinding,
+        public ForecastTotals $totals,
         public ?Message $cutShort,
-        public array $heat,
-        public array $marginal,
-        public array $points,
+        public ForecastCourse $course = new ForecastCourse,
         public array $missing = [],
-        public ?float $goOnAtSoc = null,
         public ?LimitSet $car = null,
-        public ?AdapterPassed $passed = null,
-        public array $notes = [],
+        public ForecastAdvice $advice = new ForecastAdvice,
     ) {
     }
 
@@ -54,18 +35,12 @@ final readonly class Forecast
      */
     public static function none(ChainAnswer $answer, float $soc, Message $why, array $missing = []): self
     {
-        return new self($answer, null, 0.0, 0.0, 0.0, $soc, [], $why, [], [], [], $missing);
+        return new self($answer, ForecastTotals::none($soc), $why, missing: $missing);
     }
 
     public function isGiven(): bool
     {
-        return $this->minutes !== null;
-    }
-
-    /** Mean power at the plug over all the minutes, the handshake included. */
-    public function meanKw(): float
-    {
-        return $this->minutes === null || $this->minutes <= 0 ? 0.0 : $this->plugKwh / $this->minutes * 60;
+        return $this->totals->minutes !== null;
     }
 
     /** Distance gained; null when the car's use is not known. */
@@ -73,7 +48,7 @@ final readonly class Forecast
     {
         $kmPerKwh = $this->answer->chain->vehicle->kmPerKwh;
 
-        return $kmPerKwh === null ? null : $this->packKwh * $kmPerKwh;
+        return $kmPerKwh === null ? null : $this->totals->packKwh * $kmPerKwh;
     }
 
     /** Range per hour at so many kW at the plug: only what reaches the pack moves the car. */
@@ -81,16 +56,6 @@ final readonly class Forecast
     {
         $kmPerKwh = $this->answer->chain->vehicle->kmPerKwh;
 
-        return $kmPerKwh === null || $this->plugKwh <= 0 ? null : $kw * $this->packKwh / $this->plugKwh * $kmPerKwh;
-    }
-
-    /** @return array{string, float}|null the binding code that holds longest, and its minutes */
-    public function longestBinding(): ?array
-    {
-        $minutes = $this->minutesByBinding;
-        arsort($minutes);
-        $code = array_key_first($minutes);
-
-        return $code === null ? null : [$code, $minutes[$code]];
+        return $kmPerKwh === null || $this->totals->plugKwh <= 0 ? null : $kw * $this->totals->packKwh / $this->totals->plugKwh * $kmPerKwh;
     }
 }

@@ -75,9 +75,9 @@ final class Forecaster
         $lastSoc = min($beyond->charge->socTo, $plan->ceilingAtSoc ?? 100.0, self::firstPlateSoc($chain, $limits->plugV, $endSoc, $beyond->charge->socTo));
         $efficiency = Efficiency::of($chain, $plan);
         $fives = $this->tellsMore ? new Fives($conditions->charge->socFrom, $endSoc, $lastSoc) : null;
-        $tally = new Tally($limits->heat, $endSoc, $fives, $conditions->visit->nextStopKw, $this->tellsMore ? new AdapterWatch($chain, Corner::ofMostAmps($chain, $plan, $beyond, $limits) ?? $limits) : null);
+        $tally = new Tally($limits->changing->heat, $endSoc, $fives, $conditions->visit->nextStopKw, $this->tellsMore ? new AdapterWatch($chain, Corner::ofMostAmps($chain, $plan, $beyond, $limits) ?? $limits) : null);
         $marks = $fives?->marks() ?? ($endSoc > $conditions->charge->socFrom ? [$endSoc] : []);
-        $walk = new Integrator($limits, $packKwh, $efficiency, $conditions->charge->socFrom, $marks, $this->stepS, levelStepS: $this->levelStepS);
+        $walk = new Integrator($limits, $packKwh, $efficiency, $conditions->charge->socFrom, $marks, new Pace($this->stepS, $this->levelStepS));
         foreach ($walk->steps() as $step) {
             $tally->add($step);
         }

@@ -73,10 +73,6 @@ final class Integrator
      * @param  float  $packKwh  usable, from 0 to 100 %
      * @param  float  $efficiency  share of the plug's energy that reaches the pack
      * @param  list<float>  $marks  states of charge at which a step ends, rising; the last is the end
-     * @param  float  $stepS  longest step; steps end at its multiples
-     * @param  float  $handshakeS  INF for one that never ends
-     * @param  bool  $obeysHeat  false: boosts never end
-     * @param  float|null  $levelStepS  longest step while volts and power stay level; null: as the others
      */
     public function __construct(
         LimitSet $limits,
@@ -84,18 +80,15 @@ final class Integrator
         float $efficiency,
         private float $soc,
         private readonly array $marks,
-        private readonly float $stepS = self::LONGEST_STEP_S,
-        private readonly float $handshakeS = self::HANDSHAKE_S,
-        bool $obeysHeat = true,
-        private readonly ?float $levelStepS = null,
+        private readonly Pace $pace = new Pace,
     ) {
         $this->socPerKwS = $efficiency / $packKwh / self::KWS_IN_PERCENT_OF_KWH;
-        $this->later = $limits->later;
+        $this->later = $limits->changing->later;
         $this->ends = array_values(array_filter(
-            array_map(static fn (KwLimit $l): float => $l->untilMinute, [...$limits->kw, ...array_map(static fn (LaterLimit $l): KwLimit => $l->limit, $limits->later)]),
+            array_map(static fn (KwLimit $l): float => $l->untilMinute, [...$limits->kw, ...array_map(static fn (LaterLimit $l): KwLimit => $l->limit, $limits->changing->later)]),
             is_finite(...),
         ));
-        $this->envelope = new Envelope($limits, $soc, $marks === [] ? $soc : $marks[count($marks) - 1], $this->socPerKwS, $obeysHeat);
+        $this->envelope = new Envelope($limits, $soc, $marks === [] ? $soc : $marks[count($marks) - 1], $this->socPerKwS, $pace->obeysHeat);
     }
 
     /** Why the walk ended; null while it has not. */
@@ -124,7 +117,7 @@ final class Integrator
             $step = $this->step($path, $spanS, $gained);
             yield $step;
             if ($this->envelope->hasHeat()) {
-                $this->envelope->warm($this->meanSquareA2($path, $step), $step->amps, $step->endAmps, $spanS, $this->soc + $gained);
+                $this->envelope->warm($this->meanSquareA2($path, $step), $step->flow->amps, $step->flow->endAmps, $spanS, $this->soc + $gained);
             }
             $this->soc += $gained;
             $this->tS += $spanS;
@@ -167,7 +160,7 @@ final class Integrator
     /** The ramp until it meets the limit, then the limit. */
     private function path(): Path
     {
-        $rampKw = self::RAMP_KW_PER_S * ($this->tS - $this->handshakeS);
+        $rampKw = self::RAMP_KW_PER_S * ($this->tS - $this->pace->handshakeS);
         $this->isRamping = $this->isRamping && $rampKw < $this->envelope->kw - self::SAME_KW;
 
         return $this->isRamping
@@ -183,9 +176,9 @@ final class Integrator
     private function handshake(): \Generator
     {
         $this->envelope->lookAt($this->soc);
-        while ($this->tS < $this->handshakeS - self::INSTANT_S) {
-            $spanS = min($this->untilTickS(), $this->handshakeS - $this->tS);
-            yield new Step($this->tS, $spanS, $this->soc, 0.0, 0.0, 0.0, 0.0, $this->envelope->volts, 0.0, BindingCode::Handshake, '', $this->envelope->theta, $this->envelope->spent, $this->envelope->packC);
+        while ($this->tS < $this->pace->handshakeS - self::INSTANT_S) {
+            $spanS = min($this->untilTickS(), $this->pace->handshakeS - $this->tS);
+            yield new Step($this->tS, $spanS, $this->soc, StepFlow::none($this->envelope->volts), BindingCode::Handshake, '', $this->heat());
             $this->envelope->warm(0.0, 0.0, 0.0, $spanS, $this->soc);
             $this->tS += $spanS;
         }
@@ -198,7 +191,7 @@ final class Integrator
         $markSoc = $this->marks[$this->mark] ?? $this->soc;
         $toSoc = $this->isRamping ? $markSoc : min($markSoc, $at->untilSoc);
         $isLevel = ! $this->isRamping && abs($at->kwPerPercent) < self::LEVEL && abs($at->voltsPerPercent) < self::LEVEL;
-        $spanS = min($this->untilTickS($isLevel ? $this->levelStepS : null), $path->secondsTo($toSoc - $this->soc), $at->isWarming() ? self::LONGEST_STEP_S : INF);
+        $spanS = min($this->untilTickS($isLevel ? $this->pace->levelStepS : null), $path->secondsTo($toSoc - $this->soc), $at->isWarming() ? self::LONGEST_STEP_S : INF);
         if ($this->isRamping) {
             $spanS = min($spanS, $this->rampS($path));
         }
@@ -224,11 +217,11 @@ final class Integrator
         $at = $this->envelope;
         $limitKw = $at->kw;
         for ($round = 0; $round < self::RAMP_ROUNDS; $round++) {
-            $spanS = max(0.0, $this->handshakeS + $limitKw / self::RAMP_KW_PER_S - $this->tS);
+            $spanS = max(0.0, $this->pace->handshakeS + $limitKw / self::RAMP_KW_PER_S - $this->tS);
             $limitKw = $at->kw + $at->kwPerPercent * min($path->percentAfter($spanS), $at->untilSoc - $this->soc);
         }
 
-        return max(0.0, $this->handshakeS + $limitKw / self::RAMP_KW_PER_S - $this->tS);
+        return max(0.0, $this->pace->handshakeS + $limitKw / self::RAMP_KW_PER_S - $this->tS);
     }
 
     private function step(Path $path, float $spanS, float $gained): Step
@@ -237,21 +230,26 @@ final class Integrator
         $endKw = $path->kwAfter($spanS);
 
         return new Step(
-            $this->tS,
-            $spanS,
-            $this->soc,
-            $path->kw,
-            $endKw,
-            $at->amps($endKw, $at->volts + $at->voltsPerPercent * $gained),
-            $gained / $this->socPerKwS / 3600,
-            $at->volts,
-            $at->amps($path->kw, $at->volts),
-            $this->isRamping ? BindingCode::Ramp : $at->binding,
-            $this->isRamping ? '' : $at->linkId,
-            $at->theta,
-            $at->spent,
-            $at->packC,
+            tS: $this->tS,
+            lengthS: $spanS,
+            soc: $this->soc,
+            flow: new StepFlow(
+                kw: $path->kw,
+                volts: $at->volts,
+                amps: $at->amps($path->kw, $at->volts),
+                endKw: $endKw,
+                endAmps: $at->amps($endKw, $at->volts + $at->voltsPerPercent * $gained),
+                plugKwh: $gained / $this->socPerKwS / 3600,
+            ),
+            binding: $this->isRamping ? BindingCode::Ramp : $at->binding,
+            linkId: $this->isRamping ? '' : $at->linkId,
+            heat: $this->heat(),
         );
+    }
+
+    private function heat(): StepHeat
+    {
+        return new StepHeat($this->envelope->theta, $this->envelope->spent, $this->envelope->packC);
     }
 
     /** By Simpson's rule. */
@@ -260,7 +258,7 @@ final class Integrator
         $halfS = $step->lengthS / 2;
         $middleA = $this->envelope->amps($path->kwAfter($halfS), $this->voltsAfter($path, $halfS));
 
-        return ($step->amps ** 2 + 4 * $middleA ** 2 + $step->endAmps ** 2) / 6;
+        return ($step->flow->amps ** 2 + 4 * $middleA ** 2 + $step->flow->endAmps ** 2) / 6;
     }
 
     private function voltsAfter(Path $path, float $seconds): float
@@ -270,7 +268,7 @@ final class Integrator
 
     private function untilTickS(?float $stepS = null): float
     {
-        $stepS ??= $this->stepS;
+        $stepS ??= $this->pace->stepS;
 
         return (floor(($this->tS + self::INSTANT_S) / $stepS) + 1) * $stepS - $this->tS;
     }

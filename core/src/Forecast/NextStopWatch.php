@@ -31,13 +31,13 @@ final class NextStopWatch
         if ($step->binding === BindingCode::Handshake || $step->binding === BindingCode::Ramp) {
             return;
         }
-        if ($step->kw < $nextKw && $this->goOnAtSoc === null) {
+        if ($step->flow->kw < $nextKw && $this->goOnAtSoc === null) {
             $this->goOnAtSoc = $step->soc;
         }
-        if ($step->endKw >= $nextKw) {
+        if ($step->flow->endKw >= $nextKw) {
             $this->goOnAtSoc = null;
-        } elseif ($step->kw >= $nextKw) {
-            $this->goOnAtSoc = $step->soc + ($step->kw - $nextKw) / ($step->kw - $step->endKw) * ($endSoc - $step->soc);
+        } elseif ($step->flow->kw >= $nextKw) {
+            $this->goOnAtSoc = $step->soc + ($step->flow->kw - $nextKw) / ($step->flow->kw - $step->flow->endKw) * ($endSoc - $step->soc);
         }
     }
 }

@@ -26,10 +26,10 @@ final class PointKeeper
 
     public function add(Step $step, bool $isEnd): void
     {
-        $falls = $this->last !== null && abs($this->last->endKw - $step->kw) > self::FALL_KW;
+        $falls = $this->last !== null && abs($this->last->flow->endKw - $step->flow->kw) > self::FALL_KW;
         $newest = $this->points[count($this->points) - 1] ?? null;
         if ($falls && $newest !== null && $newest->tS < $step->tS - 2 * self::INSTANT_S) {
-            $newest = $this->points[] = $this->last->justBeforeEnd($step->soc, $step->volts, self::INSTANT_S);
+            $newest = $this->points[] = $this->last->justBeforeEnd($step->soc, $step->flow->volts, self::INSTANT_S);
         }
         if ($isEnd || $falls || $newest === null || self::isNews($step, $newest)) {
             $this->points[] = $step;

@@ -71,7 +71,7 @@ final class Ranking
      */
     private static function key(Stop $stop, RankOrder $order): array
     {
-        $minutes = round($stop->forecast->minutes ?? INF, self::MINUTE_DECIMALS);
+        $minutes = round($stop->forecast->totals->minutes ?? INF, self::MINUTE_DECIMALS);
 
         return [self::standing($stop), ...match ($order) {
             RankOrder::Time => [],
@@ -140,15 +140,15 @@ final class Ranking
 
     private function timeReason(Stop $stop): Message
     {
-        $longest = $stop->forecast->longestBinding();
+        $longest = $stop->forecast->totals->longestBinding();
         $peers = $this->peers($stop, RankOrder::Time);
         $told = [
-            'minutes' => Amount::duration($stop->forecast->minutes),
+            'minutes' => Amount::duration($stop->forecast->totals->minutes),
             'why' => $longest === null
                 ? Message::of('rank.nothing_to_charge')
                 : Message::of('rank.held', binding: BindingCode::from($longest[0])->message(), minutes: Amount::duration($longest[1])),
         ];
-        $minutes = static fn (Stop $given): float => $given->forecast->minutes ?? throw new \LogicException('asked of what is given');
+        $minutes = static fn (Stop $given): float => $given->forecast->totals->minutes ?? throw new \LogicException('asked of what is given');
         $more = static fn (Stop $other): float => round($minutes($other) - $minutes($peers[0]), self::MINUTE_DECIMALS);
 
         return match (true) {
@@ -167,7 +167,7 @@ final class Ranking
                 : Message::of('rank.price_part_unread', parts: Listing::comma($stop->bill->unread()));
         }
         $currency = $stop->bill->currency();
-        $paid = ['price' => Amount::money($stop->price, $currency), 'energy' => Amount::kwh($stop->forecast->plugKwh)];
+        $paid = ['price' => Amount::money($stop->price, $currency), 'energy' => Amount::kwh($stop->forecast->totals->plugKwh)];
         $peers = $this->peers($stop, RankOrder::Money);
         $more = static fn (Stop $other): BigDecimal => BigDecimal::of($other->price ?? '0')->minus($peers[0]->price ?? '0');
 

@@ -23,8 +23,8 @@ final class Rests
         return [
             ...($conditions->charge->distance === null ? [] : self::distance($conditions->charge->distance, $chain, $conditions->charge->socFrom)),
             ...self::warm($chain, $limits),
-            ...($limits->warmth === null ? [] : [
-                Message::of($chain->vehicle->pack->heaterKw === null ? 'note.heater_unread' : 'note.warming', from: Amount::celsius($limits->warmth->startC)),
+            ...($limits->changing->warmth === null ? [] : [
+                Message::of($chain->vehicle->pack->heaterKw === null ? 'note.heater_unread' : 'note.warming', from: Amount::celsius($limits->changing->warmth->startC)),
             ]),
         ];
     }
@@ -34,7 +34,7 @@ final class Rests
     {
         $warm = [];
         foreach ($chain->adapters as $adapter) {
-            foreach ($limits->heat as $link) {
+            foreach ($limits->changing->heat as $link) {
                 if ($link->linkId === $adapter->id && $link->theta >= self::WARM) {
                     $warm[] = Message::of('note.warm', link: Message::of('link.named', name: $adapter->name), theta: Amount::share($link->theta));
                 }

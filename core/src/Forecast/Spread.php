@@ -26,7 +26,7 @@ final readonly class Spread
     public static function of(Forecast $forecast, Conditions $conditions): ?self
     {
         $assumed = Assumed::ofSession($forecast->answer->chain);
-        if ($assumed === [] || $forecast->minutes === null) {
+        if ($assumed === [] || $forecast->totals->minutes === null) {
             return null;
         }
         [$slow, $fast] = self::ends($forecast, $assumed, $conditions);
@@ -39,8 +39,8 @@ final readonly class Spread
 
         return new self(
             $minutes,
-            Band::around($forecast->peakKw, $slow->peakKw, $fast->peakKw),
-            Band::around($forecast->plugKwh, $slow->plugKwh, $fast->plugKwh),
+            Band::around($forecast->totals->peakKw, $slow->totals->peakKw, $fast->totals->peakKw),
+            Band::around($forecast->totals->plugKwh, $slow->totals->plugKwh, $fast->totals->plugKwh),
             self::amounts([$forecast, $slow, $fast], $conditions),
             $doubts,
         );
@@ -67,7 +67,7 @@ final readonly class Spread
 
     private static function minutes(Forecast ...$forecasts): Band
     {
-        return Band::around(...array_map(static fn (Forecast $f): float => $f->minutes ?? 0.0, array_values($forecasts)));
+        return Band::around(...array_map(static fn (Forecast $f): float => $f->totals->minutes ?? 0.0, array_values($forecasts)));
     }
 
     /**

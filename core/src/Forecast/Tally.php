@@ -57,7 +57,7 @@ final class Tally
             if ($isFlowing) {
                 $this->fives->pass($step->soc, $step->tS, $this->allKwh);
             }
-            $this->allKwh += $step->plugKwh;
+            $this->allKwh += $step->flow->plugKwh;
         }
         if ($this->end === null) {
             $this->addBeforeEnd($step, $isFlowing);
@@ -75,8 +75,8 @@ final class Tally
             return;
         }
         $this->adapterWatch?->add($step);
-        $this->plugKwh += $step->plugKwh;
-        $this->peakKw = max($this->peakKw, $step->kw, $step->endKw);
+        $this->plugKwh += $step->flow->plugKwh;
+        $this->peakKw = max($this->peakKw, $step->flow->kw, $step->flow->endKw);
         if ($isFlowing) {
             $code = $step->binding->value;
             $this->secondsByBinding[$code] = ($this->secondsByBinding[$code] ?? 0.0) + $step->lengthS;
@@ -102,22 +102,23 @@ final class Tally
         $minutes = static fn (float $seconds): float => $seconds / 60;
 
         return new Forecast(
-            $answer,
-            $minutes($end->tS),
-            $this->plugKwh,
-            $this->plugKwh * $efficiency,
-            $this->peakKw,
-            $end->soc,
-            array_map($minutes, $this->secondsByBinding),
-            $cutShort,
-            array_map(fn (HeatLink $l): HeatReport => new HeatReport($l, $end->theta[$l->linkId], isset($this->fullAtS[$l->linkId]) ? $minutes($this->fullAtS[$l->linkId]) : null), $this->heat),
-            $this->fives?->marginal() ?? [],
-            $this->keeper->points,
-            [],
-            $this->nextStop->goOnAtSoc,
-            $car,
-            $this->adapterWatch?->passed,
-            $notes,
+            answer: $answer,
+            totals: new ForecastTotals(
+                minutes: $minutes($end->tS),
+                plugKwh: $this->plugKwh,
+                packKwh: $this->plugKwh * $efficiency,
+                peakKw: $this->peakKw,
+                socEnd: $end->soc,
+                minutesByBinding: array_map($minutes, $this->secondsByBinding),
+            ),
+            cutShort: $cutShort,
+            course: new ForecastCourse(
+                points: $this->keeper->points,
+                heat: array_map(fn (HeatLink $l): HeatReport => new HeatReport($l, $end->heat->theta[$l->linkId], isset($this->fullAtS[$l->linkId]) ? $minutes($this->fullAtS[$l->linkId]) : null), $this->heat),
+                marginal: $this->fives?->marginal() ?? [],
+            ),
+            car: $car,
+            advice: new ForecastAdvice($this->nextStop->goOnAtSoc, $this->adapterWatch?->passed, $notes),
         );
     }
 
@@ -125,7 +126,7 @@ final class Tally
     private function watchHeat(Step $step): void
     {
         foreach ($this->heat as $link) {
-            if (! isset($this->fullAtS[$link->linkId]) && isset($step->spent[$link->linkId])) {
+            if (! isset($this->fullAtS[$link->linkId]) && isset($step->heat->spent[$link->linkId])) {
                 $this->fullAtS[$link->linkId] = $step->tS;
             }
         }

@@ -20,14 +20,14 @@ final readonly class Usage
     public static function of(Forecast $forecast, float $idleMinutes): self
     {
         $powerMinutes = [];
-        foreach ($forecast->points as $i => $point) {
-            $next = $forecast->points[$i + 1] ?? null;
+        foreach ($forecast->course->points as $i => $point) {
+            $next = $forecast->course->points[$i + 1] ?? null;
             if ($next !== null) {
-                $powerMinutes[] = [($next->tS - $point->tS) / 60, $point->kw, $next->kw];
+                $powerMinutes[] = [($next->tS - $point->tS) / 60, $point->flow->kw, $next->flow->kw];
             }
         }
 
-        return new self($forecast->plugKwh, $powerMinutes, $idleMinutes);
+        return new self($forecast->totals->plugKwh, $powerMinutes, $idleMinutes);
     }
 
     public function minutes(): float

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Harmozon\Core\Ocpi;
 
 use Harmozon\Core\Equipment\CurrentKind;
-use Harmozon\Core\Equipment\Outlet;
 
 /**
  * Writes a session as a charge detail record of the Open Charge Point Interface 2.2.1, as far as its driver knows it. What
@@ -21,28 +20,26 @@ final class CdrWriter
     private const CONNECTOR = '1';
 
     /**
-     * @param  string  $id  of the session
-     * @param  array{amount: string, currency: string}|null  $paid  null: not known
-     * @param  float|null  $kwh  by the station where it was typed, else as read
      * @param  string  $currency  of the garage, where nothing was paid
      * @return array<string, mixed>
      */
-    public static function record(string $id, Outlet $outlet, ?string $stall, \DateTimeImmutable $startedAt, \DateTimeImmutable $endedAt, ?float $kwh, ?float $highestKw, ?array $paid, string $currency, \DateTimeImmutable $now): array
+    public static function record(CdrSession $session, string $currency, \DateTimeImmutable $now): array
     {
+        [$outlet, $paid, $kwh] = [$session->outlet, $session->paid, $session->kwh];
         $time = static fn (\DateTimeImmutable $at): string => $at->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d\TH:i:s\Z');
-        $hours = max(0.0, ($endedAt->getTimestamp() - $startedAt->getTimestamp()) / 3600);
+        $hours = max(0.0, ($session->endedAt->getTimestamp() - $session->startedAt->getTimestamp()) / 3600);
         $known = null;
         foreach ($outlet->site->stalls as $one) {
-            $known = $stall !== null && $one->label === $stall ? $one : $known;
+            $known = $session->stall !== null && $one->label === $session->stall ? $one : $known;
         }
 
         return [
             'country_code' => self::NOWHERE,
             'party_id' => self::NOBODY,
-            'id' => $id,
-            'start_date_time' => $time($startedAt),
-            'end_date_time' => $time($endedAt),
-            'session_id' => $id,
+            'id' => $session->id,
+            'start_date_time' => $time($session->startedAt),
+            'end_date_time' => $time($session->endedAt),
+            'session_id' => $session->id,
             'cdr_token' => ['country_code' => self::NOWHERE, 'party_id' => self::NOBODY, 'uid' => '', 'type' => 'OTHER', 'contract_id' => ''],
             'auth_method' => 'COMMAND',
             'cdr_location' => [
@@ -59,11 +56,11 @@ final class CdrWriter
             ],
             'currency' => $paid['currency'] ?? $currency,
             'charging_periods' => [[
-                'start_date_time' => $time($startedAt),
+                'start_date_time' => $time($session->startedAt),
                 'dimensions' => [
                     ...($kwh === null ? [] : [['type' => 'ENERGY', 'volume' => round($kwh, 3)]]),
                     ['type' => 'TIME', 'volume' => round($hours, 4)],
-                    ...($highestKw === null ? [] : [['type' => 'MAX_POWER', 'volume' => round($highestKw, 3)]]),
+                    ...($session->highestKw === null ? [] : [['type' => 'MAX_POWER', 'volume' => round($session->highestKw, 3)]]),
                 ],
             ]],
             // Left out where nobody has read it: no price is not a price of 0.

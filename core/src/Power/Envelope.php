@@ -82,11 +82,11 @@ final class Envelope
     ) {
         $this->stretches = Stretch::between($limits, $fromSoc, $toSoc);
         $this->kwPerVA = $limits->phases / 1000;
-        foreach ($limits->heat as $link) {
+        foreach ($limits->changing->heat as $link) {
             $this->heat[$link->linkId] = new HeatState($link);
         }
         $this->tell();
-        $this->packC = $limits->warmth?->startC;
+        $this->packC = $limits->changing->warmth?->startC;
         $this->constant = $limits->kw;
         $this->constantKw = $this->fewestKw();
         $this->amps = $this->fewestAmps();
@@ -175,7 +175,7 @@ final class Envelope
     /** The charge curve, as much of it as a cold pack leaves: while it warms, a little more with every percent. */
     private function curveLine(CurveLimit $curve, Stretch $stretch, float $soc, float $kw): LimitLine
     {
-        $warmth = $this->limits->warmth;
+        $warmth = $this->limits->changing->warmth;
         $curveKw = $stretch->curveKwAt($soc);
         if ($warmth === null || $this->packC === null) {
             return new LimitLine($curveKw, $stretch->curveKwPerPercent, $curve->code, $curve->linkId);
@@ -193,7 +193,7 @@ final class Envelope
     /** Percent of charge after which the pack's warmth counts otherwise. */
     private function sameSlopeForPercent(float $kw): float
     {
-        $warmth = $this->limits->warmth;
+        $warmth = $this->limits->changing->warmth;
 
         return $warmth === null || $this->packC === null || ! $this->isWarming()
             ? INF
@@ -231,8 +231,8 @@ final class Envelope
     public function warm(float $meanSquareA2, float $fromA, float $toA, float $seconds, float $soc): void
     {
         $this->elapsedS += $seconds;
-        if ($this->limits->warmth !== null && $this->isWarming()) {
-            $this->packC = $this->limits->warmth->after($soc - $this->fromSoc, $this->elapsedS);
+        if ($this->limits->changing->warmth !== null && $this->isWarming()) {
+            $this->packC = $this->limits->changing->warmth->after($soc - $this->fromSoc, $this->elapsedS);
             $this->isStale = true;
         }
         $changed = false;

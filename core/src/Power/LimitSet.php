@@ -19,9 +19,7 @@ final readonly class LimitSet
      * @param  list<AmpLimit>  $amps
      * @param  list<KwLimit>  $kw
      * @param  list<Unread>  $unread  figures that nobody has read: the sum is then a ceiling, not a forecast
-     * @param  list<HeatLink>  $heat  the links among those of `amps` whose amps change with their heat load
-     * @param  list<LaterLimit>  $later
-     * @param  PackWarmth|null  $warmth  of a pack that starts cold: `curve` is what it leaves then
+     * @param  Changing  $changing  its heat links are among those of `amps`; `curve` is what a cold pack leaves at first
      */
     public function __construct(
         public Curve $plugV,
@@ -30,9 +28,7 @@ final readonly class LimitSet
         public array $kw,
         public ?CurveLimit $curve,
         public array $unread = [],
-        public array $heat = [],
-        public array $later = [],
-        public ?PackWarmth $warmth = null,
+        public Changing $changing = new Changing,
     ) {
     }
 
@@ -65,12 +61,12 @@ final readonly class LimitSet
     public function kwThen(float $soc, array $spent, float $minute, ?float $packC = null): ?float
     {
         $amps = array_column($this->amps, 'amps', 'linkId');
-        foreach ($this->heat as $link) {
+        foreach ($this->changing->heat as $link) {
             $amps[$link->linkId] = $link->duty->allowsA(isset($spent[$link->linkId]) ? 1.0 : 0.0);
         }
-        $later = array_filter($this->later, static fn (LaterLimit $l): bool => $l->fromMinute <= $minute);
+        $later = array_filter($this->changing->later, static fn (LaterLimit $l): bool => $l->fromMinute <= $minute);
         $constant = [...$this->kw, ...array_map(static fn (LaterLimit $l): KwLimit => $l->limit, array_values($later))];
-        $gain = $packC === null ? 1.0 : $this->warmth?->gain($packC) ?? 1.0;
+        $gain = $packC === null ? 1.0 : $this->changing->warmth?->gain($packC) ?? 1.0;
         $kw = min(
             $amps === [] ? INF : min($amps) * $this->kwPerAmp($soc),
             $this->curve === null ? INF : $gain * $this->curve->kw->at($soc),
@@ -105,9 +101,11 @@ final readonly class LimitSet
             array_values(array_filter($this->kw, $kept)),
             $this->curve !== null && $kept($this->curve) ? $this->curve : null,
             $this->unread,
-            array_values(array_filter($this->heat, $kept)),
-            array_values(array_filter($this->later, static fn (LaterLimit $l): bool => $kept($l->limit))),
-            $this->warmth,
+            new Changing(
+                array_values(array_filter($this->changing->heat, $kept)),
+                array_values(array_filter($this->changing->later, static fn (LaterLimit $l): bool => $kept($l->limit))),
+                $this->changing->warmth,
+            ),
         );
     }
 

@@ -56,7 +56,7 @@ final class Limits
 
         $curve = $limits->curve();
 
-        return new LimitSet($plan->plugV, $chain->phases(), $limits->amps, $limits->kw, $curve, $limits->unread, $limits->heat, $limits->later, $limits->warmth);
+        return new LimitSet($plan->plugV, $chain->phases(), $limits->amps, $limits->kw, $curve, $limits->unread, new Changing($limits->heat, $limits->later, $limits->warmth));
     }
 
     /** What the vehicle alone would take through this inlet, at its own volts, in the same conditions. */
@@ -69,7 +69,7 @@ final class Limits
 
             $curve = $limits->curve();
 
-            return $volts === null ? null : new LimitSet($volts, 1, $limits->amps, $limits->kw, $curve, $limits->unread, warmth: $limits->warmth);
+            return $volts === null ? null : new LimitSet($volts, 1, $limits->amps, $limits->kw, $curve, $limits->unread, new Changing(warmth: $limits->warmth));
         }
         $limits->vehicleAc();
         $side = $chain->inlet->ac;

@@ -110,17 +110,17 @@ final class Judge
 
         return array_map(static fn (Adapter $adapter): Proven => new Proven(
             $adapter->id,
-            $measured->mean10MinA === null || $adapter->rating->plate->continuousA === null ? null : $measured->mean10MinA / $adapter->rating->plate->continuousA,
+            $measured->means->tenMinA === null || $adapter->rating->plate->continuousA === null ? null : $measured->means->tenMinA / $adapter->rating->plate->continuousA,
             $peakA === null || ! $adapter->rating->plate->hasBoost() || $adapter->rating->plate->boostA === null ? null : $peakA / $adapter->rating->plate->boostA,
         ), $this->answer->chain->adapters);
     }
 
     private function impliedUsableKwh(Measured $measured): ?float
     {
-        $gained = $measured->socGained();
+        $gained = $measured->energy->socGained();
 
-        return $measured->energyKwh === null || $gained === null || $gained < 1
+        return $measured->energy->kwh === null || $gained === null || $gained < 1
             ? null
-            : $measured->energyKwh * Efficiency::of($this->answer->chain, $this->answer->voltage) / ($gained / 100);
+            : $measured->energy->kwh * Efficiency::of($this->answer->chain, $this->answer->voltage) / ($gained / 100);
     }
 }

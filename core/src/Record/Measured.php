@@ -17,34 +17,15 @@ final readonly class Measured
 
     /**
      * @param  array<value-of<Quantity>, PeakValue>  $peaks
-     * @param  float|null  $energyKwh  at the plug; null with fewer than two readings of kW
-     * @param  float|null  $energyBridgedShare  of the energy, what lies in gaps that nobody read (0…1)
-     * @param  float|null  $lastTs  time of the last reading (s)
-     * @param  list<Gap>  $gaps
-     * @param  int  $gapsLeftOut  gaps beyond those listed
-     * @param  list<Flag>  $flags
-     * @param  int  $flagsLeftOut  flags beyond those listed
      * @param  array<string, DutyMeter>  $duties  by link id
      */
     public function __construct(
-        public int $readings,
-        public int $readingsWithAmps,
+        public ReadingCount $count,
         public array $peaks,
-        public ?float $mean10MinA,
-        public ?float $mean10MinKw,
-        public ?float $mean1MinA,
-        public ?float $mean1MinKw,
-        public ?float $energyKwh,
-        public ?float $energyBridgedShare,
-        public ?float $firstSoc,
-        public ?float $lastSoc,
-        public ?float $lastTs,
-        public array $gaps,
-        public int $gapsLeftOut,
-        public array $flags,
-        public int $flagsLeftOut,
+        public HighestMeans $means,
+        public EnergyRead $energy,
+        public Irregularities $irregularities,
         public array $duties,
-        public float $samplingGapS,
         public TemperatureMeter $temperatures,
         public Course $course,
     ) {
@@ -53,11 +34,6 @@ final readonly class Measured
     public function peak(Quantity $quantity): ?PeakValue
     {
         return $this->peaks[$quantity->value] ?? null;
-    }
-
-    public function socGained(): ?float
-    {
-        return $this->firstSoc === null || $this->lastSoc === null ? null : $this->lastSoc - $this->firstSoc;
     }
 
     /** Whether any current was seen to flow. */

@@ -156,26 +156,19 @@ final class Meter
     public function measured(): Measured
     {
         return new Measured(
-            $this->readings,
-            $this->readingsWithAmps,
-            $this->peaks,
-            $this->meanA->highest(0),
-            $this->meanKw->highest(0),
-            $this->meanA->highest(1),
-            $this->meanKw->highest(1),
-            $this->hasEnergy ? $this->energyKwh : null,
-            ! $this->hasEnergy ? null : ($this->energyKwh > 0 ? $this->bridgedKwh / $this->energyKwh : 0.0),
-            $this->firstSoc,
-            $this->lastSoc,
-            $this->lastTs,
-            $this->gaps,
-            $this->gapsLeftOut,
-            $this->flags,
-            $this->flagsLeftOut,
-            $this->duties,
-            $this->samplingGapS(),
-            $this->temperatures,
-            $this->course,
+            count: new ReadingCount($this->readings, $this->readingsWithAmps, $this->lastTs, $this->samplingGapS()),
+            peaks: $this->peaks,
+            means: new HighestMeans(tenMinA: $this->meanA->highest(0), tenMinKw: $this->meanKw->highest(0), oneMinA: $this->meanA->highest(1), oneMinKw: $this->meanKw->highest(1)),
+            energy: new EnergyRead(
+                kwh: $this->hasEnergy ? $this->energyKwh : null,
+                bridgedShare: ! $this->hasEnergy ? null : ($this->energyKwh > 0 ? $this->bridgedKwh / $this->energyKwh : 0.0),
+                firstSoc: $this->firstSoc,
+                lastSoc: $this->lastSoc,
+            ),
+            irregularities: new Irregularities($this->gaps, $this->gapsLeftOut, $this->flags, $this->flagsLeftOut),
+            duties: $this->duties,
+            temperatures: $this->temperatures,
+            course: $this->course,
         );
     }
 

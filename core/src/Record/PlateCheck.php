@@ -75,7 +75,7 @@ final class PlateCheck
             return new PlateRow($link, Quantity::Amps, $state, $peak, null);
         }
         $most = $link->plate->hasBoost() && $link->plate->boostMinutes !== null
-            ? $link->plate->boostMinutes + max(self::OVERRUN_MINUTES, $measured->samplingGapS / 60)
+            ? $link->plate->boostMinutes + max(self::OVERRUN_MINUTES, $measured->count->samplingGapS / 60)
             : INF;
         $isOverrun = $duty->minutesOverContinuous() > $most;
 
@@ -89,11 +89,7 @@ final class PlateCheck
             },
             $peak,
             null,
-            $duty->minutesOverContinuous(),
-            $duty->minutesOverUnread(),
-            $duty->thetaMax(),
-            $isOverrun,
-            ! $isOverrun && $duty->minutesOverInAll() > $most,
+            new BoostUse($duty->minutesOverContinuous(), $duty->minutesOverUnread(), $duty->thetaMax(), $isOverrun, ! $isOverrun && $duty->minutesOverInAll() > $most),
             $state,
         );
     }

@@ -11,24 +11,14 @@ use Harmozon\Core\Words\Message;
 /** One link and one quantity of the plate check. */
 final readonly class PlateRow
 {
-    /**
-     * @param  float|null  $minutesOverContinuous  that were read
-     * @param  float|null  $minutesOverUnread  that lie in gaps nobody read
-     * @param  bool  $isBoostOverrun  by what was read
-     * @param  PlateState|null  $peakState  where it differs from the whole
-     * @param  bool  $mayBeOverrun  only together with what nobody read
-     */
+    /** @param  PlateState|null  $peakState  where it differs from the whole */
     public function __construct(
         public Link $link,
         public Quantity $quantity,
         public PlateState $state,
         public ?PeakValue $peak,
         public ?Message $missing,
-        public ?float $minutesOverContinuous = null,
-        public ?float $minutesOverUnread = null,
-        public ?float $thetaMax = null,
-        public bool $isBoostOverrun = false,
-        public bool $mayBeOverrun = false,
+        public BoostUse $boost = new BoostUse,
         private ?PlateState $peakState = null,
     ) {
     }
@@ -44,9 +34,9 @@ final readonly class PlateRow
     {
         return match (true) {
             $this->allowedMinutes() === null => null,
-            $this->minutesOverContinuous === null => PlateState::NotMeasured,
-            $this->isBoostOverrun => PlateState::Over,
-            $this->mayBeOverrun => PlateState::Close,
+            $this->boost->minutesOver === null => PlateState::NotMeasured,
+            $this->boost->isOverrun => PlateState::Over,
+            $this->boost->mayBeOverrun => PlateState::Close,
             default => PlateState::Within,
         };
     }
@@ -77,7 +67,7 @@ final readonly class PlateRow
     {
         $allowed = $this->allowedMinutes();
 
-        return $allowed === null ? null : max(0.0, $allowed - ($this->minutesOverContinuous ?? 0.0) - ($this->minutesOverUnread ?? 0.0));
+        return $allowed === null ? null : max(0.0, $allowed - ($this->boost->minutesOver ?? 0.0) - ($this->boost->minutesUnread ?? 0.0));
     }
 
     /** What is left below the limit, in the quantity's unit; negative above it. */

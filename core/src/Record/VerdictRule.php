@@ -61,9 +61,9 @@ final readonly class VerdictRule
     private function lacking(Measured $measured): ?Message
     {
         return match (true) {
-            $measured->readings === 0 => Message::of('finding.no_readings'),
-            $measured->readings < self::FEWEST_READINGS => Message::of('finding.few_readings', count: Amount::count($measured->readings), needed: Amount::count(self::FEWEST_READINGS)),
-            $measured->readingsWithAmps === 0 => Message::of('finding.no_amps'),
+            $measured->count->all === 0 => Message::of('finding.no_readings'),
+            $measured->count->all < self::FEWEST_READINGS => Message::of('finding.few_readings', count: Amount::count($measured->count->all), needed: Amount::count(self::FEWEST_READINGS)),
+            $measured->count->withAmps === 0 => Message::of('finding.no_amps'),
             ! $measured->flowed() => Message::of('finding.no_flow'),
             default => null,
         };
@@ -109,13 +109,13 @@ final readonly class VerdictRule
     {
         $findings = [];
         foreach ($rows as $row) {
-            if ($row->mayBeOverrun) {
+            if ($row->boost->mayBeOverrun) {
                 $findings[] = Message::of(
                     'finding.boost_unread',
                     link: $row->link->name,
                     continuous: Amount::amps($row->continuousLimit()),
-                    minutes: Amount::minutes(($row->minutesOverContinuous ?? 0.0) + ($row->minutesOverUnread ?? 0.0)),
-                    unread: Amount::minutes($row->minutesOverUnread),
+                    minutes: Amount::minutes(($row->boost->minutesOver ?? 0.0) + ($row->boost->minutesUnread ?? 0.0)),
+                    unread: Amount::minutes($row->boost->minutesUnread),
                     allowed: Amount::minutes($row->allowedMinutes()),
                 );
             }
@@ -154,12 +154,12 @@ final readonly class VerdictRule
     private static function overFinding(PlateRow $row): Message
     {
         $estimated = $row->isEstimated() ? 'yes' : 'no';
-        if ($row->isBoostOverrun) {
+        if ($row->boost->isOverrun) {
             return Message::of(
                 'finding.boost_overrun',
                 link: $row->link->name,
                 continuous: Amount::amps($row->continuousLimit()),
-                minutes: Amount::minutes($row->minutesOverContinuous),
+                minutes: Amount::minutes($row->boost->minutesOver),
                 estimated: $estimated,
                 allowed: Amount::minutes($row->allowedMinutes()),
             );
@@ -207,15 +207,15 @@ final readonly class VerdictRule
             }
         }
         foreach ($rows as $row) {
-            if (($row->thetaMax ?? 0.0) > 1.0) {
-                $remarks[] = Message::of('finding.heat', link: $row->link->name, theta: Amount::share($row->thetaMax));
+            if (($row->boost->thetaMax ?? 0.0) > 1.0) {
+                $remarks[] = Message::of('finding.heat', link: $row->link->name, theta: Amount::share($row->boost->thetaMax));
             }
         }
-        if ($measured->gaps !== []) {
-            $remarks[] = Message::of('finding.gaps', count: Amount::count(count($measured->gaps) + $measured->gapsLeftOut));
+        if ($measured->irregularities->gaps !== []) {
+            $remarks[] = Message::of('finding.gaps', count: Amount::count(count($measured->irregularities->gaps) + $measured->irregularities->gapsLeftOut));
         }
-        if ($measured->flags !== []) {
-            $remarks[] = Message::of('finding.flags', count: Amount::count(count($measured->flags) + $measured->flagsLeftOut));
+        if ($measured->irregularities->flags !== []) {
+            $remarks[] = Message::of('finding.flags', count: Amount::count(count($measured->irregularities->flags) + $measured->irregularities->flagsLeftOut));
         }
 
         return $remarks;

@@ -107,7 +107,7 @@ final class Confounders
 
     private static function estimated(Recorded $with, Recorded $without): ?Confounder
     {
-        $isEstimated = static fn (Recorded $s): bool => $s->judgement->measured->peak(Quantity::Kw)?->provenance === Provenance::Estimated || $s->judgement->measured->socGained() === null;
+        $isEstimated = static fn (Recorded $s): bool => $s->judgement->measured->peak(Quantity::Kw)?->provenance === Provenance::Estimated || $s->judgement->measured->energy->socGained() === null;
 
         return $isEstimated($with) || $isEstimated($without) ? new Confounder('estimated', Message::of('confounder.estimated'), Message::of('confounds.estimated')) : null;
     }

@@ -49,7 +49,7 @@ final readonly class Diagnosis
         $reference = Reference::of($answer, $conditions, $measured->course);
         $marks = Marks::of($reference, $measured->course);
         $handshakeS = self::handshakeS($measured, $events);
-        if ($measured->readings < self::FEWEST_READINGS || $marks->all === []) {
+        if ($measured->count->all < self::FEWEST_READINGS || $marks->all === []) {
             return new self($reference, [self::tooLittle($measured)], $handshakeS, null, $marks);
         }
         $handshake = self::handshake($reference, $measured, $marks, $handshakeS, $events);
@@ -68,7 +68,7 @@ final readonly class Diagnosis
     {
         $dearest = null;
         foreach ($this->heldBackBy as $held) {
-            if (($held->lostMinutes ?? 0.0) > ($dearest->lostMinutes ?? 0.0)) {
+            if (($held->loss->minutes ?? 0.0) > ($dearest->loss->minutes ?? 0.0)) {
                 $dearest = $held;
             }
         }
@@ -79,11 +79,14 @@ final readonly class Diagnosis
     private static function tooLittle(Measured $measured): HeldBack
     {
         return new HeldBack(
-            Cause::NotEnoughReadings, Confidence::High, 0.0, $measured->lastTs ?? 0.0,
-            $measured->readings < self::FEWEST_READINGS
-                ? Message::of('evidence.few_readings', count: Amount::count($measured->readings), needed: Amount::count(self::FEWEST_READINGS))
-                : Message::of('evidence.no_power'),
-            Cause::NotEnoughReadings->tryNext(),
+            new Finding(
+                Cause::NotEnoughReadings, Confidence::High,
+                $measured->count->all < self::FEWEST_READINGS
+                    ? Message::of('evidence.few_readings', count: Amount::count($measured->count->all), needed: Amount::count(self::FEWEST_READINGS))
+                    : Message::of('evidence.no_power'),
+            ),
+            0.0,
+            $measured->count->lastTs ?? 0.0,
         );
     }
 
@@ -117,7 +120,7 @@ final readonly class Diagnosis
     {
         $flowS = $measured->course->firstFlowS();
         $isNever = $flowS === null;
-        $seconds = $handshakeS ?? ($isNever ? ($measured->lastTs ?? 0.0) : ($measured->course->lastIdleS() ?? 0.0));
+        $seconds = $handshakeS ?? ($isNever ? ($measured->count->lastTs ?? 0.0) : ($measured->course->lastIdleS() ?? 0.0));
         if ($seconds <= self::LONG_HANDSHAKE_S) {
             return null;
         }
@@ -125,24 +128,22 @@ final readonly class Diagnosis
         $lostS = $seconds - Integrator::HANDSHAKE_S;
         $kwh = static fn (?float $kw): ?float => $kw === null ? null : $kw * $lostS / 3600;
         $soc = $marks->all[0]->soc ?? $reference->conditions->charge->socFrom;
-        $toS = $flowS ?? $measured->lastTs ?? $seconds;
+        $toS = $flowS ?? $measured->count->lastTs ?? $seconds;
 
         return new HeldBack(
-            Cause::Handshake,
-            $handshakeS !== null || $isNever ? Confidence::High : Confidence::Medium,
+            new Finding(
+                Cause::Handshake,
+                $handshakeS !== null || $isNever ? Confidence::High : Confidence::Medium,
+                match (true) {
+                    $phase === null && $isNever => Message::of('evidence.never_started', minutes: Amount::minutes($seconds / 60)),
+                    $phase === null => Message::of('evidence.handshake', minutes: Amount::minutes($seconds / 60)),
+                    default => Message::of('evidence.handshake_phase', minutes: Amount::minutes($seconds / 60), phase: $phase),
+                },
+            ),
             max(0.0, $toS - $seconds),
             $toS,
-            match (true) {
-                $phase === null && $isNever => Message::of('evidence.never_started', minutes: Amount::minutes($seconds / 60)),
-                $phase === null => Message::of('evidence.handshake', minutes: Amount::minutes($seconds / 60)),
-                default => Message::of('evidence.handshake_phase', minutes: Amount::minutes($seconds / 60), phase: $phase),
-            },
-            Cause::Handshake->tryNext(),
             levelKw: 0.0,
-            lostKwh: $kwh($reference->kwAt($soc)),
-            lostMinutes: $lostS / 60,
-            behindCarKwh: $kwh($reference->carKwAt($soc)),
-            behindCarMinutes: $lostS / 60,
+            loss: new Loss($kwh($reference->kwAt($soc)), $lostS / 60, $kwh($reference->carKwAt($soc)), $lostS / 60),
         );
     }
 
@@ -198,9 +199,6 @@ final readonly class Diagnosis
 
     private static function held(Finding $finding, Stretch $stretch): HeldBack
     {
-        return new HeldBack(
-            $finding->cause, $finding->confidence, $stretch->fromS, $stretch->toS, $finding->evidence, $finding->tryNext, $finding->linkId, $finding->limit, $stretch->kw,
-            ...Loss::of($stretch->marks),
-        );
+        return new HeldBack($finding, $stretch->fromS, $stretch->toS, $stretch->kw, Loss::of($stretch->marks));
     }
 }

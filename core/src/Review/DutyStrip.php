@@ -28,7 +28,7 @@ final readonly class DutyStrip
     {
         $reference = $diagnosis->reference;
 
-        return array_map(static fn (HeatLink $link): self => self::of($link, $reference->answer->linkName($link->linkId), $diagnosis->marks), $reference->limits->heat ?? []);
+        return array_map(static fn (HeatLink $link): self => self::of($link, $reference->answer->linkName($link->linkId), $diagnosis->marks), $reference->limits->changing->heat ?? []);
     }
 
     private static function of(HeatLink $link, Message $name, Marks $marks): self

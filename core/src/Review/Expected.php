@@ -21,7 +21,7 @@ final readonly class Expected
 
     public static function of(Forecast $forecast): self
     {
-        $flowing = array_values(array_filter($forecast->points, static fn (Step $s): bool => $s->kw > 0.0));
+        $flowing = array_values(array_filter($forecast->course->points, static fn (Step $s): bool => $s->flow->kw > 0.0));
 
         return new self($flowing, $forecast->answer->chain->current === CurrentKind::Dc);
     }
@@ -34,9 +34,9 @@ final readonly class Expected
     public function marks(Step $point): array
     {
         return [
-            'leaveBelowKw' => $this->mayLeave ? Nearness::LEAVE_BELOW_SHARE * $point->kw : null,
-            'nearFromKw' => Nearness::NEAR_FROM_SHARE * $point->kw,
-            'nearToKw' => (2 - Nearness::NEAR_FROM_SHARE) * $point->kw,
+            'leaveBelowKw' => $this->mayLeave ? Nearness::LEAVE_BELOW_SHARE * $point->flow->kw : null,
+            'nearFromKw' => Nearness::NEAR_FROM_SHARE * $point->flow->kw,
+            'nearToKw' => (2 - Nearness::NEAR_FROM_SHARE) * $point->flow->kw,
         ];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Review;
 
+use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
 /** What a stretch was found to be held back by. */
@@ -15,5 +16,11 @@ final readonly class Finding
     public function __construct(public Cause $cause, public Confidence $confidence, public Message $evidence, public ?string $linkId = null, ?Message $tryNext = null, public ?float $limit = null)
     {
         $this->tryNext = $tryNext ?? $cause->tryNext();
+    }
+
+    /** The same, found over so many seconds. */
+    public function lasting(Confidence $confidence, float $seconds): self
+    {
+        return new self($this->cause, $confidence, $this->evidence->lasting(Amount::minutes($seconds / 60)), $this->linkId, $this->tryNext, $this->limit);
     }
 }

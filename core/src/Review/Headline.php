@@ -22,7 +22,7 @@ final class Headline
 
         return match (true) {
             ! self::isSound($session) && $judgement->findings !== [] => $judgement->findings[0],
-            $dearest !== null => Message::of('headline.cost', cause: $dearest->cause->message(), minutes: Amount::minutes($dearest->lostMinutes)),
+            $dearest !== null => Message::of('headline.cost', cause: $dearest->finding->cause->message(), minutes: Amount::minutes($dearest->loss->minutes)),
             $session->diagnosis->grade !== null => Message::of('headline.as_forecast'),
             default => Message::of('headline.within'),
         };
@@ -35,9 +35,9 @@ final class Headline
         $slow = self::slowest($session->diagnosis);
 
         return match (true) {
-            $dearest !== null && self::isSound($session) => [$dearest->tryNext],
-            $dearest !== null => [Message::of('headline.lost', minutes: Amount::minutes($dearest->lostMinutes), cause: $dearest->cause->message()), $dearest->tryNext],
-            $slow !== null => [Message::of('headline.behind_car', minutes: Amount::minutes($slow->behindCarMinutes), cause: $slow->cause->message()), $slow->tryNext],
+            $dearest !== null && self::isSound($session) => [$dearest->finding->tryNext],
+            $dearest !== null => [Message::of('headline.lost', minutes: Amount::minutes($dearest->loss->minutes), cause: $dearest->finding->cause->message()), $dearest->finding->tryNext],
+            $slow !== null => [Message::of('headline.behind_car', minutes: Amount::minutes($slow->loss->behindCarMinutes), cause: $slow->finding->cause->message()), $slow->finding->tryNext],
             $session->diagnosis->grade !== null => [Message::of('headline.no_loss')],
             default => [],
         };
@@ -53,7 +53,7 @@ final class Headline
     {
         $dearest = $diagnosis->dearest();
 
-        return $dearest !== null && ($dearest->lostMinutes ?? 0.0) >= self::LEAST_MINUTES ? $dearest : null;
+        return $dearest !== null && ($dearest->loss->minutes ?? 0.0) >= self::LEAST_MINUTES ? $dearest : null;
     }
 
     /** What held it back the most against the car alone, as the forecast knew it would. */
@@ -61,7 +61,7 @@ final class Headline
     {
         $slowest = null;
         foreach ($diagnosis->heldBackBy as $held) {
-            if (! $held->cause->isCars() && ! $held->cause->isOpen() && ($held->behindCarMinutes ?? 0.0) >= max(self::LEAST_MINUTES, $slowest->behindCarMinutes ?? 0.0)) {
+            if (! $held->finding->cause->isCars() && ! $held->finding->cause->isOpen() && ($held->loss->behindCarMinutes ?? 0.0) >= max(self::LEAST_MINUTES, $slowest->loss->behindCarMinutes ?? 0.0)) {
                 $slowest = $held;
             }
         }

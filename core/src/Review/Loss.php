@@ -5,21 +5,39 @@ declare(strict_types=1);
 namespace Harmozon\Core\Review;
 
 /** What a stretch lacked against its reference, and against the car alone: never less than nothing. */
-final class Loss
+final readonly class Loss
 {
     /** Expected power below this would make minutes without end (kW). */
     private const LEAST_KW = 0.5;
 
     /**
-     * @param  list<Mark>  $marks
-     * @return array{lostKwh: float|null, lostMinutes: float|null, behindCarKwh: float|null, behindCarMinutes: float|null}
+     * @param  float|null  $kwh  what the reference would have brought more in the same time; null without a reference
+     * @param  float|null  $minutes  what the reference would have been quicker for the same charge
+     * @param  float|null  $behindCarKwh  what the car alone would have taken more in the same time
+     * @param  float|null  $behindCarMinutes  what the car alone would have been quicker for the same charge
      */
-    public static function of(array $marks): array
-    {
-        [$lostKwh, $lostMinutes] = self::against($marks, static fn (Mark $m): ?float => $m->expectedKw);
-        [$behindCarKwh, $behindCarMinutes] = self::against($marks, static fn (Mark $m): ?float => $m->carKw);
+    public function __construct(
+        public ?float $kwh = null,
+        public ?float $minutes = null,
+        public ?float $behindCarKwh = null,
+        public ?float $behindCarMinutes = null,
+    ) {
+    }
 
-        return ['lostKwh' => $lostKwh, 'lostMinutes' => $lostMinutes, 'behindCarKwh' => $behindCarKwh, 'behindCarMinutes' => $behindCarMinutes];
+    /** @param  list<Mark>  $marks */
+    public static function of(array $marks): self
+    {
+        return new self(...self::against($marks, static fn (Mark $m): ?float => $m->expectedKw), ...self::against($marks, static fn (Mark $m): ?float => $m->carKw));
+    }
+
+    public function and(self $next): self
+    {
+        $sum = static fn (?float $a, ?float $b): ?float => $a === null || $b === null ? $a ?? $b : $a + $b;
+
+        return new self(
+            $sum($this->kwh, $next->kwh), $sum($this->minutes, $next->minutes),
+            $sum($this->behindCarKwh, $next->behindCarKwh), $sum($this->behindCarMinutes, $next->behindCarMinutes),
+        );
     }
 
     /**

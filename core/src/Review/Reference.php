@@ -37,7 +37,7 @@ final readonly class Reference
     {
         $own = self::own($conditions, $course->moments());
         $forecast = (new Forecaster(levelStepS: 1800.0, tellsMore: false))->forecast($answer, $own);
-        $settled = array_values(array_filter($forecast->points, static fn (Step $s): bool => $s->binding !== BindingCode::Handshake && $s->binding !== BindingCode::Ramp));
+        $settled = array_values(array_filter($forecast->course->points, static fn (Step $s): bool => $s->binding !== BindingCode::Handshake && $s->binding !== BindingCode::Ramp));
 
         return new self($answer, $own, $forecast, Limits::ofChain($answer->chain, $answer->voltage, $own), Limits::ofVehicle($answer->chain, $own), $settled);
     }
@@ -64,7 +64,7 @@ final readonly class Reference
     {
         [$before, $after, $share] = $this->around($soc);
 
-        return $before === null || $after === null ? null : $before->kw + $share * ($after->kw - $before->kw);
+        return $before === null || $after === null ? null : $before->flow->kw + $share * ($after->flow->kw - $before->flow->kw);
     }
 
     /** What the car alone would take at this charge; null when that is not known. */
@@ -72,7 +72,7 @@ final readonly class Reference
     {
         $step = $this->around($soc)[0];
 
-        return $step === null ? null : $this->car?->kwThen($soc, [], $step->tS / 60, $step->packC);
+        return $step === null ? null : $this->car?->kwThen($soc, [], $step->tS / 60, $step->heat->packC);
     }
 
     /** What binds at this charge; null without a forecast. */

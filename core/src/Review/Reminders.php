@@ -23,20 +23,20 @@ final class Reminders
     /** @return array<int, Message> by seconds since plugging in, in their order */
     public static function of(Forecast $forecast): array
     {
-        if ($forecast->minutes === null) {
+        if ($forecast->totals->minutes === null) {
             return [];
         }
-        $endS = (int) round($forecast->minutes * 60);
+        $endS = (int) round($forecast->totals->minutes * 60);
         $reminders = [self::START_S => Message::of('reminder.start'), self::TEN_MINUTES_S => Message::of('reminder.ten_minutes'), $endS - self::BEFORE_END_S => Message::of('reminder.end')];
         foreach ($forecast->answer->links() as $link) {
-            foreach ($forecast->heat as $heat) {
+            foreach ($forecast->course->heat as $heat) {
                 if ($heat->fullAtMinute !== null && $heat->link->linkId === $link->id) {
                     $reminders[(int) round($heat->fullAtMinute * 60) - self::BEFORE_BOOST_S] = Message::of('reminder.boost', link: $link->name);
                 }
             }
         }
-        if ($forecast->passed !== null && ! $forecast->passed->isAtOnce) {
-            $reminders[(int) round($forecast->passed->minute * 60) - self::BEFORE_BOOST_S] = $forecast->passed->message();
+        if ($forecast->advice->passed !== null && ! $forecast->advice->passed->isAtOnce) {
+            $reminders[(int) round($forecast->advice->passed->minute * 60) - self::BEFORE_BOOST_S] = $forecast->advice->passed->message();
         }
         ksort($reminders);
 

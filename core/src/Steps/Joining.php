@@ -63,7 +63,7 @@ final readonly class Joining
     /** @param  list<Message>  $cautions */
     private function step(StepPhase $phase, StepCode $code, array $cautions = [], ?int $closes = null, ?int $opens = null): Step
     {
-        return new Step($phase, $code, $this->words->do($code), $this->words->sign($code), $cautions, $this->words->ifNot($code, $phase), $this->isDefault($code), $closes, $opens);
+        return new Step($phase, $code, $this->words->do($code), $this->words->sign($code), $cautions, $this->words->ifNot($code, $phase), $this->isDefault($code), new JointMove($closes, $opens));
     }
 
     /** Whether this is what is usual of such pieces, because nobody has read their own. */

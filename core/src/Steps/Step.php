@@ -15,8 +15,6 @@ final readonly class Step
      * @param  list<Message>  $cautions  that belong to this very step
      * @param  Message|null  $ifNot  what to do when the sign does not come
      * @param  bool  $isDefault  whether the order is what is usual, because nobody has read this piece's own
-     * @param  int|null  $closes  the joint it closes: 0 lies between the first and the second piece
-     * @param  int|null  $opens  the joint it opens
      */
     public function __construct(
         public StepPhase $phase,
@@ -26,8 +24,7 @@ final readonly class Step
         public array $cautions = [],
         public ?Message $ifNot = null,
         public bool $isDefault = false,
-        public ?int $closes = null,
-        public ?int $opens = null,
+        public JointMove $joint = new JointMove,
     ) {
     }
 

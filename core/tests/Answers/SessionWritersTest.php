@@ -6,6 +6,7 @@ namespace Harmozon\Core\Tests\Answers;
 
 use Harmozon\Core\Answers\ReviewWriter;
 use Harmozon\Core\Answers\TrustWriter;
+use Harmozon\Core\Ocpi\CdrSession;
 use Harmozon\Core\Ocpi\CdrWriter;
 use Harmozon\Core\Readings\CsvLine;
 use Harmozon\Core\Readings\Foreign\Sniffer;
@@ -37,14 +38,14 @@ final class SessionWritersTest extends TestCase
     {
         $outlet = Cases::read(Cases::file())->outlet;
         $at = static fn (string $hour): \DateTimeImmutable => new \DateTimeImmutable("2026-05-01T{$hour}+02:00");
-        $record = CdrWriter::record('S1', $outlet, null, $at('10:00:00'), $at('10:22:13'), 41.23456, 149.98765, ['amount' => '18.40', 'currency' => 'EUR'], 'USD', $at('12:00:00'));
+        $record = CdrWriter::record(new CdrSession('S1', $outlet, null, $at('10:00:00'), $at('10:22:13'), 41.23456, 149.98765, ['amount' => '18.40', 'currency' => 'EUR']), 'USD', $at('12:00:00'));
 
         self::assertSame(['2026-05-01T08:00:00Z', '2026-05-01T08:22:13Z', '2026-05-01T10:00:00Z', 'EUR'], [$record['start_date_time'], $record['end_date_time'], $record['last_updated'], $record['currency']]);
         // 22 min 13 s are 0.37028 h.
         self::assertSame([['type' => 'ENERGY', 'volume' => 41.235], ['type' => 'TIME', 'volume' => 0.3703], ['type' => 'MAX_POWER', 'volume' => 149.988]], $record['charging_periods'][0]['dimensions']);
         self::assertSame([['excl_vat' => 18.4], 41.235, 0.3703], [$record['total_cost'], $record['total_energy'], $record['total_time']]);
 
-        $unread = CdrWriter::record('S1', $outlet, null, $at('10:00:00'), $at('10:00:00'), null, null, null, 'USD', $at('12:00:00'));
+        $unread = CdrWriter::record(new CdrSession('S1', $outlet, null, $at('10:00:00'), $at('10:00:00'), null, null, null), 'USD', $at('12:00:00'));
         self::assertSame([['type' => 'TIME', 'volume' => 0.0]], $unread['charging_periods'][0]['dimensions']);
         self::assertSame(['USD', false, false], [$unread['currency'], isset($unread['total_cost']), isset($unread['total_energy'])]);
     }

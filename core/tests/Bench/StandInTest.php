@@ -30,10 +30,10 @@ final class StandInTest extends TestCase
         // 10 to 80 % of 60 kWh are 42 kWh in the pack, 44.21 kWh at the plug.
         $judgement = self::judged(new Script(3, everyS: 5), adapter: ['plate.continuous_a' => 500]);
 
-        self::assertEqualsWithDelta(42 / 0.95, $judgement->measured->energyKwh, 0.4);
+        self::assertEqualsWithDelta(42 / 0.95, $judgement->measured->energy->kwh, 0.4);
         self::assertEqualsWithDelta(60.0, $judgement->impliedUsableKwh, 0.8);
         self::assertSame(Verdict::Passed, $judgement->verdict);
-        self::assertSame([], $judgement->measured->flags);
+        self::assertSame([], $judgement->measured->irregularities->flags);
     }
 
     public function test_it_obeys_the_adapters_heat_unless_told_otherwise(): void
@@ -44,7 +44,7 @@ final class StandInTest extends TestCase
 
         self::assertSame(Verdict::Failed, $ignores->verdict);
         self::assertNotSame(Verdict::Failed, $obeys->verdict, Say::all($obeys->findings));
-        self::assertGreaterThan($obeys->measured->mean10MinA, $ignores->measured->mean10MinA + 1);
+        self::assertGreaterThan($obeys->measured->means->tenMinA, $ignores->measured->means->tenMinA + 1);
     }
 
     public function test_it_ends_with_nothing_flowing_at_the_target_or_when_the_driver_leaves(): void
@@ -65,7 +65,7 @@ final class StandInTest extends TestCase
         $readings = self::readings(new Script(3, reads: ['a', 'adapter', 'inlet', 'ambient']));
         [$first, $last] = [$readings[0], $readings[count($readings) - 2]];
         $judgement = self::judged(new Script(3, reads: ['a', 'v', 'adapter', 'ambient']));
-        $theta = max(array_map(static fn ($row): float => $row->thetaMax ?? 0.0, $judgement->plateCheck));
+        $theta = max(array_map(static fn ($row): float => $row->boost->thetaMax ?? 0.0, $judgement->plateCheck));
 
         self::assertEqualsWithDelta([25.0, 25.0], [$first->celsius['adapter'], $last->celsius['ambient']], 1.5);
         // 65 K of allowed rise, 38 % of it on the surface.

@@ -166,7 +166,7 @@ final class TypicalFactsTest extends TestCase
             $car = ['inlets.0.dc.max_a' => 800, 'inlets.0.dc.max_kw' => 200, ...($origins === [] ? [] : ['origins' => $origins])];
             $file = Cases::file(car: $car, outlet: $station, adapters: $adapters);
             $answer = self::best($file);
-            $passed = (new Forecaster)->forecast($answer, $answer->conditions)->passed;
+            $passed = (new Forecaster)->forecast($answer, $answer->conditions)->advice->passed;
 
             self::assertSame(Outcome::Charges, $answer->outcome);
             self::assertSame($couldA === null ? 'adapter.certified' : 'adapter.may_not_hold', $answer->gate(GateName::Adapter)->reason()->code);
@@ -280,7 +280,7 @@ final class TypicalFactsTest extends TestCase
     /** @param  array<string, mixed>  $file */
     private static function minutes(array $file): ?float
     {
-        return (new Forecaster)->forecast(self::best($file), Cases::read($file)->conditions)->minutes;
+        return (new Forecaster)->forecast(self::best($file), Cases::read($file)->conditions)->totals->minutes;
     }
 
     /** @param  array<string, mixed>  $file */

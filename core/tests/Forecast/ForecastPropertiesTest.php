@@ -28,17 +28,17 @@ final class ForecastPropertiesTest extends TestCase
             ->then(static function (array $outlet, int $from, int $more): void {
                 $forecast = self::forecast(self::file($outlet, ['conditions.soc_from' => $from, 'conditions.soc_to' => $from + $more]));
                 $kwh = 0.0;
-                foreach ($forecast->points as $i => $point) {
-                    $next = $forecast->points[$i + 1] ?? $point;
+                foreach ($forecast->course->points as $i => $point) {
+                    $next = $forecast->course->points[$i + 1] ?? $point;
                     self::assertLessThanOrEqual(30.0 + 1e-6, $next->tS - $point->tS);
-                    self::assertEqualsWithDelta($point->kw, $point->volts * $point->amps / 1000, 1e-6);
-                    $kwh += ($point->kw + $next->kw) / 2 * ($next->tS - $point->tS) / 3600;
+                    self::assertEqualsWithDelta($point->flow->kw, $point->flow->volts * $point->flow->amps / 1000, 1e-6);
+                    $kwh += ($point->flow->kw + $next->flow->kw) / 2 * ($next->tS - $point->tS) / 3600;
                 }
 
-                self::assertEqualsWithDelta($kwh, $forecast->plugKwh, 0.002 * $forecast->plugKwh + 0.005);
-                self::assertGreaterThanOrEqual($forecast->packKwh, $forecast->plugKwh);
-                self::assertEqualsWithDelta(60 * ($forecast->socEnd - $from) / 100, $forecast->packKwh, 1e-6);
-                self::assertEqualsWithDelta($forecast->minutes, 0.75 + array_sum($forecast->minutesByBinding), 1e-6);
+                self::assertEqualsWithDelta($kwh, $forecast->totals->plugKwh, 0.002 * $forecast->totals->plugKwh + 0.005);
+                self::assertGreaterThanOrEqual($forecast->totals->packKwh, $forecast->totals->plugKwh);
+                self::assertEqualsWithDelta(60 * ($forecast->totals->socEnd - $from) / 100, $forecast->totals->packKwh, 1e-6);
+                self::assertEqualsWithDelta($forecast->totals->minutes, 0.75 + array_sum($forecast->totals->minutesByBinding), 1e-6);
             });
     }
 
@@ -47,7 +47,7 @@ final class ForecastPropertiesTest extends TestCase
         $paths = ['outlet.max_a', 'outlet.max_kw', 'outlet.cable.continuous_a', 'vehicle.inlets.0.dc.max_a', 'vehicle.inlets.0.dc.max_kw'];
         $this->forAll(Generators::elements($paths), Generators::choose(20, 400), Generators::choose(0, 300), self::plates(boosts: false))
             ->then(static function (string $path, int $low, int $more, array $outlet): void {
-                $minutes = static fn (int $value): float => self::forecast(self::file($outlet, [$path => $value]))->minutes ?? INF;
+                $minutes = static fn (int $value): float => self::forecast(self::file($outlet, [$path => $value]))->totals->minutes ?? INF;
 
                 self::assertGreaterThanOrEqual($minutes($low + $more) - 1e-6, $minutes($low));
             });
@@ -57,7 +57,7 @@ final class ForecastPropertiesTest extends TestCase
     {
         $this->forAll(Generators::choose(100, 300), Generators::choose(0, 150), Generators::choose(3, 30))
             ->then(static function (int $low, int $more, int $boostMinutes): void {
-                $minutes = static fn (int $continuousA): float => self::forecast(self::boosted($continuousA, 460, $boostMinutes))->minutes ?? INF;
+                $minutes = static fn (int $continuousA): float => self::forecast(self::boosted($continuousA, 460, $boostMinutes))->totals->minutes ?? INF;
 
                 self::assertGreaterThanOrEqual($minutes($low + $more) - 1e-6, $minutes($low));
             });
@@ -69,7 +69,7 @@ final class ForecastPropertiesTest extends TestCase
      */
     public function test_sparing_a_warm_adapter_may_be_quicker(): void
     {
-        $minutes = static fn (int $stationA): float => self::forecast(Cases::changed(self::boosted(200, 480, 8), ['conditions.theta' => ['a1' => 0.99], 'outlet.max_a' => $stationA]))->minutes ?? INF;
+        $minutes = static fn (int $stationA): float => self::forecast(Cases::changed(self::boosted(200, 480, 8), ['conditions.theta' => ['a1' => 0.99], 'outlet.max_a' => $stationA]))->totals->minutes ?? INF;
 
         self::assertLessThan($minutes(480), $minutes(210));
     }
@@ -81,9 +81,9 @@ final class ForecastPropertiesTest extends TestCase
                 $file = Cases::changed(self::file($outlet, []), ['conditions.ambient_c' => $ambient, 'conditions.theta' => ['cable' => $theta]]);
                 $second = self::forecast($file, 1.0);
                 foreach ([self::forecast($file, 0.1), self::forecast($file)] as $other) {
-                    self::assertEqualsWithDelta($second->minutes, $other->minutes, 0.005 * $second->minutes);
-                    self::assertEqualsWithDelta($second->plugKwh, $other->plugKwh, 1e-6);
-                    self::assertEqualsWithDelta($second->heat[0]->thetaEnd, $other->heat[0]->thetaEnd, 0.005);
+                    self::assertEqualsWithDelta($second->totals->minutes, $other->totals->minutes, 0.005 * $second->totals->minutes);
+                    self::assertEqualsWithDelta($second->totals->plugKwh, $other->totals->plugKwh, 1e-6);
+                    self::assertEqualsWithDelta($second->course->heat[0]->thetaEnd, $other->course->heat[0]->thetaEnd, 0.005);
                 }
             });
     }
@@ -98,8 +98,8 @@ final class ForecastPropertiesTest extends TestCase
                 $forecast = (new Forecaster)->forecast($answer, $case->conditions);
                 [$minutes, $theta] = self::plainWalk($answer, $case->conditions);
 
-                self::assertEqualsWithDelta($minutes, $forecast->minutes, 0.005 * $minutes);
-                self::assertEqualsWithDelta($theta, $forecast->heat[0]->thetaEnd, 0.01);
+                self::assertEqualsWithDelta($minutes, $forecast->totals->minutes, 0.005 * $minutes);
+                self::assertEqualsWithDelta($theta, $forecast->course->heat[0]->thetaEnd, 0.01);
             });
     }
 
@@ -107,7 +107,7 @@ final class ForecastPropertiesTest extends TestCase
     private static function plainWalk(ChainAnswer $answer, Conditions $conditions): array
     {
         $limits = Limits::ofChain($answer->chain, $answer->voltage, $conditions) ?? self::fail('the chain has volts');
-        $cable = $limits->heat[0];
+        $cable = $limits->changing->heat[0];
         [$soc, $theta, $kw, $s, $stepS, $aboveS] = [$conditions->charge->socFrom, $cable->theta, 0.0, 45.0, 0.2, 0.0];
         $warm = $theta >= 0.5;
         while ($soc < $conditions->charge->socTo) {
@@ -136,8 +136,8 @@ final class ForecastPropertiesTest extends TestCase
                 $full = (new Forecaster)->forecast($answer, $case->conditions);
                 $spare = Forecaster::sparing()->forecast($answer, $case->conditions);
 
-                self::assertEqualsWithDelta([$full->minutes, $full->plugKwh, $full->heat[0]->thetaEnd], [$spare->minutes, $spare->plugKwh, $spare->heat[0]->thetaEnd], 1e-6);
-                self::assertLessThanOrEqual(count($full->points), count($spare->points));
+                self::assertEqualsWithDelta([$full->totals->minutes, $full->totals->plugKwh, $full->course->heat[0]->thetaEnd], [$spare->totals->minutes, $spare->totals->plugKwh, $spare->course->heat[0]->thetaEnd], 1e-6);
+                self::assertLessThanOrEqual(count($full->course->points), count($spare->course->points));
             });
     }
 
@@ -145,7 +145,7 @@ final class ForecastPropertiesTest extends TestCase
     {
         $this->forAll(Generators::choose(-20, 55), Generators::choose(0, 30), Generators::choose(100, 400), Generators::choose(1, 30))
             ->then(static function (int $ambient, int $hotter, int $continuousA, int $minutes): void {
-                $boost = static fn (int $c): ?float => self::forecast(Cases::changed(self::boosted($continuousA, 450, $minutes), ['conditions.ambient_c' => $c]))->heat[1]->boostMinutesToday();
+                $boost = static fn (int $c): ?float => self::forecast(Cases::changed(self::boosted($continuousA, 450, $minutes), ['conditions.ambient_c' => $c]))->course->heat[1]->boostMinutesToday();
                 [$cool, $hot] = [$boost($ambient), $boost($ambient + $hotter)];
 
                 self::assertLessThanOrEqual(($cool ?? INF) + 1e-9, $hot ?? INF);
@@ -162,13 +162,13 @@ final class ForecastPropertiesTest extends TestCase
                     case: ['conditions.soc_from' => $from, 'conditions.soc_to' => $from + $more],
                 ));
                 $curve = Cases::read(Cases::file())->vehicle->chargeCurveKw;
-                foreach ($forecast->points as $point) {
-                    self::assertLessThanOrEqual($curve?->at($point->soc) + 0.05, $point->kw);
+                foreach ($forecast->course->points as $point) {
+                    self::assertLessThanOrEqual($curve?->at($point->soc) + 0.05, $point->flow->kw);
                     if ($point->binding->value !== 'handshake' && $point->binding->value !== 'ramp') {
-                        self::assertEqualsWithDelta($curve?->at($point->soc), $point->kw, 1e-6);
+                        self::assertEqualsWithDelta($curve?->at($point->soc), $point->flow->kw, 1e-6);
                     }
                 }
-                self::assertSame(['ramp', 'vehicle_curve'], array_keys($forecast->minutesByBinding));
+                self::assertSame(['ramp', 'vehicle_curve'], array_keys($forecast->totals->minutesByBinding));
             });
     }
 
@@ -179,10 +179,10 @@ final class ForecastPropertiesTest extends TestCase
                 $short = self::forecast(self::file($outlet, ['conditions.soc_to' => $to]));
                 $long = self::forecast(self::file($outlet, ['conditions.soc_to' => $to + $more]));
 
-                self::assertGreaterThan($short->minutes, $long->minutes);
-                foreach ($short->marginal as $i => $marginal) {
+                self::assertGreaterThan($short->totals->minutes, $long->totals->minutes);
+                foreach ($short->course->marginal as $i => $marginal) {
                     if ($marginal->soc < $to) {
-                        self::assertEqualsWithDelta($long->marginal[$i]->minutesPer5, $marginal->minutesPer5, 1e-3);
+                        self::assertEqualsWithDelta($long->course->marginal[$i]->minutesPer5, $marginal->minutesPer5, 1e-3);
                     }
                 }
             });

@@ -122,8 +122,8 @@ final class StopsTest extends TestCase
         $ranking = self::ranking([['id' => 'clock', 'max_kw' => 50, 'tariff' => ['currency' => 'USD', 'per_kwh' => '0', 'per_minute' => '0.10', 'session_fee' => '0']]]);
         $stop = self::stop($ranking, 'clock');
 
-        self::assertEqualsWithDelta(53.85, $stop->forecast->minutes, 0.05);
-        self::assertSame(number_format(round((float) $stop->forecast->minutes, 6) * 0.1, 2), $stop->price);
+        self::assertEqualsWithDelta(53.85, $stop->forecast->totals->minutes, 0.05);
+        self::assertSame(number_format(round((float) $stop->forecast->totals->minutes, 6) * 0.1, 2), $stop->price);
     }
 
     public function test_ties(): void

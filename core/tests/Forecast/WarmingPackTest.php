@@ -26,8 +26,8 @@ final class WarmingPackTest extends TestCase
         $forecast = self::forecast(['vehicle.charge_curve_kw' => [[0, 400]], 'vehicle.inlets.0.dc.max_kw' => 400, 'outlet.max_kw' => 100 / 0.95, 'conditions.soc_to' => 60]);
         [$early, $late] = [self::at($forecast, 240), self::at($forecast, 360)];
 
-        self::assertEqualsWithDelta(100 / 0.95, $early->kw, 1e-6);
-        self::assertEqualsWithDelta(2 * 4 / 3, $late->packC - $early->packC, 1e-6);
+        self::assertEqualsWithDelta(100 / 0.95, $early->flow->kw, 1e-6);
+        self::assertEqualsWithDelta(2 * 4 / 3, $late->heat->packC - $early->heat->packC, 1e-6);
     }
 
     /** Nothing flows for 45 s, but the heater runs: 6 kW into 450 kJ/K. */
@@ -35,8 +35,8 @@ final class WarmingPackTest extends TestCase
     {
         $forecast = self::forecast();
 
-        self::assertEqualsWithDelta(10 + 45 * 6 / 450, self::at($forecast, 45)->packC, 1e-9);
-        self::assertSame(['The pack begins at 10 °C and warms while it charges.'], array_map(Say::it(...), $forecast->notes));
+        self::assertEqualsWithDelta(10 + 45 * 6 / 450, self::at($forecast, 45)->heat->packC, 1e-9);
+        self::assertSame(['The pack begins at 10 °C and warms while it charges.'], array_map(Say::it(...), $forecast->advice->notes));
     }
 
     /** Charging alone adds 0.04 · 36 / 6 = 0.24 K with every percent, whatever the pack's size. */
@@ -45,25 +45,25 @@ final class WarmingPackTest extends TestCase
         foreach ([40, 120] as $usableKwh) {
             $forecast = self::forecast(['vehicle.pack.heater_kw' => null, 'vehicle.pack.usable_kwh' => $usableKwh]);
             self::assertEqualsWithDelta(10 + 0.24 * (self::soc($forecast, 40.0) - 10), self::packC($forecast, 40.0), 1e-6);
-            self::assertSame('note.heater_unread', $forecast->notes[0]->code);
+            self::assertSame('note.heater_unread', $forecast->advice->notes[0]->code);
         }
     }
 
     public function test_the_limit_follows_the_temperature_and_the_code_turns_when_it_is_warm(): void
     {
         $forecast = self::forecast();
-        foreach ($forecast->points as $point) {
+        foreach ($forecast->course->points as $point) {
             if ($point->binding->value === 'cold_pack') {
-                $factor = 0.35 + 0.65 * $point->packC / 25;
-                self::assertLessThan(25, $point->packC);
-                self::assertEqualsWithDelta(150 * $factor, $point->kw, 0.05);
+                $factor = 0.35 + 0.65 * $point->heat->packC / 25;
+                self::assertLessThan(25, $point->heat->packC);
+                self::assertEqualsWithDelta(150 * $factor, $point->flow->kw, 0.05);
             } elseif ($point->binding->value === 'vehicle_curve') {
-                self::assertEqualsWithDelta(25, $point->packC, 0.01);
-                self::assertEqualsWithDelta($point->soc <= 60 ? 150 : 150 - ($point->soc - 60) * 3.5, $point->kw, 0.05);
+                self::assertEqualsWithDelta(25, $point->heat->packC, 0.01);
+                self::assertEqualsWithDelta($point->soc <= 60 ? 150 : 150 - ($point->soc - 60) * 3.5, $point->flow->kw, 0.05);
             }
         }
-        self::assertGreaterThan(4, $forecast->minutesByBinding['cold_pack']);
-        self::assertGreaterThan(4, $forecast->minutesByBinding['vehicle_curve']);
+        self::assertGreaterThan(4, $forecast->totals->minutesByBinding['cold_pack']);
+        self::assertGreaterThan(4, $forecast->totals->minutesByBinding['vehicle_curve']);
     }
 
     public function test_small_steps_and_large_ones_agree(): void
@@ -74,8 +74,8 @@ final class WarmingPackTest extends TestCase
                 $fine = self::forecast($changes, new Forecaster(0.5));
                 foreach ([new Forecaster, Forecaster::sparing(), Forecaster::totals(null)] as $coarse) {
                     $other = self::forecast($changes, $coarse);
-                    self::assertEqualsWithDelta($fine->minutes, $other->minutes, 0.001 * $fine->minutes);
-                    self::assertEqualsWithDelta($fine->plugKwh, $other->plugKwh, 1e-6);
+                    self::assertEqualsWithDelta($fine->totals->minutes, $other->totals->minutes, 0.001 * $fine->totals->minutes);
+                    self::assertEqualsWithDelta($fine->totals->plugKwh, $other->totals->plugKwh, 1e-6);
                 }
             });
     }
@@ -84,7 +84,7 @@ final class WarmingPackTest extends TestCase
     {
         $this->limitTo(30)->forAll(Generators::choose(-25, 20), Generators::choose(0, 8), Generators::choose(0, 10), Generators::choose(0, 6))
             ->then(static function (int $packC, int $warmer, int $heaterKw, int $more): void {
-                $minutes = static fn (int $c, int $kw): float => self::forecast(['conditions.pack_c' => $c, 'vehicle.pack.heater_kw' => $kw])->minutes ?? INF;
+                $minutes = static fn (int $c, int $kw): float => self::forecast(['conditions.pack_c' => $c, 'vehicle.pack.heater_kw' => $kw])->totals->minutes ?? INF;
 
                 self::assertGreaterThanOrEqual($minutes($packC + $warmer, $heaterKw + $more), $minutes($packC, $heaterKw) + 1e-3);
             });
@@ -93,14 +93,14 @@ final class WarmingPackTest extends TestCase
     /** 20 minutes of 6 kW into 450 kJ/K are 16 K: from 4 to 20 °C; from 15 no further than 25; what is warmer stays. */
     public function test_preparation_in_minutes(): void
     {
-        $start = static fn (float $packC, float $minutes): ?float => self::forecast(['conditions.pack_c' => $packC, 'conditions.pack_prepared' => $minutes])->points[0]->packC;
+        $start = static fn (float $packC, float $minutes): ?float => self::forecast(['conditions.pack_c' => $packC, 'conditions.pack_prepared' => $minutes])->course->points[0]->heat->packC;
 
         self::assertEqualsWithDelta(20.0, $start(4, 20), 1e-9);
         self::assertEqualsWithDelta(4.8, $start(4, 1), 1e-9);
         self::assertNull($start(15, 20));
         self::assertNull($start(31, 20));
-        self::assertEqualsWithDelta(self::forecast(['conditions.pack_prepared' => true])->minutes, self::forecast(['conditions.pack_c' => 15, 'conditions.pack_prepared' => 20])->minutes, 1e-9);
-        self::assertEqualsWithDelta(self::forecast(['conditions.pack_c' => 12])->minutes, self::forecast(['conditions.pack_c' => 4, 'conditions.pack_prepared' => 10])->minutes, 1e-9);
+        self::assertEqualsWithDelta(self::forecast(['conditions.pack_prepared' => true])->totals->minutes, self::forecast(['conditions.pack_c' => 15, 'conditions.pack_prepared' => 20])->totals->minutes, 1e-9);
+        self::assertEqualsWithDelta(self::forecast(['conditions.pack_c' => 12])->totals->minutes, self::forecast(['conditions.pack_c' => 4, 'conditions.pack_prepared' => 10])->totals->minutes, 1e-9);
     }
 
     /** 180 km at 6 km per kWh are 30 kWh, of 75 kWh 40 %; with 10 % left 50 %. */
@@ -108,13 +108,13 @@ final class WarmingPackTest extends TestCase
     {
         $distance = static fn (array $distance, array $changes = []): Forecast => self::forecast(['conditions.distance' => $distance, ...$changes]);
 
-        self::assertSame(50.0, $distance(['km' => 180, 'reserve_soc' => 10])->socEnd);
-        self::assertSame(50.0, $distance(['km' => 180])->socEnd);
-        self::assertSame('180 km with 10 % left on arrival ask for 50 %, by one figure for every speed.', Say::it($distance(['km' => 180])->notes[0]));
-        self::assertSame([100.0, 'note.distance_beyond'], [$distance(['km' => 500])->socEnd, $distance(['km' => 500])->notes[0]->code]);
-        self::assertSame([10.0, 'note.distance_there'], [$distance(['km' => 30, 'reserve_soc' => 0])->socEnd, $distance(['km' => 30, 'reserve_soc' => 0])->notes[0]->code]);
+        self::assertSame(50.0, $distance(['km' => 180, 'reserve_soc' => 10])->totals->socEnd);
+        self::assertSame(50.0, $distance(['km' => 180])->totals->socEnd);
+        self::assertSame('180 km with 10 % left on arrival ask for 50 %, by one figure for every speed.', Say::it($distance(['km' => 180])->advice->notes[0]));
+        self::assertSame([100.0, 'note.distance_beyond'], [$distance(['km' => 500])->totals->socEnd, $distance(['km' => 500])->advice->notes[0]->code]);
+        self::assertSame([10.0, 'note.distance_there'], [$distance(['km' => 30, 'reserve_soc' => 0])->totals->socEnd, $distance(['km' => 30, 'reserve_soc' => 0])->advice->notes[0]->code]);
         $unread = $distance(['km' => 180], ['vehicle.km_per_kwh' => null]);
-        self::assertSame([null, ['km_per_kwh']], [$unread->minutes, array_map(static fn ($u): string => $u->path, $unread->missing)]);
+        self::assertSame([null, ['km_per_kwh']], [$unread->totals->minutes, array_map(static fn ($u): string => $u->path, $unread->missing)]);
     }
 
     public function test_what_is_no_distance_and_no_preparation_is_refused_by_its_path(): void
@@ -134,7 +134,7 @@ final class WarmingPackTest extends TestCase
     {
         $kw = static fn (bool $isThere, array $faults, float $minute): float => round(self::at(self::forecast([
             'outlet.cabinet' => ['kw' => 100, 'policy' => 'halves', 'partner_active' => $isThere], 'conditions.pack_prepared' => true, 'conditions.faults' => $faults,
-        ]), 60 * $minute)->kw, 6);
+        ]), 60 * $minute)->flow->kw, 6);
         $leaves = ['neighbour_leaves_at_minute' => 8];
         $comesAndLeaves = ['neighbour_at_minute' => 4, 'neighbour_leaves_at_minute' => 8];
         $comesAgain = ['neighbour_at_minute' => 12, 'neighbour_leaves_at_minute' => 8];
@@ -158,7 +158,7 @@ final class WarmingPackTest extends TestCase
     /** The step that holds this moment begins at it or before. */
     private static function at(Forecast $forecast, float $tS): Step
     {
-        $before = array_filter($forecast->points, static fn (Step $s): bool => $s->tS <= $tS + 1e-6);
+        $before = array_filter($forecast->course->points, static fn (Step $s): bool => $s->tS <= $tS + 1e-6);
 
         return $before[count($before) - 1];
     }
@@ -170,12 +170,12 @@ final class WarmingPackTest extends TestCase
 
     private static function packC(Forecast $forecast, float $soc): float
     {
-        return self::near($forecast, $soc)->packC ?? 0.0;
+        return self::near($forecast, $soc)->heat->packC ?? 0.0;
     }
 
     private static function near(Forecast $forecast, float $soc): Step
     {
-        $points = $forecast->points;
+        $points = $forecast->course->points;
         usort($points, static fn (Step $a, Step $b): int => abs($a->soc - $soc) <=> abs($b->soc - $soc));
 
         return $points[0];

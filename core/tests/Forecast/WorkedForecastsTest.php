@@ -23,12 +23,12 @@ final class WorkedForecastsTest extends TestCase
         // 60 kW, and the ramp of 6 s gives half of it, so 3 s more.
         $forecast = self::forecast(Cases::file(car: self::LOW_VOLTAGE, outlet: ['max_a' => 200]));
 
-        self::assertEqualsWithDelta(0.75 + 44.2105 + 0.05, $forecast->minutes, 0.001);
-        self::assertEqualsWithDelta(44.2105, $forecast->plugKwh, 0.0001);
-        self::assertEqualsWithDelta(42.0, $forecast->packKwh, 0.0001);
-        self::assertEqualsWithDelta(60.0, $forecast->peakKw, 1e-6);
-        self::assertSame(['ramp', 'station_current'], array_keys($forecast->minutesByBinding));
-        self::assertEqualsWithDelta(0.1, $forecast->minutesByBinding['ramp'], 1e-6);
+        self::assertEqualsWithDelta(0.75 + 44.2105 + 0.05, $forecast->totals->minutes, 0.001);
+        self::assertEqualsWithDelta(44.2105, $forecast->totals->plugKwh, 0.0001);
+        self::assertEqualsWithDelta(42.0, $forecast->totals->packKwh, 0.0001);
+        self::assertEqualsWithDelta(60.0, $forecast->totals->peakKw, 1e-6);
+        self::assertSame(['ramp', 'station_current'], array_keys($forecast->totals->minutesByBinding));
+        self::assertEqualsWithDelta(0.1, $forecast->totals->minutesByBinding['ramp'], 1e-6);
     }
 
     public function test_a_rising_voltage_lifts_a_constant_current(): void
@@ -41,7 +41,7 @@ final class WorkedForecastsTest extends TestCase
             case: ['conditions.soc_from' => 0, 'conditions.soc_to' => 100],
         ));
 
-        self::assertEqualsWithDelta(0.75 + 60 * 60 / 9.5 * log(4 / 3) + 0.025, $forecast->minutes, 0.002);
+        self::assertEqualsWithDelta(0.75 + 60 * 60 / 9.5 * log(4 / 3) + 0.025, $forecast->totals->minutes, 0.002);
     }
 
     public function test_a_step_up_holds_a_plateau_at_a_500_v_station(): void
@@ -52,10 +52,10 @@ final class WorkedForecastsTest extends TestCase
             outlet: ['max_v' => 500],
         ));
 
-        self::assertEqualsWithDelta(0.75 + 54.7826 + 2.5 / 60, $forecast->minutes, 0.001);
-        self::assertEqualsWithDelta(42 / 0.92, $forecast->plugKwh, 1e-6);
-        self::assertSame('converter_power', $forecast->longestBinding()[0] ?? null);
-        self::assertSame([400.0, 125.0], [$forecast->points[10]->volts, round($forecast->points[10]->amps, 6)]);
+        self::assertEqualsWithDelta(0.75 + 54.7826 + 2.5 / 60, $forecast->totals->minutes, 0.001);
+        self::assertEqualsWithDelta(42 / 0.92, $forecast->totals->plugKwh, 1e-6);
+        self::assertSame('converter_power', $forecast->totals->longestBinding()[0] ?? null);
+        self::assertSame([400.0, 125.0], [$forecast->course->points[10]->flow->volts, round($forecast->course->points[10]->flow->amps, 6)]);
     }
 
     public function test_a_boost_that_runs_out(): void
@@ -77,8 +77,8 @@ final class WorkedForecastsTest extends TestCase
         // Plug energy by then: 120 kW for the boost and half the ramp; the rest at 62.404 kW.
         $boostKwh = 120 * ($heat->boostMinutesToday() + 8 / 60 - 6 / 60) / 60;
         $restMinutes = (44.2105 - $boostKwh) / (300 * $heat->link->duty->effectiveA / 1000) * 60;
-        self::assertEqualsWithDelta($heat->fullAtMinute + $restMinutes, $forecast->minutes, 0.02);
-        self::assertSame('adapter_current', $forecast->longestBinding()[0] ?? null);
+        self::assertEqualsWithDelta($heat->fullAtMinute + $restMinutes, $forecast->totals->minutes, 0.02);
+        self::assertSame('adapter_current', $forecast->totals->longestBinding()[0] ?? null);
     }
 
     public function test_a_warm_start_shortens_the_boost_and_rest_restores_it(): void
@@ -98,7 +98,7 @@ final class WorkedForecastsTest extends TestCase
 
     public function test_a_pair_of_stalls_under_each_policy(): void
     {
-        $kw = static fn (array $cabinet): float => self::forecast(Cases::file(car: self::LOW_VOLTAGE, outlet: ['max_a' => 1000, 'cable.continuous_a' => 1000, 'cabinet' => ['kw' => 120, 'partner_active' => true, ...$cabinet]], case: ['vehicle.inlets.0.dc.max_a' => 1000]))->peakKw;
+        $kw = static fn (array $cabinet): float => self::forecast(Cases::file(car: self::LOW_VOLTAGE, outlet: ['max_a' => 1000, 'cable.continuous_a' => 1000, 'cabinet' => ['kw' => 120, 'partner_active' => true, ...$cabinet]], case: ['vehicle.inlets.0.dc.max_a' => 1000]))->totals->peakKw;
 
         self::assertEqualsWithDelta(60.0, $kw(['policy' => 'halves']), 1e-6);
         self::assertEqualsWithDelta(40.0, $kw(['policy' => 'first_come', 'partner_kw' => 80]), 1e-6);
@@ -113,11 +113,11 @@ final class WorkedForecastsTest extends TestCase
         $forecast = self::forecast(Cases::file(car: self::LOW_VOLTAGE, outlet: ['cabinet' => $cabinet], case: ['conditions.faults' => ['neighbour_at_minute' => 10]]));
         $before = 120 * (9.25 - 0.1) / 60;
 
-        self::assertEqualsWithDelta(10 + (44.2105 - $before) / 60 * 60, $forecast->minutes, 0.002);
-        self::assertEqualsWithDelta($forecast->minutes - 10, $forecast->minutesByBinding['sharing'], 0.002);
+        self::assertEqualsWithDelta(10 + (44.2105 - $before) / 60 * 60, $forecast->totals->minutes, 0.002);
+        self::assertEqualsWithDelta($forecast->totals->minutes - 10, $forecast->totals->minutesByBinding['sharing'], 0.002);
         // Who came first keeps what it takes.
         $first = self::forecast(Cases::file(car: self::LOW_VOLTAGE, outlet: ['cabinet' => ['kw' => 120, 'policy' => 'first_come']], case: ['conditions.faults' => ['neighbour_at_minute' => 10]]));
-        self::assertArrayNotHasKey('sharing', $first->minutesByBinding);
+        self::assertArrayNotHasKey('sharing', $first->totals->minutesByBinding);
         // Not known how it shares: said, not guessed.
         $unknown = self::forecast(Cases::file(car: self::LOW_VOLTAGE, outlet: ['cabinet' => ['kw' => 120]], case: ['conditions.faults' => ['neighbour_at_minute' => 10]]));
         self::assertSame(['how the cabinet shares its power'], array_map(static fn ($u): string => Say::it($u->fact()), $unknown->answer->limits->unread ?? []));
@@ -131,9 +131,9 @@ final class WorkedForecastsTest extends TestCase
         $cold = self::forecast(Cases::file(car: $car, case: ['conditions.pack_c' => 0, 'conditions.pack_prepared' => false]));
         $prepared = self::forecast(Cases::file(car: $car, case: ['conditions.pack_c' => 0, 'conditions.pack_prepared' => true]));
 
-        self::assertEqualsWithDelta(0.75 + 44.2105 / 100 * 60 / 70 * log((0.35 + 0.00624 * 70) / 0.35) / 0.00624 + 1.75 / 60, $cold->minutes, 0.003);
-        self::assertSame('cold_pack', $cold->longestBinding()[0] ?? null);
-        self::assertEqualsWithDelta(0.75 + 44.2105 / 100 * 60 + 5 / 60, $prepared->minutes, 0.002);
+        self::assertEqualsWithDelta(0.75 + 44.2105 / 100 * 60 / 70 * log((0.35 + 0.00624 * 70) / 0.35) / 0.00624 + 1.75 / 60, $cold->totals->minutes, 0.003);
+        self::assertSame('cold_pack', $cold->totals->longestBinding()[0] ?? null);
+        self::assertEqualsWithDelta(0.75 + 44.2105 / 100 * 60 + 5 / 60, $prepared->totals->minutes, 0.002);
     }
 
     public function test_a_socket_overnight(): void
@@ -145,10 +145,10 @@ final class WorkedForecastsTest extends TestCase
             post: Cases::AC_POST,
         ));
 
-        self::assertEqualsWithDelta(32.407 * 60 + 0.75, $forecast->minutes, 0.05);
-        self::assertEqualsWithDelta(46.667, $forecast->plugKwh, 0.001);
+        self::assertEqualsWithDelta(32.407 * 60 + 0.75, $forecast->totals->minutes, 0.05);
+        self::assertEqualsWithDelta(46.667, $forecast->totals->plugKwh, 0.001);
         // The supply and its portable supply allow the same: what hangs on the wall is named with them.
-        self::assertContains($forecast->longestBinding()[0] ?? null, ['supply_current', 'adapter_current']);
+        self::assertContains($forecast->totals->longestBinding()[0] ?? null, ['supply_current', 'adapter_current']);
     }
 
     public function test_a_ceiling_is_reached_at_n_percent(): void
@@ -156,22 +156,22 @@ final class WorkedForecastsTest extends TestCase
         // 320 V at 10 %, 360 V at 80 %: 350 V at 62.5 %. 31.5 kWh into the pack at 150 kW up to 60 %, then the taper.
         $forecast = self::forecast(Cases::file(outlet: ['max_v' => 350]));
 
-        self::assertEqualsWithDelta(62.5, $forecast->socEnd, 1e-6);
+        self::assertEqualsWithDelta(62.5, $forecast->totals->socEnd, 1e-6);
         self::assertSame('The station ends at 350 V; the pack is there at 63 %.', Say::it($forecast->cutShort));
-        self::assertEqualsWithDelta(31.5, $forecast->packKwh, 1e-6);
-        self::assertSame(55.0, $forecast->marginal[count($forecast->marginal) - 1]->soc);
+        self::assertEqualsWithDelta(31.5, $forecast->totals->packKwh, 1e-6);
+        self::assertSame(55.0, $forecast->course->marginal[count($forecast->course->marginal) - 1]->soc);
     }
 
     public function test_a_dead_pump_and_a_derated_stall_are_asked_for(): void
     {
         // Without coolant 200 A at 300 V.
         $crawl = self::forecast(Cases::file(car: self::LOW_VOLTAGE, case: ['conditions.faults' => ['cooling_failed' => true]]));
-        self::assertEqualsWithDelta(60.0, $crawl->peakKw, 1e-6);
-        self::assertSame('cable_current', $crawl->longestBinding()[0] ?? null);
+        self::assertEqualsWithDelta(60.0, $crawl->totals->peakKw, 1e-6);
+        self::assertSame('cable_current', $crawl->totals->longestBinding()[0] ?? null);
 
         $derated = self::forecast(Cases::file(car: self::LOW_VOLTAGE, case: ['conditions.faults' => ['derated_kw' => 42]]));
-        self::assertEqualsWithDelta(42.0, $derated->peakKw, 1e-6);
-        self::assertSame('station_power', $derated->longestBinding()[0] ?? null);
+        self::assertEqualsWithDelta(42.0, $derated->totals->peakKw, 1e-6);
+        self::assertSame('station_power', $derated->totals->longestBinding()[0] ?? null);
     }
 
     public function test_the_next_five_percent_slow_down_as_the_curve_falls(): void
@@ -179,7 +179,7 @@ final class WorkedForecastsTest extends TestCase
         // Above 60 % the curve is 150 − 3.5 (s − 60): 80 kW at 80 %, 62.5 kW at 85 %. 5 % are 3 kWh into the pack:
         // t = 60 × 0.6 / (0.95 × 3.5) × ln(80 / 62.5) min.
         $forecast = self::forecast(Cases::file());
-        $next = $forecast->marginal[count($forecast->marginal) - 1];
+        $next = $forecast->course->marginal[count($forecast->course->marginal) - 1];
 
         self::assertSame(80.0, $next->soc);
         self::assertEqualsWithDelta(36 / (0.95 * 3.5) * log(80 / 62.5), $next->minutesPer5, 1e-4);
@@ -189,7 +189,7 @@ final class WorkedForecastsTest extends TestCase
     public function test_where_going_on_is_quicker(): void
     {
         // The curve falls below 115 kW at 70 %.
-        $soc = static fn (?float $kw): ?float => self::forecast(Cases::file(case: ['conditions.next_stop_kw' => $kw]))->goOnAtSoc;
+        $soc = static fn (?float $kw): ?float => self::forecast(Cases::file(case: ['conditions.next_stop_kw' => $kw]))->advice->goOnAtSoc;
 
         self::assertEqualsWithDelta(70.0, $soc(115), 1e-3);
         self::assertNull($soc(40));
@@ -200,14 +200,14 @@ final class WorkedForecastsTest extends TestCase
     public function test_what_is_not_known_is_asked_for(): void
     {
         $forecast = self::forecast(Cases::file(car: ['pack.usable_kwh' => null]));
-        self::assertSame([null, ["the pack's usable kWh"]], [$forecast->minutes, array_map(static fn ($u): string => Say::it($u->fact()), $forecast->missing)]);
+        self::assertSame([null, ["the pack's usable kWh"]], [$forecast->totals->minutes, array_map(static fn ($u): string => Say::it($u->fact()), $forecast->missing)]);
 
         $noVolts = self::forecast(Cases::file(car: ['pack.voltage_by_soc' => null]));
-        self::assertNull($noVolts->minutes);
+        self::assertNull($noVolts->totals->minutes);
         self::assertSame("the pack's voltage", Say::it($noVolts->missing[0]->fact()));
 
         $refused = self::forecast(Cases::file(outlet: ['signalling' => ['can_legacy']]));
-        self::assertSame([null, 10.0, 'wont_charge'], [$refused->minutes, $refused->socEnd, $refused->answer->outcome->value]);
+        self::assertSame([null, 10.0, 'wont_charge'], [$refused->totals->minutes, $refused->totals->socEnd, $refused->answer->outcome->value]);
         self::assertNotNull($refused->cutShort);
     }
 
@@ -216,8 +216,8 @@ final class WorkedForecastsTest extends TestCase
         $forecast = self::forecast(Cases::file(car: ['charge_curve_kw' => [[0, 100], [70, 0], [100, 0]]]));
 
         self::assertSame("Nothing flows any more: the car's own charge curve allows none.", Say::it($forecast->cutShort));
-        self::assertGreaterThan(69.5, $forecast->socEnd);
-        self::assertLessThan(70.0, $forecast->socEnd);
+        self::assertGreaterThan(69.5, $forecast->totals->socEnd);
+        self::assertLessThan(70.0, $forecast->totals->socEnd);
     }
 
     private static function forecast(array $file): Forecast
@@ -229,7 +229,7 @@ final class WorkedForecastsTest extends TestCase
 
     private static function heat(Forecast $forecast, string $link): HeatReport
     {
-        foreach ($forecast->heat as $heat) {
+        foreach ($forecast->course->heat as $heat) {
             if ($heat->link->linkId === $link) {
                 return $heat;
             }

@@ -238,7 +238,7 @@ final class LimitsTest extends TestCase
             ...array_map(static fn (AmpLimit $l): string => "{$l->code->value} {$l->linkId} {$l->amps} A", $set->amps),
             ...array_map(static fn (KwLimit $l): string => "{$l->code->value} {$l->linkId} {$l->kw} kW", $set->kw),
             ...($set->curve === null ? [] : ["curve {$set->curve->code->value}"]),
-            ...array_map(static fn (LaterLimit $l): string => "from minute {$l->fromMinute} {$l->limit->code->value} {$l->limit->linkId} {$l->limit->kw} kW", $set->later),
+            ...array_map(static fn (LaterLimit $l): string => "from minute {$l->fromMinute} {$l->limit->code->value} {$l->limit->linkId} {$l->limit->kw} kW", $set->changing->later),
         ];
     }
 }

@@ -29,7 +29,7 @@ final class JudgeTest extends TestCase
         self::assertSame(PlateState::Within, self::row($judgement, 'a1', Quantity::Amps)->state);
         self::assertEqualsWithDelta(0.5, self::row($judgement, 'a1', Quantity::Amps)->utilisation(), 1e-9);
         self::assertEqualsWithDelta(250.0, self::row($judgement, 'a1', Quantity::Amps)->margin(), 1e-9);
-        self::assertEqualsWithDelta(250.0, $judgement->measured->mean10MinA, 1e-6);
+        self::assertEqualsWithDelta(250.0, $judgement->measured->means->tenMinA, 1e-6);
         self::assertEqualsWithDelta(250 / 300, $judgement->proven[0]->ofContinuous, 1e-9);
         self::assertEqualsWithDelta(0.5, $judgement->proven[0]->ofBoost, 1e-9);
         self::assertNotSame([], $judgement->findings);
@@ -62,10 +62,10 @@ final class JudgeTest extends TestCase
         // 340 V × 250 A = 85 kW for an hour; 40 points gained at 95 %: 85 × 0.95 / 0.40 = 201.9 kWh.
         $judgement = self::judge([new Reading(0, 20, 340, 250), new Reading(1_800_000, 40, 340, 250), new Reading(3_600_000, 60, 340, 250)]);
 
-        self::assertEqualsWithDelta(85.0, $judgement->measured->energyKwh, 1e-9);
+        self::assertEqualsWithDelta(85.0, $judgement->measured->energy->kwh, 1e-9);
         self::assertEqualsWithDelta(201.875, $judgement->impliedUsableKwh, 1e-6);
-        self::assertCount(2, $judgement->measured->gaps);
-        self::assertNull($judgement->measured->mean10MinA, 'no mean is taken across a gap');
+        self::assertCount(2, $judgement->measured->irregularities->gaps);
+        self::assertNull($judgement->measured->means->tenMinA, 'no mean is taken across a gap');
     }
 
     public function test_boost_minutes_are_counted_and_judged_against_the_plate(): void
@@ -73,7 +73,7 @@ final class JudgeTest extends TestCase
         $nine = self::judge([...self::steady(480, 552), ...self::steady(290, 600, 553)]);
         $row = self::row($nine, 'a1', Quantity::Amps);
 
-        self::assertEqualsWithDelta(9.2, $row->minutesOverContinuous, 0.02);
+        self::assertEqualsWithDelta(9.2, $row->boost->minutesOver, 0.02);
         self::assertSame(PlateState::Close, $row->state);
         self::assertSame(Verdict::Passed, $nine->verdict);
 
@@ -94,7 +94,7 @@ final class JudgeTest extends TestCase
         $noted = static fn (int $minutes): array => array_map(static fn (int $m): Reading => new Reading($m * 60_000, 30, 340, 440), range(0, $minutes, 2));
 
         // One sampling gap, two minutes, is allowed beyond the plate's fifteen.
-        self::assertEqualsWithDelta(16.0, self::row(self::judge($noted(16)), 'a1', Quantity::Amps)->minutesOverContinuous, 1e-9);
+        self::assertEqualsWithDelta(16.0, self::row(self::judge($noted(16)), 'a1', Quantity::Amps)->boost->minutesOver, 1e-9);
         self::assertNotSame(PlateState::Over, self::row(self::judge($noted(16)), 'a1', Quantity::Amps)->state);
         self::assertSame(PlateState::Over, self::row(self::judge($noted(18)), 'a1', Quantity::Amps)->state);
     }
@@ -105,8 +105,8 @@ final class JudgeTest extends TestCase
 
         // Sixteen minutes in four gaps: within the fifteen and one sampling gap of four.
         $row = self::row(self::judge($noted(16)), 'a1', Quantity::Amps);
-        self::assertEqualsWithDelta([0.0, 16.0], [$row->minutesOverContinuous, $row->minutesOverUnread], 1e-9);
-        self::assertFalse($row->mayBeOverrun);
+        self::assertEqualsWithDelta([0.0, 16.0], [$row->boost->minutesOver, $row->boost->minutesUnread], 1e-9);
+        self::assertFalse($row->boost->mayBeOverrun);
 
         $twenty = self::judge($noted(20));
         self::assertNotSame(PlateState::Over, self::row($twenty, 'a1', Quantity::Amps)->state);
@@ -116,19 +116,19 @@ final class JudgeTest extends TestCase
         // What was read decides alone: 17 minutes of it fail, whatever lies in the gap.
         $mixed = self::judge([...self::steady(440, 1020), new Reading(1_320_000, 30, 340, 440)]);
         $row = self::row($mixed, 'a1', Quantity::Amps);
-        self::assertEqualsWithDelta([17.0, 5.0], [$row->minutesOverContinuous, $row->minutesOverUnread], 1e-9);
-        self::assertSame([PlateState::Over, Verdict::Failed, false], [$row->state, $mixed->verdict, $row->mayBeOverrun]);
+        self::assertEqualsWithDelta([17.0, 5.0], [$row->boost->minutesOver, $row->boost->minutesUnread], 1e-9);
+        self::assertSame([PlateState::Over, Verdict::Failed, false], [$row->state, $mixed->verdict, $row->boost->mayBeOverrun]);
 
         // 10 min read and 300 s of gap, of which the straight line from 440 A down to 0 A lies above 303 A for 93.4 s.
         $part = self::row(self::judge([...self::steady(440, 600), new Reading(900_000, 30, 340, 0)]), 'a1', Quantity::Amps);
-        self::assertEqualsWithDelta([10.0, 300 * (440 - 303) / 440 / 60], [$part->minutesOverContinuous, $part->minutesOverUnread], 1e-9);
+        self::assertEqualsWithDelta([10.0, 300 * (440 - 303) / 440 / 60], [$part->boost->minutesOver, $part->boost->minutesUnread], 1e-9);
     }
 
     public function test_a_gap_begins_above_two_minutes(): void
     {
         foreach ([[120, 2.0, 0.0], [121, 0.0, 121 / 60]] as [$seconds, $read, $unread]) {
             $row = self::row(self::judge([new Reading(0, 30, 340, 440), new Reading($seconds * 1000, 30, 340, 440)]), 'a1', Quantity::Amps);
-            self::assertEqualsWithDelta([$read, $unread], [$row->minutesOverContinuous, $row->minutesOverUnread], 1e-9);
+            self::assertEqualsWithDelta([$read, $unread], [$row->boost->minutesOver, $row->boost->minutesUnread], 1e-9);
         }
     }
 
@@ -172,11 +172,11 @@ final class JudgeTest extends TestCase
     {
         // Two runs of 10 min with 2 min at 100 A between: the load falls from 0.55 to 0.53, so 20 min count.
         $warm = self::judge([...self::steady(440, 600), ...self::steady(100, 120, 601), ...self::steady(440, 600, 722)]);
-        self::assertGreaterThan(19.5, self::row($warm, 'a1', Quantity::Amps)->minutesOverContinuous);
+        self::assertGreaterThan(19.5, self::row($warm, 'a1', Quantity::Amps)->boost->minutesOver);
 
         // After an hour without current it has rested: the longer run alone counts.
         $rested = self::judge([...self::steady(440, 600), ...self::steady(0, 3600, 601), ...self::steady(440, 600, 4202)]);
-        self::assertEqualsWithDelta(10.0, self::row($rested, 'a1', Quantity::Amps)->minutesOverContinuous, 0.1);
+        self::assertEqualsWithDelta(10.0, self::row($rested, 'a1', Quantity::Amps)->boost->minutesOver, 0.1);
     }
 
     public function test_states_at_their_edges(): void
@@ -242,18 +242,18 @@ final class JudgeTest extends TestCase
             new Reading(40_000, 40, 240, 250),
             new Reading(50_000, 40, 340, 700),
         ]);
-        $codes = array_map(static fn ($f) => $f->code, $judgement->measured->flags);
+        $codes = array_map(static fn ($f) => $f->code, $judgement->measured->irregularities->flags);
 
         foreach (FlagCode::cases() as $code) {
             self::assertContains($code, $codes, $code->value);
         }
-        self::assertSame(7, $judgement->measured->readings);
+        self::assertSame(7, $judgement->measured->count->all);
         self::assertSame(700.0, $judgement->measured->peak(Quantity::Amps)?->value);
     }
 
     public function test_a_charge_is_looked_at_beside_the_last_one_that_was_read(): void
     {
-        $codes = static fn (Reading ...$readings): array => array_map(static fn ($f): string => $f->code->value.'@'.$f->tMs / 1000, self::judge($readings)->measured->flags);
+        $codes = static fn (Reading ...$readings): array => array_map(static fn ($f): string => $f->code->value.'@'.$f->tMs / 1000, self::judge($readings)->measured->irregularities->flags);
         $between = new Reading(5_000, null, 340, 250);
 
         self::assertSame(['soc_fell@10'], $codes(new Reading(0, 30, 340, 250), $between, new Reading(10_000, 29, 340, 250)));
@@ -271,14 +271,13 @@ final class JudgeTest extends TestCase
         $with = self::judge([...array_slice($good, 0, 700), $stray, ...array_slice($good, 700)]);
         $without = self::judge($good);
 
-        self::assertSame(['time_reversed'], array_map(static fn ($f): string => $f->code->value, $with->measured->flags));
-        self::assertSame(902, $with->measured->readings);
+        self::assertSame(['time_reversed'], array_map(static fn ($f): string => $f->code->value, $with->measured->irregularities->flags));
+        self::assertSame(902, $with->measured->count->all);
         self::assertSame(480.0, $with->measured->peak(Quantity::Amps)?->value);
-        foreach (['energyKwh', 'mean10MinA', 'mean1MinKw'] as $sum) {
-            self::assertEqualsWithDelta($without->measured->{$sum}, $with->measured->{$sum}, 1e-9, $sum);
-        }
-        self::assertEqualsWithDelta(15.0, self::row($with, 'a1', Quantity::Amps)->minutesOverContinuous, 1e-9);
-        self::assertEqualsWithDelta(self::row($without, 'a1', Quantity::Amps)->thetaMax, self::row($with, 'a1', Quantity::Amps)->thetaMax, 1e-9);
+        $sums = static fn ($judged): array => [$judged->measured->energy->kwh, $judged->measured->means->tenMinA, $judged->measured->means->oneMinKw];
+        self::assertEqualsWithDelta($sums($without), $sums($with), 1e-9);
+        self::assertEqualsWithDelta(15.0, self::row($with, 'a1', Quantity::Amps)->boost->minutesOver, 1e-9);
+        self::assertEqualsWithDelta(self::row($without, 'a1', Quantity::Amps)->boost->thetaMax, self::row($with, 'a1', Quantity::Amps)->boost->thetaMax, 1e-9);
     }
 
     public function test_a_clock_set_back_takes_nothing_away(): void
@@ -286,14 +285,14 @@ final class JudgeTest extends TestCase
         // 85 kW for 60 s, the clock goes back by 30 s, 85 kW for 60 s more: the seconds between the clocks are not known.
         $judgement = self::judge([...self::steady(250, 60), ...self::steady(250, 60, 30)]);
 
-        self::assertEqualsWithDelta(85 * 119 / 3600, $judgement->measured->energyKwh, 1e-9);
+        self::assertEqualsWithDelta(85 * 119 / 3600, $judgement->measured->energy->kwh, 1e-9);
     }
 
     public function test_gaps_without_end_are_counted_and_the_first_told(): void
     {
         $measured = self::judge(array_map(static fn (int $i): Reading => new Reading($i * 121_000, kw: 10), range(0, 300)));
 
-        self::assertSame([200, 100], [count($measured->measured->gaps), $measured->measured->gapsLeftOut]);
+        self::assertSame([200, 100], [count($measured->measured->irregularities->gaps), $measured->measured->irregularities->gapsLeftOut]);
         self::assertStringContainsString('300 stretches without readings', Say::all($measured->findings));
     }
 
@@ -312,7 +311,7 @@ final class JudgeTest extends TestCase
 
         self::assertGreaterThan(600, count($moments));
         self::assertEquals($moments, $third->judgement()->measured->course->moments());
-        self::assertEquals($first->judgement()->measured->mean10MinA, $third->judgement()->measured->mean10MinA);
+        self::assertEquals($first->judgement()->measured->means->tenMinA, $third->judgement()->measured->means->tenMinA);
     }
 
     public function test_a_judge_goes_on_from_what_another_remembered(): void
@@ -336,7 +335,7 @@ final class JudgeTest extends TestCase
 
     public function test_rounding_of_a_screen_is_no_jump(): void
     {
-        $codes = static fn (float $to): array => array_map(static fn ($f): string => $f->code->value, self::judge([new Reading(0, 30.0), new Reading(0, $to)])->measured->flags);
+        $codes = static fn (float $to): array => array_map(static fn ($f): string => $f->code->value, self::judge([new Reading(0, 30.0), new Reading(0, $to)])->measured->irregularities->flags);
 
         self::assertSame([[], ['jump'], [], ['soc_fell']], [$codes(32.0), $codes(32.1), $codes(30.0), $codes(29.9)]);
     }
@@ -346,10 +345,10 @@ final class JudgeTest extends TestCase
         // 100 s and 300 s of 85 kW: three quarters of it in a gap.
         $judgement = self::judge([new Reading(0, 30, 340, 250), new Reading(100_000, 30, 340, 250), new Reading(400_000, 30, 340, 250)]);
 
-        self::assertEqualsWithDelta(0.75, $judgement->measured->energyBridgedShare, 1e-9);
-        self::assertSame(0.0, self::judge(self::steady(250, 60))->measured->energyBridgedShare);
-        self::assertSame(0.0, self::judge(self::steady(0, 60))->measured->energyBridgedShare);
-        self::assertNull(self::judge([new Reading(0, 30)])->measured->energyBridgedShare);
+        self::assertEqualsWithDelta(0.75, $judgement->measured->energy->bridgedShare, 1e-9);
+        self::assertSame(0.0, self::judge(self::steady(250, 60))->measured->energy->bridgedShare);
+        self::assertSame(0.0, self::judge(self::steady(0, 60))->measured->energy->bridgedShare);
+        self::assertNull(self::judge([new Reading(0, 30)])->measured->energy->bridgedShare);
     }
 
     public function test_a_doubtful_charge_spoils_only_what_was_estimated_from_it(): void
@@ -447,7 +446,7 @@ final class JudgeTest extends TestCase
         $hot = static fn (int $everyS): Judgement => self::judge(array_map(
             static fn (int $s): Reading => new Reading($s * 1000, 30, 340, 250, celsius: $s % $everyS === 0 ? ['ambient' => 65.0] : []), range(0, 10_800, 60),
         ));
-        $theta = static fn (Judgement $j): float => self::row($j, 'a1', Quantity::Amps)->thetaMax ?? 0.0;
+        $theta = static fn (Judgement $j): float => self::row($j, 'a1', Quantity::Amps)->boost->thetaMax ?? 0.0;
 
         self::assertEqualsWithDelta((250 / 300) ** 2 / (25 / 65), $theta($hot(1800)), 0.05);
         self::assertEqualsWithDelta((250 / 300) ** 2 / (25 / 65) * (1 - exp(-31 / 33.6)), $theta($hot(20_000)), 0.05);
@@ -475,7 +474,7 @@ final class JudgeTest extends TestCase
     public function test_heat_of_the_session_matches_the_duty_of_the_plate(): void
     {
         // 500 A for 15 minutes is exactly the plate's boost: the load reaches 1.
-        self::assertEqualsWithDelta(1.0, self::row(self::judge(self::steady(500, 900)), 'a1', Quantity::Amps)->thetaMax, 0.01);
+        self::assertEqualsWithDelta(1.0, self::row(self::judge(self::steady(500, 900)), 'a1', Quantity::Amps)->boost->thetaMax, 0.01);
     }
 
     /**

@@ -38,12 +38,12 @@ final class MeasuresTest extends TestCase
         $row = self::amps(self::judge($readings));
         $plain = self::plainly($readings);
 
-        self::assertEqualsWithDelta($plain['read'] / 60, $row->minutesOverContinuous, 0.02, 'read');
-        self::assertEqualsWithDelta($plain['unread'] / 60, $row->minutesOverUnread, 0.02, 'unread');
-        self::assertEqualsWithDelta($plain['theta'], $row->thetaMax, 0.01, 'heat');
+        self::assertEqualsWithDelta($plain['read'] / 60, $row->boost->minutesOver, 0.02, 'read');
+        self::assertEqualsWithDelta($plain['unread'] / 60, $row->boost->minutesUnread, 0.02, 'unread');
+        self::assertEqualsWithDelta($plain['theta'], $row->boost->thetaMax, 0.01, 'heat');
         $measured = self::judge($readings)->measured;
-        self::assertEqualsWithDelta($plain['kwh'], $measured->energyKwh, 0.001, 'energy');
-        self::assertEqualsWithDelta($plain['bridged'] / $plain['kwh'], $measured->energyBridgedShare, 0.001, 'bridged');
+        self::assertEqualsWithDelta($plain['kwh'], $measured->energy->kwh, 0.001, 'energy');
+        self::assertEqualsWithDelta($plain['bridged'] / $plain['kwh'], $measured->energy->bridgedShare, 0.001, 'bridged');
     }
 
     /** @return iterable<string, array{int}> */
@@ -91,7 +91,7 @@ final class MeasuresTest extends TestCase
                 new Reading(0, 30, 340, 400), new Reading($tMs(2), 30, 340, 400), new Reading($tMs(2) + 1, 30, 340, 0),
                 ...array_map(static fn (float $m): Reading => new Reading($tMs(2 + $m), 30, 340, 0), range(0.6, $restMinutes, 0.6)),
                 new Reading($tMs(2 + $restMinutes), 30, 340, 0), new Reading($tMs(2 + $restMinutes) + 1, 30, 340, 400), new Reading($tMs(4 + $restMinutes), 30, 340, 400), new Reading($tMs(5 + $restMinutes), 30, 340, 400),
-            ], $file))->minutesOverContinuous;
+            ], $file))->boost->minutesOver;
         };
 
         self::assertEqualsWithDelta([5.0, 3.0], [$most(7.2), $most(7.4)], 0.001);
@@ -100,7 +100,7 @@ final class MeasuresTest extends TestCase
     public function test_the_usual_interval_is_the_median(): void
     {
         $at = static fn (array $seconds): Judgement => self::judge(array_map(static fn (int $s): Reading => new Reading($s * 1000, 30, 310, 440), $seconds));
-        $gap = static fn (array $seconds): float => $at($seconds)->measured->samplingGapS;
+        $gap = static fn (array $seconds): float => $at($seconds)->measured->count->samplingGapS;
 
         self::assertSame([0.0, 0.0, 10.0, 10.0, 10.0, 30.0, 90.0], [
             $gap([]), $gap([5]), $gap([0, 10]), $gap([0, 10, 40]), $gap([0, 10, 20, 80]), $gap([0, 30, 60, 70]), $gap([0, 90, 180, 270]),
@@ -117,7 +117,7 @@ final class MeasuresTest extends TestCase
     {
         $measured = self::judge($readings)->measured;
 
-        self::assertSame([$kwh, $share, $flowed], [$measured->energyKwh === null ? null : round($measured->energyKwh, 6), $measured->energyBridgedShare, $measured->flowed()]);
+        self::assertSame([$kwh, $share, $flowed], [$measured->energy->kwh === null ? null : round($measured->energy->kwh, 6), $measured->energy->bridgedShare, $measured->flowed()]);
     }
 
     /** @return iterable<string, array{list<Reading>, float|null, float|null, bool}> */
@@ -153,7 +153,7 @@ final class MeasuresTest extends TestCase
         }
         $judgement = self::judge($readings);
 
-        self::assertSame([200, 4, 200, 3], [count($judgement->measured->flags), $judgement->measured->flagsLeftOut, count($judgement->measured->gaps), $judgement->measured->gapsLeftOut]);
+        self::assertSame([200, 4, 200, 3], [count($judgement->measured->irregularities->flags), $judgement->measured->irregularities->flagsLeftOut, count($judgement->measured->irregularities->gaps), $judgement->measured->irregularities->gapsLeftOut]);
         self::assertStringContainsString('204', Say::all($judgement->findings));
         self::assertStringContainsString('203', Say::all($judgement->findings));
     }
@@ -162,7 +162,7 @@ final class MeasuresTest extends TestCase
     #[DataProvider('doubts')]
     public function test_what_cannot_be_right_at_its_edge(array $readings, ?FlagCode $code): void
     {
-        $flags = array_map(static fn ($f): FlagCode => $f->code, self::judge($readings)->measured->flags);
+        $flags = array_map(static fn ($f): FlagCode => $f->code, self::judge($readings)->measured->irregularities->flags);
 
         self::assertSame($code === null ? [] : [$code], $flags);
     }
@@ -196,14 +196,14 @@ final class MeasuresTest extends TestCase
 
     public function test_the_most_that_is_possible_is_a_fifth_above_what_the_weakest_link_passes(): void
     {
-        $flags = static fn (float $kw): array => array_map(static fn ($f): FlagCode => $f->code, self::judge([new Reading(0, kw: $kw)])->measured->flags);
+        $flags = static fn (float $kw): array => array_map(static fn ($f): FlagCode => $f->code, self::judge([new Reading(0, kw: $kw)])->measured->irregularities->flags);
         // The adapter's 500 A at 380 V, the highest of the pack.
         $possible = 500 * 380 / 1000;
 
         self::assertSame([[], [FlagCode::AbovePossible]], [$flags(1.2 * $possible), $flags(1.2 * $possible + 0.01)]);
 
         // A station of 50 kW; a car that takes 40; a cold pack is no limit of the equipment.
-        $of = static fn (array $car, array $outlet, float $kw): int => count(self::judge([new Reading(0, kw: $kw)], Cases::file(car: $car, outlet: $outlet, case: ['conditions.pack_prepared' => false, 'conditions.pack_c' => -10]))->measured->flags);
+        $of = static fn (array $car, array $outlet, float $kw): int => count(self::judge([new Reading(0, kw: $kw)], Cases::file(car: $car, outlet: $outlet, case: ['conditions.pack_prepared' => false, 'conditions.pack_c' => -10]))->measured->irregularities->flags);
         self::assertSame([0, 1], [$of([], ['max_kw' => 50], 60.0), $of([], ['max_kw' => 50], 60.1)]);
         self::assertSame([0, 1], [$of(['charge_curve_kw' => [[0, 20], [50, 40], [100, 5]]], [], 48.0), $of(['charge_curve_kw' => [[0, 20], [50, 40], [100, 5]]], [], 48.1)]);
     }
@@ -214,7 +214,7 @@ final class MeasuresTest extends TestCase
         $file = Cases::file(car: ['pack' => [], 'charge_curve_kw' => null, 'inlets.0.dc' => []], outlet: ['max_v' => null, 'max_a' => null, 'max_kw' => null, 'cabinet' => null, 'cable' => null]);
         $judgement = self::judge([new Reading(0, 30, 340, 250), new Reading(60_000, 90, 340, 250), new Reading(120_000, 91, 340, 250)], $file);
 
-        self::assertSame([], $judgement->measured->flags);
+        self::assertSame([], $judgement->measured->irregularities->flags);
         self::assertSame(85.0, $judgement->measured->peak(Quantity::Kw)?->value);
     }
 
@@ -244,7 +244,7 @@ final class MeasuresTest extends TestCase
         // Ten minutes at 200 A, then a minute at 400: the last ten are 9 × 200 and 1 × 400, but for the step of a second.
         $measured = self::judge([...array_map(static fn (int $s): Reading => new Reading($s * 1000, 30, 340, $s <= 600 ? 200.0 : 400.0), range(0, 661))])->measured;
 
-        self::assertEqualsWithDelta([220.0, 400.0, 74.8, 136.0], [$measured->mean10MinA, $measured->mean1MinA, $measured->mean10MinKw, $measured->mean1MinKw], 0.4);
+        self::assertEqualsWithDelta([220.0, 400.0, 74.8, 136.0], [$measured->means->tenMinA, $measured->means->oneMinA, $measured->means->tenMinKw, $measured->means->oneMinKw], 0.4);
     }
 
     public function test_no_mean_runs_across_a_gap(): void
@@ -253,7 +253,7 @@ final class MeasuresTest extends TestCase
         $gapped = self::judge([...$flat(0, 90.0), ...$flat(481, 90.0)])->measured;
         $whole = self::judge([...$flat(0, 90.0), ...$flat(480, 90.0)])->measured;
 
-        self::assertSame([null, 90.0, 90.0], [$gapped->mean10MinKw, $gapped->mean1MinKw, $whole->mean10MinKw]);
+        self::assertSame([null, 90.0, 90.0], [$gapped->means->tenMinKw, $gapped->means->oneMinKw, $whole->means->tenMinKw]);
     }
 
     public function test_states_from_the_best_to_the_worst(): void
@@ -263,8 +263,8 @@ final class MeasuresTest extends TestCase
 
     public function test_one_reading_warms_nothing(): void
     {
-        self::assertSame(0.0, self::amps(self::judge([new Reading(0, 30, 310, 480)]))->thetaMax);
-        self::assertSame([0.0, 0.0], [self::amps(self::judge([new Reading(0, 30, 310, 480)]))->minutesOverContinuous, self::amps(self::judge([new Reading(0, 30, 310, 480)]))->minutesOverUnread]);
+        self::assertSame(0.0, self::amps(self::judge([new Reading(0, 30, 310, 480)]))->boost->thetaMax);
+        self::assertSame([0.0, 0.0], [self::amps(self::judge([new Reading(0, 30, 310, 480)]))->boost->minutesOver, self::amps(self::judge([new Reading(0, 30, 310, 480)]))->boost->minutesUnread]);
     }
 
     public function test_means_over_thousands_of_readings_agree_with_every_window(): void

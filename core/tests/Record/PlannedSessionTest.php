@@ -32,7 +32,7 @@ final class PlannedSessionTest extends TestCase
                     'conditions.ambient_c' => $ambient, 'conditions.ageing' => $left / 100, 'conditions.theta' => ['a1' => $theta],
                 ]));
 
-                self::assertNotNull($forecast->minutes);
+                self::assertNotNull($forecast->totals->minutes);
                 self::assertSame([], array_filter($judgement->plateCheck, static fn (PlateRow $r): bool => $r->state === PlateState::Over), Say::all($judgement->findings));
             });
     }
@@ -41,7 +41,7 @@ final class PlannedSessionTest extends TestCase
     {
         // The station holds the amps at 350: by heat alone the 300 A adapter would bear them for 44.6 min.
         [$forecast, $judgement] = self::acted(self::file(['outlet.max_a' => 350, 'vehicle.pack.usable_kwh' => 140]));
-        $adapter = $forecast->heat[1];
+        $adapter = $forecast->course->heat[1];
 
         self::assertSame('a1', $adapter->link->linkId);
         // 45 s of handshake, and 9.6 s of a ramp to 300 A at 320 V, before the minutes count.
@@ -55,7 +55,7 @@ final class PlannedSessionTest extends TestCase
             [$forecast, $judgement] = self::acted(self::file(['outlet.coupler' => 'ccs1', ...$changes]));
 
             return [
-                round(max(array_map(static fn ($p): float => $p->amps, $forecast->points)), 1),
+                round(max(array_map(static fn ($p): float => $p->flow->amps, $forecast->course->points)), 1),
                 ...array_map(static fn (PlateRow $r): ?float => $r->limit(), array_values(array_filter($judgement->plateCheck, static fn (PlateRow $r): bool => $r->link->id === 'cable' && $r->quantity->value === 'a'))),
             ];
         };
@@ -74,7 +74,7 @@ final class PlannedSessionTest extends TestCase
         $thetas = static function (array $changes): array {
             [$forecast, $judgement] = self::acted(self::file(['outlet.max_a' => 290, 'outlet.cable.continuous_a' => 300, ...$changes]));
 
-            return [round($forecast->heat[0]->link->duty->effectiveA), round($forecast->heat[1]->link->duty->effectiveA), $judgement->measured->duties['cable']->thetaMax(), $judgement->measured->duties['a1']->thetaMax()];
+            return [round($forecast->course->heat[0]->link->duty->effectiveA), round($forecast->course->heat[1]->link->duty->effectiveA), $judgement->measured->duties['cable']->thetaMax(), $judgement->measured->duties['a1']->thetaMax()];
         };
         [$cableA, $adapterA, $cable, $adapter] = $thetas([]);
         self::assertSame([300.0, 300.0], [$cableA, $adapterA]);
@@ -100,8 +100,8 @@ final class PlannedSessionTest extends TestCase
         $answer = $case->fitter()->answer($case->outlet, $case->vehicle)->best;
         $forecast = (new Forecaster)->forecast($answer, $case->conditions);
         $judge = new Judge($answer, $case->conditions);
-        foreach ($forecast->points as $point) {
-            $judge->add(new Reading((int) round(1000 * $point->tS), $point->soc, $point->volts, $point->amps, $point->kw));
+        foreach ($forecast->course->points as $point) {
+            $judge->add(new Reading((int) round(1000 * $point->tS), $point->soc, $point->flow->volts, $point->flow->amps, $point->flow->kw));
         }
 
         return [$forecast, $judge->judgement()];

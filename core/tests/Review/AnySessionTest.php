@@ -66,7 +66,7 @@ final class AnySessionTest extends TestCase
             foreach ($recorded->diagnosis->heldBackBy as $held) {
                 self::assertGreaterThanOrEqual($last, $held->fromS);
                 self::assertGreaterThanOrEqual($held->fromS, $held->toS);
-                self::assertGreaterThanOrEqual(0.0, min($held->lostKwh ?? 0.0, $held->lostMinutes ?? 0.0, $held->behindCarMinutes ?? 0.0));
+                self::assertGreaterThanOrEqual(0.0, min($held->loss->kwh ?? 0.0, $held->loss->minutes ?? 0.0, $held->loss->behindCarMinutes ?? 0.0));
                 $last = $held->toS;
             }
             self::assertNotSame([], $recorded->diagnosis->heldBackBy);

@@ -65,10 +65,10 @@ final class DiagnosisTest extends TestCase
     {
         $diagnosis = self::diagnosis($changes, self::readings($parts), $events);
 
-        self::assertSame($causes, array_map(static fn (HeldBack $h): string => $h->cause->value, $diagnosis->heldBackBy), self::told($diagnosis));
+        self::assertSame($causes, array_map(static fn (HeldBack $h): string => $h->finding->cause->value, $diagnosis->heldBackBy), self::told($diagnosis));
         foreach ($diagnosis->heldBackBy as $i => $held) {
             self::assertSame($diagnosis->heldBackBy[$i + 1]->fromS ?? $held->toS, $held->toS);
-            self::assertGreaterThanOrEqual(0.0, $held->lostKwh);
+            self::assertGreaterThanOrEqual(0.0, $held->loss->kwh);
         }
     }
 
@@ -78,11 +78,11 @@ final class DiagnosisTest extends TestCase
         $held = self::diagnosis([], self::readings([[15, 60]]))->heldBackBy[0];
 
         // The last reading stands for no time: 29 of the 30 half minutes count.
-        self::assertEqualsWithDelta(29 * 30 / 3600 * (150 - 60), $held->lostKwh, 0.05);
-        self::assertEqualsWithDelta(29 / 2 * (1 - 60 / 150), $held->lostMinutes, 0.03);
+        self::assertEqualsWithDelta(29 * 30 / 3600 * (150 - 60), $held->loss->kwh, 0.05);
+        self::assertEqualsWithDelta(29 / 2 * (1 - 60 / 150), $held->loss->minutes, 0.03);
         self::assertSame(60.0, $held->levelKw);
-        self::assertSame('low', $held->confidence->value);
-        self::assertSame('60 kW level from the start for 15 min: 40 % of what was expected, and far below every plate.', Say::it($held->evidence));
+        self::assertSame('low', $held->finding->confidence->value);
+        self::assertSame('60 kW level from the start for 15 min: 40 % of what was expected, and far below every plate.', Say::it($held->finding->evidence));
     }
 
     /** Against its own forecast a session at the station's plate loses nothing; against the car it does. */
@@ -90,23 +90,23 @@ final class DiagnosisTest extends TestCase
     {
         $held = self::diagnosis(['outlet.max_kw' => 90], self::readings([[15, 90]]))->heldBackBy[0];
 
-        self::assertEqualsWithDelta(0.0, $held->lostMinutes, 0.02);
-        self::assertEqualsWithDelta(29 / 2 * (1 - 90 / 150), $held->behindCarMinutes, 0.03);
-        self::assertSame(['high', 'post'], [$held->confidence->value, $held->linkId]);
-        self::assertSame('90 kW level for 15 min; Test post allows 90 kW.', Say::it($held->evidence));
+        self::assertEqualsWithDelta(0.0, $held->loss->minutes, 0.02);
+        self::assertEqualsWithDelta(29 / 2 * (1 - 90 / 150), $held->loss->behindCarMinutes, 0.03);
+        self::assertSame(['high', 'post'], [$held->finding->confidence->value, $held->finding->linkId]);
+        self::assertSame('90 kW level for 15 min; Test post allows 90 kW.', Say::it($held->finding->evidence));
     }
 
     public function test_amps_that_follow_from_the_rest_are_of_medium_confidence(): void
     {
         $readings = array_map(static fn (Reading $r): Reading => new Reading($r->tMs, $r->socPct, null, null, $r->kw), self::readings([[15, 90]]));
 
-        self::assertSame('medium', self::diagnosis(['outlet.max_kw' => 90], $readings)->heldBackBy[0]->confidence->value);
+        self::assertSame('medium', self::diagnosis(['outlet.max_kw' => 90], $readings)->heldBackBy[0]->finding->confidence->value);
     }
 
     /** At a figure for three minutes it is that figure's; shorter than that it is only as expected. */
     public function test_how_long_a_level_is_one(): void
     {
-        $told = static fn (array $changes, float $minutes, float $level): string => (static fn (HeldBack $h): string => "{$h->cause->value} {$h->confidence->value} {$h->linkId} ".json_encode($h->limit))(self::diagnosis($changes, self::readings([[$minutes, $level]]))->heldBackBy[0]);
+        $told = static fn (array $changes, float $minutes, float $level): string => (static fn (HeldBack $h): string => "{$h->finding->cause->value} {$h->finding->confidence->value} {$h->finding->linkId} ".json_encode($h->finding->limit))(self::diagnosis($changes, self::readings([[$minutes, $level]]))->heldBackBy[0]);
 
         self::assertSame('station_power high post 90', $told(['outlet.max_kw' => 90], 3.5, 90));
         self::assertSame('station_power low post null', $told(['outlet.max_kw' => 90], 3, 90));
@@ -130,7 +130,7 @@ final class DiagnosisTest extends TestCase
     {
         $held = self::diagnosis(['outlet.max_kw' => 90], self::readings([[15, $kw]]))->heldBackBy[0];
 
-        self::assertSame($told, "{$held->cause->value} {$held->confidence->value}");
+        self::assertSame($told, "{$held->finding->cause->value} {$held->finding->confidence->value}");
     }
 
     /** @return iterable<string, array{array<string, mixed>, list<array{float, float}>, list<string>}> */
@@ -162,8 +162,8 @@ final class DiagnosisTest extends TestCase
     {
         [$boost, $after] = self::boosted([], [[8, -400], [8, -250]])->heldBackBy;
 
-        self::assertSame(['a1', 'high', 400.0, '400 A level for 8 min; A1 allows 400 A.'], [$boost->linkId, $boost->confidence->value, $boost->limit, Say::it($boost->evidence)]);
-        self::assertSame(['a1', 'high', 250.0, '400 A fell to 250 A at once, after 8 min above the 250 A that A1 carries for good.'], [$after->linkId, $after->confidence->value, $after->limit, Say::it($after->evidence)]);
+        self::assertSame(['a1', 'high', 400.0, '400 A level for 8 min; A1 allows 400 A.'], [$boost->finding->linkId, $boost->finding->confidence->value, $boost->finding->limit, Say::it($boost->finding->evidence)]);
+        self::assertSame(['a1', 'high', 250.0, '400 A fell to 250 A at once, after 8 min above the 250 A that A1 carries for good.'], [$after->finding->linkId, $after->finding->confidence->value, $after->finding->limit, Say::it($after->finding->evidence)]);
     }
 
     /** Both the cable and the adapter fall to 250 A: the thermometer names the one that is warmer. */
@@ -173,7 +173,7 @@ final class DiagnosisTest extends TestCase
         $readings = static fn (string $hot): array => array_map(static fn (Reading $r): Reading => new Reading($r->tMs, $r->socPct, $r->volts, $r->amps, $r->kw, ['adapter' => 40.0, 'cable' => 40.0, $hot => 55.0]), self::readings([[8, -400], [8, -250]]));
         foreach (['adapter' => 'adapter_current', 'cable' => 'cable_current'] as $hot => $cause) {
             $diagnosis = self::diagnosis([...self::ADAPTED, ...$cable], $readings($hot));
-            self::assertSame($cause, $diagnosis->heldBackBy[count($diagnosis->heldBackBy) - 1]->cause->value, self::told($diagnosis));
+            self::assertSame($cause, $diagnosis->heldBackBy[count($diagnosis->heldBackBy) - 1]->finding->cause->value, self::told($diagnosis));
         }
     }
 
@@ -184,8 +184,8 @@ final class DiagnosisTest extends TestCase
         $held = self::diagnosis($changes, self::readings([[5, 150], [10, 75]]))->heldBackBy;
         $last = $held[count($held) - 1];
 
-        self::assertSame(['sharing', 75.0, 'high'], [$last->cause->value, $last->limit, $last->confidence->value]);
-        self::assertEqualsWithDelta(0.0, $last->lostMinutes, 0.1);
+        self::assertSame(['sharing', 75.0, 'high'], [$last->finding->cause->value, $last->finding->limit, $last->finding->confidence->value]);
+        self::assertEqualsWithDelta(0.0, $last->loss->minutes, 0.1);
     }
 
     public function test_a_cold_pack_that_was_said_to_be_warm(): void
@@ -208,8 +208,8 @@ final class DiagnosisTest extends TestCase
         }
         $held = self::diagnosis(['conditions.pack_prepared' => false, 'conditions.pack_c' => 10], $readings)->heldBackBy;
 
-        self::assertSame([['cold_pack', 'high']], array_map(static fn (HeldBack $h): array => [$h->cause->value, $h->confidence->value], $held));
-        self::assertEqualsWithDelta(0.0, $held[0]->lostMinutes, 0.1);
+        self::assertSame([['cold_pack', 'high']], array_map(static fn (HeldBack $h): array => [$h->finding->cause->value, $h->finding->confidence->value], $held));
+        self::assertEqualsWithDelta(0.0, $held[0]->loss->minutes, 0.1);
     }
 
     /** @return iterable<string, array{list<array{float, float}>, list<string>}> minutes and amps on a 48 A post, causes */
@@ -271,18 +271,18 @@ final class DiagnosisTest extends TestCase
         $first = $diagnosis->heldBackBy[0] ?? null;
 
         self::assertSame($seconds, $diagnosis->handshakeS);
-        self::assertSame($evidence, $first?->cause->value === 'handshake' ? Say::it($first->evidence) : null);
+        self::assertSame($evidence, $first?->finding->cause->value === 'handshake' ? Say::it($first->finding->evidence) : null);
     }
 
     public function test_a_handshake_whose_end_was_read_or_that_never_ended_is_known_for_certain(): void
     {
-        $confidence = static fn (string $case): string => self::diagnosis([], ...array_slice(iterator_to_array(self::starts())[$case], 0, 2))->heldBackBy[0]->confidence->value;
+        $confidence = static fn (string $case): string => self::diagnosis([], ...array_slice(iterator_to_array(self::starts())[$case], 0, 2))->heldBackBy[0]->finding->confidence->value;
 
         self::assertSame(['high', 'high', 'high'], array_map($confidence, ['read without current until then', 'as noted', 'never']));
         // Idle at 180 s, flowing at 400 s: between them nobody looked.
         $late = array_map(static fn (Reading $r): Reading => new Reading($r->tMs + 200_000, $r->socPct, $r->volts, $r->amps, $r->kw), array_slice(self::readings([[8, 150]]), 7));
         $held = self::diagnosis([], [new Reading(0, 10, 320, 0, 0), new Reading(180_000, 10, 320, 0, 0), ...$late])->heldBackBy[0];
-        self::assertSame(['handshake', 'medium', 2.25], [$held->cause->value, $held->confidence->value, $held->lostMinutes]);
+        self::assertSame(['handshake', 'medium', 2.25], [$held->finding->cause->value, $held->finding->confidence->value, $held->loss->minutes]);
     }
 
     public function test_a_long_handshake_costs_what_is_beyond_a_usual_one(): void
@@ -290,8 +290,8 @@ final class DiagnosisTest extends TestCase
         [$readings] = self::starts()->current();
         $held = self::diagnosis([], $readings)->heldBackBy[0];
 
-        self::assertEqualsWithDelta((200 - 45) / 60, $held->lostMinutes, 1e-9);
-        self::assertEqualsWithDelta(150 * (200 - 45) / 3600, $held->lostKwh, 1e-6);
+        self::assertEqualsWithDelta((200 - 45) / 60, $held->loss->minutes, 1e-9);
+        self::assertEqualsWithDelta(150 * (200 - 45) / 3600, $held->loss->kwh, 1e-6);
         self::assertSame([0.0, 200.0], [$held->fromS, $held->toS]);
     }
 
@@ -300,16 +300,16 @@ final class DiagnosisTest extends TestCase
         $two = self::diagnosis([], [new Reading(0, 10, 320, 0, 0), new Reading(60_000, 12, 325, 400, 130)]);
         $without = self::diagnosis([], array_map(static fn (int $i): Reading => new Reading(60_000 * $i, 10 + $i, null, null, null), range(0, 9)));
 
-        self::assertSame(['not_enough_readings', '2 of the 3 readings that it takes.'], [self::causes($two)[0], Say::it($two->heldBackBy[0]->evidence)]);
-        self::assertSame(['not_enough_readings', 'Neither amps nor kW were read, nor do they follow.'], [self::causes($without)[0], Say::it($without->heldBackBy[0]->evidence)]);
+        self::assertSame(['not_enough_readings', '2 of the 3 readings that it takes.'], [self::causes($two)[0], Say::it($two->heldBackBy[0]->finding->evidence)]);
+        self::assertSame(['not_enough_readings', 'Neither amps nor kW were read, nor do they follow.'], [self::causes($without)[0], Say::it($without->heldBackBy[0]->finding->evidence)]);
     }
 
     public function test_without_a_forecast_it_says_so(): void
     {
         $held = self::diagnosis(['vehicle.pack.usable_kwh' => null, 'vehicle.charge_curve_kw' => null], self::readings([[12, 120]]))->heldBackBy;
 
-        self::assertSame(['unexplained'], array_map(static fn (HeldBack $h): string => $h->cause->value, $held));
-        self::assertSame(['120 kW; there is no forecast of this chain to hold it against.', null], [Say::it($held[0]->evidence), $held[0]->lostMinutes]);
+        self::assertSame(['unexplained'], array_map(static fn (HeldBack $h): string => $h->finding->cause->value, $held));
+        self::assertSame(['120 kW; there is no forecast of this chain to hold it against.', null], [Say::it($held[0]->finding->evidence), $held[0]->loss->minutes]);
     }
 
     public function test_a_break_in_the_middle(): void
@@ -317,7 +317,7 @@ final class DiagnosisTest extends TestCase
         $readings = [...self::readings([[6, 150]]), ...array_map(static fn (int $i): Reading => new Reading((390 + 30 * $i) * 1000, 33, 330, 0, 0), range(0, 5)), ...array_map(static fn (Reading $r): Reading => new Reading($r->tMs + 600_000, $r->socPct, $r->volts, $r->amps, $r->kw), array_slice(self::readings([[6, 150]], 33), 1))];
 
         self::assertSame(['vehicle_curve', 'unexplained', 'vehicle_curve'], self::causes(self::diagnosis([], $readings)));
-        self::assertSame('No current for 4 min in between.', Say::it(self::diagnosis([], $readings)->heldBackBy[1]->evidence));
+        self::assertSame('No current for 4 min in between.', Say::it(self::diagnosis([], $readings)->heldBackBy[1]->finding->evidence));
     }
 
     /** The forecast took 45 s to begin, the session 30; then 90 kW for 14.5 minutes where 150 were forecast. */
@@ -356,7 +356,7 @@ final class DiagnosisTest extends TestCase
     /** @return list<string> */
     private static function causes(Diagnosis $diagnosis): array
     {
-        return array_map(static fn (HeldBack $h): string => $h->cause->value, $diagnosis->heldBackBy);
+        return array_map(static fn (HeldBack $h): string => $h->finding->cause->value, $diagnosis->heldBackBy);
     }
 
     public function test_a_crawl_is_dead_cooling_below_60_percent_only(): void
@@ -378,7 +378,7 @@ final class DiagnosisTest extends TestCase
 
     private static function told(Diagnosis $diagnosis): string
     {
-        return implode("\n", array_map(static fn (HeldBack $h): string => "{$h->fromS}-{$h->toS} {$h->cause->value} ".Say::it($h->evidence), $diagnosis->heldBackBy));
+        return implode("\n", array_map(static fn (HeldBack $h): string => "{$h->fromS}-{$h->toS} {$h->finding->cause->value} ".Say::it($h->finding->evidence), $diagnosis->heldBackBy));
     }
 
     private static function event(EventCode $code, float $minute): Event

@@ -24,9 +24,9 @@ final class ExpectedTest extends TestCase
         $expected = Expected::of(self::forecast(Cases::file()));
         $flat = array_values(array_filter($expected->points, static fn ($p): bool => $p->soc > 30 && $p->soc < 60))[0];
 
-        self::assertEqualsWithDelta(150.0, $flat->kw, 0.01);
+        self::assertEqualsWithDelta(150.0, $flat->flow->kw, 0.01);
         self::assertEqualsWithDelta(['leaveBelowKw' => 105.0, 'nearFromKw' => 138.0, 'nearToKw' => 162.0], $expected->marks($flat), 0.01);
-        self::assertGreaterThan(0.0, $expected->points[0]->kw);
+        self::assertGreaterThan(0.0, $expected->points[0]->flow->kw);
     }
 
     public function test_no_ac_post_is_worth_leaving_for_another(): void
@@ -68,15 +68,15 @@ final class ExpectedTest extends TestCase
         $file = Cases::file(['charge_curve_kw' => [[0, 150], [100, 150]]], ['coupler' => 'j3400'], [['plate.boost_minutes' => 5, 'holds_back' => true]]);
         $forecast = self::forecast($file);
         $told = array_map(Say::it(...), Reminders::of($forecast));
-        $spent = array_values(array_filter(array_map(static fn ($h): ?float => $h->fullAtMinute, $forecast->heat)))[0];
+        $spent = array_values(array_filter(array_map(static fn ($h): ?float => $h->fullAtMinute, $forecast->course->heat)))[0];
 
         self::assertSame('Take the first temperatures.', $told[60]);
         self::assertSame('Ten minutes: take the temperatures.', $told[600]);
         self::assertStringContainsString('two minutes of its boost', $told[(int) round($spent * 60) - 120]);
-        self::assertSame((int) round((float) $forecast->minutes * 60) - 120, array_key_last($told));
+        self::assertSame((int) round((float) $forecast->totals->minutes * 60) - 120, array_key_last($told));
         $unheld = self::forecast(Cases::changed($file, ['adapters.0.holds_back' => null, 'adapters.0.plate.boost_minutes' => 8]));
-        self::assertNotNull($unheld->passed);
-        self::assertStringContainsString('holds the current back', array_map(Say::it(...), Reminders::of($unheld))[(int) round($unheld->passed->minute * 60) - 120]);
+        self::assertNotNull($unheld->advice->passed);
+        self::assertStringContainsString('holds the current back', array_map(Say::it(...), Reminders::of($unheld))[(int) round($unheld->advice->passed->minute * 60) - 120]);
         $none = self::forecast(Cases::file([], ['min_v' => 400]));
         self::assertSame([], Reminders::of($none));
     }

@@ -19,6 +19,7 @@ use Harmozon\Core\Review\Memory\Grades;
 use Harmozon\Core\Review\Memory\HeatLeft;
 use Harmozon\Core\Review\Memory\LearnedCurve;
 use Harmozon\Core\Review\Memory\StallMemory;
+use Harmozon\Core\Review\Memory\StallSigns;
 use Harmozon\Core\Review\Memory\Visit;
 use Harmozon\Core\Review\Recorded;
 use Harmozon\Core\Tests\Cases;
@@ -40,7 +41,7 @@ final class MemoryTest extends TestCase
         yield 'derated' => [[self::visit('2026-11-01', kw: 140), self::visit('2026-11-05', kw: 50, derated: true)], 140.0, '2026-11-01', 0, ['The last time here it gave no more than 50 kW: less than it says.']];
         yield 'derated and dead cooling, lifted by a good one' => [[self::visit('2026-11-01', kw: 50, derated: true), self::visit('2026-11-03', cooling: true), self::visit('2026-11-05', kw: 140)], 140.0, '2026-11-05', 0, []];
         yield 'dead cooling' => [[self::visit('2026-11-05', cooling: true)], 100.0, null, 0, ['The last time here the cooling of the cable had failed.']];
-        yield 'a chain that never charges' => [[new Visit('post', '', '2026-11-01', false, 2, null, false, false, isExpected: false)], null, null, 0, []];
+        yield 'a chain that never charges' => [[new Visit('post', '', '2026-11-01', false, 2, null, isExpected: false)], null, null, 0, []];
         yield '90 days ago' => [[self::visit('2026-08-28', failed: 1)], 100.0, null, 1, ['1 start failed here in the last 90 days, and none has gone well since.']];
         yield '91 days ago' => [[self::visit('2026-08-27', failed: 1)], 100.0, null, 0, []];
     }
@@ -110,7 +111,7 @@ final class MemoryTest extends TestCase
     {
         $visit = Visit::of(self::recorded(60.0, 15), [new Event(EventCode::FailedStart, 1000)], '2026-11-01');
 
-        self::assertEquals(new Visit('post', '', '2026-11-01', true, 1, 60.0, true, false), $visit);
+        self::assertEquals(new Visit('post', '', '2026-11-01', true, 1, 60.0, new StallSigns(derated: true)), $visit);
         self::assertEquals($visit, Visit::fromArray(json_decode((string) json_encode($visit->toArray()), true)));
     }
 
@@ -183,7 +184,7 @@ final class MemoryTest extends TestCase
 
     private static function visit(string $day, ?float $kw = 100.0, int $failed = 0, bool $started = true, bool $derated = false, bool $cooling = false, string $stall = '', string $outlet = 'post'): Visit
     {
-        return new Visit($outlet, $stall, $day, $started, $failed, $kw, $derated, $cooling);
+        return new Visit($outlet, $stall, $day, $started, $failed, $kw, new StallSigns($derated, $cooling));
     }
 
     /** @param  array<string, mixed>  $changes */

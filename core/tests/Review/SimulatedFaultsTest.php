@@ -63,7 +63,7 @@ final class SimulatedFaultsTest extends TestCase
             $diagnosis = self::diagnosis($told, $acted, $everyS, $seed, array_map(static fn (array $e): Event => new Event($e[0], (int) (60_000 * $e[1])), $events));
             $minutes = [];
             foreach ($diagnosis->heldBackBy as $held) {
-                $minutes[$held->cause->value] = ($minutes[$held->cause->value] ?? 0.0) + ($held->toS - $held->fromS) / 60;
+                $minutes[$held->finding->cause->value] = ($minutes[$held->finding->cause->value] ?? 0.0) + ($held->toS - $held->fromS) / 60;
             }
             $most = array_keys(array_filter($minutes, static fn (float $m): bool => $m > 0.12 * array_sum($minutes)));
 
@@ -86,6 +86,6 @@ final class SimulatedFaultsTest extends TestCase
 
     private static function told(Diagnosis $diagnosis): string
     {
-        return implode("\n", array_map(static fn (HeldBack $h): string => "{$h->fromS}-{$h->toS} {$h->cause->value} ".Say::it($h->evidence), $diagnosis->heldBackBy));
+        return implode("\n", array_map(static fn (HeldBack $h): string => "{$h->fromS}-{$h->toS} {$h->finding->cause->value} ".Say::it($h->finding->evidence), $diagnosis->heldBackBy));
     }
 }

@@ -12,6 +12,7 @@ use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Record\Verdict;
 use Harmozon\Core\Review\Recorded;
+use Harmozon\Core\Review\Trust\ProvenShare;
 use Harmozon\Core\Review\Trust\Slope;
 use Harmozon\Core\Review\Trust\Trust;
 use Harmozon\Core\Review\Trust\Used;
@@ -47,7 +48,7 @@ final class TrustTest extends TestCase
     public function test_four_values_are_too_few(): void
     {
         self::assertNull(Slope::of([1.0, 2.0, 3.0, 4.0]));
-        self::assertSame(['too_few', null], [self::trust([1, 2, 3, 4])->warming->value, self::trust([1, 2, 3, 4])->projectedRiseK]);
+        self::assertSame(['too_few', null], [self::trust([1, 2, 3, 4])->trend->warming->value, self::trust([1, 2, 3, 4])->trend->projectedRiseK]);
     }
 
     public function test_a_straight_line_is_told_exactly_and_one_outlier_does_not_move_it(): void
@@ -84,15 +85,15 @@ final class TrustTest extends TestCase
     #[DataProvider('indices')]
     public function test_how_warm_it_gets(array $indices, string $warming): void
     {
-        self::assertSame($warming, self::trust($indices)->warming->value);
+        self::assertSame($warming, self::trust($indices)->trend->warming->value);
     }
 
     public function test_what_is_proven_and_by_which_session(): void
     {
         $trust = self::of([self::used('a', continuous: 0.6, boost: 0.9), self::used('b', continuous: 0.84, boost: 0.7), self::used('c', continuous: 0.84)]);
 
-        self::assertSame(['b', 0.84, 'a'], [$trust->provesContinuous?->session, $trust->provesContinuous?->ofContinuous, $trust->provesBoost?->session]);
-        self::assertNull(self::of([])->provesContinuous);
+        self::assertSame(['b', 0.84, 'a'], [$trust->provenBy->continuous?->session, $trust->provenBy->continuous?->proved->ofContinuous, $trust->provenBy->boost?->session]);
+        self::assertNull(self::of([])->provenBy->continuous);
     }
 
     public function test_starts(): void
@@ -152,7 +153,7 @@ final class TrustTest extends TestCase
         };
 
         $warm = $used(['adapter' => 50.0, 'handle' => 29.0], new Event(EventCode::FailedStart, 0), new Event(EventCode::FailedStart, 1));
-        self::assertEqualsWithDelta([1.0, 0.6, 30 / 9], [$warm->ofContinuous, $warm->ofBoost, $warm->index], 1e-9);
+        self::assertEqualsWithDelta([1.0, 0.6, 30 / 9], [$warm->proved->ofContinuous, $warm->proved->ofBoost, $warm->index], 1e-9);
         self::assertSame([2, false, true], [$warm->failedStarts, $warm->smelt, $used(['adapter' => 40.0])->isTest()]);
         self::assertSame([null, true], [$used(['handle' => 29.0])->index, $used([], new Event(EventCode::SmellOrHeat, 0))->smelt]);
     }
@@ -181,6 +182,6 @@ final class TrustTest extends TestCase
 
     private static function used(string $session, ?float $continuous = null, ?float $boost = null, ?float $index = null, ?float $handshakeS = null, int $failed = 0, bool $smelt = false, string $day = '2026-05-01', Verdict $verdict = Verdict::Passed): Used
     {
-        return new Used($session, $day, $verdict, $continuous, $boost, $index, $handshakeS, $failed, $smelt);
+        return new Used($session, $day, $verdict, new ProvenShare($continuous, $boost), $index, $handshakeS, $failed, $smelt);
     }
 }

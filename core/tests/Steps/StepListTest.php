@@ -66,8 +66,8 @@ final class StepListTest extends TestCase
         self::assertCount(count($part) + 1, $list->pieces);
         self::assertSame($join, self::codes($steps, 'join'));
         self::assertSame($part, self::codes($steps, 'part'));
-        $closed = array_values(array_filter(array_map(static fn (Step $s): ?int => $s->closes, $steps), is_int(...)));
-        $opened = array_values(array_filter(array_map(static fn (Step $s): ?int => $s->opens, $steps), is_int(...)));
+        $closed = array_values(array_filter(array_map(static fn (Step $s): ?int => $s->joint->closes, $steps), is_int(...)));
+        $opened = array_values(array_filter(array_map(static fn (Step $s): ?int => $s->joint->opens, $steps), is_int(...)));
         self::assertSame(array_reverse($closed), $opened);
         self::assertSame(range(0, count($opened) - 1), (static function (array $joints): array {
             sort($joints);
@@ -267,7 +267,7 @@ final class StepListTest extends TestCase
         $case = Cases::read($file);
         $forecast = (new Forecaster)->forecast($case->fitter()->answer($case->outlet, $case->vehicle)->best, $case->conditions);
 
-        return StepList::of($forecast->answer, $forecast->passed, $stall);
+        return StepList::of($forecast->answer, $forecast->advice->passed, $stall);
     }
 
     private static function step(StepList $list, StepCode $code): Step

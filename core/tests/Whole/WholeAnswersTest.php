@@ -78,7 +78,7 @@ final class WholeAnswersTest extends TestCase
     {
         $case = Cases::read($file);
         $forecast = (new Forecaster)->forecast($case->fitter()->answer($case->outlet, $case->vehicle)->best, $case->conditions);
-        $visit = (new VisitWriter(new StepsWriter(Say::voice()), Say::voice()))->visit(StepList::of($forecast->answer, $forecast->passed), $forecast, $case->conditions);
+        $visit = (new VisitWriter(new StepsWriter(Say::voice()), Say::voice()))->visit(StepList::of($forecast->answer, $forecast->advice->passed), $forecast, $case->conditions);
         self::assertIsArray($visit['expected']);
         self::assertIsArray($visit['expected']['points']);
         $visit['expected']['points'] = self::thinned($visit['expected']['points']);

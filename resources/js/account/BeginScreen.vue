@@ -52,16 +52,16 @@ const begin = () =>
 
 <style scoped>
 .ways {
-  margin-top: 16px;
+  margin-top: var(--space-7);
 }
 
 .beside {
-  margin-top: 24px;
+  margin-top: var(--space-9);
 }
 
 @media (width <= 760px) {
   .beside {
-    margin-top: 10px;
+    margin-top: var(--space-5);
   }
 }
 </style>

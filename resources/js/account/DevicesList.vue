@@ -61,7 +61,7 @@ defineExpose({ load });
 <style scoped>
 details {
   flex-basis: 100%;
-  font-size: 13px;
+  font-size: var(--size-small);
   overflow-wrap: anywhere;
 }
 

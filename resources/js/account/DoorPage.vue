@@ -34,56 +34,56 @@ defineProps<{ title: string }>();
   max-width: 1040px;
   min-height: 100%;
   margin: 0 auto;
-  padding: 32px;
+  padding: var(--space-10);
 }
 
 .pieces {
   display: flex;
-  gap: 14px;
-  margin-bottom: 28px;
+  gap: var(--space-6);
+  margin-bottom: var(--space-9);
 }
 
 .about h1 {
-  margin-bottom: 14px;
+  margin-bottom: var(--space-6);
   font-family: var(--face-mark);
-  font-size: 46px;
+  font-size: var(--size-digit);
 }
 
 .about p {
   max-width: 30em;
   color: var(--ink-soft);
-  font-size: 18px;
+  font-size: var(--size-lead);
 }
 
 .way {
-  padding: 28px;
+  padding: var(--space-9);
   border: 1.5px solid var(--ink);
   background: var(--paper-raised);
 }
 
 .way h2 {
-  margin-bottom: 12px;
-  font-size: 22px;
+  margin-bottom: var(--space-6);
+  font-size: var(--size-heading);
 }
 
 .way :deep(> p) {
-  margin-bottom: 12px;
+  margin-bottom: var(--space-6);
 }
 
 .way :deep(form) {
   display: flex;
   flex-direction: column;
-  gap: 8px;
+  gap: var(--space-4);
 }
 
 .way :deep(.el-button) {
   width: 100%;
-  margin: 6px 0 0;
+  margin: var(--space-3) 0 0;
 }
 
 .way :deep(a) {
   display: inline-block;
-  padding: 4px 0;
+  padding: var(--space-2) 0;
 }
 
 .way :deep(label) {
@@ -93,26 +93,26 @@ defineProps<{ title: string }>();
 @media (width <= 760px) {
   .door {
     grid-template-columns: minmax(0, 1fr);
-    gap: 20px;
+    gap: var(--space-8);
     align-content: start;
-    padding: 20px 16px;
+    padding: var(--space-8) var(--space-7);
   }
 
   .about h1 {
-    margin-bottom: 8px;
-    font-size: 34px;
+    margin-bottom: var(--space-4);
+    font-size: var(--size-figure);
   }
 
   .about p {
-    font-size: 16px;
+    font-size: var(--size-lead);
   }
 
   .pieces {
-    margin-bottom: 12px;
+    margin-bottom: var(--space-6);
   }
 
   .way {
-    padding: 20px 16px;
+    padding: var(--space-8) var(--space-7);
   }
 }
 </style>

@@ -42,13 +42,13 @@ const end = () =>
 .ends {
   display: flex;
   flex-direction: column;
-  gap: 6px;
+  gap: var(--space-3);
   max-width: 26em;
 }
 
 .ends div {
   display: flex;
-  gap: 18px;
+  gap: var(--space-7);
   align-items: center;
 }
 </style>

@@ -48,20 +48,20 @@ defineProps<{ usual?: string }>();
 .habits {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 22px;
+  gap: var(--space-4) var(--space-8);
 }
 
 .habits label {
   display: flex;
   flex-direction: column;
-  gap: 2px;
+  gap: var(--space-1);
   font-weight: 600;
 }
 
 select {
   min-height: 34px;
   max-width: 100%;
-  padding: 4px 2px;
+  padding: var(--space-2) var(--space-1);
   border: 0;
   border-bottom: 1.5px solid var(--line-strong);
   background: var(--paper-raised);

@@ -86,9 +86,9 @@ const end = () => attempt(() => account.stand(ask(api.DELETE('/garage', { body: 
 <style scoped>
 .line {
   display: flex;
-  gap: 8px 14px;
+  gap: var(--space-4) var(--space-6);
   align-items: center;
-  margin: 6px 0 12px;
+  margin: var(--space-3) 0 var(--space-6);
 }
 
 .line label,
@@ -101,13 +101,13 @@ const end = () => attempt(() => account.stand(ask(api.DELETE('/garage', { body: 
 }
 
 section {
-  margin-top: 28px;
+  margin-top: var(--space-9);
 }
 
 .fields {
   display: flex;
   flex-direction: column;
-  gap: 6px;
+  gap: var(--space-3);
   max-width: 30em;
 }
 

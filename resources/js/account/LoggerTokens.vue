@@ -80,14 +80,14 @@ onMounted(load);
 form {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 12px;
+  gap: var(--space-4) var(--space-6);
   align-items: center;
-  margin-top: 8px;
+  margin-top: var(--space-4);
 }
 
 input {
   min-height: 32px;
-  padding: 4px 8px;
+  padding: var(--space-2) var(--space-4);
   border: 1px solid var(--line-strong);
   background: var(--paper-raised);
   color: inherit;
@@ -100,7 +100,7 @@ input[type='number'] {
 
 .made code {
   display: block;
-  padding: 6px 8px;
+  padding: var(--space-3) var(--space-4);
   border: 1.5px solid var(--ink);
   background: var(--paper-raised);
   overflow-wrap: anywhere;

@@ -56,20 +56,20 @@ const bring = (event: Event) =>
 
 <style scoped>
 p {
-  margin-bottom: 10px;
+  margin-bottom: var(--space-5);
 }
 
 .bring {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 14px;
+  gap: var(--space-2) var(--space-6);
   align-items: center;
 }
 
 .replace {
   display: flex;
-  gap: 8px;
+  gap: var(--space-4);
   align-items: center;
-  margin-top: 6px;
+  margin-top: var(--space-3);
 }
 </style>

@@ -43,9 +43,9 @@ const describes = `${props.id}-how`;
 <style scoped>
 .how {
   display: flex;
-  gap: 4px 12px;
+  gap: var(--space-2) var(--space-6);
   align-items: center;
-  font-size: 14px;
+  font-size: var(--size-label);
 }
 
 meter {

@@ -151,28 +151,28 @@ onMounted(load);
 
 <style scoped>
 select {
-  padding: 4px 2px;
+  padding: var(--space-2) var(--space-1);
   border: 0;
   border-bottom: 1.5px solid var(--line-strong);
   background: var(--paper-raised);
 }
 
 fieldset {
-  margin: 0 0 8px;
+  margin: 0 0 var(--space-4);
   padding: 0;
   border: 0;
 }
 
 .role {
   display: flex;
-  gap: 8px;
+  gap: var(--space-4);
   align-items: center;
-  padding: 3px 0;
+  padding: var(--space-2) 0;
 }
 
 .line {
   display: flex;
-  gap: 8px 14px;
+  gap: var(--space-4) var(--space-6);
   align-items: center;
 }
 
@@ -182,8 +182,8 @@ fieldset {
 }
 
 .link {
-  margin: 12px 0;
-  padding: 12px 14px;
+  margin: var(--space-6) 0;
+  padding: var(--space-6) var(--space-6);
   border-left: 4px solid var(--ochre);
   background: var(--paper-raised);
 }

@@ -57,21 +57,21 @@ const {
 <style scoped>
 .remember {
   display: flex;
-  gap: 8px;
+  gap: var(--space-4);
   align-items: center;
-  margin: 4px 0;
+  margin: var(--space-2) 0;
   font-weight: 400;
 }
 
 .ways {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 20px;
+  gap: var(--space-3) var(--space-8);
   justify-content: space-between;
-  margin-top: 8px;
+  margin-top: var(--space-4);
 }
 
 .or {
-  margin-top: 12px;
+  margin-top: var(--space-6);
 }
 </style>

@@ -92,10 +92,10 @@ const savePassword = () =>
 .you {
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 1.2fr);
-  gap: 8px 56px;
+  gap: var(--space-4) 56px;
   max-width: 1160px;
   margin: 0 auto;
-  padding: 20px;
+  padding: var(--space-8);
 }
 
 h1,
@@ -108,30 +108,30 @@ h1,
 }
 
 .you :deep(h2) {
-  margin: 12px 0 8px;
+  margin: var(--space-6) 0 var(--space-4);
 }
 
 .you :deep(h3) {
-  margin: 22px 0 6px;
+  margin: var(--space-8) 0 var(--space-3);
 }
 
 .fields {
   display: flex;
   flex-direction: column;
-  gap: 6px;
+  gap: var(--space-3);
   align-items: flex-start;
   max-width: 26em;
 }
 
 .fields :deep(label) {
-  margin-top: 4px;
+  margin-top: var(--space-2);
   font-weight: 600;
 }
 
 @media (width <= 720px) {
   .you {
     grid-template-columns: minmax(0, 1fr);
-    padding: 12px;
+    padding: var(--space-6);
   }
 }
 </style>

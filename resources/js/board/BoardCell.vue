@@ -49,7 +49,7 @@ const spaced = computed(() => (above.value === '' ? figure.value : ` ${figure.va
 
 .figure small {
   display: block;
-  font-size: 11px;
+  font-size: var(--size-note);
   font-weight: 500;
   line-height: 1;
   white-space: nowrap;

@@ -27,17 +27,17 @@ const legend: { outcome: Outcome; tags?: string[]; words: string }[] = terms.all
 .legend {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 18px;
-  margin: 12px 0 0;
+  gap: var(--space-3) var(--space-7);
+  margin: var(--space-6) 0 0;
   padding: 0;
   color: var(--ink-soft);
-  font-size: 12.5px;
+  font-size: var(--size-small);
   list-style: none;
 }
 
 li {
   display: flex;
-  gap: 7px;
+  gap: var(--space-3);
   align-items: center;
   --glyph-width: 46px;
 }

@@ -288,7 +288,7 @@ async function move(event: KeyboardEvent, row: number, column: number): Promise<
   z-index: 4;
   top: 0;
   align-items: end;
-  padding: 9px 0 6px;
+  padding: var(--space-4) 0 var(--space-3);
   border-bottom: 1.5px solid var(--ink);
   background: var(--paper);
 }
@@ -300,13 +300,13 @@ async function move(event: KeyboardEvent, row: number, column: number): Promise<
 .car {
   display: flex;
   flex-direction: column;
-  padding: 0 8px;
+  padding: 0 var(--space-4);
   line-height: 1.2;
 }
 
 .car strong {
   font-family: var(--face-wide);
-  font-size: 15px;
+  font-size: var(--size-text);
 }
 
 .place h2 {
@@ -315,9 +315,9 @@ async function move(event: KeyboardEvent, row: number, column: number): Promise<
 
 .place > span {
   grid-column: 1 / -1;
-  padding: 6px 0 2px;
+  padding: var(--space-3) 0 var(--space-1);
   color: var(--ink-soft);
-  font-size: 13px;
+  font-size: var(--size-small);
   font-weight: 640;
 }
 
@@ -347,13 +347,13 @@ async function move(event: KeyboardEvent, row: number, column: number): Promise<
 }
 
 .dense .car strong {
-  font-size: 13px;
+  font-size: var(--size-small);
 }
 
 .dense .car .kicker {
   overflow: hidden;
   max-width: 100px;
-  font-size: 11.5px;
+  font-size: var(--size-note);
   text-overflow: ellipsis;
   white-space: nowrap;
 }
@@ -364,13 +364,13 @@ async function move(event: KeyboardEvent, row: number, column: number): Promise<
 
 .car-name {
   display: flex;
-  gap: 8px;
+  gap: var(--space-4);
   align-items: baseline;
 }
 
 .count {
   color: var(--ink-soft);
-  font-size: 12px;
+  font-size: var(--size-note);
 }
 
 [aria-pressed='true'] {
@@ -383,6 +383,6 @@ async function move(event: KeyboardEvent, row: number, column: number): Promise<
 }
 
 .reading {
-  margin: 8px 0 0;
+  margin: var(--space-4) 0 0;
 }
 </style>

@@ -76,15 +76,15 @@ watch(
 .cars {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px;
-  margin: 0 -12px;
-  padding: 8px 12px;
+  gap: var(--space-3);
+  margin: 0 calc(-1 * var(--space-6));
+  padding: var(--space-4) var(--space-6);
   background: var(--paper);
 }
 
 .chip {
   min-height: 36px;
-  padding: 4px 12px;
+  padding: var(--space-2) var(--space-6);
   border: 1.5px solid var(--line-strong);
   background: var(--paper-raised);
   color: var(--ink);
@@ -102,14 +102,14 @@ watch(
   /* Room for it before every answer is there. */
   display: inline-block;
   min-width: 2.9em;
-  font-size: 13px;
+  font-size: var(--size-small);
   font-weight: 500;
 }
 
 h2 {
-  margin: 10px 0 2px;
+  margin: var(--space-5) 0 var(--space-1);
   color: var(--ink-soft);
-  font-size: 14px;
+  font-size: var(--size-label);
 }
 
 ul {

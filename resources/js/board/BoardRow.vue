@@ -93,7 +93,7 @@ const words = (car: Vehicle): string => wordsOf(cellOf(car.id), car.name, props.
   position: sticky;
   z-index: 2;
   left: 0;
-  padding-right: 10px;
+  padding-right: var(--space-5);
   background: var(--paper);
 
   /* Covers the padding at the left too. */
@@ -108,11 +108,11 @@ const words = (car: Vehicle): string => wordsOf(cellOf(car.id), car.name, props.
 
 .cell {
   display: flex;
-  gap: 8px;
+  gap: var(--space-4);
   align-items: center;
   min-height: 33px;
   width: 100%;
-  padding: 2px 8px;
+  padding: var(--space-1) var(--space-4);
   border: 1.5px solid transparent;
   background: none;
   cursor: pointer;
@@ -120,9 +120,9 @@ const words = (car: Vehicle): string => wordsOf(cellOf(car.id), car.name, props.
 }
 
 .dense .cell {
-  gap: 5px;
-  padding: 2px 4px;
-  font-size: 13.5px;
+  gap: var(--space-2);
+  padding: var(--space-1) var(--space-2);
+  font-size: var(--size-small);
 }
 
 .cell:hover {

@@ -143,18 +143,18 @@ watch([() => board.kit, () => board.policy], () => rail.refresh());
 
   /* What is brought into view does not stop under the names. */
   scroll-padding: 64px 12px 12px 170px;
-  padding: 0 20px 10px;
+  padding: 0 var(--space-8) var(--space-5);
 }
 
 .switches {
   display: flex;
-  gap: 10px;
+  gap: var(--space-5);
   align-items: center;
 }
 
 .foot {
   display: flex;
-  gap: 18px;
+  gap: var(--space-7);
   align-items: flex-end;
   justify-content: space-between;
 }
@@ -164,7 +164,7 @@ watch([() => board.kit, () => board.policy], () => rail.refresh());
 }
 
 .kinds {
-  margin: 10px 0 0;
+  margin: var(--space-5) 0 0;
   color: var(--ink-soft);
 }
 
@@ -175,14 +175,14 @@ watch([() => board.kit, () => board.policy], () => rail.refresh());
 .why {
   flex: 0 0 372px;
   overflow: auto;
-  padding: 18px 20px 24px;
+  padding: var(--space-7) var(--space-8) var(--space-9);
   border-left: 1px solid var(--line);
   background: var(--paper-raised);
 }
 
 @media (width <= 720px) {
   .board {
-    padding: 8px 12px 20px;
+    padding: var(--space-4) var(--space-6) var(--space-8);
   }
 
   .switches {
@@ -191,7 +191,7 @@ watch([() => board.kit, () => board.policy], () => rail.refresh());
     flex-wrap: wrap;
     width: fit-content;
     max-width: calc(100vw - 24px);
-    margin-bottom: 6px;
+    margin-bottom: var(--space-3);
   }
 }
 </style>

@@ -54,12 +54,12 @@ li {
 
 .stop {
   display: flex;
-  gap: 12px;
+  gap: var(--space-6);
   align-items: center;
   justify-content: space-between;
   width: 100%;
   min-height: 52px;
-  padding: 6px 0;
+  padding: var(--space-3) 0;
   border: 0;
   background: none;
   color: inherit;
@@ -68,8 +68,8 @@ li {
 }
 
 .stop.chosen {
-  margin: 0 -12px;
-  padding: 6px 12px;
+  margin: 0 calc(-1 * var(--space-6));
+  padding: var(--space-3) var(--space-6);
   width: calc(100% + 24px);
   background: var(--paper-sunk);
 }
@@ -85,14 +85,14 @@ li {
   /* Room for it before the answer is there, so that nothing jumps. */
   min-height: 1.5em;
   color: var(--ink-soft);
-  font-size: 14px;
+  font-size: var(--size-label);
 }
 
 .answer {
   display: grid;
   flex: none;
   grid-template-columns: 66px 74px 18px;
-  gap: 7px;
+  gap: var(--space-3);
   align-items: center;
 }
 </style>

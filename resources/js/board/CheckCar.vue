@@ -26,12 +26,12 @@ const name = computed(() => garage.vehicle(props.vehicle)?.name ?? '');
 
 <style scoped>
 .check {
-  margin: 10px 0;
+  margin: var(--space-5) 0;
 }
 
 .asks {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(280px, 1fr));
-  gap: 10px;
+  gap: var(--space-5);
 }
 </style>

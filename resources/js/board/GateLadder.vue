@@ -39,7 +39,7 @@ const breaksAt = computed(() => {
 <style scoped>
 .ladder {
   position: relative;
-  margin: 8px 0 0;
+  margin: var(--space-4) 0 0;
   padding: 0;
   list-style: none;
 }
@@ -58,13 +58,13 @@ li {
   position: relative;
   display: grid;
   grid-template-columns: 16px 78px minmax(0, 1fr);
-  gap: 10px;
-  padding: 5px 0;
+  gap: var(--space-5);
+  padding: var(--space-2) 0;
   line-height: 1.35;
 }
 
 svg {
-  margin-top: 2px;
+  margin-top: var(--space-1);
   background: var(--paper-raised);
 }
 
@@ -90,12 +90,12 @@ path {
 
 .name {
   font-family: var(--face-wide);
-  font-size: 13.5px;
+  font-size: var(--size-small);
   font-weight: 650;
 }
 
 .reason {
-  font-size: 14px;
+  font-size: var(--size-label);
 }
 
 .fail .reason {

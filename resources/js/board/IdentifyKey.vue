@@ -160,13 +160,13 @@ function toColumn(vehicleId: string): void {
 .key {
   display: flex;
   flex-direction: column;
-  gap: 12px;
+  gap: var(--space-6);
 }
 
 fieldset {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 20px;
+  gap: var(--space-2) var(--space-8);
   margin: 0;
   padding: 0;
   border: 0;
@@ -180,7 +180,7 @@ legend {
 .faces {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(112px, 1fr));
-  gap: 8px;
+  gap: var(--space-4);
   margin: 0;
   padding: 0;
   list-style: none;
@@ -191,7 +191,7 @@ legend {
   flex-direction: column;
   align-items: center;
   width: 100%;
-  padding: 8px;
+  padding: var(--space-4);
   border: 1.5px solid var(--line);
 }
 
@@ -206,7 +206,7 @@ legend {
 .result {
   display: grid;
   grid-template-columns: 150px 1fr;
-  gap: 20px;
+  gap: var(--space-8);
 }
 
 .big {

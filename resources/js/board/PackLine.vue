@@ -51,6 +51,6 @@ const pack = computed(() => {
 
 <style scoped>
 .pack {
-  margin: 8px 0 0;
+  margin: var(--space-4) 0 0;
 }
 </style>

@@ -21,12 +21,12 @@ const tour = computed({
 <style scoped>
 .tour {
   max-width: 150px;
-  padding: 2px 0;
+  padding: var(--space-1) 0;
   border: 0;
   border-bottom: 1.5px solid var(--line-strong);
   background: var(--paper);
   color: var(--ink);
-  font-size: 13px;
+  font-size: var(--size-small);
   font-weight: 640;
 }
 </style>

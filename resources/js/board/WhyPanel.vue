@@ -132,9 +132,9 @@ h2 {
 .answer {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 10px;
+  gap: var(--space-2) var(--space-5);
   align-items: baseline;
-  margin: 10px 0 4px;
+  margin: var(--space-5) 0 var(--space-2);
 }
 
 .answer strong {
@@ -150,7 +150,7 @@ h2 {
 }
 
 .connect {
-  margin: 14px 0 4px;
+  margin: var(--space-6) 0 var(--space-2);
 }
 
 .other-hazard {
@@ -158,7 +158,7 @@ h2 {
 }
 
 h3 {
-  margin: 18px 0 2px;
+  margin: var(--space-7) 0 var(--space-1);
 }
 
 .lines {
@@ -169,14 +169,14 @@ h3 {
 }
 
 .lines li {
-  padding: 6px 0;
+  padding: var(--space-3) 0;
   border-bottom: 1px solid var(--line);
   line-height: 1.35;
 }
 
 .changes li {
   display: flex;
-  gap: 12px;
+  gap: var(--space-6);
   justify-content: space-between;
 }
 
@@ -187,7 +187,7 @@ h3 {
 
 .small {
   display: block;
-  margin-top: 6px;
-  font-size: 13px;
+  margin-top: var(--space-3);
+  font-size: var(--size-small);
 }
 </style>

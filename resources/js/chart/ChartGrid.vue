@@ -44,7 +44,7 @@ line {
 text {
   fill: var(--ink-soft);
   font-family: var(--face-wide);
-  font-size: 12.5px;
+  font-size: var(--size-small);
   font-variant-numeric: tabular-nums;
 }
 </style>

@@ -130,7 +130,7 @@ const { follow, step } = useCursor(frame, cursorS, x, lastS, (value) => value * 
 .session {
   display: flex;
   flex-direction: column;
-  gap: 4px;
+  gap: var(--space-2);
   margin: 0;
   min-width: 0;
 }
@@ -138,22 +138,22 @@ const { follow, step } = useCursor(frame, cursorS, x, lastS, (value) => value * 
 figcaption {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 18px;
+  gap: var(--space-1) var(--space-7);
   justify-content: space-between;
   min-height: 24px;
-  font-size: 13.5px;
+  font-size: var(--size-small);
 }
 
 .legend {
   display: flex;
-  gap: 16px;
+  gap: var(--space-7);
   margin: 0;
   padding: 0;
   list-style: none;
 }
 
 .legend svg {
-  margin-right: 5px;
+  margin-right: var(--space-2);
 }
 
 .legend path {

@@ -150,12 +150,12 @@ async function finish(): Promise<void> {
 <style scoped>
 .after-session {
   display: grid;
-  gap: 18px;
+  gap: var(--space-7);
   max-width: 560px;
 }
 
 .idle {
-  padding: 8px 12px;
+  padding: var(--space-4) var(--space-6);
   border-left: 4px solid var(--ochre);
   background: var(--paper-raised);
   font-weight: 600;
@@ -163,18 +163,18 @@ async function finish(): Promise<void> {
 
 .counts {
   display: grid;
-  gap: 8px;
+  gap: var(--space-4);
 }
 
 label {
   display: grid;
-  gap: 2px;
-  font-size: 14px;
+  gap: var(--space-1);
+  font-size: var(--size-label);
 }
 
 label span {
   display: flex;
-  gap: 8px;
+  gap: var(--space-4);
   align-items: baseline;
 }
 
@@ -182,16 +182,16 @@ input {
   flex: 1;
   min-width: 0;
   min-height: 44px;
-  padding: 4px 10px;
+  padding: var(--space-2) var(--space-5);
   border: 1.5px solid var(--line-strong);
   background: var(--paper-raised);
-  font-size: 18px;
+  font-size: var(--size-lead);
 }
 
 .ways {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 18px;
+  gap: var(--space-4) var(--space-7);
   align-items: center;
 }
 

@@ -177,18 +177,18 @@ async function begin(): Promise<void> {
 .before {
   display: grid;
   grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
-  gap: 40px;
+  gap: var(--space-11);
 }
 
 .first,
 .caution {
-  padding: 8px 12px;
+  padding: var(--space-4) var(--space-6);
   border-left: 4px solid var(--ochre);
   background: var(--paper-raised);
 }
 
 .do {
-  font-size: 17px;
+  font-size: var(--size-lead);
 }
 
 .waits {
@@ -197,7 +197,7 @@ async function begin(): Promise<void> {
 
 .text {
   min-height: 40px;
-  padding: 4px 10px;
+  padding: var(--space-2) var(--space-5);
   border: 1px solid var(--line-strong);
   background: var(--paper-raised);
 }
@@ -206,12 +206,12 @@ async function begin(): Promise<void> {
 .what {
   display: flex;
   flex-direction: column;
-  gap: 8px;
+  gap: var(--space-4);
 }
 
 .verdict strong {
   font-family: var(--face-wide);
-  font-size: 18px;
+  font-size: var(--size-lead);
 }
 
 .unverified strong {
@@ -223,7 +223,7 @@ async function begin(): Promise<void> {
 }
 
 label {
-  margin-top: 8px;
+  margin-top: var(--space-4);
   font-weight: 600;
 }
 
@@ -231,18 +231,18 @@ label {
   align-self: flex-start;
   min-width: 220px;
   height: 52px;
-  margin-top: 8px;
-  font-size: 17px;
+  margin-top: var(--space-4);
+  font-size: var(--size-lead);
 }
 
 .small {
-  font-size: 13px;
+  font-size: var(--size-small);
 }
 
 @media (width <= 720px) {
   .before {
     grid-template-columns: 1fr;
-    gap: 20px;
+    gap: var(--space-8);
   }
 
   .begin {

@@ -46,7 +46,7 @@ const bars = computed(() =>
 .boost p {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 12px;
+  gap: var(--space-1) var(--space-6);
   justify-content: space-between;
 }
 

@@ -87,12 +87,12 @@ watch(id, load);
 .connect-stage {
   max-width: 1160px;
   margin: 0 auto;
-  padding: 20px;
+  padding: var(--space-8);
 }
 
 @media (width <= 720px) {
   .connect-stage {
-    padding: 12px;
+    padding: var(--space-6);
   }
 }
 </style>

@@ -55,12 +55,12 @@ useShortcuts({ e: () => (showsAll.value = !showsAll.value) });
 .events {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px;
+  gap: var(--space-3);
 }
 
 .event {
   min-height: 44px;
-  padding: 6px 12px;
+  padding: var(--space-3) var(--space-6);
   border: 1.5px solid var(--line-strong);
   background: var(--paper-raised);
   cursor: pointer;

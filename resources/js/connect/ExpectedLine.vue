@@ -64,12 +64,12 @@ const nearness = computed(() => {
 .line {
   display: grid;
   grid-template-columns: auto auto minmax(0, 1fr);
-  gap: 0 8px;
+  gap: 0 var(--space-4);
   align-items: baseline;
 }
 
 strong {
-  font-size: 46px;
+  font-size: var(--size-digit);
   font-weight: 700;
   line-height: 1;
 }
@@ -81,8 +81,8 @@ strong {
 
 .says {
   align-self: center;
-  padding-left: 8px;
-  font-size: 14.5px;
+  padding-left: var(--space-4);
+  font-size: var(--size-label);
   line-height: 1.3;
 }
 

@@ -52,19 +52,19 @@ async function setClock(): Promise<void> {
 
 <style scoped>
 .forgotten {
-  margin-bottom: 8px;
-  font-size: 14px;
+  margin-bottom: var(--space-4);
+  font-size: var(--size-label);
 }
 
 .loud {
-  padding: 10px 14px;
+  padding: var(--space-5) var(--space-6);
   border-left: 4px solid var(--ochre);
   background: var(--paper-raised);
 }
 
 .way {
   min-height: 44px;
-  padding: 6px 14px;
+  padding: var(--space-3) var(--space-6);
   border: 1.5px solid var(--ink);
   background: none;
   color: inherit;
@@ -75,14 +75,14 @@ async function setClock(): Promise<void> {
 form {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 14px;
+  gap: var(--space-4) var(--space-6);
   align-items: center;
 }
 
 input {
   width: 80px;
   min-height: 40px;
-  padding: 4px 8px;
+  padding: var(--space-2) var(--space-4);
   border: 1.5px solid var(--line-strong);
   background: var(--paper-raised);
 }

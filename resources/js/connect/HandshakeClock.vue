@@ -36,7 +36,7 @@ const isLong = computed(() => props.seconds >= last.value);
 }
 
 .time {
-  font-size: 54px;
+  font-size: var(--size-digit);
   font-weight: 700;
   line-height: 1.05;
 }
@@ -49,7 +49,7 @@ const isLong = computed(() => props.seconds >= last.value);
   display: block;
   width: 100%;
   height: 10px;
-  margin: 6px 0;
+  margin: var(--space-3) 0;
 }
 
 .ground {
@@ -68,6 +68,6 @@ const isLong = computed(() => props.seconds >= last.value);
 
 .means {
   min-height: 2.9em;
-  font-size: 16px;
+  font-size: var(--size-lead);
 }
 </style>

@@ -55,7 +55,7 @@ const allowed = computed(() => props.judgement.plate_check.filter((r) => r.allow
 
 <style scoped>
 .verdict {
-  margin: 6px 0 8px;
+  margin: var(--space-3) 0 var(--space-4);
 }
 
 .failed strong {
@@ -71,11 +71,11 @@ const allowed = computed(() => props.judgement.plate_check.filter((r) => r.allow
 }
 
 .finding {
-  margin-left: 8px;
+  margin-left: var(--space-4);
 }
 
 .boost {
-  margin-bottom: 6px;
+  margin-bottom: var(--space-3);
 }
 
 ul {
@@ -87,8 +87,8 @@ ul {
 li {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 138px;
-  gap: 1px 12px;
-  padding: 6px 0;
+  gap: 1px var(--space-6);
+  padding: var(--space-3) 0;
   border-top: 1px solid var(--line);
 }
 
@@ -105,7 +105,7 @@ li {
 
 .state {
   color: var(--ink-soft);
-  font-size: 13px;
+  font-size: var(--size-small);
   text-align: right;
 }
 

@@ -78,7 +78,7 @@ const heat = (r: Reading): string =>
 
 <style scoped>
 .newest {
-  margin-top: 18px;
+  margin-top: var(--space-7);
 }
 
 .scroll {
@@ -89,7 +89,7 @@ const heat = (r: Reading): string =>
 table {
   width: 100%;
   border-collapse: collapse;
-  font-size: 14px;
+  font-size: var(--size-label);
 }
 
 th {
@@ -102,7 +102,7 @@ th {
 
 th,
 td {
-  padding: 4px 6px;
+  padding: var(--space-2) var(--space-3);
   text-align: right;
 }
 
@@ -112,7 +112,7 @@ td {
 
 .heat td {
   color: var(--ink-soft);
-  font-size: 13px;
+  font-size: var(--size-small);
 }
 
 .waiting td:first-child {
@@ -124,7 +124,7 @@ td {
 }
 
 .acts button {
-  margin-left: 8px;
-  font-size: 13px;
+  margin-left: var(--space-4);
+  font-size: var(--size-small);
 }
 </style>

@@ -388,25 +388,25 @@ const count = (kwh: number) => s.correct({ station_kwh: kwh });
 <style scoped>
 header {
   display: flex;
-  gap: 12px;
+  gap: var(--space-6);
   align-items: flex-start;
   justify-content: space-between;
-  margin-bottom: 12px;
+  margin-bottom: var(--space-6);
 }
 
 header .quiet span {
-  margin-right: 12px;
+  margin-right: var(--space-6);
 }
 
 .timer {
-  font-size: 34px;
+  font-size: var(--size-figure);
   font-weight: 700;
   line-height: 1.1;
 }
 
 .reminder {
-  margin-bottom: 10px;
-  padding: 8px 12px;
+  margin-bottom: var(--space-5);
+  padding: var(--space-4) var(--space-6);
   border-left: 4px solid var(--copper);
   background: var(--paper-raised);
   font-weight: 600;
@@ -414,7 +414,7 @@ header .quiet span {
 
 .start {
   display: grid;
-  gap: 14px;
+  gap: var(--space-6);
   max-width: 640px;
 }
 
@@ -422,66 +422,66 @@ header .quiet span {
 .others {
   display: flex;
   flex-wrap: wrap;
-  gap: 10px 18px;
+  gap: var(--space-5) var(--space-7);
 }
 
 .big {
   flex: 2 0 180px;
-  padding: 6px 20px;
+  padding: var(--space-3) var(--space-8);
 }
 
 .way {
   flex: 1 0 120px;
   min-height: 56px;
-  padding: 6px 20px;
+  padding: var(--space-3) var(--space-8);
   border: 1.5px solid var(--ink);
   background: none;
   color: inherit;
   cursor: pointer;
   font-family: var(--face-wide);
-  font-size: 17px;
+  font-size: var(--size-lead);
   font-weight: 660;
 }
 
 .columns {
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-  gap: 32px;
+  gap: var(--space-10);
 }
 
 .capture {
   display: grid;
-  gap: 12px;
+  gap: var(--space-6);
   align-content: start;
 }
 
 .curve {
   height: 250px;
-  margin-bottom: 18px;
+  margin-bottom: var(--space-7);
 }
 
 .later {
-  margin-bottom: 8px;
+  margin-bottom: var(--space-4);
   color: var(--ochre-text);
 }
 
 .end {
   display: flex;
   flex-wrap: wrap;
-  gap: 10px 18px;
+  gap: var(--space-5) var(--space-7);
   align-items: center;
-  margin-top: 18px;
+  margin-top: var(--space-7);
 }
 
 .end .small {
   flex-basis: 100%;
-  font-size: 13px;
+  font-size: var(--size-small);
 }
 
 .smell-key {
   min-height: 48px;
   justify-self: start;
-  padding: 6px 18px;
+  padding: var(--space-3) var(--space-7);
   border: 2px solid var(--brick);
   background: none;
   color: var(--brick-text);
@@ -492,20 +492,20 @@ header .quiet span {
 
 @media (width <= 720px) {
   header {
-    margin-bottom: 8px;
+    margin-bottom: var(--space-4);
   }
 
   h1 {
-    font-size: 17px;
+    font-size: var(--size-lead);
   }
 
   .timer {
-    font-size: 26px;
+    font-size: var(--size-heading);
   }
 
   .columns {
     grid-template-columns: minmax(0, 1fr);
-    gap: 20px;
+    gap: var(--space-8);
   }
 
   .smell-key {

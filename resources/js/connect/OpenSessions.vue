@@ -31,19 +31,19 @@ const account = useAccount();
 
 <style scoped>
 .open {
-  margin-bottom: 22px;
-  padding: 12px 16px;
+  margin-bottom: var(--space-8);
+  padding: var(--space-6) var(--space-7);
   border-left: 4px solid var(--ink);
   background: var(--paper-raised);
 }
 
 ul {
-  margin: 4px 0 0;
+  margin: var(--space-2) 0 0;
   padding: 0;
   list-style: none;
 }
 
 li {
-  padding: 3px 0;
+  padding: var(--space-2) 0;
 }
 </style>

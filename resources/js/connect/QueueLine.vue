@@ -56,11 +56,11 @@ const from = computed(() => (shownFrom.value === null ? null : new Date(shownFro
 
 <style scoped>
 .queue {
-  padding: 5px 16px;
+  padding: var(--space-2) var(--space-7);
   border-bottom: 1px solid var(--line);
   background: var(--paper-raised);
   color: var(--ochre-text);
-  font-size: 14px;
+  font-size: var(--size-label);
 }
 
 .newer {
@@ -72,13 +72,13 @@ const from = computed(() => (shownFrom.value === null ? null : new Date(shownFro
 }
 
 ul {
-  margin: 2px 0;
-  padding-left: 18px;
+  margin: var(--space-1) 0;
+  padding-left: var(--space-7);
   color: var(--ink);
 }
 
 .text-button {
-  margin-right: 16px;
+  margin-right: var(--space-7);
   color: var(--ink);
 }
 </style>

@@ -361,21 +361,21 @@ useShortcuts({ ' ': submit });
 .digits {
   display: grid;
   grid-template-columns: repeat(4, 1fr);
-  gap: 6px;
+  gap: var(--space-3);
 }
 
 .field {
-  padding: 4px 8px 6px;
+  padding: var(--space-2) var(--space-4) var(--space-3);
   border: 1.5px solid var(--line-strong);
   background: var(--paper-raised);
 }
 
 .heat input {
-  font-size: 20px;
+  font-size: var(--size-title);
 }
 
 .heat-switch {
-  margin: 6px 0;
+  margin: var(--space-3) 0;
 }
 
 .here,
@@ -395,12 +395,12 @@ useShortcuts({ ' ': submit });
 
 .field label {
   color: var(--ink-soft);
-  font-size: 13px;
+  font-size: var(--size-small);
 }
 
 .entry {
   display: flex;
-  gap: 4px;
+  gap: var(--space-2);
   align-items: baseline;
 }
 
@@ -410,7 +410,7 @@ useShortcuts({ ' ': submit });
   padding: 0;
   border: 0;
   background: none;
-  font-size: 28px;
+  font-size: var(--size-figure);
   font-weight: 640;
   line-height: 1.15;
   outline: none;
@@ -418,7 +418,7 @@ useShortcuts({ ' ': submit });
 
 .head {
   display: flex;
-  gap: 4px;
+  gap: var(--space-2);
   justify-content: space-between;
 }
 
@@ -430,14 +430,14 @@ useShortcuts({ ' ': submit });
 
 .unit {
   color: var(--ink-soft);
-  font-size: 13px;
+  font-size: var(--size-small);
 }
 
 .bottom {
   display: flex;
-  gap: 10px;
+  gap: var(--space-5);
   align-items: flex-end;
-  margin: 8px 0 6px;
+  margin: var(--space-4) 0 var(--space-3);
 }
 
 .keep {
@@ -456,38 +456,38 @@ useShortcuts({ ' ': submit });
 
 .minute {
   color: var(--ink-soft);
-  font-size: 13px;
+  font-size: var(--size-small);
 }
 
 .minute input {
   display: block;
   width: 78px;
   height: 38px;
-  padding: 5px 8px;
+  padding: var(--space-2) var(--space-4);
   border: 1px solid var(--line-strong);
   background: var(--paper-raised);
 }
 
 .small {
-  font-size: 13px;
+  font-size: var(--size-small);
 }
 
 .complaint,
 .doubt,
 .editing {
-  margin-top: 8px;
+  margin-top: var(--space-4);
 }
 
 .doubt {
-  padding: 8px 12px;
+  padding: var(--space-4) var(--space-6);
   border-left: 4px solid var(--ochre);
   background: var(--paper-raised);
 }
 
 .way {
   min-height: 44px;
-  margin: 6px 8px 0 0;
-  padding: 6px 14px;
+  margin: var(--space-3) var(--space-4) 0 0;
+  padding: var(--space-3) var(--space-6);
   border: 1.5px solid var(--ink);
   background: none;
   cursor: pointer;

@@ -68,8 +68,8 @@ const rows = [
 .pad {
   display: grid;
   grid-template-columns: repeat(4, 1fr);
-  gap: 6px;
-  margin-top: 8px;
+  gap: var(--space-3);
+  margin-top: var(--space-4);
 }
 
 button {
@@ -77,13 +77,13 @@ button {
   border: 1.5px solid var(--line-strong);
   background: var(--paper-raised);
   cursor: pointer;
-  font-size: 22px;
+  font-size: var(--size-heading);
   touch-action: manipulation;
 }
 
 .unit {
   font-family: var(--face-wide);
-  font-size: 17px;
+  font-size: var(--size-lead);
   font-weight: 660;
 }
 
@@ -100,7 +100,7 @@ button {
 .heat {
   grid-column: 1 / -1;
   min-height: 40px;
-  font-size: 15px;
+  font-size: var(--size-text);
 }
 
 path {

@@ -32,7 +32,7 @@ watch(isOpen, (open) => (open ? dialog.value?.showModal() : dialog.value?.close(
 .smell {
   width: min(620px, 100vw - 16px);
   max-height: calc(100vh - 16px);
-  padding: 20px;
+  padding: var(--space-8);
   border: 4px solid var(--brick);
   background: var(--paper);
   color: var(--ink);
@@ -44,41 +44,41 @@ watch(isOpen, (open) => (open ? dialog.value?.showModal() : dialog.value?.close(
 
 h1 {
   color: var(--brick-text);
-  font-size: 32px;
+  font-size: var(--size-figure);
 }
 
 ol {
-  margin: 12px 0;
-  padding-left: 28px;
-  font-size: 21px;
+  margin: var(--space-6) 0;
+  padding-left: var(--space-9);
+  font-size: var(--size-title);
   line-height: 1.35;
 }
 
 li {
-  padding: 4px 0;
+  padding: var(--space-2) 0;
 }
 
 .out {
-  margin-bottom: 10px;
+  margin-bottom: var(--space-5);
   font-weight: 600;
 }
 
 .ways {
   display: flex;
   flex-wrap: wrap;
-  gap: 12px 20px;
+  gap: var(--space-6) var(--space-8);
   align-items: center;
 }
 
 .big {
   min-height: 60px;
-  padding: 8px 22px;
+  padding: var(--space-4) var(--space-8);
   border: 0;
   background: var(--brick);
   color: var(--paper);
   cursor: pointer;
   font-family: var(--face-wide);
-  font-size: 18px;
+  font-size: var(--size-lead);
   font-weight: 700;
 }
 </style>

@@ -130,31 +130,31 @@ function to(index: number): void {
 .card {
   display: flex;
   flex-direction: column;
-  gap: 10px;
+  gap: var(--space-5);
   max-width: 560px;
 }
 
 .picture {
-  margin: 6px 0;
+  margin: var(--space-3) 0;
 }
 
 h2 {
-  font-size: 24px;
+  font-size: var(--size-heading);
 }
 
 .do {
-  font-size: 17px;
+  font-size: var(--size-lead);
 }
 
 .caution {
-  padding: 8px 12px;
+  padding: var(--space-4) var(--space-6);
   border-left: 4px solid var(--ochre);
   background: var(--paper-raised);
 }
 
 .ticks {
   display: flex;
-  gap: 10px;
+  gap: var(--space-5);
 }
 
 .tick {
@@ -169,14 +169,14 @@ h2 {
   color: inherit;
   cursor: pointer;
   font-family: var(--face-wide);
-  font-size: 17px;
+  font-size: var(--size-lead);
   font-weight: 660;
 }
 
 .after {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 16px;
+  gap: var(--space-2) var(--space-7);
   align-items: baseline;
 }
 </style>

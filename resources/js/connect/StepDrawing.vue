@@ -102,7 +102,7 @@ path {
 text {
   fill: var(--ink);
   font-family: var(--face-wide);
-  font-size: 17px;
+  font-size: var(--size-lead);
   font-weight: 660;
 }
 

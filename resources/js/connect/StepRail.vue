@@ -29,7 +29,7 @@ const emit = defineEmits<{ to: [index: number] }>();
 <style scoped>
 .steps {
   display: flex;
-  gap: 2px;
+  gap: var(--space-1);
   margin: 0;
   padding: 0;
   list-style: none;

@@ -16,21 +16,21 @@ defineProps<{ steps: string[] }>();
 <style scoped>
 .latch {
   max-width: 560px;
-  margin-top: 12px;
+  margin-top: var(--space-6);
 }
 
 summary {
-  padding: 6px 0;
+  padding: var(--space-3) 0;
   cursor: pointer;
   font-weight: 600;
 }
 
 ol {
-  margin: 4px 0 0;
-  padding-left: 22px;
+  margin: var(--space-2) 0 0;
+  padding-left: var(--space-8);
 }
 
 li {
-  padding: 4px 0;
+  padding: var(--space-2) 0;
 }
 </style>

@@ -52,16 +52,16 @@ function leave(rung: Rung): void {
 }
 
 ol {
-  margin: 8px 0 12px;
-  padding: 0 0 0 14px;
+  margin: var(--space-4) 0 var(--space-6);
+  padding: 0 0 0 var(--space-6);
   border-left: 3px solid var(--ink);
   list-style: none;
 }
 
 li {
   display: grid;
-  gap: 4px;
-  padding: 10px 0;
+  gap: var(--space-2);
+  padding: var(--space-5) 0;
   border-bottom: 1px solid var(--line);
 }
 
@@ -71,23 +71,23 @@ li {
 }
 
 .do {
-  font-size: 16px;
+  font-size: var(--size-lead);
 }
 
 .tests {
-  font-size: 13px;
+  font-size: var(--size-small);
 }
 
 .ways {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
+  gap: var(--space-4);
 }
 
 .way {
   display: inline-block;
   min-height: 44px;
-  padding: 9px 16px;
+  padding: var(--space-4) var(--space-7);
   border: 1.5px solid var(--ink);
   background: var(--paper-raised);
   cursor: pointer;

@@ -43,16 +43,16 @@ const rows = computed(() =>
 .legend {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 20px;
+  gap: var(--space-1) var(--space-8);
   margin: 0;
   padding: 0;
-  font-size: 13.5px;
+  font-size: var(--size-small);
   list-style: none;
 }
 
 li {
   display: flex;
-  gap: 7px;
+  gap: var(--space-3);
   align-items: center;
 }
 

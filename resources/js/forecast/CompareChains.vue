@@ -116,7 +116,7 @@ table {
 
 th,
 td {
-  padding: 5px 14px 5px 0;
+  padding: var(--space-2) var(--space-6) var(--space-2) 0;
   border-bottom: 1px solid var(--line);
   font-weight: 400;
   text-align: left;
@@ -125,7 +125,7 @@ td {
 
 thead th {
   color: var(--ink-soft);
-  font-size: 13px;
+  font-size: var(--size-small);
 }
 
 tbody th {
@@ -169,15 +169,15 @@ tbody .kept {
 }
 
 .acts button + button {
-  margin-left: 12px;
+  margin-left: var(--space-6);
 }
 
 .keep {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 16px;
+  gap: var(--space-3) var(--space-7);
   align-items: center;
-  margin-top: 12px;
+  margin-top: var(--space-6);
 }
 
 /* On a phone each chain is a small sheet of its own. */
@@ -194,8 +194,8 @@ tbody .kept {
   tr {
     display: flex;
     flex-wrap: wrap;
-    gap: 2px 14px;
-    padding: 8px 0;
+    gap: var(--space-1) var(--space-6);
+    padding: var(--space-4) 0;
     border-bottom: 1px solid var(--line);
   }
 

@@ -42,9 +42,9 @@ const heldBy = computed(() => {
 .cursor-line {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 16px;
+  gap: var(--space-1) var(--space-7);
   min-height: 24px;
-  font-size: 14px;
+  font-size: var(--size-label);
 }
 
 .held {

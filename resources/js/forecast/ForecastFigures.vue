@@ -89,7 +89,7 @@ const membership = computed(() => {
 .figures-line {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 34px;
+  gap: var(--space-1) var(--space-10);
   align-items: baseline;
 }
 
@@ -100,19 +100,19 @@ p {
 }
 
 p strong {
-  font-size: 20px;
+  font-size: var(--size-title);
   font-weight: 680;
 }
 
 .minutes strong {
-  font-size: 28px;
+  font-size: var(--size-figure);
   line-height: 1;
 }
 
 p span,
 .membership {
   color: var(--ink-soft);
-  font-size: 13.5px;
+  font-size: var(--size-small);
 }
 
 .membership {

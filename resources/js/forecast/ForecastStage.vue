@@ -140,10 +140,10 @@ onUnmounted(() => (forecast.cursorS = null));
 .view {
   display: flex;
   flex-direction: column;
-  gap: 7px;
+  gap: var(--space-3);
   overflow: auto;
   min-width: 0;
-  padding: 12px 20px 16px;
+  padding: var(--space-6) var(--space-8) var(--space-7);
 }
 
 .chart {
@@ -153,16 +153,16 @@ onUnmounted(() => (forecast.cursorS = null));
 
 .tools {
   display: flex;
-  gap: 16px;
+  gap: var(--space-7);
   align-items: center;
 }
 
 .note {
-  font-size: 14px;
+  font-size: var(--size-label);
 }
 
 .check {
-  padding: 5px 12px;
+  padding: var(--space-2) var(--space-6);
   border-left: 4px solid var(--ochre);
   background: var(--paper-raised);
 }
@@ -172,25 +172,25 @@ onUnmounted(() => (forecast.cursorS = null));
 }
 
 .sheet {
-  padding-top: 9px;
+  padding-top: var(--space-4);
   border-top: 1px solid var(--line);
 }
 
 .sheets {
-  margin-bottom: 8px;
+  margin-bottom: var(--space-4);
 }
 
 .none {
-  margin: 24px 0;
+  margin: var(--space-9) 0;
 }
 
 .small {
-  font-size: 13px;
+  font-size: var(--size-small);
 }
 
 .need {
   overflow: auto;
-  padding: 10px 20px 20px;
+  padding: var(--space-5) var(--space-8) var(--space-8);
   border-left: 1px solid var(--line);
   background: var(--paper-raised);
 }
@@ -199,9 +199,9 @@ onUnmounted(() => (forecast.cursorS = null));
   .forecast {
     display: flex;
     flex-direction: column;
-    gap: 8px;
+    gap: var(--space-4);
     height: auto;
-    padding-top: 8px;
+    padding-top: var(--space-4);
   }
 
   /* One column: the sliders come right below the curve that they move. */
@@ -210,20 +210,20 @@ onUnmounted(() => (forecast.cursorS = null));
   }
 
   .view > * {
-    margin-inline: 12px;
+    margin-inline: var(--space-6);
   }
 
   .need {
     overflow: visible;
     order: 1;
-    padding: 8px 12px 16px;
+    padding: var(--space-4) var(--space-6) var(--space-7);
     border-left: 0;
   }
 
   .sheet,
   .small {
     order: 2;
-    margin-bottom: 12px;
+    margin-bottom: var(--space-6);
   }
 
   .chart {

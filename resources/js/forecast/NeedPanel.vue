@@ -234,14 +234,14 @@ const kw = (n: number) => say('figure.kw', { n });
 .panel {
   display: flex;
   flex-direction: column;
-  gap: 7px;
-  font-size: 14px;
+  gap: var(--space-3);
+  font-size: var(--size-label);
 }
 
 .head,
 .row {
   display: flex;
-  gap: 10px;
+  gap: var(--space-5);
   align-items: center;
   justify-content: space-between;
   line-height: 1.25;
@@ -256,20 +256,20 @@ const kw = (n: number) => say('figure.kw', { n });
 }
 
 .small {
-  margin-top: -6px;
-  font-size: 13px;
+  margin-top: calc(-1 * var(--space-3));
+  font-size: var(--size-small);
 }
 
 details {
-  margin-top: 6px;
-  padding-top: 8px;
+  margin-top: var(--space-3);
+  padding-top: var(--space-4);
   border-top: 1px solid var(--line);
 }
 
 details[open] {
   display: flex;
   flex-direction: column;
-  gap: 7px;
+  gap: var(--space-3);
 }
 
 summary {

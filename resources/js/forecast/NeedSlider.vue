@@ -38,7 +38,7 @@ const model = defineModel<number>({ required: true });
 
 .row {
   display: flex;
-  gap: 10px;
+  gap: var(--space-5);
   justify-content: space-between;
   line-height: 1.25;
 }

@@ -14,7 +14,7 @@ const model = defineModel<boolean>({ required: true });
 <style scoped>
 .switch {
   display: flex;
-  gap: 10px;
+  gap: var(--space-5);
   align-items: center;
   justify-content: space-between;
   min-height: 28px;

@@ -103,13 +103,13 @@ function told(step: Forecast['marginal'][number]): string {
 .next {
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 1.1fr);
-  gap: 10px 30px;
+  gap: var(--space-5) var(--space-10);
 }
 
 .next > div {
   display: flex;
   flex-direction: column;
-  gap: 5px;
+  gap: var(--space-2);
 }
 
 .lead strong {
@@ -124,17 +124,17 @@ function told(step: Forecast['marginal'][number]): string {
   display: grid;
   grid-auto-flow: column;
   grid-template-rows: repeat(7, auto);
-  gap: 1px 26px;
+  gap: 1px var(--space-9);
   margin: 0;
   padding: 0;
-  font-size: 13px;
+  font-size: var(--size-small);
   list-style: none;
 }
 
 .steps li {
   display: grid;
   grid-template-columns: 38px minmax(0, 1fr) 34px;
-  gap: 6px;
+  gap: var(--space-3);
   align-items: center;
   line-height: 1.35;
 }

@@ -210,7 +210,7 @@ const { follow, step } = useCursor(frame, cursorS, x, lastS, (value) =>
 .letter {
   fill: var(--ink);
   font-family: var(--face-wide);
-  font-size: 13px;
+  font-size: var(--size-small);
   font-weight: 700;
 }
 </style>

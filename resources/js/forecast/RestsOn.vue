@@ -24,12 +24,12 @@ const terms = useTerms();
 
 <style scoped>
 .rests {
-  padding: 8px 0 4px;
+  padding: var(--space-4) 0 var(--space-2);
 }
 
 h2 {
-  margin: 0 0 2px;
-  font-size: 15px;
+  margin: 0 0 var(--space-1);
+  font-size: var(--size-text);
 }
 
 details {
@@ -37,15 +37,15 @@ details {
 }
 
 summary {
-  padding: 5px 0;
+  padding: var(--space-2) 0;
   cursor: pointer;
 }
 
 summary .origin {
-  margin-left: 8px;
-  padding: 0 6px;
+  margin-left: var(--space-4);
+  padding: 0 var(--space-3);
   border: 1px dashed var(--ochre);
   color: var(--ochre-text);
-  font-size: 12.5px;
+  font-size: var(--size-small);
 }
 </style>

@@ -78,13 +78,13 @@ const cars = computed(() =>
 .strip {
   display: grid;
   grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
-  gap: 14px 34px;
+  gap: var(--space-6) var(--space-10);
 }
 
 .volts {
   display: flex;
-  gap: 18px;
-  margin: 6px 0 0;
+  gap: var(--space-7);
+  margin: var(--space-3) 0 0;
   padding: 0;
   list-style: none;
 }
@@ -94,7 +94,7 @@ const cars = computed(() =>
   flex: 1;
   flex-direction: column;
   align-items: center;
-  font-size: 13.5px;
+  font-size: var(--size-small);
   line-height: 1.3;
 }
 
@@ -123,9 +123,9 @@ const cars = computed(() =>
 dl {
   display: grid;
   grid-template-columns: auto minmax(0, 1fr);
-  gap: 4px 16px;
+  gap: var(--space-2) var(--space-7);
   align-content: start;
-  margin: 6px 0 0;
+  margin: var(--space-3) 0 0;
 }
 
 dt {
@@ -142,7 +142,7 @@ dd {
   }
 
   .volts {
-    gap: 8px;
+    gap: var(--space-4);
   }
 }
 </style>

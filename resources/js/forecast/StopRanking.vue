@@ -88,10 +88,10 @@ function keepBeside(stop: Stop): void {
 .head {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 20px;
+  gap: var(--space-4) var(--space-8);
   align-items: center;
   justify-content: space-between;
-  margin-bottom: 4px;
+  margin-bottom: var(--space-2);
 }
 
 .stops {
@@ -103,9 +103,9 @@ function keepBeside(stop: Stop): void {
 .stops li {
   display: grid;
   grid-template-columns: 66px minmax(0, 1fr) auto auto auto;
-  gap: 4px 16px;
+  gap: var(--space-2) var(--space-7);
   align-items: center;
-  padding: 6px 0 6px 8px;
+  padding: var(--space-3) 0 var(--space-3) var(--space-4);
   border-bottom: 1px solid var(--line);
 }
 
@@ -118,12 +118,12 @@ function keepBeside(stop: Stop): void {
 }
 
 .place {
-  margin-left: 9px;
+  margin-left: var(--space-4);
 }
 
 .reason {
   display: block;
-  font-size: 13.5px;
+  font-size: var(--size-small);
 }
 
 .number {
@@ -133,11 +133,11 @@ function keepBeside(stop: Stop): void {
 }
 
 .beside {
-  font-size: 13.5px;
+  font-size: var(--size-small);
 }
 
 details {
-  margin-top: 8px;
+  margin-top: var(--space-4);
 }
 
 summary {
@@ -145,8 +145,8 @@ summary {
 }
 
 .none {
-  padding-left: 18px;
-  font-size: 13.5px;
+  padding-left: var(--space-7);
+  font-size: var(--size-small);
 }
 
 .none .hazard {

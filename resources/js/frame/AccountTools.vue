@@ -24,16 +24,16 @@ const theme = useTheme();
 <style scoped>
 .tools {
   display: flex;
-  gap: 20px;
+  gap: var(--space-8);
   align-items: center;
   color: var(--ink-soft);
-  font-size: 14px;
+  font-size: var(--size-label);
   white-space: nowrap;
 }
 
 .tools a {
   min-width: 28px;
-  padding: 3px 2px;
+  padding: var(--space-2) var(--space-1);
   text-align: center;
   color: inherit;
   text-decoration: none;

@@ -86,7 +86,7 @@ useShortcuts({
   z-index: 40;
   top: -60px;
   left: 12px;
-  padding: 8px 14px;
+  padding: var(--space-4) var(--space-6);
   background: var(--ink);
   color: var(--on-ink);
 }
@@ -131,7 +131,7 @@ useShortcuts({
 
 .loading,
 .complaint {
-  margin: 40px;
+  margin: var(--space-11);
 }
 
 @media (width <= 720px) {
@@ -150,8 +150,8 @@ useShortcuts({
   .by-hand {
     display: flex;
     justify-content: flex-end;
-    padding: 2px 12px 0;
-    font-size: 13px;
+    padding: var(--space-1) var(--space-6) 0;
+    font-size: var(--size-small);
   }
 }
 </style>

@@ -33,7 +33,7 @@ const keys: [string, Code][] = [
 dl {
   display: grid;
   grid-template-columns: 96px 1fr;
-  gap: 9px 12px;
+  gap: var(--space-4) var(--space-6);
   margin: 0;
 }
 

@@ -55,6 +55,6 @@ async function enter(): Promise<void> {
 .again {
   display: flex;
   flex-direction: column;
-  gap: 8px;
+  gap: var(--space-4);
 }
 </style>

@@ -36,14 +36,14 @@ const current = computed(() => route.meta.stage);
 .strip {
   display: flex;
   justify-content: space-between;
-  padding: 0 20px;
+  padding: 0 var(--space-8);
   border-bottom: 1px solid var(--line);
   background: var(--paper);
 }
 
 ol {
   display: flex;
-  gap: 26px;
+  gap: var(--space-9);
   margin: 0;
   padding: 0;
   list-style: none;
@@ -51,9 +51,9 @@ ol {
 
 a {
   display: flex;
-  gap: 7px;
+  gap: var(--space-3);
   align-items: baseline;
-  padding: 9px 0 7px;
+  padding: var(--space-4) 0 var(--space-3);
   border-bottom: 3px solid transparent;
   color: var(--ink-soft);
   font-family: var(--face-wide);
@@ -72,13 +72,13 @@ a.here {
 
 .key {
   color: var(--ink-faint);
-  font-size: 12px;
+  font-size: var(--size-note);
   font-weight: 500;
 }
 
 .stage-tools {
   align-self: center;
-  margin: 0 22px 0 auto;
+  margin: 0 var(--space-8) 0 auto;
 }
 
 @media (width <= 720px) {
@@ -99,10 +99,10 @@ a.here {
 
   a {
     justify-content: center;
-    padding: 15px 4px 13px;
+    padding: var(--space-7) var(--space-2) var(--space-6);
     border-bottom: 0;
     border-top: 3px solid transparent;
-    font-size: 13px;
+    font-size: var(--size-small);
   }
 
   .key,

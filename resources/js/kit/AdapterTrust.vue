@@ -86,16 +86,16 @@ const next = computed(() => {
 
 <style scoped>
 .trust {
-  margin-top: 8px;
-  padding-top: 6px;
+  margin-top: var(--space-4);
+  padding-top: var(--space-3);
   border-top: 1px solid var(--line);
-  font-size: 13.5px;
+  font-size: var(--size-small);
 }
 
 .proven {
   display: grid;
   grid-template-columns: 84px minmax(0, 1fr) 48px;
-  gap: 8px;
+  gap: var(--space-4);
   align-items: center;
 }
 
@@ -121,9 +121,9 @@ a {
 .line {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 10px;
+  gap: var(--space-1) var(--space-5);
   align-items: center;
-  margin: 4px 0 0;
+  margin: var(--space-2) 0 0;
 }
 
 .band {

@@ -117,14 +117,14 @@ function hand(): void {
 .search {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 12px;
+  gap: var(--space-2) var(--space-6);
   align-items: baseline;
 }
 
 .search input {
   flex: 1;
   min-width: 180px;
-  padding: 5px 8px;
+  padding: var(--space-2) var(--space-4);
   border: 1px solid var(--line-strong);
   background: var(--paper-raised);
 }
@@ -132,22 +132,22 @@ function hand(): void {
 .list {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
-  gap: 8px;
+  gap: var(--space-4);
   overflow: auto;
   max-height: 60vh;
-  margin-top: 10px;
+  margin-top: var(--space-5);
 }
 
 h3 {
   grid-column: 1 / -1;
-  margin: 8px 0 0;
+  margin: var(--space-4) 0 0;
 }
 
 .item {
   display: flex;
   flex-direction: column;
   align-items: center;
-  padding: 10px 8px;
+  padding: var(--space-5) var(--space-4);
   border: 1.5px solid var(--line);
   background: var(--paper-raised);
   line-height: 1.25;
@@ -159,15 +159,15 @@ h3 {
 }
 
 .item .quiet {
-  font-size: 12.5px;
+  font-size: var(--size-small);
 }
 
 .faces {
   display: flex;
-  gap: 2px;
+  gap: var(--space-1);
   align-items: center;
   height: 64px;
-  margin-bottom: 6px;
+  margin-bottom: var(--space-3);
 }
 
 .faces :deep(svg) {

@@ -98,13 +98,13 @@ function onTop(paths: string[]): Draft {
 
 <style scoped>
 .meanwhile {
-  padding: 10px 14px;
+  padding: var(--space-5) var(--space-6);
   border-left: 4px solid var(--ochre);
   background: var(--paper);
 }
 
 ul {
-  margin: 4px 0 8px;
+  margin: var(--space-2) 0 var(--space-4);
   padding: 0;
   list-style: none;
 }
@@ -112,7 +112,7 @@ ul {
 li {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 14px;
+  gap: var(--space-1) var(--space-6);
 }
 
 .apart {
@@ -122,6 +122,6 @@ li {
 .ways {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 20px;
+  gap: var(--space-3) var(--space-8);
 }
 </style>

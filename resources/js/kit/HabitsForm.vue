@@ -60,19 +60,19 @@ const valueOf = (event: Event): string => (event.target as HTMLSelectElement).va
 .habits {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 26px;
+  gap: var(--space-4) var(--space-9);
   align-items: baseline;
 }
 
 label {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 10px;
+  gap: var(--space-2) var(--space-5);
   align-items: baseline;
 }
 
 select {
-  padding: 4px 2px;
+  padding: var(--space-2) var(--space-1);
   border: 0;
   border-bottom: 1.5px solid var(--line-strong);
   background: var(--paper-raised);

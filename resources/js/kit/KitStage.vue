@@ -254,7 +254,7 @@ const newCar = (): Draft => ({
 
 <style scoped>
 .small {
-  font-size: 13.5px;
+  font-size: var(--size-small);
 }
 
 .trouble {
@@ -264,14 +264,14 @@ const newCar = (): Draft => ({
 .kit {
   max-width: 1200px;
   margin: 0 auto;
-  padding: 18px 20px 40px;
+  padding: var(--space-7) var(--space-8) var(--space-11);
 }
 
 .acts {
   display: flex;
-  gap: 16px;
+  gap: var(--space-7);
   margin-right: auto;
-  font-size: 13.5px;
+  font-size: var(--size-small);
 }
 
 .adds {
@@ -285,14 +285,14 @@ const newCar = (): Draft => ({
 .cards {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(258px, 1fr));
-  gap: 10px;
+  gap: var(--space-5);
 }
 
 .places {
   display: flex;
   flex-wrap: wrap;
-  gap: 22px;
-  margin-top: 24px;
+  gap: var(--space-8);
+  margin-top: var(--space-9);
 }
 
 .places a {

@@ -63,10 +63,10 @@ async function take(): Promise<void> {
 
 <style scoped>
 .learned {
-  margin-top: 8px;
-  padding-top: 6px;
+  margin-top: var(--space-4);
+  padding-top: var(--space-3);
   border-top: 1px solid var(--line);
-  font-size: 13.5px;
+  font-size: var(--size-small);
 }
 
 svg {

@@ -106,9 +106,9 @@ const set = (id: string, step: Step, state: string) =>
 li {
   display: grid;
   grid-template-columns: minmax(120px, 1.4fr) repeat(5, minmax(104px, 1fr)) 60px;
-  gap: 4px 14px;
+  gap: var(--space-2) var(--space-6);
   align-items: end;
-  padding: 8px 0;
+  padding: var(--space-4) 0;
   border-bottom: 1px solid var(--line);
 }
 
@@ -119,13 +119,13 @@ li strong {
 
 label {
   color: var(--ink-soft);
-  font-size: 13px;
+  font-size: var(--size-small);
 }
 
 select {
   display: block;
   width: 100%;
-  padding: 3px 2px;
+  padding: var(--space-2) var(--space-1);
   border: 0;
   border-bottom: 1.5px solid var(--line-strong);
   background: var(--paper-raised);
@@ -146,14 +146,14 @@ select {
 .add {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 16px;
+  gap: var(--space-3) var(--space-7);
   align-items: baseline;
-  margin-top: 10px;
+  margin-top: var(--space-5);
 }
 
 .add input {
-  margin-left: 6px;
-  padding: 3px 6px;
+  margin-left: var(--space-3);
+  padding: var(--space-2) var(--space-3);
   border: 1px solid var(--line-strong);
   background: var(--paper-raised);
 }

@@ -46,7 +46,7 @@ function chosen(term: Term, event: Event): void {
 
 <style scoped>
 .words {
-  padding: 10px 14px;
+  padding: var(--space-5) var(--space-6);
   border-left: 4px solid var(--ochre);
   background: var(--paper);
 }
@@ -54,15 +54,15 @@ function chosen(term: Term, event: Event): void {
 label {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 14px;
+  gap: var(--space-1) var(--space-6);
   align-items: baseline;
   justify-content: space-between;
-  padding: 3px 0;
+  padding: var(--space-2) 0;
 }
 
 select {
   max-width: 100%;
-  padding: 4px 2px;
+  padding: var(--space-2) var(--space-1);
   border: 0;
   border-bottom: 1.5px solid var(--line-strong);
   background: var(--paper-raised);

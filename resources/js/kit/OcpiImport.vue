@@ -188,7 +188,7 @@ function back(id: string): Promise<void> {
 <style scoped>
 .phase {
   display: flex;
-  gap: 16px;
+  gap: var(--space-7);
   align-items: baseline;
 }
 
@@ -199,7 +199,7 @@ progress {
 .import {
   display: flex;
   flex-direction: column;
-  gap: 10px;
+  gap: var(--space-5);
 }
 
 ul {
@@ -211,7 +211,7 @@ ul {
 li {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 14px;
+  gap: var(--space-1) var(--space-6);
   justify-content: space-between;
 }
 </style>

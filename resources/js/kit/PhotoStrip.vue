@@ -92,7 +92,7 @@ onMounted(() => attempt(load));
 
 <style scoped>
 .photos {
-  padding: 12px 16px 14px;
+  padding: var(--space-6) var(--space-7) var(--space-6);
   border: 1.5px solid var(--ink);
   background: var(--paper-raised);
 }
@@ -100,8 +100,8 @@ onMounted(() => attempt(load));
 ul {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
-  gap: 10px;
-  margin: 8px 0;
+  gap: var(--space-5);
+  margin: var(--space-4) 0;
   padding: 0;
   list-style: none;
 }
@@ -109,9 +109,9 @@ ul {
 li {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 10px;
+  gap: var(--space-1) var(--space-5);
   align-items: baseline;
-  font-size: 13px;
+  font-size: var(--size-small);
 }
 
 a {
@@ -129,7 +129,7 @@ img {
 .take {
   display: inline-block;
   min-height: 36px;
-  padding: 6px 14px;
+  padding: var(--space-3) var(--space-6);
   border: 1.5px solid var(--ink);
   cursor: pointer;
   font-weight: 640;

@@ -81,9 +81,9 @@ function told({ path, here, file, kept }: Outlet['figures'][number]): string {
 
 <style scoped>
 .kind {
-  margin-left: 6px;
+  margin-left: var(--space-3);
   color: var(--ink-soft);
-  font-size: 13px;
+  font-size: var(--size-small);
   font-weight: 400;
 }
 
@@ -97,18 +97,18 @@ function told({ path, here, file, kept }: Outlet['figures'][number]): string {
 }
 
 ul {
-  margin: 2px 0;
+  margin: var(--space-1) 0;
   padding: 0;
   list-style: none;
 }
 
 li {
-  padding: 2px 0;
+  padding: var(--space-1) 0;
 }
 
 .figure,
 li .quiet {
   display: block;
-  padding-left: 14px;
+  padding-left: var(--space-6);
 }
 </style>

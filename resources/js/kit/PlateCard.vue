@@ -50,38 +50,38 @@ const emit = defineEmits<{ edit: []; remove: []; choose: [isChosen: boolean] }>(
 .card {
   display: flex;
   flex-direction: column;
-  padding: 10px 14px;
+  padding: var(--space-5) var(--space-6);
   border: 1.5px solid var(--line-strong);
   background: var(--paper-raised);
 }
 
 .tag {
-  margin-right: 8px;
-  padding: 0 5px;
+  margin-right: var(--space-4);
+  padding: 0 var(--space-2);
   border: 1.5px solid var(--ink);
 }
 
 .quiet,
 .figures {
-  font-size: 13.5px;
+  font-size: var(--size-small);
 }
 
 .unread {
   color: var(--ochre-text);
-  font-size: 13px;
+  font-size: var(--size-small);
 }
 
 .choose {
   display: flex;
-  gap: 6px;
+  gap: var(--space-3);
   align-items: center;
-  font-size: 13.5px;
+  font-size: var(--size-small);
 }
 
 .acts {
   display: flex;
-  gap: 16px;
-  padding-top: 6px;
-  font-size: 13.5px;
+  gap: var(--space-7);
+  padding-top: var(--space-3);
+  font-size: var(--size-small);
 }
 </style>

@@ -233,12 +233,12 @@ async function goOn(theirs: Found, next: Draft): Promise<void> {
 .editor {
   display: flex;
   flex-direction: column;
-  gap: 14px;
+  gap: var(--space-6);
 }
 
 .faces {
   display: flex;
-  gap: 8px;
+  gap: var(--space-4);
   align-items: center;
 }
 
@@ -247,13 +247,13 @@ async function goOn(theirs: Found, next: Draft): Promise<void> {
 }
 
 .faces h3 {
-  margin-left: 12px;
-  font-size: 18px;
+  margin-left: var(--space-6);
+  font-size: var(--size-lead);
 }
 
 .own {
   display: flex;
-  gap: 14px;
+  gap: var(--space-6);
 }
 
 .own > div {
@@ -266,16 +266,16 @@ async function goOn(theirs: Found, next: Draft): Promise<void> {
 
 .own label {
   color: var(--ink-soft);
-  font-size: 13px;
+  font-size: var(--size-small);
 }
 
 .inlets {
   display: flex;
-  gap: 20px;
+  gap: var(--space-8);
 }
 
 .plate {
-  padding: 12px 16px 14px;
+  padding: var(--space-6) var(--space-7) var(--space-6);
   border: 1.5px solid var(--ink);
   background: var(--paper-raised);
 }
@@ -288,17 +288,17 @@ async function goOn(theirs: Found, next: Draft): Promise<void> {
 .fields {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(128px, 1fr));
-  gap: 10px 18px;
-  margin-top: 8px;
+  gap: var(--space-5) var(--space-7);
+  margin-top: var(--space-4);
 }
 .read {
-  padding: 8px 14px;
+  padding: var(--space-4) var(--space-6);
   border-left: 4px solid var(--ochre);
   background: var(--paper);
 }
 
 .read ul {
-  margin: 2px 0 0;
-  padding-left: 18px;
+  margin: var(--space-1) 0 0;
+  padding-left: var(--space-7);
 }
 </style>

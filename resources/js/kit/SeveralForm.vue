@@ -69,10 +69,10 @@ const write = () =>
   bottom: 0;
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 18px;
+  gap: var(--space-4) var(--space-7);
   align-items: end;
-  margin-top: 14px;
-  padding: 12px 16px;
+  margin-top: var(--space-6);
+  padding: var(--space-6) var(--space-7);
   border: 1.5px solid var(--ink);
   background: var(--paper-raised);
 }
@@ -85,7 +85,7 @@ label {
   display: flex;
   flex-direction: column;
   color: var(--ink-soft);
-  font-size: 13px;
+  font-size: var(--size-small);
 }
 
 select {

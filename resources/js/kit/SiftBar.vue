@@ -73,16 +73,16 @@ const orders = [
 .sift {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 18px;
+  gap: var(--space-4) var(--space-7);
   align-items: end;
-  padding: 10px 0 4px;
+  padding: var(--space-5) 0 var(--space-2);
 }
 
 label {
   display: flex;
   flex-direction: column;
   color: var(--ink-soft);
-  font-size: 13px;
+  font-size: var(--size-small);
 }
 
 .words {
@@ -92,17 +92,17 @@ label {
 
 .tick {
   flex-direction: row;
-  gap: 6px;
+  gap: var(--space-3);
   align-items: center;
   min-height: 30px;
   color: var(--ink);
-  font-size: 14px;
+  font-size: var(--size-label);
 }
 
 input[type='search'],
 select {
   min-height: 30px;
-  padding: 3px 6px;
+  padding: var(--space-2) var(--space-3);
   border: 1px solid var(--line-strong);
   background: var(--paper-raised);
   color: var(--ink);

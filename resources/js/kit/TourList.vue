@@ -155,9 +155,9 @@ ol {
 .tours li {
   display: grid;
   grid-template-columns: minmax(120px, 1fr) 2fr 1fr auto;
-  gap: 4px 16px;
+  gap: var(--space-2) var(--space-7);
   align-items: baseline;
-  padding: 7px 0;
+  padding: var(--space-3) 0;
   border-bottom: 1px solid var(--line);
 }
 
@@ -167,24 +167,24 @@ ol {
 
 .acts {
   display: flex;
-  gap: 14px;
+  gap: var(--space-6);
 }
 
 .draft {
   display: flex;
   flex-direction: column;
-  gap: 8px;
+  gap: var(--space-4);
   max-width: 620px;
-  margin-top: 10px;
-  padding: 14px 16px;
+  margin-top: var(--space-5);
+  padding: var(--space-6) var(--space-7);
   border: 1.5px solid var(--ink);
   background: var(--paper-raised);
 }
 
 .draft .label {
-  margin: 4px 0 0;
+  margin: var(--space-2) 0 0;
   color: var(--ink-soft);
-  font-size: 13px;
+  font-size: var(--size-small);
 }
 
 .draft ol {
@@ -194,9 +194,9 @@ ol {
 .draft ol li {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 14px;
+  gap: var(--space-2) var(--space-6);
   align-items: baseline;
-  padding: 4px 0;
+  padding: var(--space-2) 0;
   border-bottom: 1px solid var(--line);
 }
 
@@ -216,7 +216,7 @@ ol {
 fieldset {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 16px;
+  gap: var(--space-2) var(--space-7);
   margin: 0;
   padding: 0;
   border: 0;

@@ -139,8 +139,8 @@ details {
 }
 
 details.tested {
-  margin: 8px 0 6px;
-  padding: 4px 12px;
+  margin: var(--space-4) 0 var(--space-3);
+  padding: var(--space-2) var(--space-6);
   border: 1.5px solid var(--ink);
   background: var(--paper-raised);
   clip-path: polygon(0 0, calc(100% - 9px) 0, 100% 9px, 100% 100%, 9px 100%, 0 calc(100% - 9px));
@@ -149,9 +149,9 @@ details.tested {
 summary {
   display: grid;
   grid-template-columns: minmax(0, 1fr) auto 104px;
-  gap: 10px;
+  gap: var(--space-5);
   align-items: baseline;
-  padding: 7px 0;
+  padding: var(--space-3) 0;
   cursor: pointer;
 }
 
@@ -160,18 +160,18 @@ summary::marker {
 }
 
 .shares {
-  font-size: 14px;
+  font-size: var(--size-label);
 }
 
 dl {
-  margin: 0 0 6px;
+  margin: 0 0 var(--space-3);
 }
 
 dl div {
   display: grid;
   grid-template-columns: minmax(0, 1fr) auto 104px;
-  gap: 10px;
-  padding: 5px 0;
+  gap: var(--space-5);
+  padding: var(--space-2) 0;
   border-top: 1px solid var(--line);
 }
 

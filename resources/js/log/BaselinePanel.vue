@@ -86,23 +86,23 @@ function chosen(event: Event): void {
 
 <style scoped>
 ul {
-  margin: 4px 0 8px;
+  margin: var(--space-2) 0 var(--space-4);
   padding: 0;
   list-style: none;
 }
 
 p {
-  margin: 2px 0;
+  margin: var(--space-1) 0;
 }
 
 .small {
-  font-size: 13.5px;
+  font-size: var(--size-small);
 }
 
 select {
   width: 100%;
   min-height: 34px;
-  padding: 4px 8px;
+  padding: var(--space-2) var(--space-4);
   border: 1px solid var(--line-strong);
   background: var(--paper-raised);
   color: inherit;

@@ -89,8 +89,8 @@ async function keep(): Promise<void> {
   position: sticky;
   top: 0;
   z-index: 2;
-  margin: 8px 0;
-  padding: 8px 14px;
+  margin: var(--space-4) 0;
+  padding: var(--space-4) var(--space-6);
   border: 1.5px solid var(--ink);
   background: var(--paper-raised);
 }
@@ -101,17 +101,17 @@ async function keep(): Promise<void> {
 }
 
 ul {
-  margin: 4px 0;
-  padding-left: 18px;
-  font-size: 14px;
+  margin: var(--space-2) 0;
+  padding-left: var(--space-7);
+  font-size: var(--size-label);
 }
 
 p {
-  margin: 2px 0;
+  margin: var(--space-1) 0;
 }
 
 .acts {
   display: flex;
-  gap: 18px;
+  gap: var(--space-7);
 }
 </style>

@@ -52,19 +52,19 @@ const grade = computed(() => props.judgement.forecast);
 
 <style scoped>
 ol {
-  margin: 6px 0 8px;
+  margin: var(--space-3) 0 var(--space-4);
   padding: 0;
   list-style: none;
 }
 
 li {
-  padding: 7px 0;
+  padding: var(--space-3) 0;
   border-bottom: 1px solid var(--line);
 }
 
 .row {
   display: flex;
-  gap: 12px;
+  gap: var(--space-6);
   justify-content: space-between;
 }
 
@@ -89,7 +89,7 @@ li {
 }
 
 .small {
-  margin: 2px 0 0;
-  font-size: 13.5px;
+  margin: var(--space-1) 0 0;
+  font-size: var(--size-small);
 }
 </style>

@@ -78,22 +78,22 @@ const selects = computed(() => [
 .filters {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 14px;
+  gap: var(--space-4) var(--space-6);
   align-items: end;
-  margin-top: 10px;
+  margin-top: var(--space-5);
 }
 
 label {
   display: flex;
   flex-direction: column;
-  font-size: 13px;
+  font-size: var(--size-small);
 }
 
 input,
 select {
   max-width: 170px;
   min-height: 30px;
-  padding: 3px 6px;
+  padding: var(--space-2) var(--space-3);
   border: 1px solid var(--line-strong);
   background: var(--paper-raised);
   color: inherit;

@@ -95,16 +95,16 @@ const held = computed(() => {
 }
 
 .held {
-  font-size: 13.5px;
+  font-size: var(--size-small);
   font-weight: 600;
 }
 
 .line {
   display: grid;
   grid-template-columns: 104px minmax(0, 1fr) 130px 216px 236px;
-  gap: 16px;
+  gap: var(--space-7);
   align-items: center;
-  padding: 11px 4px;
+  padding: var(--space-5) var(--space-2);
   text-decoration: none;
 }
 
@@ -129,7 +129,7 @@ const held = computed(() => {
 
 .note {
   overflow: hidden;
-  font-size: 13px;
+  font-size: var(--size-small);
   text-overflow: ellipsis;
   white-space: nowrap;
 }
@@ -137,14 +137,14 @@ const held = computed(() => {
 dl {
   display: grid;
   grid-template-columns: 1fr 1fr 1fr;
-  gap: 10px;
+  gap: var(--space-5);
   margin: 0;
 }
 
 dt {
   color: var(--ink-soft);
   font-family: var(--face-text);
-  font-size: 12px;
+  font-size: var(--size-note);
 }
 
 dd {
@@ -154,14 +154,14 @@ dd {
 }
 
 dd span {
-  font-size: 12px;
+  font-size: var(--size-note);
   font-weight: 400;
 }
 
 @media (width <= 1000px) {
   .line {
     grid-template-columns: 130px minmax(0, 1fr);
-    gap: 6px 14px;
+    gap: var(--space-3) var(--space-6);
   }
 
   .when,
@@ -172,7 +172,7 @@ dd span {
 
   .when {
     flex-direction: row;
-    gap: 8px;
+    gap: var(--space-4);
   }
 }
 </style>

@@ -88,11 +88,11 @@ const isEmpty = computed(() => sessions.value?.length === 0 && !isFiltered.value
 .log {
   max-width: 1160px;
   margin: 0 auto;
-  padding: 18px 20px 30px;
+  padding: var(--space-7) var(--space-8) var(--space-10);
 }
 
 .sessions {
-  margin-top: 10px;
+  margin-top: var(--space-5);
   border-top: 1.5px solid var(--ink);
 }
 
@@ -108,6 +108,6 @@ summary {
 
 .loading,
 .complaint {
-  margin: 30px;
+  margin: var(--space-10);
 }
 </style>

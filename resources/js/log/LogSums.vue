@@ -97,44 +97,44 @@ const measures: { value: Measure; label: string }[] = [
 
 <style scoped>
 .sums {
-  margin: 14px 0 6px;
-  padding: 8px 0;
+  margin: var(--space-6) 0 var(--space-3);
+  padding: var(--space-4) 0;
   border-top: 1px solid var(--line);
 }
 
 .head {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 18px;
+  gap: var(--space-3) var(--space-7);
   align-items: center;
   justify-content: space-between;
 }
 
 .head .figures {
-  font-size: 20px;
+  font-size: var(--size-title);
   font-weight: 660;
 }
 
 .head .quiet {
-  font-size: 14px;
+  font-size: var(--size-label);
   font-weight: 400;
 }
 
 .groups {
   display: grid;
   grid-template-columns: repeat(3, minmax(0, 1fr));
-  gap: 8px 28px;
+  gap: var(--space-4) var(--space-9);
 }
 
 dl {
-  margin: 4px 0;
-  font-size: 13.5px;
+  margin: var(--space-2) 0;
+  font-size: var(--size-small);
 }
 
 dd {
   display: grid;
   grid-template-columns: minmax(0, 84px) minmax(0, 1fr) 88px;
-  gap: 8px;
+  gap: var(--space-4);
   align-items: center;
   margin: 0;
   min-height: 22px;

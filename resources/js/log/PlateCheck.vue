@@ -93,20 +93,20 @@ function more(row: PlateRow): string {
 
 table {
   width: 100%;
-  margin-top: 6px;
+  margin-top: var(--space-3);
   border-collapse: collapse;
 }
 
 thead th {
   border-bottom: 1.5px solid var(--ink);
   color: var(--ink-soft);
-  font-size: 13px;
+  font-size: var(--size-small);
   font-weight: 500;
 }
 
 th,
 td {
-  padding: 6px 10px 6px 0;
+  padding: var(--space-3) var(--space-5) var(--space-3) 0;
   text-align: left;
 }
 
@@ -126,19 +126,19 @@ tbody tr.first {
 .wide {
   width: 150px;
   min-width: 90px;
-  padding-left: 8px;
+  padding-left: var(--space-4);
 }
 
 .state {
   font-family: var(--face-wide);
-  font-size: 14px;
+  font-size: var(--size-label);
   font-weight: 640;
   white-space: nowrap;
 }
 
 .more {
   color: var(--ink-soft);
-  font-size: 13.5px;
+  font-size: var(--size-small);
 }
 
 .close .state {

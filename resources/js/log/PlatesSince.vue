@@ -51,13 +51,13 @@ async function back(): Promise<void> {
 
 <style scoped>
 .since {
-  margin: 0 0 12px;
-  padding: 6px 12px;
+  margin: 0 0 var(--space-6);
+  padding: var(--space-3) var(--space-6);
   border-left: 4px solid var(--ochre);
   background: var(--paper-raised);
 }
 
 p {
-  margin: 2px 0;
+  margin: var(--space-1) 0;
 }
 </style>

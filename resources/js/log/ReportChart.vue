@@ -250,11 +250,11 @@ const events = computed(() =>
 figcaption {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 18px;
+  gap: var(--space-1) var(--space-7);
   align-items: center;
   justify-content: space-between;
   min-height: 30px;
-  font-size: 13.5px;
+  font-size: var(--size-small);
 }
 
 .now {
@@ -268,13 +268,13 @@ figcaption {
 .layers {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 16px;
+  gap: var(--space-2) var(--space-7);
   align-items: center;
 }
 
 .layer {
   display: inline-flex;
-  gap: 5px;
+  gap: var(--space-2);
   align-items: center;
   min-height: 24px;
 }

@@ -100,7 +100,7 @@ const hottest = computed(() =>
 .note {
   fill: var(--ink-soft);
   font-family: var(--face-wide);
-  font-size: 12.5px;
+  font-size: var(--size-small);
   font-variant-numeric: tabular-nums;
 }
 

@@ -232,12 +232,12 @@ onMounted(async () => {
 .report {
   max-width: 1180px;
   margin: 0 auto;
-  padding: 16px 20px 40px;
+  padding: var(--space-7) var(--space-8) var(--space-11);
 }
 
 header {
   display: flex;
-  gap: 20px;
+  gap: var(--space-8);
   align-items: flex-start;
   justify-content: space-between;
 }
@@ -252,13 +252,13 @@ header {
 }
 
 h1 {
-  font-size: 16px;
+  font-size: var(--size-lead);
 }
 
 .headline {
-  margin: 2px 0;
+  margin: var(--space-1) 0;
   font-family: var(--face-wide);
-  font-size: 23px;
+  font-size: var(--size-heading);
   font-weight: 660;
   line-height: 1.2;
 }
@@ -267,29 +267,29 @@ h1 {
   display: grid;
   grid-template-columns: minmax(0, 12fr) minmax(0, 7fr);
   gap: 36px;
-  margin: 12px 0 20px;
+  margin: var(--space-6) 0 var(--space-8);
 }
 
 aside section + section,
 .main section {
-  margin-top: 20px;
+  margin-top: var(--space-8);
 }
 
 .proof {
-  margin: 4px 0;
+  margin: var(--space-2) 0;
 }
 
 .findings {
-  margin: 10px 0 0;
-  padding-left: 18px;
+  margin: var(--space-5) 0 0;
+  padding-left: var(--space-7);
 }
 
 .peaks {
   display: grid;
   grid-template-columns: repeat(6, 1fr);
-  gap: 12px 14px;
-  margin: 0 0 22px;
-  padding: 10px 0;
+  gap: var(--space-6) var(--space-6);
+  margin: 0 0 var(--space-8);
+  padding: var(--space-5) 0;
   border-top: 1.5px solid var(--ink);
   border-bottom: 1px solid var(--line);
 }
@@ -297,64 +297,64 @@ aside section + section,
 dt {
   color: var(--ink-soft);
   font-family: var(--face-text);
-  font-size: 13px;
+  font-size: var(--size-small);
 }
 
 dd {
   margin: 0;
-  font-size: 21px;
+  font-size: var(--size-title);
   font-weight: 680;
   line-height: 1.2;
 }
 
 dd span {
-  font-size: 14px;
+  font-size: var(--size-label);
   font-weight: 500;
 }
 
 dd.small {
   font-family: var(--face-text);
-  font-size: 13px;
+  font-size: var(--size-small);
   font-weight: 400;
 }
 
 .flags {
-  margin: 6px 0;
+  margin: var(--space-3) 0;
   padding: 0;
   list-style: none;
 }
 
 .flags li {
-  padding: 3px 0;
+  padding: var(--space-2) 0;
   border-bottom: 1px solid var(--line);
 }
 
 footer {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 24px;
-  margin-top: 26px;
+  gap: var(--space-4) var(--space-9);
+  margin-top: var(--space-9);
 }
 
 .loading,
 .complaint {
-  margin: 30px;
+  margin: var(--space-10);
 }
 
 @media (width <= 900px) {
   header {
     flex-direction: column-reverse;
-    gap: 6px;
+    gap: var(--space-3);
   }
 
   .headline {
-    font-size: 20px;
+    font-size: var(--size-title);
   }
 
   .columns {
     display: flex;
     flex-direction: column;
-    gap: 18px;
+    gap: var(--space-7);
   }
 
   /* Beside the car the plates come right after the curves. */

@@ -57,7 +57,7 @@ async function keep(text: string | null): Promise<void> {
 
 <style scoped>
 .fault {
-  margin-top: 22px;
+  margin-top: var(--space-8);
 }
 
 .known {
@@ -67,14 +67,14 @@ async function keep(text: string | null): Promise<void> {
 form {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 14px;
+  gap: var(--space-4) var(--space-6);
   align-items: center;
 }
 
 input {
   flex: 1;
   min-width: 220px;
-  padding: 5px 8px;
+  padding: var(--space-2) var(--space-4);
   border: 1px solid var(--line-strong);
   background: var(--paper-raised);
 }

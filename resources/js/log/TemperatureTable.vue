@@ -29,11 +29,11 @@ const terms = useTerms();
 
 <style scoped>
 .temperatures {
-  margin-top: 22px;
+  margin-top: var(--space-8);
 }
 
 ul {
-  margin: 6px 0;
+  margin: var(--space-3) 0;
   padding: 0;
   list-style: none;
 }
@@ -41,7 +41,7 @@ ul {
 li {
   display: grid;
   grid-template-columns: 110px 90px 220px 1fr;
-  padding: 5px 0;
+  padding: var(--space-2) 0;
   border-bottom: 1px solid var(--line);
 }
 
@@ -54,7 +54,7 @@ li {
 }
 
 .small {
-  font-size: 13px;
+  font-size: var(--size-small);
 }
 
 @media (width <= 720px) {

@@ -26,13 +26,13 @@ const terms = useTerms();
 <style scoped>
 .stamp {
   display: inline-flex;
-  gap: 6px;
+  gap: var(--space-3);
   align-items: center;
   justify-self: start;
-  padding: 2px 10px 2px 7px;
+  padding: var(--space-1) var(--space-5) var(--space-1) var(--space-3);
   border: 1.5px solid currentcolor;
   font-family: var(--face-wide);
-  font-size: 13px;
+  font-size: var(--size-small);
   font-weight: 650;
   white-space: nowrap;
 }

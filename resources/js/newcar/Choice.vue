@@ -19,7 +19,7 @@ const emit = defineEmits<{ choose: [] }>();
   align-items: center;
   justify-content: flex-end;
   min-height: 56px;
-  padding: 12px 10px;
+  padding: var(--space-6) var(--space-5);
   border: 1.5px solid var(--line-strong);
   background: var(--paper-raised);
   color: inherit;
@@ -40,6 +40,6 @@ const emit = defineEmits<{ choose: [] }>();
 }
 
 .choice .quiet {
-  font-size: 13.5px;
+  font-size: var(--size-small);
 }
 </style>

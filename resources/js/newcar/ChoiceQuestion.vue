@@ -23,7 +23,7 @@ const emit = defineEmits<{ choose: [id: T] }>();
 .options {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(170px, 1fr));
-  gap: 12px;
+  gap: var(--space-6);
 }
 
 .options :deep(.choice) {
@@ -34,7 +34,7 @@ const emit = defineEmits<{ choose: [id: T] }>();
 @media (width <= 520px) {
   .options {
     grid-template-columns: 1fr;
-    gap: 8px;
+    gap: var(--space-4);
   }
 
   .options :deep(.choice) {

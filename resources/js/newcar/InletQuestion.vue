@@ -89,24 +89,24 @@ function chooseSecond(id: string | null): void {
 .faces {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(158px, 1fr));
-  gap: 12px;
+  gap: var(--space-6);
 }
 
 .faces :deep(.face) {
   height: 104px;
-  margin: 0 auto 6px;
+  margin: 0 auto var(--space-3);
 }
 
 .more {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 22px;
+  gap: var(--space-3) var(--space-8);
   min-height: 32px;
-  margin: 14px 0 0;
+  margin: var(--space-6) 0 0;
 }
 
 fieldset {
-  margin: 14px 0 0;
+  margin: var(--space-6) 0 0;
   padding: 0;
   border: 0;
 }
@@ -119,8 +119,8 @@ legend {
 .chips {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
-  margin-top: 8px;
+  gap: var(--space-4);
+  margin-top: var(--space-4);
 }
 
 @media (width <= 520px) {

@@ -228,43 +228,43 @@ const fields = computed(() => figures(step.value));
   flex: 1;
   overflow: auto;
   min-width: 0;
-  padding: 18px 20px 28px;
+  padding: var(--space-7) var(--space-8) var(--space-9);
 }
 
 h1 {
-  margin: 22px 0 4px;
+  margin: var(--space-8) 0 var(--space-2);
   outline-offset: 4px;
 }
 
 form {
   max-width: 880px;
-  margin-top: 14px;
+  margin-top: var(--space-6);
 }
 
 .fields {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(190px, 240px));
-  gap: 12px 24px;
-  margin-top: 18px;
+  gap: var(--space-6) var(--space-9);
+  margin-top: var(--space-7);
 }
 
 .truth {
-  margin-top: 18px;
-  padding: 12px 16px;
+  margin-top: var(--space-7);
+  padding: var(--space-6) var(--space-7);
   border-left: 4px solid var(--ochre);
   background: var(--paper-raised);
 }
 
 .truth p {
-  margin: 2px 0 0;
+  margin: var(--space-1) 0 0;
 }
 
 .acts {
   display: flex;
   flex-wrap: wrap;
-  gap: 10px 14px;
+  gap: var(--space-5) var(--space-6);
   align-items: center;
-  margin-top: 20px;
+  margin-top: var(--space-8);
 }
 
 .acts :deep(.el-button + .el-button) {
@@ -273,18 +273,18 @@ form {
 
 .name {
   max-width: 300px;
-  margin-top: 26px;
+  margin-top: var(--space-9);
 }
 
 .name label {
   color: var(--ink-soft);
-  font-size: 13px;
+  font-size: var(--size-small);
 }
 
 .beside {
   flex: 0 0 392px;
   overflow: auto;
-  padding: 18px 22px 24px;
+  padding: var(--space-7) var(--space-8) var(--space-9);
   border-left: 1px solid var(--line);
   background: var(--paper-raised);
 }
@@ -307,7 +307,7 @@ form {
 
 @media (width <= 520px) {
   .asking {
-    padding: 12px 12px 20px;
+    padding: var(--space-6) var(--space-6) var(--space-8);
   }
 }
 </style>

@@ -34,7 +34,7 @@ const names: Record<CarQuestion, Code> = {
 .questions {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 2px;
+  gap: var(--space-3) var(--space-1);
   margin: 0;
   padding: 0;
   list-style: none;
@@ -52,7 +52,7 @@ button {
   justify-content: center;
   width: 100%;
   min-height: 52px;
-  padding: 6px 14px 6px 20px;
+  padding: var(--space-3) var(--space-6) var(--space-3) var(--space-8);
 }
 
 svg {
@@ -87,14 +87,14 @@ button > span {
 
 .name {
   color: var(--ink-soft);
-  font-size: 12.5px;
+  font-size: var(--size-small);
   line-height: 1.25;
 }
 
 .answer {
   overflow: hidden;
   font-family: var(--face-wide);
-  font-size: 13.5px;
+  font-size: var(--size-small);
   font-weight: 660;
   line-height: 1.25;
   text-overflow: ellipsis;

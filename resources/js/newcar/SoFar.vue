@@ -67,7 +67,7 @@ const narrows = computed(() =>
 
 <style scoped>
 ul {
-  margin: 10px 0;
+  margin: var(--space-5) 0;
   padding: 0;
   list-style: none;
 }
@@ -75,10 +75,10 @@ ul {
 li {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 44px 74px;
-  gap: 8px;
+  gap: var(--space-4);
   align-items: center;
   min-height: 34px;
-  padding: 3px 0;
+  padding: var(--space-2) 0;
   border-bottom: 1px solid var(--line);
   line-height: 1.25;
 
@@ -105,14 +105,14 @@ li .end {
 }
 
 .narrows {
-  margin-top: 8px;
+  margin-top: var(--space-4);
 }
 
 .nothing {
-  margin-top: 18px;
+  margin-top: var(--space-7);
 }
 
 .small {
-  font-size: 13.5px;
+  font-size: var(--size-small);
 }
 </style>

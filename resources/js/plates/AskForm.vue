@@ -87,15 +87,15 @@ async function keep(): Promise<void> {
 
 <style scoped>
 .ask {
-  margin-top: 6px;
-  padding: 8px 12px;
+  margin-top: var(--space-3);
+  padding: var(--space-4) var(--space-6);
   border: 1.5px dashed var(--ochre);
 }
 
 .where {
-  margin: 4px 0;
+  margin: var(--space-2) 0;
   color: var(--ochre-text);
-  font-size: 13px;
+  font-size: var(--size-small);
 }
 
 button:disabled {

@@ -160,13 +160,13 @@ function speak(language: string, isSpoken: boolean): void {
 label,
 legend {
   color: var(--ink-soft);
-  font-size: 13px;
+  font-size: var(--size-small);
 }
 
 .origin {
   margin: 1px 0 0;
   color: var(--ink-faint);
-  font-size: 12.5px;
+  font-size: var(--size-small);
 }
 
 .origin.about {
@@ -176,7 +176,7 @@ legend {
 fieldset {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 16px;
+  gap: var(--space-2) var(--space-7);
   align-items: center;
   margin: 0;
   padding: 0;
@@ -191,12 +191,12 @@ fieldset.rows {
 
 fieldset label {
   color: var(--ink);
-  font-size: 14px;
+  font-size: var(--size-label);
 }
 
 .typed {
   display: flex;
-  gap: 6px;
+  gap: var(--space-3);
   align-items: baseline;
   border-bottom: 1.5px solid var(--line-strong);
 }
@@ -208,20 +208,20 @@ fieldset label {
 input:not([type]) {
   width: 100%;
   min-width: 0;
-  padding: 2px 0;
+  padding: var(--space-1) 0;
   border: 0;
   background: none;
-  font-size: 17px;
+  font-size: var(--size-lead);
   font-weight: 620;
 }
 
 .curve input:not([type]) {
-  font-size: 14px;
+  font-size: var(--size-label);
   font-weight: 500;
 }
 
 select {
-  padding: 4px 2px;
+  padding: var(--space-2) var(--space-1);
   border: 0;
   border-bottom: 1.5px solid var(--line-strong);
   background: var(--paper-raised);
@@ -230,7 +230,7 @@ select {
 
 .unit {
   color: var(--ink-soft);
-  font-size: 13px;
+  font-size: var(--size-small);
   white-space: nowrap;
 }
 
@@ -241,6 +241,6 @@ select {
 
 .wrong-words {
   color: var(--brick-text);
-  font-size: 13px;
+  font-size: var(--size-small);
 }
 </style>

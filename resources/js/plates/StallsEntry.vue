@@ -72,19 +72,19 @@ li,
 .heads {
   display: grid;
   grid-template-columns: 2fr 4fr 2fr 4fr 56px;
-  gap: 2px 8px;
+  gap: var(--space-1) var(--space-4);
   align-items: baseline;
 }
 
 .heads {
   color: var(--ink-soft);
-  font-size: 13px;
+  font-size: var(--size-small);
 }
 
 input {
   width: 100%;
   min-width: 0;
-  padding: 3px 4px;
+  padding: var(--space-2) var(--space-2);
   border: 0;
   border-bottom: 1.5px solid var(--line-strong);
   background: none;
@@ -102,7 +102,7 @@ input {
 
   li {
     grid-template-columns: minmax(60px, 1fr) 2fr auto;
-    padding-bottom: 6px;
+    padding-bottom: var(--space-3);
   }
 
   li .text-button {

@@ -211,23 +211,23 @@ const verdictKw = computed(() => {
 .rail {
   display: grid;
   grid-template-columns: 118px minmax(0, 1fr) 250px;
-  gap: 18px;
+  gap: var(--space-7);
   align-items: center;
   min-height: 104px;
-  padding: 12px 20px;
+  padding: var(--space-6) var(--space-8);
 }
 
 .brand {
   display: flex;
   flex-direction: column;
-  gap: 2px;
-  font-size: 12.5px;
+  gap: var(--space-1);
+  font-size: var(--size-small);
   line-height: 1.3;
 }
 
 .word {
   font-family: var(--face-mark);
-  font-size: 19px;
+  font-size: var(--size-title);
   font-weight: 760;
   letter-spacing: -0.01em;
   text-decoration: none;
@@ -272,13 +272,13 @@ const verdictKw = computed(() => {
 
 .word-out {
   font-family: var(--face-wide);
-  font-size: 19px;
+  font-size: var(--size-title);
   font-weight: 720;
   line-height: 1.15;
 }
 
 .kw {
-  font-size: 15px;
+  font-size: var(--size-text);
   font-weight: 680;
 }
 
@@ -297,7 +297,7 @@ const verdictKw = computed(() => {
 .why {
   display: -webkit-box;
   overflow: hidden;
-  font-size: 13px;
+  font-size: var(--size-small);
   line-height: 1.3;
   -webkit-box-orient: vertical;
   -webkit-line-clamp: 3;
@@ -328,9 +328,9 @@ const verdictKw = computed(() => {
 @media (width <= 720px) {
   .rail {
     grid-template-columns: auto minmax(0, 1fr);
-    gap: 10px;
+    gap: var(--space-5);
     min-height: 48px;
-    padding: 7px 12px;
+    padding: var(--space-3) var(--space-6);
   }
 
   .chain {
@@ -339,7 +339,7 @@ const verdictKw = computed(() => {
 
   .folded {
     display: flex;
-    gap: 10px;
+    gap: var(--space-5);
     align-items: center;
     min-width: 0;
   }
@@ -347,7 +347,7 @@ const verdictKw = computed(() => {
   .folded .names {
     overflow: hidden;
     max-width: 46vw;
-    font-size: 13px;
+    font-size: var(--size-small);
     text-overflow: ellipsis;
     white-space: nowrap;
   }
@@ -362,7 +362,7 @@ const verdictKw = computed(() => {
   }
 
   .word-out {
-    font-size: 13px;
+    font-size: var(--size-small);
     text-align: right;
   }
 

@@ -37,7 +37,7 @@ defineProps<{
   justify-content: center;
   min-width: 0;
   height: 76px;
-  padding: 0 14px 0 26px;
+  padding: 0 var(--space-6) 0 var(--space-9);
   background: var(--paper-raised);
 }
 
@@ -48,7 +48,7 @@ defineProps<{
 .name {
   overflow: hidden;
   font-family: var(--face-wide);
-  font-size: 15px;
+  font-size: var(--size-text);
   font-weight: 680;
   text-overflow: ellipsis;
   white-space: nowrap;
@@ -56,7 +56,7 @@ defineProps<{
 
 .plate {
   overflow: hidden;
-  font-size: 13px;
+  font-size: var(--size-small);
   text-overflow: ellipsis;
   white-space: nowrap;
 }
@@ -122,12 +122,12 @@ defineProps<{
 }
 
 .touching {
-  margin-right: 3px;
+  margin-right: var(--space-2);
   border-right: 2px dashed var(--line-strong);
 }
 
 .apart {
-  margin-right: 26px;
+  margin-right: var(--space-9);
 }
 
 .binds {

@@ -93,19 +93,19 @@ async function focusFirst(): Promise<void> {
 }
 
 .list h3 {
-  margin: 8px 0 2px;
+  margin: var(--space-4) 0 var(--space-1);
 }
 
 .item {
   display: flex;
   flex-direction: column;
   width: 100%;
-  padding: 5px 8px;
+  padding: var(--space-2) var(--space-4);
   line-height: 1.25;
 }
 
 .item .quiet {
-  font-size: 12.5px;
+  font-size: var(--size-small);
 }
 
 .item:hover,

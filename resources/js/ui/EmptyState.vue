@@ -18,7 +18,7 @@ defineProps<{ title: string }>();
 .empty {
   max-width: 560px;
   margin: 72px auto 0;
-  padding: 0 24px;
+  padding: 0 var(--space-9);
 }
 
 svg path {
@@ -33,11 +33,11 @@ svg .away {
 }
 
 h1 {
-  margin: 18px 0 10px;
+  margin: var(--space-7) 0 var(--space-5);
 }
 
 .body {
   color: var(--ink-soft);
-  font-size: 16px;
+  font-size: var(--size-lead);
 }
 </style>

@@ -49,14 +49,14 @@ watch(() => props.turn, load);
 
 <style scoped>
 .shots {
-  margin-top: 14px;
+  margin-top: var(--space-6);
 }
 
 ul {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(110px, 1fr));
-  gap: 10px;
-  margin: 6px 0;
+  gap: var(--space-5);
+  margin: var(--space-3) 0;
   padding: 0;
   list-style: none;
 }

@@ -40,7 +40,7 @@ final class AfterBoost implements CauseRule
             return null;
         }
         $fits = [];
-        foreach ($clues->limits()->heat ?? [] as $link) {
+        foreach ($clues->limits()->changing->heat ?? [] as $link) {
             $off = $this->off($link, $amps);
             $minutes = self::minutesAbove($clues->earlier, $link->duty->continuousA);
             if ($link->duty->boostMinutes !== null && $off <= self::NEAR && $minutes >= self::SPENT * $link->duty->boostMinutes) {

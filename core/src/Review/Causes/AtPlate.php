@@ -72,7 +72,7 @@ final class AtPlate implements CauseRule
             if ($limit <= 0.0 || abs($level / $limit - 1) > self::AT + self::SAME) {
                 continue;
             }
-            $rest = $clues->limits()?->without($link)->kwThen($clues->soc(), $step->spent ?? [], $clues->stretch->fromS / 60, $step?->packC);
+            $rest = $clues->limits()?->without($link)->kwThen($clues->soc(), $step->heat->spent ?? [], $clues->stretch->fromS / 60, $step?->heat->packC);
             if ($limit * $kwPer <= (1 + self::LOWEST) * ($rest ?? INF)) {
                 $fits[] = ['code' => $code, 'link' => $link, 'limit' => $limit, 'level' => $level, 'kw' => $limit * $kwPer, 'isAmps' => $isAmps];
             }
@@ -88,7 +88,7 @@ final class AtPlate implements CauseRule
         foreach ($limits->amps as $limit) {
             $plates["{$limit->linkId} {$limit->amps}"] = [$limit->code, $limit->linkId, $limit->amps, true];
         }
-        foreach ($limits->heat as $link) {
+        foreach ($limits->changing->heat as $link) {
             foreach ([$link->duty->boostA, $link->duty->continuousA, $link->duty->effectiveA] as $amps) {
                 $plates["{$link->linkId} {$amps}"] = [$link->code, $link->linkId, $amps, true];
             }
@@ -104,7 +104,7 @@ final class AtPlate implements CauseRule
         foreach ($limits->kw as $limit) {
             $plates[] = [$limit->code, $limit->linkId, $limit->kw, false];
         }
-        foreach ($limits->later as $later) {
+        foreach ($limits->changing->later as $later) {
             $plates[] = [$later->limit->code, $later->limit->linkId, $later->limit->kw, false];
         }
 

@@ -39,7 +39,7 @@ final class Derated implements CauseRule
 
     private static function isBelowEvery(LimitSet $limits, ?float $amps, ?float $kw): bool
     {
-        $least = min([INF, ...array_map(static fn ($l): float => $l->amps, $limits->amps), ...array_map(static fn ($h): float => $h->duty->effectiveA, $limits->heat)]);
+        $least = min([INF, ...array_map(static fn ($l): float => $l->amps, $limits->amps), ...array_map(static fn ($h): float => $h->duty->effectiveA, $limits->changing->heat)]);
         $below = 1 - self::BELOW_PLATES;
 
         return ($amps === null || $amps <= $below * $least) && ($kw === null || $kw <= $below * ($limits->leastKw() ?? INF));

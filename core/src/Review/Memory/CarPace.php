@@ -40,7 +40,7 @@ final readonly class CarPace
         $mark = $marks === [] ? null : end($marks);
         foreach ($recorded->diagnosis->heldBackBy as $held) {
             if ($mark !== null && $mark->moment->tS >= $held->fromS && $mark->moment->tS < $held->toS) {
-                return $held->cause;
+                return $held->finding->cause;
             }
         }
 

@@ -44,8 +44,8 @@ final readonly class StallMemory
                 $derated = $cooling = null;
             } else {
                 $open += $fails;
-                $derated = $visit->derated ? $visit : $derated;
-                $cooling = $visit->coolingFailed ? $visit : $cooling;
+                $derated = $visit->signs->derated ? $visit : $derated;
+                $cooling = $visit->signs->coolingFailed ? $visit : $cooling;
             }
         }
         $stall = $visits[0]->stall ?? '';

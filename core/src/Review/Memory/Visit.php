@@ -28,8 +28,7 @@ final readonly class Visit
         public bool $started,
         public int $failedStarts,
         public ?float $peakKw,
-        public bool $derated,
-        public bool $coolingFailed,
+        public StallSigns $signs = new StallSigns,
         public bool $isExpected = true,
     ) {
     }
@@ -37,19 +36,19 @@ final readonly class Visit
     /** @param  list<Event>  $events */
     public static function of(Recorded $recorded, array $events, string $day): self
     {
-        $has = static fn (Cause $cause): bool => array_filter($recorded->diagnosis->heldBackBy, static fn (HeldBack $h): bool => $h->cause === $cause) !== [];
+        $has = static fn (Cause $cause): bool => array_filter($recorded->diagnosis->heldBackBy, static fn (HeldBack $h): bool => $h->finding->cause === $cause) !== [];
         $measured = $recorded->judgement->measured;
 
         return new self(
             $recorded->answer->chain->outlet->id, $recorded->stall ?? '', $day, $measured->flowed(),
             count(array_filter($events, static fn (Event $e): bool => $e->code === EventCode::FailedStart)),
-            $measured->peak(Quantity::Kw)?->value, $has(Cause::DeratedStall), $has(Cause::CoolingFailed), $recorded->answer->outcome->mayFlow(),
+            $measured->peak(Quantity::Kw)?->value, new StallSigns($has(Cause::DeratedStall), $has(Cause::CoolingFailed)), $recorded->answer->outcome->mayFlow(),
         );
     }
 
     public function isGood(): bool
     {
-        return $this->started && $this->failedStarts === 0 && ! $this->derated && ! $this->coolingFailed;
+        return $this->started && $this->failedStarts === 0 && ! $this->signs->derated && ! $this->signs->coolingFailed;
     }
 
     /** How many starts failed that should not have. */
@@ -63,7 +62,7 @@ final readonly class Visit
     {
         return [
             'outlet' => $this->outlet, 'stall' => $this->stall, 'day' => $this->day, 'started' => $this->started, 'failed_starts' => $this->failedStarts,
-            'peak_kw' => $this->peakKw, 'derated' => $this->derated, 'cooling_failed' => $this->coolingFailed, 'expected' => $this->isExpected,
+            'peak_kw' => $this->peakKw, 'derated' => $this->signs->derated, 'cooling_failed' => $this->signs->coolingFailed, 'expected' => $this->isExpected,
         ];
     }
 
@@ -75,6 +74,6 @@ final readonly class Visit
         $failed = $kept['failed_starts'] ?? 0;
         $peak = $kept['peak_kw'] ?? null;
 
-        return new self($text('outlet'), $text('stall'), $text('day'), $is('started'), is_numeric($failed) ? (int) $failed : 0, is_numeric($peak) ? (float) $peak : null, $is('derated'), $is('cooling_failed'), ($kept['expected'] ?? true) === true);
+        return new self($text('outlet'), $text('stall'), $text('day'), $is('started'), is_numeric($failed) ? (int) $failed : 0, is_numeric($peak) ? (float) $peak : null, new StallSigns($is('derated'), $is('cooling_failed')), ($kept['expected'] ?? true) === true);
     }
 }

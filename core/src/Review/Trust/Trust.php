@@ -23,20 +23,12 @@ final readonly class Trust
 
     private const ROUNDING = 0.02;
 
-    /**
-     * @param  list<Used>  $used  in the order of time
-     * @param  Used|null  $provesContinuous  the session that proved the most of its continuous amps
-     * @param  list<float>  $indices  of those sessions where a rise was read
-     */
+    /** @param  list<Used>  $used  in the order of time */
     private function __construct(
         public Adapter $adapter,
         public array $used,
-        public ?Used $provesContinuous,
-        public ?Used $provesBoost,
-        public array $indices,
-        public ?Slope $slope,
-        public Warming $warming,
-        public ?float $projectedRiseK,
+        public ProvenBy $provenBy,
+        public RiseTrend $trend,
         public ?Slope $handshakeSlope,
         public NextTest $nextTest,
     ) {
@@ -61,12 +53,15 @@ final readonly class Trust
         };
 
         return new self(
-            $adapter, $used,
-            self::best($used, static fn (Used $u): ?float => $u->ofContinuous),
-            self::best($used, static fn (Used $u): ?float => $u->ofBoost),
-            $indices, $slope, $warming, $projected,
-            Slope::of(self::known(array_map(static fn (Used $u): ?float => $u->handshakeS, $used))),
-            NextTest::of($adapter, $used, $warming, $today),
+            adapter: $adapter,
+            used: $used,
+            provenBy: new ProvenBy(
+                self::best($used, static fn (Used $u): ?float => $u->proved->ofContinuous),
+                self::best($used, static fn (Used $u): ?float => $u->proved->ofBoost),
+            ),
+            trend: new RiseTrend($indices, $slope, $warming, $projected),
+            handshakeSlope: Slope::of(self::known(array_map(static fn (Used $u): ?float => $u->handshakeS, $used))),
+            nextTest: NextTest::of($adapter, $used, $warming, $today),
         );
     }
 

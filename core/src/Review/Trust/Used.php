@@ -16,8 +16,6 @@ final readonly class Used
     /**
      * @param  string  $session  names it
      * @param  string  $day  when it began (Y-m-d)
-     * @param  float|null  $ofContinuous  highest 10-minute mean as a share of the plate's continuous amps
-     * @param  float|null  $ofBoost  peak as a share of the plate's boost
      * @param  float|null  $index  rise ÷ (10-minute mean A / 100)², K per (100 A)²; null where no rise was read
      * @param  int  $failedStarts  noted
      */
@@ -25,8 +23,7 @@ final readonly class Used
         public string $session,
         public string $day,
         public Verdict $verdict,
-        public ?float $ofContinuous,
-        public ?float $ofBoost,
+        public ProvenShare $proved,
         public ?float $index,
         public ?float $handshakeS,
         public int $failedStarts,
@@ -43,12 +40,12 @@ final readonly class Used
         $count = static fn (EventCode $code): int => count(array_filter($events, static fn (Event $e): bool => $e->code === $code));
         $index = null;
         foreach ($recorded->judgement->temperatures as $row) {
-            $index = $row->point === Point::Adapter ? $row->index($recorded->judgement->measured->mean10MinA) : $index;
+            $index = $row->point === Point::Adapter ? $row->index($recorded->judgement->measured->means->tenMinA) : $index;
         }
         $used = [];
         foreach ($recorded->judgement->proven as $proven) {
             $used[$proven->adapterId] = new self(
-                $session, $day, $recorded->judgement->verdict, $proven->ofContinuous, $proven->ofBoost,
+                $session, $day, $recorded->judgement->verdict, new ProvenShare($proven->ofContinuous, $proven->ofBoost),
                 // A thermometer on a stack of adapters does not say on which.
                 count($recorded->judgement->proven) === 1 ? $index : null,
                 $recorded->diagnosis->handshakeS, $count(EventCode::FailedStart), $count(EventCode::SmellOrHeat) > 0,
@@ -68,7 +65,7 @@ final readonly class Used
     public function toArray(): array
     {
         return [
-            'session' => $this->session, 'day' => $this->day, 'verdict' => $this->verdict->value, 'of_continuous' => $this->ofContinuous, 'of_boost' => $this->ofBoost,
+            'session' => $this->session, 'day' => $this->day, 'verdict' => $this->verdict->value, 'of_continuous' => $this->proved->ofContinuous, 'of_boost' => $this->proved->ofBoost,
             'index' => $this->index, 'handshake_s' => $this->handshakeS, 'failed_starts' => $this->failedStarts, 'smelt' => $this->smelt,
         ];
     }
@@ -80,7 +77,7 @@ final readonly class Used
         $text = static fn (string $key): string => is_string($kept[$key] ?? null) ? $kept[$key] : '';
 
         return new self(
-            $text('session'), $text('day'), Verdict::tryFrom($text('verdict')) ?? Verdict::Incomplete, $number('of_continuous'), $number('of_boost'),
+            $text('session'), $text('day'), Verdict::tryFrom($text('verdict')) ?? Verdict::Incomplete, new ProvenShare($number('of_continuous'), $number('of_boost')),
             $number('index'), $number('handshake_s'), (int) $number('failed_starts'), ($kept['smelt'] ?? false) === true,
         );
     }

@@ -158,8 +158,8 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value;
 .whole {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 20px;
-  margin-bottom: 8px;
+  gap: var(--space-2) var(--space-8);
+  margin-bottom: var(--space-4);
 }
 
 table {
@@ -169,10 +169,10 @@ table {
 
 th,
 td {
-  padding: 3px 10px 3px 0;
+  padding: var(--space-2) var(--space-5) var(--space-2) 0;
   border-bottom: 1px solid var(--line);
   text-align: left;
-  font-size: 13.5px;
+  font-size: var(--size-small);
   vertical-align: middle;
 }
 
@@ -201,7 +201,7 @@ tbody th {
 select {
   min-height: 32px;
   max-width: 190px;
-  padding: 2px 6px;
+  padding: var(--space-1) var(--space-3);
   border: 1.5px solid var(--ink);
   background: var(--paper-raised);
   color: var(--ink);
@@ -210,9 +210,9 @@ select {
 
 .turn {
   display: inline-flex;
-  gap: 5px;
+  gap: var(--space-2);
   align-items: center;
-  margin-left: 8px;
+  margin-left: var(--space-4);
   white-space: nowrap;
 }
 /* On a phone the first cell stands under its header. */

@@ -120,7 +120,7 @@ const hasCurve = computed(() => Object.keys(props.look.curve).length > 0);
 <style scoped>
 .look {
   display: grid;
-  gap: 12px;
+  gap: var(--space-6);
   max-height: 72vh;
   overflow-y: auto;
 }
@@ -130,7 +130,7 @@ const hasCurve = computed(() => Object.keys(props.look.curve).length > 0);
 }
 
 .problem {
-  padding: 8px 12px;
+  padding: var(--space-4) var(--space-6);
   border-left: 4px solid var(--ink);
   background: var(--paper-raised);
   font-weight: 640;
@@ -145,16 +145,16 @@ table {
 }
 
 caption {
-  padding-bottom: 4px;
+  padding-bottom: var(--space-2);
   font-weight: 640;
   text-align: left;
 }
 
 th,
 td {
-  padding: 2px 18px 2px 0;
+  padding: var(--space-1) var(--space-7) var(--space-1) 0;
   text-align: right;
-  font-size: 13.5px;
+  font-size: var(--size-small);
   white-space: nowrap;
 }
 
@@ -164,13 +164,13 @@ thead th {
 
 ul {
   margin: 0;
-  padding-left: 18px;
-  font-size: 13px;
+  padding-left: var(--space-7);
+  font-size: var(--size-small);
 }
 
 .foot {
   display: flex;
-  gap: 18px;
+  gap: var(--space-7);
   align-items: center;
   justify-content: flex-end;
 }

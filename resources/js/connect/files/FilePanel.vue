@@ -179,14 +179,14 @@ const isMoving = (i: Import) => ['waiting', 'running', 'stopping'].includes(i.st
 
 <style scoped>
 .file {
-  margin-top: 16px;
-  padding-top: 12px;
+  margin-top: var(--space-7);
+  padding-top: var(--space-6);
   border-top: 1px solid var(--line);
 }
 
 label {
   display: block;
-  margin-bottom: 4px;
+  margin-bottom: var(--space-2);
   font-weight: 600;
 }
 
@@ -195,8 +195,8 @@ input {
 }
 
 input::file-selector-button {
-  margin-right: 12px;
-  padding: 8px 14px;
+  margin-right: var(--space-6);
+  padding: var(--space-4) var(--space-6);
   border: 1.5px solid var(--ink);
   background: var(--paper-raised);
   color: var(--ink);
@@ -206,13 +206,13 @@ input::file-selector-button {
 }
 
 .small {
-  margin-top: 4px;
-  font-size: 13px;
+  margin-top: var(--space-2);
+  font-size: var(--size-small);
 }
 
 .outcome {
-  margin-top: 8px;
-  padding: 8px 12px;
+  margin-top: var(--space-4);
+  padding: var(--space-4) var(--space-6);
   border-left: 4px solid var(--ink);
   background: var(--paper-raised);
   overflow-wrap: anywhere;
@@ -227,13 +227,13 @@ progress {
 .acts {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 18px;
-  font-size: 13.5px;
+  gap: var(--space-1) var(--space-7);
+  font-size: var(--size-small);
 }
 
 ul {
-  margin: 4px 0 0;
-  padding-left: 18px;
-  font-size: 13px;
+  margin: var(--space-2) 0 0;
+  padding-left: var(--space-7);
+  font-size: var(--size-small);
 }
 </style>

@@ -222,18 +222,18 @@ function key(event: KeyboardEvent): void {
 }
 
 figcaption {
-  font-size: 13px;
+  font-size: var(--size-small);
 }
 
 .lanes {
-  margin-bottom: 6px;
+  margin-bottom: var(--space-3);
   cursor: ew-resize;
   touch-action: pan-y;
 }
 
 .lane {
   fill: var(--ink-soft);
-  font-size: 12.5px;
+  font-size: var(--size-small);
 }
 
 .own,
@@ -252,21 +252,21 @@ figcaption {
 .begins {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 18px;
+  gap: var(--space-2) var(--space-7);
   align-items: center;
-  font-size: 13.5px;
+  font-size: var(--size-small);
 }
 
 .legend span {
   display: inline-flex;
-  gap: 6px;
+  gap: var(--space-3);
   align-items: center;
 }
 
 input {
   width: 92px;
   min-height: 32px;
-  padding: 2px 6px;
+  padding: var(--space-1) var(--space-3);
   border: 1.5px solid var(--ink);
   background: var(--paper-raised);
   color: var(--ink);

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Fit;
+
+/** What a gate's failure means. */
+enum FailureKind
+{
+    /** It does not work. */
+    case Plain;
+
+    /** It would work; the driver's own policy refuses it. */
+    case Policy;
+
+    /** It endangers people or equipment. */
+    case Hazard;
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Forecast;
+
+/** How a session goes, from plugging in to its end. */
+final readonly class ForecastCourse
+{
+    /**
+     * @param  list<Step>  $points  at most 30 s apart where the power changes; the last one is the end
+     * @param  list<HeatReport>  $heat
+     * @param  list<Marginal>  $marginal
+     */
+    public function __construct(public array $points = [], public array $heat = [], public array $marginal = [])
+    {
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Power;
+
+/** Limits that change during a session. */
+final readonly class Changing
+{
+    /**
+     * @param  list<HeatLink>  $heat  the links whose amps change with their heat load
+     * @param  list<LaterLimit>  $later  those that begin some minutes in
+     * @param  PackWarmth|null  $warmth  of a pack that starts cold
+     */
+    public function __construct(public array $heat = [], public array $later = [], public ?PackWarmth $warmth = null)
+    {
+    }
+}
