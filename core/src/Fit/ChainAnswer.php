@@ -22,7 +22,7 @@ use Harmozon\Core\Words\Message;
 final readonly class ChainAnswer
 {
     /**
-     * @param  list<GateResult>  $gates  all seven, in order
+     * @param  list<GateResult>  $gates  all of them, in order
      * @param  Peak|null  $peak  null when no current is expected, or no limit is known
      * @param  float|null  $idealPeakKw  what this vehicle would take here from an ideal station; null when not known
      * @param  LimitSet|null  $limits  of the chain; null when no current is expected, or the volts are not known

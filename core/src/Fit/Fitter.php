@@ -37,15 +37,7 @@ final class Fitter
         public readonly Conditions $conditions,
         private readonly AdapterPolicy $policy = AdapterPolicy::Certified,
     ) {
-        $this->gates = [
-            new Gates\ShapeGate,
-            new Gates\CurrentGate,
-            new Gates\SignallingGate,
-            new Gates\VoltageGate,
-            new Gates\AccessGate,
-            new Gates\AdapterGate,
-            new Gates\ReachGate,
-        ];
+        $this->gates = array_map(static fn (GateName $name): Gate => $name->gate(), GateName::cases());
         $this->finder = new ChainFinder($kit);
         $this->planner = new VoltagePlanner;
         $this->peaks = new PeakFinder;

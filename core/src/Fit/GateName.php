@@ -7,7 +7,7 @@ namespace Harmozon\Core\Fit;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Term;
 
-/** The seven gates, in the order in which a chain passes them. */
+/** The gates, in the order in which a chain passes them. A new one is a class, its words, and its case here. */
 enum GateName: string implements Term
 {
     case Shape = 'shape';
@@ -17,6 +17,19 @@ enum GateName: string implements Term
     case Access = 'access';
     case Adapter = 'adapter';
     case Reach = 'reach';
+
+    public function gate(): Gate
+    {
+        return match ($this) {
+            self::Shape => new Gates\ShapeGate,
+            self::Current => new Gates\CurrentGate,
+            self::Signalling => new Gates\SignallingGate,
+            self::Voltage => new Gates\VoltageGate,
+            self::Access => new Gates\AccessGate,
+            self::Adapter => new Gates\AdapterGate,
+            self::Reach => new Gates\ReachGate,
+        };
+    }
 
     public function message(): Message
     {

@@ -510,7 +510,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** One car at one outlet, through seven gates */
+        /** One car at one outlet, through every gate */
         post: operations["fit"];
         delete?: never;
         options?: never;

@@ -284,7 +284,7 @@ export const en = {
   'why.direct': 'direct',
   'why.direct_long': 'direct, no adapter',
   'why.empty':
-    'Choose a cell: the seven gates between that charger and that car will stand here, down to where they break.',
+    'Choose a cell: the gates between that charger and that car will stand here, down to where they break.',
   'why.result': ': {result}',
   'identify.look_at': 'What do you look at?',
   'identify.connector': 'the plug on a charger',
