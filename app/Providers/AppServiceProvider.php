@@ -8,6 +8,7 @@ use App\Database\ImmediateSqliteConnection;
 use App\Equipment\Experience;
 use App\Garage\CurrentGarage;
 use App\Models\LoggerToken;
+use App\People\QuietSessions;
 use App\Sessions\LogMemory;
 use Harmozon\Core\Case\CarKindsReader;
 use Harmozon\Core\Case\CatalogueReader;
@@ -20,6 +21,8 @@ use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Resources\Json\JsonResource;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Session;
 use Illuminate\Support\ServiceProvider;
 use Laravel\Sanctum\Sanctum;
 
@@ -52,6 +55,7 @@ final class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
+        Session::extend('database', fn (Application $app): QuietSessions => new QuietSessions(DB::connection(), (string) config('session.table'), (int) config('session.lifetime'), $app));
         Sanctum::usePersonalAccessTokenModel(LoggerToken::class);
         Model::shouldBeStrict();
         JsonResource::withoutWrapping();

@@ -32,6 +32,30 @@ final class PersonTest extends TestCase
         config(['session.driver' => 'database']);
     }
 
+    public function test_a_call_that_reads_writes_nothing_and_the_time_of_the_last_one_is_kept_by_the_minute(): void
+    {
+        $rook = $this->rook();
+        $this->signIn($rook);
+        $this->getJson('/api/me')->assertOk();
+        $writes = [];
+        DB::listen(static function ($query) use (&$writes): void {
+            if (preg_match('/^(insert|update|delete)/i', $query->sql) === 1) {
+                $writes[] = $query->sql;
+            }
+        });
+        $seen = static fn (): int => (int) DB::table('sessions')->where('user_id', $rook->id)->value('last_activity');
+        $before = $seen();
+
+        $this->travel(50)->seconds();
+        $this->getJson('/api/me')->assertOk();
+        self::assertSame([], $writes);
+
+        $this->travel(15)->seconds();
+        $this->getJson('/api/me')->assertOk();
+        self::assertCount(1, $writes);
+        self::assertSame($before + 65, $seen());
+    }
+
     public function test_name_and_address_are_changed_an_address_with_the_password(): void
     {
         $rook = $this->rook();

@@ -39,4 +39,9 @@ final class StartSession extends FrameworksStartSession
             parent::addCookieToResponse($response, $session);
         }
     }
+
+    /** Nobody is sent back to the page before: the page knows its own way. Kept, it would change a session with every call. */
+    protected function storeCurrentUrl(Request $request, $session): void
+    {
+    }
 }

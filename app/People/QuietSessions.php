@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use Illuminate\Session\DatabaseSessionHandler;
+
+/**
+ * Browser sessions in the database, written when something in them has changed. Without a change only the time of the last call is kept, once a
+ * minute: a call that reads waits for no disk.
+ */
+final class QuietSessions extends DatabaseSessionHandler
+{
+    /** How exact the time of the last call is (s). */
+    private const MINUTE_S = 60;
+
+    private ?string $readId = null;
+
+    private string $asRead = '';
+
+    private int $seenAt = 0;
+
+    public function read($sessionId): string|false
+    {
+        $row = (object) $this->getQuery()->find($sessionId);
+        $this->readId = null;
+        if ($this->expired($row)) {
+            $this->exists = true;
+
+            return '';
+        }
+        if (! isset($row->payload, $row->last_activity)) {
+            return '';
+        }
+        $this->exists = true;
+        $this->readId = $sessionId;
+        $this->seenAt = (int) $row->last_activity;
+
+        return $this->asRead = (string) base64_decode((string) $row->payload, true);
+    }
+
+    public function write($sessionId, $data): bool
+    {
+        if ($this->readId === $sessionId && $this->asRead === $data && $this->currentTime() - $this->seenAt < self::MINUTE_S) {
+            return true;
+        }
+
+        return parent::write($sessionId, $data);
+    }
+
+    public function destroy($sessionId): bool
+    {
+        $this->readId = null;
+
+        return parent::destroy($sessionId);
+    }
+}
