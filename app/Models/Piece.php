@@ -35,10 +35,22 @@ abstract class Piece extends Model
         return ['spec' => 'array'];
     }
 
+    /**
+     * Straight from its row: a garage shows hundreds of pieces, and the way through casts takes ten times as long.
+     *
+     * @return array{id: string, version: int, name: string, blurb: string}
+     */
+    public function asShown(): array
+    {
+        ['ulid' => $id, 'version' => $version, 'name' => $name, 'blurb' => $blurb] = $this->attributes;
+
+        return ['id' => (string) $id, 'version' => (int) $version, 'name' => (string) $name, 'blurb' => (string) $blurb];
+    }
+
     /** Its plate as it is stored: an empty object stays one. */
     public function plate(): \stdClass
     {
-        $plate = json_decode($this->getRawOriginal('spec'), false, flags: JSON_THROW_ON_ERROR);
+        $plate = json_decode((string) $this->original['spec'], false, flags: JSON_THROW_ON_ERROR);
 
         return $plate instanceof \stdClass ? $plate : new \stdClass;
     }
@@ -61,6 +73,10 @@ abstract class Piece extends Model
     /** @return array<string, mixed> as it stands in a case file */
     public function inCaseFile(): array
     {
-        return ['id' => $this->ulid, 'name' => $this->name, ...$this->spec];
+        ['ulid' => $id, 'name' => $name, 'spec' => $plate] = $this->attributes;
+        /** @var array<string, mixed> $fields */
+        $fields = json_decode((string) $plate, true, flags: JSON_THROW_ON_ERROR);
+
+        return ['id' => $id, 'name' => $name, ...$fields];
     }
 }

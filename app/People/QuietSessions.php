@@ -21,7 +21,7 @@ final class QuietSessions extends DatabaseSessionHandler
 
     private int $seenAt = 0;
 
-    public function read($sessionId): string|false
+    public function read($sessionId): string
     {
         $row = (object) $this->getQuery()->find($sessionId);
         $this->readId = null;

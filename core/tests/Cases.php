@@ -86,7 +86,7 @@ final class Cases
 
     public static function gate(ChainAnswer $answer, GateName $name): GateResult
     {
-        foreach ($answer->gates as $gate) {
+        foreach ($answer->gates() as $gate) {
             if ($gate->gate === $name) {
                 return $gate;
             }

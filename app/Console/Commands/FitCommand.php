@@ -60,7 +60,7 @@ final class FitCommand extends CoreCommand
         $this->tell(implode(' > ', $best->chain->linkIds()));
         $this->tabulate(['gate', 'result', 'reason'], array_map(static fn (GateResult $g): array => [
             $g->gate->value, $g->result()->value, wordwrap($voice->paragraph([$g->reason(), ...($g->check() === null ? [] : [$g->check()])]), 90),
-        ], $best->gates));
+        ], $best->gates()));
         foreach ($best->cautions() as $caution) {
             $this->tell($voice->say(Message::of('console.caution', caution: $caution)));
         }

@@ -101,6 +101,6 @@ final class GarageController extends Controller
     /** @return array{id: string, version: int, name: string, blurb: string, spec: \stdClass} */
     private static function piece(Piece $piece): array
     {
-        return ['id' => $piece->ulid, 'version' => $piece->version, 'name' => $piece->name, 'blurb' => $piece->blurb, 'spec' => $piece->plate()];
+        return [...$piece->asShown(), 'spec' => $piece->plate()];
     }
 }

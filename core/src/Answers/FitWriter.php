@@ -81,7 +81,7 @@ final readonly class FitWriter
             'peak_at_soc' => self::rounded($answer->peak?->soc),
             'ideal_peak_kw' => self::rounded($answer->idealPeakKw),
             ...$this->why($answer),
-            'gates' => array_map($this->gate(...), $answer->gates),
+            'gates' => array_map($this->gate(...), $answer->gates()),
             'cautions' => $this->voice->each($answer->cautions()),
             'caution_codes' => self::codes($answer->cautions()),
         ];
@@ -123,7 +123,7 @@ final readonly class FitWriter
             'binding' => $best->peak?->binding->value,
             ...$this->why($best),
             'brief' => $this->voice->say(Brief::of($best)),
-            'asks' => array_map($this->ask(...), array_merge(...array_map(static fn (GateResult $g): array => $g->missing, $best->gates))),
+            'asks' => array_map($this->ask(...), array_merge(...array_map(static fn (GateResult $g): array => $g->missing, $best->gates()))),
         ];
     }
 

@@ -20,7 +20,7 @@ final class Cautions
     /** @return list<Message> */
     public static function of(ChainAnswer $answer): array
     {
-        $gates = array_filter($answer->gates, static fn (GateResult $g): bool => $g->result() === Result::Caution);
+        $gates = array_filter($answer->gates(), static fn (GateResult $g): bool => $g->result() === Result::Caution);
 
         return [
             ...array_values(array_map(static fn (GateResult $g): Message => $g->reason(), $gates)),
@@ -32,7 +32,7 @@ final class Cautions
     public static function placed(ChainAnswer $answer): array
     {
         $placed = [];
-        foreach ($answer->gates as $gate) {
+        foreach ($answer->gates() as $gate) {
             foreach ($gate->cautions() as $message) {
                 $placed[] = new Caution(self::placeOf($gate->gate, $message), $message);
             }

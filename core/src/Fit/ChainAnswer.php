@@ -22,7 +22,6 @@ use Harmozon\Core\Words\Message;
 final readonly class ChainAnswer
 {
     /**
-     * @param  list<GateResult>  $gates  all of them, in order
      * @param  Peak|null  $peak  null when no current is expected, or no limit is known
      * @param  float|null  $idealPeakKw  what this vehicle would take here from an ideal station; null when not known
      * @param  LimitSet|null  $limits  of the chain; null when no current is expected, or the volts are not known
@@ -31,7 +30,7 @@ final readonly class ChainAnswer
     public function __construct(
         public Chain $chain,
         public Outcome $outcome,
-        public array $gates,
+        private GateResults $gateResults,
         public ?Peak $peak,
         public ?float $idealPeakKw,
         public VoltagePlan $voltage,
@@ -40,9 +39,21 @@ final readonly class ChainAnswer
     ) {
     }
 
+    /** @return list<GateResult> all of them, in order */
+    public function gates(): array
+    {
+        return $this->gateResults->all();
+    }
+
+    /** The same chain with another peak and other limits. */
+    public function withPower(Chain $chain, ?Peak $peak, VoltagePlan $voltage, ?LimitSet $limits): self
+    {
+        return new self($chain, $this->outcome, $this->gateResults, $peak, $this->idealPeakKw, $voltage, $limits, $this->conditions);
+    }
+
     public function gate(GateName $name): GateResult
     {
-        foreach ($this->gates as $gate) {
+        foreach ($this->gates() as $gate) {
             if ($gate->gate === $name) {
                 return $gate;
             }
@@ -118,7 +129,7 @@ final readonly class ChainAnswer
         if ($this->outcome !== Outcome::WontCharge) {
             return false;
         }
-        $failures = array_filter($this->gates, static fn (GateResult $g): bool => $g->fails());
+        $failures = array_filter($this->gates(), static fn (GateResult $g): bool => $g->fails());
 
         return $failures !== [] && array_filter($failures, static fn (GateResult $g): bool => ! $g->isPolicy()) === [];
     }
@@ -156,7 +167,7 @@ final readonly class ChainAnswer
     /** The gate that decides; null where the power does. */
     public function deciding(): ?GateResult
     {
-        foreach ($this->gates as $gate) {
+        foreach ($this->gates() as $gate) {
             $decides = match ($this->outcome) {
                 Outcome::Hazard => $gate->isHazard(),
                 Outcome::Unverified => $gate->isUnknown(),

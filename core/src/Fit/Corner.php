@@ -70,9 +70,7 @@ final class Corner
         $plan = $answer->voltage->along($chain->vehicle->pack->voltageBySoc, $answer->chain->vehicle->pack->voltageBySoc);
         $limits = Limits::ofChain($chain, $plan, $answer->conditions);
 
-        return new ChainAnswer(
-            $chain, $answer->outcome, $answer->gates, self::peak($limits, $answer, $plan->endSoc($answer->conditions)), $answer->idealPeakKw, $plan, $limits, $answer->conditions,
-        );
+        return $answer->withPower($chain, self::peak($limits, $answer, $plan->endSoc($answer->conditions)), $plan, $limits);
     }
 
     /**

@@ -86,10 +86,7 @@ final class Fitter
     private function judged(Chain $chain, VoltagePlan $plan): ChainAnswer
     {
         $situation = new Situation($chain, $this->conditions, $this->policy, $plan);
-        $gates = [];
-        foreach ($this->gates as $gate) {
-            $gates[] = $gate->judge($situation);
-        }
+        $gates = new GateResults($this->gates, $situation);
         $ideal = $this->ideal($chain);
         $outcome = Outcome::of($gates, $chain->reachesContacts());
         if (! $outcome->mayFlow()) {

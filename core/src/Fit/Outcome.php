@@ -73,14 +73,15 @@ enum Outcome: string implements Term
      * What the gates alone say, the first that applies of: shape fails, hazard, any other failure, any unknown among gates
      * 1 to 6. A hazard is one only where the current can flow.
      *
-     * @param  list<GateResult>  $gates
+     * Gates behind one that fails by its shape are not asked.
+     *
      * @param  bool  $reachesContacts  whether the outlet's current reaches the car although gate 2 fails
      */
-    public static function of(array $gates, bool $reachesContacts): self
+    public static function of(GateResults $gates, bool $reachesContacts): self
     {
         $fails = $unknown = $hazard = false;
         $flows = true;
-        foreach ($gates as $gate) {
+        for ($place = 0; ($gate = $gates->at($place)) !== null; $place++) {
             if ($gate->fails()) {
                 if ($gate->gate === GateName::Shape) {
                     return self::NoJoint;

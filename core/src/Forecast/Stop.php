@@ -88,7 +88,7 @@ final readonly class Stop
     private function unread(\Closure $isAsked, array $more = []): array
     {
         $facts = [];
-        foreach ($this->forecast->answer->gates as $gate) {
+        foreach ($this->forecast->answer->gates() as $gate) {
             if ($isAsked($gate->gate) && $gate->isUnknown()) {
                 $more = [...$more, ...$gate->missing];
             }

@@ -25,7 +25,7 @@ final readonly class Care
         foreach (Cautions::placed($answer) as $caution) {
             $byPlace[$caution->place->name][] = $caution->message;
         }
-        foreach ($answer->gates as $gate) {
+        foreach ($answer->gates() as $gate) {
             if ($gate->isUnknown()) {
                 $byPlace[self::placeOf($gate->gate)->name][] = self::toCheck($gate);
             }

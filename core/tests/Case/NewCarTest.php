@@ -49,7 +49,7 @@ final class NewCarTest extends TestCase
     public function test_a_car_from_answers_is_checked_before_it_charges(): void
     {
         $answer = self::at(self::KNOWN, Cases::DC_POST);
-        $asked = array_map(static fn (Unread $u): Fact => $u->asked, array_merge(...array_map(static fn (GateResult $g): array => $g->missing, $answer->gates)));
+        $asked = array_map(static fn (Unread $u): Fact => $u->asked, array_merge(...array_map(static fn (GateResult $g): array => $g->missing, $answer->gates())));
 
         self::assertSame([Outcome::Unverified, [Fact::InletMaxV, Fact::PortCorner]], [$answer->outcome, $asked]);
         self::assertEqualsWithDelta(150.0, $answer->expectedPeakKw(), 0.01);

@@ -195,7 +195,7 @@ final class EdgesTest extends TestCase
     {
         $best = Cases::answer(Cases::file($car, $outlet, $adapter === [] ? [] : [$adapter], post: $post))->best;
         $paths = [];
-        foreach ($best->gates as $gate) {
+        foreach ($best->gates() as $gate) {
             foreach ($gate->missing as $unread) {
                 $paths[] = $unread->path;
             }

@@ -278,7 +278,7 @@ final class RulingsTest extends TestCase
         $attached = array_diff_key(Cases::ADAPTER, array_flip(['current', 'certification', 'damaged'])) + ['holds_back' => true];
         $attached['plate'] = ['continuous_a' => 300];
         $asked = [];
-        foreach (Cases::answer(Cases::file(outlet: ['coupler' => 'j3400', 'attached_adapter' => $attached]))->best->gates as $gate) {
+        foreach (Cases::answer(Cases::file(outlet: ['coupler' => 'j3400', 'attached_adapter' => $attached]))->best->gates() as $gate) {
             foreach ($gate->missing as $unread) {
                 $asked[] = "{$unread->piece} {$unread->path}";
             }

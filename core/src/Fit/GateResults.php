@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Fit;
+
+/**
+ * What the gates say of one situation. Each is asked when somebody wants to know, and once: of pieces that do not fit together a board asks the
+ * first gate alone.
+ */
+final class GateResults
+{
+    /** @var list<GateResult> those asked so far */
+    private array $known = [];
+
+    /** @param  list<Gate>  $gates  in the order of GateName */
+    public function __construct(private readonly array $gates, private readonly Situation $situation)
+    {
+    }
+
+    /** @return GateResult|null the one at this place in their order; null behind the last */
+    public function at(int $place): ?GateResult
+    {
+        while (! isset($this->known[$place])) {
+            $next = $this->gates[count($this->known)] ?? null;
+            if ($next === null) {
+                return null;
+            }
+            $this->known[] = $next->judge($this->situation);
+        }
+
+        return $this->known[$place];
+    }
+
+    /** @return list<GateResult> all of them, in order */
+    public function all(): array
+    {
+        $this->at(count($this->gates) - 1);
+
+        return $this->known;
+    }
+}
