@@ -59,11 +59,6 @@ defineProps<{ usual?: string }>();
 }
 
 select {
-  min-height: 34px;
   max-width: 100%;
-  padding: var(--space-2) var(--space-1);
-  border: 0;
-  border-bottom: 1.5px solid var(--line-strong);
-  background: var(--paper-raised);
 }
 </style>

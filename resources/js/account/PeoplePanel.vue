@@ -150,13 +150,6 @@ onMounted(load);
 </template>
 
 <style scoped>
-select {
-  padding: var(--space-2) var(--space-1);
-  border: 0;
-  border-bottom: 1.5px solid var(--line-strong);
-  background: var(--paper-raised);
-}
-
 fieldset {
   margin: 0 0 var(--space-4);
   padding: 0;

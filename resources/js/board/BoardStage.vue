@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core';
-import { computed, nextTick, onMounted, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, nextTick, onMounted, ref, watch } from 'vue';
 import { useAccount } from '@/stores/account';
 import { useBoard } from '@/stores/board';
 import { useExperience } from '@/stores/experience';
@@ -13,9 +13,12 @@ import { say } from '@/words/say';
 import BoardLegend from './BoardLegend.vue';
 import BoardMatrix from './BoardMatrix.vue';
 import BoardPhone from './BoardPhone.vue';
-import IdentifyKey from './IdentifyKey.vue';
 import PackLine from './PackLine.vue';
 import WhyPanel from './WhyPanel.vue';
+
+/** What stands behind a press comes with the first press. */
+const IdentifyDialog = defineAsyncComponent(() => import('./IdentifyDialog.vue'));
+const WhyDrawer = defineAsyncComponent(() => import('./WhyDrawer.vue'));
 
 const board = useBoard();
 const garage = useGarage();
@@ -28,7 +31,9 @@ const isWide = useMediaQuery('(width > 1000px)');
 const isNarrow = useMediaQuery('(width <= 720px)');
 const showsDrawer = ref(false);
 const showsIdentify = ref(false);
-const why = ref<InstanceType<typeof WhyPanel>>();
+const why = ref<{ focus(): void }>();
+const drawsIdentify = ref(false);
+const drawsDrawer = ref(false);
 
 const kits = [
   { label: say('board.kit_own'), value: 'own' },
@@ -39,6 +44,7 @@ const kits = [
 async function choose(outlet: string, vehicle: string, opensWhy: boolean): Promise<void> {
   await rail.choose({ outlet, vehicle });
   showsDrawer.value = !isWide.value;
+  drawsDrawer.value ||= showsDrawer.value;
   if (opensWhy) {
     await nextTick();
     why.value?.focus();
@@ -75,9 +81,9 @@ watch([() => board.kit, () => board.policy], () => rail.refresh());
       <Teleport defer to="#stage-tools" :disabled="!isWide">
         <div class="switches">
           <el-segmented v-model="board.kit" :options="kits" :aria-label="say('board.which_adapters')" />
-          <el-select v-model="board.policy" class="policy" :aria-label="say('board.policy')">
-            <el-option v-for="p in terms.all('policy')" :key="p.id" :label="p.words" :value="p.id" />
-          </el-select>
+          <select v-model="board.policy" class="policy" :aria-label="say('board.policy')">
+            <option v-for="p in terms.all('policy')" :key="p.id" :value="p.id">{{ p.words }}</option>
+          </select>
         </div>
       </Teleport>
       <p v-if="board.error" class="complaint" role="alert">{{ board.error }}</p>
@@ -109,24 +115,16 @@ watch([() => board.kit, () => board.policy], () => rail.refresh());
       </template>
       <div class="foot">
         <BoardLegend />
-        <button type="button" class="text-button" @click="showsIdentify = true">{{ say('board.what_plug') }}</button>
+        <button type="button" class="text-button" @click="drawsIdentify = showsIdentify = true">
+          {{ say('board.what_plug') }}
+        </button>
       </div>
-      <el-dialog
-        v-model="showsIdentify"
-        :title="say('board.what_plug')"
-        width="min(720px, 94%)"
-        destroy-on-close
-        @closed="toFoundRow"
-      >
-        <IdentifyKey @found="found" />
-      </el-dialog>
+      <IdentifyDialog v-if="drawsIdentify" v-model="showsIdentify" @found="found" @closed="toFoundRow" />
     </section>
     <aside v-if="isWide" class="why" :aria-label="say('why.title')">
       <WhyPanel ref="why" @back="backToCell" />
     </aside>
-    <el-drawer v-else v-model="showsDrawer" direction="btt" size="82%" :title="say('why.title')">
-      <WhyPanel ref="why" @back="backToCell" />
-    </el-drawer>
+    <WhyDrawer v-else-if="drawsDrawer" ref="why" v-model="showsDrawer" @back="backToCell" />
   </div>
 </template>
 

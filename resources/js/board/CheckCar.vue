@@ -1,9 +1,11 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, defineAsyncComponent } from 'vue';
 import { useBoard } from '@/stores/board';
 import { useGarage } from '@/stores/garage';
-import AskForm from '@/plates/AskForm.vue';
 import { say } from '@/words/say';
+
+/** A form for a fact that nobody has read: most chains have none. */
+const AskForm = defineAsyncComponent(() => import('@/plates/AskForm.vue'));
 
 /** What nobody has read yet about one car, where to read it, and a place to write it down. */
 const props = defineProps<{ vehicle: string }>();

@@ -1,9 +1,11 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, defineAsyncComponent } from 'vue';
 import type { Gate } from '@/api/client';
-import AskForm from '@/plates/AskForm.vue';
 import { useTerms } from '@/stores/terms';
 import { say } from '@/words/say';
+
+/** A form for a fact that nobody has read: most chains have none. */
+const AskForm = defineAsyncComponent(() => import('@/plates/AskForm.vue'));
 
 const props = defineProps<{ gates: Gate[] }>();
 

@@ -1,17 +1,16 @@
 <script setup lang="ts">
-import { onMounted, ref } from 'vue';
+import { defineAsyncComponent, onMounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import ChainRail from '@/rail/ChainRail.vue';
+import { useAccount } from '@/stores/account';
 import { useBoard } from '@/stores/board';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
 import { useTerms } from '@/stores/terms';
 import UndoBar from './UndoBar.vue';
 import { useUndo } from '@/stores/undo';
-import KeysDialog from './KeysDialog.vue';
 import AccountTools from './AccountTools.vue';
 import StageStrip from './StageStrip.vue';
-import SignInAgain from './SignInAgain.vue';
 import QueueLine from '@/connect/QueueLine.vue';
 import { useOutbox } from '@/stores/outbox';
 import { stages } from './stages';
@@ -20,7 +19,12 @@ import { useShortcuts } from '@/ui/useShortcuts';
 import { say } from '@/words/say';
 import { wordsOf } from '@/api/client';
 
+/** What is seldom asked for comes when it is. */
+const KeysDialog = defineAsyncComponent(() => import('./KeysDialog.vue'));
+const SignInAgain = defineAsyncComponent(() => import('./SignInAgain.vue'));
+
 const garage = useGarage();
+const account = useAccount();
 const rail = useRail();
 const board = useBoard();
 const terms = useTerms();
@@ -30,6 +34,14 @@ const outbox = useOutbox();
 const isReady = ref(false);
 const error = ref('');
 const showsKeys = ref(false);
+const drawsKeys = ref(false);
+const drawsSignIn = ref(false);
+watch(showsKeys, () => (drawsKeys.value = true));
+watch(
+  () => account.isExpired,
+  (isExpired) => (drawsSignIn.value ||= isExpired),
+  { immediate: true },
+);
 
 onMounted(async () => {
   try {
@@ -69,8 +81,8 @@ useShortcuts({
       <p v-else class="loading quiet" role="status">{{ say('frame.opening') }}</p>
     </main>
     <UndoBar />
-    <KeysDialog v-model="showsKeys" />
-    <SignInAgain />
+    <KeysDialog v-if="drawsKeys" v-model="showsKeys" />
+    <SignInAgain v-if="drawsSignIn" />
   </div>
 </template>
 

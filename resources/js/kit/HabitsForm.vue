@@ -70,11 +70,4 @@ label {
   gap: var(--space-2) var(--space-5);
   align-items: baseline;
 }
-
-select {
-  padding: var(--space-2) var(--space-1);
-  border: 0;
-  border-bottom: 1.5px solid var(--line-strong);
-  background: var(--paper-raised);
-}
 </style>

@@ -125,11 +125,6 @@ label {
 select {
   display: block;
   width: 100%;
-  padding: var(--space-2) var(--space-1);
-  border: 0;
-  border-bottom: 1.5px solid var(--line-strong);
-  background: var(--paper-raised);
-  color: var(--ink);
 }
 
 .to_do select {

@@ -62,10 +62,5 @@ label {
 
 select {
   max-width: 100%;
-  padding: var(--space-2) var(--space-1);
-  border: 0;
-  border-bottom: 1.5px solid var(--line-strong);
-  background: var(--paper-raised);
-  text-overflow: ellipsis;
 }
 </style>

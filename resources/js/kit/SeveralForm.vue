@@ -89,10 +89,6 @@ label {
 }
 
 select {
-  min-height: 30px;
   max-width: 240px;
-  border: 1px solid var(--line-strong);
-  background: var(--paper-raised);
-  color: var(--ink);
 }
 </style>

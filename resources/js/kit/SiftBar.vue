@@ -99,15 +99,6 @@ label {
   font-size: var(--size-label);
 }
 
-input[type='search'],
-select {
-  min-height: 30px;
-  padding: var(--space-2) var(--space-3);
-  border: 1px solid var(--line-strong);
-  background: var(--paper-raised);
-  color: var(--ink);
-}
-
 select {
   max-width: 170px;
 }

@@ -101,11 +101,5 @@ p {
 
 select {
   width: 100%;
-  min-height: 34px;
-  padding: var(--space-2) var(--space-4);
-  border: 1px solid var(--line-strong);
-  background: var(--paper-raised);
-  color: inherit;
-  font: inherit;
 }
 </style>

@@ -92,11 +92,5 @@ label {
 input,
 select {
   max-width: 170px;
-  min-height: 30px;
-  padding: var(--space-2) var(--space-3);
-  border: 1px solid var(--line-strong);
-  background: var(--paper-raised);
-  color: inherit;
-  font: inherit;
 }
 </style>

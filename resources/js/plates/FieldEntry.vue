@@ -220,14 +220,6 @@ input:not([type]) {
   font-weight: 500;
 }
 
-select {
-  padding: var(--space-2) var(--space-1);
-  border: 0;
-  border-bottom: 1.5px solid var(--line-strong);
-  background: var(--paper-raised);
-  text-overflow: ellipsis;
-}
-
 .unit {
   color: var(--ink-soft);
   font-size: var(--size-small);

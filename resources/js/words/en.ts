@@ -283,8 +283,7 @@ export const en = {
   'why.named': '{tag}, {name}',
   'why.direct': 'direct',
   'why.direct_long': 'direct, no adapter',
-  'why.empty':
-    'Choose a cell: the gates between that charger and that car will stand here, down to where they break.',
+  'why.empty': 'Choose a cell: the gates between that charger and that car will stand here, down to where they break.',
   'why.result': ': {result}',
   'identify.look_at': 'What do you look at?',
   'identify.connector': 'the plug on a charger',

@@ -199,13 +199,7 @@ tbody th {
 }
 
 select {
-  min-height: 32px;
   max-width: 190px;
-  padding: var(--space-1) var(--space-3);
-  border: 1.5px solid var(--ink);
-  background: var(--paper-raised);
-  color: var(--ink);
-  font: inherit;
 }
 
 .turn {
