@@ -21,20 +21,22 @@ use Harmozon\Core\Words\Message;
 use Illuminate\Support\Collection;
 
 /** A question about one car at one outlet, asked with pieces of the garage. */
-final readonly class FitQuestion
+final class FitQuestion
 {
+    private ?FitCase $case = null;
+
     /**
      * @param  Collection<int, Adapter>  $adapters  the kit to choose from
      * @param  list<string>|null  $exactly  ids of exactly the adapters to use
      * @param  array<string, mixed>  $conditions
      */
     private function __construct(
-        public Outlet $outlet,
-        public Vehicle $vehicle,
-        public Collection $adapters,
-        private ?array $exactly,
-        private string $policy,
-        private array $conditions,
+        public readonly Outlet $outlet,
+        public readonly Vehicle $vehicle,
+        public readonly Collection $adapters,
+        private readonly ?array $exactly,
+        private readonly string $policy,
+        private readonly array $conditions,
     ) {
     }
 
@@ -79,7 +81,7 @@ final readonly class FitQuestion
 
     public function case(): FitCase
     {
-        return (new CaseReader)->case(Node::of($this->caseFile()))->remembering(app(Experience::class)->remembered());
+        return $this->case ??= (new CaseReader)->case(Node::of($this->caseFile()))->remembering(app(Experience::class)->remembered());
     }
 
     /** @return array<string, mixed> the conditions; heat that the log knows of is there still, unless somebody says otherwise */

@@ -112,9 +112,9 @@ final class LogMemory implements Experience
     public function theta(array $adapters): array
     {
         $theta = [];
+        $facts = $this->facts('session_adapters')->join('session_facts as whole', 'whole.charge_session_id', '=', 's.id')->select(['whole.facts', 's.finished_at']);
         foreach ($adapters as $adapter) {
-            $last = $this->facts('session_adapters')->where('f.adapter', $adapter->id)
-                ->join('session_facts as whole', 'whole.charge_session_id', '=', 's.id')->select(['whole.facts', 's.finished_at'])->first();
+            $last = $facts->clone()->where('f.adapter', $adapter->id)->first();
             $then = $last === null ? null : ((array) (self::decoded($last->facts)['theta_end'] ?? []))[$adapter->id] ?? null;
             if (is_numeric($then) && $last !== null) {
                 $left = HeatLeft::in($adapter, (float) $then, Carbon::parse($last->finished_at)->diffInSeconds(Carbon::now()) / 60);
