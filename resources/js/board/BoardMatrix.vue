@@ -237,7 +237,7 @@ async function move(event: KeyboardEvent, row: number, column: number): Promise<
           <span class="car-name"
             ><strong>{{ v.name }}</strong> <span class="count figures">{{ counts.get(v.id) }}</span></span
           >
-          <span class="kicker">{{ v.blurb }}</span>
+          <span class="kicker blurb">{{ v.blurb }}</span>
         </button>
       </span>
     </div>
@@ -384,5 +384,9 @@ async function move(event: KeyboardEvent, row: number, column: number): Promise<
 
 .reading {
   margin: var(--space-4) 0 0;
+}
+
+.blurb {
+  font-size: var(--size-note);
 }
 </style>

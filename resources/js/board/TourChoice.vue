@@ -21,11 +21,9 @@ const tour = computed({
 <style scoped>
 .tour {
   max-width: 150px;
-  padding: var(--space-1) 0;
-  border: 0;
-  border-bottom: 1.5px solid var(--line-strong);
-  background: var(--paper);
-  color: var(--ink);
+  padding-left: 0;
+  border-width: 0 0 1.5px;
+  background-color: var(--paper);
   font-size: var(--size-small);
   font-weight: 640;
 }

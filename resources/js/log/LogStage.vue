@@ -13,6 +13,8 @@ import { FILTERS, useLog } from './useLog';
 
 const { sessions, total, next, error, filter, isFiltered, want, more } = useLog();
 const isWide = useMediaQuery('(width > 900px)');
+/** The sums above the list are there. */
+const isSettled = ref(false);
 const end = useTemplateRef<HTMLElement>('end');
 useIntersectionObserver(end, ([seen]) => seen?.isIntersecting && void more(), {
   root: computed(() => end.value?.closest<HTMLElement>('#stage')),
@@ -61,10 +63,10 @@ const isEmpty = computed(() => sessions.value?.length === 0 && !isFiltered.value
         @want="want"
         @all="want(Object.fromEntries(FILTERS.map((key) => [key, ''])))"
       />
-      <LogSums :filter="filter" />
+      <LogSums :filter="filter" @settled="isSettled = true" />
     </details>
     <ComparePair v-if="picked.length > 0" :pair="picked" @none="picked = []" />
-    <div class="sessions">
+    <div v-show="isSettled" class="sessions">
       <LogChunk
         v-for="(chunk, i) in chunks"
         :key="chunk[0]?.id"

@@ -7,6 +7,8 @@ import type { Filter } from './useLog';
 
 /** Energy, hours and money of the sessions that are wanted, by month, network and car. */
 const props = defineProps<{ filter: Filter }>();
+/** Once there is an answer, good or bad: what stands below is not pushed away any more. */
+const emit = defineEmits<{ settled: [] }>();
 
 type Measure = 'kwh' | 'hours' | 'money';
 const sums = ref<{ all: Sums; months: Sums[]; networks: Sums[]; vehicles: Sums[] } | null>(null);
@@ -24,6 +26,8 @@ watch(
       error.value = '';
     } catch (e) {
       error.value = wordsOf(e);
+    } finally {
+      emit('settled');
     }
   },
   { immediate: true },

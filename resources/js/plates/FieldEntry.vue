@@ -220,6 +220,12 @@ input:not([type]) {
   font-weight: 500;
 }
 
+/* Engraved on the plate, like its figures. */
+select {
+  padding-left: var(--space-1);
+  border-width: 0 0 1.5px;
+}
+
 .unit {
   color: var(--ink-soft);
   font-size: var(--size-small);
