@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Adapter;
 use App\Models\Outlet;
 use App\Models\Vehicle;
+use Harmozon\Core\Fit\GateName;
 use Illuminate\Testing\TestResponse;
 use Tests\Contract;
 use Tests\StartsFromSeed;
@@ -123,9 +124,9 @@ final class FitApiTest extends TestCase
         self::assertGreaterThan($flows($own), $flows($response->json('cells')));
     }
 
-    public function test_why_names_seven_gates_and_other_ways(): void
+    public function test_why_names_every_gate_and_other_ways(): void
     {
-        $response = $this->fit('Pippin', 'Yard socket, 240 V 50 A')->assertOk()->assertJsonCount(7, 'gates');
+        $response = $this->fit('Pippin', 'Yard socket, 240 V 50 A')->assertOk()->assertJsonCount(count(GateName::cases()), 'gates');
         Contract::holds('POST', '/fit', $response);
         self::assertSame('P1', $this->tag($response->json('adapters.0')));
         self::assertNotSame([], $response->json('cautions'));

@@ -12,6 +12,7 @@ use Harmozon\Core\Case\EquipmentReader;
 use Harmozon\Core\Case\PlateWriter;
 use Harmozon\Core\Equipment\Outlet;
 use Harmozon\Core\Fit\Fitter;
+use Harmozon\Core\Fit\GateName;
 use Harmozon\Core\Forecast\Forecaster;
 use Harmozon\Core\Forecast\Ranking;
 use Harmozon\Core\Forecast\Sticker;
@@ -41,7 +42,7 @@ final class WritersTest extends TestCase
         );
         self::assertSame(['outlet', 'cable', 'adapter', 'inlet', 'pack'], array_column($answer['links'], 'kind'));
         self::assertSame([false, true, true, false, false], array_column($answer['links'], 'heats'));
-        self::assertSame(['shape', 'current', 'signalling', 'voltage', 'access', 'adapter', 'reach'], array_column($answer['gates'], 'gate'));
+        self::assertSame(array_column(GateName::cases(), 'value'), array_column($answer['gates'], 'gate'));
         foreach ($answer['gates'] as $gate) {
             self::assertSame(['gate', 'result', 'reason', 'code', 'check', 'asks', 'figures'], array_keys($gate));
         }
