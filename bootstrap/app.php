@@ -14,6 +14,7 @@ use Harmozon\Core\Words\Language;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Refusal;
 use Harmozon\Core\Words\Voice;
+use Harmozon\Core\Words\WrongState;
 use Illuminate\Contracts\Console\Kernel as ConsoleKernel;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\UniqueConstraintViolationException;
@@ -60,7 +61,11 @@ $app = Application::configure(basePath: dirname(__DIR__))
 
             return new JsonResponse([
                 'message' => $voice->say($e->complaint()),
-                'errors' => [$e instanceof FieldError ? $e->path : '' => [$voice->say($e->problem)]],
+                'errors' => [match (true) {
+                    $e instanceof FieldError => $e->path,
+                    $e instanceof WrongState => $e->thing,
+                    default => '',
+                } => [$voice->say($e->problem)]],
                 'code' => $e->problem->code,
             ], 422);
         });

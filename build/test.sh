@@ -1,6 +1,6 @@
 #!/usr/bin/env bash
 # Runs the checks and tests of a project that is set up:  build/test.sh [--quick]
-#   --quick   what a change needs before a commit: all but the journeys in Chromium and the long attacks
+#   --quick   what a change needs before a commit: all but the journeys in Chromium, the attacks, and the PHP tests of the group slow
 # Checks run side by side, one a core. Each part says how long it took. What failed is printed where it fails and again at the end, before the last line,
 # which counts.
 set -uo pipefail
@@ -80,15 +80,21 @@ phpstan='vendor/bin/phpstan analyse --no-progress --no-ansi --memory-limit=1G'
 queue "analysis of app, level 8" "$phpstan -c phpstan.neon"
 queue "page types" "npm run -s types"
 queue "analysis of core, level max, and its floors" "$phpstan -c phpstan.core.neon"
-queue "PHP style: app and tests" "vendor/bin/pint --test app tests bootstrap/app.php bootstrap/providers.php build config database routes compat public"
-queue "PHP style: core" "vendor/bin/pint --test core"
+if [ "$quick" = yes ]; then
+  queue "PHP style: what is not committed" "vendor/bin/pint --test --dirty"
+else
+  queue "PHP style: app and tests" "vendor/bin/pint --test app tests bootstrap/app.php bootstrap/compiled.php bootstrap/providers.php build config database routes compat public"
+  queue "PHP style: core" "vendor/bin/pint --test core"
+fi
 queue "page style: ESLint" "npm run -s lint"
 queue "analysis of the tests" "$phpstan -c phpstan.tests.neon"
 queue "page style: Prettier" "npm run -s format:check -- --log-level warn"
 queue "API types match the OpenAPI document" "$api_types"
 run_queued
 
-suite "PHPUnit: core and app" .cache/phpunit.xml vendor/bin/paratest -p "$cores" --testsuite core,app --no-progress --log-junit .cache/phpunit.xml
+slow=()
+[ "$quick" = no ] || slow=(--exclude-group slow)
+suite "PHPUnit: core and app" .cache/phpunit.xml vendor/bin/paratest -p "$cores" --testsuite core,app --no-progress "${slow[@]}" --log-junit .cache/phpunit.xml
 suite "Vitest: units of the page" .cache/vitest.xml npx vitest run --reporter=dot --reporter=junit --outputFile.junit=.cache/vitest.xml
 if [ "$quick" = no ]; then
   suite "PHPUnit: attacks, a short round" .cache/attack.xml vendor/bin/paratest -p "$cores" --testsuite attack --no-progress --log-junit .cache/attack.xml

@@ -46,7 +46,36 @@ final readonly class CoreBench
         );
     }
 
-    public function board(int $runs): Message
+    /** @return list<Message> the board, and beside it a bare loop that only asks of every pair and piece whether their shapes fit */
+    public function board(int $runs): array
+    {
+        $bare = Timing::of($runs, $this->shapes(...));
+        $board = Timing::of($runs, fn (): int => iterator_count($this->garage->board()->answers()));
+
+        return [
+            $this->pairs($runs),
+            Message::of('bench.shapes', ms: Timing::tenths($bare->median() * 1000), times: Timing::tenths($board->median() / $bare->median())),
+        ];
+    }
+
+    private function shapes(): int
+    {
+        $fits = 0;
+        foreach ($this->garage->outlets as $outlet) {
+            foreach ($this->garage->vehicles as $vehicle) {
+                foreach ($vehicle->inlets as $inlet) {
+                    $fits += $inlet->coupler->takes($outlet->coupler) ? 1 : 0;
+                    foreach ($this->garage->adapters as $adapter) {
+                        $fits += $adapter->input->takes($outlet->coupler) && $inlet->coupler->takes($adapter->output) ? 1 : 0;
+                    }
+                }
+            }
+        }
+
+        return $fits;
+    }
+
+    private function pairs(int $runs): Message
     {
         return $this->timed(Message::of('bench.board', cars: Amount::count(self::CARS), outlets: Amount::count(self::OUTLETS), adapters: Amount::count(self::ADAPTERS)), $runs, fn (): int => iterator_count($this->garage->board()->answers()));
     }

@@ -16,6 +16,7 @@ use Harmozon\Core\Readings\Foreign\Mapping;
 use Harmozon\Core\Readings\Foreign\Preview;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\WrongState;
 use Illuminate\Support\Carbon;
 
 /** Readings files that arrive, are looked at, read in the way somebody says, started, stopped and taken back. */
@@ -45,7 +46,7 @@ final class ImportStore
             throw FieldError::at('bytes', Message::of('app.import_empty'));
         }
         if (ReadingsImport::query()->where('state', '<>', ImportState::Done->value)->count() >= self::MOST) {
-            throw FieldError::at('file', Message::of('app.too_many_imports', most: Amount::count(self::MOST)));
+            throw WrongState::of('file', Message::of('app.too_many_imports', most: Amount::count(self::MOST)));
         }
         $import = ReadingsImport::query()->create(['charge_session_id' => $session->id, 'name' => $name, 'bytes' => $bytes, 'state' => ImportState::Arriving->value]);
         if (! is_dir(dirname($import->path()))) {
@@ -71,7 +72,7 @@ final class ImportStore
         }
         $file = is_file($import->path()) ? fopen($import->path(), 'r+b') : false;
         if ($file === false) {
-            throw FieldError::at('file', Message::of('app.import_gone'));
+            throw WrongState::of('file', Message::of('app.import_gone'));
         }
         try {
             // What was written and never acknowledged is written again.
@@ -147,17 +148,17 @@ final class ImportStore
     public function lines(ReadingsImport $import): iterable
     {
         if (self::state($import) === ImportState::Arriving) {
-            throw FieldError::at('file', Message::of('app.import_arriving', received: Amount::count($import->received), bytes: Amount::count($import->bytes)));
+            throw WrongState::of('file', Message::of('app.import_arriving', received: Amount::count($import->received), bytes: Amount::count($import->bytes)));
         }
 
-        return is_file($import->path()) ? TextInput::lines($import->path(), 'file') : throw FieldError::at('file', Message::of('app.import_gone'));
+        return is_file($import->path()) ? TextInput::lines($import->path(), 'file') : throw WrongState::of('file', Message::of('app.import_gone'));
     }
 
     /** How it is to be read, and when it began; null leaves either as it is. */
     public function tell(ReadingsImport $import, ?Mapping $mapping, ?float $shiftS): ReadingsImport
     {
         if (self::state($import) !== ImportState::Ready) {
-            throw FieldError::at('file', Message::of('app.import_taken'));
+            throw WrongState::of('file', Message::of('app.import_taken'));
         }
         $import->update([
             ...($mapping === null ? [] : ['mapping' => $mapping->toArray(), 'mapping_from' => 'told']),
@@ -198,7 +199,7 @@ final class ImportStore
         $others = ReadingsImport::query()->where('charge_session_id', $import->charge_session_id)->where('fingerprint', $import->fingerprint)->whereKeyNot($import->id)->where('understood', '>', 0)->get();
         foreach ($others as $other) {
             if ($other instanceof ReadingsImport && ($other->shift_ms !== $import->shift_ms || $other->mapping !== $import->mapping)) {
-                throw FieldError::at('file', Message::of('app.import_otherwise'));
+                throw WrongState::of('file', Message::of('app.import_otherwise'));
             }
         }
     }
@@ -216,7 +217,7 @@ final class ImportStore
     public function takeBack(ReadingsImport $import): void
     {
         if (self::state($import->refresh())->isUnderWay()) {
-            throw FieldError::at('file', Message::of('app.import_busy'));
+            throw WrongState::of('file', Message::of('app.import_busy'));
         }
         $session = $import->session()->first();
         if ($session instanceof ChargeSession && $import->understood + $import->noted > 0 && $import->fingerprint !== null) {

@@ -14,6 +14,7 @@ use Harmozon\Core\Readings\ReadingsReader;
 use Harmozon\Core\Readings\RejectedRow;
 use Harmozon\Core\Readings\SheetCell;
 use Harmozon\Core\Words\Voice;
+use Harmozon\Core\Words\WrongState;
 
 /** The rows of a file that were left out, read from it anew: its own cells behind the number of the line and the reason. */
 final class RejectedLines
@@ -58,7 +59,7 @@ final class RejectedLines
                 }
                 yield self::line([(string) $line, $this->voice->say($row->reason), ...$cells]);
             }
-        } catch (FieldError $e) {
+        } catch (FieldError|WrongState $e) {
             // No row of it can be read.
             yield self::line(['1', $this->voice->say($e->complaint())]);
         }

@@ -18,6 +18,7 @@ use Harmozon\Core\Record\Event;
 use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
+use Harmozon\Core\Words\WrongState;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
@@ -45,7 +46,7 @@ final class TakeFile
         }
         try {
             if ($import->refresh()->claims > self::CLAIMS) {
-                throw FieldError::at('file', Message::of('app.import_deadly'));
+                throw WrongState::of('file', Message::of('app.import_deadly'));
             }
             $session = $import->session()->first() ?? throw FieldError::at('session', Message::of('app.no_such_record'));
             assert($session instanceof ChargeSession);
@@ -55,7 +56,7 @@ final class TakeFile
             $this->end($import, $worker, ImportState::Done);
         } catch (TakenOver) {
             return;
-        } catch (FieldError $e) {
+        } catch (FieldError|WrongState $e) {
             $this->end($import, $worker, ImportState::Failed, $this->voice->say($e->complaint()));
         } catch (\Throwable $e) {
             $this->end($import, $worker, ImportState::Failed, $this->voice->say(Message::of('app.import_broke')));

@@ -10,6 +10,7 @@ use App\Models\Photo;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\WrongState;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Carbon;
 
@@ -91,9 +92,9 @@ final class Album
         }
     }
 
-    private static function tooMany(int $most): FieldError
+    private static function tooMany(int $most): WrongState
     {
-        return FieldError::at('file', Message::of('app.too_many_photos', most: Amount::count($most)));
+        return WrongState::of('file', Message::of('app.too_many_photos', most: Amount::count($most)));
     }
 
     public function find(string $id): Photo

@@ -8,6 +8,7 @@ use App\Models\ChargeSession;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\WrongState;
 use Illuminate\Support\Facades\DB;
 
 /** Through which all readings of a session come and go, one after another, counted, and no more than it can hold. */
@@ -26,7 +27,7 @@ final class SessionDoor
     {
         return DB::transaction(static function () use ($session, $do): mixed {
             if ($session->refresh()->finished_at !== null) {
-                throw FieldError::at('session', Message::of('app.session_finished'));
+                throw WrongState::of('session', Message::of('app.session_finished'));
             }
 
             return $do();

@@ -200,6 +200,7 @@ return [
     'bench.served' => 'A board of {outlets} outlets, 12 cars and 40 adapters over HTTP, {windows} windows of {rows} rows: {median} ms at the median, {p95} ms at the 95th of a hundred, {most} ms at the worst. Its top {first} ms, the names of all {names} ms.',
     'bench.knows' => 'harmozon:bench knows: board, forecast, ranking, check, garage, session, log, import',
     'bench.board' => 'a board of {cars} cars, {outlets} outlets and {adapters} adapters, pairs',
+    'bench.shapes' => 'a bare loop over their shapes: {ms} ms; the board takes {times} times as long',
     'bench.forecasts' => 'a board of {cars} cars, {outlets} outlets and {adapters} adapters, forecasts from 10 to 80 %',
     'bench.ranked' => 'outlets ranked for one car',
     'bench.times' => '{what}: {count}; median {median} ms ({least} to {most}), {rate} a second, peak memory {memory} MB',

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use Harmozon\Core\Tests\Cases;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Group;
 use Symfony\Component\Process\Process;
 use Tests\TestCase;
 
@@ -154,12 +155,13 @@ final class CommandsTest extends TestCase
         self::assertNotNull($answer['stopped']);
     }
 
+    #[Group('slow')]
     public function test_the_benchmark_prints_its_figures(): void
     {
         $process = $this->artisanRun(['harmozon:bench', 'board', '--runs=1'], '');
 
         self::assertSame(0, $process->getExitCode());
-        self::assertMatchesRegularExpression('/pairs: 720; median [\d.]+ ms .* \d+ a second, peak memory [\d.]+ MB/', $process->getOutput());
+        self::assertMatchesRegularExpression('/pairs: 720; median [\d.]+ ms .* \d+ a second, peak memory [\d.]+ MB\na bare loop over their shapes: [\d.]+ ms; the board takes [\d.]+ times as long/', $process->getOutput());
         foreach (['forecast' => '/forecasts from 10 to 80 %: \d+; median/', 'ranking' => '/outlets ranked for one car: 60; median/'] as $what => $says) {
             self::assertMatchesRegularExpression($says, $this->artisanRun(['harmozon:bench', $what, '--runs=1'], '')->getOutput());
         }

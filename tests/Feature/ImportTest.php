@@ -12,11 +12,13 @@ use App\Models\ReadingsImport;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\Contract;
 use Tests\StartsFromSeed;
 use Tests\TestCase;
 
 /** Readings files that arrive piece by piece, are looked at, and taken at once or in the background. */
+#[Group('slow')]
 final class ImportTest extends TestCase
 {
     use StartsFromSeed;

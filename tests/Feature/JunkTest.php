@@ -9,11 +9,13 @@ use App\Models\Vehicle;
 use Harmozon\Core\Tests\Cases;
 use Illuminate\Support\Arr;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\Contract;
 use Tests\StartsFromSeed;
 use Tests\TestCase;
 
 /** Junk in every field of a call is answered or refused by name, never with a failure of the server. */
+#[Group('slow')]
 final class JunkTest extends TestCase
 {
     use StartsFromSeed;

@@ -15,10 +15,11 @@ use App\Sessions\ReadSession;
 use App\Sessions\SessionBook;
 use App\Sessions\SessionChain;
 use App\Sessions\SessionReport;
-use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Record\Trace;
+use Harmozon\Core\Words\Refusal;
+use Harmozon\Core\Words\WrongState;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -59,7 +60,7 @@ final class OneOrderTest extends TestCase
         self::assertSame(3, $late);
         self::assertSame(8, $session->refresh()->summary['readings'] ?? null);
         self::assertSame(8, $session->readings()->count());
-        $this->expectException(FieldError::class);
+        $this->expectException(WrongState::class);
         $this->book->take($session, self::readings(60, 1));
     }
 
@@ -75,7 +76,7 @@ final class OneOrderTest extends TestCase
             try {
                 $this->book->take($session, $more);
                 self::fail('there was no room');
-            } catch (FieldError $e) {
+            } catch (Refusal $e) {
                 self::assertSame('readings', $e->path);
             }
         }
@@ -101,7 +102,7 @@ final class OneOrderTest extends TestCase
         self::assertSame([0, 0], [$session->readings()->count(), DB::table('arriving_readings')->count()]);
         try {
             $load($file(2501));
-        } catch (FieldError $e) {
+        } catch (Refusal $e) {
             self::assertSame('readings', $e->path);
         }
         self::assertSame([0, 0], [$session->readings()->count(), DB::table('arriving_readings')->count()]);

@@ -7,12 +7,14 @@ namespace Tests\Feature;
 use App\Models\Place;
 use Illuminate\Support\Arr;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\Contract;
 use Tests\PlateSchema;
 use Tests\StartsFromSeed;
 use Tests\TestCase;
 
 /** What is typed is kept: every figure of every plate, and what somebody else has changed meanwhile. */
+#[Group('slow')]
 final class PlateFieldsTest extends TestCase
 {
     use StartsFromSeed;

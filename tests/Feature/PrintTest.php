@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\ChargeSession;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\Group;
 use Smalot\PdfParser\Document;
 use Smalot\PdfParser\Parser;
 use Tests\StartsFromSeed;
@@ -26,6 +27,7 @@ final class PrintTest extends TestCase
         $this->actingAs($this->user);
     }
 
+    #[Group('slow')]
     public function test_every_figure_of_every_report_of_the_demo_stands_on_paper(): void
     {
         foreach ($this->inside($this->user, static fn (): array => ChargeSession::query()->pluck('ulid')->all()) as $id) {

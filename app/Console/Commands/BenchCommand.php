@@ -26,7 +26,7 @@ final class BenchCommand extends Command
     public function handle(CoreBench $core, Voice $voice): int
     {
         $lines = match ($this->argument('what')) {
-            'board' => [$core->board($this->number('runs', 7))],
+            'board' => $core->board($this->number('runs', 7)),
             'forecast' => [$core->forecasts($this->number('runs', 7))],
             'ranking' => [$core->ranking($this->number('runs', 7))],
             'check' => CheckBench::run($this->number('rows', 1_000_000), $this->number('runs', 3)),

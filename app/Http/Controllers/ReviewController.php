@@ -24,6 +24,7 @@ use Harmozon\Core\Review\Memory\LearnedCurve;
 use Harmozon\Core\Review\Memory\StallMemory;
 use Harmozon\Core\Review\Trust\Trust;
 use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\WrongState;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -91,7 +92,7 @@ final class ReviewController extends Controller
     public function judgeAsBefore(ChargeSession $session): JsonResponse
     {
         if (! $this->book->judgeAsBefore($session)) {
-            throw FieldError::at('session', Message::of('app.never_judged_anew'));
+            throw WrongState::of('session', Message::of('app.never_judged_anew'));
         }
 
         return $this->judged($session);

@@ -20,6 +20,7 @@ use Harmozon\Core\Readings\ReadingsWriter;
 use Harmozon\Core\Record\Reading as CoreReading;
 use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\WrongState;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -84,7 +85,7 @@ final class SessionExportController extends Controller
     /** Of a finished session. */
     public function cdr(ChargeSession $session, CurrentGarage $garage): JsonResponse
     {
-        $endedAt = $session->finished_at ?? throw FieldError::at('session', Message::of('app.not_finished'));
+        $endedAt = $session->finished_at ?? throw WrongState::of('session', Message::of('app.not_finished'));
         $summary = $session->summary ?? [];
         $number = static fn (string $key): ?float => is_numeric($summary[$key] ?? null) ? (float) $summary[$key] : null;
         $currency = Garage::query()->whereKey($garage->id())->value('currency');

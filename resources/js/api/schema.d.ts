@@ -2287,6 +2287,7 @@ export interface components {
             ideal_peak_kw: components["schemas"]["NumberOrNull"];
             why: string;
             why_code: components["schemas"]["Code"];
+            /** @description All of them */
             gates: components["schemas"]["Gate"][];
             cautions: string[];
             caution_codes: components["schemas"]["Code"][];

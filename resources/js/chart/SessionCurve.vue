@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { area, line } from 'd3-shape';
-import { computed, ref, useTemplateRef } from 'vue';
+import { computed, ref } from 'vue';
 import type { CurvePoint } from '@/api/client';
+import ChartFrame from '@/chart/ChartFrame.vue';
 import ChartGrid from '@/chart/ChartGrid.vue';
 import { nearestTo } from '@/chart/nearest';
 import { SECONDS, timeUnit } from '@/chart/timeUnit';
 import { useCursor } from '@/chart/useCursor';
+import { useFrame } from '@/chart/useFrame';
 import { useScales, type Scale } from '@/chart/useScales';
 import { clock, quantity } from '@/ui/figures';
 import { listed, say } from '@/words/say';
@@ -18,7 +20,7 @@ type Figure = 'kw' | 'a' | 'v';
 /** So few readings are marked one by one. */
 const MARKED = 40;
 
-const frame = useTemplateRef<HTMLElement>('frame');
+const frame = useFrame();
 const cursorS = ref<number | null>(null);
 const lastS = computed(() => props.curve.at(-1)?.t_s ?? 0);
 const unit = computed(() => timeUnit(lastS.value));
@@ -75,54 +77,50 @@ const { follow, step } = useCursor(frame, cursorS, x, lastS, (value) => value * 
         nearest ? heard : say('forecast.cursor_how')
       }}</span>
     </figcaption>
-    <div
+    <ChartFrame
       ref="frame"
-      class="chart"
-      role="slider"
-      tabindex="0"
-      :aria-label="say('report.curve')"
-      :aria-valuemin="0"
-      :aria-valuemax="Math.round(lastS)"
-      :aria-valuenow="Math.round(cursorS ?? 0)"
-      :aria-valuetext="heard"
+      :label="say('report.curve')"
+      :last-s="lastS"
+      :cursor-s="cursorS"
+      :heard="heard"
+      :width="width"
+      :height="height"
       @pointermove="follow"
       @pointerdown="follow"
       @keydown="step"
     >
-      <svg v-if="width > 0" :width="width" :height="height" aria-hidden="true" focusable="false">
-        <ChartGrid
-          :width="width"
-          :height="height"
-          :edge="edge"
-          :x="x"
-          :y="y"
-          :y2="y2"
-          :y-unit="say('unit.kw')"
-          :y2-unit="say('unit.volts_amps')"
-          :x-unit="unit === 'hours' ? say('forecast.hours_since') : say('forecast.minutes_since')"
-        />
-        <path class="below" :d="below" />
-        <line class="floor" :x1="edge.left" :x2="width - edge.right" :y1="y(0)" :y2="y(0)" />
-        <template v-if="y2">
-          <path class="volts" :d="path('v', y2)" />
-          <path class="amps" :d="path('a', y2)" />
-        </template>
-        <path class="power" :d="path('kw', y)" />
-        <rect
-          v-for="p in marks"
-          :key="p.t_s"
-          class="mark"
-          :x="x(at(p)) - 2.5"
-          :y="y(p.kw ?? 0) - 2.5"
-          width="5"
-          height="5"
-        />
-        <g v-if="nearest" class="cursor">
-          <line :x1="x(at(nearest))" :x2="x(at(nearest))" :y1="edge.top" :y2="y(0)" />
-          <rect v-if="nearest.kw !== null" :x="x(at(nearest)) - 4.5" :y="y(nearest.kw) - 4.5" width="9" height="9" />
-        </g>
-      </svg>
-    </div>
+      <ChartGrid
+        :width="width"
+        :height="height"
+        :edge="edge"
+        :x="x"
+        :y="y"
+        :y2="y2"
+        :y-unit="say('unit.kw')"
+        :y2-unit="say('unit.volts_amps')"
+        :x-unit="unit === 'hours' ? say('forecast.hours_since') : say('forecast.minutes_since')"
+      />
+      <path class="below" :d="below" />
+      <line class="floor" :x1="edge.left" :x2="width - edge.right" :y1="y(0)" :y2="y(0)" />
+      <template v-if="y2">
+        <path class="volts" :d="path('v', y2)" />
+        <path class="amps" :d="path('a', y2)" />
+      </template>
+      <path class="power" :d="path('kw', y)" />
+      <rect
+        v-for="p in marks"
+        :key="p.t_s"
+        class="mark"
+        :x="x(at(p)) - 2.5"
+        :y="y(p.kw ?? 0) - 2.5"
+        width="5"
+        height="5"
+      />
+      <g v-if="nearest" class="cursor">
+        <line :x1="x(at(nearest))" :x2="x(at(nearest))" :y1="edge.top" :y2="y(0)" />
+        <rect v-if="nearest.kw !== null" :x="x(at(nearest)) - 4.5" :y="y(nearest.kw) - 4.5" width="9" height="9" />
+      </g>
+    </ChartFrame>
   </figure>
 </template>
 

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { area, line } from 'd3-shape';
-import { computed, useId, useTemplateRef } from 'vue';
+import { computed, useId } from 'vue';
 import type { Forecast, ForecastPoint } from '@/api/client';
+import ChartFrame from '@/chart/ChartFrame.vue';
 import ChartGrid from '@/chart/ChartGrid.vue';
 import { SECONDS, timeUnit } from '@/chart/timeUnit';
 import { useCursor } from '@/chart/useCursor';
+import { useFrame } from '@/chart/useFrame';
 import { useScales, type Scale } from '@/chart/useScales';
 import { clock, kw, soc } from '@/ui/figures';
 import { pointAt } from '@/ui/pointAt';
@@ -28,7 +30,7 @@ const LETTER_PX = 6.4;
 const AROUND_PX = 12;
 
 const hatch = useId();
-const frame = useTemplateRef<HTMLElement>('frame');
+const frame = useFrame();
 
 const all = computed(() => [props.main, ...props.others]);
 const unit = computed(() => timeUnit(Math.max(...all.value.map((f) => f.points.at(-1)?.t_s ?? 0))));
@@ -117,71 +119,67 @@ const { follow, step } = useCursor(frame, cursorS, x, lastS, (value) =>
 </script>
 
 <template>
-  <div
+  <ChartFrame
     ref="frame"
-    class="chart"
-    role="slider"
-    tabindex="0"
-    :aria-label="say('forecast.cursor')"
-    :aria-valuemin="0"
-    :aria-valuemax="Math.round(lastS)"
-    :aria-valuenow="Math.round(cursorS ?? 0)"
-    :aria-valuetext="heard"
+    :label="say('forecast.cursor')"
+    :last-s="lastS"
+    :cursor-s="cursorS"
+    :heard="heard"
+    :width="width"
+    :height="height"
     @pointermove="follow"
     @pointerdown="follow"
     @keydown="step"
   >
-    <svg v-if="width > 0" :width="width" :height="height" aria-hidden="true" focusable="false">
-      <HatchDefs :prefix="hatch" />
-      <ChartGrid
-        :width="width"
-        :height="height"
-        :edge="edge"
-        :x="x"
-        :y="y"
-        :y2="y2"
-        :y-unit="say('unit.kw')"
-        :y2-unit="say('unit.volts_amps')"
-        :x-unit="
-          axis === 'charge'
-            ? say('forecast.charge')
-            : unit === 'hours'
-              ? say('forecast.hours_since')
-              : say('forecast.minutes_since')
-        "
-      />
-      <path v-for="band in bands" :key="band.key" class="band" :d="band.d" :fill="band.fill" />
-      <line class="floor" :x1="edge.left" :x2="width - edge.right" :y1="y(0)" :y2="y(0)" />
-      <path
-        v-for="(other, i) in others"
-        :key="other.chain.join()"
-        class="other"
-        :class="`o${i}`"
-        :d="path(other.points, (p) => p.kw, y)"
-      />
-      <path v-if="carKw" class="car" :d="carKw" />
-      <path class="power" :d="path(main.points, (p) => p.kw, y)" />
-      <template v-if="y2">
-        <path class="volts" :d="path(main.points, (p) => p.v, y2)" />
-        <path class="amps" :d="path(main.points, (p) => p.a, y2)" />
-        <text v-for="mark in voltsAmps" :key="mark.letter" class="name" :x="mark.x" :y="mark.y - 5" text-anchor="end">
-          {{ mark.letter }}
-        </text>
-      </template>
-      <g v-for="band in bands" :key="band.key">
-        <text v-if="band.isNamed" class="name" :x="band.middle" :y="y(0) - 10" text-anchor="middle">
-          {{ band.words }}
-        </text>
-      </g>
-      <text v-for="end in ends" :key="end.letter" class="letter" :x="end.x" :y="end.y" text-anchor="end">
-        {{ end.letter }}
+    <HatchDefs :prefix="hatch" />
+    <ChartGrid
+      :width="width"
+      :height="height"
+      :edge="edge"
+      :x="x"
+      :y="y"
+      :y2="y2"
+      :y-unit="say('unit.kw')"
+      :y2-unit="say('unit.volts_amps')"
+      :x-unit="
+        axis === 'charge'
+          ? say('forecast.charge')
+          : unit === 'hours'
+            ? say('forecast.hours_since')
+            : say('forecast.minutes_since')
+      "
+    />
+    <path v-for="band in bands" :key="band.key" class="band" :d="band.d" :fill="band.fill" />
+    <line class="floor" :x1="edge.left" :x2="width - edge.right" :y1="y(0)" :y2="y(0)" />
+    <path
+      v-for="(other, i) in others"
+      :key="other.chain.join()"
+      class="other"
+      :class="`o${i}`"
+      :d="path(other.points, (p) => p.kw, y)"
+    />
+    <path v-if="carKw" class="car" :d="carKw" />
+    <path class="power" :d="path(main.points, (p) => p.kw, y)" />
+    <template v-if="y2">
+      <path class="volts" :d="path(main.points, (p) => p.v, y2)" />
+      <path class="amps" :d="path(main.points, (p) => p.a, y2)" />
+      <text v-for="mark in voltsAmps" :key="mark.letter" class="name" :x="mark.x" :y="mark.y - 5" text-anchor="end">
+        {{ mark.letter }}
       </text>
-      <g v-if="cursor" class="cursor">
-        <line :x1="cursorX" :x2="cursorX" :y1="edge.top" :y2="y(0)" />
-        <rect :x="cursorX - 4.5" :y="y(cursor.kw) - 4.5" width="9" height="9" />
-      </g>
-    </svg>
-  </div>
+    </template>
+    <g v-for="band in bands" :key="band.key">
+      <text v-if="band.isNamed" class="name" :x="band.middle" :y="y(0) - 10" text-anchor="middle">
+        {{ band.words }}
+      </text>
+    </g>
+    <text v-for="end in ends" :key="end.letter" class="letter" :x="end.x" :y="end.y" text-anchor="end">
+      {{ end.letter }}
+    </text>
+    <g v-if="cursor" class="cursor">
+      <line :x1="cursorX" :x2="cursorX" :y1="edge.top" :y2="y(0)" />
+      <rect :x="cursorX - 4.5" :y="y(cursor.kw) - 4.5" width="9" height="9" />
+    </g>
+  </ChartFrame>
 </template>
 
 <style scoped>

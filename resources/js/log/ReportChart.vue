@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
 import { scaleLinear } from 'd3-scale';
-import { computed, ref, useId, useTemplateRef } from 'vue';
+import { computed, ref, useId } from 'vue';
 import type { Report } from '@/api/client';
+import ChartFrame from '@/chart/ChartFrame.vue';
 import HatchDefs from '@/chart/HatchDefs.vue';
 import { nearestTo } from '@/chart/nearest';
 import { SECONDS, timeUnit } from '@/chart/timeUnit';
 import { useCursor } from '@/chart/useCursor';
+import { useFrame } from '@/chart/useFrame';
 import type { Scale } from '@/chart/useScales';
 import { useAccount } from '@/stores/account';
 import { useUnits } from '@/stores/units';
@@ -31,7 +33,7 @@ const SHORTEST_S = 30;
 const units = useUnits();
 const account = useAccount();
 const hatch = useId();
-const frame = useTemplateRef<HTMLElement>('frame');
+const frame = useFrame();
 const cursorS = ref<number | null>(null);
 const shows = ref({ forecast: true, baselines: true });
 const dragged = ref<{ from: number; to: number } | null>(null);
@@ -157,17 +159,15 @@ const events = computed(() =>
         <button v-if="zoom" type="button" class="text-button" @click="zoom = null">{{ say('report.whole') }}</button>
       </span>
     </figcaption>
-    <div
+    <ChartFrame
       ref="frame"
-      class="chart"
-      role="slider"
-      tabindex="0"
+      :label="say('report.axis')"
+      :last-s="endS"
+      :cursor-s="cursorS"
+      :heard="heard"
+      :width="width"
+      :height="panels.height"
       :style="{ height: `${panels.height}px` }"
-      :aria-label="say('report.axis')"
-      :aria-valuemin="0"
-      :aria-valuemax="Math.round(endS)"
-      :aria-valuenow="Math.round(cursorS ?? 0)"
-      :aria-valuetext="heard"
       @pointermove="move"
       @pointerdown="press"
       @pointerup="release"
@@ -175,69 +175,67 @@ const events = computed(() =>
       @dblclick="zoom = null"
       @keydown="key"
     >
-      <svg v-if="width > 0" :width="width" :height="panels.height" aria-hidden="true" focusable="false">
-        <HatchDefs :prefix="hatch" />
-        <clipPath :id="`${hatch}-clip`">
-          <rect :x="EDGE.left" :y="0" :width="Math.max(0, width - EDGE.left - EDGE.right)" :height="panels.height" />
-        </clipPath>
-        <ReportPower
-          :report="report"
-          :panel="panels.power"
-          :at="at"
-          :width="width"
-          :hatch="hatch"
-          :shows="shows"
-          @look="look"
-        />
-        <ReportDuty
-          v-if="duty"
-          :duty="duty"
-          :strip="panels.strip"
-          :heat="panels.heat"
-          :at="at"
-          :width="width"
-          :hatch="hatch"
-          :span="span"
-        />
-        <ReportWarmth
-          v-if="report.review.warmth.length > 0"
-          :warmth="report.review.warmth"
-          :panel="panels.warmth"
-          :at="at"
-          :width="width"
-          :hatch="hatch"
-        />
-        <g v-for="e in events" :key="e.client_id" class="event">
-          <line :x1="e.x" :x2="e.x" :y1="EDGE.top - 8" :y2="panels.warmth.floor" />
-          <path :d="`M${e.x - 4} ${EDGE.top - 12}h8l-4 6z`" />
-          <title>{{ say('report.event_at', { time: clock(e.t_s), words: e.words }) }}</title>
-        </g>
-        <text
-          v-for="tick in ticks"
-          :key="tick"
-          class="tick"
-          :x="x(tick)"
-          :y="panels.warmth.floor + 17"
-          text-anchor="middle"
-        >
-          {{ plain(tick) }}
-        </text>
-        <text class="tick" :x="width - EDGE.right" :y="panels.height - 3" text-anchor="end">
-          {{ unit === 'hours' ? say('report.hours') : say('report.minutes') }}
-        </text>
-        <rect
-          v-if="dragged"
-          class="chosen"
-          :x="Math.min(at(dragged.from), at(dragged.to))"
-          :y="EDGE.top"
-          :width="Math.abs(at(dragged.to) - at(dragged.from))"
-          :height="panels.warmth.floor - EDGE.top"
-        />
-        <g v-if="nearest" class="cursor">
-          <line :x1="at(nearest.t_s)" :x2="at(nearest.t_s)" :y1="EDGE.top" :y2="panels.warmth.floor" />
-        </g>
-      </svg>
-    </div>
+      <HatchDefs :prefix="hatch" />
+      <clipPath :id="`${hatch}-clip`">
+        <rect :x="EDGE.left" :y="0" :width="Math.max(0, width - EDGE.left - EDGE.right)" :height="panels.height" />
+      </clipPath>
+      <ReportPower
+        :report="report"
+        :panel="panels.power"
+        :at="at"
+        :width="width"
+        :hatch="hatch"
+        :shows="shows"
+        @look="look"
+      />
+      <ReportDuty
+        v-if="duty"
+        :duty="duty"
+        :strip="panels.strip"
+        :heat="panels.heat"
+        :at="at"
+        :width="width"
+        :hatch="hatch"
+        :span="span"
+      />
+      <ReportWarmth
+        v-if="report.review.warmth.length > 0"
+        :warmth="report.review.warmth"
+        :panel="panels.warmth"
+        :at="at"
+        :width="width"
+        :hatch="hatch"
+      />
+      <g v-for="e in events" :key="e.client_id" class="event">
+        <line :x1="e.x" :x2="e.x" :y1="EDGE.top - 8" :y2="panels.warmth.floor" />
+        <path :d="`M${e.x - 4} ${EDGE.top - 12}h8l-4 6z`" />
+        <title>{{ say('report.event_at', { time: clock(e.t_s), words: e.words }) }}</title>
+      </g>
+      <text
+        v-for="tick in ticks"
+        :key="tick"
+        class="tick"
+        :x="x(tick)"
+        :y="panels.warmth.floor + 17"
+        text-anchor="middle"
+      >
+        {{ plain(tick) }}
+      </text>
+      <text class="tick" :x="width - EDGE.right" :y="panels.height - 3" text-anchor="end">
+        {{ unit === 'hours' ? say('report.hours') : say('report.minutes') }}
+      </text>
+      <rect
+        v-if="dragged"
+        class="chosen"
+        :x="Math.min(at(dragged.from), at(dragged.to))"
+        :y="EDGE.top"
+        :width="Math.abs(at(dragged.to) - at(dragged.from))"
+        :height="panels.warmth.floor - EDGE.top"
+      />
+      <g v-if="nearest" class="cursor">
+        <line :x1="at(nearest.t_s)" :x2="at(nearest.t_s)" :y1="EDGE.top" :y2="panels.warmth.floor" />
+      </g>
+    </ChartFrame>
   </figure>
 </template>
 
