@@ -37,7 +37,7 @@ for (const look of LOOKS) {
       const looker = await Looker.at(browser, baseURL, look);
       const { page } = looker;
       await openDemo(page);
-      for (const path of ['/you', '/forecast', '/kit', '/bench', '/log', '/nowhere']) {
+      for (const path of ['/you', '/kit', '/bench', '/log', '/nowhere']) {
         await page.goto(path);
         await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
         await looker.finds(path);
