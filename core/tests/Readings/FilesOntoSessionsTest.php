@@ -117,6 +117,20 @@ final class FilesOntoSessionsTest extends TestCase
         self::assertSame([10, false], [$part->understood, $part->isWhole]);
     }
 
+    public function test_a_curve_is_thinned_only_once_it_has_more_points_than_are_drawn(): void
+    {
+        $drawn = static fn (int $rows): int => count(Preview::of(["t_s,kw\n", ...array_map(static fn (int $i): string => "{$i},50\n", range(0, $rows - 1))], null, 0, 2_000)->curve['kw']);
+
+        self::assertSame([399, 400, 201, 201, 400, 201], array_map($drawn, [399, 400, 401, 402, 800, 801]));
+    }
+
+    public function test_of_each_column_the_first_three_cells_are_shown(): void
+    {
+        $head = FileHead::of(["t_s;kw\n", "0;\n", "1;51\n", "2;52\n", "3;53\n", "4;54\n"]);
+
+        self::assertSame([['0', '1', '2'], ['51', '52', '53']], $head->samples);
+    }
+
     public function test_what_cannot_be_read_is_told_and_its_columns_are_shown(): void
     {
         $lines = ["Uhrzeit;P1;T1\n", "01.05.2026 10:00:00;;20\n", "01.05.2026 10:01:00;51,5;21\n"];
