@@ -459,8 +459,11 @@ test('what was seen with a network is there without one, with its date', async (
   await choose(page, 'Brindle', 'Ostler, second generation');
   await page.goto('/forecast');
   await expect(page.getByText('into the pack')).toBeVisible();
+  // An answer is kept once it is there; the rail's may still change what is asked.
+  await page.waitForLoadState('networkidle');
   await page.goto('/kit');
   await expect(page.getByRole('heading', { name: 'Kit' })).toBeVisible();
+  await page.waitForLoadState('networkidle');
 
   await context.setOffline(true);
   for (const [path, words] of [
