@@ -26,7 +26,6 @@ queue() { names+=("$1"); commands+=("$2"); }
 
 run_queued() {
   local i
-  (cd "$work" && rm -f ./*.check)
   for i in "${!names[@]}"; do
     printf '%s\0%s\0%s\0' "$i" "${commands[$i]}" "${names[$i]}"
   done | xargs -0 -n 3 -P "$cores" bash -c '

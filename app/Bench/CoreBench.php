@@ -50,10 +50,13 @@ final readonly class CoreBench
     public function board(int $runs): array
     {
         $bare = Timing::of($runs, $this->shapes(...));
-        $board = Timing::of($runs, fn (): int => iterator_count($this->garage->board()->answers()));
+        $count = 0;
+        $board = Timing::of($runs, function () use (&$count): void {
+            $count = iterator_count($this->garage->board()->answers());
+        });
 
         return [
-            $this->pairs($runs),
+            self::told(Message::of('bench.board', cars: Amount::count(self::CARS), outlets: Amount::count(self::OUTLETS), adapters: Amount::count(self::ADAPTERS)), $count, $board),
             Message::of('bench.shapes', ms: Timing::tenths($bare->median() * 1000), times: Timing::tenths($board->median() / $bare->median())),
         ];
     }
@@ -73,11 +76,6 @@ final readonly class CoreBench
         }
 
         return $fits;
-    }
-
-    private function pairs(int $runs): Message
-    {
-        return $this->timed(Message::of('bench.board', cars: Amount::count(self::CARS), outlets: Amount::count(self::OUTLETS), adapters: Amount::count(self::ADAPTERS)), $runs, fn (): int => iterator_count($this->garage->board()->answers()));
     }
 
     /** Every pair of the garage that can be forecast, its gates judged anew each time. */
@@ -111,6 +109,12 @@ final readonly class CoreBench
             $count = $task();
         });
 
+        return self::told($what, $count, $timing);
+    }
+
+    /** @param  int  $count  how many one run did */
+    private static function told(Message $what, int $count, Timing $timing): Message
+    {
         return Message::of(
             'bench.times', what: $what, count: Amount::count($count),
             median: Timing::tenths($timing->median() * 1000), least: Timing::tenths($timing->least() * 1000), most: Timing::tenths($timing->most() * 1000),

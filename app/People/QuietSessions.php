@@ -45,6 +45,8 @@ final class QuietSessions extends DatabaseSessionHandler
         if ($this->readId === $sessionId && $this->asRead === $data && $this->currentTime() - $this->seenAt < self::MINUTE_S) {
             return true;
         }
+        // What was read is no longer what is there.
+        $this->readId = null;
 
         return parent::write($sessionId, $data);
     }

@@ -56,6 +56,19 @@ final class PersonTest extends TestCase
         self::assertSame($before + 65, $seen());
     }
 
+    public function test_a_session_that_changes_and_changes_back_is_written_both_times(): void
+    {
+        $handler = $this->app->make('session')->driver('database')->getHandler();
+        $kept = static fn (): string => base64_decode((string) DB::table('sessions')->where('id', 'one')->value('payload'));
+        $handler->write('one', 'first');
+        self::assertSame('first', $handler->read('one'));
+
+        $handler->write('one', 'second');
+        self::assertSame('second', $kept());
+        $handler->write('one', 'first');
+        self::assertSame('first', $kept());
+    }
+
     public function test_name_and_address_are_changed_an_address_with_the_password(): void
     {
         $rook = $this->rook();
