@@ -119,8 +119,6 @@ Route::middleware(['auth', MayAct::class.':record'])->name('api.')->group(static
         Route::delete('events/{clientId}', [EventController::class, 'destroy'])->name('events.forget');
         Route::post('photos', [PhotoController::class, 'storeOfSession'])->name('photos.take');
         Route::patch('', [SessionController::class, 'correct'])->name('correct');
-        Route::post('readings-file', [ReadingController::class, 'load'])->name('file.load');
-        Route::delete('readings-file/{import}', [ReadingController::class, 'destroyFile'])->name('file.forget');
         Route::post('imports', [ImportController::class, 'store'])->name('imports.begin');
     });
     Route::prefix('imports/{file}')->name('import.')->group(static function (): void {

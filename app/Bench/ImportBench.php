@@ -12,8 +12,6 @@ use Symfony\Component\Process\Process;
 /** A readings file taken in the background, beside SQLite's own import of the same file into a bare table. */
 final class ImportBench
 {
-    private const PIECE = 4_000_000;
-
     private const TURNS = 3;
 
     /** @return list<Message> */
@@ -21,12 +19,12 @@ final class ImportBench
     {
         $garage = new ServedGarage;
         Readings::write($path = $garage->file('readings.csv'), $rows);
-        $file = self::arrive($garage, $path);
+        $file = $garage->readingsFile($garage->session(), $path);
         try {
             $garage->send('POST', "/api/imports/{$file}/start");
             $worker = $garage->worker();
-            $taken = Timing::once(static fn (): bool => self::wait($garage, $file, 'state', 'done'));
-            $judged = $taken + Timing::once(static fn (): bool => self::wait($garage, $file, 'is_judged', true));
+            $taken = Timing::once(static fn (): bool => $garage->waitFor($file, 'state', 'done'));
+            $judged = $taken + Timing::once(static fn (): bool => $garage->waitFor($file, 'is_judged', true));
             $worker->wait();
             if (($garage->send('GET', "/api/imports/{$file}")['added'] ?? null) !== $rows) {
                 throw new \RuntimeException('the file was not taken whole');
@@ -40,34 +38,6 @@ final class ImportBench
             Message::of('bench.taken', rows: Amount::count($rows), seconds: Timing::tenths($taken), judged: Timing::tenths($judged), rate: Timing::whole($rows / $taken)),
             $bare === null ? Message::of('bench.no_sqlite3') : Message::of('bench.beside_sqlite3', seconds: Timing::tenths($bare), times: Timing::tenths($taken / $bare)),
         ];
-    }
-
-    private static function wait(ServedGarage $garage, string $file, string $what, string|bool $is): bool
-    {
-        while (true) {
-            $import = $garage->send('GET', "/api/imports/{$file}");
-            if (($import['state'] ?? null) === 'failed') {
-                throw new \RuntimeException(is_string($import['problem'] ?? null) ? $import['problem'] : 'the file was not taken');
-            }
-            if (($import[$what] ?? null) === $is) {
-                return true;
-            }
-            usleep(100_000);
-        }
-    }
-
-    private static function arrive(ServedGarage $garage, string $path): string
-    {
-        $bytes = (int) filesize($path);
-        $file = $garage->send('POST', '/api/sessions/'.$garage->session().'/imports', ['json' => ['name' => 'readings.csv', 'bytes' => $bytes]])['id'] ?? null;
-        if (! is_string($file)) {
-            throw new \RuntimeException('the import did not begin');
-        }
-        for ($from = 0; $from < $bytes; $from += self::PIECE) {
-            $garage->send('PUT', "/api/imports/{$file}/piece?from={$from}", ['body' => (string) file_get_contents($path, false, null, $from, self::PIECE)]);
-        }
-
-        return $file;
     }
 
     /** Null where the command is not installed. */

@@ -24,6 +24,9 @@ final class ServedGarage
 
     private const OUTLETS_A_PLACE = 8;
 
+    /** Bytes of a file that are sent at once. */
+    private const PIECE = 4_000_000;
+
     private const USER = 'marionette@lanternfish.example';
 
     private readonly string $folder;
@@ -101,6 +104,36 @@ final class ServedGarage
         $id = $this->send('POST', '/api/sessions', ['json' => ['vehicle' => $one['vehicle']['id'], 'outlet' => $one['outlet']['id'], 'adapters' => array_column($one['adapters'], 'id')]])['session']['id'] ?? null;
 
         return is_string($id) ? $id : throw new \RuntimeException('no session began');
+    }
+
+    /** Sends a readings file, piece by piece, for a session. @return string the id of its import */
+    public function readingsFile(string $session, string $path): string
+    {
+        $bytes = (int) filesize($path);
+        $file = $this->send('POST', "/api/sessions/{$session}/imports", ['json' => ['name' => 'readings.csv', 'bytes' => $bytes]])['id'] ?? null;
+        if (! is_string($file)) {
+            throw new \RuntimeException('the import did not begin');
+        }
+        for ($from = 0; $from < $bytes; $from += self::PIECE) {
+            $this->send('PUT', "/api/imports/{$file}/piece?from={$from}", ['body' => (string) file_get_contents($path, false, null, $from, self::PIECE)]);
+        }
+
+        return $file;
+    }
+
+    /** Until the import says so of itself. */
+    public function waitFor(string $file, string $what, string|bool $is): bool
+    {
+        while (true) {
+            $import = $this->send('GET', "/api/imports/{$file}");
+            if (($import['state'] ?? null) === 'failed') {
+                throw new \RuntimeException(is_string($import['problem'] ?? null) ? $import['problem'] : 'the file was not taken');
+            }
+            if (($import[$what] ?? null) === $is) {
+                return true;
+            }
+            usleep(100_000);
+        }
     }
 
     /** Beside the server, on its database. */

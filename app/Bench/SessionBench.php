@@ -17,7 +17,12 @@ final class SessionBench
         $garage = new ServedGarage;
         $session = $garage->session();
         Readings::write($file = $garage->file('readings.csv'), $rows);
-        $held = $garage->send('POST', "/api/sessions/{$session}/readings-file", ['multipart' => [['name' => 'file', 'contents' => fopen($file, 'rb'), 'filename' => 'readings.csv']]]);
+        $garage->send('POST', '/api/imports/'.($import = $garage->readingsFile($session, $file)).'/start');
+        $worker = $garage->worker();
+        $garage->waitFor($import, 'state', 'done');
+        $garage->waitFor($import, 'is_judged', true);
+        $worker->wait();
+        $held = $garage->send('GET', "/api/imports/{$import}");
         $bare = Timing::of($runs, static fn (): string => $garage->get('/api/me'));
         $reading = Timing::of($runs, static fn (int $run): array => $garage->send('POST', "/api/sessions/{$session}/readings", ['json' => ['readings' => [
             ['client_id' => Str::ulid()->toBase32(), 't_s' => $rows + 10 * $run, 'soc_pct' => 80.0, 'volts' => 360.0, 'amps' => 120.0 + $run / 10, 'kw' => 43.2],

@@ -8,8 +8,8 @@ use App\Files\TextInput;
 use App\Garage\CurrentGarage;
 use App\Models\ChargeSession;
 use App\Models\ReadingsImport;
-use App\Sessions\FileBook;
 use App\Sessions\ReadingBook;
+use App\Sessions\RowId;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Readings\Foreign\FileHead;
 use Harmozon\Core\Readings\Foreign\Mapping;
@@ -221,7 +221,7 @@ final class ImportStore
         }
         $session = $import->session()->first();
         if ($session instanceof ChargeSession && $import->understood + $import->noted > 0 && $import->fingerprint !== null) {
-            $this->book->forgetFile($session, FileBook::fileId($import->fingerprint));
+            $this->book->forgetFile($session, RowId::fileId($import->fingerprint));
         }
         $this->putAway($import);
     }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Imports;
 
-use App\Files\TextInput;
 use App\Models\ReadingsSource;
 use Harmozon\Core\Readings\Foreign\FileHead;
 use Harmozon\Core\Readings\Foreign\Mapping;
@@ -22,11 +21,6 @@ final class Sources
     }
 
     /** Of a file that is not ours, where its instrument is known. */
-    public function ofFile(string $path): ?Mapping
-    {
-        return $this->ofHead(FileHead::of(TextInput::lines($path, 'file')));
-    }
-
     public function ofHead(FileHead $head): ?Mapping
     {
         return ReadingColumns::knows($head->headers) ? null : $this->mapping($head->source());

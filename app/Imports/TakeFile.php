@@ -7,15 +7,17 @@ namespace App\Imports;
 use App\Files\TextInput;
 use App\Models\ChargeSession;
 use App\Models\ReadingsImport;
-use App\Sessions\FileBook;
+use App\Sessions\EventBook;
 use App\Sessions\ReadingBook;
 use App\Sessions\ReadSession;
+use App\Sessions\RowId;
 use App\Sessions\SessionDoor;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Readings\ReadingsReader;
 use Harmozon\Core\Readings\RejectedRow;
 use Harmozon\Core\Record\Event;
 use Harmozon\Core\Record\Reading;
+use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
 use Harmozon\Core\Words\WrongState;
@@ -57,7 +59,7 @@ final class TakeFile
         } catch (TakenOver) {
             return;
         } catch (FieldError|WrongState $e) {
-            $this->end($import, $worker, ImportState::Failed, $this->voice->say($e->complaint()));
+            $this->end($import, $worker, ImportState::Failed, $this->voice->say(self::told($e)->complaint()));
         } catch (\Throwable $e) {
             $this->end($import, $worker, ImportState::Failed, $this->voice->say(Message::of('app.import_broke')));
             throw $e;
@@ -100,7 +102,7 @@ final class TakeFile
     {
         $import->refresh();
         $reader = new ReadingsReader($import->readBy(), $import->shift_ms);
-        $fileId = FileBook::fileId((string) $import->fingerprint);
+        $fileId = RowId::fileId((string) $import->fingerprint);
         $room = SessionDoor::room($session);
         $done = $import->lines_done;
         $part = new FilePart($done);
@@ -117,8 +119,8 @@ final class TakeFile
             }
             match (true) {
                 $row instanceof RejectedRow => $part->reject($line),
-                $row instanceof Event => $part->note($line, FileBook::rowId($fileId, $line), $row),
-                $row instanceof Reading => $part->add($line, FileBook::rowId($fileId, $line), $row),
+                $row instanceof Event => $part->note($line, RowId::of($fileId, $line), $row),
+                $row instanceof Reading => $part->add($line, RowId::of($fileId, $line), $row),
             };
         }
 
@@ -151,6 +153,14 @@ final class TakeFile
 
             return true;
         });
+    }
+
+    /** Parts that came before stay: what is too much for the session does not undo them, and may not say so. */
+    private static function told(FieldError|WrongState $e): FieldError|WrongState
+    {
+        return $e instanceof FieldError && in_array($e->path, ['readings', 'events'], true)
+            ? FieldError::at($e->path, Message::of('app.import_no_room', readings: Amount::count(SessionDoor::most()), events: Amount::count(EventBook::MOST)))
+            : $e;
     }
 
     private function end(ReadingsImport $import, string $worker, ImportState $state, ?string $problem = null): void

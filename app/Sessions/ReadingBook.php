@@ -97,10 +97,10 @@ final class ReadingBook
         return SessionDoor::inOrder($session, fn (): int => $this->gone($session, $session->readings()->where('client_id', $clientId)->delete()));
     }
 
-    /** Takes back a whole file. */
-    public function forgetFile(ChargeSession $session, string $import): int
+    /** Takes back a whole file, by the id that {@see RowId} gives it. */
+    public function forgetFile(ChargeSession $session, string $fileId): int
     {
-        $ofFile = ["F{$import}", "F{$import}~"];
+        $ofFile = RowId::range($fileId);
         $gone = SessionDoor::inOrder($session, function () use ($session, $ofFile): int {
             foreach ($session->events()->whereBetween('client_id', $ofFile)->pluck('client_id') as $noted) {
                 $this->events->forget($session, (string) $noted);

@@ -31,7 +31,8 @@ final class Server
 
     public function start(): void
     {
-        $this->process = new Process(['php', '-S', "127.0.0.1:{$this->port}", 'server.php'], dirname(__DIR__, 2), $this->environment());
+        // The framework reads the storage path from $_ENV.
+        $this->process = new Process(['php', '-d', 'variables_order=EGPCS', '-S', "127.0.0.1:{$this->port}", 'server.php'], dirname(__DIR__, 2), $this->environment());
         $this->process->setTimeout(null)->disableOutput()->start();
         for ($try = 0; $try < 200; $try++) {
             $socket = @fsockopen('127.0.0.1', $this->port);
@@ -107,44 +108,26 @@ final class Server
         }, $handles);
     }
 
-    /**
-     * Something long, and what is done again and again until it is over.
-     *
-     * @param  array{string, string, array<string, mixed>|null}  $call
-     * @return array{int, array<string, mixed>}
-     */
-    public function during(array $call, \Closure $meanwhile): array
+    /** Takes the files that wait, as build/work.sh does, and does something again and again until they are taken. */
+    public function takeWaitingFiles(\Closure $meanwhile): void
     {
-        $all = curl_multi_init();
-        $handle = $this->handle(...$call);
-        curl_multi_add_handle($all, $handle);
-        do {
-            curl_multi_exec($all, $running);
-            curl_multi_select($all, 0.02);
-            if ($running > 0) {
-                $meanwhile();
-            }
-        } while ($running > 0);
-        $said = json_decode((string) curl_multi_getcontent($handle), true);
-
-        return [(int) curl_getinfo($handle, CURLINFO_HTTP_CODE), is_array($said) ? $said : []];
+        $worker = new Process(['build/work.sh', '--until-empty'], dirname(__DIR__, 2), $this->environment());
+        $worker->setTimeout(300)->start();
+        while ($worker->isRunning()) {
+            $meanwhile();
+        }
+        $worker->isSuccessful() || throw new \RuntimeException($worker->getErrorOutput());
     }
 
-    /** @param  array<string, mixed>|null  $body  with the path of a `file`, it goes as a form */
+    /** @param  array<string, mixed>|null  $body */
     private function handle(string $method, string $path, ?array $body): \CurlHandle
     {
         $handle = curl_init("http://127.0.0.1:{$this->port}/api{$path}") ?: throw new \RuntimeException('no handle');
-        $file = $body['file'] ?? null;
-        $isForm = is_string($file) && is_file($file);
         curl_setopt_array($handle, [
             CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => 120,
-            CURLOPT_POSTFIELDS => match (true) {
-                $isForm => [...array_filter($body, is_scalar(...)), 'file' => new \CURLFile($file)],
-                $body === null => null,
-                default => json_encode($body, JSON_PARTIAL_OUTPUT_ON_ERROR),
-            },
+            CURLOPT_POSTFIELDS => $body === null ? null : json_encode($body, JSON_PARTIAL_OUTPUT_ON_ERROR),
             CURLOPT_COOKIE => implode('; ', array_map(static fn (string $n, string $v): string => "{$n}={$v}", array_keys($this->cookies), $this->cookies)),
-            CURLOPT_HTTPHEADER => ['Accept: application/json', ...($isForm ? [] : ['Content-Type: application/json']), 'X-XSRF-TOKEN: '.rawurldecode($this->cookies['XSRF-TOKEN'] ?? '')],
+            CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', 'X-XSRF-TOKEN: '.rawurldecode($this->cookies['XSRF-TOKEN'] ?? '')],
             CURLOPT_HEADERFUNCTION => function (\CurlHandle $_, string $header): int {
                 if (preg_match('/^Set-Cookie: ([^=]+)=([^;]*)/i', $header, $m) === 1) {
                     $this->cookies[$m[1]] = $m[2];

@@ -68,12 +68,12 @@ final class ServerTest extends TestCase
     public function test_while_a_long_file_comes_in_everybody_else_is_answered(): void
     {
         $server = self::server();
-        $rows = Rounds::of(3_000, 86_390);
-        $file = (string) tempnam(sys_get_temp_dir(), 'rows');
-        file_put_contents($file, "t_s,soc_pct,volts,amps\n".implode("\n", array_map(static fn (int $i): string => sprintf('%d,%.2f,350,%.1f', $i, 10 + 60 * $i / $rows, 40 + sin($i / 50)), range(0, $rows - 1))));
+        $rows = Rounds::of(40_000, 400_000);
         [$own, $other] = [self::begin($server), self::begin($server)];
+        $file = self::arrive($server, $own, $rows);
+        self::assertSame('waiting', $server->ask('POST', "/imports/{$file}/start")[1]['state'] ?? null);
         $waits = $refused = [];
-        $loaded = $server->during(['POST', "/sessions/{$own}/readings-file", ['file' => $file]], static function () use ($server, $other, &$waits, &$refused): void {
+        $server->takeWaitingFiles(static function () use ($server, $other, &$waits, &$refused): void {
             $began = hrtime(true);
             [$status] = $server->ask('POST', "/sessions/{$other}/readings", ['readings' => self::readings(count($waits), 1)]);
             $waits[] = (hrtime(true) - $began) / 1e9;
@@ -81,15 +81,29 @@ final class ServerTest extends TestCase
                 $refused[] = $status;
             }
         });
-        unlink($file);
 
-        self::assertSame([200, $rows], [$loaded[0], $loaded[1]['added'] ?? null]);
+        $taken = $server->ask('GET', "/imports/{$file}")[1];
+        self::assertSame(['done', $rows], [$taken['state'] ?? null, $taken['added'] ?? null], (string) ($taken['problem'] ?? ''));
         self::assertSame([], $refused);
         self::assertSame(count($waits), $server->ask('GET', "/sessions/{$other}/readings")[1]['count']);
-        if ($rows > 10_000) {
+        self::assertSame(204, $server->ask('DELETE', "/imports/{$file}")[0]);
+        if ($rows > 100_000) {
             fwrite(STDERR, sprintf("\n%d readings of others while %d rows came in; the longest wait %.2f s\n", count($waits), $rows, max($waits)));
             self::assertLessThan(2.0, max($waits));
         }
+    }
+
+    /** @return string the import's id: its file has come, and nothing of it is taken */
+    private static function arrive(Server $server, string $session, int $rows): string
+    {
+        $text = "t_s,soc_pct,volts,amps\n".implode("\n", array_map(static fn (int $i): string => sprintf('%d,%.5f,350.000,%.3f', $i, 10 + 60 * $i / $rows, 40 + sin($i / 50)), range(0, $rows - 1)));
+        [$status, $import] = $server->ask('POST', "/sessions/{$session}/imports", ['name' => 'readings.csv', 'bytes' => strlen($text)]);
+        self::assertSame(201, $status);
+        foreach (str_split($text, 4_000_000) as $i => $piece) {
+            self::assertSame(200, $server->send("/imports/{$import['id']}/piece?from=".$i * 4_000_000, $piece));
+        }
+
+        return $import['id'];
     }
 
     private static function begin(Server $server): string

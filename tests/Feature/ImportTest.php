@@ -15,6 +15,7 @@ use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\Group;
 use Tests\Contract;
 use Tests\StartsFromSeed;
+use Tests\TakesFiles;
 use Tests\TestCase;
 
 /** Readings files that arrive piece by piece, are looked at, and taken at once or in the background. */
@@ -22,6 +23,7 @@ use Tests\TestCase;
 final class ImportTest extends TestCase
 {
     use StartsFromSeed;
+    use TakesFiles;
 
     private User $user;
 
@@ -38,15 +40,6 @@ final class ImportTest extends TestCase
 
             return $copy;
         });
-    }
-
-    protected function tearDown(): void
-    {
-        $kept = glob(storage_path('app/imports/*.csv'));
-        foreach ($kept === false ? [] : $kept as $path) {
-            unlink($path);
-        }
-        parent::tearDown();
     }
 
     public function test_a_file_arrives_in_pieces_is_looked_at_and_taken(): void
@@ -291,6 +284,19 @@ final class ImportTest extends TestCase
         self::assertSame($verdict, $this->getJson("/api/sessions/{$this->session->ulid}")->json('judgement'));
     }
 
+    /** The first part of a file fits, the second does not; and a file whose only part does not. */
+    public function test_a_session_that_is_full_says_that_the_rest_was_not_taken(): void
+    {
+        config(['harmozon.most_readings' => 8_500]);
+        $first = $this->taken(self::ours(9_000));
+        $second = $this->taken("t_s,kw\n".implode("\n", array_map(static fn (int $t): string => "{$t},50", range(10_000, 10_600))));
+
+        $why = 'readings: the session holds at most 8500 readings and 500 events; the rest of this file was not taken';
+        self::assertSame(['failed', 8_000, $why], [$first->json('state'), $first->json('added'), $first->json('problem')]);
+        self::assertSame(['failed', 0, $why], [$second->json('state'), $second->json('added'), $second->json('problem')]);
+        self::assertSame(8_000, $this->readings());
+    }
+
     public function test_what_cannot_be_taken_is_refused_by_name(): void
     {
         foreach ([[[], 'name'], [['name' => 'a', 'bytes' => 0], 'bytes'], [['name' => 'a', 'bytes' => 999_999_999], 'bytes'], [['name' => str_repeat('a', 201), 'bytes' => 5], 'name']] as [$sent, $field]) {
@@ -315,22 +321,13 @@ final class ImportTest extends TestCase
 
     private function arrived(string $text): string
     {
-        $id = (string) $this->postJson($this->doors(), ['name' => 'readings.csv', 'bytes' => strlen($text)])->assertCreated()->json('id');
-        $this->piece($id, 0, $text)->assertOk();
-
-        return $id;
+        return $this->arriveIn($this->session->ulid, $text);
     }
 
     /** @return TestResponse<\Symfony\Component\HttpFoundation\Response> */
     private function taken(string $text): TestResponse
     {
-        return $this->postJson('/api/imports/'.$this->arrived($text).'/start')->assertOk();
-    }
-
-    /** @return TestResponse<\Symfony\Component\HttpFoundation\Response> */
-    private function piece(string $id, int $from, string $bytes): TestResponse
-    {
-        return $this->call('PUT', "/api/imports/{$id}/piece?from={$from}", [], [], [], ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'], $bytes);
+        return $this->takeInto($this->session->ulid, $text);
     }
 
     private function work(): void

@@ -8,7 +8,6 @@ use App\Equipment\FitQuestion;
 use App\Models\ChargeSession;
 use App\Models\Outlet;
 use App\Models\Vehicle;
-use App\Sessions\FileBook;
 use App\Sessions\JudgeMemory;
 use App\Sessions\ReadingBook;
 use App\Sessions\ReadSession;
@@ -81,35 +80,6 @@ final class OneOrderTest extends TestCase
             }
         }
         self::assertSame(5, $session->readings()->count());
-    }
-
-    public function test_a_file_is_taken_whole_or_not_at_all(): void
-    {
-        config(['harmozon.most_readings' => 2500]);
-        $session = $this->begin();
-        $file = static fn (int $rows): array => ['t_s,kw', ...array_map(static fn (int $t): string => "{$t},50", range(1, $rows))];
-        $load = fn (array $lines): int => $this->app->make(FileBook::class)->load($session, $lines, sha1(implode($lines)))->added;
-        $broken = (static function () use ($file): \Generator {
-            yield from $file(2100);
-            throw new \RuntimeException('the file ends here');
-        })();
-
-        try {
-            $this->app->make(FileBook::class)->load($session, $broken, 'broken');
-        } catch (\RuntimeException $e) {
-            self::assertSame('the file ends here', $e->getMessage());
-        }
-        self::assertSame([0, 0], [$session->readings()->count(), DB::table('arriving_readings')->count()]);
-        try {
-            $load($file(2501));
-        } catch (Refusal $e) {
-            self::assertSame('readings', $e->path);
-        }
-        self::assertSame([0, 0], [$session->readings()->count(), DB::table('arriving_readings')->count()]);
-
-        self::assertSame(2400, $load($file(2400)));
-        self::assertSame(0, $load($file(2400)));
-        self::assertSame([2400, 0], [$session->readings()->count(), DB::table('arriving_readings')->count()]);
     }
 
     public function test_what_is_remembered_is_what_would_be_measured_anew(): void

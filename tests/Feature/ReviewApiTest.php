@@ -8,19 +8,20 @@ use App\Models\Adapter;
 use App\Models\ChargeSession;
 use App\Models\Outlet;
 use App\Models\Vehicle;
-use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Tests\Contract;
 use Tests\StartsFromSeed;
+use Tests\TakesFiles;
 use Tests\TestCase;
 
 /** What sessions prove, what held them back, and what they add up to; with the made-up company's log. */
 final class ReviewApiTest extends TestCase
 {
     use StartsFromSeed;
+    use TakesFiles;
 
     protected function setUp(): void
     {
@@ -208,10 +209,10 @@ final class ReviewApiTest extends TestCase
         self::assertStringContainsString(",'=cmd(),plugged", $csv);
 
         $again = $this->begin('Brindle', 'Ostler, second generation', ['A3']);
-        $loaded = $this->post("/api/sessions/{$again}/readings-file", ['file' => UploadedFile::fake()->createWithContent('session.csv', $csv)], ['Accept' => 'application/json'])->assertOk()->assertJsonPath('rejected_count', 0)->assertJsonPath('events_noted', 1);
-        $before = $this->getJson("/api/sessions/{$session->ulid}");
-        self::assertSame($before->json('judgement.peaks'), $loaded->json('judgement.peaks'));
-        self::assertSame($before->json('judgement.plate_check.0'), $loaded->json('judgement.plate_check.0'));
+        $this->takeInto($again, $csv)->assertJsonPath('rejected_count', 0)->assertJsonPath('events_noted', 1);
+        [$before, $after] = [$this->getJson("/api/sessions/{$session->ulid}"), $this->getJson("/api/sessions/{$again}")];
+        self::assertSame($before->json('judgement.peaks'), $after->json('judgement.peaks'));
+        self::assertSame($before->json('judgement.plate_check.0'), $after->json('judgement.plate_check.0'));
         self::assertSame($csv, $this->get("/api/sessions/{$again}/export.csv")->streamedContent());
     }
 

@@ -7,17 +7,18 @@ namespace Tests\Feature;
 use App\Models\Adapter;
 use App\Models\Outlet;
 use App\Models\Vehicle;
-use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Tests\Contract;
 use Tests\StartsFromSeed;
+use Tests\TakesFiles;
 use Tests\TestCase;
 
 final class SessionApiTest extends TestCase
 {
     use StartsFromSeed;
+    use TakesFiles;
 
     private const FILE = "t_s,soc_pct,volts,amps,kw\n0,20,300,0,0\n60,21,301,400,120.4\n120,22,302,400,120.8\nx,1,2,3,4\n180,24,303,400,121.2\n";
 
@@ -97,56 +98,60 @@ final class SessionApiTest extends TestCase
         $this->getJson("/api/sessions/{$id}/readings")->assertJsonPath('count', 0);
     }
 
-    public function test_a_readings_file_is_loaded_once_with_a_report_of_what_was_left_out(): void
+    public function test_a_readings_file_is_taken_once_with_a_report_of_what_was_left_out(): void
     {
         $id = $this->begin()->json('session.id');
-        $response = $this->load($id, self::FILE)->assertOk();
-        Contract::holds('POST', '/sessions/{session}/readings-file', $response);
-        self::assertSame([4, 4, [['line' => 5, 'reason' => 't_s: "x" is not a number', 'code' => 'readings.not_number']]], [$response->json('understood'), $response->json('added'), $response->json('rejected')]);
-        self::assertEquals(400, $response->json('judgement.peaks.a.value'));
+        $file = $this->arriveIn($id, self::FILE);
+        self::assertSame([['line' => 5, 'reason' => 't_s: "x" is not a number', 'code' => 'readings.not_number']], $this->getJson("/api/imports/{$file}/look")->assertOk()->json('rejected'));
+        $taken = $this->postJson("/api/imports/{$file}/start")->assertOk();
+        self::assertSame([4, 4, 1], [$taken->json('understood'), $taken->json('added'), $taken->json('rejected_count')]);
+        self::assertEquals(400, $this->getJson("/api/sessions/{$id}")->json('judgement.peaks.a.value'));
 
-        $again = $this->load($id, self::FILE)->assertOk();
+        $again = $this->takeInto($id, self::FILE);
         self::assertSame([4, 0], [$again->json('understood'), $again->json('added')]);
 
-        Contract::holds('DELETE', '/sessions/{session}/readings-file/{import}', $this->deleteJson("/api/sessions/{$id}/readings-file/{$again->json('import')}")->assertOk());
+        $this->deleteJson("/api/imports/{$again->json('id')}")->assertNoContent();
         $this->getJson("/api/sessions/{$id}/readings")->assertJsonPath('count', 0);
     }
 
-    public function test_a_foreign_file_is_taken_as_it_looks_or_as_somebody_says_and_tells_so(): void
+    public function test_a_foreign_file_is_taken_as_it_looks_or_as_somebody_says(): void
     {
         $id = $this->begin()->json('session.id');
         $file = "Zeit;Akku [%];Leistung (W);Adapter (°F)\n01.05.2026 10:00:00;20,5;50500,5;50\n01.05.2026 10:01:00;21;51000;68\n01.05.2026 10:02:00;22;51000;77\n";
-        $guessed = $this->load($id, $file)->assertOk()->assertJsonPath('added', 3)->assertJsonPath('guessed.columns.Leistung (W).unit', 'W')->assertJsonPath('guessed.time.format', 'd.m.Y H:i:s');
-        Contract::holds('POST', '/sessions/{session}/readings-file', $guessed);
-        self::assertEquals([51.0, 25.0], [$guessed->json('judgement.peaks.kw.value'), $guessed->json('judgement.temperatures.0.max_c')]);
+        $guessed = $this->takeInto($id, $file)->assertJsonPath('added', 3)->assertJsonPath('mapping_from', 'guessed');
+        self::assertSame(['W', 'd.m.Y H:i:s'], [$guessed->json('mapping.columns')['Leistung (W)']['unit'], $guessed->json('mapping.time.format')]);
+        $judgement = $this->getJson("/api/sessions/{$id}")->json('judgement');
+        self::assertEquals([51.0, 25.0], [$judgement['peaks']['kw']['value'], $judgement['temperatures'][0]['max_c']]);
 
-        $again = $this->load($this->begin()->json('session.id'), $file, ['delimiter' => ';', 'decimal' => ',', 'columns' => ['Leistung (W)' => ['field' => 'kw']], 'time' => ['column' => 'Zeit', 'format' => 'd.m.Y H:i:s']])->assertOk()->assertJsonPath('guessed', null);
-        self::assertSame(3, $again->json('rejected_count'), '51000 kW are beyond reason');
-        $this->load($id, $file, ['columns' => []])->assertStatus(422)->assertJsonStructure(['errors' => ['mapping.time']]);
-        $this->load($id, $file, 'not json')->assertStatus(422)->assertJsonStructure(['errors' => ['mapping']]);
+        $other = $this->arriveIn($this->begin()->json('session.id'), $file);
+        $told = ['delimiter' => ';', 'decimal' => ',', 'columns' => ['Leistung (W)' => ['field' => 'kw']], 'time' => ['column' => 'Zeit', 'format' => 'd.m.Y H:i:s']];
+        $this->putJson("/api/imports/{$other}", ['mapping' => ['columns' => []]])->assertStatus(422)->assertJsonStructure(['errors' => ['mapping.time']]);
+        $this->putJson("/api/imports/{$other}", ['mapping' => $told])->assertOk()->assertJsonPath('mapping_from', 'told');
+        self::assertSame(3, $this->postJson("/api/imports/{$other}/start")->json('rejected_count'), '51000 kW are beyond reason');
     }
 
     public function test_events_of_a_file_are_noted_once_and_taken_back_with_it(): void
     {
         $id = $this->begin()->json('session.id');
         $file = "t_s,kw,event\n0,,plugged\n40,50,current_flows\n70,51,\n100,51,shrugged\n";
-        $loaded = $this->load($id, $file)->assertOk()->assertJsonPath('events_noted', 2)->assertJsonPath('added', 3)->assertJsonPath('rejected_count', 1);
-        $this->load($id, $file)->assertOk()->assertJsonPath('events_noted', 0)->assertJsonPath('added', 0);
+        $taken = $this->takeInto($id, $file)->assertJsonPath('events_noted', 2)->assertJsonPath('added', 3)->assertJsonPath('rejected_count', 1);
+        $this->takeInto($id, $file)->assertJsonPath('events_noted', 0)->assertJsonPath('added', 0);
         self::assertEquals(40, $this->getJson("/api/sessions/{$id}")->json('handshake_s'));
 
-        $this->deleteJson("/api/sessions/{$id}/readings-file/{$loaded->json('import')}")->assertOk();
+        $this->deleteJson("/api/imports/{$taken->json('id')}")->assertNoContent();
         self::assertSame([], $this->getJson("/api/sessions/{$id}")->json('events'));
     }
 
-    public function test_a_file_that_cannot_be_used_is_refused_whole(): void
+    public function test_a_file_of_which_nothing_can_be_read_is_not_taken(): void
     {
         $id = $this->begin()->json('session.id');
-        foreach (['', "volts,amps\n1,2\n", "t_s,kw,kw\n1,2,3\n", "\xff\xfe\x00binary"] as $content) {
-            $this->load($id, $content)->assertStatus(422)->assertJsonStructure(['message', 'errors']);
+        foreach (["volts,amps\n1,2\n", "t_s,kw,kw\n1,2,3\n", "\xff\xfe\x00binary"] as $content) {
+            $file = $this->arriveIn($id, $content);
+            self::assertNotNull($this->getJson("/api/imports/{$file}/look")->assertOk()->json('problem'), $content);
+            $failed = $this->postJson("/api/imports/{$file}/start")->assertOk();
+            self::assertSame(['failed', 0], [$failed->json('state'), $failed->json('added')], $content);
+            self::assertNotNull($failed->json('problem'), $content);
         }
-        config(['harmozon.most_readings' => 2]);
-        $this->load($id, self::FILE)->assertStatus(422)->assertJsonPath('errors.readings.0', 'a session holds at most 2 readings; nothing of this was kept');
-        $this->postJson("/api/sessions/{$id}/readings-file", ['file' => 'not a file'])->assertStatus(422);
         $this->getJson("/api/sessions/{$id}/readings")->assertJsonPath('count', 0);
     }
 
@@ -195,12 +200,5 @@ final class SessionApiTest extends TestCase
         return $this->postJson("/api/sessions/{$session}/readings", [
             'readings' => array_map(static fn (array $r): array => ['client_id' => (string) Str::ulid(), ...$r], $readings),
         ]);
-    }
-
-    private function load(string $session, string $content, mixed $mapping = null): TestResponse
-    {
-        $told = $mapping === null ? [] : ['mapping' => is_string($mapping) ? $mapping : (string) json_encode($mapping)];
-
-        return $this->post("/api/sessions/{$session}/readings-file", ['file' => UploadedFile::fake()->createWithContent('session.csv', $content), ...$told], ['Accept' => 'application/json']);
     }
 }

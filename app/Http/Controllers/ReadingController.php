@@ -4,16 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Files\TextInput;
-use App\Http\Requests\ReadingsFileRequest;
 use App\Http\Requests\ReadingsRequest;
-use App\Imports\Sources;
 use App\Models\ChargeSession;
 use App\Models\Reading;
-use App\Sessions\FileBook;
 use App\Sessions\ReadingBook;
 use App\Sessions\SessionReport;
-use Harmozon\Core\Answers\CheckWriter;
 use Harmozon\Core\Readings\ReadingJsonReader;
 use Illuminate\Http\JsonResponse;
 
@@ -22,7 +17,7 @@ final class ReadingController extends Controller
     /** Rows the page lists: the newest. */
     private const NEWEST = 50;
 
-    public function __construct(private readonly ReadingBook $book, private readonly FileBook $files, private readonly SessionReport $reports)
+    public function __construct(private readonly ReadingBook $book, private readonly SessionReport $reports)
     {
     }
 
@@ -48,36 +43,10 @@ final class ReadingController extends Controller
         return response()->json(['added' => $added, ...$this->reports->now($session)]);
     }
 
-    public function load(ReadingsFileRequest $request, ChargeSession $session, CheckWriter $writer, Sources $sources): JsonResponse
-    {
-        $path = $request->upload()->getPathname();
-        $told = $request->mapping();
-        $remembered = $told === null ? $sources->ofFile($path) : null;
-        $loaded = $this->files->load($session, TextInput::lines($path, 'file'), (string) hash_file('sha256', $path), $told ?? $remembered);
-
-        return response()->json([
-            'import' => $loaded->import,
-            'understood' => $loaded->understood,
-            'added' => $loaded->added,
-            ...$writer->rejected($loaded->rejected),
-            'events_noted' => $loaded->noted,
-            'ignored_columns' => $loaded->ignoredColumns,
-            'guessed' => ($loaded->guessed ?? $remembered)?->toArray(),
-            ...$this->reports->full($session),
-        ]);
-    }
-
     public function destroy(ChargeSession $session, string $clientId): JsonResponse
     {
         abort_if($this->book->forget($session, $clientId) === 0, 404);
 
         return response()->json($this->reports->now($session));
-    }
-
-    public function destroyFile(ChargeSession $session, string $import): JsonResponse
-    {
-        abort_if($this->book->forgetFile($session, $import) === 0, 404);
-
-        return response()->json($this->reports->full($session));
     }
 }

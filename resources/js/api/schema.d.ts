@@ -1026,25 +1026,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/sessions/{session}/readings-file": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                session: components["parameters"]["Session"];
-            };
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Load a readings file (CSV); the same file again adds nothing */
-        post: operations["loadReadingsFile"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/sessions/{session}/imports": {
         parameters: {
             query?: never;
@@ -1179,26 +1160,6 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/sessions/{session}/readings-file/{import}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                session: components["parameters"]["Session"];
-                import: string;
-            };
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post?: never;
-        /** Take a whole file back */
-        delete: operations["forgetReadingsFile"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2926,17 +2887,6 @@ export interface components {
                 format?: string;
                 zone?: string;
             };
-        };
-        Loaded: components["schemas"]["Judged"] & {
-            import: string;
-            understood: number;
-            added: number;
-            rejected: components["schemas"]["RejectedRow"][];
-            rejected_count: number;
-            events_noted: number;
-            /** @description How a file that is not ours was taken to be written */
-            guessed: components["schemas"]["Mapping"] | null;
-            ignored_columns: string[];
         };
         Import: {
             id: string;
@@ -4809,40 +4759,6 @@ export interface operations {
             422: components["responses"]["Refused"];
         };
     };
-    loadReadingsFile: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                session: components["parameters"]["Session"];
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "multipart/form-data": {
-                    file: string;
-                    /** @description Which column of a foreign file holds what; without it that is guessed */
-                    mapping?: string;
-                };
-            };
-        };
-        responses: {
-            /** @description What became of it */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Loaded"];
-                };
-            };
-            401: components["responses"]["Message"];
-            403: components["responses"]["Message"];
-            404: components["responses"]["Message"];
-            422: components["responses"]["Refused"];
-        };
-    };
     imports: {
         parameters: {
             query?: never;
@@ -5113,33 +5029,6 @@ export interface operations {
                 };
                 content: {
                     "text/csv": string;
-                };
-            };
-            401: components["responses"]["Message"];
-            403: components["responses"]["Message"];
-            404: components["responses"]["Message"];
-            422: components["responses"]["Refused"];
-        };
-    };
-    forgetReadingsFile: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                session: components["parameters"]["Session"];
-                import: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The judgement now */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Judged"];
                 };
             };
             401: components["responses"]["Message"];
