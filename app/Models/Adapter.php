@@ -9,6 +9,8 @@ namespace App\Models;
  */
 final class Adapter extends Piece
 {
+    protected $table = 'adapters';
+
     public function inCaseFile(): array
     {
         return [...parent::inCaseFile(), 'name' => "{$this->tag} ({$this->name})"];

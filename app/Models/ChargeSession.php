@@ -39,8 +39,11 @@ use Illuminate\Support\Carbon;
 final class ChargeSession extends Model
 {
     use BelongsToGarage;
+    use BootsByName;
     use HasPublicId;
     use SoftDeletes;
+
+    protected $table = 'charge_sessions';
 
     protected $guarded = [];
 

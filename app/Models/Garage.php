@@ -17,7 +17,10 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Garage extends Model
 {
+    use BootsByName;
     use HasPublicId;
+
+    protected $table = 'garages';
 
     protected $guarded = [];
 }

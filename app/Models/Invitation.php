@@ -27,7 +27,10 @@ use Illuminate\Support\Str;
  */
 final class Invitation extends Model
 {
+    use BootsByName;
     use HasPublicId;
+
+    protected $table = 'invitations';
 
     public const DAYS = 7;
 

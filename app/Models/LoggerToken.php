@@ -22,6 +22,8 @@ use Laravel\Sanctum\PersonalAccessToken;
  */
 final class LoggerToken extends PersonalAccessToken
 {
+    use BootsByName;
+
     /** The one thing that it may do. */
     public const APPEND = 'append';
 

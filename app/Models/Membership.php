@@ -20,6 +20,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Membership extends Model
 {
+    use BootsByName;
+
+    protected $table = 'memberships';
+
     protected $guarded = [];
 
     /** @return array<string, string> */

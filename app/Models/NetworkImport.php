@@ -22,7 +22,10 @@ use Illuminate\Support\Carbon;
 final class NetworkImport extends Model
 {
     use BelongsToGarage;
+    use BootsByName;
     use HasPublicId;
+
+    protected $table = 'network_imports';
 
     protected $guarded = [];
 

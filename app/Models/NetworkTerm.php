@@ -18,6 +18,9 @@ use Illuminate\Database\Eloquent\Model;
 final class NetworkTerm extends Model
 {
     use BelongsToGarage;
+    use BootsByName;
+
+    protected $table = 'network_terms';
 
     protected $guarded = [];
 }

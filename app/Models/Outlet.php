@@ -14,6 +14,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Outlet extends Piece
 {
+    protected $table = 'outlets';
+
     /** @return array<string, string> */
     protected function casts(): array
     {

@@ -27,8 +27,11 @@ use Illuminate\Support\Carbon;
 final class Photo extends Model
 {
     use BelongsToGarage;
+    use BootsByName;
     use HasPublicId;
     use SoftDeletes;
+
+    protected $table = 'photos';
 
     protected $guarded = [];
 }

@@ -24,6 +24,7 @@ use Illuminate\Database\Eloquent\SoftDeletes;
 abstract class Piece extends Model
 {
     use BelongsToGarage;
+    use BootsByName;
     use HasPublicId;
     use SoftDeletes;
 

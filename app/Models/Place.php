@@ -23,8 +23,11 @@ use Illuminate\Database\Eloquent\SoftDeletes;
 final class Place extends Model
 {
     use BelongsToGarage;
+    use BootsByName;
     use HasPublicId;
     use SoftDeletes;
+
+    protected $table = 'places';
 
     protected $guarded = [];
 

@@ -27,6 +27,9 @@ use Illuminate\Support\Facades\DB;
 final class Reading extends Model
 {
     use BelongsToGarage;
+    use BootsByName;
+
+    protected $table = 'readings';
 
     public const QUANTITIES = ['soc_pct', 'volts', 'amps', 'kw', 'adapter_c', 'handle_c', 'cable_c', 'inlet_c', 'ambient_c'];
 

@@ -45,7 +45,10 @@ use Illuminate\Support\Carbon;
 final class ReadingsImport extends Model
 {
     use BelongsToGarage;
+    use BootsByName;
     use HasPublicId;
+
+    protected $table = 'readings_imports';
 
     protected $guarded = [];
 

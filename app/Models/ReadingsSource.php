@@ -21,6 +21,9 @@ use Illuminate\Support\Carbon;
 final class ReadingsSource extends Model
 {
     use BelongsToGarage;
+    use BootsByName;
+
+    protected $table = 'readings_sources';
 
     protected $guarded = [];
 

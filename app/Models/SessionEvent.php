@@ -22,6 +22,9 @@ use Illuminate\Database\Eloquent\Model;
 final class SessionEvent extends Model
 {
     use BelongsToGarage;
+    use BootsByName;
+
+    protected $table = 'session_events';
 
     public $timestamps = false;
 

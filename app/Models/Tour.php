@@ -7,6 +7,8 @@ namespace App\Models;
 /** A named, ordered choice of places and cars; its `spec` holds their public ids. */
 final class Tour extends Piece
 {
+    protected $table = 'tours';
+
     /** @return list<string> public ids of the cars it takes; none: every one */
     public function vehicles(): array
     {

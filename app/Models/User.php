@@ -26,11 +26,15 @@ use Laravel\Sanctum\HasApiTokens;
  */
 final class User extends Authenticatable implements Member
 {
+    use BootsByName;
+
     /** @use HasApiTokens<LoggerToken> */
     use HasApiTokens;
 
     use HasPublicId;
     use Notifiable;
+
+    protected $table = 'users';
 
     protected $guarded = [];
 

@@ -6,4 +6,5 @@ namespace App\Models;
 
 final class Vehicle extends Piece
 {
+    protected $table = 'vehicles';
 }

@@ -24,10 +24,16 @@ final readonly class Who
         return $user instanceof User ? $user : throw new \LogicException('behind the auth middleware');
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, mixed> as it is now, whatever this request has changed */
     public function told(User $user): array
     {
-        $user->load(['garage', 'memberships.garage']);
+        return $this->asKnown($user->unsetRelations());
+    }
+
+    /** @return array<string, mixed> as this request has found it */
+    public function asKnown(User $user): array
+    {
+        $user->loadMissing(['garage', 'memberships.garage']);
         $garage = $user->garage;
 
         return [

@@ -160,7 +160,7 @@ final class MovingTest extends TestCase
 
         self::assertSame([$field], array_keys($response->json('errors')));
         self::assertSame([0, 0, 0, 0], $this->inside($keeper, static fn (): array => [Vehicle::query()->count(), Place::query()->count(), Outlet::query()->count(), NetworkTerm::query()->count()]));
-        $this->getJson('/api/me')->assertJsonPath('garage.name', 'Rook yard');
+        $this->actingAs(User::query()->findOrFail($keeper->id))->getJson('/api/me')->assertJsonPath('garage.name', 'Rook yard');
     }
 
     /** @return iterable<string, array{callable(array<string, mixed>): array<string, mixed>, string}> */

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Equipment\Crate;
 use App\Equipment\Rows;
+use App\Equipment\ShippedKinds;
 use App\Garage\CurrentGarage;
 use App\Http\Requests\HabitsRequest;
 use App\Models\Adapter;
@@ -18,7 +19,6 @@ use App\Models\Tour;
 use App\Models\Vehicle;
 use Harmozon\Core\Answers\TermsWriter;
 use Harmozon\Core\Case\PlateWriter;
-use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Chain\UnreadFacts;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
@@ -26,13 +26,15 @@ use Illuminate\Http\Response;
 final class GarageController extends Controller
 {
     /** Every piece of the garage with its plate. */
-    public function show(Crate $crate, Catalogue $catalogue, PlateWriter $plates, Rows $rows): JsonResponse
+    public function show(Crate $crate, PlateWriter $plates, Rows $rows): JsonResponse
     {
+        $places = Place::inOrder();
+
         return response()->json([
             'vehicles' => Vehicle::inOrder()->map(static fn (Vehicle $v): array => [...self::piece($v), 'lines' => $plates->vehicle($crate->vehicle($v))]),
             'adapters' => Adapter::inOrder()->map(static fn (Adapter $a): array => ['tag' => $a->tag, ...self::piece($a), 'lines' => $plates->adapter($crate->adapter($a))]),
-            'groups' => array_map(static fn (string $id, string $name): array => ['id' => $id, 'name' => $name], array_keys($catalogue->groups), $catalogue->groups),
-            'places' => Place::inOrder()->map(static fn (Place $place): array => [
+            'groups' => ShippedKinds::groups(),
+            'places' => $places->map(static fn (Place $place): array => [
                 'id' => $place->ulid,
                 'version' => $place->version,
                 'name' => $place->name,
@@ -40,7 +42,7 @@ final class GarageController extends Controller
             ]),
             'networks' => Network::inOrder()->map(self::piece(...)),
             'tours' => Tour::inOrder()->map(self::piece(...)),
-            'kinds' => $rows->areKinds() ? self::kinds($rows, $crate, $catalogue) : [],
+            'kinds' => $places->every(static fn (Place $place): bool => $place->outlets->isEmpty()) ? self::kinds($rows, $crate) : [],
         ]);
     }
 
@@ -78,16 +80,16 @@ final class GarageController extends Controller
     }
 
     /** @return list<array<string, mixed>> the kinds of charger, group by group, in place of places */
-    private static function kinds(Rows $rows, Crate $crate, Catalogue $catalogue): array
+    private static function kinds(Rows $rows, Crate $crate): array
     {
         $groups = $rows->groups();
 
-        return array_map(static fn (string $id, string $name): array => [
-            'id' => "kinds:{$id}",
+        return array_map(static fn (array $group): array => [
+            'id' => "kinds:{$group['id']}",
             'version' => 1,
-            'name' => $name,
-            'outlets' => $rows->kinds()->filter(static fn (Outlet $o): bool => $groups[$o->ulid] === $id)->map(static fn (Outlet $o): array => self::outlet($o, $crate))->values(),
-        ], array_keys($catalogue->groups), $catalogue->groups);
+            'name' => $group['name'],
+            'outlets' => $rows->kinds()->filter(static fn (Outlet $o): bool => $groups[$o->ulid] === $group['id'])->map(static fn (Outlet $o): array => self::outlet($o, $crate))->values(),
+        ], ShippedKinds::groups());
     }
 
     /** @return array<string, mixed> */

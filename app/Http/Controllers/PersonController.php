@@ -35,7 +35,7 @@ final class PersonController extends Controller
 
     public function show(): JsonResponse
     {
-        return response()->json($this->who->told(Who::signedIn()));
+        return response()->json($this->who->asKnown(Who::signedIn()));
     }
 
     public function update(Request $request, Post $post): JsonResponse
