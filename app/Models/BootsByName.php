@@ -20,7 +20,7 @@ trait BootsByName
         static::$traitInitializers[static::class] = [];
         foreach (array_unique(array_map(class_basename(...), class_uses_recursive(static::class))) as $trait) {
             if (method_exists(static::class, "boot{$trait}")) {
-                [static::class, "boot{$trait}"]();
+                (new \ReflectionMethod(static::class, "boot{$trait}"))->invoke(null);
             }
             if (method_exists(static::class, "initialize{$trait}")) {
                 static::$traitInitializers[static::class][] = "initialize{$trait}";
