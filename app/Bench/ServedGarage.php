@@ -7,6 +7,9 @@ namespace App\Bench;
 use App\Equipment\ShippedKinds;
 use GuzzleHttp\Client;
 use GuzzleHttp\Cookie\CookieJar;
+use GuzzleHttp\Pool;
+use GuzzleHttp\Promise\PromiseInterface;
+use GuzzleHttp\TransferStats;
 use Harmozon\Core\Case\CaseReader;
 use Symfony\Component\Process\Process;
 
@@ -37,7 +40,8 @@ final class ServedGarage
 
     private readonly Client $client;
 
-    public function __construct(bool $isLarge = false)
+    /** @param  bool  $isForMany  answers several at once, as build/serve.sh does */
+    public function __construct(bool $isLarge = false, private readonly bool $isForMany = false)
     {
         $this->folder = sys_get_temp_dir().'/harmozon-bench-'.bin2hex(random_bytes(6));
         mkdir($this->folder);
@@ -63,6 +67,11 @@ final class ServedGarage
 
     public function __destruct()
     {
+        // PHP's server leaves those behind that it has begun.
+        $server = $this->server?->getPid();
+        if ($server !== null) {
+            (new Process(['pkill', '-TERM', '-P', (string) $server]))->run();
+        }
         $this->server?->stop(0.2);
         foreach (new \FilesystemIterator($this->folder) as $left) {
             unlink((string) $left);
@@ -82,6 +91,29 @@ final class ServedGarage
     public function get(string $path): string
     {
         return (string) $this->client->get($path)->getBody();
+    }
+
+    /**
+     * Each as soon as one before it is answered.
+     *
+     * @param  list<string>  $paths
+     * @return list<float> how long each waited (s)
+     */
+    public function together(array $paths, int $atOnce): array
+    {
+        $seconds = [];
+        $asked = function () use ($paths, &$seconds): \Generator {
+            foreach ($paths as $path) {
+                yield function () use ($path, &$seconds): PromiseInterface {
+                    return $this->client->getAsync($path, ['on_stats' => static function (TransferStats $stats) use (&$seconds): void {
+                        $seconds[] = (float) $stats->getTransferTime();
+                    }]);
+                };
+            }
+        };
+        (new Pool($this->client, $asked(), ['concurrency' => $atOnce, 'rejected' => static fn (\Throwable $why) => throw $why]))->promise()->wait();
+
+        return $seconds;
     }
 
     /**
@@ -190,6 +222,7 @@ final class ServedGarage
             'APP_CONFIG_CACHE' => "{$this->folder}/config.php", 'APP_ROUTES_CACHE' => "{$this->folder}/routes.php", 'APP_EVENTS_CACHE' => "{$this->folder}/events.php",
             'APP_ENV' => 'testing', 'APP_KEY' => 'base64:'.base64_encode(str_repeat("\0", 32)), 'APP_DEBUG' => 'false', 'HARMOZON_DEMO' => 'true', 'SESSION_DRIVER' => 'database', 'CACHE_STORE' => 'array',
             'DB_DATABASE' => "{$this->folder}/bench.sqlite", 'PHP_INI_SCAN_DIR' => ':'.base_path('config/php'),
+            ...($this->isForMany ? ['PHP_CLI_SERVER_WORKERS' => '4'] : []),
         ]);
 
         return $process->setTimeout(1800);

@@ -23,6 +23,14 @@ final readonly class Timing
         return new self($seconds);
     }
 
+    /** @param  non-empty-list<float>  $seconds  in any order */
+    public static function ofSeconds(array $seconds): self
+    {
+        sort($seconds);
+
+        return new self($seconds);
+    }
+
     /** Of one run (s). */
     public static function once(callable $task): float
     {

@@ -198,7 +198,10 @@ return [
 
     // How fast the core answers.
     'bench.served' => 'A board of {outlets} outlets, 12 cars and 40 adapters over HTTP, {windows} windows of {rows} rows: {median} ms at the median, {p95} ms at the 95th of a hundred, {most} ms at the worst. Its top {first} ms, the names of all {names} ms.',
-    'bench.knows' => 'harmozon:bench knows: board, forecast, ranking, check, garage, session, log, import',
+    'bench.knows' => 'harmozon:bench knows: board, forecast, ranking, check, garage, session, log, import, crowd',
+    'bench.crowd' => '{people} people at once, {count, number} requests: {rate} a second; {median} ms at the median, {p95} ms at the 95th of a hundred, {most} ms at the worst',
+    'bench.claim_broken' => 'the README promises {name} {sign} {limit}; it is {value}',
+    'bench.held' => '{held} of {count} promises of the README held',
     'bench.board' => 'a board of {cars} cars, {outlets} outlets and {adapters} adapters, pairs',
     'bench.shapes' => 'a bare loop over their shapes: {ms} ms; the board takes {times} times as long',
     'bench.forecasts' => 'a board of {cars} cars, {outlets} outlets and {adapters} adapters, forecasts from 10 to 80 %',

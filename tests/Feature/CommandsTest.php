@@ -173,6 +173,8 @@ final class CommandsTest extends TestCase
         self::assertMatchesRegularExpression('/^One more reading in a session of 300, over HTTP, 3 times: \d+ ms at the median, .*\nits report, 3 times: .*\nbeside it/', $session);
         $log = $this->artisanRun(['harmozon:bench', 'log', '--sessions=120', '--runs=3'], '')->getOutput();
         self::assertMatchesRegularExpression('/^The newest 100 of \d+ sessions with \d+,\d+ readings, over HTTP: \d+ ms at the median/', $log);
+        $crowd = $this->artisanRun(['harmozon:bench', 'crowd', '--runs=1'], '')->getOutput();
+        self::assertMatchesRegularExpression('/^50 people at once, 50 requests: \d+ a second; /', $crowd);
         self::assertSame(2, $this->artisanRun(['harmozon:bench', 'anything'], '')->getExitCode());
     }
 

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
+
+/** Fifty people at once, each asking for one thing after another as the page does when it is opened. */
+final class CrowdBench
+{
+    private const PEOPLE = 50;
+
+    private const THINGS = ['/api/me', '/api/garage', '/api/board', '/api/sessions'];
+
+    public static function run(int $each): Message
+    {
+        $garage = new ServedGarage(isForMany: true);
+        $paths = [];
+        for ($i = 0; $i < self::PEOPLE * $each; $i++) {
+            $paths[] = self::THINGS[$i % count(self::THINGS)];
+        }
+        // So that every worker has read the application.
+        $garage->together(array_slice($paths, 0, self::PEOPLE), self::PEOPLE);
+        $seconds = [];
+        $all = Timing::once(static function () use ($garage, $paths, &$seconds): void {
+            $seconds = $garage->together($paths, self::PEOPLE);
+        });
+        $waits = Timing::ofSeconds($seconds === [] ? throw new \LogicException('nothing was asked') : $seconds);
+
+        return Message::of('bench.crowd', people: Amount::count(self::PEOPLE), count: Amount::count(count($seconds)), rate: Timing::whole(count($seconds) / $all), median: $waits->medianMs(), p95: $waits->p95Ms(), most: $waits->mostMs());
+    }
+}
