@@ -7,7 +7,6 @@ namespace Harmozon\Core\Case;
 use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Catalogue\ChargerKind;
 use Harmozon\Core\Equipment\Adapter;
-use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Json\Node;
 
 /** Reads the catalogue that is shipped beside the core (`core/catalogue`), whose pieces are in the words of the case file. */
@@ -20,18 +19,14 @@ final class CatalogueReader
     /**
      * @param  string  $chargerKinds  JSON
      * @param  string  $adapterKinds  JSON
-     *
-     * @throws FieldError
+     * @return Catalogue whose parts throw a FieldError when they are asked for and the file is not what it should be
      */
     public function catalogue(string $chargerKinds, string $adapterKinds): Catalogue
     {
-        $document = Node::fromJson($chargerKinds);
-        $groups = array_map(static fn (Node $group): array => [$group->text('id'), $group->text('name')], $document->objects('groups'));
-
         return new Catalogue(
-            array_column($groups, 1, 0),
-            array_map($this->charger(...), $document->objects('kinds')),
-            array_map(fn (Node $kind): Adapter => $this->equipment->adapter(self::named($kind, 'adapter')), Node::fromJson($adapterKinds)->objects('kinds')),
+            static fn (): array => array_column(array_map(static fn (Node $group): array => [$group->text('id'), $group->text('name')], Node::fromJson($chargerKinds)->objects('groups')), 1, 0),
+            fn (): array => array_map($this->charger(...), Node::fromJson($chargerKinds)->objects('kinds')),
+            fn (): array => array_map(fn (Node $kind): Adapter => $this->equipment->adapter(self::named($kind, 'adapter')), Node::fromJson($adapterKinds)->objects('kinds')),
         );
     }
 

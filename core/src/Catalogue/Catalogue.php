@@ -6,21 +6,51 @@ namespace Harmozon\Core\Catalogue;
 
 use Harmozon\Core\Equipment\Adapter;
 
-/** What exists in the world: kinds of charger with their usual plates, and kinds of adapter that can be bought. */
-final readonly class Catalogue
+/**
+ * What exists in the world: kinds of charger with their usual plates, and kinds of adapter that can be bought. Each part is
+ * read when it is first asked for: most questions need none of them, or one.
+ */
+final class Catalogue
 {
+    /** @var array<string, string>|null */
+    private ?array $groups = null;
+
+    /** @var list<ChargerKind>|null */
+    private ?array $chargers = null;
+
+    /** @var list<Adapter>|null */
+    private ?array $adapters = null;
+
     /**
-     * @param  array<string, string>  $groups  names of the groups of chargers, in order, by id
-     * @param  list<ChargerKind>  $chargers
-     * @param  list<Adapter>  $adapters  kinds, of which no piece has been seen
+     * @param  \Closure(): array<string, string>  $readGroups
+     * @param  \Closure(): list<ChargerKind>  $readChargers
+     * @param  \Closure(): list<Adapter>  $readAdapters
      */
-    public function __construct(public array $groups, public array $chargers, public array $adapters)
+    public function __construct(private readonly \Closure $readGroups, private readonly \Closure $readChargers, private readonly \Closure $readAdapters)
     {
+    }
+
+    /** @return array<string, string> names of the groups of chargers, in order, by id */
+    public function groups(): array
+    {
+        return $this->groups ??= ($this->readGroups)();
+    }
+
+    /** @return list<ChargerKind> */
+    public function chargers(): array
+    {
+        return $this->chargers ??= ($this->readChargers)();
+    }
+
+    /** @return list<Adapter> kinds, of which no piece has been seen */
+    public function adapters(): array
+    {
+        return $this->adapters ??= ($this->readAdapters)();
     }
 
     /** @return list<Adapter> a sound one of every kind, as it would have to be bought */
     public function forSale(): array
     {
-        return array_map(static fn (Adapter $kind): Adapter => $kind->forSale(), $this->adapters);
+        return array_map(static fn (Adapter $kind): Adapter => $kind->forSale(), $this->adapters());
     }
 }

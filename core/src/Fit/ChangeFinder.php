@@ -158,7 +158,7 @@ final class ChangeFinder
     private function hardware(Outlet $outlet, Vehicle $vehicle): \Generator
     {
         $best = [];
-        foreach ($this->catalogue->chargers as $kind) {
+        foreach ($this->catalogue->chargers() as $kind) {
             if (! $kind->outlet->coupler->is($outlet->coupler) || $kind->outlet->rating->current !== $outlet->rating->current) {
                 continue;
             }

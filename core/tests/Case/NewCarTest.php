@@ -85,7 +85,7 @@ final class NewCarTest extends TestCase
         $catalogue = (new CatalogueReader)->catalogue(self::shipped('charger-kinds'), self::shipped('adapter-kinds'));
         foreach (['ccs1', 'ccs2', 'j3400', 'chademo', 'type1', 'type2', 'gbt_dc', 'gbt_ac'] as $face) {
             $car = Cases::read([...Cases::file(), 'vehicle' => ['id' => 'car', 'name' => 'Car', ...self::plate(['faces' => [$face]])]])->vehicle;
-            $outcomes = array_map(static fn ($kind): Outcome => (new \Harmozon\Core\Fit\Fitter([], new \Harmozon\Core\Chain\Conditions))->answer($kind->outlet, $car)->best->outcome, $catalogue->chargers);
+            $outcomes = array_map(static fn ($kind): Outcome => (new \Harmozon\Core\Fit\Fitter([], new \Harmozon\Core\Chain\Conditions))->answer($kind->outlet, $car)->best->outcome, $catalogue->chargers());
 
             self::assertContains(Outcome::Unverified, $outcomes, $face);
             self::assertNotContains(Outcome::Charges, $outcomes, $face);
