@@ -10,7 +10,7 @@ const props = defineProps<{ session: OpenSession; isForgotten?: boolean }>();
 const emit = defineEmits<{ finish: [tS: number] }>();
 
 const account = useAccount();
-const lastS = computed(() => props.session.readings.value[0]?.t_s ?? null);
+const lastS = computed(() => props.session.state.value.readings[0]?.t_s ?? null);
 const started = computed(() =>
   new Date((props.session.startedMs.value ?? 0) + props.session.skewMs.value).toISOString(),
 );

@@ -26,6 +26,7 @@ import ReadingForm from './ReadingForm.vue';
 import SmellOrHeat from './SmellOrHeat.vue';
 import StuckLatch from './StuckLatch.vue';
 import WhenNothingStarts from './WhenNothingStarts.vue';
+import { faceOf, isForgotten as forgotten, newestOf, sincePluggedS, triedRungs } from './sessionState';
 import { useReminders } from './useReminders';
 import type { OpenSession } from './useSession';
 import { useVisit, type Question, type Rung } from './useVisit';
@@ -49,13 +50,7 @@ const pieces = computed(() => {
     adapters: line?.adapters ?? here?.adapters ?? [],
   };
 });
-const stall = computed(
-  () =>
-    s.events.value.findLast((e) => e.code === 'stall_changed')?.detail ??
-    s.report.value?.session.stall ??
-    s.begun.value?.stall ??
-    null,
-);
+const state = computed(() => s.state.value);
 const question = computed<Question | null>(() =>
   pieces.value.car.id === ''
     ? null
@@ -67,7 +62,7 @@ const question = computed<Question | null>(() =>
         policy: 'any',
         // Under the conditions that it was begun with, where they are known here.
         ...(s.begun.value?.question ?? {}),
-        stall: stall.value,
+        stall: state.value.stall,
       },
 );
 const { visit } = useVisit(
@@ -90,35 +85,17 @@ const isSmellNoted = ref(true);
 /** Readers look on. */
 const mayRecord = computed(() => account.may('record'));
 const view = computed(() =>
-  isParting.value
-    ? 'after'
-    : s.isFlowing.value || skips.value || !mayRecord.value
-      ? 'now'
-      : isOnLadder.value
-        ? 'ladder'
-        : 'handshake',
+  faceOf(
+    { isParting: isParting.value, skips: skips.value, isOnLadder: isOnLadder.value, mayRecord: mayRecord.value },
+    state.value.isFlowing,
+  ),
 );
-/** Longer without a reading than anybody stands beside a car (s). */
-const FORGOTTEN_S = 3 * 3600;
-const isForgotten = computed(() => s.elapsedS.value - (s.readings.value[0]?.t_s ?? 0) > FORGOTTEN_S);
+const isForgotten = computed(() => forgotten(state.value, s.elapsedS.value));
 watch(view, () => document.getElementById('stage')?.scrollTo({ top: 0 }), { flush: 'post' });
 
-/** Seconds since the last plugging in. */
-const sincePlugged = computed(() => {
-  const plugged = s.events.value.findLast((e) => e.code === 'plugged');
-  return Math.max(0, s.elapsedS.value - (plugged?.t_s ?? 0));
-});
-const tried = computed(
-  () =>
-    new Set(
-      s.events.value
-        .filter((e) => e.code === 'failed_start')
-        .flatMap((e) => (e.detail ? [e.detail.split(':')[0] ?? ''] : [])),
-    ),
-);
-const newest = computed(
-  () => s.readings.value.find((r) => r.kw !== null || r.amps !== null) ?? s.readings.value[0] ?? null,
-);
+const sincePlugged = computed(() => sincePluggedS(state.value, s.elapsedS.value));
+const tried = computed(() => triedRungs(state.value));
+const newest = computed(() => newestOf(state.value));
 const newestAt = computed(() =>
   newest.value && s.startedMs.value !== null
     ? hour(new Date(s.startedMs.value + newest.value.t_s * 1000).toISOString(), account.zone)
@@ -130,7 +107,6 @@ const through = computed(() =>
     pieces.value.adapters.map((a) => a.name),
   ),
 );
-const isFinished = computed(() => s.isFinished.value);
 /** The server judges; where it has not heard of the last readings, that is said. */
 const isJudgedLater = refDebounced(
   computed(() => s.acts.value.some((a) => a.kind === 'reading' || a.kind === 'begin')),
@@ -223,23 +199,30 @@ const count = (kwh: number) => s.correct({ station_kwh: kwh });
     <header>
       <div>
         <h1 id="now-title">{{ say('connect.at', { car: pieces.car.name, outlet: pieces.outlet.name }) }}</h1>
-        <p v-if="through || stall" class="quiet">
+        <p v-if="through || state.stall" class="quiet">
           <span v-if="through">{{ say('connect.through', { adapters: through }) }}</span>
-          <span v-if="stall">{{ say('connect.stall', { stall }) }}</span>
+          <span v-if="state.stall">{{ say('connect.stall', { stall: state.stall }) }}</span>
         </p>
       </div>
-      <p v-if="view === 'now' || isFinished" class="timer figures" role="timer" :aria-label="say('connect.timer')">
+      <p
+        v-if="view === 'now' || state.isFinished"
+        class="timer figures"
+        role="timer"
+        :aria-label="say('connect.timer')"
+      >
         {{ clock(s.elapsedS.value) }}
       </p>
     </header>
 
-    <p v-if="reminder && !isFinished" class="reminder" role="alert">
+    <p v-if="reminder && !state.isFinished" class="reminder" role="alert">
       {{ reminder }}
       <button type="button" class="text-button" @click="dismiss">{{ say('reminder.seen') }}</button>
     </p>
 
-    <p v-if="isFinished && s.acts.value.length > 0" class="done" role="status">{{ say('connect.finished_here') }}</p>
-    <p v-else-if="isFinished && s.report.value" class="done">
+    <p v-if="state.isFinished && s.acts.value.length > 0" class="done" role="status">
+      {{ say('connect.finished_here') }}
+    </p>
+    <p v-else-if="state.isFinished && s.report.value" class="done">
       <Said code="connect.finished">
         <template #verdict
           ><strong>{{ s.report.value.judgement.verdict_words }}</strong></template
@@ -314,7 +297,7 @@ const count = (kwh: number) => s.correct({ station_kwh: kwh });
             :session="id"
             :error="s.error.value"
             :elapsed-s="s.elapsedS.value"
-            :newest-s="s.readings.value[0]?.t_s ?? 0"
+            :newest-s="state.readings[0]?.t_s ?? 0"
             :entries="visit?.entries ?? null"
             :edits="edits"
             :take="s.take"
@@ -327,8 +310,8 @@ const count = (kwh: number) => s.correct({ station_kwh: kwh });
           </button>
           <NewestReadings
             :may-change="mayRecord"
-            :readings="s.readings.value"
-            :count="s.count.value"
+            :readings="state.readings"
+            :count="state.count"
             @edit="(r) => (edits = r)"
             @forget="s.forget"
           />
@@ -343,7 +326,7 @@ const count = (kwh: number) => s.correct({ station_kwh: kwh });
             v-model:moving="s.isFileMoving.value"
             :session="id"
             :curve="s.report.value?.curve ?? []"
-            :count="s.count.value"
+            :count="state.count"
             :told="s.told"
             @in="s.refresh().catch(() => undefined)"
             @taken="s.look"

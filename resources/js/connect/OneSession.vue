@@ -25,6 +25,6 @@ onMounted(async () => {
 
 <template>
   <p v-if="error" class="complaint" role="alert">{{ error }}</p>
-  <NowSession v-else-if="session.isHere.value" :id="id" :session="session" />
+  <NowSession v-else-if="session.state.value.isHere" :id="id" :session="session" />
   <p v-else class="quiet loading" role="status">{{ say('connect.opening') }}</p>
 </template>

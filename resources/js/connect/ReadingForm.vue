@@ -2,17 +2,16 @@
 import { useLocalStorage, useMediaQuery } from '@vueuse/core';
 import { computed, nextTick, reactive, ref, useTemplateRef, watch } from 'vue';
 import type { ApiError, Reading } from '@/api/client';
-import { number } from '@/plates/entries';
 import { clock, kw as kwAtAGlance } from '@/ui/figures';
 import { useTerms } from '@/stores/terms';
-import { celsiusOfFahrenheit, useUnits } from '@/stores/units';
+import { useUnits } from '@/stores/units';
 import { useUndo } from '@/stores/undo';
 import { useShortcuts } from '@/ui/useShortcuts';
 import { decimalSign, plain } from '@/words/habits';
 import { say } from '@/words/say';
-import { ampsOf, kwOf, voltsOf } from './power';
+import { check, follows, inCelsius, parsed, typedOf, type Complaint, type Doubt } from './readingDraft';
 import ReadingPad from './ReadingPad.vue';
-import { useReadingFields, type FieldName, type ReadingField } from './readingFields';
+import { useReadingFields, type FieldName } from './readingFields';
 import type { Visit } from './useVisit';
 
 const props = defineProps<{
@@ -49,54 +48,30 @@ const order: FieldName[] = [];
 let asked: number | null = null;
 const mistyped = ref('');
 /** A value that can hardly be what it was typed as; both ways stay open. */
-const doubt = ref<{ field: FieldName; kind: 'kwh' | 'fahrenheit' } | null>(null);
+const doubt = ref<Doubt | null>(null);
 const sure = new Set<FieldName>();
-/** A session typed from notes runs ahead of the clock; further ahead than this looks like a slip (s). */
-const LATER_S = 3600;
 
-const shown = computed(() => (showsHeat.value ? [...screen, ...heat.value] : screen));
+const all = computed(() => [...screen, ...heat.value]);
+const shown = computed(() => (showsHeat.value ? all.value : screen));
 
 /** A refusal by the name of its field, as it stands on the form. */
 const refusal = computed(() => {
-  const field = [...screen, ...heat.value].find((f) => props.error?.about(f.name));
+  const field = all.value.find((f) => props.error?.about(f.name));
   return field
     ? say('reading.refused', { field: field.label, problem: props.error?.about(field.name) ?? '' })
     : (props.error?.message ?? '');
 });
-
-/** What was typed; text where it is no number, null where nothing was. */
-const parsed = (text: string | undefined): number | string | null => (!text?.trim() ? null : number(text));
-
-/** The third of V, A and kW, where the other two stand there. It is not kept: the server derives it itself. */
-const follows = computed<Partial<Record<FieldName, string>>>(() => {
-  const phases = props.entries?.phases ?? 1;
-  const [v, a, k] = [parsed(values.volts), parsed(values.amps), parsed(values.kw)];
-  const isNumber = (n: unknown): n is number => typeof n === 'number' && n > 0;
-  if (k === null && isNumber(v) && isNumber(a)) {
-    return { kw: kwAtAGlance(kwOf(v, a, phases)) };
-  }
-  if (a === null && isNumber(v) && isNumber(k)) {
-    return { amps: plain(Math.round(ampsOf(k, v, phases))) };
-  }
-  return v === null && isNumber(a) && isNumber(k) ? { volts: plain(Math.round(voltsOf(k, a, phases))) } : {};
-});
+const derived = computed(() => follows(values, props.entries?.phases ?? 1));
 
 const form = useTemplateRef<HTMLFormElement>('form');
-const twoPlaces = (n: number): number => Math.round(n * 100) / 100;
-const minuteOf = (reading: Reading): string => plain(twoPlaces(reading.t_s / 60));
 
 watch(
   () => props.edits,
   (reading) => {
     if (reading) {
       clear();
-      for (const f of [...screen, ...heat.value]) {
-        const value = reading[f.name];
-        values[f.name] =
-          typeof value === 'number' ? plain(f.isHeat ? twoPlaces(celsius.value.show(value)) : value) : '';
-        showsHeat.value ||= f.isHeat && typeof value === 'number';
-      }
-      values.minute = minuteOf(reading);
+      Object.assign(values, typedOf(reading, all.value, celsius.value));
+      showsHeat.value ||= heat.value.some((f) => values[f.name]);
       void nextTick(() => form.value?.scrollIntoView({ block: 'nearest' }));
     }
   },
@@ -136,39 +111,22 @@ function press(key: string): void {
   typed(name);
 }
 
-/** The span beyond which nothing is accepted, in the unit it is typed in. */
-function span(field: ReadingField): [number, number] | null {
-  const [least, most] = terms.known().reading_ranges[field.isHeat ? 'celsius' : field.name] ?? [];
-  return least === undefined || most === undefined
-    ? null
-    : field.isHeat
-      ? [celsius.value.show(least), celsius.value.show(most)]
-      : [least, most];
-}
-
-function isOutside(field: ReadingField, value: number | string | null): boolean {
-  const between = span(field);
-  return typeof value === 'number' && between !== null && (value < between[0] || value > between[1]);
-}
-
-const told = (field: ReadingField): string => {
-  const [least, most] = span(field) ?? [0, 0];
-  const figures = { field: field.label, value: values[field.name] ?? '', least: plain(least), most: plain(most) };
-  return say('reading.outside', { ...figures, unit: field.unit });
-};
-
-function doubted(field: ReadingField, value: number): boolean {
-  const bounds = props.entries;
-  if (!bounds || sure.has(field.name)) {
-    return false;
+function told(complaint: Complaint): string {
+  switch (complaint.kind) {
+    case 'not_number':
+      return say('reading.not_number', {
+        field: all.value.find((f) => f.name === complaint.field)?.label ?? say('reading.minute'),
+      });
+    case 'outside': {
+      const { field, least, most } = complaint;
+      const figures = { field: field.label, value: values[field.name] ?? '', least: plain(least), most: plain(most) };
+      return say('reading.outside', { ...figures, unit: field.unit });
+    }
+    case 'empty':
+      return say('reading.empty');
+    case 'later':
+      return say('reading.later', { minute: complaint.minute, elapsed: clock(props.elapsedS) });
   }
-  const isKwh = field.name === 'kw' && bounds.most_kw !== null && value > bounds.most_kw;
-  const stored = field.isHeat ? celsius.value.store(value) : value;
-  const isFahrenheit = field.isHeat && !isUs.value && stored >= bounds.ask_from_c;
-  if (isKwh || isFahrenheit) {
-    doubt.value = { field: field.name, kind: isKwh ? 'kwh' : 'fahrenheit' };
-  }
-  return isKwh || isFahrenheit;
 }
 
 /** It is what it was typed as. */
@@ -194,7 +152,7 @@ async function keepOther(): Promise<void> {
     values[asks.field] = '';
     order.splice(0, order.length, ...order.filter((name) => name !== asks.field));
   } else {
-    values[asks.field] = plain(twoPlaces(celsiusOfFahrenheit(value)));
+    values[asks.field] = inCelsius(value);
     sure.add(asks.field);
   }
   doubt.value = null;
@@ -207,49 +165,29 @@ async function submit(): Promise<void> {
   if (isSaving.value) {
     return;
   }
-  const fields = [...screen, ...heat.value];
-  const numbers: Record<string, number | string | null> = Object.fromEntries(
-    fields.map((f) => [f.name, parsed(values[f.name])]),
-  );
-  const minute = parsed(values.minute);
-  const wrong = [...fields, { name: 'minute', label: say('reading.minute') }].find(
-    (f) => typeof (f.name === 'minute' ? minute : numbers[f.name]) === 'string',
-  );
-  const isLater =
-    typeof minute === 'number' && minute * 60 > Math.max(props.elapsedS, props.newestS) + LATER_S && minute !== asked;
-  const outside = fields.find((f) => isOutside(f, numbers[f.name] ?? null));
-  const isEmpty = fields.every((f) => numbers[f.name] === null);
-  mistyped.value = wrong
-    ? say('reading.not_number', { field: wrong.label })
-    : outside
-      ? told(outside)
-      : isEmpty
-        ? say('reading.empty')
-        : isLater
-          ? say('reading.later', { minute: minute, elapsed: clock(props.elapsedS) })
-          : '';
-  if (isLater) {
-    asked = minute;
-  }
-  if (
-    mistyped.value ||
-    fields.some((f) => typeof numbers[f.name] === 'number' && doubted(f, Number(numbers[f.name])))
-  ) {
+  const checked = check(values, {
+    fields: all.value,
+    celsius: celsius.value,
+    isUs: isUs.value,
+    ranges: terms.known().reading_ranges,
+    entries: props.entries,
+    sure,
+    elapsedS: props.elapsedS,
+    newestS: props.newestS,
+    asked,
+    edits: props.edits,
+  });
+  mistyped.value = 'complaint' in checked ? told(checked.complaint) : '';
+  if ('complaint' in checked) {
+    asked = checked.complaint.kind === 'later' ? checked.complaint.minute : asked;
     return;
   }
-  for (const f of heat.value) {
-    const value = numbers[f.name];
-    numbers[f.name] = typeof value === 'number' ? celsius.value.store(value) : null;
+  if ('doubt' in checked) {
+    doubt.value = checked.doubt;
+    return;
   }
-  const now = typeof minute === 'number' ? minute * 60 : Math.round(props.elapsedS * 10) / 10;
-  // What no field shows of a reading that is corrected stays: its note, and its moment to the second.
-  const old = props.edits;
-  const t_s = old && values.minute === minuteOf(old) ? old.t_s : now;
   isSaving.value = true;
-  const isKept = await props.take(
-    { ...(old?.note ? { note: old.note } : {}), t_s, ...(numbers as Partial<Reading>), source: 'typed' },
-    old ?? undefined,
-  );
+  const isKept = await props.take(checked.reading, props.edits ?? undefined);
   isSaving.value = false;
   if (isKept) {
     habit.value = order.length > 0 ? [...order] : habit.value;
@@ -292,7 +230,7 @@ useShortcuts({ ' ': submit });
             class="figures"
             :inputmode="hasPad ? 'none' : 'decimal'"
             autocomplete="off"
-            :placeholder="follows[field.name]"
+            :placeholder="derived[field.name]"
             :aria-invalid="error?.about(field.name) ? 'true' : undefined"
             @focus="active = field.name"
             @input="typed(field.name)"

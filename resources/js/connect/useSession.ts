@@ -7,6 +7,7 @@ import type { Begun } from '@/offline/db';
 import { useOutbox, type News } from '@/stores/outbox';
 import { useUndo } from '@/stores/undo';
 import { say } from '@/words/say';
+import { afterNews, stateOf, valuesOf } from './sessionState';
 
 /** How often a session that is open is looked at anew (ms). */
 const AGAIN_MS = 10_000;
@@ -44,35 +45,10 @@ export function useSession(id: string) {
   const tS = () => (startedMs.value === null ? 0 : Math.max(0, Math.round((Date.now() - startedMs.value) / 100) / 10));
   const elapsedS = computed(() => (startedMs.value === null ? 0 : Math.max(0, (nowMs.value - startedMs.value) / 1000)));
 
-  /** Newest first, those that have not been sent among them. */
-  const readings = computed<(Reading & { isWaiting?: boolean })[]>(() => {
-    const taken = of('reading').map((a) => ({ ...a.reading, isWaiting: true }));
-    const gone = new Set(of('forget').map((a) => a.clientId));
-    const ids = new Set(taken.map((r) => r.client_id));
-    return [...taken, ...held.value.filter((r) => !ids.has(r.client_id))]
-      .filter((r) => !gone.has(r.client_id))
-      .toSorted((a, b) => b.t_s - a.t_s || (a.client_id < b.client_id ? 1 : -1));
-  });
-  const count = computed(() => {
-    const there = new Set(held.value.map((r) => r.client_id));
-    return heldCount.value + readings.value.filter((r) => r.isWaiting && !there.has(r.client_id)).length;
-  });
-  const events = computed<{ client_id: string; t_s: number; code: EventCode; detail: string | null }[]>(() => {
-    const noted = of('event').map((a) => a.event);
-    const gone = new Set(of('forgetEvent').map((a) => a.clientId));
-    const ids = new Set(noted.map((e) => e.client_id));
-    return [...(report.value?.events ?? []).filter((e) => !ids.has(e.client_id)), ...noted]
-      .filter((e) => !gone.has(e.client_id))
-      .toSorted((a, b) => a.t_s - b.t_s);
-  });
-  const has = (code: EventCode): boolean => events.value.some((e) => e.code === code);
-  const isFlowing = computed(
-    () => has('current_flows') || readings.value.some((r) => (r.kw ?? 0) > 0 || (r.amps ?? 0) > 0),
+  const state = computed(() =>
+    stateOf({ report: report.value, begun: begun.value, held: held.value, heldCount: heldCount.value }, acts.value),
   );
-  const isFinished = computed(
-    () => of('finish').length > 0 || (report.value !== null && report.value.session.finished_at !== null),
-  );
-  const isHere = computed(() => report.value !== null || begun.value !== null);
+  const has = (code: EventCode): boolean => state.value.events.some((e) => e.code === code);
 
   async function told(task: () => Promise<void>): Promise<boolean> {
     error.value = null;
@@ -98,10 +74,10 @@ export function useSession(id: string) {
     if (report.value && (news.judged ?? news.events)) {
       report.value = { ...report.value, ...news.judged, ...news.events };
     }
-    const before = held.value.length;
-    const taken = news.taken?.filter((r) => !held.value.some((h) => h.client_id === r.client_id)) ?? [];
-    held.value = [...taken, ...held.value].filter((r) => r.client_id !== news.forgotten);
-    heldCount.value += held.value.length - before;
+    ({ held: held.value, heldCount: heldCount.value } = afterNews(
+      { held: held.value, heldCount: heldCount.value },
+      news,
+    ));
     if (news.judged) {
       void refresh().catch(() => undefined);
     }
@@ -128,7 +104,7 @@ export function useSession(id: string) {
       if (!isUnsent) {
         show(await ask(api.GET('/sessions/{session}', { params: { path: { session: id } } })));
         await refresh();
-        if (begun.value && isFinished.value && acts.value.length === 0) {
+        if (begun.value && state.value.isFinished && acts.value.length === 0) {
           await outbox.forgetBegun(id);
         }
       }
@@ -148,7 +124,7 @@ export function useSession(id: string) {
    */
   async function lookAgain(): Promise<void> {
     const isAway = document.visibilityState !== 'visible' || outbox.offlineSince !== null;
-    if (isAway || isLooking || isFileMoving.value || isFinished.value || !report.value) {
+    if (isAway || isLooking || isFileMoving.value || state.value.isFinished || !report.value) {
       return;
     }
     isLooking = true;
@@ -177,18 +153,11 @@ export function useSession(id: string) {
       }
       undo.done(say('reading.taken'), async () => {
         if (replaces) {
-          await take(valuesOf(replaces));
+          await take(valuesOf(toRaw(replaces)));
         }
         await forget(client_id);
       });
     });
-  }
-
-  function valuesOf(reading: Reading & { isWaiting?: boolean }): Omit<Reading, 'client_id'> {
-    const values: Partial<typeof reading> & { t_s: number } = { ...toRaw(reading) };
-    delete values.client_id;
-    delete values.isWaiting;
-    return values;
   }
 
   /** Takes a reading back: out of the queue where it still waits, else from the server. */
@@ -200,11 +169,11 @@ export function useSession(id: string) {
   }
 
   async function forget(clientId: string): Promise<void> {
-    const old = readings.value.find((r) => r.client_id === clientId);
+    const old = state.value.readings.find((r) => r.client_id === clientId);
     await told(async () => {
       await withdraw(clientId);
       if (old) {
-        undo.done(say('reading.gone'), async () => void (await take(valuesOf(old))));
+        undo.done(say('reading.gone'), async () => void (await take(valuesOf(toRaw(old)))));
       }
     });
   }
@@ -285,16 +254,11 @@ export function useSession(id: string) {
     report,
     begun,
     acts,
-    readings,
-    count,
-    events,
+    state,
     error,
     elapsedS,
     startedMs,
     skewMs,
-    isFlowing,
-    isFinished,
-    isHere,
     has,
     tS,
     look,
