@@ -133,9 +133,11 @@ test('several things are joined as the language does it', () => {
     'A1',
     'A1 and A2 and A3',
   ]);
-  expect([say('file.rejected', { n: 1 }), say('file.rejected', { n: 2 })]).toEqual([
-    '; 1 row left out',
-    '; 2 rows left out',
+  const read = (n: number, rejected: number) => say('look.count', { n, rejected });
+  expect([read(5, 0), read(1, 1), read(5, 2)]).toEqual([
+    '5 rows read.',
+    '1 row read; 1 row left out.',
+    '5 rows read; 2 rows left out.',
   ]);
   expect(say('forecast.pays', { other: 'x', sessions: 1, kwh: '58 kWh' })).toBe(
     'x; the membership pays with one such session a month (58 kWh).',

@@ -67,7 +67,7 @@ function said({ file, text }: (typeof sources)[number]): Spoken[] {
 
 /** Every <Said code="…">: its figures, and the slots that stand for others. */
 function slotted({ file, text }: (typeof sources)[number]): Spoken[] {
-  return [...text.matchAll(/<Said\b([\s\S]*?)(?:\/>|<\/Said>)/g)].map((found) => {
+  return [...text.matchAll(/<Said\b((?:[^>\"]|\"[^\"]*\")*?(?:\/>|>[\s\S]*?<\/Said\s*>))/g)].map((found) => {
     const body = found[1] ?? '';
     const given = /:figures="(\{[\s\S]*?\})"/.exec(body)?.[1];
     const object = given ? ts.createSourceFile('f.ts', `(${given})`, ts.ScriptTarget.Latest).statements[0] : undefined;
@@ -126,6 +126,12 @@ test('every pattern is used', () => {
   );
   // Joints are named by the way things are joined.
   expect(unused.filter((code) => !code.startsWith('list.'))).toEqual([]);
+});
+
+test('no pattern is a piece that is glued to another', () => {
+  const glued = Object.entries({ ...en, ...later }).filter(([, words]) => /^[\s,;:.)]|[\s,;(]$/.test(words));
+
+  expect(glued.map(([code]) => code)).toEqual([]);
 });
 
 test('what comes with a later stage is said nowhere before it', () => {

@@ -5,6 +5,7 @@ import type { components } from '@/api/schema';
 import { useAccount } from '@/stores/account';
 import { day, hour } from '@/ui/figures';
 import { useAttempt } from '@/ui/useAttempt';
+import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 
 type Device = components['schemas']['Devices']['devices'][number];
@@ -51,9 +52,9 @@ defineExpose({ load });
         </details>
       </div>
       <span v-if="device.is_here" class="quiet">{{ say('devices.here') }}</span>
-      <button v-else type="button" class="text-button" :disabled="isBusy" @click="signOut(device)">
+      <TextButton v-else :disabled="isBusy" @click="signOut(device)">
         {{ say('devices.sign_out') }}
-      </button>
+      </TextButton>
     </li>
   </ul>
 </template>

@@ -18,7 +18,7 @@ defineProps<{ title: string }>();
       <p>{{ say('account.promise') }}</p>
       <slot name="beside" />
     </section>
-    <section class="way" :aria-label="title">
+    <section class="inside" :aria-label="title">
       <h2>{{ title }}</h2>
       <slot />
     </section>
@@ -55,38 +55,38 @@ defineProps<{ title: string }>();
   font-size: var(--size-lead);
 }
 
-.way {
+.inside {
   padding: var(--space-9);
   border: 1.5px solid var(--ink);
   background: var(--paper-raised);
 }
 
-.way h2 {
+.inside h2 {
   margin-bottom: var(--space-6);
   font-size: var(--size-heading);
 }
 
-.way :deep(> p) {
+.inside :deep(> p) {
   margin-bottom: var(--space-6);
 }
 
-.way :deep(form) {
+.inside :deep(form) {
   display: flex;
   flex-direction: column;
   gap: var(--space-4);
 }
 
-.way :deep(.el-button) {
+.inside :deep(.el-button) {
   width: 100%;
   margin: var(--space-3) 0 0;
 }
 
-.way :deep(a) {
+.inside :deep(a) {
   display: inline-block;
   padding: var(--space-2) 0;
 }
 
-.way :deep(label) {
+.inside :deep(label) {
   font-weight: 600;
 }
 
@@ -111,7 +111,7 @@ defineProps<{ title: string }>();
     margin-bottom: var(--space-6);
   }
 
-  .way {
+  .inside {
     padding: var(--space-8) var(--space-7);
   }
 }

@@ -2,6 +2,7 @@
 import { ref } from 'vue';
 import { api, ask } from '@/api/client';
 import { useAttempt } from '@/ui/useAttempt';
+import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 
 /** The end of an account: cannot be undone, so it asks for the password. */
@@ -19,7 +20,7 @@ const end = () =>
 <template>
   <h3>{{ say('end.account') }}</h3>
   <p class="quiet">{{ say('end.account_how') }}</p>
-  <button v-if="!isAsked" type="button" class="text-button" @click="isAsked = true">{{ say('end.account') }}</button>
+  <TextButton v-if="!isAsked" @click="isAsked = true">{{ say('end.account') }}</TextButton>
   <form v-else class="ends" @submit.prevent="end">
     <label for="end-password">{{ say('you.known') }}</label>
     <el-input
@@ -33,7 +34,7 @@ const end = () =>
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
     <div>
       <el-button type="danger" native-type="submit" :loading="isBusy">{{ say('end.account_now') }}</el-button>
-      <button type="button" class="text-button" @click="isAsked = false">{{ say('end.keep') }}</button>
+      <TextButton @click="isAsked = false">{{ say('end.keep') }}</TextButton>
     </div>
   </form>
 </template>

@@ -3,6 +3,7 @@ import { ref } from 'vue';
 import { api, ask } from '@/api/client';
 import { useAccount } from '@/stores/account';
 import { useAttempt } from '@/ui/useAttempt';
+import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 import Said from '@/words/Said.vue';
 import GarageFields from './GarageFields.vue';
@@ -36,9 +37,9 @@ const end = () => attempt(() => account.stand(ask(api.DELETE('/garage', { body: 
           <span class="quiet">{{ garage.role_words }}</span>
         </div>
         <span v-if="garage.id === account.me?.garage?.id" class="quiet">{{ say('garages.here') }}</span>
-        <button v-else type="button" class="text-button" :disabled="isBusy" @click="go(garage.id)">
+        <TextButton v-else :disabled="isBusy" @click="go(garage.id)">
           {{ say('garages.go', { garage: garage.name }) }}
-        </button>
+        </TextButton>
       </li>
     </ul>
     <form v-if="account.may('keep')" class="line" @submit.prevent="rename">
@@ -48,14 +49,14 @@ const end = () => attempt(() => account.stand(ask(api.DELETE('/garage', { body: 
         say('you.save')
       }}</el-button>
     </form>
-    <button v-if="!isMaking" type="button" class="text-button" @click="isMaking = true">
+    <TextButton v-if="!isMaking" @click="isMaking = true">
       {{ say('garages.another') }}
-    </button>
+    </TextButton>
     <form v-else class="fields" @submit.prevent="found">
       <GarageFields v-model="fresh" />
       <div class="line">
         <el-button type="primary" native-type="submit" :loading="isBusy">{{ say('garages.found') }}</el-button>
-        <button type="button" class="text-button" @click="isMaking = false">{{ say('garages.not') }}</button>
+        <TextButton @click="isMaking = false">{{ say('garages.not') }}</TextButton>
       </div>
     </form>
     <MoveGarage />
@@ -68,15 +69,15 @@ const end = () => attempt(() => account.stand(ask(api.DELETE('/garage', { body: 
           >
         </Said>
       </p>
-      <button v-if="!isEnding" type="button" class="text-button" @click="isEnding = true">
+      <TextButton v-if="!isEnding" @click="isEnding = true">
         {{ say('end.garage') }}
-      </button>
+      </TextButton>
       <form v-else class="fields" @submit.prevent="end">
         <label for="end-garage">{{ say('end.garage_name', { garage: account.me?.garage?.name ?? '' }) }}</label>
         <el-input id="end-garage" v-model="typed" autocomplete="off" required />
         <div class="line">
           <el-button type="danger" native-type="submit" :loading="isBusy">{{ say('end.garage_now') }}</el-button>
-          <button type="button" class="text-button" @click="isEnding = false">{{ say('end.keep') }}</button>
+          <TextButton @click="isEnding = false">{{ say('end.keep') }}</TextButton>
         </div>
       </form>
     </template>

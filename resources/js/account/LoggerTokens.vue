@@ -5,6 +5,7 @@ import type { components } from '@/api/schema';
 import { useAccount } from '@/stores/account';
 import { day } from '@/ui/figures';
 import { useAttempt } from '@/ui/useAttempt';
+import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 
 type Token = components['schemas']['LoggerToken'];
@@ -59,9 +60,7 @@ onMounted(load);
       <div>
         <strong>{{ token.name }}</strong> <span class="quiet">{{ told(token) }}</span>
       </div>
-      <button type="button" class="text-button" :disabled="isBusy" @click="end(token)">
-        {{ say('loggers.end') }}<span class="sr-only">{{ say('kit.of', { name: token.name }) }}</span>
-      </button>
+      <TextButton :disabled="isBusy" :words="say('loggers.end')" :of="token.name" @click="end(token)" />
     </li>
   </ul>
   <p v-if="made" role="status" class="made">

@@ -3,6 +3,7 @@ import { ref } from 'vue';
 import { api, ask } from '@/api/client';
 import { useAccount } from '@/stores/account';
 import { useAttempt } from '@/ui/useAttempt';
+import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 import DoorPage from './DoorPage.vue';
 import GarageFields from './GarageFields.vue';
@@ -27,7 +28,7 @@ const found = () => attempt(() => account.stand(ask(api.POST('/garages', { body:
       }}</el-button>
     </form>
     <p>
-      <button type="button" class="text-button" @click="account.signOut">{{ say('frame.sign_out') }}</button>
+      <TextButton @click="account.signOut">{{ say('frame.sign_out') }}</TextButton>
     </p>
   </DoorPage>
 </template>

@@ -5,6 +5,7 @@ import type { components } from '@/api/schema';
 import { useAccount } from '@/stores/account';
 import { day } from '@/ui/figures';
 import { useAttempt } from '@/ui/useAttempt';
+import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 
 type Schemas = components['schemas'];
@@ -97,15 +98,9 @@ onMounted(load);
             <option v-for="one in told.roles" :key="one.role" :value="one.role">{{ one.words }}</option>
           </select>
           <span v-else class="quiet">{{ person.role_words }}</span>
-          <button
-            v-if="person.is_you || account.may('keep')"
-            type="button"
-            class="text-button"
-            :disabled="isBusy"
-            @click="send(person)"
-          >
+          <TextButton v-if="person.is_you || account.may('keep')" :disabled="isBusy" @click="send(person)">
             {{ person.is_you ? say('people.leave') : say('people.send', { name: person.name }) }}
-          </button>
+          </TextButton>
         </li>
       </ul>
       <template v-if="account.may('keep')">
@@ -139,9 +134,9 @@ onMounted(load);
                 say('people.until', { role: one.role_words, day: day(one.expires_at, account.zone) })
               }}</span>
             </div>
-            <button type="button" class="text-button" :disabled="isBusy" @click="withdraw(one.id)">
+            <TextButton :disabled="isBusy" @click="withdraw(one.id)">
               {{ say('people.withdraw') }}
-            </button>
+            </TextButton>
           </li>
         </ul>
       </template>

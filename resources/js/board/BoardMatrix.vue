@@ -4,11 +4,13 @@ import type { Outlet } from '@/api/client';
 import { useBoard } from '@/stores/board';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
+import TextButton from '@/ui/TextButton.vue';
 import CheckCar from './CheckCar.vue';
 import BoardRow from './BoardRow.vue';
 import TourChoice from './TourChoice.vue';
 import { told } from './told';
 import { useNear } from './useNear';
+import Said from '@/words/Said.vue';
 import { listed, say } from '@/words/say';
 
 interface Section {
@@ -221,10 +223,19 @@ async function move(event: KeyboardEvent, row: number, column: number): Promise<
   >
     <div class="row head" role="row">
       <span role="columnheader" class="kicker">
-        <span class="sr-only">{{ say('board.chargers') }}</span>
-        <span v-if="garage.tours.length > 0" class="tours"><TourChoice /></span>
-        <button type="button" class="text-button by" @click="board.rows = board.rows === 'place' ? 'kind' : 'place'">
-          {{ board.rows === 'place' ? say('board.by_place') : say('board.by_kind') }}</button>{{ say('board.peak_kw') }}
+        <Said code="board.head">
+          <template #chargers
+            ><span class="sr-only">{{ say('board.chargers') }}</span></template
+          >
+          <template #tour
+            ><span v-if="garage.tours.length > 0" class="tours"><TourChoice /></span
+          ></template>
+          <template #order>
+            <TextButton class="by" @click="board.rows = board.rows === 'place' ? 'kind' : 'place'">
+              {{ board.rows === 'place' ? say('board.by_place') : say('board.by_kind') }}</TextButton
+            ></template
+          >
+        </Said>
       </span>
       <span v-for="v in cars" :key="v.id" role="columnheader">
         <button

@@ -8,6 +8,7 @@ import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
 import { useTerms } from '@/stores/terms';
 import EmptyState from '@/ui/EmptyState.vue';
+import TextButton from '@/ui/TextButton.vue';
 import Said from '@/words/Said.vue';
 import { say } from '@/words/say';
 import BoardLegend from './BoardLegend.vue';
@@ -115,9 +116,9 @@ watch([() => board.kit, () => board.policy], () => rail.refresh());
       </template>
       <div class="foot">
         <BoardLegend />
-        <button type="button" class="text-button" @click="drawsIdentify = showsIdentify = true">
+        <TextButton @click="drawsIdentify = showsIdentify = true">
           {{ say('board.what_plug') }}
-        </button>
+        </TextButton>
       </div>
       <IdentifyDialog v-if="drawsIdentify" v-model="showsIdentify" @found="found" @closed="toFoundRow" />
     </section>

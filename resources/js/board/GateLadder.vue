@@ -27,8 +27,10 @@ const breaksAt = computed(() => {
         <path v-else class="cross" d="M3 3L13 13M13 3L3 13" />
       </svg>
       <span class="name"
-        >{{ terms.words('gate', gate.gate)
-        }}<span class="sr-only">{{ say('why.result', { result: terms.words('result', gate.result) }) }}</span></span
+        ><span aria-hidden="true">{{ terms.words('gate', gate.gate) }}</span
+        ><span class="sr-only">{{
+          say('why.result', { gate: terms.words('gate', gate.gate), result: terms.words('result', gate.result) })
+        }}</span></span
       >
       <span class="reason">
         {{ gate.reason }}

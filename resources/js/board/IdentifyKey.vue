@@ -5,6 +5,7 @@ import type { components } from '@/api/schema';
 import { useBoard } from '@/stores/board';
 import { useGarage } from '@/stores/garage';
 import CouplerFace from '@/ui/CouplerFace.vue';
+import TextButton from '@/ui/TextButton.vue';
 import { say, type Code } from '@/words/say';
 
 /** A short key of questions from what one sees to a row, a column or a piece of the crate. */
@@ -135,7 +136,7 @@ function toColumn(vehicleId: string): void {
             {{ outlets.length > 0 ? say('identify.on_board') : say('identify.not_on_board') }}
           </p>
           <p v-for="o in outlets" :key="o.id">
-            <button type="button" class="text-button" @click="toRow(o.id)">{{ o.name }}</button>
+            <TextButton @click="toRow(o.id)">{{ o.name }}</TextButton>
           </p>
         </template>
         <template v-else-if="subject === 'inlet'">
@@ -143,14 +144,14 @@ function toColumn(vehicleId: string): void {
             {{ cars.length > 0 ? say('identify.cars') : say('identify.no_cars') }}
           </p>
           <p v-for="v in cars" :key="v.id">
-            <button type="button" class="text-button" @click="toColumn(v.id)">{{ v.name }}</button>
+            <TextButton @click="toColumn(v.id)">{{ v.name }}</TextButton>
           </p>
         </template>
         <template v-else>
           <p class="quiet">{{ pieces.length > 0 ? say('identify.in_crate') : say('identify.not_in_crate') }}</p>
           <p v-for="a in pieces" :key="a.id">{{ say('rail.tagged', { tag: a.tag, name: a.name }) }}</p>
         </template>
-        <button type="button" class="text-button" @click="again">{{ say('identify.again') }}</button>
+        <TextButton @click="again">{{ say('identify.again') }}</TextButton>
       </div>
     </div>
   </div>

@@ -7,6 +7,7 @@ import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
 import { kw, promised } from '@/ui/figures';
 import { useTerms } from '@/stores/terms';
+import TextButton from '@/ui/TextButton.vue';
 import Said from '@/words/Said.vue';
 import { listed, say } from '@/words/say';
 import GateLadder from './GateLadder.vue';
@@ -59,10 +60,14 @@ defineExpose({ focus: () => heading.value?.focus() });
       <p class="answer" :class="answer.outcome">
         <strong>{{ answer.title }}</strong>
         <span v-if="(answer.expected_peak_kw || answer.band_kw) && flows" class="figures">
-          {{ told(answer)
-          }}<span v-if="answer.ideal_peak_kw" class="quiet">{{
-            say('why.of_ideal', { kw: kw(answer.ideal_peak_kw) })
-          }}</span>
+          <span v-if="answer.ideal_peak_kw" class="quiet"
+            ><Said code="why.of_ideal" :figures="{ kw: kw(answer.ideal_peak_kw) }"
+              ><template #peak
+                ><span class="peak">{{ told(answer) }}</span></template
+              ></Said
+            ></span
+          >
+          <template v-else>{{ told(answer) }}</template>
         </span>
       </p>
       <p v-if="answer.other_way_is_hazard" class="other-hazard">{{ say('why.other_hazard') }}</p>
@@ -107,9 +112,9 @@ defineExpose({ focus: () => heading.value?.focus() });
         <h3>{{ say('why.other_ways') }}</h3>
         <ul class="lines">
           <li v-for="way in answer.alternatives" :key="way.chain.join()">
-            <button type="button" class="text-button" @click="rail.choose({ adapters: way.adapters })">
+            <TextButton @click="rail.choose({ adapters: way.adapters })">
               {{ otherWay(way.adapters) }}
-            </button>
+            </TextButton>
             <strong>&nbsp;{{ way.title }}</strong>
             <span v-if="way.expected_peak_kw" class="figures">&nbsp;{{ told(way) }}</span>
             <span class="small quiet">{{ way.why }}</span>

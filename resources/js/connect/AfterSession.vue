@@ -6,6 +6,7 @@ import { number as typedNumber } from '@/plates/entries';
 import { useAccount } from '@/stores/account';
 import { useGarage } from '@/stores/garage';
 import { hour } from '@/ui/figures';
+import TextButton from '@/ui/TextButton.vue';
 import { decimalSign } from '@/words/habits';
 import { say } from '@/words/say';
 import StepCard from './StepCard.vue';
@@ -140,8 +141,8 @@ async function finish(): Promise<void> {
       <p v-if="isSaved" class="quiet" role="status">{{ say('after.saved') }}</p>
       <div class="ways">
         <button type="submit" class="notched finish">{{ say('connect.finish') }}</button>
-        <button type="button" class="text-button" @click="save">{{ say('after.save') }}</button>
-        <button type="button" class="text-button" @click="emit('back')">{{ say('after.back') }}</button>
+        <TextButton @click="save">{{ say('after.save') }}</TextButton>
+        <TextButton @click="emit('back')">{{ say('after.back') }}</TextButton>
       </div>
     </form>
   </div>

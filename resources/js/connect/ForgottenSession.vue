@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue';
 import { useAccount } from '@/stores/account';
 import { clock, day, hour } from '@/ui/figures';
+import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 import type { OpenSession } from './useSession';
 
@@ -38,14 +39,14 @@ async function setClock(): Promise<void> {
         {{ say('forgotten.end', { time: clock(lastS) }) }}
       </button>
     </p>
-    <button v-if="!sets" type="button" class="text-button" @click="sets = true">{{ say('forgotten.clock') }}</button>
+    <TextButton v-if="!sets" @click="sets = true">{{ say('forgotten.clock') }}</TextButton>
     <form v-else :aria-label="say('forgotten.clock')" @submit.prevent="setClock">
       <label
         >{{ say('forgotten.ago') }}
         <input v-model="minutesAgo" class="figures" inputmode="decimal" autocomplete="off" />
       </label>
       <button type="submit" class="way">{{ say('forgotten.set') }}</button>
-      <button type="button" class="text-button" @click="sets = false">{{ say('forgotten.leave') }}</button>
+      <TextButton @click="sets = false">{{ say('forgotten.leave') }}</TextButton>
     </form>
   </div>
 </template>
@@ -60,16 +61,6 @@ async function setClock(): Promise<void> {
   padding: var(--space-5) var(--space-6);
   border-left: 4px solid var(--ochre);
   background: var(--paper-raised);
-}
-
-.way {
-  min-height: 44px;
-  padding: var(--space-3) var(--space-6);
-  border: 1.5px solid var(--ink);
-  background: none;
-  color: inherit;
-  cursor: pointer;
-  font-weight: 600;
 }
 
 form {

@@ -3,6 +3,7 @@ import type { Reading } from '@/api/client';
 import { useTerms } from '@/stores/terms';
 import { useUnits } from '@/stores/units';
 import { clock, number } from '@/ui/figures';
+import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 
 defineProps<{ readings: (Reading & { isWaiting?: boolean })[]; count: number; mayChange: boolean }>();
@@ -40,29 +41,22 @@ const heat = (r: Reading): string =>
         <tbody>
           <template v-for="r in readings.slice(0, 20)" :key="r.client_id">
             <tr :class="{ waiting: r.isWaiting }">
-              <td>{{ clock(r.t_s) }}{{ r.isWaiting ? say('readings.waits') : '' }}</td>
+              <td>{{ r.isWaiting ? say('readings.waiting', { time: clock(r.t_s) }) : clock(r.t_s) }}</td>
               <td>{{ number(r.soc_pct, 1) }}</td>
               <td>{{ number(r.volts, 1) }}</td>
               <td>{{ number(r.amps, 1) }}</td>
               <td>{{ number(r.kw, 1) }}</td>
               <td class="acts">
                 <template v-if="mayChange">
-                  <button
-                    type="button"
-                    class="text-button"
-                    :aria-label="say('readings.edit_of', { time: clock(r.t_s) })"
-                    @click="emit('edit', r)"
-                  >
+                  <TextButton :aria-label="say('readings.edit_of', { time: clock(r.t_s) })" @click="emit('edit', r)">
                     {{ say('readings.edit') }}
-                  </button>
-                  <button
-                    type="button"
-                    class="text-button"
+                  </TextButton>
+                  <TextButton
                     :aria-label="say('readings.forget_of', { time: clock(r.t_s) })"
                     @click="emit('forget', r.client_id)"
                   >
                     {{ say('readings.forget') }}
-                  </button>
+                  </TextButton>
                 </template>
               </td>
             </tr>

@@ -11,6 +11,7 @@ import { useUndo } from '@/stores/undo';
 import { useTerms } from '@/stores/terms';
 import SessionPhotos from '@/ui/SessionPhotos.vue';
 import { clock, hour } from '@/ui/figures';
+import TextButton from '@/ui/TextButton.vue';
 import Said from '@/words/Said.vue';
 import { listed, say } from '@/words/say';
 import AfterSession from './AfterSession.vue';
@@ -216,7 +217,7 @@ const count = (kwh: number) => s.correct({ station_kwh: kwh });
 
     <p v-if="reminder && !state.isFinished" class="reminder" role="alert">
       {{ reminder }}
-      <button type="button" class="text-button" @click="dismiss">{{ say('reminder.seen') }}</button>
+      <TextButton @click="dismiss">{{ say('reminder.seen') }}</TextButton>
     </p>
 
     <p v-if="state.isFinished && s.acts.value.length > 0" class="done" role="status">
@@ -251,9 +252,9 @@ const count = (kwh: number) => s.correct({ station_kwh: kwh });
             <button type="button" class="way" :disabled="!visit" @click="isOnLadder = true">
               {{ say('handshake.nothing') }}
             </button>
-            <button v-if="!s.has('authorised')" type="button" class="text-button" @click="note('authorised')">
+            <TextButton v-if="!s.has('authorised')" @click="note('authorised')">
               {{ terms.title('event', 'authorised') }}
-            </button>
+            </TextButton>
           </div>
           <p v-for="step in visit?.steps.filter((x) => x.phase === 'start') ?? []" :key="step.code" class="start-step">
             <strong>{{ step.title }}</strong> {{ step.do }} <span class="quiet">{{ step.sign }}</span>
@@ -261,10 +262,10 @@ const count = (kwh: number) => s.correct({ station_kwh: kwh });
           <p v-if="tried.size > 0" class="quiet">{{ say('handshake.tried', { n: tried.size }) }}</p>
         </template>
         <p v-if="mayRecord" class="others">
-          <button type="button" class="text-button" @click="skips = true">{{ say('handshake.pad') }}</button>
-          <button type="button" class="text-button" @click="discard">{{ say('connect.put_aside') }}</button>
-          <button type="button" class="text-button" @click="part">{{ say('connect.part') }}</button>
-          <button type="button" class="text-button" @click="finish()">{{ say('connect.finish') }}</button>
+          <TextButton @click="skips = true">{{ say('handshake.pad') }}</TextButton>
+          <TextButton @click="discard">{{ say('connect.put_aside') }}</TextButton>
+          <TextButton @click="part">{{ say('connect.part') }}</TextButton>
+          <TextButton @click="finish()">{{ say('connect.finish') }}</TextButton>
         </p>
         <ForgottenSession v-if="!isForgotten" :session="s" @finish="finish" />
       </div>
@@ -345,10 +346,10 @@ const count = (kwh: number) => s.correct({ station_kwh: kwh });
             <p class="quiet small">{{ say('connect.stop_first') }}</p>
             <button type="button" class="notched big" @click="part">{{ say('connect.part') }}</button>
             <button type="button" class="way" @click="finish()">{{ say('connect.finish') }}</button>
-            <button type="button" class="text-button" @click="discard">{{ say('connect.put_aside') }}</button>
-            <button type="button" class="text-button" :aria-pressed="isLoud" @click="toggle">
+            <TextButton @click="discard">{{ say('connect.put_aside') }}</TextButton>
+            <TextButton :aria-pressed="isLoud" @click="toggle">
               {{ isLoud ? say('reminder.off') : say('reminder.on') }}
-            </button>
+            </TextButton>
             <ForgottenSession v-if="!isForgotten" :session="s" @finish="finish" />
           </div>
         </div>
@@ -416,11 +417,6 @@ header .quiet span {
 .way {
   flex: 1 0 120px;
   min-height: 56px;
-  padding: var(--space-3) var(--space-8);
-  border: 1.5px solid var(--ink);
-  background: none;
-  color: inherit;
-  cursor: pointer;
   font-family: var(--face-wide);
   font-size: var(--size-lead);
   font-weight: 660;

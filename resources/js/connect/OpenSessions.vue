@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useAccount } from '@/stores/account';
 import { day, hour } from '@/ui/figures';
+import Said from '@/words/Said.vue';
 import { say } from '@/words/say';
 
 /** A session that nobody has finished. */
@@ -20,10 +21,17 @@ const account = useAccount();
     <h2 id="open-title">{{ say('connect.open') }}</h2>
     <ul>
       <li v-for="s in sessions" :key="s.id">
-        <RouterLink :to="`/connect/${s.id}`">{{ say('connect.at', { car: s.car, outlet: s.outlet }) }}</RouterLink>
-        <span class="quiet">{{
-          say('connect.since', { day: day(s.startedAt, account.zone), hour: hour(s.startedAt, account.zone) })
-        }}</span>
+        <span class="quiet"
+          ><Said
+            code="connect.since"
+            :figures="{ day: day(s.startedAt, account.zone), hour: hour(s.startedAt, account.zone) }"
+            ><template #session
+              ><RouterLink :to="`/connect/${s.id}`">{{
+                say('connect.at', { car: s.car, outlet: s.outlet })
+              }}</RouterLink></template
+            ></Said
+          ></span
+        >
       </li>
     </ul>
   </section>

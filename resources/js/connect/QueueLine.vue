@@ -6,6 +6,7 @@ import { useOutbox } from '@/stores/outbox';
 import { isNewer, renew } from '@/offline/install';
 import { shownFrom } from '@/offline/network';
 import { day, hour } from '@/ui/figures';
+import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 import { actWords } from './actWords';
 
@@ -38,7 +39,7 @@ const from = computed(() => (shownFrom.value === null ? null : new Date(shownFro
     <p v-if="from">{{ say('queue.shown_from', { day: day(from, account.zone), hour: hour(from, account.zone) }) }}</p>
     <p v-if="isNewer" class="newer">
       {{ say('queue.newer') }}
-      <button type="button" class="text-button" @click="renew">{{ say('queue.renew') }}</button>
+      <TextButton @click="renew">{{ say('queue.renew') }}</TextButton>
     </p>
     <p v-if="!since && isSlow && n > 0">{{ say('queue.waiting', { n }) }}</p>
     <template v-if="outbox.refused.length > 0">
@@ -48,8 +49,8 @@ const from = computed(() => (shownFrom.value === null ? null : new Date(shownFro
           {{ say('queue.refused_act', { act: actWords(act), why: act.refused ?? '' }) }}
         </li>
       </ul>
-      <button type="button" class="text-button" @click="outbox.retry">{{ say('queue.retry') }}</button>
-      <button type="button" class="text-button" @click="outbox.drop">{{ say('queue.drop') }}</button>
+      <TextButton @click="outbox.retry">{{ say('queue.retry') }}</TextButton>
+      <TextButton @click="outbox.drop">{{ say('queue.drop') }}</TextButton>
     </template>
   </div>
 </template>

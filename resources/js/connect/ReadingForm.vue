@@ -7,6 +7,7 @@ import { useTerms } from '@/stores/terms';
 import { useUnits } from '@/stores/units';
 import { useUndo } from '@/stores/undo';
 import { useShortcuts } from '@/ui/useShortcuts';
+import TextButton from '@/ui/TextButton.vue';
 import { decimalSign, plain } from '@/words/habits';
 import { say } from '@/words/say';
 import { check, follows, inCelsius, parsed, typedOf, type Complaint, type Doubt } from './readingDraft';
@@ -209,7 +210,7 @@ useShortcuts({ ' ': submit });
   <form ref="form" class="reading" :aria-label="say('reading.form')" @submit.prevent="submit">
     <p v-if="edits" class="editing">
       {{ say('reading.editing', { time: clock(edits.t_s) }) }}
-      <button type="button" class="text-button" @click="leave">{{ say('reading.leave_edit') }}</button>
+      <TextButton @click="leave">{{ say('reading.leave_edit') }}</TextButton>
     </p>
     <div class="digits">
       <div
@@ -282,15 +283,9 @@ useShortcuts({ ' ': submit });
       <button type="submit" class="notched keep">{{ edits ? say('reading.save') : say('reading.take') }}</button>
       <button v-if="hasPad && offer" type="button" class="undo" @click="takeBack">{{ say('pad.undo') }}</button>
     </div>
-    <button
-      v-if="!hasPad"
-      type="button"
-      class="text-button heat-switch"
-      :aria-expanded="showsHeat"
-      @click="showsHeat = !showsHeat"
-    >
+    <TextButton v-if="!hasPad" class="heat-switch" :aria-expanded="showsHeat" @click="showsHeat = !showsHeat">
       {{ showsHeat ? say('reading.no_heat') : say('reading.heat') }}
-    </button>
+    </TextButton>
     <p class="quiet small">{{ say('reading.leave_empty') }}</p>
   </form>
 </template>
@@ -420,15 +415,5 @@ useShortcuts({ ' ': submit });
   padding: var(--space-4) var(--space-6);
   border-left: 4px solid var(--ochre);
   background: var(--paper-raised);
-}
-
-.way {
-  min-height: 44px;
-  margin: var(--space-3) var(--space-4) 0 0;
-  padding: var(--space-3) var(--space-6);
-  border: 1.5px solid var(--ink);
-  background: none;
-  cursor: pointer;
-  font-weight: 600;
 }
 </style>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useTemplateRef, watch } from 'vue';
+import TextButton from '@/ui/TextButton.vue';
 import { listed, say } from '@/words/say';
 
 /** Smell or heat: from any screen of a session, what to do in large words, and the piece is out of use. */
@@ -23,7 +24,7 @@ watch(isOpen, (open) => (open ? dialog.value?.showModal() : dialog.value?.close(
     <p v-if="!isNoted" class="out" role="alert">{{ say('smell.unsaved') }}</p>
     <div class="ways">
       <button type="button" class="big" @click="emit('stop')">{{ say('smell.stopped') }}</button>
-      <button type="button" class="text-button" @click="emit('takeBack')">{{ say('smell.mistake') }}</button>
+      <TextButton @click="emit('takeBack')">{{ say('smell.mistake') }}</TextButton>
     </div>
   </dialog>
 </template>

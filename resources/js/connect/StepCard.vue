@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, useId, watch } from 'vue';
+import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 import StepDrawing from './StepDrawing.vue';
 import StepRail from './StepRail.vue';
@@ -120,7 +121,7 @@ function to(index: number): void {
     <StepRail :steps="steps" :at="at" :done="doneSet" @to="to" />
     <p class="after quiet">
       <span v-if="next">{{ say('step.next', { title: next.title }) }}</span>
-      <button v-if="canSpeak" type="button" class="text-button" @click="aloud">{{ say('step.aloud') }}</button>
+      <TextButton v-if="canSpeak" @click="aloud">{{ say('step.aloud') }}</TextButton>
       <slot name="after" />
     </p>
   </section>

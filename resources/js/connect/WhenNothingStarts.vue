@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useForecast } from '@/stores/forecast';
+import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 import type { Rung, Visit } from './useVisit';
 
@@ -42,7 +43,7 @@ function leave(rung: Rung): void {
         </span>
       </li>
     </ol>
-    <button type="button" class="text-button" @click="emit('close')">{{ say('ladder.close') }}</button>
+    <TextButton @click="emit('close')">{{ say('ladder.close') }}</TextButton>
   </section>
 </template>
 
@@ -82,16 +83,5 @@ li {
   display: flex;
   flex-wrap: wrap;
   gap: var(--space-4);
-}
-
-.way {
-  display: inline-block;
-  min-height: 44px;
-  padding: var(--space-4) var(--space-7);
-  border: 1.5px solid var(--ink);
-  background: var(--paper-raised);
-  cursor: pointer;
-  font-weight: 600;
-  text-decoration: none;
 }
 </style>

@@ -5,6 +5,8 @@ import { MOST_BESIDE, useForecast } from '@/stores/forecast';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
 import { duration, kw, money, number } from '@/ui/figures';
+import TextButton from '@/ui/TextButton.vue';
+import Said from '@/words/Said.vue';
 import { listed, say } from '@/words/say';
 
 /** Up to three chains under the same need: A is the one in the rail. */
@@ -83,17 +85,18 @@ function choose(index: number): void {
             {{ f.minutes === null ? number(null) : money(f.cost?.amount, f.cost?.currency) }}
           </td>
           <td class="number figures" :data-unit="say('unit.kw')">
-            <small v-if="f.answer.at_most">{{ say('board.at_most') }}</small>{{ kw(f.peak_kw) }}
+            <Said v-if="f.answer.at_most" code="board.at_most_kw" :figures="{ kw: kw(f.peak_kw) }"
+              ><template #at_most
+                ><small>{{ say('board.at_most') }}</small></template
+              ></Said
+            >
+            <template v-else>{{ kw(f.peak_kw) }}</template>
           </td>
           <td class="held">{{ heldBy(f) }}</td>
           <td class="acts">
             <template v-if="i > 0">
-              <button type="button" class="text-button" @click="choose(i)">
-                {{ say('compare.choose') }}<span class="sr-only">{{ say('kit.of', { name: nameOf(f) }) }}</span>
-              </button>
-              <button type="button" class="text-button" @click="forecast.leaveOut(i - 1)">
-                {{ say('compare.leave_out') }}<span class="sr-only">{{ say('kit.of', { name: nameOf(f) }) }}</span>
-              </button>
+              <TextButton :words="say('compare.choose')" :of="nameOf(f)" @click="choose(i)" />
+              <TextButton :words="say('compare.leave_out')" :of="nameOf(f)" @click="forecast.leaveOut(i - 1)" />
             </template>
           </td>
         </tr>

@@ -5,6 +5,7 @@ import { useRail } from '@/stores/rail';
 import { useTerms } from '@/stores/terms';
 import { useUnits } from '@/stores/units';
 import { percent, soc } from '@/ui/figures';
+import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 import NeedSlider from './NeedSlider.vue';
 import NeedSwitch from './NeedSwitch.vue';
@@ -84,9 +85,9 @@ const kw = (n: number) => say('figure.kw', { n });
   <section class="panel" aria-labelledby="need-title">
     <div class="head">
       <h2 id="need-title">{{ say('need.title') }}</h2>
-      <button v-if="!forecast.isUsual" type="button" class="text-button" @click="forecast.wantUsual">
+      <TextButton v-if="!forecast.isUsual" @click="forecast.wantUsual">
         {{ say('need.usual') }}
-      </button>
+      </TextButton>
     </div>
 
     <template v-if="isByDistance">

@@ -57,8 +57,11 @@ function told(step: Forecast['marginal'][number]): string {
   <div class="next">
     <div>
       <p v-if="next" class="lead">
-        {{ say('next.lead', { percent: soc(next.soc) }) }}
-        <strong class="figures">{{ told(next) }}</strong>
+        <Said code="next.lead" :figures="{ percent: soc(next.soc) }"
+          ><template #step
+            ><strong class="figures">{{ told(next) }}</strong></template
+          ></Said
+        >
       </p>
       <p v-else-if="main.stopped" class="lead">{{ main.stopped }}</p>
       <p v-if="forecast.need.nextStopKw !== null">

@@ -6,6 +6,7 @@ import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
 import JointGlyph from '@/ui/JointGlyph.vue';
 import { duration, money } from '@/ui/figures';
+import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 import { useRanking } from './useRanking';
 
@@ -55,9 +56,9 @@ function keepBeside(stop: Stop): void {
       <li v-for="s in given" :key="s.outlet" :class="{ here: s.outlet === rail.outlet?.id }">
         <JointGlyph :outcome="s.outcome" :tags="s.adapters.map(garage.tag)" />
         <div class="what">
-          <button type="button" class="text-button" @click="rail.choose({ outlet: s.outlet })">
+          <TextButton @click="rail.choose({ outlet: s.outlet })">
             {{ name(s.outlet) }}
-          </button>
+          </TextButton>
           <span class="quiet place">{{ place(s.outlet) }}</span>
           <span class="reason">{{ s.reasons[order] }}</span>
         </div>
@@ -67,9 +68,13 @@ function keepBeside(stop: Stop): void {
         <span class="figures number">{{
           s.amount === null ? say('figure.unknown') : money(s.amount, s.currency)
         }}</span>
-        <button type="button" class="text-button beside" @click="keepBeside(s)">
-          {{ say('stops.compare') }}<span class="sr-only">{{ say('stops.with', { outlet: name(s.outlet) }) }}</span>
-        </button>
+        <TextButton
+          class="beside"
+          :aria-label="say('stops.compare_with', { outlet: name(s.outlet) })"
+          @click="keepBeside(s)"
+        >
+          {{ say('stops.compare') }}
+        </TextButton>
       </li>
     </ol>
     <details v-if="none.length > 0">

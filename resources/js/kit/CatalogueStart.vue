@@ -5,6 +5,7 @@ import type { components } from '@/api/schema';
 import type { Draft } from '@/stores/edit';
 import AnyFace from '@/ui/AnyFace.vue';
 import { useAttempt } from '@/ui/useAttempt';
+import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 
 /** Begins a plate from a kind of the catalogue; what its own plate must tell is shown beside it. */
@@ -75,9 +76,9 @@ function hand(): void {
 </script>
 
 <template>
-  <button type="button" class="text-button" aria-haspopup="dialog" @click="open">
+  <TextButton aria-haspopup="dialog" @click="open">
     {{ what === 'adapters' ? say('kit.add_adapter') : say('kit.add_outlet') }}
-  </button>
+  </TextButton>
   <el-dialog
     v-model="isOpen"
     :title="what === 'adapters' ? say('kit.adapter_kinds') : say('kit.charger_kinds')"

@@ -7,6 +7,7 @@ import { STALL_COLUMNS } from '@/plates/stalls';
 import type { Draft } from '@/stores/edit';
 import { differences, same } from '@/api/differences';
 import { valueAt, withValue } from '@/api/dotted';
+import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 
 /** What somebody else changed while a plate was being edited here: figure by figure, with two ways to go on. */
@@ -81,17 +82,15 @@ function onTop(paths: string[]): Draft {
       </li>
     </ul>
     <div class="ways">
-      <button type="button" class="text-button" @click="emit('goOn', onTop(Object.keys(here)))">
+      <TextButton @click="emit('goOn', onTop(Object.keys(here)))">
         {{ isGone ? say('meanwhile.bring_back') : say('meanwhile.mine') }}
-      </button>
-      <button
+      </TextButton>
+      <TextButton
         v-if="rows.some((row) => row.isApart)"
-        type="button"
-        class="text-button"
         @click="emit('goOn', onTop(Object.keys(here).filter((path) => !(path in there))))"
       >
         {{ say('meanwhile.theirs') }}
-      </button>
+      </TextButton>
     </div>
   </section>
 </template>

@@ -19,6 +19,7 @@ import SiftBar from './SiftBar.vue';
 import TourList from './TourList.vue';
 import { useSifted } from './useSifted';
 import { useAttempt } from '@/ui/useAttempt';
+import TextButton from '@/ui/TextButton.vue';
 import { say, type Code } from '@/words/say';
 
 const garage = useGarage();
@@ -102,9 +103,9 @@ const newCar = (): Draft => ({
         <h2 id="cars-title">{{ say('kit.cars') }}</h2>
         <span v-if="account.may('edit')" class="acts adds">
           <RouterLink to="/new-car" class="text-button">{{ say('kit.add_car') }}</RouterLink>
-          <button type="button" class="text-button" @click="begin('vehicles', newCar())">
+          <TextButton @click="begin('vehicles', newCar())">
             {{ say('kit.whole_plate') }}
-          </button>
+          </TextButton>
         </span>
       </div>
       <div class="cards">
@@ -158,17 +159,13 @@ const newCar = (): Draft => ({
       <div class="section-head">
         <h2>{{ p.name }}</h2>
         <span class="acts">
-          <button v-if="account.may('edit')" type="button" class="text-button" @click="open(p.id)">
-            {{ say('kit.rename') }}<span class="sr-only">{{ say('kit.of', { name: p.name }) }}</span>
-          </button>
-          <button
+          <TextButton v-if="account.may('edit')" :words="say('kit.rename')" :of="p.name" @click="open(p.id)" />
+          <TextButton
             v-if="account.may('keep')"
-            type="button"
-            class="text-button"
+            :words="say('kit.remove')"
+            :of="p.name"
             @click="attempt(() => edit.remove('places', p.id, p.name))"
-          >
-            {{ say('kit.remove') }}<span class="sr-only">{{ say('kit.of', { name: p.name }) }}</span>
-          </button>
+          />
         </span>
         <CatalogueStart
           v-if="account.may('edit')"
@@ -194,9 +191,9 @@ const newCar = (): Draft => ({
       </div>
     </section>
     <p v-if="shownPlaces.length < sifted.places.value.length">
-      <button type="button" class="text-button" @click="most += MOST_PLACES">
+      <TextButton @click="most += MOST_PLACES">
         {{ say('sift.more', { n: sifted.places.value.length - shownPlaces.length }) }}
-      </button>
+      </TextButton>
     </p>
     <SeveralForm
       v-if="sifted.isChoosing.value && sifted.chosenKind.value"
@@ -206,17 +203,12 @@ const newCar = (): Draft => ({
       @done="sifted.stop"
     />
     <p class="places">
-      <button
-        v-if="account.may('edit')"
-        type="button"
-        class="text-button"
-        @click="begin('places', { name: say('kit.new_place_name') })"
-      >
+      <TextButton v-if="account.may('edit')" @click="begin('places', { name: say('kit.new_place_name') })">
         {{ say('kit.add_place') }}
-      </button>
-      <button v-if="account.may('keep')" type="button" class="text-button" @click="importing = true">
+      </TextButton>
+      <TextButton v-if="account.may('keep')" @click="importing = true">
         {{ say('kit.import') }}
-      </button>
+      </TextButton>
       <a class="text-button" href="/api/ocpi/export" download="harmozon-locations.json">{{ say('kit.export') }}</a>
     </p>
     <TourList />

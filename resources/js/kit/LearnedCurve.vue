@@ -5,6 +5,7 @@ import { withValue } from '@/api/dotted';
 import { useAccount } from '@/stores/account';
 import { useEdit } from '@/stores/edit';
 import { useAttempt } from '@/ui/useAttempt';
+import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 
 /** A car's charge curve as its sessions show it, beside the entered one: taken only when somebody says so. */
@@ -54,9 +55,7 @@ async function take(): Promise<void> {
       <path class="median" :d="line(learned.points.map((p) => [p.soc, p.kw]))" />
       <path class="ground" :d="`M0 ${HEIGHT - 0.5}H${WIDTH}`" />
     </svg>
-    <button v-if="!isTaken && account.may('edit')" type="button" class="text-button" @click="take">
-      {{ say('learned.take') }}<span class="sr-only">{{ say('kit.of', { name: vehicle.name }) }}</span>
-    </button>
+    <TextButton v-if="!isTaken && account.may('edit')" :words="say('learned.take')" :of="vehicle.name" @click="take" />
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
   </div>
 </template>

@@ -5,6 +5,7 @@ import { useEdit } from '@/stores/edit';
 import { useGarage } from '@/stores/garage';
 import { useTerms } from '@/stores/terms';
 import { useAttempt } from '@/ui/useAttempt';
+import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 
 /** What each network needs before somebody can start there, and whether it is done: gate 5 reads it. */
@@ -68,14 +69,12 @@ const set = (id: string, step: Step, state: string) =>
             <option v-for="state in states" :key="state.id" :value="state.id">{{ state.words }}</option>
           </select>
         </label>
-        <button
+        <TextButton
           v-if="account.may('keep')"
-          type="button"
-          class="text-button"
+          :words="say('kit.remove')"
+          :of="n.name"
           @click="attempt(() => edit.remove('networks', n.id, n.name))"
-        >
-          {{ say('kit.remove') }}<span class="sr-only">{{ say('kit.of', { name: n.name }) }}</span>
-        </button>
+        />
       </li>
     </ul>
     <form v-if="account.may('edit')" class="add" @submit.prevent="name.trim() && add(name.trim())">
@@ -83,14 +82,14 @@ const set = (id: string, step: Step, state: string) =>
         {{ say('set_up.network') }}
         <input v-model="name" class="figures" maxlength="120" autocomplete="off" />
       </label>
-      <button type="submit" class="text-button" :disabled="isBusy || name.trim() === ''">
+      <TextButton type="submit" :disabled="isBusy || name.trim() === ''">
         {{ say('set_up.add') }}
-      </button>
+      </TextButton>
       <template v-if="named.length > 0">
         <span class="quiet">{{ say('set_up.named') }}</span>
-        <button v-for="n in named" :key="n" type="button" class="text-button" :disabled="isBusy" @click="add(n)">
+        <TextButton v-for="n in named" :key="n" :disabled="isBusy" @click="add(n)">
           {{ n }}
-        </button>
+        </TextButton>
       </template>
     </form>
   </section>

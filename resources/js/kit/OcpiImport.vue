@@ -7,6 +7,7 @@ import { useAccount } from '@/stores/account';
 import { useEdit } from '@/stores/edit';
 import { useUndo } from '@/stores/undo';
 import { day } from '@/ui/figures';
+import TextButton from '@/ui/TextButton.vue';
 import { listed, say, type Code } from '@/words/say';
 import NetworkWords from './NetworkWords.vue';
 import PlaceChange from './PlaceChange.vue';
@@ -146,9 +147,9 @@ function back(id: string): Promise<void> {
     <p v-if="told" role="status">{{ told }}</p>
     <p v-if="phase" class="phase" role="status">
       <label>{{ say(phase) }} <progress /></label>
-      <button v-if="phase === 'ocpi.looking'" type="button" class="text-button" @click="looking?.abort()">
+      <TextButton v-if="phase === 'ocpi.looking'" @click="looking?.abort()">
         {{ say('ocpi.stop') }}
-      </button>
+      </TextButton>
     </p>
     <template v-if="preview">
       <NetworkWords v-if="preview.terms.length > 0" :terms="preview.terms" @assign="assign" />
@@ -175,9 +176,9 @@ function back(id: string): Promise<void> {
               what: inWords(one.counts) || say('ocpi.noted'),
             })
           }}
-          <button v-if="i === 0" type="button" class="text-button" :disabled="isBusy" @click="back(one.id)">
+          <TextButton v-if="i === 0" :disabled="isBusy" @click="back(one.id)">
             {{ say('ocpi.undo') }}
-          </button>
+          </TextButton>
           <span v-else class="quiet">{{ say('ocpi.undo_newest') }}</span>
         </li>
       </ul>

@@ -7,6 +7,7 @@ import type { PieceKind } from '@/stores/edit';
 import { useUndo } from '@/stores/undo';
 import { day } from '@/ui/figures';
 import { useAttempt } from '@/ui/useAttempt';
+import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 
 /** Photographs of a piece's plate: by the camera of a phone, or from a file. */
@@ -71,9 +72,13 @@ onMounted(() => attempt(load));
           />
         </a>
         <span class="quiet">{{ day(photo.at, account.zone) }}</span>
-        <button v-if="account.may('keep')" type="button" class="text-button" :disabled="isBusy" @click="remove(photo)">
-          {{ say('kit.remove') }}<span class="sr-only">{{ say('photos.nth', { n: i + 1 }) }}</span>
-        </button>
+        <TextButton
+          v-if="account.may('keep')"
+          :disabled="isBusy"
+          :words="say('kit.remove')"
+          :of="say('photos.nth', { n: i + 1 })"
+          @click="remove(photo)"
+        />
       </li>
     </ul>
     <label v-if="account.may('edit')" class="take">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useAccount } from '@/stores/account';
+import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 
 /** A piece of the garage as its plate. */
@@ -27,20 +28,17 @@ const emit = defineEmits<{ edit: []; remove: []; choose: [isChosen: boolean] }>(
         type="checkbox"
         :checked="choice.isChosen"
         :disabled="!choice.isOpen"
+        :aria-label="say('button.of', { act: say('several.choose'), name })"
         @change="emit('choose', ($event.target as HTMLInputElement).checked)"
       />
-      {{ say('several.choose') }}<span class="sr-only">{{ say('kit.of', { name }) }}</span>
+      {{ say('several.choose') }}
     </label>
     <p class="quiet">{{ blurb }}</p>
     <p v-for="line in lines" :key="line" class="figures">{{ line }}</p>
     <p v-if="unread" class="unread">{{ say('sift.n_unread', { n: unread }) }}</p>
     <p class="acts">
-      <button v-if="account.may('edit')" type="button" class="text-button" @click="emit('edit')">
-        {{ say('kit.edit') }}<span class="sr-only">{{ say('kit.of', { name }) }}</span>
-      </button>
-      <button v-if="account.may('keep')" type="button" class="text-button" @click="emit('remove')">
-        {{ say('kit.remove') }}<span class="sr-only">{{ say('kit.of', { name }) }}</span>
-      </button>
+      <TextButton v-if="account.may('edit')" :words="say('kit.edit')" :of="name" @click="emit('edit')" />
+      <TextButton v-if="account.may('keep')" :words="say('kit.remove')" :of="name" @click="emit('remove')" />
     </p>
     <slot />
   </article>

@@ -14,6 +14,7 @@ import AnyFace from '@/ui/AnyFace.vue';
 import { LABEL_FIELDS } from './label';
 import PhotoStrip from './PhotoStrip.vue';
 import { useTerms } from '@/stores/terms';
+import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 
 /** A form shaped like the plate it copies; checked as it is typed. */
@@ -171,14 +172,12 @@ async function goOn(theirs: Found, next: Draft): Promise<void> {
     <section v-for="group in shown" :key="group.title" class="plate" :aria-label="group.title">
       <header>
         <h3>{{ group.title }}</h3>
-        <button
+        <TextButton
           v-if="group.under && !group.hasNoSwitch && !isBrief"
-          type="button"
-          class="text-button"
           @click="set(group.under, isThere(group.under) ? null : (group.start ?? {}))"
         >
           {{ isThere(group.under) ? say('editor.take_off') : say('editor.add') }}
-        </button>
+        </TextButton>
       </header>
       <div v-if="isThere(group.under)" class="fields">
         <FieldEntry
@@ -194,23 +193,19 @@ async function goOn(theirs: Found, next: Draft): Promise<void> {
       </div>
     </section>
     <p v-if="kind === 'vehicles'" class="inlets">
-      <button
-        type="button"
-        class="text-button"
-        @click="setInlets((list) => [...list, { coupler: 'type1', dc: null, ac: {} }])"
-      >
+      <TextButton @click="setInlets((list) => [...list, { coupler: 'type1', dc: null, ac: {} }])">
         {{ say('editor.add_inlet') }}
-      </button>
-      <button v-if="inlets > 1" type="button" class="text-button" @click="setInlets((list) => list.slice(0, -1))">
+      </TextButton>
+      <TextButton v-if="inlets > 1" @click="setInlets((list) => list.slice(0, -1))">
         {{ say('editor.take_off_inlet', { n: inlets }) }}
-      </button>
+      </TextButton>
     </p>
     <PhotoStrip v-if="base && kind !== 'tours'" :kind="kind" :piece="base.id" :name="base.draft.name" />
     <p v-if="isBrief" class="inlets">
-      <button v-if="unread.length > 0" type="button" class="text-button" @click="confirm(...unread)">
+      <TextButton v-if="unread.length > 0" @click="confirm(...unread)">
         {{ say('editor.all_so') }}
-      </button>
-      <button type="button" class="text-button" @click="isBrief = false">{{ say('editor.whole') }}</button>
+      </TextButton>
+      <TextButton @click="isBrief = false">{{ say('editor.whole') }}</TextButton>
     </p>
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
     <ChangedMeanwhile

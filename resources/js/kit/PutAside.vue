@@ -7,6 +7,7 @@ import { useEdit } from '@/stores/edit';
 import { useUndo } from '@/stores/undo';
 import { day, hour } from '@/ui/figures';
 import { useAttempt } from '@/ui/useAttempt';
+import TextButton from '@/ui/TextButton.vue';
 import { say, type Code } from '@/words/say';
 
 type Item = components['schemas']['PutAside'];
@@ -54,9 +55,9 @@ watch(undo.offer, () => told.value && load());
   <section aria-labelledby="aside-title">
     <div class="section-head">
       <h2 id="aside-title">{{ say('aside.title') }}</h2>
-      <button v-if="!told" type="button" class="text-button" :disabled="isBusy" @click="load">
+      <TextButton v-if="!told" :disabled="isBusy" @click="load">
         {{ say('aside.show') }}
-      </button>
+      </TextButton>
     </div>
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
     <template v-if="told">
@@ -73,15 +74,13 @@ watch(undo.offer, () => told.value && load());
               })
             }}</span>
           </div>
-          <button
+          <TextButton
             v-if="item.kind === 'sessions' || account.may('keep')"
-            type="button"
-            class="text-button"
             :disabled="isBusy"
+            :words="say('aside.back')"
+            :of="item.name"
             @click="back(item)"
-          >
-            {{ say('aside.back') }}<span class="sr-only">{{ say('kit.of', { name: item.name }) }}</span>
-          </button>
+          />
         </li>
       </ul>
     </template>

@@ -6,6 +6,7 @@ import { useTerms } from '@/stores/terms';
 import FieldEntry from '@/plates/FieldEntry.vue';
 import { fieldsOf } from '@/plates/fields';
 import { useAttempt } from '@/ui/useAttempt';
+import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 
 /** One figure, written on several plates at once: on all of them or on none. */
@@ -38,7 +39,7 @@ const write = () =>
 <template>
   <form class="several" :aria-label="say('several.title')" @submit.prevent="write">
     <strong role="status">{{ say('several.chosen', { n: ids.length }) }}</strong>
-    <button type="button" class="text-button" @click="emit('all')">{{ say('several.all') }}</button>
+    <TextButton @click="emit('all')">{{ say('several.all') }}</TextButton>
     <label>
       {{ say('several.figure') }}
       <select v-model="path">

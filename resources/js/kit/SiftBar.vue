@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useTerms } from '@/stores/terms';
+import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 import type { Wanted } from './useSifted';
 
@@ -57,15 +58,9 @@ const orders = [
       <input v-model="wanted.isUnread" type="checkbox" />
       {{ say('sift.unread') }}
     </label>
-    <button
-      v-if="canEdit"
-      type="button"
-      class="text-button"
-      :aria-pressed="isChoosing"
-      @click="isChoosing = !isChoosing"
-    >
+    <TextButton v-if="canEdit" :aria-pressed="isChoosing" @click="isChoosing = !isChoosing">
       {{ isChoosing ? say('several.stop') : say('several.begin') }}
-    </button>
+    </TextButton>
   </form>
 </template>
 

@@ -5,6 +5,7 @@ import { useAccount } from '@/stores/account';
 import { useEdit, type Found } from '@/stores/edit';
 import { useGarage } from '@/stores/garage';
 import { useAttempt } from '@/ui/useAttempt';
+import TextButton from '@/ui/TextButton.vue';
 import { listed, say } from '@/words/say';
 
 /** Named, ordered choices of places and cars: board and ranking follow the one that is chosen. */
@@ -74,9 +75,9 @@ const save = () =>
     <div class="section-head">
       <h2 id="tours-title">{{ say('tours.title') }}</h2>
       <p class="quiet">{{ say('tours.lead') }}</p>
-      <button v-if="account.may('edit')" type="button" class="text-button new" @click="open(null)">
+      <TextButton v-if="account.may('edit')" class="new" @click="open(null)">
         {{ say('tours.add') }}
-      </button>
+      </TextButton>
     </div>
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
     <ul class="tours">
@@ -85,17 +86,13 @@ const save = () =>
         <span>{{ stops(t) }}</span>
         <span class="quiet">{{ cars(t) }}</span>
         <span class="acts">
-          <button v-if="account.may('edit')" type="button" class="text-button" @click="open(t.id)">
-            {{ say('kit.edit') }}<span class="sr-only">{{ say('kit.of', { name: t.name }) }}</span>
-          </button>
-          <button
+          <TextButton v-if="account.may('edit')" :words="say('kit.edit')" :of="t.name" @click="open(t.id)" />
+          <TextButton
             v-if="account.may('keep')"
-            type="button"
-            class="text-button"
+            :words="say('kit.remove')"
+            :of="t.name"
             @click="attempt(() => edit.remove('tours', t.id, t.name))"
-          >
-            {{ say('kit.remove') }}<span class="sr-only">{{ say('kit.of', { name: t.name }) }}</span>
-          </button>
+          />
         </span>
       </li>
     </ul>
@@ -106,15 +103,14 @@ const save = () =>
       <ol>
         <li v-for="(id, i) in draft.places" :key="id">
           <span>{{ placeName(id) }}</span>
-          <button type="button" class="text-button" :disabled="i === 0" @click="move(i, -1)">
-            {{ say('tours.earlier') }}<span class="sr-only">{{ say('kit.of', { name: placeName(id) }) }}</span>
-          </button>
-          <button type="button" class="text-button" :disabled="i === draft.places.length - 1" @click="move(i, 1)">
-            {{ say('tours.later') }}<span class="sr-only">{{ say('kit.of', { name: placeName(id) }) }}</span>
-          </button>
-          <button type="button" class="text-button" @click="draft.places.splice(i, 1)">
-            {{ say('tours.leave_out') }}<span class="sr-only">{{ say('kit.of', { name: placeName(id) }) }}</span>
-          </button>
+          <TextButton :disabled="i === 0" :words="say('tours.earlier')" :of="placeName(id)" @click="move(i, -1)" />
+          <TextButton
+            :disabled="i === draft.places.length - 1"
+            :words="say('tours.later')"
+            :of="placeName(id)"
+            @click="move(i, 1)"
+          />
+          <TextButton :words="say('tours.leave_out')" :of="placeName(id)" @click="draft.places.splice(i, 1)" />
         </li>
       </ol>
       <label v-if="left.length > 0">

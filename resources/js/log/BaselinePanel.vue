@@ -5,6 +5,7 @@ import { useAccount } from '@/stores/account';
 import { useUndo } from '@/stores/undo';
 import { day, hour } from '@/ui/figures';
 import { useAttempt } from '@/ui/useAttempt';
+import TextButton from '@/ui/TextButton.vue';
 import { listed, say } from '@/words/say';
 import { adaptersOf, BASELINE_LETTERS } from './naming';
 
@@ -68,9 +69,9 @@ function chosen(event: Event): void {
         <ul v-if="b.comparison.confounders.length > 0" class="small quiet">
           <li v-for="c in b.comparison.confounders" :key="c.code">{{ c.detail }}</li>
         </ul>
-        <button v-if="account.may('record')" type="button" class="text-button" @click="drop(b)">
+        <TextButton v-if="account.may('record')" @click="drop(b)">
           {{ say('report.drop_baseline') }}
-        </button>
+        </TextButton>
       </li>
     </ul>
     <template v-if="account.may('record')">
@@ -78,7 +79,7 @@ function chosen(event: Event): void {
         <option value="">{{ say('report.choose_baseline') }}</option>
         <option v-for="s in others" :key="s.id" :value="s.id">{{ label(s) }}</option>
       </select>
-      <button v-else type="button" class="text-button" @click="open">{{ say('report.choose_baseline') }}</button>
+      <TextButton v-else @click="open">{{ say('report.choose_baseline') }}</TextButton>
     </template>
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
   </section>

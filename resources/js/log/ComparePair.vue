@@ -7,6 +7,7 @@ import { useUnits } from '@/stores/units';
 import { useTerms } from '@/stores/terms';
 import { day } from '@/ui/figures';
 import { useAttempt } from '@/ui/useAttempt';
+import TextButton from '@/ui/TextButton.vue';
 import { listed, say } from '@/words/say';
 import { adaptersOf } from './naming';
 
@@ -76,10 +77,10 @@ async function keep(): Promise<void> {
     <p v-else>{{ say('log.pick_another') }}</p>
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
     <p class="acts">
-      <button v-if="comparison && account.may('record')" type="button" class="text-button" @click="keep">
+      <TextButton v-if="comparison && account.may('record')" @click="keep">
         {{ say('log.keep_baseline') }}
-      </button>
-      <button type="button" class="text-button" @click="emit('none')">{{ say('log.unpick') }}</button>
+      </TextButton>
+      <TextButton @click="emit('none')">{{ say('log.unpick') }}</TextButton>
     </p>
   </section>
 </template>

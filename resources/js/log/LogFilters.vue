@@ -3,6 +3,7 @@ import { useDebounceFn } from '@vueuse/core';
 import { computed } from 'vue';
 import { useGarage } from '@/stores/garage';
 import { useTerms } from '@/stores/terms';
+import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 import type { Filter } from './useLog';
 
@@ -70,7 +71,7 @@ const selects = computed(() => [
       ><span>{{ key === 'from' ? say('log.from') : say('log.to') }}</span
       ><input type="date" :value="filter[key] ?? ''" @change="emit('want', { [key]: valueOf($event) })"
     /></label>
-    <button v-if="isFiltered" type="button" class="text-button" @click="emit('all')">{{ say('log.all') }}</button>
+    <TextButton v-if="isFiltered" @click="emit('all')">{{ say('log.all') }}</TextButton>
   </form>
 </template>
 

@@ -3,6 +3,7 @@ import { useIntersectionObserver, useMediaQuery } from '@vueuse/core';
 import { computed, ref, useTemplateRef } from 'vue';
 import type { SessionLine } from '@/api/client';
 import EmptyState from '@/ui/EmptyState.vue';
+import TextButton from '@/ui/TextButton.vue';
 import Said from '@/words/Said.vue';
 import { say } from '@/words/say';
 import ComparePair from './ComparePair.vue';
@@ -79,9 +80,9 @@ const isEmpty = computed(() => sessions.value?.length === 0 && !isFiltered.value
     </div>
     <p v-if="sessions.length === 0" class="quiet">{{ say('log.nothing') }}</p>
     <p ref="end">
-      <button v-if="next" type="button" class="text-button" @click="more">
+      <TextButton v-if="next" @click="more">
         {{ say('log.more', { n: total - sessions.length }) }}
-      </button>
+      </TextButton>
     </p>
   </section>
 </template>

@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue';
 import { api, ask, wordsOf, type Sums } from '@/api/client';
 import { money, month, number } from '@/ui/figures';
+import TextButton from '@/ui/TextButton.vue';
 import { listed, say } from '@/words/say';
 import type { Filter } from './useLog';
 
@@ -92,9 +93,9 @@ const measures: { value: Measure; label: string }[] = [
         </dd>
       </dl>
     </div>
-    <button v-if="hasMore" type="button" class="text-button" :aria-expanded="showsAll" @click="showsAll = !showsAll">
+    <TextButton v-if="hasMore" :aria-expanded="showsAll" @click="showsAll = !showsAll">
       {{ showsAll ? say('log.fewer_lines') : say('log.all_lines') }}
-    </button>
+    </TextButton>
   </section>
   <p v-if="error" class="complaint" role="alert">{{ error }}</p>
 </template>

@@ -4,6 +4,7 @@ import { useAccount } from '@/stores/account';
 import { useTerms } from '@/stores/terms';
 import { useUndo } from '@/stores/undo';
 import { useAttempt } from '@/ui/useAttempt';
+import TextButton from '@/ui/TextButton.vue';
 import { listed, say } from '@/words/say';
 
 /** By which plates a session was judged: a plate edited later changes no verdict until somebody asks for it. */
@@ -31,9 +32,9 @@ async function back(): Promise<void> {
   <section v-if="report.plates.changed.length > 0 || report.plates.before" class="since">
     <p v-if="report.plates.changed.length > 0">
       {{ say('report.plates_changed', { names: listed('and', report.plates.changed) }) }}
-      <button v-if="account.may('record')" type="button" class="text-button" @click="anew">
+      <TextButton v-if="account.may('record')" @click="anew">
         {{ say('report.judge_anew') }}
-      </button>
+      </TextButton>
     </p>
     <p v-if="report.plates.before">
       {{
@@ -41,9 +42,9 @@ async function back(): Promise<void> {
           verdict: report.plates.before.verdict ? terms.words('verdict', report.plates.before.verdict) : '–',
         })
       }}
-      <button v-if="account.may('record')" type="button" class="text-button" @click="back">
+      <TextButton v-if="account.may('record')" @click="back">
         {{ say('report.judge_before') }}
-      </button>
+      </TextButton>
     </p>
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
   </section>

@@ -13,6 +13,7 @@ import type { Scale } from '@/chart/useScales';
 import { useAccount } from '@/stores/account';
 import { useUnits } from '@/stores/units';
 import { clock, day, quantity, soc } from '@/ui/figures';
+import TextButton from '@/ui/TextButton.vue';
 import { plain } from '@/words/habits';
 import { listed, say } from '@/words/say';
 import { EDGE, endOf } from './axis';
@@ -156,7 +157,7 @@ const events = computed(() =>
             say('report.baseline_line', { letter: BASELINE_LETTERS[i] ?? '', day: day(b.started_at, account.zone) })
           }}</label
         >
-        <button v-if="zoom" type="button" class="text-button" @click="zoom = null">{{ say('report.whole') }}</button>
+        <TextButton v-if="zoom" @click="zoom = null">{{ say('report.whole') }}</TextButton>
       </span>
     </figcaption>
     <ChartFrame

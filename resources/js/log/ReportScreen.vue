@@ -18,6 +18,7 @@ import PlateCheck from './PlateCheck.vue';
 import PlatesSince from './PlatesSince.vue';
 import ReportChart from './ReportChart.vue';
 import SessionPhotos from '@/ui/SessionPhotos.vue';
+import TextButton from '@/ui/TextButton.vue';
 import StallFault from './StallFault.vue';
 import TemperatureTable from './TemperatureTable.vue';
 
@@ -195,8 +196,15 @@ onMounted(async () => {
       <p v-if="handshake !== null">{{ say('report.handshake', { seconds: number(handshake) }) }}</p>
       <ul>
         <li v-for="event in happened" :key="event.client_id">
-          <span class="figures">{{ clock(event.t_s) }}</span> {{ event.words
-          }}<span v-if="event.detail" class="quiet">{{ say('report.detail', { detail: event.detail }) }}</span>
+          <span class="figures">{{ clock(event.t_s) }}</span>
+          <span v-if="event.detail" class="quiet"
+            ><Said code="report.detailed" :figures="{ detail: event.detail }"
+              ><template #event
+                ><span class="event">{{ event.words }}</span></template
+              ></Said
+            ></span
+          >
+          <template v-else>{{ event.words }}</template>
         </li>
       </ul>
       <p v-for="line in counted" :key="line">{{ line }}</p>
@@ -221,9 +229,9 @@ onMounted(async () => {
         say('report.as_cdr')
       }}</a>
       <a class="text-button" :href="`/api/sessions/${session.id}/report.pdf`" download>{{ say('report.as_pdf') }}</a>
-      <button type="button" class="text-button" @click="print">{{ say('report.print') }}</button>
-      <button type="button" class="text-button" @click="reopen">{{ say('report.reopen') }}</button>
-      <button type="button" class="text-button" @click="discard">{{ say('report.put_aside') }}</button>
+      <TextButton @click="print">{{ say('report.print') }}</TextButton>
+      <TextButton @click="reopen">{{ say('report.reopen') }}</TextButton>
+      <TextButton @click="discard">{{ say('report.put_aside') }}</TextButton>
     </footer>
   </article>
 </template>

@@ -8,6 +8,7 @@ import { day } from '@/ui/figures';
 import { say } from '@/words/say';
 import { withValue } from '@/api/dotted';
 import { useAttempt } from '@/ui/useAttempt';
+import TextButton from '@/ui/TextButton.vue';
 
 /** What was wrong with the stall, kept on its plate: the next driver is warned, and it ranks last by risk. */
 const props = defineProps<{ session: SessionLine }>();
@@ -22,7 +23,7 @@ const outlet = computed(() => garage.outlet(props.session.outlet.id));
 const fault = computed(() => outlet.value?.spec.known_fault ?? null);
 
 function begin(): void {
-  words.value = say('stall.begins', { day: day(props.session.started_at, account.zone) });
+  words.value = say('stall.begins', { day: day(props.session.started_at, account.zone), words: '' });
 }
 
 async function keep(text: string | null): Promise<void> {
@@ -39,18 +40,18 @@ async function keep(text: string | null): Promise<void> {
 </script>
 
 <template>
-  <section v-if="outlet" class="fault" :aria-label="say('stall.label')">
+  <section v-if="outlet" class="fault" :aria-label="say('stall.section')">
     <p v-if="fault" class="known">
       {{ say('stall.fault', { fault }) }}
-      <button type="button" class="text-button" @click="keep(null)">{{ say('stall.mended') }}</button>
+      <TextButton @click="keep(null)">{{ say('stall.mended') }}</TextButton>
     </p>
     <form v-else-if="words !== null" @submit.prevent="keep(words?.trim() || null)">
       <label for="stall-fault">{{ say('stall.what') }}</label>
       <input id="stall-fault" v-model="words" maxlength="200" autocomplete="off" />
       <el-button native-type="submit">{{ say('stall.keep') }}</el-button>
-      <button type="button" class="text-button" @click="words = null">{{ say('stall.leave') }}</button>
+      <TextButton @click="words = null">{{ say('stall.leave') }}</TextButton>
     </form>
-    <button v-else type="button" class="text-button" @click="begin">{{ say('stall.note') }}</button>
+    <TextButton v-else @click="begin">{{ say('stall.note') }}</TextButton>
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
   </section>
 </template>

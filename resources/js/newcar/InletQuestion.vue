@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue';
 import { useTerms } from '@/stores/terms';
 import CouplerFace from '@/ui/CouplerFace.vue';
+import TextButton from '@/ui/TextButton.vue';
 import { say, type Code } from '@/words/say';
 import Choice from './Choice.vue';
 
@@ -63,12 +64,12 @@ function chooseSecond(id: string | null): void {
     </Choice>
   </div>
   <p class="more">
-    <button v-if="!showsOthers" type="button" class="text-button" @click="showsOthers = true">
+    <TextButton v-if="!showsOthers" @click="showsOthers = true">
       {{ say('new_car.another_shape') }}
-    </button>
-    <button v-if="first && !showsSecond" type="button" class="text-button" @click="showsSecond = true">
+    </TextButton>
+    <TextButton v-if="first && !showsSecond" @click="showsSecond = true">
       {{ say('new_car.second_inlet') }}
-    </button>
+    </TextButton>
   </p>
   <fieldset v-if="first && showsSecond">
     <legend>{{ say('new_car.beside_it') }}</legend>

@@ -12,6 +12,7 @@ import QuestionRail from './QuestionRail.vue';
 import SoFar from './SoFar.vue';
 import { useNewCar, type CarQuestion } from './useNewCar';
 import { number } from '@/ui/figures';
+import TextButton from '@/ui/TextButton.vue';
 import { listed, say, type Code } from '@/words/say';
 
 /** A new car in six questions, one at a time; beside them what it comes to so far. */
@@ -196,9 +197,9 @@ const fields = computed(() => figures(step.value));
           <el-button v-if="!isLast || told.onboard === undefined" size="large" @click="dontKnow">{{
             say('new_car.i_dont_know')
           }}</el-button>
-          <button v-if="draft?.plate && !isLast" type="button" class="text-button" @click="finish">
+          <TextButton v-if="draft?.plate && !isLast" @click="finish">
             {{ say('new_car.enough') }}
-          </button>
+          </TextButton>
         </div>
         <p v-if="isLast && !draft?.plate" class="quiet" role="status">{{ say('new_car.look_first') }}</p>
         <div class="name">

@@ -9,6 +9,7 @@ import { useAccount } from '@/stores/account';
 import { useEdit } from '@/stores/edit';
 import { withValue } from '@/api/dotted';
 import { useAttempt } from '@/ui/useAttempt';
+import TextButton from '@/ui/TextButton.vue';
 
 /** A fact nobody has read, where to read it, and a place to write it down there and then. */
 const props = defineProps<{ ask: Gate['asks'][number] }>();
@@ -79,9 +80,9 @@ async function keep(): Promise<void> {
     <FieldEntry v-if="account.may('edit')" v-model="value" :field="field" :complaint="error || undefined" />
     <strong v-else>{{ field.label }}</strong>
     <p class="where">{{ ask.where }}</p>
-    <button v-if="account.may('edit')" type="submit" class="text-button" :disabled="isBusy || value === null">
+    <TextButton v-if="account.may('edit')" type="submit" :disabled="isBusy || value === null">
       {{ say('ask.read_it') }}
-    </button>
+    </TextButton>
   </form>
 </template>
 

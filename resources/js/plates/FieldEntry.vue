@@ -7,6 +7,7 @@ import { day } from '@/ui/figures';
 import StallsEntry from './StallsEntry.vue';
 import { useTerms } from '@/stores/terms';
 import { useUnits } from '@/stores/units';
+import TextButton from '@/ui/TextButton.vue';
 import { listed, say } from '@/words/say';
 
 /** One figure of a plate. Empty is not known. */
@@ -90,9 +91,9 @@ function speak(language: string, isSpoken: boolean): void {
           />
           {{ language.words }}
         </label>
-        <button v-if="spoken !== null" type="button" class="text-button" @click="model = null">
+        <TextButton v-if="spoken !== null" @click="model = null">
           {{ say('entry.not_known') }}
-        </button>
+        </TextButton>
         <span v-else class="quiet">{{ say('entry.not_known') }}</span>
       </fieldset>
     </template>
@@ -134,9 +135,7 @@ function speak(language: string, isSpoken: boolean): void {
     </template>
     <p v-if="told" class="origin" :class="{ about: isAbout(origin) }">
       {{ told }}
-      <button v-if="isAbout(origin)" type="button" class="text-button" @click="emit('confirm')">
-        {{ say('entry.is_so') }}<span class="sr-only">{{ say('kit.of', { name: field.label }) }}</span>
-      </button>
+      <TextButton v-if="isAbout(origin)" :words="say('entry.is_so')" :of="field.label" @click="emit('confirm')" />
     </p>
     <p v-if="complaint" class="wrong-words" role="alert">{{ complaint }}</p>
   </div>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 import { STALL_COLUMNS as columns } from './stalls';
 
@@ -51,13 +52,11 @@ function add(): void {
           autocomplete="off"
           @change="write(i, column, ($event.target as HTMLInputElement).value)"
         />
-        <button type="button" class="text-button" @click="remove(i)">
-          {{ say('stalls.remove') }}<span class="sr-only">{{ say('kit.of', { name: stall.label }) }}</span>
-        </button>
+        <TextButton :words="say('stalls.remove')" :of="stall.label" @click="remove(i)" />
       </li>
     </ul>
   </template>
-  <button type="button" class="text-button add" @click="add">{{ say('stalls.add') }}</button>
+  <TextButton class="add" @click="add">{{ say('stalls.add') }}</TextButton>
 </template>
 
 <style scoped>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { onKeyStroke } from '@vueuse/core';
 import { nextTick, ref } from 'vue';
-import { say } from '@/words/say';
+import Said from '@/words/Said.vue';
 
 /** A piece of the rail as a button: it opens the pieces that could stand in its place. */
 defineProps<{
@@ -48,7 +48,11 @@ async function focusFirst(): Promise<void> {
   >
     <template #reference>
       <button ref="trigger" type="button" class="swap plain-button" :aria-expanded="isOpen">
-        <span class="sr-only">{{ say('rail.swap', { label }) }}</span><slot />
+        <Said code="rail.swap"
+          ><template #label
+            ><span class="sr-only">{{ label }}</span></template
+          ><template #piece><slot /></template
+        ></Said>
       </button>
     </template>
     <div ref="list" class="list" role="group" :aria-label="label">

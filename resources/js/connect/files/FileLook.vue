@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import type { CurvePoint, Import, ImportLook, Mapping } from '@/api/client';
 import { useUnits } from '@/stores/units';
 import { clock, number } from '@/ui/figures';
+import TextButton from '@/ui/TextButton.vue';
 import { listed, say } from '@/words/say';
 import { useReadingFields } from '@/connect/readingFields';
 import FileColumns from './FileColumns.vue';
@@ -91,10 +92,9 @@ const hasCurve = computed(() => Object.keys(props.look.curve).length > 0);
       <p>
         {{
           look.is_whole
-            ? say('look.count', { n: look.understood })
-            : say('look.count_part', { looked: look.looked_at, n: look.understood })
-        }}<template v-if="look.rejected_count > 0">{{ say('file.rejected', { n: look.rejected_count }) }}</template
-        >{{ say('file.end') }}
+            ? say('look.count', { n: look.understood, rejected: look.rejected_count })
+            : say('look.count_part', { looked: look.looked_at, n: look.understood, rejected: look.rejected_count })
+        }}
         <a v-if="look.rejected_count > 0" :href="`/api/imports/${file.id}/left-out.csv`" download>{{
           say('file.save_rejected')
         }}</a>
@@ -108,7 +108,7 @@ const hasCurve = computed(() => Object.keys(props.look.curve).length > 0);
     </div>
     <template #footer>
       <div class="foot">
-        <button type="button" class="text-button" @click="emit('drop', file)">{{ say('look.drop') }}</button>
+        <TextButton @click="emit('drop', file)">{{ say('look.drop') }}</TextButton>
         <button type="button" class="notched" :disabled="look.understood === 0 || refusal !== ''" @click="emit('take')">
           {{ say('look.take') }}
         </button>

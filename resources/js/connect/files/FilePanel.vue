@@ -3,6 +3,8 @@ import { onMounted, ref, watch } from 'vue';
 import type { CurvePoint, Import } from '@/api/client';
 import { percent } from '@/ui/figures';
 import { useUndo } from '@/stores/undo';
+import TextButton from '@/ui/TextButton.vue';
+import Said from '@/words/Said.vue';
 import { listed, say } from '@/words/say';
 import FileLook from './FileLook.vue';
 import { useFiles } from './useFiles';
@@ -65,6 +67,8 @@ const done = (i: Import) => percent(i.lines === 0 ? 0 : i.lines_done / i.lines);
 const line = (i: Import): string => {
   const name = i.name;
   switch (i.state) {
+    case 'done':
+      return name;
     case 'arriving':
       return say(isSending.value ? 'file.arriving' : 'file.arriving_open', { name, percent: arrived(i) });
     case 'running':
@@ -73,8 +77,6 @@ const line = (i: Import): string => {
       return say('file.stopped', { name, percent: done(i), n: i.added });
     case 'failed':
       return say('file.failed', { name, problem: i.problem ?? '' });
-    case 'done':
-      return say('file.done', { name });
     case 'waiting':
       return say('file.waiting', { name });
     case 'stopping':
@@ -110,13 +112,15 @@ const isMoving = (i: Import) => ['waiting', 'running', 'stopping'].includes(i.st
     <p v-if="isNobodyThere" class="small" role="status">{{ say('file.no_worker') }}</p>
     <div v-for="i in imports" :key="i.id" class="outcome" role="status">
       <p>
-        {{ line(i)
-        }}<template v-if="i.state === 'done'"
-          ><strong>{{ say('file.added', { n: i.added }) }}</strong
-          ><template v-if="i.understood > i.added">{{ say('file.known', { n: i.understood - i.added }) }}</template
-          ><template v-if="i.rejected_count > 0">{{ say('file.rejected', { n: i.rejected_count }) }}</template
-          >{{ say('file.end') }}</template
+        <Said
+          v-if="i.state === 'done'"
+          code="file.done"
+          :figures="{ name: i.name, known: i.understood - i.added, rejected: i.rejected_count }"
+          ><template #added
+            ><strong>{{ say('file.added', { n: i.added }) }}</strong></template
+          ></Said
         >
+        <template v-else>{{ line(i) }}</template>
       </p>
       <p v-if="isAwaited && !i.is_judged" class="small">{{ say('file.judging') }}</p>
       <progress v-if="isMoving(i)" :max="i.lines" :value="i.lines_done" :aria-label="line(i)" />
@@ -133,34 +137,22 @@ const isMoving = (i: Import) => ['waiting', 'running', 'stopping'].includes(i.st
         <a v-if="i.rejected_count > 0" :href="`/api/imports/${i.id}/left-out.csv`" download>{{
           say('file.save_rejected')
         }}</a>
-        <button v-if="i.state === 'ready'" type="button" class="text-button" @click="told(() => files.show(i))">
+        <TextButton v-if="i.state === 'ready'" @click="told(() => files.show(i))">
           {{ say('file.look') }}
-        </button>
-        <button
-          v-if="i.state === 'waiting' || i.state === 'running'"
-          type="button"
-          class="text-button"
-          @click="told(() => files.stop(i))"
-        >
+        </TextButton>
+        <TextButton v-if="i.state === 'waiting' || i.state === 'running'" @click="told(() => files.stop(i))">
           {{ say('file.stop') }}
-        </button>
-        <button
-          v-if="mayGoOn(i)"
-          type="button"
-          class="text-button"
-          @click="told(async () => void (await files.start(i)))"
-        >
+        </TextButton>
+        <TextButton v-if="mayGoOn(i)" @click="told(async () => void (await files.start(i)))">
           {{ say('file.resume') }}
-        </button>
-        <button
+        </TextButton>
+        <TextButton
           v-if="!isMoving(i) && !isSending"
-          type="button"
-          class="text-button"
           :aria-label="say('file.take_back_of', { name: i.name })"
           @click="told(() => files.takeBack(i))"
         >
           {{ say('file.take_back') }}
-        </button>
+        </TextButton>
       </p>
     </div>
     <FileLook

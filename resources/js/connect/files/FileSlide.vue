@@ -7,6 +7,7 @@ import type { CurvePoint, ImportLook } from '@/api/client';
 import { SECONDS, timeUnit } from '@/chart/timeUnit';
 import { useUnits } from '@/stores/units';
 import { clock, quantity, soc } from '@/ui/figures';
+import TextButton from '@/ui/TextButton.vue';
 import { plain } from '@/words/habits';
 import { say } from '@/words/say';
 import { useReadingFields } from '@/connect/readingFields';
@@ -192,17 +193,15 @@ function key(event: KeyboardEvent): void {
     </p>
     <p class="begins">
       <strong>{{ say('look.begins', { when: when(now) }) }}</strong>
-      <button v-if="now !== 0" type="button" class="text-button" @click="emit('shift', 0)">
+      <TextButton v-if="now !== 0" @click="emit('shift', 0)">
         {{ say('look.at_plug') }}
-      </button>
-      <button
+      </TextButton>
+      <TextButton
         v-if="look.clock_shift_s !== null && look.clock_shift_s !== now"
-        type="button"
-        class="text-button"
         @click="emit('shift', look.clock_shift_s)"
       >
         {{ say('look.by_clock', { when: when(look.clock_shift_s) }) }}
-      </button>
+      </TextButton>
       <label
         >{{ say('look.shift') }}
         <input
