@@ -67,7 +67,7 @@ function said({ file, text }: (typeof sources)[number]): Spoken[] {
 
 /** Every <Said code="…">: its figures, and the slots that stand for others. */
 function slotted({ file, text }: (typeof sources)[number]): Spoken[] {
-  return [...text.matchAll(/<Said\b((?:[^>\"]|\"[^\"]*\")*?(?:\/>|>[\s\S]*?<\/Said\s*>))/g)].map((found) => {
+  return [...text.matchAll(/<Said\b((?:[^>"]|"[^"]*")*?(?:\/>|>[\s\S]*?<\/Said\s*>))/g)].map((found) => {
     const body = found[1] ?? '';
     const given = /:figures="(\{[\s\S]*?\})"/.exec(body)?.[1];
     const object = given ? ts.createSourceFile('f.ts', `(${given})`, ts.ScriptTarget.Latest).statements[0] : undefined;

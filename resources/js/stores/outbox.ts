@@ -1,3 +1,4 @@
+import { useEventListener } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { api, ApiError, ask, wordsOf, type Reading, type Report } from '@/api/client';
@@ -75,9 +76,9 @@ export const useOutbox = defineStore('outbox', () => {
   async function start(): Promise<void> {
     if (!isListening) {
       isListening = true;
-      window.addEventListener('online', () => void send());
-      document.addEventListener('visibilitychange', () => document.visibilityState === 'visible' && void send());
-      channel?.addEventListener('message', () => void look());
+      useEventListener('online', () => void send());
+      useEventListener(document, 'visibilitychange', () => document.visibilityState === 'visible' && void send());
+      useEventListener(channel, 'message', () => void look());
     }
     await look().catch(() => undefined);
     void send();

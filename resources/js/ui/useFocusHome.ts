@@ -1,4 +1,5 @@
-import { onBeforeUnmount, onMounted } from 'vue';
+import { useEventListener, useMutationObserver } from '@vueuse/core';
+import { onScopeDispose } from 'vue';
 
 const FOCUSABLE = 'a[href], button, input, select, textarea, [tabindex]:not([tabindex="-1"])';
 /** How far back a place to stand on is looked for. */
@@ -78,19 +79,12 @@ export function useFocusHome(): void {
     home?.focus({ preventScroll: home === last.element });
   }
 
-  const watcher = new MutationObserver(() => {
-    due ||= requestAnimationFrame(look);
+  useEventListener(document, 'focusin', came);
+  useEventListener(document, 'focusout', went);
+  useMutationObserver(document.body, () => (due ||= requestAnimationFrame(look)), {
+    childList: true,
+    subtree: true,
+    attributeFilter: ['disabled'],
   });
-
-  onMounted(() => {
-    document.addEventListener('focusin', came);
-    document.addEventListener('focusout', went);
-    watcher.observe(document.body, { childList: true, subtree: true, attributeFilter: ['disabled'] });
-  });
-  onBeforeUnmount(() => {
-    document.removeEventListener('focusin', came);
-    document.removeEventListener('focusout', went);
-    watcher.disconnect();
-    cancelAnimationFrame(due);
-  });
+  onScopeDispose(() => cancelAnimationFrame(due));
 }

@@ -1,4 +1,4 @@
-import { onBeforeUnmount, onMounted } from 'vue';
+import { useEventListener } from '@vueuse/core';
 
 function isTyping(target: EventTarget | null): boolean {
   return (
@@ -23,6 +23,5 @@ export function useShortcuts(keys: Record<string, () => unknown>): void {
     event.preventDefault();
     action();
   }
-  onMounted(() => window.addEventListener('keydown', press));
-  onBeforeUnmount(() => window.removeEventListener('keydown', press));
+  useEventListener('keydown', press);
 }
