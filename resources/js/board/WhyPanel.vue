@@ -130,6 +130,10 @@ defineExpose({ focus: () => heading.value?.focus() });
 </template>
 
 <style scoped>
+.quiet .peak {
+  color: var(--ink);
+}
+
 h2 {
   outline-offset: 4px;
 }

@@ -54,4 +54,8 @@ ul {
 li {
   padding: var(--space-2) 0;
 }
+
+a {
+  color: var(--ink);
+}
 </style>

@@ -237,6 +237,10 @@ onMounted(async () => {
 </template>
 
 <style scoped>
+.quiet .event {
+  color: var(--ink);
+}
+
 .report {
   max-width: 1180px;
   margin: 0 auto;
