@@ -31,8 +31,6 @@ final class Reading extends Model
 
     protected $table = 'readings';
 
-    public const QUANTITIES = ['soc_pct', 'volts', 'amps', 'kw', 'adapter_c', 'handle_c', 'cable_c', 'inlet_c', 'ambient_c'];
-
     public $timestamps = false;
 
     protected $guarded = [];
@@ -95,15 +93,7 @@ final class Reading extends Model
     {
         return [
             't_ms' => $reading->tMs,
-            'soc_pct' => $reading->socPct,
-            'volts' => $reading->volts,
-            'amps' => $reading->amps,
-            'kw' => $reading->kw,
-            'adapter_c' => $reading->celsius[Point::Adapter->value] ?? null,
-            'handle_c' => $reading->celsius[Point::Handle->value] ?? null,
-            'cable_c' => $reading->celsius[Point::Cable->value] ?? null,
-            'inlet_c' => $reading->celsius[Point::Inlet->value] ?? null,
-            'ambient_c' => $reading->celsius[Point::Ambient->value] ?? null,
+            ...array_combine(CoreReading::quantities(), $reading->values()),
             'source' => $reading->source,
             'note' => $reading->note,
         ];

@@ -22,11 +22,14 @@ final class SessionDocument
 {
     private const FLAGS = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR;
 
-    /** Columns of the readings: an id, milliseconds as seconds, and what was read. */
-    public const COLUMNS = ['id', 't_s', ...Reading::QUANTITIES, 'source', 'note'];
-
     /** Objects that say as much when they are empty as when they are not there. */
     private const MAY_BE_EMPTY = ['theta', 'origins'];
+
+    /** @return list<string> columns of the readings: an id, milliseconds as seconds, and what was read */
+    public static function columns(): array
+    {
+        return ['id', 't_s', ...CoreReading::quantities(), 'source', 'note'];
+    }
 
     /** @return iterable<ChargeSession> oldest first */
     public static function all(): iterable
@@ -62,19 +65,18 @@ final class SessionDocument
     public static function text(ChargeSession $session, array $baselines, array $events, iterable $readings): \Generator
     {
         $head = json_encode([...self::head($session), 'baselines' => $baselines, 'events' => $events], self::FLAGS);
-        yield substr($head, 0, -1).',"readings":{"columns":'.json_encode(self::COLUMNS, self::FLAGS).',"rows":[';
+        yield substr($head, 0, -1).',"readings":{"columns":'.json_encode(self::columns(), self::FLAGS).',"rows":[';
         $comma = "\n";
         foreach ($readings as $id => $reading) {
-            yield $comma.self::row((string) $id, Reading::rowOf($reading));
+            yield $comma.self::row((string) $id, $reading);
             $comma = ",\n";
         }
         yield ']}}';
     }
 
-    /** @param  array<string, mixed>  $row  as of Reading::rowOf */
-    private static function row(string $id, array $row): string
+    private static function row(string $id, CoreReading $reading): string
     {
-        return json_encode([$id, $row['t_ms'] / 1000, ...array_map(static fn (string $c): mixed => $row[$c], array_slice(self::COLUMNS, 2))], self::FLAGS);
+        return json_encode([$id, $reading->tS(), ...$reading->values(), $reading->source, $reading->note], self::FLAGS);
     }
 
     /** @return array<string, mixed> */

@@ -245,7 +245,7 @@ final class SessionsImport
         $readings = $node->objectOrNull('readings');
         $columns = $readings?->texts('columns') ?? [];
         $rows = $readings === null ? [] : $readings->list('rows', SessionDoor::most());
-        if ($rows !== [] && (array_diff($columns, SessionDocument::COLUMNS) !== [] || count(array_unique($columns)) !== count($columns) || ! in_array('id', $columns, true))) {
+        if ($rows !== [] && (array_diff($columns, SessionDocument::columns()) !== [] || count(array_unique($columns)) !== count($columns) || ! in_array('id', $columns, true))) {
             throw FieldError::at($node->at('readings.columns'), Message::of('app.reading_columns'));
         }
         $reader = new ReadingJsonReader(self::LONGEST_SOURCE);

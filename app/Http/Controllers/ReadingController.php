@@ -10,6 +10,7 @@ use App\Models\Reading;
 use App\Sessions\ReadingBook;
 use App\Sessions\SessionReport;
 use Harmozon\Core\Readings\ReadingJsonReader;
+use Harmozon\Core\Record\Reading as CoreReading;
 use Illuminate\Http\JsonResponse;
 
 final class ReadingController extends Controller
@@ -31,7 +32,7 @@ final class ReadingController extends Controller
             'readings' => $newest->map(static fn (Reading $r): array => [
                 'client_id' => $r->client_id,
                 't_s' => $r->t_ms / 1000,
-                ...$r->only([...Reading::QUANTITIES, 'source', 'note']),
+                ...$r->only([...CoreReading::quantities(), 'source', 'note']),
             ]),
         ]);
     }

@@ -29,6 +29,18 @@ final readonly class Reading
     ) {
     }
 
+    /** @return list<string> the quantities that may be read, as files and tables name them */
+    public static function quantities(): array
+    {
+        return ['soc_pct', 'volts', 'amps', 'kw', ...array_map(static fn (Point $p): string => $p->value.'_c', Point::cases())];
+    }
+
+    /** @return list<float|null> what was read of each quantity, in their order */
+    public function values(): array
+    {
+        return [$this->socPct, $this->volts, $this->amps, $this->kw, ...array_map(fn (Point $p): ?float => $this->celsius[$p->value] ?? null, Point::cases())];
+    }
+
     public function tS(): float
     {
         return $this->tMs / 1000;

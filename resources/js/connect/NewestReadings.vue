@@ -4,21 +4,24 @@ import { useTerms } from '@/stores/terms';
 import { useUnits } from '@/stores/units';
 import { clock, number } from '@/ui/figures';
 import TextButton from '@/ui/TextButton.vue';
-import { say } from '@/words/say';
+import { listed, say } from '@/words/say';
+import { points } from './readingFields';
 
 defineProps<{ readings: (Reading & { isWaiting?: boolean })[]; count: number; mayChange: boolean }>();
 const emit = defineEmits<{ edit: [reading: Reading]; forget: [clientId: string] }>();
 const { thermometer } = useUnits();
 const terms = useTerms();
 
-const POINTS = ['ambient', 'adapter', 'handle', 'cable', 'inlet'] as const;
 const heat = (r: Reading): string =>
-  POINTS.flatMap((p) => {
-    const c = r[`${p}_c`];
-    return typeof c === 'number'
-      ? [say('readings.heat', { point: terms.words('point', p), degrees: thermometer(c) })]
-      : [];
-  }).join(' ');
+  listed(
+    'comma',
+    points().flatMap((p) => {
+      const c = r[`${p}_c`];
+      return typeof c === 'number'
+        ? [say('readings.heat', { point: terms.words('point', p), degrees: thermometer(c) })]
+        : [];
+    }),
+  );
 </script>
 
 <template>

@@ -1,24 +1,22 @@
 import type { Act } from '@/offline/acts';
 import { useTerms } from '@/stores/terms';
+import { useUnits } from '@/stores/units';
 import { clock, number } from '@/ui/figures';
 import { listed, say } from '@/words/say';
 import type { Code } from '@/words/say';
+import { points } from './readingFields';
 
 const QUANTITIES: Record<string, Code> = {
   soc_pct: 'figure.percent',
   volts: 'figure.volts',
   amps: 'figure.amps',
   kw: 'figure.kw',
-  adapter_c: 'figure.celsius',
-  handle_c: 'figure.celsius',
-  cable_c: 'figure.celsius',
-  inlet_c: 'figure.celsius',
-  ambient_c: 'figure.celsius',
 };
 
 /** An act in words, with every value that was typed. */
 export function actWords(act: Act): string {
   const terms = useTerms();
+  const { thermometer } = useUnits();
   switch (act.kind) {
     case 'begin':
       return say('act.begin');
@@ -27,7 +25,11 @@ export function actWords(act: Act): string {
         const value = act.reading[name as keyof typeof act.reading];
         return typeof value === 'number' ? [say(code, { n: number(value, 1) })] : [];
       });
-      return say('act.reading', { time: clock(act.reading.t_s), values: listed('comma', values) });
+      const heat = points().flatMap((p) => {
+        const c = act.reading[`${p}_c`];
+        return typeof c === 'number' ? [thermometer(c)] : [];
+      });
+      return say('act.reading', { time: clock(act.reading.t_s), values: listed('comma', [...values, ...heat]) });
     }
     case 'photo':
       return say('act.photo', { time: clock(act.tS) });

@@ -1,11 +1,14 @@
 import { useLocalStorage } from '@vueuse/core';
 import { computed } from 'vue';
+import type { Reading } from '@/api/client';
 import { useTerms } from '@/stores/terms';
 import { useUnits } from '@/stores/units';
 import { say } from '@/words/say';
 
-export type FieldName =
-  'soc_pct' | 'volts' | 'amps' | 'kw' | 'ambient_c' | 'adapter_c' | 'handle_c' | 'cable_c' | 'inlet_c';
+type HeatField = Extract<keyof Reading, `${string}_c`>;
+/** Where a temperature is read. */
+export type Point = HeatField extends `${infer P}_c` ? P : never;
+export type FieldName = 'soc_pct' | 'volts' | 'amps' | 'kw' | HeatField;
 
 export interface ReadingField {
   name: FieldName;
@@ -17,7 +20,16 @@ export interface ReadingField {
 }
 
 const SCREEN: FieldName[] = ['soc_pct', 'volts', 'amps', 'kw'];
-const POINTS = ['ambient', 'adapter', 'handle', 'cable', 'inlet'] as const;
+/** The air comes first: it is known before anything is touched. */
+const FIRST: Point = 'ambient';
+
+/** Where temperatures are read, in the order in which they are asked for. */
+export function points(): Point[] {
+  const all = useTerms()
+    .all('point')
+    .map((term) => term.id as Point);
+  return [FIRST, ...all.filter((p) => p !== FIRST)];
+}
 
 /** What can be read beside the car, and what this driver reads, in which order. */
 export function useReadingFields() {
@@ -39,7 +51,7 @@ export function useReadingFields() {
     { name: 'kw', label: say('reading.power'), key: say('unit.kw'), unit: say('unit.kw'), isHeat: false },
   ];
   const heat = computed<ReadingField[]>(() =>
-    POINTS.map((point) => ({
+    points().map((point) => ({
       name: `${point}_c` as const,
       label: terms.title('point', point),
       key: terms.words('point', point),
