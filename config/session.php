@@ -8,7 +8,8 @@ return [
     'encrypt' => false,
     'connection' => null,
     'table' => 'sessions',
-    'lottery' => [2, 100],
+    // App\People\QuietSessions clears away what has ended.
+    'lottery' => [0, 100],
     'cookie' => 'harmozon_session',
     'path' => '/',
     'domain' => null,

@@ -51,6 +51,15 @@ final class QuietSessions extends DatabaseSessionHandler
         return parent::write($sessionId, $data);
     }
 
+    /** Where one begins, those that have ended go: no reader waits for that, as by the framework's lottery some would. */
+    protected function performInsert($sessionId, $payload): ?bool
+    {
+        $isIn = parent::performInsert($sessionId, $payload);
+        $this->gc($this->minutes * 60);
+
+        return $isIn;
+    }
+
     public function destroy($sessionId): bool
     {
         $this->readId = null;

@@ -56,6 +56,20 @@ final class PersonTest extends TestCase
         self::assertSame($before + 65, $seen());
     }
 
+    public function test_sessions_that_have_ended_go_when_another_begins(): void
+    {
+        $handler = $this->app->make('session')->driver('database')->getHandler();
+        $handler->write('old', 'a');
+        $this->travel(11)->hours();
+        $handler->write('younger', 'b');
+        $this->travel(61)->minutes();
+        $ids = static fn (): array => DB::table('sessions')->orderBy('id')->pluck('id')->all();
+        self::assertSame(['old', 'younger'], $ids());
+
+        $handler->write('new', 'c');
+        self::assertSame(['new', 'younger'], $ids());
+    }
+
     public function test_a_session_that_changes_and_changes_back_is_written_both_times(): void
     {
         $handler = $this->app->make('session')->driver('database')->getHandler();

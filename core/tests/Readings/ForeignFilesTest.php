@@ -70,7 +70,7 @@ final class ForeignFilesTest extends TestCase
 
     public function test_what_cannot_be_guessed_is_refused_as_ever(): void
     {
-        foreach (["name,address\nx,y\n" => 'the header needs a column t_s (seconds) or time', "Time,Mood\n10:00,fine\n" => 'the header names none of soc_pct, volts, amps, kw, adapter_c, handle_c, cable_c, inlet_c, ambient_c'] as $text => $words) {
+        foreach (["name,address\nx,y\n" => 'the header needs a column t_s (seconds) or time', "Time,Mood\n10:00,fine\n" => 'the header names none of '.implode(', ', Reading::quantities())] as $text => $words) {
             try {
                 self::rows(new ReadingsReader, $text);
                 self::fail($text);
