@@ -9,6 +9,7 @@ use App\Models\Garage;
 use App\Models\User;
 use App\People\AccountChanged;
 use App\People\PasswordForgotten;
+use App\People\QuietSessions;
 use Illuminate\Notifications\AnonymousNotifiable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Notification;
@@ -58,15 +59,15 @@ final class PersonTest extends TestCase
 
     public function test_sessions_that_have_ended_go_when_another_begins(): void
     {
-        $handler = $this->app->make('session')->driver('database')->getHandler();
-        $handler->write('old', 'a');
-        $this->travel(11)->hours();
-        $handler->write('younger', 'b');
-        $this->travel(61)->minutes();
+        $begins = fn (string $id): bool => (new QuietSessions(DB::connection(), 'sessions', 12 * 60, $this->app))->write($id, 'a');
         $ids = static fn (): array => DB::table('sessions')->orderBy('id')->pluck('id')->all();
+        $begins('old');
+        $this->travel(11)->hours();
+        $begins('younger');
+        $this->travel(61)->minutes();
         self::assertSame(['old', 'younger'], $ids());
 
-        $handler->write('new', 'c');
+        $begins('new');
         self::assertSame(['new', 'younger'], $ids());
     }
 
