@@ -5,7 +5,7 @@ import { useUnits } from '@/stores/units';
 import { clock, number } from '@/ui/figures';
 import TextButton from '@/ui/TextButton.vue';
 import { listed, say } from '@/words/say';
-import { points } from './readingFields';
+import { points } from './points';
 
 defineProps<{ readings: (Reading & { isWaiting?: boolean })[]; count: number; mayChange: boolean }>();
 const emit = defineEmits<{ edit: [reading: Reading]; forget: [clientId: string] }>();

@@ -4,7 +4,7 @@ import { useUnits } from '@/stores/units';
 import { clock, number } from '@/ui/figures';
 import { listed, say } from '@/words/say';
 import type { Code } from '@/words/say';
-import { points } from './readingFields';
+import { points } from './points';
 
 const QUANTITIES: Record<string, Code> = {
   soc_pct: 'figure.percent',

@@ -1,13 +1,10 @@
 import { useLocalStorage } from '@vueuse/core';
 import { computed } from 'vue';
-import type { Reading } from '@/api/client';
 import { useTerms } from '@/stores/terms';
 import { useUnits } from '@/stores/units';
 import { say } from '@/words/say';
+import { points, type HeatField } from './points';
 
-type HeatField = Extract<keyof Reading, `${string}_c`>;
-/** Where a temperature is read. */
-export type Point = HeatField extends `${infer P}_c` ? P : never;
 export type FieldName = 'soc_pct' | 'volts' | 'amps' | 'kw' | HeatField;
 
 export interface ReadingField {
@@ -20,17 +17,6 @@ export interface ReadingField {
 }
 
 const SCREEN: FieldName[] = ['soc_pct', 'volts', 'amps', 'kw'];
-/** The air comes first: it is known before anything is touched. */
-const FIRST: Point = 'ambient';
-
-/** Where temperatures are read, in the order in which they are asked for. */
-export function points(): Point[] {
-  const all = useTerms()
-    .all('point')
-    .map((term) => term.id as Point);
-  return [FIRST, ...all.filter((p) => p !== FIRST)];
-}
-
 /** What can be read beside the car, and what this driver reads, in which order. */
 export function useReadingFields() {
   const terms = useTerms();
