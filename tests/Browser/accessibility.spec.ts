@@ -1,11 +1,11 @@
-import { faults, Looker, LOOKS } from './faults';
+import { DIALOGS, Looker, WALKS } from './faults';
 import { choose, expect, locationsFile, openDemo, readingsFile, test } from './support';
 import { type Page } from '@playwright/test';
 
-for (const look of LOOKS) {
-  test.describe(`no screen has a fault, ${look.name}:`, () => {
+for (const walk of WALKS) {
+  test.describe(`no screen has a fault, ${walk.name}:`, () => {
     test('the first pages', async ({ browser, baseURL }) => {
-      const looker = await Looker.at(browser, baseURL, look);
+      const looker = await Looker.at(browser, baseURL, walk);
       const { page } = looker;
       const paths = ['/sign-in', '/begin', '/forgotten', '/new-password#email=a%40b.example&token=x', '/invitation#x'];
       for (const path of paths) {
@@ -17,7 +17,7 @@ for (const look of LOOKS) {
     });
 
     test('board and forecast', async ({ browser, baseURL }) => {
-      const looker = await Looker.at(browser, baseURL, look);
+      const looker = await Looker.at(browser, baseURL, walk);
       const { page } = looker;
       await openDemo(page);
       await looker.finds('board');
@@ -34,7 +34,7 @@ for (const look of LOOKS) {
     });
 
     test('stages', async ({ browser, baseURL }) => {
-      const looker = await Looker.at(browser, baseURL, look);
+      const looker = await Looker.at(browser, baseURL, walk);
       const { page } = looker;
       await openDemo(page);
       for (const path of ['/you', '/kit', '/bench', '/log', '/nowhere']) {
@@ -46,14 +46,14 @@ for (const look of LOOKS) {
     });
 
     test('a new car', async ({ browser, baseURL }) => {
-      const looker = await Looker.at(browser, baseURL, look);
+      const looker = await Looker.at(browser, baseURL, walk);
       await openDemo(looker.page);
       await newCar(looker);
       await looker.page.context().close();
     });
 
     test('a session and its report', async ({ browser, baseURL }) => {
-      const looker = await Looker.at(browser, baseURL, look);
+      const looker = await Looker.at(browser, baseURL, walk);
       const { page } = looker;
       await openDemo(page);
       await choose(page, 'Brindle', 'Fernway 350');
@@ -94,67 +94,62 @@ for (const look of LOOKS) {
   });
 }
 
-for (const [colours, forcedColors, rules] of [
-  ["in the system's own colours", 'active', 'those of colour and size'],
-  ['in our colours', 'none', 'all'],
-] as const) {
-  test(`no dialog has a fault, ${colours}`, async ({ browser, baseURL }) => {
-    const context = await browser.newContext({ forcedColors, baseURL, reducedMotion: 'reduce' });
-    const page = await context.newPage();
-    await page.goto('/sign-in');
-    expect(await faults(page, rules)).toEqual([]);
-    await openDemo(page);
-    await page.getByRole('button', { name: 'What is this plug?' }).click();
-    await expect(page.getByRole('dialog', { name: 'What is this plug?' })).toBeVisible();
-    expect(await faults(page, rules), 'identify').toEqual([]);
-    await page.keyboard.press('Escape');
-    await expect(page.getByRole('dialog', { name: 'What is this plug?' })).toBeHidden();
-    await page.keyboard.press('?');
-    await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
-    expect(await faults(page, rules), 'keys').toEqual([]);
-    await page.goto('/kit');
-    await page.getByRole('button', { name: 'Edit Tenon T-31' }).click();
-    await expect(page.getByRole('dialog', { name: 'Edit Tenon T-31' })).toBeVisible();
-    expect(await faults(page, rules), 'editor').toEqual([]);
-    await page.keyboard.press('Escape');
-    await page.getByRole('button', { name: 'Add an adapter from the catalogue' }).click();
-    await expect(page.getByRole('dialog', { name: 'Kinds of adapter' }).getByRole('button').nth(3)).toBeVisible();
-    expect(await faults(page, rules), 'catalogue').toEqual([]);
-    await page.getByRole('button', { name: 'DC adapter, ccs1 to j3400' }).click();
-    await expect(page.getByRole('heading', { name: 'What its label says' })).toBeVisible();
-    expect(await faults(page, rules), 'label').toEqual([]);
-    await page.keyboard.press('Escape');
-    await expect(page.getByRole('dialog', { name: 'New adapter' })).toBeHidden();
-    await page.getByRole('button', { name: 'Edit Autumn season' }).click();
-    await page.getByRole('button', { name: 'Edit several' }).click();
-    await page.getByRole('checkbox', { name: 'choose Brindle' }).check();
-    await page.getByRole('form', { name: 'Several at once' }).getByRole('combobox').selectOption('km_per_kwh');
-    expect(await faults(page, rules), 'tours and several').toEqual([]);
-    await page.getByRole('button', { name: 'Choose no more' }).click();
+test(`no dialog has a fault, ${DIALOGS.name}`, async ({ browser, baseURL }) => {
+  const looker = await Looker.at(browser, baseURL, DIALOGS);
+  const { page } = looker;
+  await page.goto('/sign-in');
+  await looker.finds('the first page');
+  await openDemo(page);
+  await page.getByRole('button', { name: 'What is this plug?' }).click();
+  await expect(page.getByRole('dialog', { name: 'What is this plug?' })).toBeVisible();
+  await looker.finds('identify');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog', { name: 'What is this plug?' })).toBeHidden();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await looker.finds('keys');
+  await page.goto('/kit');
+  await page.getByRole('button', { name: 'Edit Tenon T-31' }).click();
+  await expect(page.getByRole('dialog', { name: 'Edit Tenon T-31' })).toBeVisible();
+  await looker.finds('editor');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Add an adapter from the catalogue' }).click();
+  await expect(page.getByRole('dialog', { name: 'Kinds of adapter' }).getByRole('button').nth(3)).toBeVisible();
+  await looker.finds('catalogue');
+  await page.getByRole('button', { name: 'DC adapter, ccs1 to j3400' }).click();
+  await expect(page.getByRole('heading', { name: 'What its label says' })).toBeVisible();
+  await looker.finds('label');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog', { name: 'New adapter' })).toBeHidden();
+  await page.getByRole('button', { name: 'Edit Autumn season' }).click();
+  await page.getByRole('button', { name: 'Edit several' }).click();
+  await page.getByRole('checkbox', { name: 'choose Brindle' }).check();
+  await page.getByRole('form', { name: 'Several at once' }).getByRole('combobox').selectOption('km_per_kwh');
+  await looker.finds('tours and several');
+  await page.getByRole('button', { name: 'Choose no more' }).click();
 
-    // A network's file with words of its own, before and after; its stalls in the form.
-    const imports = page.getByRole('dialog', { name: 'Import charging places' });
-    await page.getByRole('button', { name: 'Import places (OCPI)' }).click();
-    await imports.getByLabel(/A Locations file/).setInputFiles(locationsFile());
-    await expect(imports.getByLabel(/connector "PANTOGRAPH"/)).toBeVisible();
-    expect(await faults(page, rules), 'import').toEqual([]);
-    await imports.getByRole('button', { name: /^Bring in/ }).click();
-    await expect(imports).toBeHidden();
-    await page.getByRole('button', { name: 'Import places (OCPI)' }).click();
-    await expect(imports.getByRole('button', { name: 'Take back as a whole' })).toBeVisible();
-    expect(await faults(page, rules), 'what was brought in').toEqual([]);
-    await page.keyboard.press('Escape');
-    await expect(imports).toBeHidden();
-    await page.getByRole('button', { name: 'Edit ccs1, 120 kW' }).click();
-    await expect(page.getByLabel('known fault of stall 2')).toHaveValue('out of order, says its network');
-    expect(await faults(page, rules), 'stalls').toEqual([]);
-    await page.keyboard.press('Escape');
-    await page.getByRole('button', { name: 'Import places (OCPI)' }).click();
-    await imports.getByRole('button', { name: 'Take back as a whole' }).click();
-    await expect(imports.getByText('Taken back.')).toBeVisible();
-    await context.close();
-  });
-}
+  // A network's file with words of its own, before and after; its stalls in the form.
+  const imports = page.getByRole('dialog', { name: 'Import charging places' });
+  await page.getByRole('button', { name: 'Import places (OCPI)' }).click();
+  await imports.getByLabel(/A Locations file/).setInputFiles(locationsFile());
+  await expect(imports.getByLabel(/connector "PANTOGRAPH"/)).toBeVisible();
+  await looker.finds('import');
+  await imports.getByRole('button', { name: /^Bring in/ }).click();
+  await expect(imports).toBeHidden();
+  await page.getByRole('button', { name: 'Import places (OCPI)' }).click();
+  await expect(imports.getByRole('button', { name: 'Take back as a whole' })).toBeVisible();
+  await looker.finds('what was brought in');
+  await page.keyboard.press('Escape');
+  await expect(imports).toBeHidden();
+  await page.getByRole('button', { name: 'Edit ccs1, 120 kW' }).click();
+  await expect(page.getByLabel('known fault of stall 2')).toHaveValue('out of order, says its network');
+  await looker.finds('stalls');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Import places (OCPI)' }).click();
+  await imports.getByRole('button', { name: 'Take back as a whole' }).click();
+  await expect(imports.getByText('Taken back.')).toBeVisible();
+  await page.context().close();
+});
 
 /** Every question about a new car, with what it comes to; then what a forecast of it rests on. */
 async function newCar(looker: Looker): Promise<void> {

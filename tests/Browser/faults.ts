@@ -2,26 +2,47 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, type Browser, type Page } from '@playwright/test';
 
 /** One way of looking at the page. */
-export interface Look {
+interface Look {
   name: string;
   colorScheme: 'light' | 'dark';
+  forcedColors?: 'active';
   viewport: { width: number; height: number };
-  /** What a rule can find differently here than by day on a wide and on the narrowest screen, where every rule is held. */
+  /** Every rule by day on a wide and on the narrowest screen; elsewhere those that can find something else there. */
   rules: 'all' | 'those of colour and size';
 }
 
-export const LOOKS: readonly Look[] = [
-  { name: 'by day', colorScheme: 'light', viewport: { width: 1280, height: 800 }, rules: 'all' },
-  { name: 'by night', colorScheme: 'dark', viewport: { width: 1280, height: 800 }, rules: 'those of colour and size' },
-  { name: 'on a phone', colorScheme: 'dark', viewport: { width: 390, height: 844 }, rules: 'those of colour and size' },
-  { name: 'on the narrowest phone', colorScheme: 'light', viewport: { width: 320, height: 700 }, rules: 'all' },
+/** Looks that a page can be given where it stands: the first is the one it is walked through in. */
+export type Walk = { name: string; looks: readonly [Look, ...Look[]] };
+
+const WIDE = { width: 1280, height: 800 };
+const SOME = 'those of colour and size';
+
+export const WALKS: readonly Walk[] = [
   {
-    name: 'at twice the size',
-    colorScheme: 'light',
-    viewport: { width: 640, height: 400 },
-    rules: 'those of colour and size',
+    name: 'by day and by night',
+    looks: [
+      { name: 'by day', colorScheme: 'light', viewport: WIDE, rules: 'all' },
+      { name: 'by night', colorScheme: 'dark', viewport: WIDE, rules: SOME },
+    ],
+  },
+  {
+    name: 'where it is narrow',
+    looks: [
+      { name: 'on the narrowest phone', colorScheme: 'light', viewport: { width: 320, height: 700 }, rules: 'all' },
+      { name: 'on a phone by night', colorScheme: 'dark', viewport: { width: 390, height: 844 }, rules: SOME },
+      { name: 'at twice the size', colorScheme: 'light', viewport: { width: 640, height: 400 }, rules: SOME },
+    ],
   },
 ];
+
+/** Our colours by day, and the system's own. */
+export const DIALOGS: Walk = {
+  name: 'in our colours and in those of the system',
+  looks: [
+    { name: 'in our colours', colorScheme: 'light', viewport: WIDE, rules: 'all' },
+    { name: "in the system's own", colorScheme: 'light', forcedColors: 'active', viewport: WIDE, rules: SOME },
+  ],
+};
 
 /** Every rule of the checker, experimental ones as well. */
 const ALL = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice', 'experimental'];
@@ -40,22 +61,37 @@ async function fits(page: Page): Promise<boolean> {
   return page.evaluate(() => document.documentElement.scrollWidth <= document.documentElement.clientWidth);
 }
 
-/** A page looked at in one way. */
+/** A page that is looked at in several ways wherever one stops. */
 export class Looker {
-  constructor(
+  private constructor(
     readonly page: Page,
-    private readonly look: Look,
+    private readonly walk: Walk,
   ) {}
 
-  static async at(browser: Browser, baseURL: string | undefined, look: Look): Promise<Looker> {
-    const { colorScheme, viewport } = look;
+  static async at(browser: Browser, baseURL: string | undefined, walk: Walk): Promise<Looker> {
+    const { colorScheme, viewport } = walk.looks[0];
     const context = await browser.newContext({ colorScheme, viewport, baseURL, reducedMotion: 'reduce' });
-    return new Looker(await context.newPage(), look);
+    return new Looker(await context.newPage(), walk);
   }
 
-  /** Nothing is wrong with what is shown now, and nothing of it runs out at the side. */
+  /** Nothing is wrong with what is shown now, and nothing of it runs out at the side; it stands as before afterwards. */
   async finds(what: string): Promise<void> {
-    expect(await faults(this.page, this.look.rules), what).toEqual([]);
-    expect(await fits(this.page), `${what}: nothing runs out at the side`).toBe(true);
+    for (const look of this.walk.looks) {
+      await this.take(look);
+      expect(await faults(this.page, look.rules), `${what}, ${look.name}`).toEqual([]);
+      expect(await fits(this.page), `${what}, ${look.name}: nothing runs out at the side`).toBe(true);
+    }
+    await this.take(this.walk.looks[0]);
+  }
+
+  private async take({ colorScheme, forcedColors, viewport }: Look): Promise<void> {
+    if (this.walk.looks.length > 1) {
+      await this.page.setViewportSize(viewport);
+      await this.page.emulateMedia({ colorScheme, forcedColors: forcedColors ?? 'none' });
+      const theme = colorScheme === 'dark' ? 'night' : 'day';
+      await expect(this.page.locator('html')).toHaveAttribute('data-theme', theme);
+      // What follows the width is drawn with the next frame.
+      await this.page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
+    }
   }
 }
