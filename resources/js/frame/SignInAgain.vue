@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue';
 import { useAccount } from '@/stores/account';
+import { useOutbox } from '@/stores/outbox';
 import { useAttempt } from '@/ui/useAttempt';
 import { say } from '@/words/say';
 
 /** A session that ended while somebody was at work: one signs in where one stands, and what was typed is still there. */
 const account = useAccount();
+const outbox = useOutbox();
 const password = ref('');
 const { isBusy, error, attempt } = useAttempt();
 
@@ -15,7 +17,11 @@ watch(
 );
 
 async function enter(): Promise<void> {
-  await attempt(() => account.signInAgain(password.value));
+  await attempt(async () => {
+    await account.signInAgain(password.value);
+    // What waited for it goes now, not when the clock comes round.
+    void outbox.send();
+  });
 }
 </script>
 
