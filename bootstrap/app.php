@@ -6,6 +6,7 @@ use App\Console\Kernel;
 use App\Database\Trouble;
 use App\Equipment\OutOfDate;
 use App\Equipment\PieceStore;
+use App\Http\Middleware\KnownHost;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\StartSession;
 use App\Models\Piece;
@@ -49,7 +50,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->web(replace: [FrameworksStartSession::class => StartSession::class]);
         // Before signing in there is no session, and so no token of it: those look at the origin instead.
         $middleware->validateCsrfTokens(except: ['api/sign-in', 'api/demo-sign-in', 'api/accounts', 'api/invitations/*/account', 'api/password/*']);
-        $middleware->trustHosts(at: static fn (): array => array_map(static fn (string $host): string => '^'.preg_quote($host).'$', config('harmozon.hosts')), subdomains: false);
+        $middleware->append(KnownHost::class);
         // A blank belongs to a password like any other character.
         $middleware->trimStrings(except: ['new_password']);
         $middleware->redirectGuestsTo('/');

@@ -6,7 +6,12 @@ cd "$(dirname "${BASH_SOURCE[0]}")/.."
 lists="$PWD/.cache/served-$1"
 mkdir -p "$lists"
 export APP_CONFIG_CACHE="$lists/config.php" APP_ROUTES_CACHE="$lists/routes.php" APP_EVENTS_CACHE="$lists/events.php"
-export APP_URL="http://127.0.0.1:$1" PHP_CLI_SERVER_WORKERS=4
+export PHP_CLI_SERVER_WORKERS=4
+# Mails and invitations lead to this address. A public one stays; one of this machine gets the port that is served.
+address=${APP_URL:-$(sed -n 's/^APP_URL=//p' .env 2>/dev/null | tail -n 1 | tr -d '"'\''\r')}
+case "$address" in
+  '' | http://127.0.0.1* | http://localhost* | http://\[::1\]*) export APP_URL="http://127.0.0.1:$1" ;;
+esac
 rm -f "$lists"/*.php
 for list in config route event; do php artisan "$list:cache" --quiet; done
 exec php artisan serve --host=127.0.0.1 --port="$1" --no-reload --quiet

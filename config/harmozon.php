@@ -17,7 +17,7 @@ return [
     'import_at_once' => 1_048_576,
     // Days for which a readings file is kept after it was last touched.
     'import_days' => 7,
-    // Names under which this may be asked for; any, where there are none. Comma-separated in .env.
+    // Names under which this may be asked for besides that of APP_URL. Comma-separated in .env.
     'hosts' => array_values(array_filter(explode(',', (string) env('HARMOZON_HOSTS', '')))),
     // Addresses of proxies whose word on host, scheme and address is taken.
     'proxies' => array_values(array_filter(explode(',', (string) env('HARMOZON_PROXIES', '')))),

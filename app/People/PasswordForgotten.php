@@ -34,7 +34,7 @@ final class PasswordForgotten extends Notification
             ->view(['text' => 'mail.plain'], ['text' => $voice->say(Message::of(
                 'mail.forgotten',
                 name: $person->name,
-                link: url('/new-password').'#'.http_build_query(['email' => $person->email, 'token' => $this->token]),
+                link: Links::newPassword($person->email, $this->token),
                 minutes: Amount::minutes(is_int($minutes) ? $minutes : 60),
             ))]);
     }

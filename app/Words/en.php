@@ -37,6 +37,7 @@ return [
     'mail.forgotten_subject' => 'A new password for Harmozon',
     'mail.forgotten' => "{name},\n\nsomebody, most likely you, asked for a new password. This link sets one, once, within {minutes}:\n\n{link}\n\nWhoever did not ask need do nothing: the old password stays as it is.\n",
     'app.no_demo' => 'There is no made-up garage here: whoever runs this can have one with HARMOZON_DEMO=true.',
+    'app.unknown_host' => 'Harmozon is not known under this name. Whoever runs it sets APP_URL, or HARMOZON_HOSTS for further names.',
     'app.another_site' => 'This was asked from the page of another site. Nothing was done.',
     'app.demo_not_loaded' => 'The demo garage is not loaded: run ./harmozon reset-demo.',
     'app.changed_meanwhile' => '{name} was changed meanwhile, perhaps in another tab. Nothing of yours was written, and nothing is lost.',

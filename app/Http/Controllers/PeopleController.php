@@ -9,6 +9,7 @@ use App\Garage\CurrentGarage;
 use App\Garage\Role;
 use App\Models\Invitation;
 use App\Models\Membership;
+use App\People\Links;
 use App\People\Who;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
@@ -54,7 +55,7 @@ final class PeopleController extends Controller
             'token_hash' => Invitation::hashOf($token), 'expires_at' => Carbon::now()->addDays(Invitation::DAYS),
         ]);
 
-        return response()->json(['link' => url('/invitation').'#'.$token, ...$this->told($invitation)], 201);
+        return response()->json(['link' => Links::invitation($token), ...$this->told($invitation)], 201);
     }
 
     public function withdraw(string $invitation): Response
