@@ -6,16 +6,20 @@ use App\Console\Kernel;
 use App\Database\Trouble;
 use App\Equipment\OutOfDate;
 use App\Equipment\PieceStore;
+use App\Http\Middleware\AsShown;
 use App\Http\Middleware\KnownHost;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\StartSession;
 use App\Models\Piece;
+use App\People\EndedSessions;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Words\Language;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Refusal;
 use Harmozon\Core\Words\Voice;
 use Harmozon\Core\Words\WrongState;
+use Illuminate\Auth\AuthenticationException;
+use Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests;
 use Illuminate\Contracts\Console\Kernel as ConsoleKernel;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\UniqueConstraintViolationException;
@@ -51,6 +55,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         // Before signing in there is no session, and so no token of it: those look at the origin instead.
         $middleware->validateCsrfTokens(except: ['api/sign-in', 'api/demo-sign-in', 'api/accounts', 'api/invitations/*/account', 'api/password/*']);
         $middleware->append(KnownHost::class);
+        $middleware->appendToPriorityList(after: AuthenticatesRequests::class, append: AsShown::class);
         // A blank belongs to a password like any other character.
         $middleware->trimStrings(except: ['new_password']);
         $middleware->redirectGuestsTo('/');
@@ -80,6 +85,14 @@ $app = Application::configure(basePath: dirname(__DIR__))
                 'now' => ['id' => $e->piece->ulid, 'version' => $e->piece->version, ...PieceStore::fieldsOf($e->piece), ...($e->piece instanceof Piece ? ['spec' => $e->piece->plate()] : [])],
                 'sent' => $request->json()->all(),
             ], $isGone ? 410 : 409);
+        });
+        $exceptions->render(static function (AuthenticationException $e, Request $request): ?JsonResponse {
+            if (! $request->is('api/*')) {
+                return null;
+            }
+            $told = Message::of($request->hasSession() && EndedSessions::has($request->session()->getId()) ? 'app.signed_out_elsewhere' : 'app.not_signed_in');
+
+            return new JsonResponse(['message' => app(Voice::class)->say($told), 'code' => $told->code], 401);
         });
         // Two who write the same at once: a check came before the other's writing.
         $exceptions->render(static fn (UniqueConstraintViolationException $e): JsonResponse => new JsonResponse(['message' => app(Voice::class)->say(Message::of('app.taken'))], 409));

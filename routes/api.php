@@ -23,6 +23,7 @@ use App\Http\Controllers\ReviewController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SessionExportController;
 use App\Http\Controllers\TokenController;
+use App\Http\Middleware\AsShown;
 use App\Http\Middleware\MayAct;
 use App\Http\Middleware\NotMadeUp;
 use App\Http\Middleware\SameOrigin;
@@ -40,8 +41,8 @@ Route::middleware(SameOrigin::class)->group(static function (): void {
 });
 
 // For whoever is signed in, whatever garage they belong to.
-Route::middleware('auth')->name('api.')->group(static function (): void {
-    Route::post('sign-out', [AccountController::class, 'signOut'])->name('sign-out');
+Route::middleware(['auth', AsShown::class.':account'])->name('api.')->group(static function (): void {
+    Route::post('sign-out', [AccountController::class, 'signOut'])->withoutMiddleware(AsShown::class.':account')->name('sign-out');
     Route::get('me', [PersonController::class, 'show'])->name('me');
     Route::put('me', [PersonController::class, 'update'])->middleware(NotMadeUp::class)->name('me.change');
     Route::delete('me', [PersonController::class, 'destroy'])->middleware(NotMadeUp::class)->name('me.end');
@@ -54,7 +55,7 @@ Route::middleware('auth')->name('api.')->group(static function (): void {
 });
 
 // Inside a garage. Who may do more than look is said beside each.
-Route::middleware(['auth', MayAct::class])->name('api.')->group(static function (): void {
+Route::middleware(['auth', AsShown::class, MayAct::class])->name('api.')->group(static function (): void {
     Route::get('garage', [GarageController::class, 'show'])->name('garage');
     Route::get('garage/plates', [GarageController::class, 'plates'])->name('garage.plates');
     Route::get('terms', [GarageController::class, 'terms'])->name('terms');
@@ -92,7 +93,7 @@ Route::middleware(['auth', MayAct::class])->name('api.')->group(static function 
     Route::delete('people/{person}', [PeopleController::class, 'remove'])->middleware(NotMadeUp::class)->name('people.remove');
 });
 
-Route::middleware(['auth', MayAct::class.':edit'])->name('api.')->group(static function (): void {
+Route::middleware(['auth', AsShown::class, MayAct::class.':edit'])->name('api.')->group(static function (): void {
     Route::prefix('pieces/{kind}')->name('pieces.')->group(static function (): void {
         Route::post('', [PieceController::class, 'store'])->name('create');
         Route::post('check', [PieceController::class, 'check'])->name('check');
@@ -102,11 +103,11 @@ Route::middleware(['auth', MayAct::class.':edit'])->name('api.')->group(static f
     });
 });
 
-Route::middleware(['auth', MayAct::class.':record'])->name('api.')->group(static function (): void {
+Route::middleware(['auth', AsShown::class, MayAct::class.':record'])->name('api.')->group(static function (): void {
     Route::post('sessions', [SessionController::class, 'store'])->name('sessions.begin');
+    Route::delete('sessions/{id}', [SessionController::class, 'destroy'])->name('session.discard');
     Route::post('sessions/{id}/restore', [SessionController::class, 'restore'])->name('sessions.restore');
     Route::prefix('sessions/{session}')->name('session.')->group(static function (): void {
-        Route::delete('', [SessionController::class, 'destroy'])->name('discard');
         Route::post('finish', [SessionController::class, 'finish'])->name('finish');
         Route::post('reopen', [SessionController::class, 'reopen'])->name('reopen');
         Route::post('judge-anew', [ReviewController::class, 'judgeAnew'])->name('judge-anew');
@@ -130,13 +131,13 @@ Route::middleware(['auth', MayAct::class.':record'])->name('api.')->group(static
     });
 });
 
-Route::middleware(['auth', MayAct::class.':record'])->name('api.')->group(static function (): void {
+Route::middleware(['auth', AsShown::class, MayAct::class.':record'])->name('api.')->group(static function (): void {
     Route::get('tokens', [TokenController::class, 'index'])->name('tokens');
     Route::post('tokens', [TokenController::class, 'store'])->middleware(NotMadeUp::class)->name('tokens.make');
     Route::delete('tokens/{token}', [TokenController::class, 'destroy'])->name('tokens.end');
 });
 
-Route::middleware(['auth', MayAct::class.':keep'])->name('api.')->group(static function (): void {
+Route::middleware(['auth', AsShown::class, MayAct::class.':keep'])->name('api.')->group(static function (): void {
     Route::put('garage', [GaragesController::class, 'update'])->name('garage.change');
     Route::delete('garage', [GaragesController::class, 'destroy'])->middleware(NotMadeUp::class)->name('garage.end');
     Route::post('garage/import', [MovingController::class, 'import'])->name('garage.import');

@@ -44,12 +44,22 @@ final readonly class Devices
         $ids = $this->query()->pluck('id')->filter(static fn (mixed $id): bool => is_string($id) && hash_equals(self::publicId($id), $publicId));
         $this->person->forceFill(['remember_token' => Str::random(60)])->save();
 
-        return $this->query()->whereIn('id', $ids->all())->delete() > 0;
+        return $this->end($this->query()->whereIn('id', $ids->all()));
     }
 
     public function signOutAll(?string $but = null): void
     {
-        $this->query()->when($but !== null, static fn (Builder $q): Builder => $q->where('id', '!=', $but))->delete();
+        $this->end($this->query()->when($but !== null, static fn (Builder $q): Builder => $q->where('id', '!=', $but)));
+    }
+
+    /** Whether there were any. */
+    private function end(Builder $sessions): bool
+    {
+        return DB::transaction(static function () use ($sessions): bool {
+            EndedSessions::note(array_values(array_filter($sessions->clone()->pluck('id')->all(), is_string(...))));
+
+            return $sessions->delete() > 0;
+        });
     }
 
     /** The id of a session opens it, so it is told to nobody. */

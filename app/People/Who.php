@@ -37,7 +37,7 @@ final readonly class Who
         $garage = $user->garage;
 
         return [
-            'user' => ['name' => $user->name, 'email' => $user->email],
+            'user' => ['id' => $user->ulid, 'name' => $user->name, 'email' => $user->email],
             'garage' => $garage === null ? null : [
                 'id' => $garage->ulid,
                 'name' => $garage->name,

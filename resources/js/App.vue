@@ -1,27 +1,52 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
-import { onSignedOut } from './api/client';
+import { onEstranged } from './api/client';
 import Frame from './frame/Frame.vue';
+import { onSomebodyElse } from './offline/device';
 import { useAccount } from './stores/account';
+import TextButton from './ui/TextButton.vue';
+import { isTroubled } from './ui/trouble';
 import { useFocusHome } from './ui/useFocusHome';
 import { useTheme } from './ui/useTheme';
+import { say } from './words/say';
 
 const route = useRoute();
 const isFramed = computed(() => route.matched.length > 0 && !route.meta.isOpen);
 
 useTheme();
 useFocusHome();
-// A session that ended on the server.
 const account = useAccount();
-onSignedOut(() => {
-  if (account.me && !route.meta.isOpen) {
+const anew = (): void => window.location.assign('/');
+onEstranged((how) => {
+  if (how === 'ended') {
+    void account.end();
+  } else if (how === 'another') {
+    anew();
+  } else if (account.me && !route.meta.isOpen) {
     account.isExpired = true;
   }
 });
+onSomebodyElse(() => account.me?.user.id ?? null, anew);
+
+const again = (): void => window.location.reload();
 </script>
 
 <template>
+  <p v-if="isTroubled" class="trouble" role="alert">
+    {{ say('trouble.says') }} <TextButton @click="again">{{ say('trouble.anew') }}</TextButton>
+  </p>
   <Frame v-if="isFramed"><RouterView /></Frame>
   <RouterView v-else />
 </template>
+
+<style scoped>
+.trouble {
+  position: fixed;
+  z-index: 3000;
+  inset: 0 0 auto;
+  padding: var(--space-4) var(--space-7);
+  border-bottom: 3px solid var(--brick);
+  background: var(--paper-raised);
+}
+</style>

@@ -9,8 +9,13 @@ import App from './App.vue';
 import { install } from './offline/install';
 import { keepAnswers } from './offline/keeping';
 import { router } from './router';
+import { isGone, troubled } from './ui/trouble';
 
 keepAnswers();
-createApp(App).use(createPinia()).use(router).mount('#app');
+const app = createApp(App);
+app.config.errorHandler = (e) => troubled(e);
+router.onError((e, to) => troubled(e, to.fullPath));
+window.addEventListener('unhandledrejection', (event) => isGone(event.reason) && troubled(event.reason));
+app.use(createPinia()).use(router).mount('#app');
 
 void install();

@@ -5,7 +5,7 @@
     <meta name="viewport" content="width=device-width, initial-scale=1">
     <meta name="harmozon-demo" content="{{ config('harmozon.demo') ? 'yes' : 'no' }}">
     {{-- A page that a device keeps is everybody's: whoever opens it is asked for, not told. --}}
-    <meta name="harmozon-visitor" content="{{ auth()->guest() && ! request()->is('shell') ? 'yes' : 'no' }}">
+    <meta name="harmozon-visitor" content="{{ ! auth()->guest() || request()->is('shell') ? 'no' : (request()->hasSession() && App\People\EndedSessions::has(session()->getId()) ? 'ended' : 'yes') }}">
     @if (auth()->guest() && ! request()->is('shell'))
     <meta name="harmozon-door" content="{{ app(App\People\Founding::class)->door() }}">
     @endif

@@ -1,6 +1,6 @@
 import type { BrowserContext, Page } from '@playwright/test';
 import { MortalServer } from './mortal';
-import { choose, demo, endElsewhere, expect, openDemo, signIn, test } from './support';
+import { choose, demo, expect, expire, openDemo, signIn, test } from './support';
 import { mortalPortOf } from './workers';
 
 // Beside the car, on a phone, with one thumb; with a network and without.
@@ -242,7 +242,7 @@ test('two devices on one session, one with a wrong clock: both are kept, at thei
   await context.close();
 });
 
-test('a session of the browser that is ended midway keeps what was typed', async ({ page, browser, baseURL }) => {
+test('a session of the browser that is ended midway keeps what was typed', async ({ page, baseURL }) => {
   await signIn(page);
   await choose(page, 'Brindle', 'Ostler, second generation');
   await page.goto('/connect');
@@ -251,7 +251,7 @@ test('a session of the browser that is ended midway keeps what was typed', async
   await expect(page.getByRole('heading', { name: 'Peaks against plates' })).toBeVisible();
   const id = idOf(page);
 
-  await endElsewhere(browser, baseURL);
+  expire(baseURL);
 
   await page.getByLabel('Power').fill('88');
   await page.getByRole('button', { name: 'Take the reading' }).click();

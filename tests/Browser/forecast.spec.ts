@@ -146,9 +146,10 @@ test('a forecast that rests on an unread fact says so, and fits a narrow window'
   for (const width of [1180, 1000, 820, 390]) {
     await page.setViewportSize({ width, height: 760 });
     await expect(page.getByRole('slider', { name: 'Cursor on the power curve' })).toBeVisible();
-    expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBe(
-      0,
-    );
+    // The curve follows the width with the next frame.
+    await expect
+      .poll(() => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth))
+      .toBe(0);
   }
 });
 

@@ -1,4 +1,4 @@
-import { cell, choose, demo, endElsewhere, expect, openDemo, signIn, test } from './support';
+import { cell, choose, demo, expect, expire, openDemo, signIn, test } from './support';
 
 // What a person typed is theirs.
 
@@ -130,16 +130,12 @@ test('what is chosen and wanted stands in the address: reload, back and a sent l
   await expect(sent.getByRole('heading', { name: 'Forecast: Brindle at Ostler, second generation' })).toBeAttached();
 });
 
-test('a session that is ended elsewhere while one types: one signs in where one stands', async ({
-  page,
-  browser,
-  baseURL,
-}) => {
+test('a session that runs out while one types: one signs in where one stands', async ({ page, baseURL }) => {
   await signIn(page);
   await page.goto('/kit');
   await page.getByRole('button', { name: 'Edit Gudgeon G-2' }).click();
   const editor = page.getByRole('dialog', { name: 'Edit Gudgeon G-2' });
-  await endElsewhere(browser, baseURL);
+  expire(baseURL);
   // It is noticed while the plate is checked.
   await editor.getByLabel('In a few words').fill('typed before');
 

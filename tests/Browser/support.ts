@@ -30,10 +30,14 @@ export async function signIn(page: Page): Promise<void> {
   await expect(page.getByRole('grid')).toBeVisible();
 }
 
-/**
- * Ends every other session of the browser, from another one. A cookie that is only taken away would come back with whatever
- * answer is still under way.
- */
+/** The time of every browser at this server has run out. */
+export function expire(baseURL: string | undefined): void {
+  execFileSync('bash', ['tests/Browser/expire.sh'], {
+    env: { ...process.env, HARMOZON_TEST_PORT: new URL(baseURL ?? '').port },
+  });
+}
+
+/** Signs out every other browser of the same account, from another one. */
 export async function endElsewhere(browser: Browser, baseURL: string | undefined): Promise<void> {
   const context = await browser.newContext({ baseURL });
   const page = await context.newPage();

@@ -75,7 +75,8 @@ final class SessionApiTest extends TestCase
         self::assertEquals(50, $this->getJson("/api/sessions/{$id}/readings")->json('readings.0.kw'));
 
         Contract::holds('DELETE', '/sessions/{session}/readings/{clientId}', $this->deleteJson("/api/sessions/{$id}/readings/{$reading['client_id']}")->assertOk());
-        $this->deleteJson("/api/sessions/{$id}/readings/{$reading['client_id']}")->assertNotFound();
+        $this->deleteJson("/api/sessions/{$id}/readings/{$reading['client_id']}")->assertOk();
+        $this->deleteJson('/api/sessions/'.Str::ulid()."/readings/{$reading['client_id']}")->assertNotFound();
     }
 
     public function test_impossible_readings_are_named_and_nothing_of_them_is_written(): void

@@ -5,7 +5,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Me } from '@/api/client';
 import { ulid } from '@/api/ulid';
 import type { Doing } from '@/offline/acts';
-import { forgetDatabase, type Begun } from '@/offline/db';
+import { db, forgetDatabase, type Begun } from '@/offline/db';
 import { useAccount } from '@/stores/account';
 import { useOutbox } from '@/stores/outbox';
 
@@ -26,6 +26,8 @@ class Server {
   /** Answers that are lost on the way back. */
   losesAnswer = () => false;
   isSignedOut = false;
+  /** What it answers whatever it is asked. */
+  answers: number | null = null;
   readonly begun: string[] = [];
   readonly readings = new Map<string, { session: string; t_s: number; kw: number }>();
   readonly events = new Map<string, string>();
@@ -35,6 +37,9 @@ class Server {
 
   answer(method: string, path: string, body: unknown): Response {
     const say = (status: number, json: unknown = {}) => new Response(JSON.stringify(json), { status });
+    if (this.answers !== null) {
+      return this.answers === 204 ? new Response(null, { status: 204 }) : say(this.answers, { message: 'so it is' });
+    }
     if (this.isSignedOut) {
       return say(401, { message: 'signed out' });
     }
@@ -68,7 +73,7 @@ class Server {
         }
       }
     } else if (method === 'DELETE' && what === 'readings') {
-      return say(this.readings.delete(id) ? 200 : 404, { message: 'gone' });
+      this.readings.delete(id);
     } else if (method === 'POST' && what === 'events') {
       for (const e of given.events ?? []) {
         this.events.set(e.client_id, e.code);
@@ -98,7 +103,7 @@ vi.mock(import('@/api/client'), async (original) => {
     if (server.losesAnswer()) {
       throw new real.ApiError(0, 'the answer was lost');
     }
-    const json: unknown = await answer.json();
+    const json: unknown = answer.status === 204 ? undefined : await answer.json();
     return answer.ok ? { data: json, response: answer } : { error: json, response: answer };
   };
   const api = { GET: call('GET'), POST: call('POST'), PATCH: call('PATCH'), DELETE: call('DELETE') };
@@ -132,10 +137,14 @@ function locks() {
 }
 
 /** The application as it starts: what a page had in mind is gone, what the device kept is there. */
-async function start() {
+async function start(person = 'ida', garage = 'g1') {
   vi.stubGlobal('navigator', { locks: locks() });
   setActivePinia(createPinia());
-  useAccount().me = { garage: { id: 'g1', locale: 'en-GB' }, user: {} } as unknown as Me;
+  useAccount().me = {
+    garage: { id: garage, locale: 'en-GB' },
+    garages: [{ id: garage }],
+    user: { id: person },
+  } as unknown as Me;
   const outbox = useOutbox();
   await outbox.look();
   return outbox;
@@ -295,6 +304,120 @@ describe('what is done without a network', () => {
     expect(await outbox.begunHere()).toEqual([]);
     await outbox.begin(...begun(ulid()), plugged);
     expect(outbox.acts.map((a) => a.kind)).toEqual(['begin', 'event']);
+  });
+});
+
+/** One of every kind; what it takes is sent as multipart, so a photograph stands for itself. */
+const ACTS: Record<Doing['kind'], Doing> = {
+  begin: begun('x')[1],
+  reading: reading(50, 60),
+  forget: { kind: 'forget', clientId: 'r' },
+  event: { kind: 'event', event: { client_id: 'e', t_s: 1, code: 'throttled', detail: null } },
+  forgetEvent: { kind: 'forgetEvent', clientId: 'e' },
+  photo: { kind: 'photo', id: 'p', tS: 1, file: new Blob(['x']) },
+  correct: { kind: 'correct', fields: { note: 'wet' } },
+  finish: { kind: 'finish', tS: 9 },
+  discard: { kind: 'discard' },
+};
+/** What becomes of an act, whichever it is, by what the server says; 0 where it says nothing. */
+const BECOMES: Record<number, 'gone' | 'waits' | 'refused'> = {
+  200: 'gone',
+  201: 'gone',
+  204: 'gone',
+  400: 'refused',
+  401: 'waits',
+  403: 'refused',
+  404: 'refused',
+  409: 'refused',
+  410: 'refused',
+  412: 'waits',
+  413: 'refused',
+  419: 'waits',
+  422: 'refused',
+  429: 'waits',
+  500: 'waits',
+  503: 'waits',
+  0: 'waits',
+};
+
+describe('every act against every answer', () => {
+  const table = Object.keys(ACTS).flatMap((kind) =>
+    Object.entries(BECOMES).map(([status, what]) => [kind as Doing['kind'], Number(status), what] as const),
+  );
+  it.each(table)('%s, answered %i: %s', async (kind, status, what) => {
+    const outbox = await start();
+    const id = ulid();
+    server.isReachable = status !== 0;
+    server.answers = status;
+    await outbox.add(id, ACTS[kind]);
+    await outbox.send();
+    await quiet(outbox);
+
+    expect([outbox.waiting.length, outbox.refused.length]).toEqual(
+      { gone: [0, 0], waits: [1, 0], refused: [0, 1] }[what],
+    );
+    expect(outbox.refused.map((a) => a.refused)).toEqual(what === 'refused' ? ['So it is'] : []);
+  });
+});
+
+describe('several people on one device', () => {
+  it('nobody sees or sends what waits for another, and each finds their own again', async () => {
+    const [hers, his] = [ulid(), ulid()];
+    server.isReachable = false;
+    let outbox = await start('ida');
+    await outbox.begin(...begun(hers));
+    await outbox.add(hers, reading(50, 60));
+    await quiet(outbox);
+
+    outbox = await start('bram');
+    expect([outbox.waiting, outbox.of(hers), await outbox.begunHere()]).toEqual([[], [], []]);
+    await outbox.begin(...begun(his));
+    server.isReachable = true;
+    await settle(outbox);
+    expect(server.begun).toEqual([his]);
+
+    outbox = await start('ida');
+    expect((await outbox.begunHere()).map((b) => b.id)).toEqual([hers]);
+    await settle(outbox);
+    expect(server.begun).toEqual([his, hers]);
+    expect(server.readings.size).toBe(1);
+    outbox = await start('bram');
+    expect((await outbox.begunHere()).map((b) => b.id)).toEqual([his]);
+  });
+
+  it('what waits for another garage of the same person waits until they stand there again', async () => {
+    server.isReachable = false;
+    let outbox = await start('ida', 'g1');
+    await outbox.begin(...begun(ulid()));
+    await quiet(outbox);
+    server.isReachable = true;
+    outbox = await start('ida', 'g2');
+    await settle(outbox);
+    expect([outbox.waiting, server.begun]).toEqual([[], []]);
+    outbox = await start('ida', 'g1');
+    await settle(outbox);
+    expect(server.begun).toHaveLength(1);
+  });
+
+  it('what an older version wrote down goes to the first who is at home in its garage, and to nobody else', async () => {
+    const database = await db();
+    const [old, [session, begin]] = [ulid(), begun(ulid())];
+    await database.add('acts', { ...begin, session: old, garage: 'g1' });
+    await database.put('begun', { ...session, id: old });
+    server.isReachable = false;
+
+    let outbox = await start('stranger', 'g9');
+    await outbox.start();
+    await quiet(outbox);
+    expect([outbox.waiting, await outbox.begunHere()]).toEqual([[], []]);
+    outbox = await start('ida');
+    await outbox.start();
+    await quiet(outbox);
+    expect([outbox.waiting.length, (await outbox.begunHere()).map((b) => b.id)]).toEqual([1, [old]]);
+    outbox = await start('bram');
+    await outbox.start();
+    await quiet(outbox);
+    expect([outbox.waiting, await outbox.begunHere()]).toEqual([[], []]);
   });
 });
 

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import type { Reading, Report } from '@/api/client';
 import type { Act, Doing } from '@/offline/acts';
+import { afterNews } from '@/offline/held';
 import {
-  afterNews,
   faceOf,
   isForgotten,
   newestOf,

@@ -88,9 +88,11 @@ final class SessionController extends Controller
     }
 
     /** Put aside, not destroyed: it can be brought back. */
-    public function destroy(ChargeSession $session): Response
+    /** Put aside twice, it is put aside once. */
+    public function destroy(string $id): Response
     {
-        $session->delete();
+        $kept = ChargeSession::withTrashed()->where('ulid', $id)->firstOrFail();
+        $kept->delete();
 
         return response()->noContent();
     }

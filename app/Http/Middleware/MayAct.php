@@ -12,10 +12,7 @@ use Harmozon\Core\Words\Voice;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/**
- * What somebody may do in the garage they stand in. With no act named: look. Whoever belongs to none sees nothing of any. A
- * page says which garage it shows (`X-Garage`): what was meant for one is never written into another.
- */
+/** What somebody may do in the garage they stand in. With no act named: look. Whoever belongs to none sees nothing of any. */
 final readonly class MayAct
 {
     public function __construct(private Voice $voice)
@@ -27,10 +24,6 @@ final readonly class MayAct
         $role = Who::signedIn()->role();
         if ($role === null) {
             abort(403, $this->voice->say(Message::of('app.no_garage')));
-        }
-        $shown = $request->headers->get('X-Garage');
-        if ($shown !== null && $shown !== Who::signedIn()->garage?->ulid) {
-            abort(412, $this->voice->say(Message::of('app.other_garage')));
         }
         if ($act !== null && ! $role->may(Act::from($act))) {
             abort(403, $this->voice->say(Message::of('app.may_not', role: $role->message(), act: Act::from($act)->message())));

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import { api, ask } from '@/api/client';
+import { useAccount } from '@/stores/account';
 import { useAttempt } from '@/ui/useAttempt';
 import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 
 /** The end of an account: cannot be undone, so it asks for the password. */
+const account = useAccount();
 const isAsked = ref(false);
 const password = ref('');
 const { isBusy, error, attempt } = useAttempt();
@@ -13,7 +15,7 @@ const { isBusy, error, attempt } = useAttempt();
 const end = () =>
   attempt(async () => {
     await ask(api.DELETE('/me', { body: { password: password.value } }));
-    window.location.assign('/sign-in');
+    await account.end();
   });
 </script>
 

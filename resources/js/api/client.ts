@@ -80,31 +80,57 @@ function csrfToken(): string {
 // Past the browser's cache: two who ask for the same would wait for each other there.
 export const api = createClient<paths>({ baseUrl: '/api', cache: 'no-store', headers: { Accept: 'application/json' } });
 
-/** The garage that is shown here: what is written from this page belongs into it, wherever another tab stands by now. */
-let shown: string | null = null;
-export const showing = (garage: string | null): void => {
-  shown = garage;
+/** Whose page this is and which garage it shows: what is written from it is theirs and belongs there, whoever another tab has let in. */
+let shown: { account: string | null; garage: string | null } = { account: null, garage: null };
+export const showing = (account: string | null, garage: string | null): void => {
+  shown = { account, garage };
 };
 
-const unauthorised = new Set<() => void>();
+/** How it is that the server does not know who is asking, or knows somebody else. */
+export type Estranged = 'expired' | 'ended' | 'another';
+const CODES: Record<string, Estranged> = { 'app.signed_out_elsewhere': 'ended', 'app.other_account': 'another' };
 
-/** Called whenever the server no longer knows who is asking. */
-export function onSignedOut(listener: () => void): void {
-  unauthorised.add(listener);
+const estranged = new Set<(how: Estranged) => void>();
+
+/** Called whenever the server no longer knows who is asking, or takes them for somebody else. */
+export function onEstranged(listener: (how: Estranged) => void): void {
+  estranged.add(listener);
+}
+
+async function codeOf(response: Response): Promise<string> {
+  const said = (await response
+    .clone()
+    .json()
+    .catch(() => null)) as { code?: string } | null;
+  return said?.code ?? '';
+}
+
+/** Null where nothing is wrong with who asks. */
+export async function howEstranged(response: Response): Promise<Estranged | null> {
+  // A session that has ended is told by its token before it is told by its absence.
+  if (response.status === 401 || response.status === 419) {
+    return CODES[await codeOf(response)] ?? 'expired';
+  }
+  return response.status === 412 ? (CODES[await codeOf(response)] ?? null) : null;
 }
 
 api.use({
   onRequest({ request }) {
     request.headers.set('X-XSRF-TOKEN', csrfToken());
-    if (shown !== null && !request.headers.has('X-Garage')) {
-      request.headers.set('X-Garage', shown);
+    for (const [header, is] of [
+      ['X-Account', shown.account],
+      ['X-Garage', shown.garage],
+    ] as const) {
+      if (is !== null && !request.headers.has(header)) {
+        request.headers.set(header, is);
+      }
     }
     return request;
   },
-  onResponse({ response, schemaPath }) {
-    // A session that has ended is told by its token before it is told by its absence.
-    if ((response.status === 401 || response.status === 419) && schemaPath !== '/me') {
-      unauthorised.forEach((tell) => tell());
+  async onResponse({ response, schemaPath }) {
+    const how = schemaPath === '/me' ? null : await howEstranged(response);
+    if (how !== null) {
+      estranged.forEach((tell) => tell(how));
     }
     return response;
   },

@@ -1451,6 +1451,7 @@ export interface components {
         Code: string;
         Message: {
             message: string;
+            code?: components["schemas"]["Code"];
         };
         Refused: {
             message: string;
@@ -1466,6 +1467,7 @@ export interface components {
         };
         Me: {
             user: {
+                id: string;
                 name: string;
                 email: string;
             };

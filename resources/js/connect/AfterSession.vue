@@ -5,6 +5,7 @@ import type { Report } from '@/api/client';
 import { number as typedNumber } from '@/plates/entries';
 import { useAccount } from '@/stores/account';
 import { useGarage } from '@/stores/garage';
+import { own } from '@/stores/own';
 import { hour } from '@/ui/figures';
 import TextButton from '@/ui/TextButton.vue';
 import { decimalSign } from '@/words/habits';
@@ -33,10 +34,7 @@ const steps = computed(
   () => props.visit?.steps.filter((s) => s.phase === 'stop' || s.phase === 'part' || s.phase === 'leave') ?? [],
 );
 /** What is typed and not saved yet outlives a reload. */
-const draft = useLocalStorage<Partial<Record<'paid' | 'kwh' | 'note' | 'stall', string>>>(
-  `harmozon-after-${props.id}`,
-  {},
-);
+const draft = useLocalStorage<Partial<Record<'paid' | 'kwh' | 'note' | 'stall', string>>>(own(`after-${props.id}`), {});
 const line = computed(() => props.report?.session);
 const written = (figure: string | number | null | undefined): string =>
   figure === null || figure === undefined ? '' : String(figure).replace('.', decimalSign());
@@ -50,7 +48,7 @@ const stationKwh = field('kwh', () => written(line.value?.station_kwh));
 const note = field('note', () => line.value?.note ?? props.session.begun.value?.note ?? '');
 const stall = field('stall', () => line.value?.stall ?? props.session.begun.value?.stall ?? '');
 /** When the idle fee begins, once the session has been stopped. */
-const stoppedMs = useLocalStorage<number | null>(`harmozon-stopped-${props.id}`, null);
+const stoppedMs = useLocalStorage<number | null>(own(`stopped-${props.id}`), null);
 watch(done, (codes) => {
   if (codes.includes('stop_session')) {
     stoppedMs.value ??= Date.now();

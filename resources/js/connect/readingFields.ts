@@ -1,5 +1,6 @@
 import { useLocalStorage } from '@vueuse/core';
 import { computed } from 'vue';
+import { own } from '@/stores/own';
 import { useTerms } from '@/stores/terms';
 import { useUnits } from '@/stores/units';
 import { say } from '@/words/say';
@@ -22,7 +23,7 @@ export function useReadingFields() {
   const terms = useTerms();
   const { entry } = useUnits();
   /** The fields of the last readings, in the order they were typed. */
-  const habit = useLocalStorage<FieldName[]>('harmozon-reads', []);
+  const habit = useLocalStorage<FieldName[]>(own('reads'), []);
 
   const screen: ReadingField[] = [
     {

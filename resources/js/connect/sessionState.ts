@@ -1,15 +1,12 @@
 import type { Reading, Report } from '@/api/client';
 import type { Act, EventCode } from '@/offline/acts';
 import type { Begun } from '@/offline/db';
+import type { Held } from '@/offline/held';
 
 /** What is known of a session without asking again: what the server told, and what this device began it with. */
-export interface Known {
+export interface Known extends Held {
   report: Report | null;
   begun: Begun | null;
-  /** The newest readings that the server has. */
-  held: Reading[];
-  /** How many it has in all. */
-  heldCount: number;
 }
 
 export type TakenReading = Reading & { isWaiting?: boolean };
@@ -72,16 +69,6 @@ export function stateOf({ report, begun, held, heldCount }: Known, acts: Act[]):
     isFinished: ofKind(acts, 'finish').length > 0 || (report?.session.finished_at ?? null) !== null,
     isHere: report !== null || begun !== null,
   };
-}
-
-/** What the server has after it took some readings and forgot one. */
-export function afterNews(
-  { held, heldCount }: Pick<Known, 'held' | 'heldCount'>,
-  news: { taken?: Reading[]; forgotten?: string },
-): Pick<Known, 'held' | 'heldCount'> {
-  const taken = news.taken?.filter((r) => !held.some((h) => h.client_id === r.client_id)) ?? [];
-  const now = [...taken, ...held].filter((r) => r.client_id !== news.forgotten);
-  return { held: now, heldCount: heldCount + now.length - held.length };
 }
 
 /** The four faces of an open session. */

@@ -4,10 +4,11 @@ import { api, ApiError, ask, wordsOf, type Reading, type Report } from '@/api/cl
 import { ulid } from '@/api/ulid';
 import type { Act, EventCode } from '@/offline/acts';
 import type { Begun } from '@/offline/db';
+import { afterNews } from '@/offline/held';
 import { useOutbox, type News } from '@/stores/outbox';
 import { useUndo } from '@/stores/undo';
 import { say } from '@/words/say';
-import { afterNews, stateOf, valuesOf } from './sessionState';
+import { stateOf, valuesOf } from './sessionState';
 
 /** How often a session that is open is looked at anew (ms). */
 const AGAIN_MS = 10_000;

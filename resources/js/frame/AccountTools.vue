@@ -1,11 +1,24 @@
 <script setup lang="ts">
+import { computed, defineAsyncComponent, ref } from 'vue';
 import { useAccount } from '@/stores/account';
+import { useOutbox } from '@/stores/outbox';
 import { useTheme } from '@/ui/useTheme';
 import { say } from '@/words/say';
 
 /** Day or night, and the way out. */
 const account = useAccount();
 const theme = useTheme();
+const outbox = useOutbox();
+const LeaveDialog = defineAsyncComponent(() => import('./LeaveDialog.vue'));
+const isAsked = ref(false);
+const waits = computed(() => outbox.waiting.length + outbox.refused.length > 0);
+
+async function leave(): Promise<void> {
+  isAsked.value = waits.value;
+  if (!waits.value) {
+    await account.signOut();
+  }
+}
 </script>
 
 <template>
@@ -15,9 +28,10 @@ const theme = useTheme();
     </button>
     <slot />
     <RouterLink to="/you" class="plain-button" :title="account.me?.user.name">{{ say('frame.you') }}</RouterLink>
-    <button type="button" class="plain-button" @click="account.signOut">
+    <button type="button" class="plain-button" @click="leave">
       {{ say('frame.sign_out') }}
     </button>
+    <LeaveDialog v-if="isAsked" v-model="isAsked" />
   </div>
 </template>
 

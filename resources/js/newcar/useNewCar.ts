@@ -4,6 +4,7 @@ import { api, ask, wordsOf } from '@/api/client';
 import type { components } from '@/api/schema';
 import { useAccount } from '@/stores/account';
 import { useEdit } from '@/stores/edit';
+import { own } from '@/stores/own';
 import { say } from '@/words/say';
 
 export type CarQuestion = components['schemas']['CarQuestion'];
@@ -49,7 +50,7 @@ const ALL: CarQuestion[] = ['inlet', 'language', 'pack', 'energy', 'peak', 'onbo
 export function useNewCar() {
   const account = useAccount();
   const edit = useEdit();
-  const answers = useLocalStorage<Answers>(`harmozon-new-car-${account.me?.garage?.id ?? ''}`, nothing(), {
+  const answers = useLocalStorage<Answers>(own(`new-car-${account.me?.garage?.id ?? ''}`), nothing(), {
     mergeDefaults: true,
   });
   const draft = ref<NewCar | null>(null);

@@ -21,6 +21,8 @@ export type Act = Doing & {
   n?: number;
   session: string;
   garage: string;
+  /** Whose it is; missing where it was written down before that was noted. */
+  account?: string;
   /** It was sent at least once: the server may have it, whether or not its answer came back. */
   isTried?: boolean;
   /** Why the server will not have it; it stays until somebody says what becomes of it. */

@@ -14,6 +14,8 @@ export interface Kept {
 export interface Begun {
   id: string;
   garage: string;
+  /** Who began it; missing where it was written down before that was noted. */
+  account?: string;
   /** By this device's clock (ms since 1970). */
   startedMs: number;
   car: { id: string; name: string };

@@ -2,7 +2,7 @@ import { db } from './db';
 
 /** Questions that change nothing, whose answers are worth keeping. */
 const ASKS =
-  /^\/api\/(me|terms|garage|garage\/plates|board|car-kinds|catalogue|sessions|sessions\/[0-9A-Z]{26}(\/(readings|photos))?|fit|forecast|steps|ranking)(\?|$)/i;
+  /^\/api\/(terms|garage|garage\/plates|board|car-kinds|catalogue|sessions|sessions\/[0-9A-Z]{26}(\/(readings|photos))?|fit|forecast|steps|ranking)(\?|$)/i;
 const ASKED_BY_POST = /^\/api\/(fit|forecast|steps|ranking)$/i;
 
 /** So many answers are kept, the newest. */
@@ -11,13 +11,19 @@ const MOST = 400;
 /** A request is read before it is sent: afterwards its body is gone. */
 const keys = new WeakMap<Request, Promise<string | null>>();
 
+/** Before the keys of what is kept for an account, and for one of its garages. */
+const ofAccount = (account: string): string => `${account} `;
+const ofGarage = (account: string, garage: string): string => `${ofAccount(account)}${garage} `;
+
+/** Null where nothing is kept: of what nobody asked for, and of whom nobody knows. */
 async function keyOf(request: Request): Promise<string | null> {
   const { pathname, search } = new URL(request.url);
   const path = pathname + search;
-  if (!ASKS.test(path) || (request.method !== 'GET' && !ASKED_BY_POST.test(path))) {
+  const account = request.headers.get('X-Account');
+  if (account === null || !ASKS.test(path) || (request.method !== 'GET' && !ASKED_BY_POST.test(path))) {
     return null;
   }
-  const key = `${request.headers.get('X-Garage') ?? ''} ${path}`;
+  const key = ofGarage(account, request.headers.get('X-Garage') ?? '') + path;
   return request.method === 'GET' ? key : `${key} ${await request.clone().text()}`;
 }
 
@@ -52,11 +58,30 @@ export async function recall(request: Request): Promise<{ body: unknown; at: num
   }
 }
 
-/** Forgets every answer: whoever signs in next is somebody else. */
-export async function forgetAll(): Promise<void> {
+/** What has changed since an answer was given, so that without a network it does not lag behind what is known here. */
+export async function amend<T>(account: string, garage: string, path: string, change: (body: T) => T): Promise<void> {
   try {
-    const database = await db();
-    await database.clear('kept');
+    const tx = (await db()).transaction('kept', 'readwrite');
+    const found = await tx.store.get(ofGarage(account, garage) + path);
+    await Promise.all([found ? tx.store.put({ ...found, body: change(found.body as T) }) : undefined, tx.done]);
+  } catch {
+    // The next answer tells.
+  }
+}
+
+/**
+ * Forgets every answer but those of one account and of the garages it belongs to. What was done and waits to be sent is no
+ * answer, and stays.
+ *
+ * @param stays null: nobody's
+ */
+export async function forgetAllBut(stays: { account: string; garages: string[] } | null): Promise<void> {
+  try {
+    const mine = stays?.garages.map((garage) => ofGarage(stays.account, garage)) ?? [];
+    const tx = (await db()).transaction('kept', 'readwrite');
+    const all = await tx.store.getAllKeys();
+    const gone = all.filter((key) => !mine.some((own) => key.startsWith(own)));
+    await Promise.all([...gone.map((key) => tx.store.delete(key)), tx.done]);
   } catch {
     // A device that keeps nothing has nothing to forget.
   }

@@ -1,8 +1,15 @@
+import { useEventListener } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
-import { api, ask, showing, type Me } from '@/api/client';
-import { forgetAll } from '@/offline/kept';
+import { api, ApiError, ask, howEstranged, showing, type Me } from '@/api/client';
+import { forgetHere, isLeaving, knownHere, leaves, rememberHere, standIn } from '@/offline/device';
+import { forgetAllBut } from '@/offline/kept';
 import { locale } from '@/words/habits';
+
+/** What the page itself says of who it was sent to. */
+type Visitor = 'no' | 'yes' | 'ended';
+const visitor = (): Visitor =>
+  (document.querySelector<HTMLMetaElement>('meta[name=harmozon-visitor]')?.content as Visitor | undefined) ?? 'no';
 
 /** Who is signed in, and at which garage. */
 export const useAccount = defineStore('account', () => {
@@ -17,16 +24,46 @@ export const useAccount = defineStore('account', () => {
       return;
     }
     isRecalled = true;
-    // The page itself says whether it was sent to a visitor: no need to ask, and be refused.
-    if (document.querySelector<HTMLMetaElement>('meta[name=harmozon-visitor]')?.content === 'yes') {
+    if (isLeaving()) {
+      await takeLeave();
       return;
     }
-    const { data } = await api.GET('/me');
-    me.value = data ?? null;
+    // The page itself says whether it was sent to a visitor: no need to ask, and be refused.
+    if (visitor() === 'ended') {
+      await hide();
+    }
+    if (visitor() !== 'no') {
+      return;
+    }
+    const found = await api.GET('/me').catch(() => null);
+    if (found?.data) {
+      await came(found.data);
+    } else if (!found || found.response.status >= 500) {
+      // Without the server this is still the device of whom it was last told.
+      me.value = knownHere();
+    } else if ((await howEstranged(found.response)) === 'ended') {
+      await hide();
+    }
+  }
+
+  /** Whoever is told to be here, by whatever way they came in. What was another's on this device is out of sight before. */
+  async function came(now: Me): Promise<void> {
+    leaves(false);
+    standIn(now.user.id);
+    await forgetAllBut({ account: now.user.id, garages: now.garages.map((g) => g.id) });
+    rememberHere(now);
+    me.value = now;
+  }
+
+  /** Nothing that this device keeps can be seen any more. What waits to be sent stays, for whom it belongs to. */
+  async function hide(): Promise<void> {
+    forgetHere();
+    standIn(null);
+    await forgetAllBut(null);
   }
 
   async function signIn(email: string, password: string, remember: boolean): Promise<void> {
-    me.value = await ask(api.POST('/sign-in', { body: { email, password, remember } }));
+    await came(await ask(api.POST('/sign-in', { body: { email, password, remember } })));
   }
 
   /** The same person goes on where they stood. */
@@ -36,14 +73,10 @@ export const useAccount = defineStore('account', () => {
     isExpired.value = false;
   }
 
-  async function openDemo(): Promise<void> {
-    me.value = await ask(api.POST('/demo-sign-in'));
-  }
+  const openDemo = async (): Promise<void> => came(await ask(api.POST('/demo-sign-in')));
 
-  /** Somebody who was not signed in: a new account, or a new password. */
-  async function come(door: Promise<Me>): Promise<void> {
-    me.value = await door;
-  }
+  /** Somebody who was not signed in, by a new account or a new password; or who is called otherwise now. */
+  const come = async (door: Promise<Me>): Promise<void> => came(await door);
 
   /** The time zone in which the garage counts its days. */
   const zone = computed(() => me.value?.garage?.timezone ?? 'UTC');
@@ -53,14 +86,43 @@ export const useAccount = defineStore('account', () => {
 
   /** Another garage, or none any more: everything that was shown is another's. */
   async function stand(change: Promise<Me>): Promise<void> {
-    me.value = await change;
+    await came(await change);
     window.location.assign('/board');
   }
 
-  /** A full load of the page afterwards forgets every record that was shown. */
+  /** Also without a network: everything is out of sight at once, and the server is told as soon as it can be. */
   async function signOut(): Promise<void> {
-    await ask(api.POST('/sign-out'));
-    await forgetAll();
+    leaves(true);
+    await hide();
+    await takeLeave();
+    // A full load of the page forgets every record that was shown.
+    window.location.assign('/sign-in');
+  }
+
+  /** Tells the server of a sign-out. Where it cannot be reached, that is still to be done. */
+  async function takeLeave(): Promise<void> {
+    const said = async () => ask(api.POST('/sign-out'));
+    const status = (e: unknown) => (e instanceof ApiError ? e.status : 0);
+    try {
+      await said().catch(async (e: unknown) => {
+        if (status(e) !== 419) {
+          throw e;
+        }
+        // A token that has run out comes anew with any answer.
+        await api.GET('/me');
+        await said();
+      });
+      leaves(false);
+    } catch (e) {
+      // It knows nobody any more.
+      leaves(status(e) !== 401);
+    }
+  }
+  useEventListener('online', () => isLeaving() && void takeLeave());
+
+  /** This browser was signed out from elsewhere, or the account is no more. */
+  async function end(): Promise<void> {
+    await hide();
     window.location.assign('/sign-in');
   }
 
@@ -69,19 +131,16 @@ export const useAccount = defineStore('account', () => {
     await ask(api.PUT('/garage/habits', { body: habits }));
     if (me.value?.garage) {
       me.value = { ...me.value, garage: { ...me.value.garage, ...habits } };
+      rememberHere(me.value);
     }
   }
 
-  watch(
-    () => me.value?.garage?.id,
-    (id) => showing(id ?? null),
-    { immediate: true, flush: 'sync' },
-  );
+  watch(me, (now) => showing(now?.user.id ?? null, now?.garage?.id ?? null), { immediate: true, flush: 'sync' });
   watch(
     () => me.value?.garage?.locale,
     (own) => (locale.value = own ?? locale.value),
     { immediate: true, flush: 'sync' },
   );
 
-  return { me, zone, isExpired, recall, come, may, stand, signIn, signInAgain, openDemo, signOut, setHabits };
+  return { me, zone, isExpired, recall, come, may, stand, signIn, signInAgain, openDemo, signOut, end, setHabits };
 });

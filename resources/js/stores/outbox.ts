@@ -4,7 +4,10 @@ import { computed, ref, shallowRef } from 'vue';
 import { api, ApiError, ask, wordsOf, type Reading, type Report } from '@/api/client';
 import type { Act, Doing } from '@/offline/acts';
 import { db, type Begun } from '@/offline/db';
+import { afterNews } from '@/offline/held';
+import { amend } from '@/offline/kept';
 import { offlineSince, unreached } from '@/offline/network';
+import { becomes } from '@/offline/refusals';
 import { useAccount } from './account';
 
 /** How long until the network is tried again without anybody asking (ms). */
@@ -61,7 +64,10 @@ export const useOutbox = defineStore('outbox', () => {
   let again: ReturnType<typeof setTimeout> | undefined;
   let isListening = false;
 
-  const mine = computed(() => acts.value.filter((a) => a.garage === account.me?.garage?.id));
+  /** Whoever is signed in sees and sends what they have done themselves, in the garage that is open. */
+  const mine = computed(() =>
+    acts.value.filter((a) => a.account === account.me?.user.id && a.garage === account.me?.garage?.id),
+  );
   const waiting = computed(() => mine.value.filter((a) => a.refused === undefined));
   const refused = computed(() => mine.value.filter((a) => a.refused !== undefined));
   const of = (session: string) => mine.value.filter((a) => a.session === session);
@@ -80,15 +86,31 @@ export const useOutbox = defineStore('outbox', () => {
       useEventListener(document, 'visibilitychange', () => document.visibilityState === 'visible' && void send());
       useEventListener(channel, 'message', () => void look());
     }
+    await adopt().catch(() => undefined);
     await look().catch(() => undefined);
     void send();
   }
 
+  /** What was written down before accounts were noted belongs to the first who is at home in its garage. */
+  async function adopt(): Promise<void> {
+    const me = account.me;
+    const tx = (await db()).transaction(['acts', 'begun'], 'readwrite');
+    const isOurs = (a: { account?: string; garage: string }) =>
+      me !== null && a.account === undefined && me.garages.some((g) => g.id === a.garage);
+    const [theirs, begun] = [tx.objectStore('acts'), tx.objectStore('begun')];
+    await Promise.all([
+      ...(await theirs.getAll()).filter(isOurs).map((a) => theirs.put({ ...a, account: me?.user.id ?? '' })),
+      ...(await begun.getAll()).filter(isOurs).map((b) => begun.put({ ...b, account: me?.user.id ?? '' })),
+      tx.done,
+    ]);
+  }
+
+  const whose = () => ({ account: account.me?.user.id ?? '', garage: account.me?.garage?.id ?? '' });
+
   /** Writes an act down. When this has ended without an error, nothing short of a lost device loses it. */
   async function add(session: string, doing: Doing): Promise<void> {
-    const garage = account.me?.garage?.id ?? '';
     await written(async () => {
-      await (await db()).add('acts', bare({ ...doing, session, garage }));
+      await (await db()).add('acts', bare({ ...doing, session, ...whose() }));
     });
     void send();
   }
@@ -99,9 +121,9 @@ export const useOutbox = defineStore('outbox', () => {
       const tx = (await db()).transaction(['acts', 'begun'], 'readwrite');
       const writes: Promise<unknown>[] = [tx.done];
       try {
-        writes.push(tx.objectStore('begun').put(bare(begun)));
+        writes.push(tx.objectStore('begun').put(bare({ ...begun, ...whose() })));
         for (const doing of doings) {
-          writes.push(tx.objectStore('acts').add(bare({ ...doing, session: begun.id, garage: begun.garage })));
+          writes.push(tx.objectStore('acts').add(bare({ ...doing, session: begun.id, ...whose() })));
         }
         await Promise.all(writes);
       } catch (e) {
@@ -218,26 +240,32 @@ export const useOutbox = defineStore('outbox', () => {
     ];
   }
 
+  /** The list of readings as it is kept here, with those that the server has now. */
+  async function noteKept({ account: whose, garage, session }: Act, news: News): Promise<void> {
+    if (news.taken || news.forgotten !== undefined) {
+      interface List {
+        count: number;
+        readings: Reading[];
+      }
+      await amend<List>(whose ?? '', garage, `/api/sessions/${session}/readings`, ({ count, readings }) => {
+        const now = afterNews({ held: readings, heldCount: count }, news);
+        return { count: now.heldCount, readings: now.held };
+      });
+    }
+  }
+
   /** Whether the next may go. */
   async function sent(batch: [Act, ...Act[]]): Promise<boolean> {
     try {
       await tries(batch);
       const news = await call(batch);
-      // Told before it leaves the queue: nothing vanishes from a screen for a moment.
+      // Told before it leaves the queue: nothing vanishes from a screen for a moment, nor from what the device keeps.
       listeners.forEach((tell) => tell(news));
+      await noteKept(batch[0], news);
       await gone(batch);
       return true;
     } catch (e) {
-      const status = e instanceof ApiError ? e.status : 0;
-      // Gone already, or put aside meanwhile: what was to be taken back is.
-      if (
-        status === 404 &&
-        batch.every((a) => a.kind === 'forget' || a.kind === 'forgetEvent' || a.kind === 'discard')
-      ) {
-        await gone(batch);
-        return true;
-      }
-      if (status >= 400 && status < 500 && ![401, 408, 419, 429].includes(status)) {
+      if (becomes(e instanceof ApiError ? e.status : 0) === 'refused') {
         await mark(batch, wordsOf(e));
         return true;
       }
@@ -328,7 +356,9 @@ export const useOutbox = defineStore('outbox', () => {
   }
 
   const begunHere = async (): Promise<Begun[]> =>
-    (await (await db()).getAll('begun')).filter((b) => b.garage === account.me?.garage?.id);
+    (await (await db()).getAll('begun')).filter(
+      (b) => b.account === account.me?.user.id && b.garage === account.me?.garage?.id,
+    );
   const keepBegun = async (begun: Begun): Promise<void> => void (await (await db()).put('begun', bare(begun)));
   const forgetBegun = async (id: string): Promise<void> => (await db()).delete('begun', id);
 

@@ -185,6 +185,12 @@ export const en = {
   'frame.keys': 'keys',
   'frame.you': 'you',
   'frame.sign_out': 'sign out',
+  'leave.title': 'Something waits to be sent',
+  'leave.waits':
+    '{n, plural, one {One thing that was done here has} other {# things that were done here have}} not reached the server. Nothing of it is lost: it stays on this device, where only you can see it, and goes when you sign in here again.',
+  'leave.stay': 'Stay signed in',
+  'trouble.says': 'Something on this page broke. What you have saved is safe.',
+  'trouble.anew': 'Load the page anew',
   'frame.undo': 'Undo',
   'frame.dismiss': 'Dismiss',
   'frame.missing': 'There is nothing at this address',
