@@ -146,7 +146,7 @@ test("figures are entered in the garage's own units and come back as they were t
     return [Number(store(typed).toPrecision(8)), Number(show(Number(store(typed).toPrecision(8))).toPrecision(8))];
   };
   expect(there('celsius', 40)).toEqual([40, 40]);
-  account.me = { garage: { units: 'us' } } as typeof account.me;
+  account.me = { user: { id: 'u' }, garage: { units: 'us' } } as typeof account.me;
 
   expect(there('celsius', 104)).toEqual([40, 104]);
   expect(there('metres', 16)).toEqual([4.8768, 16]);

@@ -214,7 +214,7 @@ test('two chains have the same ends whatever stands between them', () => {
 test('degrees and distances are those of the garage, there and back', () => {
   const account = useAccount();
   const inGarage = (units: 'metric' | 'us') => {
-    account.me = { garage: { units } } as typeof account.me;
+    account.me = { user: { id: 'u' }, garage: { units } } as typeof account.me;
     return useUnits();
   };
 

@@ -105,13 +105,12 @@ async function codeOf(response: Response): Promise<string> {
   return said?.code ?? '';
 }
 
-/** Null where nothing is wrong with who asks. */
-export async function howEstranged(response: Response): Promise<Estranged | null> {
-  // A session that has ended is told by its token before it is told by its absence.
-  if (response.status === 401 || response.status === 419) {
-    return CODES[await codeOf(response)] ?? 'expired';
+/** Null where nothing is wrong with who asks. A session that has ended is told by its token before it is told by its absence. */
+export function howEstranged(status: number, code: string): Estranged | null {
+  if (status === 401 || status === 419) {
+    return CODES[code] ?? 'expired';
   }
-  return response.status === 412 ? (CODES[await codeOf(response)] ?? null) : null;
+  return status === 412 ? (CODES[code] ?? null) : null;
 }
 
 api.use({
@@ -128,7 +127,8 @@ api.use({
     return request;
   },
   async onResponse({ response, schemaPath }) {
-    const how = schemaPath === '/me' ? null : await howEstranged(response);
+    const how =
+      schemaPath === '/me' || response.ok ? null : howEstranged(response.status, await codeOf(response));
     if (how !== null) {
       estranged.forEach((tell) => tell(how));
     }

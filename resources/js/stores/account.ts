@@ -41,7 +41,7 @@ export const useAccount = defineStore('account', () => {
     } else if (!found || found.response.status >= 500) {
       // Without the server this is still the device of whom it was last told.
       me.value = knownHere();
-    } else if ((await howEstranged(found.response)) === 'ended') {
+    } else if (howEstranged(found.response.status, found.error?.code ?? '') === 'ended') {
       await hide();
     }
   }
