@@ -11,6 +11,7 @@ use App\Models\Membership;
 use App\Models\User;
 use App\Models\Vehicle;
 use App\People\Founding;
+use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Contract;
@@ -182,6 +183,24 @@ final class PeopleTest extends TestCase
         yield 'keeper' => [Role::Keeper, ['record', 'edit', 'keep']];
         yield 'driver' => [Role::Driver, ['record', 'edit']];
         yield 'reader' => [Role::Reader, []];
+    }
+
+    /** Whoever asks as somebody else, or for a garage that is not open, is told so before anything is looked up. */
+    public function test_what_is_elsewhere_never_passes_for_gone(): void
+    {
+        $person = $this->stranger();
+        $this->actingAs($person);
+        $nowhere = '/api/sessions/'.Str::ulid();
+        foreach ([['deleteJson', $nowhere], ['deleteJson', "{$nowhere}/readings/x"], ['deleteJson', "{$nowhere}/events/x"], ['postJson', "{$nowhere}/finish"], ['getJson', $nowhere]] as [$ask, $path]) {
+            $sent = static fn (array $headers): array => $ask === 'getJson' ? [$path, $headers] : [$path, [], $headers];
+            $this->{$ask}(...$sent([]))->assertNotFound();
+            $this->{$ask}(...$sent(['X-Account' => $person->ulid, 'X-Garage' => (string) $person->garage?->ulid]))->assertNotFound();
+            $this->{$ask}(...$sent(['X-Garage' => 'another']))->assertStatus(412)->assertJsonPath('code', 'app.other_garage');
+            $this->{$ask}(...$sent(['X-Account' => 'another']))->assertStatus(412)->assertJsonPath('code', 'app.other_account');
+        }
+        $this->getJson('/api/me', ['X-Account' => 'another'])->assertStatus(412);
+        $this->getJson('/api/me', ['X-Garage' => 'another'])->assertOk();
+        $this->postJson('/api/sign-out', [], ['X-Account' => 'another'])->assertNoContent();
     }
 
     public function test_what_was_meant_for_one_garage_is_never_written_into_another(): void

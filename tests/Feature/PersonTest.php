@@ -8,6 +8,8 @@ use App\Garage\Role;
 use App\Models\Garage;
 use App\Models\User;
 use App\People\AccountChanged;
+use App\People\Devices;
+use App\People\EndedSessions;
 use App\People\PasswordForgotten;
 use App\People\QuietSessions;
 use Illuminate\Notifications\AnonymousNotifiable;
@@ -55,6 +57,38 @@ final class PersonTest extends TestCase
         $this->getJson('/api/me')->assertOk();
         self::assertCount(1, $writes);
         self::assertSame($before + 65, $seen());
+    }
+
+    public function test_a_browser_is_told_that_it_was_signed_out_from_elsewhere_and_not_when_its_time_ran_out(): void
+    {
+        $rook = $this->rook();
+        $this->signIn($rook);
+        $here = (string) DB::table('sessions')->where('user_id', $rook->id)->value('id');
+        self::assertFalse(EndedSessions::has($here));
+
+        Devices::of($rook)->signOutAll($here);
+        self::assertFalse(EndedSessions::has($here), 'this one stays');
+        Devices::of($rook)->signOutAll();
+        self::assertTrue(EndedSessions::has($here));
+        self::assertStringNotContainsString($here, (string) DB::table('ended_sessions')->get());
+        $anew = function (): void {
+            $this->app->make('session')->forgetDrivers();
+            $this->app->forgetInstance('session.store');
+            $this->app->make('auth')->forgetGuards();
+        };
+        $anew();
+        $this->getJson('/api/me')->assertUnauthorized()->assertJsonPath('code', 'app.signed_out_elsewhere');
+        $anew();
+        self::assertStringContainsString('name="harmozon-visitor" content="ended"', (string) $this->get('/board')->getContent());
+
+        DB::table('ended_sessions')->delete();
+        $anew();
+        $this->getJson('/api/me')->assertUnauthorized()->assertJsonPath('code', 'app.not_signed_in');
+
+        EndedSessions::note(['old']);
+        $this->travel(401)->days();
+        EndedSessions::note(['new']);
+        self::assertSame([false, true], [EndedSessions::has('old'), EndedSessions::has('new')]);
     }
 
     public function test_sessions_that_have_ended_go_when_another_begins(): void
