@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Backup\DatabaseCopy;
+use App\Backup\SqliteCopy;
 use App\Database\ImmediateSqliteConnection;
 use App\Equipment\Experience;
 use App\Garage\CurrentGarage;
@@ -32,6 +34,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->scoped(CurrentGarage::class);
         $this->app->bind(Experience::class, LogMemory::class);
+        $this->app->bind(DatabaseCopy::class, SqliteCopy::class);
         Connection::resolverFor('sqlite', static fn (\PDO|\Closure $pdo, string $database, string $prefix, array $config): Connection => new ImmediateSqliteConnection($pdo, $database, $prefix, $config));
         $this->app->singleton(Language::class, static fn (): Language => self::language(require app_path('Words/en.php')));
         $this->app->bind(Voice::class, static function (Application $app): Voice {

@@ -201,6 +201,13 @@ return [
     'print.not_proven_promise' => 'It tells of this one session. It is no promise for the next, and no certificate.',
 
     // How fast the core answers.
+    'backup.none' => 'is no backup of Harmozon, or one that cannot be read; nothing was changed',
+    'backup.newer' => 'comes from a newer version of Harmozon: bring this one up to date first; nothing was changed',
+    'backup.damaged' => 'is damaged: {path} is not what it was; nothing was changed',
+    'backup.not_written' => '{path} could not be written',
+    'backup.keep' => '--keep needs a whole number from 1 on',
+    'backup.made' => '{file}, {megabytes} MB',
+    'backup.restored' => 'The backup is in place. What was here before is kept: {before}',
     'bench.served' => 'A board of {outlets} outlets, 12 cars and 40 adapters over HTTP, {windows} windows of {rows} rows: {median} ms at the median, {p95} ms at the 95th of a hundred, {most} ms at the worst. Its top {first} ms, the names of all {names} ms.',
     'bench.knows' => 'harmozon:bench knows: board, forecast, ranking, check, garage, session, log, import, crowd',
     'bench.crowd' => '{people} people at once, {count, number} requests: {rate} a second; {median} ms at the median, {p95} ms at the 95th of a hundred, {most} ms at the worst',

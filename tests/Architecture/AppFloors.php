@@ -14,7 +14,7 @@ final class AppFloors
 {
     /** @var list<list<string>> rooms, floor by floor, from the ground up */
     private const FLOORS = [
-        ['Garage', 'Database', 'Files', 'Words'],
+        ['Garage', 'Database', 'Files', 'Words', 'Backup'],
         ['Models'],
         ['Equipment', 'People'],
         ['Sessions', 'Networks', 'Photos'],
