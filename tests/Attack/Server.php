@@ -119,6 +119,17 @@ final class Server
         $worker->isSuccessful() || throw new \RuntimeException($worker->getErrorOutput());
     }
 
+    /**
+     * A command beside it.
+     *
+     * @param  list<string>  $command
+     * @param  array<string, string>  $elsewhere  of its surroundings, what is not the server's
+     */
+    public function artisan(array $command, array $elsewhere = []): Process
+    {
+        return (new Process(['php', 'artisan', ...$command], dirname(__DIR__, 2), [...$this->environment(), ...$elsewhere]))->setTimeout(120);
+    }
+
     /** @param  array<string, mixed>|null  $body */
     private function handle(string $method, string $path, ?array $body): \CurlHandle
     {

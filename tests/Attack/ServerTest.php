@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Attack;
 
+use Illuminate\Filesystem\Filesystem;
 use PHPUnit\Framework\TestCase;
 
 /** A real server under several hands, and killed at any moment: what was acknowledged is there, and nobody is signed out. */
@@ -104,6 +105,47 @@ final class ServerTest extends TestCase
         }
 
         return $import['id'];
+    }
+
+    /** Written, backed up while it is written, killed, restored into an empty house: all that was acknowledged before is there. */
+    public function test_a_backup_taken_while_people_write_holds_all_that_was_acknowledged_before_it(): void
+    {
+        $server = self::server();
+        $id = self::begin($server);
+        $acknowledged = [];
+        $write = static function (int $t) use ($server, $id, &$acknowledged): void {
+            $one = self::readings($t, 3);
+            if ($server->ask('POST', "/sessions/{$id}/readings", ['readings' => $one])[0] === 200) {
+                array_push($acknowledged, ...array_column($one, 'client_id'));
+            }
+        };
+        for ($round = 0, $rounds = Rounds::of(2, 20); $round < $rounds; $round++) {
+            $house = sys_get_temp_dir().'/harmozon-drill-'.bin2hex(random_bytes(6));
+            foreach (['app', 'framework/views', 'logs'] as $folder) {
+                mkdir("{$house}/storage/{$folder}", 0700, true);
+            }
+            $write($round * 10_000);
+            $before = $acknowledged;
+            $backup = $server->artisan(['harmozon:backup', "--to={$house}"]);
+            $backup->start();
+            for ($t = $round * 10_000 + 10; $backup->isRunning(); $t += 10) {
+                $write($t);
+            }
+            $server->kill();
+            self::assertTrue($backup->isSuccessful(), $backup->getOutput().$backup->getErrorOutput());
+            $restore = $server->artisan(['harmozon:restore', (string) (glob("{$house}/*.zip") ?: [''])[0]], ['DB_DATABASE' => "{$house}/restored.sqlite", 'LARAVEL_STORAGE_PATH' => "{$house}/storage"]);
+            $restore->run();
+            self::assertTrue($restore->isSuccessful(), $restore->getOutput().$restore->getErrorOutput());
+
+            $restored = new \PDO("sqlite:{$house}/restored.sqlite");
+            $there = $restored->query('select client_id from readings')->fetchAll(\PDO::FETCH_COLUMN);
+            self::assertSame([], array_diff($before, $there), "round {$round}");
+            self::assertSame([], $restored->query('pragma foreign_key_check')->fetchAll());
+            self::assertSame('ok', $restored->query('pragma integrity_check')->fetchColumn());
+            (new Filesystem)->deleteDirectory($house);
+            $server->start();
+        }
+        self::assertGreaterThan(0, count($acknowledged));
     }
 
     private static function begin(Server $server): string
