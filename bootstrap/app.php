@@ -37,6 +37,9 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
+// What is written here is somebody's own: database, photographs, logs, backups.
+umask(0077);
+
 $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         // The API is the page's own: it uses the page's session and its CSRF token.

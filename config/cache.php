@@ -2,8 +2,11 @@
 
 return [
     'default' => env('CACHE_STORE', 'file'),
+    // Where calls and failures are counted: atomically, which files are not.
+    'limiter' => env('COUNTERS_STORE', 'counters'),
     'stores' => [
         'file' => ['driver' => 'file', 'path' => storage_path('framework/cache/data'), 'lock_path' => storage_path('framework/cache/data')],
+        'counters' => ['driver' => 'counters'],
         'array' => ['driver' => 'array', 'serialize' => false],
     ],
     'prefix' => 'harmozon_',

@@ -14,6 +14,16 @@ return [
             'busy_timeout' => 5000,
             'transaction_mode' => 'IMMEDIATE',
         ],
+        'counters' => [
+            'driver' => 'sqlite',
+            'database' => storage_path('framework/counters.sqlite'),
+            'prefix' => '',
+            'foreign_key_constraints' => false,
+            'journal_mode' => 'WAL',
+            'synchronous' => 'NORMAL',
+            'busy_timeout' => 2000,
+            'transaction_mode' => 'IMMEDIATE',
+        ],
     ],
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => true],
 ];

@@ -13,8 +13,10 @@ use Illuminate\Http\Exceptions\ThrottleRequestsException;
 use Illuminate\Support\Carbon;
 
 /**
- * Slows guessing down. Failures are counted for an account from one address, and for an address; the wait grows with every
- * further one and ends with a success. An account alone is never counted: nobody can lock another out.
+ * Slows guessing down. Failures are counted for an account from one address, and for an address, in a store that counts for
+ * many at once; the wait grows with every further one. A success ends the wait of its own account, not that of the address. An
+ * account alone is never counted: nobody can lock another out. A browser in which somebody has signed in before does not wait
+ * for others behind the same address: they may share nothing but a proxy.
  */
 final readonly class SignInDoor
 {
@@ -30,14 +32,21 @@ final readonly class SignInDoor
     /** Failures are forgotten after so long (s). */
     private const MEMORY_S = 3600;
 
-    public function __construct(private Repository $cache, private Voice $voice)
+    /** @param  Repository  $counters  that increments atomically */
+    public function __construct(private Repository $counters, private Voice $voice)
     {
     }
 
-    /** @throws ThrottleRequestsException while one has to wait */
-    public function mustBeOpen(string $account, string $address): void
+    /**
+     * @param  bool  $isKnown  whether this browser has been signed in to the account before
+     *
+     * @throws ThrottleRequestsException while one has to wait
+     */
+    public function mustBeOpen(Door $door, string $account, string $address, bool $isKnown = false): void
     {
-        $waitS = max(0, ...array_map(fn (string $key): int => $this->seen($key)[1] - Carbon::now()->getTimestamp(), self::keys($account, $address)));
+        $keys = [self::ofAccount($door, $account, $address), ...($isKnown ? [] : [self::ofAddress($door, $address)])];
+        $now = Carbon::now()->getTimestamp();
+        $waitS = max(0, ...array_map(fn (string $key): int => $this->number("{$key}:until") - $now, $keys));
         if ($waitS > 0) {
             throw new ThrottleRequestsException(
                 $this->voice->say(Message::of('app.too_many_attempts', seconds: Amount::asGiven($waitS, Unit::Seconds))), headers: ['Retry-After' => (string) $waitS],
@@ -45,33 +54,43 @@ final readonly class SignInDoor
         }
     }
 
-    public function failed(string $account, string $address): void
+    public function failed(Door $door, string $account, string $address): void
     {
-        foreach (array_combine(self::keys($account, $address), [self::FREE_FOR_ACCOUNT, self::FREE_FOR_ADDRESS]) as $key => $free) {
-            $failures = $this->seen($key)[0] + 1;
-            $waitS = $failures < $free ? 0 : min(self::LONGEST_WAIT_S, self::FIRST_WAIT_S * 2 ** min($failures - $free, 10));
-            $this->cache->put($key, [$failures, Carbon::now()->getTimestamp() + $waitS], self::MEMORY_S);
+        $this->count(self::ofAccount($door, $account, $address), self::FREE_FOR_ACCOUNT);
+        $this->count(self::ofAddress($door, $address), self::FREE_FOR_ADDRESS);
+    }
+
+    public function opened(Door $door, string $account, string $address): void
+    {
+        $key = self::ofAccount($door, $account, $address);
+        $this->counters->forget($key);
+        $this->counters->forget("{$key}:until");
+    }
+
+    private function count(string $key, int $free): void
+    {
+        $this->counters->add($key, 0, self::MEMORY_S);
+        $failures = (int) $this->counters->increment($key);
+        if ($failures >= $free) {
+            $waitS = min(self::LONGEST_WAIT_S, self::FIRST_WAIT_S * 2 ** min($failures - $free, 10));
+            $this->counters->put("{$key}:until", Carbon::now()->getTimestamp() + $waitS, self::MEMORY_S);
         }
     }
 
-    public function opened(string $account, string $address): void
+    private function number(string $key): int
     {
-        foreach (self::keys($account, $address) as $key) {
-            $this->cache->forget($key);
-        }
+        $kept = $this->counters->get($key);
+
+        return is_numeric($kept) ? (int) $kept : 0;
     }
 
-    /** @return array{int, int} failures, and until when to wait (Unix time) */
-    private function seen(string $key): array
+    private static function ofAccount(Door $door, string $account, string $address): string
     {
-        $seen = $this->cache->get($key);
-
-        return is_array($seen) && is_int($seen[0] ?? null) && is_int($seen[1] ?? null) ? [$seen[0], $seen[1]] : [0, 0];
+        return "door:{$door->value}:".hash('sha256', $account.'|'.$address);
     }
 
-    /** @return array{string, string} */
-    private static function keys(string $account, string $address): array
+    private static function ofAddress(Door $door, string $address): string
     {
-        return ['sign-in:'.hash('sha256', $account.'|'.$address), 'sign-in:'.hash('sha256', $address)];
+        return "door:{$door->value}:".hash('sha256', $address);
     }
 }

@@ -6,9 +6,11 @@ namespace App\Providers;
 
 use App\Backup\DatabaseCopy;
 use App\Backup\SqliteCopy;
+use App\Database\CounterFile;
 use App\Database\ImmediateSqliteConnection;
 use App\Equipment\Experience;
 use App\Garage\CurrentGarage;
+use App\Http\SignInDoor;
 use App\Models\LoggerToken;
 use App\People\QuietSessions;
 use App\Sessions\LogMemory;
@@ -18,11 +20,13 @@ use Harmozon\Core\Catalogue\CarKinds;
 use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Words\Language;
 use Harmozon\Core\Words\Voice;
+use Illuminate\Contracts\Cache\Repository;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Resources\Json\JsonResource;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Session;
 use Illuminate\Support\ServiceProvider;
@@ -59,6 +63,8 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Session::extend('database', fn (Application $app): QuietSessions => new QuietSessions(DB::connection(), (string) config('session.table'), (int) config('session.lifetime'), $app));
+        Cache::extend('counters', fn (): Repository => Cache::repository(CounterFile::store()));
+        $this->app->when(SignInDoor::class)->needs(Repository::class)->give(static fn (): Repository => Cache::store((string) config('cache.limiter')));
         Sanctum::usePersonalAccessTokenModel(LoggerToken::class);
         Model::shouldBeStrict();
         JsonResource::withoutWrapping();

@@ -3,5 +3,5 @@
 set -euo pipefail
 source "$(dirname "${BASH_SOURCE[0]}")/env.sh"
 php tests/seed-database.php demo "$DB_DATABASE"
-# Counters of calls are kept in the cache.
-rm -rf "$LARAVEL_STORAGE_PATH"/framework/cache/data/*
+# Counters of calls have a database of their own.
+rm -rf "$LARAVEL_STORAGE_PATH"/framework/cache/data/* "$LARAVEL_STORAGE_PATH"/framework/counters.sqlite*

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Illuminate\Filesystem\Filesystem;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\Process\Process;
 use Tests\Contract;
 use Tests\StartsFromSeed;
 use Tests\TestCase;
@@ -67,6 +69,71 @@ final class AccountTest extends TestCase
             $this->postJson('/api/sign-in', ['email' => "somebody{$i}@example.net", 'password' => 'guess'])->assertStatus(422);
         }
         $this->postJson('/api/sign-in', ['email' => 'another@example.net', 'password' => 'guess'])->assertStatus(429);
+    }
+
+    public function test_a_success_between_guesses_does_not_open_the_address_for_more_of_them(): void
+    {
+        $user = $this->demoUser();
+        for ($i = 0; $i < 29; $i++) {
+            $this->postJson('/api/sign-in', ['email' => "somebody{$i}@example.net", 'password' => 'guess'])->assertStatus(422);
+        }
+        $this->postJson('/api/sign-in', ['email' => $user->email, 'password' => config('harmozon.demo_password')])->assertOk();
+        $this->postJson('/api/sign-in', ['email' => 'one-more@example.net', 'password' => 'guess'])->assertStatus(422);
+        $this->postJson('/api/sign-in', ['email' => 'another@example.net', 'password' => 'guess'])->assertStatus(429);
+    }
+
+    public function test_every_door_has_a_budget_of_its_own(): void
+    {
+        $user = $this->demoUser();
+        for ($i = 0; $i < 40; $i++) {
+            $status = $this->postJson('/api/password/forgotten', ['email' => $i < 10 ? $user->email : "somebody{$i}@example.net"])->getStatusCode();
+        }
+        self::assertSame(429, $status);
+        $this->postJson('/api/sign-in', ['email' => $user->email, 'password' => config('harmozon.demo_password')])->assertOk();
+    }
+
+    /** Everybody behind one proxy has one address. */
+    public function test_a_browser_that_was_signed_in_before_does_not_wait_for_others_behind_its_address(): void
+    {
+        $user = $this->demoUser();
+        $right = ['email' => $user->email, 'password' => config('harmozon.demo_password')];
+        $known = $this->postJson('/api/sign-in', $right)->assertOk()->getCookie('harmozon_known')?->getValue();
+        self::assertIsString($known);
+        self::assertStringNotContainsString($user->email, $known);
+        for ($i = 0; $i < 30; $i++) {
+            $this->postJson('/api/sign-in', ['email' => "somebody{$i}@example.net", 'password' => 'guess']);
+        }
+        $this->postJson('/api/sign-in', $right)->assertStatus(429);
+        $this->withCredentials()->withCookie('harmozon_known', $known);
+        $this->postJson('/api/sign-in', ['email' => 'another@example.net', 'password' => 'guess'])->assertStatus(429);
+        $this->postJson('/api/sign-in', $right)->assertOk();
+        for ($i = 0; $i < 5; $i++) {
+            $this->postJson('/api/sign-in', ['password' => 'guess'] + $right)->assertStatus(422);
+        }
+        $this->postJson('/api/sign-in', $right)->assertStatus(429);
+    }
+
+    public function test_what_is_counted_by_many_at_once_is_counted_once_each(): void
+    {
+        $house = sys_get_temp_dir().'/harmozon-counters-'.bin2hex(random_bytes(6));
+        mkdir("{$house}/framework", 0700, true);
+        $count = 'require "vendor/autoload.php"; $app = require "bootstrap/app.php"; $app->make(Illuminate\\Contracts\\Console\\Kernel::class)->bootstrap();'
+            .'$store = App\\Database\\CounterFile::store(); $store->add("n", 0, 600); for ($i = 0; $i < 40; $i++) { $store->increment("n"); } echo $store->get("n");';
+        $processes = array_map(static function () use ($count, $house): Process {
+            $process = new Process(['php', '-r', $count], base_path(), ['LARAVEL_STORAGE_PATH' => $house, 'APP_ENV' => 'testing']);
+            $process->start();
+
+            return $process;
+        }, range(1, 4));
+        $last = max(array_map(static function (Process $process): int {
+            $process->wait();
+
+            return (int) $process->getOutput();
+        }, $processes));
+
+        self::assertSame(160, $last);
+        self::assertSame('600', decoct(fileperms("{$house}/framework/counters.sqlite") & 0777));
+        (new Filesystem)->deleteDirectory($house);
     }
 
     #[DataProvider('notAnAddress')]

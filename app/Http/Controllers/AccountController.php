@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Door;
+use App\Http\KnownBrowser;
 use App\Http\SignInDoor;
 use App\Models\User;
 use App\People\Who;
@@ -28,7 +30,7 @@ final class AccountController extends Controller
     {
         $address = (string) $request->ip();
         $account = Str::lower(is_string($request->input('email')) ? $request->input('email') : '');
-        $door->mustBeOpen($account, $address);
+        $door->mustBeOpen(Door::SignIn, $account, $address, KnownBrowser::knows($request, $account));
         try {
             $typed = $request->validate(['email' => ['required', 'string', 'email', 'max:254'], 'password' => ['required', 'string', 'max:200'], 'remember' => ['boolean']]);
             $user = User::query()->where('email', $account)->first();
@@ -38,10 +40,11 @@ final class AccountController extends Controller
                 throw ValidationException::withMessages(['email' => $voice->say(Message::of('app.sign_in_refused'))]);
             }
         } catch (ValidationException $e) {
-            $door->failed($account, $address);
+            $door->failed(Door::SignIn, $account, $address);
             throw $e;
         }
-        $door->opened($account, $address);
+        $door->opened(Door::SignIn, $account, $address);
+        KnownBrowser::remember($request, $account);
         if (Hash::needsRehash($user->password)) {
             $user->update(['password' => $password]);
         }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Door;
+use App\Http\KnownBrowser;
 use App\Http\Requests\AccountRequest;
 use App\Http\Requests\FoundingRequest;
 use App\Http\SignInDoor;
@@ -76,8 +78,8 @@ final class DoorController extends Controller
         $typed = $request->validate(['email' => ['required', 'string', 'email', 'max:254']]);
         $email = strtolower((string) $typed['email']);
         $address = (string) $request->ip();
-        $door->mustBeOpen('forgotten:'.$email, $address);
-        $door->failed('forgotten:'.$email, $address);
+        $door->mustBeOpen(Door::Forgotten, $email, $address);
+        $door->failed(Door::Forgotten, $email, $address);
         $passwords->sendLink($email);
 
         return response()->noContent();
@@ -89,10 +91,10 @@ final class DoorController extends Controller
         $address = (string) $request->ip();
         $typed = $request->validate(['email' => ['required', 'string', 'email', 'max:254'], 'token' => ['required', 'string', 'max:200'], 'password' => ['required', $password]]);
         $email = strtolower((string) $typed['email']);
-        $door->mustBeOpen('reset:'.$email, $address);
+        $door->mustBeOpen(Door::Reset, $email, $address);
         $person = $passwords->setByLink($email, (string) $typed['token'], (string) $typed['password']);
         if ($person === null) {
-            $door->failed('reset:'.$email, $address);
+            $door->failed(Door::Reset, $email, $address);
             throw ValidationException::withMessages(['token' => $this->voice->say(Message::of('app.reset_gone'))]);
         }
 
@@ -113,6 +115,7 @@ final class DoorController extends Controller
     {
         Auth::login($person);
         $request->session()->regenerate();
+        KnownBrowser::remember($request, $person->email);
 
         return response()->json($this->who->told($person), $status);
     }

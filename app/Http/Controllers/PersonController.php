@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Garage\Role;
+use App\Http\Door;
 use App\Http\SignInDoor;
 use App\Models\Membership;
 use App\Models\User;
@@ -100,12 +101,12 @@ final class PersonController extends Controller
     {
         $person = Who::signedIn();
         $address = (string) $request->ip();
-        $this->door->mustBeOpen($person->email, $address);
+        $this->door->mustBeOpen(Door::OwnPassword, $person->email, $address, isKnown: true);
         $password = $request->input('password');
         if (! is_string($password) || ! Hash::check($password, $person->password)) {
-            $this->door->failed($person->email, $address);
+            $this->door->failed(Door::OwnPassword, $person->email, $address);
             throw ValidationException::withMessages(['password' => $this->voice->say(Message::of('app.password_wrong'))]);
         }
-        $this->door->opened($person->email, $address);
+        $this->door->opened(Door::OwnPassword, $person->email, $address);
     }
 }

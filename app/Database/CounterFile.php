@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Database;
+
+use Illuminate\Cache\DatabaseStore;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Counters of calls and failures, in a database of their own: they count for many at once, and wait for nobody who writes to
+ * the other. What is lost with the file is a few minutes of memory.
+ */
+final class CounterFile
+{
+    public const CONNECTION = 'counters';
+
+    private const TABLE = 'counters';
+
+    public static function store(): DatabaseStore
+    {
+        $file = (string) config('database.connections.'.self::CONNECTION.'.database');
+        if (! is_file($file)) {
+            touch($file);
+            chmod($file, 0600);
+        }
+        $connection = DB::connection(self::CONNECTION);
+        $connection->statement('create table if not exists '.self::TABLE.' (key text primary key, value text not null, expiration integer not null)');
+
+        return new DatabaseStore($connection, self::TABLE);
+    }
+}
