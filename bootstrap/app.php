@@ -7,7 +7,9 @@ use App\Database\Trouble;
 use App\Equipment\OutOfDate;
 use App\Equipment\PieceStore;
 use App\Http\Middleware\AsShown;
+use App\Http\Middleware\BodyLimit;
 use App\Http\Middleware\KnownHost;
+use App\Http\Middleware\ReadableJson;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\StartSession;
 use App\Models\Piece;
@@ -53,6 +55,9 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withCommands([__DIR__.'/../app/Console/Commands'])
     ->withMiddleware(static function (Middleware $middleware): void {
         $middleware->remove(HandleCors::class);
+        // The last that is put before stands first.
+        $middleware->prepend(ReadableJson::class);
+        $middleware->prepend(BodyLimit::class);
         $middleware->prepend(SecurityHeaders::class);
         $middleware->web(replace: [FrameworksStartSession::class => StartSession::class]);
         // Before signing in there is no session, and so no token of it: those look at the origin instead.

@@ -15,8 +15,6 @@ final class CounterFile
 {
     public const CONNECTION = 'counters';
 
-    private const TABLE = 'counters';
-
     public static function store(): DatabaseStore
     {
         $file = (string) config('database.connections.'.self::CONNECTION.'.database');
@@ -25,8 +23,8 @@ final class CounterFile
             chmod($file, 0600);
         }
         $connection = DB::connection(self::CONNECTION);
-        $connection->statement('create table if not exists '.self::TABLE.' (key text primary key, value text not null, expiration integer not null)');
+        $connection->statement('create table if not exists counters (key text primary key, value text not null, expiration integer not null)');
 
-        return new DatabaseStore($connection, self::TABLE);
+        return new DatabaseStore($connection, 'counters');
     }
 }

@@ -48,6 +48,17 @@ final class PeopleTest extends TestCase
         $this->postJson('/api/accounts', ['email' => 'other@wren.example'] + self::WREN)->assertCreated();
     }
 
+    /** Who knows no way in learns nothing of who has one. */
+    public function test_a_closed_house_says_the_same_of_known_and_unknown_addresses(): void
+    {
+        $known = $this->person('somebody')->email;
+        foreach (['/api/accounts', '/api/invitations/nothing/account'] as $door) {
+            $answers = array_map(fn (array $changes): string => (string) $this->postJson($door, $changes + self::WREN)->getContent(), [[], ['email' => $known], ['email' => 'no address'], ['password' => 'short'], ['garage' => 'none']]);
+            self::assertCount(1, array_unique($answers), implode("\n", $answers));
+            $this->postJson($door, ['email' => $known] + self::WREN)->assertStatus($door === '/api/accounts' ? 403 : 404);
+        }
+    }
+
     /** @param  array<string, mixed>  $changes */
     #[DataProvider('refusals')]
     public function test_an_account_that_cannot_be_is_refused_by_its_field(array $changes, string $field, string $said): void

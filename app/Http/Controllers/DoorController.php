@@ -8,6 +8,7 @@ use App\Http\Door;
 use App\Http\KnownBrowser;
 use App\Http\Requests\AccountRequest;
 use App\Http\Requests\FoundingRequest;
+use App\Http\Requests\JoinRequest;
 use App\Http\SignInDoor;
 use App\Models\Invitation;
 use App\Models\User;
@@ -55,7 +56,7 @@ final class DoorController extends Controller
     }
 
     /** With a new account. */
-    public function joinAnew(AccountRequest $request, string $token): JsonResponse
+    public function joinAnew(JoinRequest $request, string $token): JsonResponse
     {
         $person = $this->founding->joinAnew($this->opened($token), self::account($request)) ?? $this->gone();
 

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use Closure;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Voice;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\InputBag;
+use Symfony\Component\HttpFoundation\Response;
+
+/** A JSON body that cannot be read is told as what it is (400): the framework would take it for an empty one. */
+final readonly class ReadableJson
+{
+    /** No document of ours is half as deep. */
+    private const DEEPEST = 64;
+
+    /** What stands first in UTF-8 with a mark, in UTF-16, and in a gzip file. */
+    private const MARKS = ["\xef\xbb\xbf", "\xff\xfe", "\xfe\xff"];
+
+    private const GZIP = "\x1f\x8b";
+
+    public function __construct(private Voice $voice)
+    {
+    }
+
+    public function handle(Request $request, Closure $next): Response
+    {
+        $body = $request->isJson() ? $request->getContent() : '';
+        if (trim($body) !== '') {
+            $read = json_decode($body, true, self::DEEPEST);
+            if (! is_array($read)) {
+                $told = self::told($body, $request->headers->has('Content-Encoding'));
+
+                return new JsonResponse(['message' => $this->voice->say($told), 'code' => $told->code], 400);
+            }
+            $request->setJson(new InputBag($read));
+        }
+        $response = $next($request);
+        assert($response instanceof Response);
+
+        return $response;
+    }
+
+    private static function told(string $body, bool $isEncoded): Message
+    {
+        $error = json_last_error();
+        foreach (self::MARKS as $mark) {
+            if (str_starts_with($body, $mark)) {
+                return Message::of('app.body_marked');
+            }
+        }
+
+        return match (true) {
+            $isEncoded, str_starts_with($body, self::GZIP) => Message::of('app.body_compressed'),
+            $error === JSON_ERROR_DEPTH => Message::of('app.body_deep', most: Amount::count(self::DEEPEST)),
+            $error === JSON_ERROR_NONE => Message::of('app.body_no_object'),
+            $error === JSON_ERROR_UTF8 => Message::of('app.body_not_utf8'),
+            default => Message::of('app.body_malformed'),
+        };
+    }
+}
