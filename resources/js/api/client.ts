@@ -127,8 +127,7 @@ api.use({
     return request;
   },
   async onResponse({ response, schemaPath }) {
-    const how =
-      schemaPath === '/me' || response.ok ? null : howEstranged(response.status, await codeOf(response));
+    const how = schemaPath === '/me' || response.ok ? null : howEstranged(response.status, await codeOf(response));
     if (how !== null) {
       estranged.forEach((tell) => tell(how));
     }
