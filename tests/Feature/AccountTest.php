@@ -85,8 +85,8 @@ final class AccountTest extends TestCase
     public function test_every_door_has_a_budget_of_its_own(): void
     {
         $user = $this->demoUser();
-        for ($i = 0; $i < 40; $i++) {
-            $status = $this->postJson('/api/password/forgotten', ['email' => $i < 10 ? $user->email : "somebody{$i}@example.net"])->getStatusCode();
+        for ($i = 0; $i < 31; $i++) {
+            $status = $this->postJson('/api/password/forgotten', ['email' => $i === 0 ? $user->email : "somebody{$i}@example.net"])->getStatusCode();
         }
         self::assertSame(429, $status);
         $this->postJson('/api/sign-in', ['email' => $user->email, 'password' => config('harmozon.demo_password')])->assertOk();

@@ -6,11 +6,13 @@ namespace Tests\Feature;
 
 use Illuminate\Filesystem\Filesystem;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;
 use Tests\Seed;
 
 /** A backup of a house of its own, by the commands that people run. */
+#[Group('slow')]
 final class BackupTest extends TestCase
 {
     private string $house;

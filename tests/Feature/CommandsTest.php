@@ -6,7 +6,6 @@ namespace Tests\Feature;
 
 use Harmozon\Core\Tests\Cases;
 use PHPUnit\Framework\Attributes\DataProvider;
-use PHPUnit\Framework\Attributes\Group;
 use Symfony\Component\Process\Process;
 use Tests\TestCase;
 
@@ -153,29 +152,6 @@ final class CommandsTest extends TestCase
         $answer = json_decode($refused->getOutput(), true, 512, JSON_THROW_ON_ERROR);
         self::assertSame([0, 'no_joint', null, []], [$refused->getExitCode(), $answer['outcome'], $answer['minutes'], $answer['points']]);
         self::assertNotNull($answer['stopped']);
-    }
-
-    #[Group('slow')]
-    public function test_the_benchmark_prints_its_figures(): void
-    {
-        $process = $this->artisanRun(['harmozon:bench', 'board', '--runs=1'], '');
-
-        self::assertSame(0, $process->getExitCode());
-        self::assertMatchesRegularExpression('/pairs: 720; median [\d.]+ ms .* \d+ a second, peak memory [\d.]+ MB\na bare loop over their shapes: [\d.]+ ms; the board takes [\d.]+ times as long/', $process->getOutput());
-        foreach (['forecast' => '/forecasts from 10 to 80 %: \d+; median/', 'ranking' => '/outlets ranked for one car: 60; median/'] as $what => $says) {
-            self::assertMatchesRegularExpression($says, $this->artisanRun(['harmozon:bench', $what, '--runs=1'], '')->getOutput());
-        }
-        $check = $this->artisanRun(['harmozon:bench', 'check', '--runs=1', '--rows=2000'], '')->getOutput();
-        self::assertMatchesRegularExpression('/^2,000 rows split by a bare loop of fgetcsv: [\d.]+ s at best\nthe same rows read and judged: .* times as long/', $check);
-        $import = $this->artisanRun(['harmozon:bench', 'import', '--rows=12000'], '')->getOutput();
-        self::assertMatchesRegularExpression('/^12,000 rows of a readings file taken in the background: [\d.]+ s, [\d,]+ rows a second; judged after [\d.]+ s\n/', $import);
-        $session = $this->artisanRun(['harmozon:bench', 'session', '--rows=300', '--runs=3'], '')->getOutput();
-        self::assertMatchesRegularExpression('/^One more reading in a session of 300, over HTTP, 3 times: \d+ ms at the median, .*\nits report, 3 times: .*\nbeside it/', $session);
-        $log = $this->artisanRun(['harmozon:bench', 'log', '--sessions=120', '--runs=3'], '')->getOutput();
-        self::assertMatchesRegularExpression('/^The newest 100 of \d+ sessions with \d+,\d+ readings, over HTTP: \d+ ms at the median/', $log);
-        $crowd = $this->artisanRun(['harmozon:bench', 'crowd', '--runs=1'], '')->getOutput();
-        self::assertMatchesRegularExpression('/^50 people at once, 50 requests: \d+ a second; /', $crowd);
-        self::assertSame(2, $this->artisanRun(['harmozon:bench', 'anything'], '')->getExitCode());
     }
 
     public function test_fit_prints_a_table_for_people(): void
