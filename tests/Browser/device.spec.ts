@@ -96,11 +96,11 @@ test('two people, one device: nothing of one is seen by the other, and nothing t
   // She signs out without a network, and is told what waits.
   await page.getByRole('button', { name: 'sign out' }).click();
   const asked = page.getByRole('dialog', { name: 'Something waits to be sent' });
-  await expect(asked).toContainText('stays on this device');
+  await expect(asked).toContainText('stay on this device');
   await asked.getByRole('button', { name: 'Stay signed in' }).click();
   await expect(page.getByRole('heading', { name: 'Readings, 1' })).toBeVisible();
   await page.getByRole('button', { name: 'sign out' }).click();
-  await asked.getByRole('button', { name: 'sign out' }).click();
+  await asked.getByRole('button', { name: 'Sign out' }).click();
   await seesNothing(page);
   for (const path of ['/board', `/connect/${id}`, '/log']) {
     await page.goto(path);
@@ -134,6 +134,26 @@ test('two people, one device: nothing of one is seen by the other, and nothing t
   };
   expect(held.readings.map((r) => r.kw)).toEqual([50]);
   await context.close();
+});
+
+test('signing out without a network also works where nothing was installed', async ({ page, context }) => {
+  await signIn(page);
+  await choose(page, 'Brindle', HERS);
+  await page.goto('/connect');
+  await expect(page.getByRole('button', { name: 'Start the session' })).toBeVisible();
+  await context.setOffline(true);
+  await page.getByRole('button', { name: 'Start the session' }).click();
+  await page.getByRole('button', { name: 'sign out' }).click();
+  await page
+    .getByRole('dialog', { name: 'Something waits to be sent' })
+    .getByRole('button', { name: 'Sign out' })
+    .click();
+  await expect(page.getByText('Brindle')).toHaveCount(0);
+
+  await context.setOffline(false);
+  await page.goto('/board');
+  await seesNothing(page);
+  expect((await page.request.get('/api/me')).status()).toBe(401);
 });
 
 test('a browser that is signed out from elsewhere hides everything, with a network and without', async ({

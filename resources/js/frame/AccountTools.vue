@@ -1,15 +1,15 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, ref } from 'vue';
+import { computed, ref } from 'vue';
 import { useAccount } from '@/stores/account';
 import { useOutbox } from '@/stores/outbox';
 import { useTheme } from '@/ui/useTheme';
 import { say } from '@/words/say';
+import LeaveDialog from './LeaveDialog.vue';
 
 /** Day or night, and the way out. */
 const account = useAccount();
 const theme = useTheme();
 const outbox = useOutbox();
-const LeaveDialog = defineAsyncComponent(() => import('./LeaveDialog.vue'));
 const isAsked = ref(false);
 const waits = computed(() => outbox.waiting.length + outbox.refused.length > 0);
 

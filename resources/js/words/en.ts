@@ -187,7 +187,8 @@ export const en = {
   'frame.sign_out': 'sign out',
   'leave.title': 'Something waits to be sent',
   'leave.waits':
-    '{n, plural, one {One thing that was done here has} other {# things that were done here have}} not reached the server. Nothing of it is lost: it stays on this device, where only you can see it, and goes when you sign in here again.',
+    '{n, plural, one {One thing that was done here has not reached the server yet. It is not lost: it stays on this device, where only you can see it, and goes when you sign in here again.} other {# things that were done here have not reached the server yet. They are not lost: they stay on this device, where only you can see them, and go when you sign in here again.}}',
+  'leave.go': 'Sign out',
   'leave.stay': 'Stay signed in',
   'trouble.says': 'Something on this page broke. What you have saved is safe.',
   'trouble.anew': 'Load the page anew',
