@@ -45,9 +45,14 @@ const choiceOf = (kind: PieceKind, id: string) =>
       }
     : undefined;
 
-onMounted(() => attempt(garage.loadPlates));
-onMounted(experience.loadMemory);
-onMounted(experience.loadTrust);
+/** What the plates and the log say of each piece makes its card longer: cards come with it, unless that takes long (ms). */
+const LONGEST_MS = 1_000;
+const isSettled = ref(false);
+onMounted(async () => {
+  const all = Promise.all([attempt(garage.loadPlates), experience.loadMemory(), experience.loadTrust()]);
+  await Promise.race([all, new Promise((late) => setTimeout(late, LONGEST_MS))]);
+  isSettled.value = true;
+});
 
 const newOnes: Record<PieceKind, Code> = {
   vehicles: 'kit.new_vehicles',
@@ -79,7 +84,7 @@ const newCar = (): Draft => ({
 </script>
 
 <template>
-  <div class="kit">
+  <div class="kit" :class="{ settling: !isSettled }">
     <header>
       <div>
         <h1>{{ say('kit.title') }}</h1>
@@ -245,6 +250,10 @@ const newCar = (): Draft => ({
 </template>
 
 <style scoped>
+.settling > section {
+  visibility: hidden;
+}
+
 .small {
   font-size: var(--size-small);
 }
