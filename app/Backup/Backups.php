@@ -139,7 +139,7 @@ final readonly class Backups
         return $folder;
     }
 
-    /** A file is linked where that can be done: one that is taken away meanwhile is in the backup all the same. */
+    /** Copies, not links: a readings file that grows while it is packed would no longer be what its checksum says. */
     private function stageFiles(string $staged): void
     {
         foreach (Manifest::FILES as $folder) {
@@ -147,9 +147,8 @@ final readonly class Backups
             foreach (self::filesIn($root) as $path) {
                 $target = "{$staged}/{$folder}{$path}";
                 $this->disk->ensureDirectoryExists(dirname($target), 0700);
-                if (! @link("{$root}/{$path}", $target)) {
-                    @copy("{$root}/{$path}", $target);
-                }
+                // One that was taken away meanwhile is no more.
+                @copy("{$root}/{$path}", $target);
             }
         }
     }

@@ -113,6 +113,8 @@ final class ServerTest extends TestCase
         $server = self::server();
         $id = self::begin($server);
         $acknowledged = [];
+        $growing = $_ENV['LARAVEL_STORAGE_PATH'].'/app/imports/growing.csv';
+        @mkdir(dirname($growing), 0700, true);
         $write = static function (int $t) use ($server, $id, &$acknowledged): void {
             $one = self::readings($t, 3);
             if ($server->ask('POST', "/sessions/{$id}/readings", ['readings' => $one])[0] === 200) {
@@ -127,10 +129,14 @@ final class ServerTest extends TestCase
             $write($round * 10_000);
             $before = $acknowledged;
             $backup = $server->artisan(['harmozon:backup', "--to={$house}"]);
+            file_put_contents($growing, "t_s,kw\n");
             $backup->start();
             for ($t = $round * 10_000 + 10; $backup->isRunning(); $t += 10) {
+                // A readings file that arrives meanwhile grows under the hands of whoever packs it.
+                file_put_contents($growing, str_repeat("{$t},50\n", 1_000), FILE_APPEND);
                 $write($t);
             }
+            unlink($growing);
             $server->kill();
             self::assertTrue($backup->isSuccessful(), $backup->getOutput().$backup->getErrorOutput());
             $restore = $server->artisan(['harmozon:restore', (string) (glob("{$house}/*.zip") ?: [''])[0]], ['DB_DATABASE' => "{$house}/restored.sqlite", 'LARAVEL_STORAGE_PATH' => "{$house}/storage"]);

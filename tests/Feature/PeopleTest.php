@@ -223,7 +223,7 @@ final class PeopleTest extends TestCase
         $this->postJson('/api/pieces/vehicles', $car, ['X-Garage' => $here])->assertCreated();
         // Another tab has gone to another garage.
         $this->postJson('/api/garages', self::GARAGE)->assertCreated();
-        $this->postJson('/api/pieces/vehicles', $car, ['X-Garage' => $here])->assertStatus(412)->assertJsonPath('message', 'You stand in another garage now, perhaps through another tab. Nothing was written: load this page anew.');
+        $this->postJson('/api/pieces/vehicles', $car, ['X-Garage' => $here])->assertStatus(412)->assertJsonPath('message', 'You are in another garage now, perhaps through another tab. Nothing was written: reload this page.');
         $this->getJson('/api/garage', ['X-Garage' => $here])->assertStatus(412);
         self::assertSame(1, Vehicle::query()->withoutGlobalScopes()->count());
         $this->putJson("/api/garages/{$here}/stand", [], ['X-Garage' => 'wherever'])->assertOk();

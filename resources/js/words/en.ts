@@ -191,7 +191,7 @@ export const en = {
   'leave.go': 'Sign out',
   'leave.stay': 'Stay signed in',
   'trouble.says': 'Something on this page broke. What you have saved is safe.',
-  'trouble.anew': 'Load the page anew',
+  'trouble.anew': 'Reload the page',
   'frame.undo': 'Undo',
   'frame.dismiss': 'Dismiss',
   'frame.missing': 'There is nothing at this address',
