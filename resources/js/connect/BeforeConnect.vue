@@ -11,6 +11,7 @@ import { useGarage } from '@/stores/garage';
 import { useOutbox } from '@/stores/outbox';
 import { useRail } from '@/stores/rail';
 import { promised } from '@/ui/figures';
+import Said from '@/words/Said.vue';
 import { listed, say } from '@/words/say';
 import { wordsOf } from '@/api/client';
 import StepCard from './StepCard.vue';
@@ -127,10 +128,16 @@ async function begin(): Promise<void> {
     <div class="what">
       <h1 id="before-title">{{ title }}</h1>
       <div class="verdict" :class="answer.outcome">
-        <strong>{{ answer.title }}</strong>
-        <span v-if="flows" class="figures">{{
-          answer.at_most || answer.about ? promised(answer) : say('connect.up_to', { kw: promised(answer) })
-        }}</span>
+        <Said v-if="flows" code="connect.verdict"
+          ><template #title
+            ><strong>{{ answer.title }}</strong></template
+          ><template #power
+            ><span class="figures">{{
+              answer.at_most || answer.about ? promised(answer) : say('connect.up_to', { kw: promised(answer) })
+            }}</span></template
+          ></Said
+        >
+        <strong v-else>{{ answer.title }}</strong>
       </div>
       <p v-if="toDo" class="first">{{ toDo }}</p>
       <p v-if="isHazard" class="complaint">{{ say('connect.hazard') }}</p>

@@ -136,6 +136,7 @@ export const later = {
   'connect.before': 'before',
   'connect.at': '{car} at {outlet}',
   'connect.at_through': '{car} at {outlet}, through {adapters}',
+  'connect.verdict': '{title} {power}',
   'connect.up_to': 'up to {kw}',
   'connect.hazard':
     'Do not connect this chain. A session that was run so can still be written down; it will be marked.',
