@@ -111,6 +111,8 @@ test('somebody of one garage makes another and goes between them', async ({ page
   await expect(tab.getByRole('button', { name: 'by its whole plate' })).toBeVisible();
   await guest.goto('/you');
   await guest.getByRole('button', { name: 'Go to Wren and Daughter' }).click();
+  // The page that was left names both garages; the next one comes when the server has answered.
+  await guest.waitForURL('**/board');
   await expect(guest.getByText('Wren and Daughter').first()).toBeVisible();
 
   // The other tab still shows the other garage: what is typed there goes into no garage that it was not meant for.
