@@ -18,14 +18,14 @@ final class AccountFields
     }
 
     /**
-     * An address that nobody else has. Those of the made-up garages are nobody's own.
+     * An address that nobody else has. Those of the made-up garages are nobody's own. The later rules take words alone.
      *
      * @param  User|null  $own  whoever may keep theirs
      * @return list<mixed>
      */
     public static function email(?User $own = null): array
     {
-        return ['string', 'email', 'max:254', Rule::unique('users')->ignore($own?->id), 'doesnt_end_with:'.config('harmozon.demo_domain')];
+        return ['bail', 'string', 'email', 'max:254', Rule::unique('users')->ignore($own?->id), 'doesnt_end_with:'.config('harmozon.demo_domain')];
     }
 
     /** As it is kept: small letters, so that an address is one however it is typed. */

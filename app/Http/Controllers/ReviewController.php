@@ -37,7 +37,8 @@ final class ReviewController extends Controller
 
     public function compare(Request $request, ReviewWriter $writer): JsonResponse
     {
-        [$with, $without] = array_map(static fn (string $key): ChargeSession => ChargeSession::query()->firstWhere('ulid', $request->string($key)->toString()) ?? throw FieldError::at($key, Message::of('app.not_in_garage')), ['with', 'without']);
+        $named = $request->validate(['with' => ['required', 'string'], 'without' => ['required', 'string']]);
+        [$with, $without] = array_map(static fn (string $key): ChargeSession => ChargeSession::query()->firstWhere('ulid', $named[$key]) ?? throw FieldError::at($key, Message::of('app.not_in_garage')), ['with', 'without']);
         if ($with->pieces['vehicle']['id'] !== $without->pieces['vehicle']['id']) {
             throw FieldError::at('without', Message::of('app.baseline_other_car'));
         }
@@ -54,7 +55,7 @@ final class ReviewController extends Controller
     /** Of stalls, of our own forecasts, and of the cars' charge curves; a board wants the first alone. */
     public function memory(Request $request, TrustWriter $writer, Crate $crate): JsonResponse
     {
-        $isWhole = $request->string('part')->toString() !== 'stalls';
+        $isWhole = ($request->validate(['part' => ['sometimes', 'string']])['part'] ?? '') !== 'stalls';
         $grades = $isWhole ? $this->memory->grades() : [];
         $by = static function (string $key) use ($grades, $writer): array {
             $sorted = [];
