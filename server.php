@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-// What PHP's own web server asks first (php artisan serve): files of the page with their headers, all else the application.
+// What PHP's own web server asks first: files of the page with their headers, all else the application.
 
 const TYPES = [
     'js' => 'text/javascript; charset=utf-8', 'css' => 'text/css; charset=utf-8', 'json' => 'application/json', 'svg' => 'image/svg+xml',
