@@ -33,7 +33,7 @@ final class StartTest extends TestCase
     protected function tearDown(): void
     {
         foreach ($this->kept() as $group) {
-            exec("pkill -9 -g {$group}");
+            $group === '0' || exec("pkill -9 -g {$group}");
         }
         $this->running?->stop(5);
         (new Filesystem)->deleteDirectory($this->folder);

@@ -119,7 +119,7 @@ test('somebody of one garage makes another and goes between them', async ({ page
   await tab.getByRole('button', { name: 'by its whole plate' }).click();
   await tab.getByLabel('Name', { exact: true }).fill('Van');
   await tab.getByRole('button', { name: 'Save', exact: true }).click();
-  await expect(tab.getByText('You stand in another garage now').first()).toBeVisible();
+  await expect(tab.getByText('You are in another garage now').first()).toBeVisible();
   await expect(tab.getByLabel('Name', { exact: true })).toHaveValue('Van');
 
   // The made-up account, which anybody opens, is no way in.
