@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Equipment;
 
+use App\Garage\Aside;
 use App\Garage\CurrentGarage;
 use App\Models\Adapter;
 use App\Models\Outlet;
@@ -213,11 +214,7 @@ final class PieceStore
 
     public function restore(PieceKind $kind, string $id): Piece|Place
     {
-        $model = $kind->model();
-        $piece = $model::withTrashed()->where('ulid', $id)->firstOrFail();
-        $piece->restore();
-
-        return $piece;
+        return Aside::restored($kind->model(), $id);
     }
 
     private function find(PieceKind $kind, string $id): Piece|Place

@@ -5,17 +5,16 @@ declare(strict_types=1);
 namespace App\Moving;
 
 use App\Equipment\PieceKind;
+use App\Garage\Aside;
 use App\Models\ChargeSession;
 use App\Models\Photo;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\SoftDeletingScope;
 use Illuminate\Support\Carbon;
 
-/** What was put aside and can be brought back. Nothing is destroyed: what is older is only listed no more. */
+/** What was put aside and can still be brought back. */
 final class PutAside
 {
-    public const DAYS = 30;
-
     /** No list is longer: a network's file may put a region aside at once. */
     private const MOST = 500;
 
@@ -46,7 +45,7 @@ final class PutAside
      */
     private static function newest(string $model): iterable
     {
-        $query = $model::query()->withoutGlobalScope(SoftDeletingScope::class)->where('deleted_at', '>', Carbon::now()->subDays(self::DAYS));
+        $query = $model::query()->withoutGlobalScope(SoftDeletingScope::class)->where('deleted_at', '>', Aside::since());
         $query->latest('deleted_at')->limit(self::MOST);
 
         // Of a photograph its name alone is told, not the picture.

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Photos;
 
 use App\Equipment\PieceKind;
+use App\Garage\Aside;
 use App\Models\ChargeSession;
 use App\Models\Photo;
 use Harmozon\Core\Json\FieldError;
@@ -85,10 +86,14 @@ final class Album
         return $query->get();
     }
 
+    /** Those that were put aside take room until they are destroyed. */
     private function mustHaveRoom(): void
     {
-        if (Photo::query()->count() >= self::MOST_OF_A_GARAGE) {
-            throw self::tooMany(self::MOST_OF_A_GARAGE);
+        $kept = Photo::withTrashed()->count();
+        if ($kept >= self::MOST_OF_A_GARAGE) {
+            $aside = $kept - Photo::query()->count();
+            throw $aside === 0 ? self::tooMany(self::MOST_OF_A_GARAGE)
+                : WrongState::of('file', Message::of('app.too_many_photos_aside', most: Amount::count(self::MOST_OF_A_GARAGE), aside: Amount::count($aside), days: Amount::count(Aside::DAYS)));
         }
     }
 
@@ -109,10 +114,7 @@ final class Album
 
     public function restore(string $id): Photo
     {
-        $photo = Photo::withTrashed()->where('ulid', $id)->firstOrFail();
-        $photo->restore();
-
-        return $photo;
+        return Aside::restored(Photo::class, $id);
     }
 
     /** @return array{id: string, at: string, width: int, height: int, t_s: float|null} */

@@ -6,7 +6,11 @@ namespace Tests\Feature;
 
 use App\Garage\Role;
 use App\Models\ChargeSession;
+use App\Models\Outlet;
 use App\Models\Vehicle;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use Tests\Contract;
 use Tests\StartsFromSeed;
 use Tests\TestCase;
@@ -36,8 +40,62 @@ final class PutAsideTest extends TestCase
         self::assertSame(['places'], array_column($this->getJson('/api/put-aside')->json('items'), 'kind'));
         $this->travel(30)->days();
         self::assertSame([], $this->getJson('/api/put-aside')->json('items'));
-        // What is listed no more is not destroyed.
-        $this->postJson("/api/pieces/places/{$place->ulid}/restore")->assertOk();
+        $this->postJson("/api/pieces/places/{$place->ulid}/restore")->assertNotFound();
+    }
+
+    public function test_after_thirty_days_it_is_destroyed_with_all_that_belongs_to_it_and_nothing_else(): void
+    {
+        $user = $this->demoUser();
+        [$car, $outlet, $session, $other] = $this->inside($user, static fn (): array => [
+            Vehicle::query()->where('name', 'Pippin')->firstOrFail(), Outlet::query()->orderBy('id')->firstOrFail(), ...ChargeSession::query()->orderBy('id')->limit(2)->get()->all(),
+        ]);
+        $this->actingAs($user);
+        $photo = static fn (): array => ['file' => UploadedFile::fake()->image('plate.jpg', 40, 30)];
+        $ofCar = $this->post("/api/pieces/vehicles/{$car->ulid}/photos", $photo())->assertCreated()->json('id');
+        $ofOutlet = $this->post("/api/pieces/outlets/{$outlet->ulid}/photos", $photo())->assertCreated()->json('id');
+        $ofSession = $this->post("/api/sessions/{$session->ulid}/photos", [...$photo(), 'id' => (string) Str::ulid(), 't_s' => 5])->assertCreated()->json('id');
+        $file = $this->postJson("/api/sessions/{$session->ulid}/imports", ['name' => 'a.csv', 'bytes' => 5])->assertCreated()->json('id');
+        $path = storage_path("app/imports/{$file}.csv");
+        $readings = fn (ChargeSession $of): int => DB::table('readings')->where('charge_session_id', $of->id)->count();
+        $before = [$readings($session), $readings($other)];
+        self::assertGreaterThan(5, min($before));
+        foreach (["pieces/vehicles/{$car->ulid}", "sessions/{$session->ulid}", "photos/{$ofOutlet}"] as $aside) {
+            $this->deleteJson("/api/{$aside}")->assertNoContent();
+        }
+
+        $this->travel(29)->days();
+        $this->artisan('harmozon:destroy')->expectsOutputToContain('Nothing was put aside long enough ago')->assertSuccessful();
+        self::assertSame($before, [$readings($session), $readings($other)]);
+        self::assertFileExists($path);
+
+        $this->travel(2)->days();
+        $this->artisan('harmozon:destroy')->expectsOutputToContain('vehicles: 1 destroyed')->assertSuccessful();
+        self::assertSame([0, $before[1]], [$readings($session), $readings($other)]);
+        self::assertFileDoesNotExist($path);
+        self::assertSame(0, DB::table('photos')->whereIn('ulid', [$ofCar, $ofOutlet, $ofSession])->count());
+        self::assertDatabaseMissing('charge_sessions', ['id' => $session->id]);
+        self::assertDatabaseMissing('vehicles', ['id' => $car->id]);
+        self::assertDatabaseHas('outlets', ['id' => $outlet->id]);
+        // What was recorded with the car stands in its sessions.
+        $this->getJson("/api/sessions/{$other->ulid}")->assertOk();
+        $this->getJson('/api/board')->assertOk();
+        $this->postJson("/api/pieces/vehicles/{$car->ulid}/restore")->assertNotFound();
+    }
+
+    public function test_photographs_put_aside_take_room_until_they_are_destroyed(): void
+    {
+        $user = $this->demoUser();
+        $car = $this->inside($user, static fn (): Vehicle => Vehicle::query()->firstOrFail());
+        $row = ['garage_id' => $user->garage_id, 'kind' => 'vehicles', 'piece' => $car->ulid, 'name' => 'x', 'width' => 1, 'height' => 1, 'bytes' => 'x', 'created_at' => now(), 'deleted_at' => now()];
+        foreach (array_chunk(array_map(static fn (int $i): array => [...$row, 'ulid' => (string) Str::ulid()], range(1, 1000)), 90) as $rows) {
+            DB::table('photos')->insert($rows);
+        }
+        $photo = ['file' => UploadedFile::fake()->image('plate.jpg', 40, 30)];
+        $this->actingAs($user)->post("/api/pieces/vehicles/{$car->ulid}/photos", $photo, ['Accept' => 'application/json'])->assertUnprocessable()
+            ->assertJsonPath('errors.file.0', 'no more than 1,000 photographs are kept; those put aside, 1,000 now, count until they are destroyed after 30 days');
+        $this->travel(31)->days();
+        $this->artisan('harmozon:destroy')->assertSuccessful();
+        $this->post("/api/pieces/vehicles/{$car->ulid}/photos", ['file' => UploadedFile::fake()->image('plate.jpg', 40, 30)])->assertCreated();
     }
 
     public function test_another_garage_sees_nothing_of_it_and_a_driver_brings_back_sessions_alone(): void

@@ -7,12 +7,13 @@ namespace App\Console\Commands;
 use App\Imports\ImportState;
 use App\Imports\TakeFileJob;
 use App\Imports\WorkerBeat;
+use App\Moving\Destruction;
 use Illuminate\Console\Command;
 use Illuminate\Contracts\Events\Dispatcher;
 use Illuminate\Queue\Events\Looping;
 use Illuminate\Support\Facades\DB;
 
-/** Takes readings files in the background. What one before it had begun when it died is gone on with. */
+/** Takes readings files in the background. What one before it had begun when it died is gone on with; what was put aside long enough ago is destroyed first. */
 final class WorkCommand extends Command
 {
     protected $signature = 'harmozon:work {--until-empty : end when nothing waits any more}';
@@ -24,9 +25,10 @@ final class WorkCommand extends Command
 
     private const LIFE = 3_600;
 
-    public function handle(Dispatcher $events, WorkerBeat $beat): int
+    public function handle(Dispatcher $events, WorkerBeat $beat, Destruction $destruction): int
     {
         $this->takeUpAgain();
+        $destruction->run();
         $events->listen(Looping::class, static fn () => $beat->beat());
 
         return $this->call('queue:work', [

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Garage\Aside;
 use App\Http\Requests\MoveRequest;
 use App\Models\Garage;
 use App\Moving\GarageDocument;
@@ -41,7 +42,7 @@ final class MovingController extends Controller
     /** What was put aside and can be brought back. */
     public function putAside(PutAside $aside): JsonResponse
     {
-        return response()->json(['days' => PutAside::DAYS, 'items' => $aside->told()]);
+        return response()->json(['days' => Aside::DAYS, 'items' => $aside->told()]);
     }
 
     private static function garage(): Garage

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Garage\Aside;
 use App\Garage\CurrentGarage;
 use App\Http\Requests\BeginSessionRequest;
 use App\Http\Requests\FinishRequest;
@@ -99,11 +100,7 @@ final class SessionController extends Controller
 
     public function restore(string $id): JsonResponse
     {
-        $kept = ChargeSession::withTrashed()->where('ulid', $id)->firstOrFail();
-        assert($kept instanceof ChargeSession);
-        $kept->restore();
-
-        return $this->report($kept);
+        return $this->report(Aside::restored(ChargeSession::class, $id));
     }
 
     private function report(ChargeSession $session, int $status = 200): JsonResponse
