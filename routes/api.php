@@ -26,6 +26,7 @@ use App\Http\Controllers\TokenController;
 use App\Http\Middleware\AsShown;
 use App\Http\Middleware\MayAct;
 use App\Http\Middleware\NotMadeUp;
+use App\Http\Middleware\OnlyOnce;
 use App\Http\Middleware\SameOrigin;
 use Illuminate\Support\Facades\Route;
 
@@ -50,7 +51,7 @@ Route::middleware(['auth', AsShown::class.':account'])->name('api.')->group(stat
     Route::get('me/devices', [PersonController::class, 'devices'])->name('me.devices');
     Route::delete('me/devices/{device}', [PersonController::class, 'signOutDevice'])->name('me.device');
     Route::post('invitations/{token}/join', [DoorController::class, 'join'])->middleware(['throttle:30,1', NotMadeUp::class])->name('join');
-    Route::post('garages', [GaragesController::class, 'store'])->middleware(NotMadeUp::class)->name('garages.found');
+    Route::post('garages', [GaragesController::class, 'store'])->middleware([NotMadeUp::class, OnlyOnce::class])->name('garages.found');
     Route::put('garages/{garage}/stand', [GaragesController::class, 'stand'])->name('garages.stand');
 });
 
@@ -95,7 +96,7 @@ Route::middleware(['auth', AsShown::class, MayAct::class])->name('api.')->group(
 
 Route::middleware(['auth', AsShown::class, MayAct::class.':edit'])->name('api.')->group(static function (): void {
     Route::prefix('pieces/{kind}')->name('pieces.')->group(static function (): void {
-        Route::post('', [PieceController::class, 'store'])->name('create');
+        Route::post('', [PieceController::class, 'store'])->middleware(OnlyOnce::class)->name('create');
         Route::post('check', [PieceController::class, 'check'])->name('check');
         Route::put('', [PieceController::class, 'updateSeveral'])->name('replace-several');
         Route::put('{piece}', [PieceController::class, 'update'])->name('replace');
@@ -120,7 +121,7 @@ Route::middleware(['auth', AsShown::class, MayAct::class.':record'])->name('api.
         Route::delete('events/{clientId}', [EventController::class, 'destroy'])->name('events.forget');
         Route::post('photos', [PhotoController::class, 'storeOfSession'])->name('photos.take');
         Route::patch('', [SessionController::class, 'correct'])->name('correct');
-        Route::post('imports', [ImportController::class, 'store'])->name('imports.begin');
+        Route::post('imports', [ImportController::class, 'store'])->middleware(OnlyOnce::class)->name('imports.begin');
     });
     Route::prefix('imports/{file}')->name('import.')->group(static function (): void {
         Route::put('piece', [ImportController::class, 'append'])->name('append');
@@ -133,7 +134,7 @@ Route::middleware(['auth', AsShown::class, MayAct::class.':record'])->name('api.
 
 Route::middleware(['auth', AsShown::class, MayAct::class.':record'])->name('api.')->group(static function (): void {
     Route::get('tokens', [TokenController::class, 'index'])->name('tokens');
-    Route::post('tokens', [TokenController::class, 'store'])->middleware(NotMadeUp::class)->name('tokens.make');
+    Route::post('tokens', [TokenController::class, 'store'])->middleware([NotMadeUp::class, OnlyOnce::class])->name('tokens.make');
     Route::delete('tokens/{token}', [TokenController::class, 'destroy'])->name('tokens.end');
 });
 
@@ -150,7 +151,7 @@ Route::middleware(['auth', AsShown::class, MayAct::class.':keep'])->name('api.')
     Route::post('ocpi/import', [OcpiController::class, 'import'])->name('ocpi.import');
     Route::get('ocpi/imports', [OcpiController::class, 'index'])->name('ocpi.imports');
     Route::post('ocpi/imports/{import}/undo', [OcpiController::class, 'undo'])->name('ocpi.undo');
-    Route::post('people/invitations', [PeopleController::class, 'invite'])->middleware(NotMadeUp::class)->name('people.invite');
+    Route::post('people/invitations', [PeopleController::class, 'invite'])->middleware([NotMadeUp::class, OnlyOnce::class])->name('people.invite');
     Route::delete('people/invitations/{invitation}', [PeopleController::class, 'withdraw'])->name('people.withdraw');
     Route::put('people/{person}', [PeopleController::class, 'role'])->middleware(NotMadeUp::class)->name('people.role');
 });

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\Database\Spare;
 use Illuminate\Session\DatabaseSessionHandler;
 
 /**
  * Browser sessions in the database, written when something in them has changed. Without a change only the time of the last call is kept, once a
- * minute: a call that reads waits for no disk.
+ * minute, and not while somebody else is writing: a call that reads waits for nobody.
  */
 final class QuietSessions extends DatabaseSessionHandler
 {
@@ -42,7 +43,11 @@ final class QuietSessions extends DatabaseSessionHandler
 
     public function write($sessionId, $data): bool
     {
-        if ($this->readId === $sessionId && $this->asRead === $data && $this->currentTime() - $this->seenAt < self::MINUTE_S) {
+        if ($this->readId === $sessionId && $this->asRead === $data) {
+            if ($this->currentTime() - $this->seenAt >= self::MINUTE_S) {
+                Spare::write(fn (): bool => parent::write($sessionId, $data));
+            }
+
             return true;
         }
         // What was read is no longer what is there.

@@ -29,9 +29,19 @@ final class Album
     /** Everything but the picture itself. */
     private const TOLD = ['id', 'ulid', 'garage_id', 'kind', 'piece', 'name', 'width', 'height', 't_ms', 'created_at', 'deleted_at'];
 
-    /** @throws FieldError */
-    public function keep(PieceKind $kind, string $piece, string $file): Photo
+    /**
+     * With a piece. Sent twice, it stands once.
+     *
+     * @param  string|null  $id  given where it was taken; one is made without it
+     *
+     * @throws FieldError
+     */
+    public function keep(PieceKind $kind, string $piece, ?string $id, string $file): Photo
     {
+        $known = $id === null ? null : self::known($id, $kind->value, $piece);
+        if ($known !== null) {
+            return $known;
+        }
         $name = $kind->model()::query()->where('ulid', $piece)->firstOrFail()->name;
         if ($this->of($kind, $piece)->count() >= self::MOST_OF_A_PIECE) {
             throw self::tooMany(self::MOST_OF_A_PIECE);
@@ -39,7 +49,7 @@ final class Album
         $this->mustHaveRoom();
         $picture = Picture::of($file);
 
-        return Photo::query()->create(['kind' => $kind->value, 'piece' => $piece, 'name' => $name, 'width' => $picture->width, 'height' => $picture->height, 'bytes' => $picture->bytes]);
+        return Photo::query()->create([...($id === null ? [] : ['ulid' => $id]), 'kind' => $kind->value, 'piece' => $piece, 'name' => $name, 'width' => $picture->width, 'height' => $picture->height, 'bytes' => $picture->bytes]);
     }
 
     /** @return Collection<int, Photo> the oldest first, without the pictures themselves */
@@ -61,9 +71,9 @@ final class Album
      */
     public function keepOfSession(ChargeSession $session, string $id, int $tMs, string $file): Photo
     {
-        $known = Photo::withTrashed()->where('ulid', $id)->first();
-        if ($known instanceof Photo) {
-            return $known->kind === self::SESSION && $known->piece === $session->ulid ? $known : throw FieldError::at('id', Message::of('app.id_taken'));
+        $known = self::known($id, self::SESSION, $session->ulid);
+        if ($known !== null) {
+            return $known;
         }
         if ($this->ofSession($session)->count() >= self::MOST_OF_A_SESSION) {
             throw self::tooMany(self::MOST_OF_A_SESSION);
@@ -75,6 +85,17 @@ final class Album
             'ulid' => $id, 'kind' => self::SESSION, 'piece' => $session->ulid, 'name' => $session->pieces['vehicle']['name'], 't_ms' => $tMs,
             'width' => $picture->width, 'height' => $picture->height, 'bytes' => $picture->bytes,
         ]);
+    }
+
+    /** The one of this id, where it was kept before. */
+    private static function known(string $id, string $kind, string $piece): ?Photo
+    {
+        $known = Photo::withTrashed()->where('ulid', $id)->first();
+        if (! $known instanceof Photo) {
+            return null;
+        }
+
+        return $known->kind === $kind && $known->piece === $piece ? $known : throw FieldError::at('id', Message::of('app.id_taken'));
     }
 
     /** @return Collection<int, Photo> in the order in which they were taken, without the pictures themselves */

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Sessions;
 
+use App\Database\Spare;
 use App\Models\ChargeSession;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Trace;
-use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -56,7 +56,7 @@ final class JudgeMemory
     public static function keep(ChargeSession $session, Judge $judge, Trace $trace, int $lastMs, int $lastId): void
     {
         $row = ['disturbed' => $session->disturbed, 'last_ms' => $lastMs, 'last_id' => $lastId, 'made_by' => self::code(), 'memory' => serialize([$judge->remember(), $trace])];
-        try {
+        Spare::write(static function () use ($session, $row): void {
             DB::transaction(static function () use ($session, $row): void {
                 $isAsItWas = (int) DB::table('charge_sessions')->where('id', $session->id)->value('disturbed') === $session->disturbed;
                 $further = DB::table('judge_memories')->where('charge_session_id', $session->id)->where('disturbed', $row['disturbed'])->where('made_by', $row['made_by'])
@@ -65,9 +65,7 @@ final class JudgeMemory
                     DB::table('judge_memories')->updateOrInsert(['charge_session_id' => $session->id], $row);
                 }
             });
-        } catch (QueryException) {
-            // A busy or full database is no reason not to answer.
-        }
+        });
     }
 
     /**

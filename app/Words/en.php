@@ -75,6 +75,8 @@ return [
     'app.no_photo' => 'is no photograph: JPEG, PNG and WebP are taken',
     'app.photo_broken' => 'is a photograph that cannot be opened: nothing was kept; take it once more',
     'app.photo_too_wide' => 'is larger than {most} megapixels',
+    'app.key_unreadable' => 'The name of this call (Idempotency-Key) is 16 to 64 letters, digits or hyphens. Nothing was written.',
+    'app.key_used' => 'Another call had this name (Idempotency-Key) before. Nothing was written.',
     'app.too_many_photos' => 'no more than {most, number} photographs are kept',
     'app.too_many_photos_aside' => 'no more than {most, number} photographs are kept; those put aside, {aside, number} now, count until they are destroyed after {days} days',
     'app.not_in_garage' => 'is not in this garage',

@@ -30,6 +30,27 @@ test('a car kept without figures takes every figure later', async ({ page }) => 
   );
 });
 
+test('an answer that is lost on its way makes nothing twice, also after a reload', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/kit');
+  await page.route('**/api/pieces/vehicles', async (route) => {
+    await route.fetch();
+    await route.abort();
+  });
+  const type = async () => {
+    await page.getByRole('button', { name: 'by its whole plate' }).click();
+    await page.getByRole('dialog').getByLabel('Name', { exact: true }).fill('Second-hand');
+    await page.getByRole('dialog').getByRole('button', { name: 'Save' }).click();
+  };
+  await type();
+  await expect(page.getByRole('dialog')).toContainText('cannot be reached');
+  await page.reload();
+  await page.unroute('**/api/pieces/vehicles');
+  await type();
+  await expect(page.getByRole('dialog')).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Edit Second-hand' })).toHaveCount(1);
+});
+
 test('two tabs: an older copy overwrites nothing, and what was typed stays', async ({ page, context }) => {
   await openDemo(page);
   await page.goto('/kit');

@@ -27,7 +27,9 @@ final class PhotoController extends Controller
 
     public function store(PhotoRequest $request, PieceKind $kind, string $piece): JsonResponse
     {
-        return response()->json(Album::told($this->album->keep($kind, $piece, (string) $request->upload()->get())), 201);
+        $photo = $this->album->keep($kind, $piece, $request->id(), (string) $request->upload()->get());
+
+        return response()->json(Album::told($photo), $photo->wasRecentlyCreated ? 201 : 200);
     }
 
     public function ofSession(ChargeSession $session): JsonResponse

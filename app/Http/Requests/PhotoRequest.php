@@ -23,6 +23,13 @@ final class PhotoRequest extends FileRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['file' => ['required', 'file', 'max:'.self::LARGEST_KIB]];
+        return ['file' => ['required', 'file', 'max:'.self::LARGEST_KIB], 'id' => ['nullable', 'string', 'ulid']];
+    }
+
+    public function id(): ?string
+    {
+        $id = $this->validated('id');
+
+        return is_string($id) ? strtoupper($id) : null;
     }
 }

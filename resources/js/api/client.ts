@@ -1,5 +1,6 @@
 import createClient from 'openapi-fetch';
 import { say } from '@/words/say';
+import { answered, making, nameOf } from './once';
 import type { components, paths } from './schema';
 
 type Schemas = components['schemas'];
@@ -113,9 +114,17 @@ export function howEstranged(status: number, code: string): Estranged | null {
   return status === 412 ? (CODES[code] ?? null) : null;
 }
 
+/** What each call under way makes. */
+const made = new Map<string, string>();
+
 api.use({
-  onRequest({ request }) {
+  async onRequest({ request, schemaPath, id }) {
     request.headers.set('X-XSRF-TOKEN', csrfToken());
+    const what = await making(request.method, schemaPath, request);
+    if (what !== null) {
+      made.set(id, what);
+      request.headers.set('Idempotency-Key', nameOf(what));
+    }
     for (const [header, is] of [
       ['X-Account', shown.account],
       ['X-Garage', shown.garage],
@@ -126,14 +135,20 @@ api.use({
     }
     return request;
   },
-  async onResponse({ response, schemaPath }) {
+  async onResponse({ response, schemaPath, id }) {
+    const what = made.get(id);
+    made.delete(id);
+    if (what !== undefined && response.status < 500) {
+      answered(what);
+    }
     const how = schemaPath === '/me' || response.ok ? null : howEstranged(response.status, await codeOf(response));
     if (how !== null) {
       estranged.forEach((tell) => tell(how));
     }
     return response;
   },
-  onError() {
+  onError({ id }) {
+    made.delete(id);
     return new ApiError(0, say('api.unreachable'));
   },
 });

@@ -3027,6 +3027,8 @@ export interface components {
         Piece: string;
         token: string;
         Session: string;
+        /** @description Names the call. The same call under the same name within a day makes nothing again and is answered as it was the first time; another call under that name is 409. */
+        Once: string;
     };
     requestBodies: {
         File: {
@@ -3371,7 +3373,10 @@ export interface operations {
     foundGarage: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Names the call. The same call under the same name within a day makes nothing again and is answered as it was the first time; another call under that name is 409. */
+                "Idempotency-Key"?: components["parameters"]["Once"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -3382,8 +3387,10 @@ export interface operations {
         };
         responses: {
             201: components["responses"]["Me"];
+            400: components["responses"]["Message"];
             401: components["responses"]["Message"];
             403: components["responses"]["Message"];
+            409: components["responses"]["Message"];
             422: components["responses"]["Refused"];
         };
     };
@@ -3482,7 +3489,10 @@ export interface operations {
     invite: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Names the call. The same call under the same name within a day makes nothing again and is answered as it was the first time; another call under that name is 409. */
+                "Idempotency-Key"?: components["parameters"]["Once"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -3504,8 +3514,10 @@ export interface operations {
                     "application/json": components["schemas"]["NewInvitation"];
                 };
             };
+            400: components["responses"]["Message"];
             401: components["responses"]["Message"];
             403: components["responses"]["Message"];
+            409: components["responses"]["Message"];
             422: components["responses"]["Refused"];
         };
     };
@@ -4335,7 +4347,10 @@ export interface operations {
     makeToken: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Names the call. The same call under the same name within a day makes nothing again and is answered as it was the first time; another call under that name is 409. */
+                "Idempotency-Key"?: components["parameters"]["Once"];
+            };
             path?: never;
             cookie?: never;
         };
@@ -4359,8 +4374,10 @@ export interface operations {
                     };
                 };
             };
+            400: components["responses"]["Message"];
             401: components["responses"]["Message"];
             403: components["responses"]["Message"];
+            409: components["responses"]["Message"];
             422: components["responses"]["Refused"];
         };
     };
@@ -4791,7 +4808,10 @@ export interface operations {
     beginImport: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Names the call. The same call under the same name within a day makes nothing again and is answered as it was the first time; another call under that name is 409. */
+                "Idempotency-Key"?: components["parameters"]["Once"];
+            };
             path: {
                 session: components["parameters"]["Session"];
             };
@@ -4815,9 +4835,11 @@ export interface operations {
                     "application/json": components["schemas"]["Import"];
                 };
             };
+            400: components["responses"]["Message"];
             401: components["responses"]["Message"];
             403: components["responses"]["Message"];
             404: components["responses"]["Message"];
+            409: components["responses"]["Message"];
             422: components["responses"]["Refused"];
         };
     };
@@ -5154,7 +5176,10 @@ export interface operations {
     createPiece: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description Names the call. The same call under the same name within a day makes nothing again and is answered as it was the first time; another call under that name is 409. */
+                "Idempotency-Key"?: components["parameters"]["Once"];
+            };
             path: {
                 kind: components["parameters"]["Kind"];
             };
@@ -5167,9 +5192,11 @@ export interface operations {
         };
         responses: {
             201: components["responses"]["Kept"];
+            400: components["responses"]["Message"];
             401: components["responses"]["Message"];
             403: components["responses"]["Message"];
             404: components["responses"]["Message"];
+            409: components["responses"]["Message"];
             422: components["responses"]["Refused"];
         };
     };
@@ -5291,11 +5318,22 @@ export interface operations {
         requestBody: {
             content: {
                 "multipart/form-data": {
+                    /** @description A ULID; the same again keeps nothing twice */
+                    id?: string;
                     file: string;
                 };
             };
         };
         responses: {
+            /** @description It was kept before */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Photo"];
+                };
+            };
             /** @description It is kept */
             201: {
                 headers: {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue';
+import { answered, nameOf } from '@/api/once';
 import { api, ask } from '@/api/client';
 import type { components } from '@/api/schema';
 import { useAccount } from '@/stores/account';
@@ -32,8 +33,11 @@ function pick(): Promise<void> {
       return;
     }
     const body = new FormData();
+    const what = [props.kind, props.piece, file.name, file.size, file.lastModified].join('\n');
     body.set('file', file);
+    body.set('id', nameOf(what));
     await ask(api.POST('/pieces/{kind}/{piece}/photos', { params: { path }, body: body as never }));
+    answered(what);
     await load();
   }).finally(() => {
     if (input.value) {
