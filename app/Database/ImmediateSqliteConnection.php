@@ -13,6 +13,36 @@ use Illuminate\Database\SQLiteConnection;
  */
 final class ImmediateSqliteConnection extends SQLiteConnection
 {
+    private bool $hasWritten = false;
+
+    private bool $isWriting = false;
+
+    /** Whether something was written and stays, whatever fails from now on. */
+    public function hasWritten(): bool
+    {
+        return $this->hasWritten;
+    }
+
+    public function recordsHaveBeenModified($value = true): void
+    {
+        parent::recordsHaveBeenModified($value);
+        if ($value && $this->transactions === 0) {
+            $this->hasWritten = true;
+        } elseif ($value) {
+            $this->isWriting = true;
+        }
+    }
+
+    protected function fireConnectionEvent($event): ?array
+    {
+        if ($this->transactions === 0 && in_array($event, ['committed', 'rollingBack'], true)) {
+            $this->hasWritten = $this->hasWritten || ($event === 'committed' && $this->isWriting);
+            $this->isWriting = false;
+        }
+
+        return parent::fireConnectionEvent($event);
+    }
+
     protected function executeBeginTransactionStatement(): void
     {
         parent::executeBeginTransactionStatement();

@@ -7,6 +7,7 @@ namespace App\Database;
 use Harmozon\Core\Words\Message;
 use Illuminate\Database\SQLiteDatabaseDoesNotExistException;
 use Illuminate\Encryption\MissingAppKeyException;
+use Illuminate\Support\Facades\DB;
 
 /** What keeps the application from working at all, for whoever runs it. */
 final readonly class Trouble
@@ -53,14 +54,21 @@ final readonly class Trouble
         $code = (int) ($e->errorInfo[1] ?? $e->getCode());
 
         return match (true) {
-            in_array($code, self::BUSY, true) => new self(Message::of('app.trouble_busy'), self::SOON_S),
+            in_array($code, self::BUSY, true) => new self(Message::of(self::isPartlyDone() ? 'app.trouble_busy_partly' : 'app.trouble_busy'), self::SOON_S),
             in_array($code, self::READ_ONLY, true) => new self(Message::of('app.trouble_read_only')),
-            in_array($code, self::FULL, true) => new self(Message::of('app.trouble_full')),
+            in_array($code, self::FULL, true) => new self(Message::of(self::isPartlyDone() ? 'app.trouble_full_partly' : 'app.trouble_full')),
             in_array($code, self::BROKEN, true) => new self(Message::of('app.trouble_broken')),
             in_array($code, self::CANNOT_OPEN, true) => new self(Message::of('app.trouble_no_database')),
             str_contains($e->getMessage(), 'no such table'), str_contains($e->getMessage(), 'no such column') => new self(Message::of('app.trouble_not_set_up')),
             default => null,
         };
+    }
+
+    private static function isPartlyDone(): bool
+    {
+        $database = DB::connection();
+
+        return $database instanceof ImmediateSqliteConnection && $database->hasWritten();
     }
 
     /** Compiled pages and the log are written there. */

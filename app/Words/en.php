@@ -59,6 +59,8 @@ return [
     'app.expected_changes' => 'expected an object of figures by their dotted paths',
     'app.too_many_attempts' => 'Too many attempts. Try again in {seconds}.',
     'app.trouble_busy' => 'Somebody else is writing just now. Nothing was written; try again in a moment.',
+    'app.trouble_busy_partly' => 'Somebody else is writing just now. A part was written and stays; the same again, in a moment, does the rest.',
+    'app.trouble_full_partly' => 'The disk is full or failing: whoever runs this must make room. A part was written and stays; the same again does the rest.',
     'app.trouble_read_only' => 'The database cannot be written to: whoever runs this must make its file and folder writable.',
     'app.trouble_full' => 'The disk is full or failing: whoever runs this must make room. Nothing was written.',
     'app.trouble_broken' => 'The database file is broken: whoever runs this must put back a copy.',

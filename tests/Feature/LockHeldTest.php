@@ -6,7 +6,9 @@ namespace Tests\Feature;
 
 use App\Models\ChargeSession;
 use App\Models\Reading;
+use Illuminate\Database\Events\TransactionCommitted;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Str;
 use Tests\Seed;
 use Tests\TestCase;
@@ -68,6 +70,26 @@ final class LockHeldTest extends TestCase
         $this->holder?->exec('ROLLBACK');
         $this->postJson("/api/sessions/{$this->session}/readings", $reading)->assertOk();
         self::assertSame(401, $this->held());
+    }
+
+    public function test_what_was_written_before_the_lock_was_taken_is_told(): void
+    {
+        config(['database.connections.sqlite.busy_timeout' => 50]);
+        $this->holder?->exec('ROLLBACK');
+        DB::purge('sqlite');
+        $text = "t_s,volts,amps\n".implode("\n", array_map(static fn (int $t): string => "{$t},300,200", range(1000, 6999)));
+        $file = $this->postJson("/api/sessions/{$this->session}/imports", ['name' => 'a.csv', 'bytes' => strlen($text)])->assertCreated()->json('id');
+        $this->call('PUT', "/api/imports/{$file}/piece?from=0", server: ['HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'application/octet-stream'], content: $text)->assertOk();
+        $this->postJson("/api/imports/{$file}/start")->assertOk()->assertJsonPath('added', 6000);
+        DB::purge('sqlite');
+        Event::listen(TransactionCommitted::class, fn () => $this->held() < 6400 ? $this->holder?->exec('BEGIN IMMEDIATE') : null);
+
+        $this->deleteJson("/api/imports/{$file}")->assertServiceUnavailable()->assertJsonPath('code', 'app.trouble_busy_partly');
+        self::assertSame(1400, $this->held());
+        Event::forget(TransactionCommitted::class);
+        $this->holder?->exec('ROLLBACK');
+        $this->deleteJson("/api/imports/{$file}")->assertNoContent();
+        self::assertSame(400, $this->held());
     }
 
     private function held(): int
