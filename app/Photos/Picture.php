@@ -16,8 +16,10 @@ final readonly class Picture
     /** The longer side; the print of a plate is readable at that. */
     private const LONGEST_SIDE = 2400;
 
-    /** More would fill the memory of a small server while it is drawn anew (megapixels). */
-    private const MOST_MEGAPIXELS = 50;
+    /** What its pixels may take while it is drawn anew, four bytes each. */
+    private const MOST_BYTES_DRAWN = 64_000_000;
+
+    private const BYTES_A_PIXEL = 4;
 
     private const QUALITY = 86;
 
@@ -32,15 +34,42 @@ final readonly class Picture
         if ($size === false || ! in_array($size[2], [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP], true)) {
             throw FieldError::at('file', Message::of('app.no_photo'));
         }
-        if (self::MOST_MEGAPIXELS * 1_000_000 < $size[0] * $size[1]) {
-            throw FieldError::at('file', Message::of('app.photo_too_wide', most: Amount::count(self::MOST_MEGAPIXELS)));
-        }
-        $drawn = @imagecreatefromstring($file);
-        if ($drawn === false) {
-            throw FieldError::at('file', Message::of('app.photo_broken'));
+        // By what its header says, before anything is drawn: a small file can hold a very large picture.
+        if (self::BYTES_A_PIXEL * $size[0] * $size[1] > self::MOST_BYTES_DRAWN) {
+            throw FieldError::at('file', Message::of('app.photo_too_wide', most: Amount::count(intdiv(self::MOST_BYTES_DRAWN, self::BYTES_A_PIXEL * 1_000_000)), width: Amount::count($size[0]), height: Amount::count($size[1])));
         }
 
-        return self::written(self::upright(self::shrunk($drawn), $size[2] === IMAGETYPE_JPEG ? self::turn($file) : 1));
+        return self::oneByOne(static function () use ($file, $size): self {
+            $drawn = @imagecreatefromstring($file);
+            if ($drawn === false) {
+                throw FieldError::at('file', Message::of('app.photo_broken'));
+            }
+            $smaller = self::shrunk($drawn);
+            // The large one goes before the next is drawn.
+            unset($drawn);
+
+            return $size[2] === IMAGETYPE_JPEG ? self::written(self::upright($smaller, self::turn($file))) : self::written(self::onWhite($smaller));
+        });
+    }
+
+    /**
+     * Several who send photographs at once do not need the memory of several.
+     *
+     * @param  \Closure(): self  $draw
+     */
+    private static function oneByOne(\Closure $draw): self
+    {
+        $turn = @fopen(storage_path('framework/drawing.lock'), 'c');
+        if ($turn === false) {
+            return $draw();
+        }
+        try {
+            flock($turn, LOCK_EX);
+
+            return $draw();
+        } finally {
+            fclose($turn);
+        }
     }
 
     private static function shrunk(\GdImage $drawn): \GdImage
@@ -86,16 +115,22 @@ final readonly class Picture
         return $turned;
     }
 
-    /** On white where it lets something through. */
-    private static function written(\GdImage $drawn): self
+    /** A PNG or a WebP may let something through. */
+    private static function onWhite(\GdImage $drawn): \GdImage
     {
         [$width, $height] = [imagesx($drawn), imagesy($drawn)];
         $paper = imagecreatetruecolor($width, $height);
-        imagefill($paper, 0, 0, (int) imagecolorallocate($paper, 255, 255, 255));
+        imagefilledrectangle($paper, 0, 0, $width, $height, (int) imagecolorallocate($paper, 255, 255, 255));
         imagecopy($paper, $drawn, 0, 0, 0, 0, $width, $height);
-        ob_start();
-        imagejpeg($paper, null, self::QUALITY);
 
-        return new self((string) ob_get_clean(), $width, $height);
+        return $paper;
+    }
+
+    private static function written(\GdImage $drawn): self
+    {
+        ob_start();
+        imagejpeg($drawn, null, self::QUALITY);
+
+        return new self((string) ob_get_clean(), imagesx($drawn), imagesy($drawn));
     }
 }

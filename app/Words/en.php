@@ -76,7 +76,7 @@ return [
     'app.kind_stands_nowhere' => 'is a kind of charger, not one that stands somewhere: add the place first (Kit), then connect there',
     'app.no_photo' => 'is no photograph: JPEG, PNG and WebP are taken',
     'app.photo_broken' => 'is a photograph that cannot be opened: nothing was kept; take it once more',
-    'app.photo_too_wide' => 'is larger than {most} megapixels',
+    'app.photo_too_wide' => 'is {width, number} × {height, number} pixels; {most} megapixels are the most',
     'app.key_unreadable' => 'The name of this call (Idempotency-Key) is 16 to 64 letters, digits or hyphens. Nothing was written.',
     'app.key_used' => 'Another call had this name (Idempotency-Key) before. Nothing was written.',
     'app.too_many_photos' => 'no more than {most, number} photographs are kept',

@@ -94,6 +94,34 @@ final class ServerTest extends TestCase
         }
     }
 
+    /** As large as any may be: one is drawn after the other. */
+    public function test_four_photographs_at_once_take_no_more_memory_than_a_small_server_has(): void
+    {
+        $server = self::server();
+        [, $garage] = $server->ask('GET', '/garage');
+        $large = imagecreatetruecolor(4_000, 4_000);
+        for ($i = 0; $i < 4_000; $i++) {
+            imageline($large, 0, $i, 3_999, ($i * 7) % 4_000, $i * 4_099);
+        }
+        $file = tempnam(sys_get_temp_dir(), 'photo').'.jpg';
+        imagejpeg($large, $file, 70);
+        unset($large);
+        $before = $most = $server->memoryMb();
+        $began = hrtime(true);
+        $answers = $server->upload(array_map(static fn (array $car): string => "/pieces/vehicles/{$car['id']}/photos", array_slice($garage['vehicles'], 0, 4)), $file, static function () use ($server, &$most): void {
+            $most = max($most, $server->memoryMb());
+        });
+        $tookS = (hrtime(true) - $began) / 1e9;
+        unlink($file);
+
+        self::assertSame([201, 201, 201, 201], array_column($answers, 0), (string) json_encode($answers));
+        self::assertGreaterThan($before + 20, $most, 'what it takes was seen');
+        self::assertLessThan(300, $most);
+        if (getenv('HARMOZON_ATTACK') === 'long') {
+            fwrite(STDERR, sprintf("\nfour photographs at once: %.0f MB at the most, %.1f s\n", $most, $tookS));
+        }
+    }
+
     /** @return string the import's id: its file has come, and nothing of it is taken */
     private static function arrive(Server $server, string $session, int $rows): string
     {

@@ -196,3 +196,31 @@ test('what is left to do at a network is told before the visit, and is done', as
   await expect(page.getByRole('heading', { name: 'Pippin at Millrace post, type1' })).toBeVisible();
   await expect(page.getByText('Do this before you leave')).toHaveCount(0);
 });
+
+test('a photograph that is larger than anybody reads is scaled down before it is sent', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/kit');
+  await page.getByRole('button', { name: 'Edit Tenon T-31' }).click();
+  const large = await page.evaluate(() => {
+    const canvas = Object.assign(document.createElement('canvas'), { width: 6000, height: 4000 });
+    canvas.getContext('2d')?.fillRect(0, 0, 3000, 4000);
+    return canvas.toDataURL('image/jpeg').split(',')[1] ?? '';
+  });
+  // The browser does not tell what is in a file that it sends.
+  const sent = page.evaluate(
+    () =>
+      new Promise<[number, number]>((seen) => {
+        const set = FormData.prototype.set;
+        FormData.prototype.set = function (...args: Parameters<typeof set>) {
+          if (args[0] === 'file') {
+            void createImageBitmap(args[1] as unknown as Blob).then((drawn) => seen([drawn.width, drawn.height]));
+          }
+          set.apply(this, args);
+        };
+      }),
+  );
+  const file = { name: 'plate.jpg', mimeType: 'image/jpeg', buffer: Buffer.from(large, 'base64') };
+  await page.getByLabel('Photograph its plate').setInputFiles(file);
+  expect(await sent).toEqual([3000, 2000]);
+  await expect(page.getByRole('img', { name: 'Photograph 1 of Tenon T-31' })).toBeVisible();
+});

@@ -94,6 +94,11 @@ final class PhotoApiTest extends TestCase
         self::assertSame(IMAGETYPE_JPEG, getimagesizefromstring(Photo::query()->firstOrFail()->bytes)[2] ?? null);
     }
 
+    public function test_what_is_too_large_is_told_with_its_size(): void
+    {
+        $this->keep(self::wide(4_000, 4_001))->assertStatus(422)->assertJsonPath('errors.file.0', 'is 4,000 × 4,001 pixels; 16 megapixels are the most');
+    }
+
     public function test_what_a_camera_wrote_into_it_is_gone_and_it_stands_upright(): void
     {
         $file = self::held(self::picture('jpeg', 300, 200), 6);
@@ -119,7 +124,8 @@ final class PhotoApiTest extends TestCase
         yield 'a drawing' => ['<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"/>'];
         yield 'another kind of picture' => [self::picture('gif', 20, 20)];
         yield 'one that ends early' => [substr(self::picture('png', 60, 60), 0, 70)];
-        yield 'one too large to be drawn' => [self::wide()];
+        yield 'one too large to be drawn' => [self::wide(10_000, 10_000)];
+        yield 'one row too many for 64 MB of pixels' => [self::wide(4_000, 4_001)];
     }
 
     #[DataProvider('refused')]
@@ -184,11 +190,11 @@ final class PhotoApiTest extends TestCase
         return substr($jpeg, 0, 2)."\xFF\xE1".pack('n', strlen($exif) + 2).$exif.substr($jpeg, 2);
     }
 
-    /** A header that promises 10,000 by 10,000. */
-    private static function wide(): string
+    /** A header that promises so many pixels, which are not there. */
+    private static function wide(int $width, int $height): string
     {
         $png = self::picture('png', 2, 2);
-        $header = pack('NN', 10_000, 10_000).substr($png, 24, 5);
+        $header = pack('NN', $width, $height).substr($png, 24, 5);
 
         return substr($png, 0, 16).$header.pack('N', crc32('IHDR'.$header)).substr($png, 33);
     }

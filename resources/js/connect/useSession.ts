@@ -1,6 +1,7 @@
 import { useIntervalFn } from '@vueuse/core';
 import { computed, onBeforeUnmount, ref, toRaw } from 'vue';
 import { api, ApiError, ask, wordsOf, type Reading, type Report } from '@/api/client';
+import { scaledDown } from '@/ui/photo';
 import { ulid } from '@/api/ulid';
 import type { Act, EventCode } from '@/offline/acts';
 import type { Begun } from '@/offline/db';
@@ -189,7 +190,8 @@ export function useSession(id: string) {
   async function photograph(file: Blob): Promise<void> {
     const photo = ulid();
     await told(async () => {
-      await outbox.add(id, { kind: 'photo', id: photo, tS: tS(), file });
+      const at = tS();
+      await outbox.add(id, { kind: 'photo', id: photo, tS: at, file: await scaledDown(file) });
       undo.done(say('event.photo_taken'), () => forgetPhoto(photo));
     });
   }

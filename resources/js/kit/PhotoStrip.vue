@@ -7,6 +7,7 @@ import { useAccount } from '@/stores/account';
 import type { PieceKind } from '@/stores/edit';
 import { useUndo } from '@/stores/undo';
 import { day } from '@/ui/figures';
+import { scaledDown } from '@/ui/photo';
 import { useAttempt } from '@/ui/useAttempt';
 import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
@@ -34,7 +35,7 @@ function pick(): Promise<void> {
     }
     const body = new FormData();
     const what = [props.kind, props.piece, file.name, file.size, file.lastModified].join('\n');
-    body.set('file', file);
+    body.set('file', await scaledDown(file), file.name);
     body.set('id', nameOf(what));
     await ask(api.POST('/pieces/{kind}/{piece}/photos', { params: { path }, body: body as never }));
     answered(what);
