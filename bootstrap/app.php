@@ -12,6 +12,8 @@ use App\Http\Middleware\KnownHost;
 use App\Http\Middleware\ReadableJson;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\StartSession;
+use App\Http\Middleware\StripUnseen;
+use App\Http\PlainWords;
 use App\Models\Piece;
 use App\People\EndedSessions;
 use Harmozon\Core\Json\FieldError;
@@ -23,7 +25,6 @@ use Harmozon\Core\Words\WrongState;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests;
 use Illuminate\Contracts\Console\Kernel as ConsoleKernel;
-use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -37,7 +38,6 @@ use Illuminate\Support\Facades\Route;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
-use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 // What is written here is somebody's own: database, photographs, logs, backups.
 umask(0077);
@@ -62,7 +62,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->web(replace: [FrameworksStartSession::class => StartSession::class]);
         // Before signing in there is no session, and so no token of it: those look at the origin instead.
         $middleware->validateCsrfTokens(except: ['api/sign-in', 'api/demo-sign-in', 'api/accounts', 'api/invitations/*/account', 'api/password/*']);
-        $middleware->append(KnownHost::class);
+        $middleware->append([KnownHost::class, StripUnseen::class]);
         $middleware->appendToPriorityList(after: AuthenticatesRequests::class, append: AsShown::class);
         // A blank belongs to a password like any other character.
         $middleware->trimStrings(except: ['new_password']);
@@ -104,10 +104,18 @@ $app = Application::configure(basePath: dirname(__DIR__))
         });
         // Two who write the same at once: a check came before the other's writing.
         $exceptions->render(static fn (UniqueConstraintViolationException $e): JsonResponse => new JsonResponse(['message' => app(Voice::class)->say(Message::of('app.taken'))], 409));
-        // The framework would name its own classes and repeat the id.
-        $exceptions->render(static fn (NotFoundHttpException $e, Request $request): ?JsonResponse => $request->is('api/*') && ($e->getPrevious() instanceof ModelNotFoundException || $e->getMessage() === '')
-            ? new JsonResponse(['message' => app(Voice::class)->say(Message::of('app.no_such_record'))], 404)
-            : null);
+        // The framework would name its own classes and repeat the id, and has words of its own.
+        $exceptions->render(static function (Throwable $e, Request $request): ?Response {
+            $told = $e instanceof HttpExceptionInterface ? PlainWords::of($e) : null;
+            if ($told === null || ! $e instanceof HttpExceptionInterface) {
+                return null;
+            }
+            $words = app(Voice::class)->say($told);
+
+            return $request->is('api/*') || $request->expectsJson()
+                ? new JsonResponse(['message' => $words, 'code' => $told->code], $e->getStatusCode(), $e->getHeaders())
+                : new HttpResponse($words."\n", $e->getStatusCode(), ['Content-Type' => 'text/plain; charset=utf-8', ...$e->getHeaders()]);
+        });
         $exceptions->dontReport([Refusal::class, OutOfDate::class, UniqueConstraintViolationException::class]);
         $exceptions->render(static function (Throwable $e, Request $request): ?Response {
             $trouble = $e instanceof HttpExceptionInterface || $e instanceof ValidationException ? null : Trouble::of($e);

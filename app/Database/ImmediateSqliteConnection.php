@@ -33,6 +33,7 @@ final class ImmediateSqliteConnection extends SQLiteConnection
         }
     }
 
+    /** @return array<array-key, mixed>|null */
     protected function fireConnectionEvent($event): ?array
     {
         if ($this->transactions === 0 && in_array($event, ['committed', 'rollingBack'], true)) {

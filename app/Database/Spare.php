@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Database;
 
-use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 
 /** What may as well be written another time: it waits for nobody, and is left out while somebody else is writing or nothing can be written. */
@@ -21,12 +20,12 @@ final class Spare
         $waits = $database->transactionLevel() === 0 && $database->getDriverName() === 'sqlite';
         try {
             if ($waits) {
-                $database->statement('pragma busy_timeout = 0');
+                $database->getPdo()->setAttribute(\PDO::ATTR_TIMEOUT, 0);
             }
             $write();
 
             return true;
-        } catch (QueryException|\PDOException $e) {
+        } catch (\PDOException $e) {
             if (! $waits) {
                 throw $e;
             }
@@ -34,7 +33,7 @@ final class Spare
             return false;
         } finally {
             if ($waits) {
-                $database->statement('pragma busy_timeout = '.(int) $database->getConfig('busy_timeout'));
+                $database->getPdo()->setAttribute(\PDO::ATTR_TIMEOUT, intdiv((int) $database->getConfig('busy_timeout'), 1000));
             }
         }
     }

@@ -8,6 +8,7 @@ use App\Models\ChargeSession;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Json\Node;
 use Harmozon\Core\Json\Range;
+use Harmozon\Core\Json\RealDay;
 use Harmozon\Core\Words\Message;
 use Illuminate\Support\Carbon;
 
@@ -61,7 +62,7 @@ final class Correction
         if ($text === null) {
             return null;
         }
-        $at = preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d+)?)?(Z|[+-]\d\d:\d\d)$/', $text) === 1 ? strtotime($text) : false;
+        $at = preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d+)?)?(Z|[+-]\d\d:\d\d)$/', $text) === 1 && RealDay::opens($text) ? strtotime($text) : false;
 
         return $at === false ? throw $node->fail($key, Message::of('app.not_a_time')) : Carbon::createFromTimestamp($at, 'UTC');
     }

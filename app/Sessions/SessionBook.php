@@ -96,11 +96,17 @@ final class SessionBook
                 if ($read === null || $session->revision === $revision) {
                     $read ??= ReadSession::of($session);
                     [$verdict, $summary] = $this->reports->summary($read);
-                    $session->update(['finished_at' => $session->finished_at ?? $at ?? Carbon::now(), 'verdict' => $verdict, 'summary' => $summary, 'judged_at' => Carbon::now()]);
+                    $session->update(['finished_at' => $session->finished_at ?? self::end($session, $at), 'verdict' => $verdict, 'summary' => $summary, 'judged_at' => Carbon::now()]);
                     SessionFacts::keep($session, $read->recorded);
                 }
             });
         }
+    }
+
+    /** A clock that was put back ends no session before it began. */
+    private static function end(ChargeSession $session, ?Carbon $at): Carbon
+    {
+        return ($at ?? Carbon::now())->max($session->started_at);
     }
 
     public function reopen(ChargeSession $session): void

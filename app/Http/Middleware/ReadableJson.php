@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use Closure;
+use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
@@ -38,12 +39,34 @@ final readonly class ReadableJson
 
                 return new JsonResponse(['message' => $this->voice->say($told), 'code' => $told->code], 400);
             }
+            $endless = self::endless($read);
+            if ($endless !== null) {
+                throw FieldError::at($endless, Message::of('field.endless'));
+            }
             $request->setJson(new InputBag($read));
         }
         $response = $next($request);
         assert($response instanceof Response);
 
         return $response;
+    }
+
+    /**
+     * PHP reads 1e400 as infinity, which nothing after it could write down.
+     *
+     * @param  array<array-key, mixed>  $read
+     * @return string|null the path of the first of these
+     */
+    private static function endless(array $read): ?string
+    {
+        foreach ($read as $key => $value) {
+            $below = is_array($value) ? self::endless($value) : null;
+            if ($below !== null || (is_float($value) && is_infinite($value))) {
+                return $below === null ? (string) $key : "{$key}.{$below}";
+            }
+        }
+
+        return null;
     }
 
     private static function told(string $body, bool $isEncoded): Message

@@ -12,6 +12,7 @@ use Harmozon\Core\Equipment\Origin;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Json\Node;
 use Harmozon\Core\Json\Range;
+use Harmozon\Core\Json\RealDay;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
@@ -65,7 +66,7 @@ final class OriginsReader
     {
         $origin = $node->choice('origin', Origin::class) ?? throw $node->fail('origin', Message::of('field.required'));
         $on = $node->textOrNull('on', 10);
-        if ($on !== null && (preg_match('/^(\d{4})-(\d{2})-(\d{2})$/', $on, $day) !== 1 || ! checkdate((int) $day[2], (int) $day[3], (int) $day[1]))) {
+        if ($on !== null && (strlen($on) !== 10 || ! RealDay::opens($on))) {
             throw $node->fail('on', Message::of('field.expected_day'));
         }
         if ($fact?->mayBeTypical() !== true) {

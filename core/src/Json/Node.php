@@ -171,9 +171,10 @@ final readonly class Node
         if (! is_string($value)) {
             throw $this->fail($key, Message::of('field.expected_text', kind: self::kind($value)));
         }
-        if (trim($value) === '') {
+        if (PlainText::isBlank($value)) {
             throw $this->fail($key, Message::of('field.empty'));
         }
+        $value = PlainText::of($value);
 
         return mb_strlen($value) <= $longest ? $value : throw $this->fail($key, Message::of('field.too_long', most: Amount::count($longest)));
     }
@@ -311,6 +312,10 @@ final readonly class Node
     {
         if (! is_int($value) && ! is_float($value)) {
             throw FieldError::at($path, Message::of('field.expected_number', kind: self::kind($value)));
+        }
+
+        if (is_infinite((float) $value)) {
+            throw FieldError::at($path, Message::of('field.endless'));
         }
 
         return $range->holds((float) $value) ? (float) $value : throw FieldError::at($path, Message::of('field.outside', value: (string) json_encode($value), range: $range->message()));

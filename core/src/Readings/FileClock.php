@@ -6,6 +6,7 @@ namespace Harmozon\Core\Readings;
 
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Json\Node;
+use Harmozon\Core\Json\RealDay;
 use Harmozon\Core\Readings\Foreign\TimeMap;
 use Harmozon\Core\Words\Message;
 
@@ -72,7 +73,7 @@ final class FileClock
         if (preg_match('/^(\d{1,3}):([0-5]\d)(?::([0-5]\d(?:[.,]\d+)?))?$/', $time, $m) === 1) {
             return new ClockStart((int) $m[1] * 3600 + (int) $m[2] * 60 + (float) str_replace(',', '.', $m[3] ?? '0'), false, false);
         }
-        if (preg_match('/^\d{4}-\d\d-\d\d[T ]\d\d:\d\d/', $time) === 1 && ! str_contains($time, "\0")) {
+        if (preg_match('/^\d{4}-\d\d-\d\d[T ]\d\d:\d\d/', $time) === 1 && RealDay::opens($time) && ! str_contains($time, "\0")) {
             try {
                 $at = new \DateTimeImmutable($time, new \DateTimeZone($zone ?? 'UTC'));
 

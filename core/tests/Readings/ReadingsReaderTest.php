@@ -46,6 +46,8 @@ final class ReadingsReaderTest extends TestCase
         $times = static fn (string $csv): array => array_map(static fn ($r) => $r instanceof Reading ? $r->tMs / 1000 : Say::it($r->reason), self::rows($csv));
 
         self::assertEquals([0, 10, 20], $times("time,kw\n23:59:50,1\n0:00:00,1\n0:00:10,1\n"));
+        // 30 February is no 2 March.
+        self::assertStringStartsWith('time: "2026-02-30 10:00" is neither ISO 8601', $times("time,kw\n2026-03-01 10:00,1\n2026-02-30 10:00,1\n")[1]);
         self::assertEquals([0, 90.5], $times("time,kw\n2026-05-01T10:00:00Z,1\n2026-05-01T12:01:30.5+02:00,1\n"));
         self::assertEquals([0, 'time: "soon" is neither ISO 8601 nor h:mm:ss'], $times("time,kw\n0:00,1\nsoon,1\n"));
     }

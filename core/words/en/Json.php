@@ -28,6 +28,7 @@ return [
     'field.retrofit_state' => 'is none of available, impossible',
     'field.not_json' => 'not valid JSON ({why})',
     'field.between' => 'must be from {least} to {most}',
+    'field.endless' => 'is larger than any number that can be kept',
     'field.outside' => '{value} is outside {range}',
     'field.none_of' => '{value} is none of {known}',
     'field.not_in_case' => '"{id}" is not in the case',
