@@ -17,24 +17,20 @@ final class Spare
     {
         $database = DB::connection();
         // Whoever is writing already waits for nobody.
-        $waits = $database->transactionLevel() === 0 && $database->getDriverName() === 'sqlite';
-        try {
-            if ($waits) {
-                $database->getPdo()->setAttribute(\PDO::ATTR_TIMEOUT, 0);
-            }
+        if ($database->transactionLevel() > 0 || $database->getDriverName() !== 'sqlite') {
             $write();
 
             return true;
-        } catch (\PDOException $e) {
-            if (! $waits) {
-                throw $e;
-            }
+        }
+        try {
+            $database->getPdo()->setAttribute(\PDO::ATTR_TIMEOUT, 0);
+            $write();
 
+            return true;
+        } catch (\PDOException) {
             return false;
         } finally {
-            if ($waits) {
-                $database->getPdo()->setAttribute(\PDO::ATTR_TIMEOUT, intdiv((int) $database->getConfig('busy_timeout'), 1000));
-            }
+            $database->getPdo()->setAttribute(\PDO::ATTR_TIMEOUT, intdiv((int) $database->getConfig('busy_timeout'), 1000));
         }
     }
 }
