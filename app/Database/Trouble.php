@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Database;
 
 use Harmozon\Core\Words\Message;
+use Illuminate\Database\QueryException;
 use Illuminate\Database\SQLiteDatabaseDoesNotExistException;
 use Illuminate\Encryption\MissingAppKeyException;
 use Illuminate\Support\Facades\DB;
@@ -37,6 +38,8 @@ final readonly class Trouble
         for ($at = $e; $at !== null; $at = $at->getPrevious()) {
             $found = match (true) {
                 $at instanceof SQLiteDatabaseDoesNotExistException => new self(Message::of('app.trouble_no_database')),
+                $at instanceof Unwritable => new self(Message::of('app.trouble_unwritable', path: $at->path)),
+                $at instanceof QueryException && $at->getConnectionName() === CounterFile::CONNECTION => new self(Message::of('app.trouble_counters')),
                 $at instanceof MissingAppKeyException => new self(Message::of('app.trouble_no_key')),
                 $at instanceof \PDOException => self::ofDatabase($at),
                 default => null,

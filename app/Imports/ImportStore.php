@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Imports;
 
+use App\Database\Unwritable;
 use App\Files\TextInput;
 use App\Garage\CurrentGarage;
 use App\Models\ChargeSession;
@@ -18,6 +19,7 @@ use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\WrongState;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 
 /** Readings files that arrive, are looked at, read in the way somebody says, started, stopped and taken back. */
 final class ImportStore
@@ -48,13 +50,16 @@ final class ImportStore
         if (ReadingsImport::query()->where('state', '<>', ImportState::Done->value)->count() >= self::MOST) {
             throw WrongState::of('file', Message::of('app.too_many_imports', most: Amount::count(self::MOST)));
         }
-        $import = ReadingsImport::query()->create(['charge_session_id' => $session->id, 'name' => $name, 'bytes' => $bytes, 'state' => ImportState::Arriving->value]);
-        if (! is_dir(dirname($import->path()))) {
-            mkdir(dirname($import->path()), 0o770, true);
-        }
-        touch($import->path());
 
-        return $import->refresh();
+        return DB::transaction(static function () use ($session, $name, $bytes): ReadingsImport {
+            $import = ReadingsImport::query()->create(['charge_session_id' => $session->id, 'name' => $name, 'bytes' => $bytes, 'state' => ImportState::Arriving->value]);
+            $folder = dirname($import->path());
+            if ((! is_dir($folder) && ! @mkdir($folder, 0o700, true)) || ! @touch($import->path())) {
+                throw new Unwritable('storage/app/imports');
+            }
+
+            return $import->refresh();
+        });
     }
 
     /**
@@ -78,12 +83,14 @@ final class ImportStore
             // What was written and never acknowledged is written again.
             ftruncate($file, max(0, $from));
             fseek($file, $from);
-            $written = (int) stream_copy_to_stream($piece, $file, self::LARGEST_PIECE + 1);
+            $written = (int) @stream_copy_to_stream($piece, $file, self::LARGEST_PIECE + 1);
             if ($written > self::LARGEST_PIECE || $from + $written > $import->bytes) {
                 ftruncate($file, max(0, $from));
                 throw FieldError::at('piece', Message::of('app.import_too_much'));
             }
-            fflush($file);
+            if (! @fflush($file)) {
+                throw new Unwritable('storage/app/imports');
+            }
         } finally {
             fclose($file);
         }

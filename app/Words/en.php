@@ -67,6 +67,8 @@ return [
     'app.trouble_no_database' => 'The database is not there or cannot be opened: whoever runs this must look at DB_DATABASE, or run ./harmozon start.',
     'app.trouble_not_set_up' => 'The database is not set up for this version: whoever runs this must run ./harmozon start.',
     'app.trouble_no_key' => 'There is no .env file with an APP_KEY: whoever runs this must run ./harmozon start.',
+    'app.trouble_unwritable' => '{path} cannot be written: whoever runs this must look at it, and at the room on the disk. Nothing was written.',
+    'app.trouble_counters' => 'storage/framework/counters.sqlite cannot be used: whoever runs this may delete it; it holds nothing but the attempts of the last minutes. Nothing was written.',
     'app.trouble_no_storage' => 'The folder storage is not there or cannot be written to: whoever runs this must look at it.',
     'app.no_such_address' => 'There is nothing at this address.',
     'app.wrong_method' => 'This address does not take {method}; it takes {allowed}. Nothing was written.',

@@ -31,8 +31,7 @@ final class Server
 
     public function start(): void
     {
-        // The framework reads the storage path from $_ENV.
-        $this->process = new Process(['php', '-d', 'variables_order=EGPCS', '-S', "127.0.0.1:{$this->port}", 'server.php'], dirname(__DIR__, 2), $this->environment());
+        $this->process = new Process(['php', '-S', "127.0.0.1:{$this->port}", 'server.php'], dirname(__DIR__, 2), $this->environment());
         $this->process->setTimeout(null)->disableOutput()->start();
         for ($try = 0; $try < 200; $try++) {
             $socket = @fsockopen('127.0.0.1', $this->port);

@@ -105,7 +105,7 @@ final class StartTest extends TestCase
     {
         return (new Process(['build/run.sh', (string) $this->port], dirname(__DIR__, 2), [
             'APP_ENV' => 'production', 'APP_KEY' => 'base64:'.base64_encode(str_repeat("\0", 32)), 'DB_DATABASE' => "{$this->folder}/start.sqlite", 'HARMOZON_DEMO' => 'true',
-            'LARAVEL_STORAGE_PATH' => "{$this->folder}/storage", 'SESSION_DRIVER' => 'database', 'CACHE_STORE' => 'file', 'LOG_CHANNEL' => 'null',
+            'LARAVEL_STORAGE_PATH' => "{$this->folder}/storage", 'SESSION_DRIVER' => 'database', 'CACHE_STORE' => 'file', 'LOG_CHANNEL' => 'null', 'PHP_INI_SCAN_DIR' => ':'.dirname(__DIR__, 2).'/config/php',
         ]))->setTimeout(null);
     }
 

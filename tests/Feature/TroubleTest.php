@@ -4,12 +4,17 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Database\CounterFile;
 use App\Database\Trouble;
+use App\Models\ChargeSession;
+use App\Models\ReadingsImport;
 use Harmozon\Core\Words\Language;
 use Harmozon\Core\Words\Voice;
 use Illuminate\Database\QueryException;
 use Illuminate\Database\SQLiteDatabaseDoesNotExistException;
 use Illuminate\Encryption\MissingAppKeyException;
+use Illuminate\Filesystem\Filesystem;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\StartsFromSeed;
@@ -45,6 +50,56 @@ final class TroubleTest extends TestCase
         yield 'not a database' => [26, 'file is not a database', 'is broken', null];
         yield 'not there' => [14, 'unable to open database file', 'cannot be opened', null];
         yield 'of another version' => [1, 'no such table: vehicles', 'not set up for this version', null];
+    }
+
+    public function test_a_log_that_cannot_be_written_hides_no_cause_and_stops_nothing(): void
+    {
+        config(['logging.default' => 'daily', 'logging.channels.files.path' => '/dev/full/laravel.log']);
+        Route::get('/api/broken', static fn () => throw self::busy());
+        Route::get('/api/ours', static fn () => throw new \LogicException('ours'));
+        $this->getJson('/api/broken')->assertStatus(503)->assertJsonPath('code', 'app.trouble_busy');
+        $this->getJson('/api/ours')->assertStatus(500);
+    }
+
+    public function test_a_folder_for_files_that_cannot_be_written_is_named_and_nothing_is_left(): void
+    {
+        $house = sys_get_temp_dir().'/harmozon-unwritable-'.bin2hex(random_bytes(6));
+        mkdir($house);
+        touch("{$house}/app");
+        foreach (['framework/views', 'framework/cache', 'logs'] as $folder) {
+            mkdir("{$house}/{$folder}", recursive: true);
+        }
+        $person = $this->demoUser();
+        $session = $this->inside($person, static fn (): string => ChargeSession::query()->firstOrFail()->ulid);
+        $this->app->useStoragePath($house);
+        $this->actingAs($person)->postJson("/api/sessions/{$session}/imports", ['name' => 'a.csv', 'bytes' => 10])->assertStatus(503)->assertJsonPath('code', 'app.trouble_unwritable');
+        self::assertSame(0, ReadingsImport::query()->withoutGlobalScopes()->count());
+        (new Filesystem)->deleteDirectory($house);
+    }
+
+    public function test_counters_that_are_broken_are_told_apart_from_the_database(): void
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'counters');
+        file_put_contents($file, str_repeat('garbage ', 200));
+        config(['database.connections.counters.database' => $file, 'cache.stores.counters' => ['driver' => 'counters'], 'cache.limiter' => 'counters']);
+        DB::purge('counters');
+        try {
+            CounterFile::store()->increment('x');
+            self::fail('it is broken');
+        } catch (QueryException $e) {
+            self::assertSame('app.trouble_counters', Trouble::of($e)?->cause->code);
+        } finally {
+            DB::purge('counters');
+            unlink($file);
+        }
+    }
+
+    private static function busy(): QueryException
+    {
+        $e = new \PDOException('database is locked');
+        $e->errorInfo = ['HY000', 5, 'database is locked'];
+
+        return new QueryException('sqlite', 'select 1', [], $e);
     }
 
     public function test_a_fault_of_ours_is_no_trouble_of_theirs(): void
