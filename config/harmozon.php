@@ -12,9 +12,10 @@ return [
     'largest_file_kib' => 20_480,
     // Readings one session may hold.
     'most_readings' => 2_000_000,
-    // A readings file that is taken in the background may be so large (bytes); a smaller one than the second is taken while one waits.
+    // A readings file that is taken in the background may be so large (bytes); one that has no more bytes and lines than these is taken while one waits.
     'largest_import' => 209_715_200,
     'import_at_once' => 1_048_576,
+    'import_lines_at_once' => 12_000,
     // Days for which a readings file is kept after it was last touched.
     'import_days' => 7,
     // Names under which this may be asked for besides that of APP_URL. Comma-separated in .env.

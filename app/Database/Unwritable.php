@@ -10,6 +10,6 @@ final class Unwritable extends \RuntimeException
     /** @param  string  $path  below the application's folder */
     public function __construct(public readonly string $path)
     {
-        parent::__construct("{$path} cannot be written");
+        parent::__construct($path);
     }
 }

@@ -15,6 +15,8 @@ final class TextInput
 
     private const CHUNK_BYTES = 65_536;
 
+    private const COUNTED_BYTES = 1_048_576;
+
     /** What goes on for longer without a line end is no line: it is cut here, so that memory stays bounded. */
     private const LONGEST_LINE_BYTES = 1_048_576;
 
@@ -37,6 +39,26 @@ final class TextInput
     public static function lines(string $path, string $argument): iterable
     {
         return self::split(self::open($path, $argument));
+    }
+
+    /** About as many as lines() gives, and just as many where nothing is wrong with the file: for how far one has come, in no time. */
+    public static function countLines(string $path): int
+    {
+        $stream = self::open($path, 'file');
+        $feeds = $returns = $pairs = 0;
+        $last = '';
+        while (! feof($stream)) {
+            $chunk = (string) fread($stream, self::COUNTED_BYTES);
+            $feeds += substr_count($chunk, "\n");
+            $returns += substr_count($chunk, "\r");
+            $pairs += substr_count($chunk, "\r\n") + ($last === "\r" && str_starts_with($chunk, "\n") ? 1 : 0);
+            $last = $chunk === '' ? $last : substr($chunk, -1);
+        }
+        fclose($stream);
+        // In UTF-16 an empty byte stands behind or before each end of a line.
+        $isOpen = ! in_array($last, ['', "\n", "\r", "\0"], true);
+
+        return $feeds + ($pairs === 0 && $feeds > 0 ? 0 : $returns - $pairs) + ($isOpen ? 1 : 0);
     }
 
     /** @return resource */

@@ -91,6 +91,7 @@ final class ImportStore
             if (! @fflush($file)) {
                 throw new Unwritable('storage/app/imports');
             }
+            FilePrint::goOn($import->path(), $file, $from, $written);
         } finally {
             fclose($file);
         }
@@ -104,10 +105,6 @@ final class ImportStore
 
     private function arrived(ReadingsImport $import): void
     {
-        $lines = 0;
-        foreach (TextInput::lines($import->path(), 'file') as $line) {
-            $lines++;
-        }
         $source = FileHead::of(TextInput::lines($import->path(), 'file'));
         $remembered = $this->sources->ofHead($source);
         $looked = Preview::of(TextInput::lines($import->path(), 'file'), $remembered, 0, 1);
@@ -115,8 +112,8 @@ final class ImportStore
         $import->update([
             'shift_ms' => $startedAt === null ? 0 : (int) round(1000 * ($looked->clockStart?->usualShiftS($startedAt, $this->zone($looked)) ?? 0.0)),
             'mapping' => $looked->mapping?->toArray(),
-            'fingerprint' => (string) hash_file('sha256', $import->path()),
-            'lines' => $lines,
+            'fingerprint' => FilePrint::of($import->path()),
+            'lines' => TextInput::countLines($import->path()),
             'source' => $source->source(),
             'mapping_from' => match (true) {
                 $remembered !== null => 'remembered',
@@ -125,6 +122,7 @@ final class ImportStore
             },
             'state' => ImportState::Ready->value,
         ]);
+        FilePrint::forget($import->path());
     }
 
     public function head(ReadingsImport $import): FileHead
@@ -191,7 +189,7 @@ final class ImportStore
             }
         }
         $import->update(['state' => ImportState::Waiting->value, 'problem' => null, 'claims' => 0]);
-        if ($import->bytes <= self::number('import_at_once')) {
+        if ($import->bytes <= self::number('import_at_once') && $import->lines <= self::number('import_lines_at_once')) {
             $this->take->run($import);
         } else {
             TakeFileJob::dispatch($import->garage_id, $import->id);
@@ -244,7 +242,7 @@ final class ImportStore
                 $this->putAway($import);
             }
         }
-        $files = glob(storage_path('app/imports/*.csv'));
+        $files = glob(storage_path('app/imports/*.csv*'));
         foreach ($files === false ? [] : $files as $path) {
             if ((int) @filemtime($path) < $before->getTimestamp()) {
                 @unlink($path);
@@ -256,6 +254,7 @@ final class ImportStore
     {
         $path = $import->path();
         $import->delete();
+        FilePrint::forget($path);
         if (is_file($path)) {
             unlink($path);
         }

@@ -13,6 +13,7 @@ use Harmozon\Core\Readings\Foreign\Mapping;
 use Harmozon\Core\Readings\ReadingsReader;
 use Harmozon\Core\Readings\RejectedRow;
 use Harmozon\Core\Readings\SheetCell;
+use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
 use Harmozon\Core\Words\WrongState;
 
@@ -33,12 +34,12 @@ final class RejectedLines
     }
 
     /**
-     * @param  \Generator<int, list<string>|null>  $records  of the same file, its header being the first
+     * @param  \Generator<int, list<string>|Message>  $records  of the same file, its header being the first
      * @return \Generator<int, string>
      */
     private function rows(ReadingsImport $import, ?Mapping $mapping, \Generator $records): \Generator
     {
-        yield self::line(['line', 'reason', ...($records->valid() ? $records->current() ?? [] : [])]);
+        yield self::line(['line', 'reason', ...($records->valid() && is_array($records->current()) ? $records->current() : [])]);
         $text = $this->decoded($import, $mapping);
         $number = 1;
         try {
@@ -50,8 +51,8 @@ final class RejectedLines
                     $records->next();
                 }
                 $cells = $records->valid() && $records->key() === $line ? $records->current() : null;
-                if ($cells === null) {
-                    // Its quote is never closed: the line as it stands.
+                if (! is_array($cells)) {
+                    // It cannot be split: the line as it stands.
                     for (; $number < $line && $text->valid(); $number++) {
                         $text->next();
                     }

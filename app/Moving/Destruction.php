@@ -37,7 +37,7 @@ final class Destruction
                 $rows = DB::table('readings')->whereIn('id', DB::table('readings')->select('id')->where('charge_session_id', $id)->limit(self::ROWS_AT_ONCE))->delete();
             } while ($rows === self::ROWS_AT_ONCE);
             foreach (DB::table('readings_imports')->where('charge_session_id', $id)->pluck('ulid') as $file) {
-                @unlink(storage_path("app/imports/{$file}.csv"));
+                array_map(unlink(...), (array) glob(storage_path("app/imports/{$file}.csv*")));
             }
             $count += DB::table('charge_sessions')->where('id', $id)->delete();
         }

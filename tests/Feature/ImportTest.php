@@ -297,6 +297,24 @@ final class ImportTest extends TestCase
         self::assertSame(8_000, $this->readings());
     }
 
+    public function test_a_file_is_known_by_its_content_in_whatever_pieces_it_came(): void
+    {
+        $text = "t_s,kw\n".implode("\n", array_map(static fn (int $t): string => "{$t},50.{$t}", range(0, 999)));
+        $prints = [];
+        foreach ([[0, strlen($text)], [0, 1, 7, 4_000, strlen($text)]] as $edges) {
+            $import = ReadingsImport::query()->findOrFail(ReadingsImport::query()->where('ulid', $this->postJson("/api/sessions/{$this->session->ulid}/imports", ['name' => 'a.csv', 'bytes' => strlen($text)])->assertCreated()->json('id'))->value('id'));
+            foreach (array_slice($edges, 0, -1) as $i => $from) {
+                // Each twice: an answer may be lost.
+                foreach ([1, 2] as $time) {
+                    $this->call('PUT', "/api/imports/{$import->ulid}/piece?from={$from}", server: ['HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'application/octet-stream'], content: substr($text, $from, $edges[$i + 1] - $from))->assertOk();
+                }
+            }
+            $prints[] = $import->refresh()->fingerprint;
+            self::assertFileDoesNotExist("{$import->path()}.sum");
+        }
+        self::assertSame([hash('sha256', $text), hash('sha256', $text)], $prints);
+    }
+
     public function test_what_cannot_be_taken_is_refused_by_name(): void
     {
         foreach ([[[], 'name'], [['name' => 'a', 'bytes' => 0], 'bytes'], [['name' => 'a', 'bytes' => 999_999_999], 'bytes'], [['name' => str_repeat('a', 201), 'bytes' => 5], 'name']] as [$sent, $field]) {

@@ -30,6 +30,18 @@ final class TextInputTest extends TestCase
     public function test_a_line_ends_as_any_machine_ends_it(string $text, array $lines): void
     {
         self::assertSame($lines, $this->lines($text));
+        self::assertSame(count($lines), TextInput::countLines($this->path));
+    }
+
+    public function test_lines_are_counted_over_the_edge_of_what_is_read_at_once(): void
+    {
+        foreach (["\n", "\r\n", "\r"] as $end) {
+            foreach ([-1, 0, 1] as $shift) {
+                $text = str_repeat('x', 1_048_575 + $shift).$end.'y'.$end;
+                self::assertSame(2, count($this->lines($text)));
+                self::assertSame(2, TextInput::countLines($this->path), json_encode($end).$shift);
+            }
+        }
     }
 
     /** @return iterable<string, array{string, list<string>}> */

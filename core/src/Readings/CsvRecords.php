@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Readings;
 
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
+
 /**
  * Splits lines into records after RFC 4180: quoted cells may hold delimiters, quotes and line breaks. The delimiter is
  * the one of comma, semicolon and tab that the header uses most. Holds one record at a time, and tells every line: a quote
- * that is never closed, or only where further rows have begun, spoils its own line and none of the others.
+ * that is never closed, or only where further rows have begun, and a line that is longer than any row, spoil themselves and
+ * none of the others.
  *
- * @implements \IteratorAggregate<int, list<string>|null>
+ * @implements \IteratorAggregate<int, list<string>|Message>
  */
 final class CsvRecords implements \IteratorAggregate
 {
@@ -22,6 +26,9 @@ final class CsvRecords implements \IteratorAggregate
 
     /** What is trimmed off a cell. */
     private const BLANKS = " \t\v\0";
+
+    /** No instrument writes as much into a row (bytes). */
+    public const LONGEST_LINE_BYTES = 65_536;
 
     /** A quote that is still open after so many lines was never closed. */
     private const LONGEST_RECORD_LINES = 20;
@@ -47,7 +54,7 @@ final class CsvRecords implements \IteratorAggregate
         return $this->delimiter;
     }
 
-    /** @return \Generator<int, list<string>|null> trimmed cells by the number of the record's first line, from 1; null for a line whose quote is not closed */
+    /** @return \Generator<int, list<string>|Message> trimmed cells by the number of the record's first line, from 1; or why it cannot be split */
     public function getIterator(): \Generator
     {
         $number = 0;
@@ -57,6 +64,15 @@ final class CsvRecords implements \IteratorAggregate
             $number++;
             if ($number === 1 && str_starts_with($line, self::BOM)) {
                 $line = substr($line, strlen(self::BOM));
+            }
+            if (strlen($line) > self::LONGEST_LINE_BYTES) {
+                yield from $this->settle($waiting, isLast: true);
+                yield $number => Message::of('readings.line_too_long', most: Amount::count(self::LONGEST_LINE_BYTES));
+
+                continue;
+            }
+            if ($waiting === [] && ($line === '' || trim($line) === '')) {
+                continue;
             }
             if ($waiting !== [] || $this->width === 0 || str_contains($line, self::QUOTE)) {
                 $waiting[$number] = rtrim($line, "\r\n");
@@ -79,7 +95,7 @@ final class CsvRecords implements \IteratorAggregate
      * The records that can be told from the lines so far; what is left over waits for more.
      *
      * @param  array<int, string>  $waiting
-     * @return \Generator<int, list<string>|null>
+     * @return \Generator<int, list<string>|Message>
      */
     private function settle(array &$waiting, bool $isLast): \Generator
     {
@@ -95,9 +111,9 @@ final class CsvRecords implements \IteratorAggregate
             $record = implode("\n", array_slice($waiting, 0, $length ?? 1));
             $waiting = array_slice($waiting, $length ?? 1, null, true);
             if (trim($record) !== '') {
-                $cells = $length === null ? null : $this->cells($record);
-                $this->width = $this->width === 0 ? count($cells ?? []) : $this->width;
-                yield $first => $cells;
+                $cells = $length === null ? [] : $this->cells($record);
+                $this->width = $this->width === 0 ? count($cells) : $this->width;
+                yield $first => $length === null ? Message::of('readings.open_quote') : $cells;
             }
         }
     }

@@ -71,19 +71,20 @@ final class ReadingsReader
         $records = new CsvRecords($lines, $mapping?->delimiter);
         foreach ($records as $line => $cells) {
             if ($this->columns === null && $mapping !== null) {
-                $this->columns = ReadingColumns::mapped($cells ?? throw FieldError::at('readings', Message::of('readings.open_quote')), $mapping);
+                $this->columns = ReadingColumns::mapped(self::cells($cells, 'readings'), $mapping);
                 $this->clock = new FileClock($mapping->time);
 
                 continue;
             }
             if ($this->columns === null) {
-                $this->columns = ReadingColumns::of($cells ?? throw FieldError::at('readings', Message::of('readings.open_quote')), $records->delimiter() !== ',');
+                $this->columns = ReadingColumns::of(self::cells($cells, 'readings'), $records->delimiter() !== ',');
                 $this->clock = new FileClock(null);
 
                 continue;
             }
             try {
-                $reading = $this->reading($this->columns, $cells ?? throw FieldError::at('row', Message::of('readings.open_quote')));
+                $cells = self::cells($cells, 'row');
+                $reading = $this->reading($this->columns, $cells);
                 if ($this->columns->event === null) {
                     yield $line => $reading;
 
@@ -103,6 +104,15 @@ final class ReadingsReader
         if ($this->columns === null) {
             throw FieldError::at('readings', Message::of('readings.empty'));
         }
+    }
+
+    /**
+     * @param  list<string>|Message  $record
+     * @return list<string>
+     */
+    private static function cells(array|Message $record, string $of): array
+    {
+        return $record instanceof Message ? throw FieldError::at($of, $record) : $record;
     }
 
     /**
@@ -145,7 +155,7 @@ final class ReadingsReader
     private static function isOurs(array $head): ?bool
     {
         foreach (new CsvRecords($head) as $cells) {
-            return $cells === null || ReadingColumns::knows($cells);
+            return $cells instanceof Message || ReadingColumns::knows($cells);
         }
 
         return null;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Readings\Foreign;
 
 use Harmozon\Core\Readings\CsvRecords;
+use Harmozon\Core\Words\Message;
 
 /** The header of a readings file and its first rows, as text: what a mapping is made from, and what a source is known by. */
 final readonly class FileHead
@@ -42,8 +43,9 @@ final readonly class FileHead
         $headers = null;
         $samples = [];
         foreach ($records as $cells) {
+            $cells = $cells instanceof Message ? [] : $cells;
             if ($headers === null) {
-                $headers = array_map(mb_scrub(...), $cells ?? []);
+                $headers = array_map(mb_scrub(...), $cells);
                 $samples = array_fill(0, count($headers), []);
 
                 continue;

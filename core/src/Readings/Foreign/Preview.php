@@ -10,12 +10,18 @@ use Harmozon\Core\Readings\ReadingsReader;
 use Harmozon\Core\Readings\RejectedRow;
 use Harmozon\Core\Readings\RejectedRows;
 use Harmozon\Core\Record\Reading;
+use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
 /** What a readings file would bring, before it is taken: its first rows, the curve they draw, the rows that would be left out. */
 final class Preview
 {
     private const ROWS = 8;
+
+    /** Of a file of blank lines, or of lines that are long, no more is looked at: whoever asks is waiting. */
+    private const MOST_LINES = 250_000;
+
+    private const MOST_BYTES = 16_000_000;
 
     /** Points of one line; where there are more, every second is left out. */
     private const POINTS = 400;
@@ -58,7 +64,7 @@ final class Preview
         $preview = new self;
         $reader = new ReadingsReader($mapping, $shiftMs);
         try {
-            foreach ($reader->read($lines) as $row) {
+            foreach ($reader->read($preview->first($lines)) as $row) {
                 if ($preview->understood + $preview->rejected->count === $most) {
                     $preview->isWhole = false;
                     break;
@@ -70,12 +76,30 @@ final class Preview
                 }
             }
         } catch (FieldError $e) {
-            $preview->problem = $e->complaint();
+            // Of a file that begins with very many blank lines nobody knows yet whether it is empty.
+            $preview->problem = $preview->isWhole ? $e->complaint() : Message::of('readings.blank_so_far', lines: Amount::count(self::MOST_LINES));
         }
         $preview->mapping = $mapping ?? $reader->guessed();
         $preview->clockStart = $reader->clockStart();
 
         return $preview;
+    }
+
+    /**
+     * @param  iterable<string>  $lines
+     * @return \Generator<int, string>
+     */
+    private function first(iterable $lines): \Generator
+    {
+        $count = $bytes = 0;
+        foreach ($lines as $line) {
+            if (++$count > self::MOST_LINES || ($bytes += strlen($line)) > self::MOST_BYTES) {
+                $this->isWhole = false;
+
+                return;
+            }
+            yield $line;
+        }
     }
 
     private function add(Reading $reading): void

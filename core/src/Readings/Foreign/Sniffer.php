@@ -51,7 +51,7 @@ final class Sniffer
     {
         $encoding = Encoding::of(implode("\n", $lines));
         $records = new CsvRecords(array_map($encoding->toUtf8(...), $lines));
-        $rows = array_values(array_filter(iterator_to_array($records), static fn (?array $cells): bool => $cells !== null));
+        $rows = array_values(array_filter(iterator_to_array($records), is_array(...)));
         $header = array_shift($rows);
         if ($header === null) {
             return null;
