@@ -37,7 +37,9 @@ final class Destruction
                 $rows = DB::table('readings')->whereIn('id', DB::table('readings')->select('id')->where('charge_session_id', $id)->limit(self::ROWS_AT_ONCE))->delete();
             } while ($rows === self::ROWS_AT_ONCE);
             foreach (DB::table('readings_imports')->where('charge_session_id', $id)->pluck('ulid') as $file) {
-                array_map(unlink(...), (array) glob(storage_path("app/imports/{$file}.csv*")));
+                foreach (['', '.sum'] as $ending) {
+                    @unlink(storage_path("app/imports/{$file}.csv{$ending}"));
+                }
             }
             $count += DB::table('charge_sessions')->where('id', $id)->delete();
         }
