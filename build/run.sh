@@ -12,8 +12,8 @@ mkdir -p "$place"
 readonly ANSWERING=5
 # Whoever answers somebody right now may finish.
 readonly GRACE_S=10
-# A server that ends so often, each time so soon, will not do better by itself.
-readonly SOON_S=3 TRIES=5
+# A server that has begun so often and never once answered will not do better by itself.
+readonly TRIES=5
 
 fail() { printf 'harmozon: %s\n' "$*" >&2; exit 1; }
 
@@ -52,7 +52,7 @@ fi
 
 [ "${2:-}" != --look ] || exit 0
 
-server=0 worker=0 began=0 soon=0
+server=0 worker=0 began=0 tries=0
 note_running() { printf '%s\n%s\n%s\n' "$$" "$server" "$worker" >"$place/running.new" && mv "$place/running.new" "$place/running"; }
 
 serve() {
@@ -87,8 +87,10 @@ trap 'exit 143' TERM
 
 # All that answers is there. One that is still starting is not counted yet.
 is_whole() {
+  answers=no
   kill -0 "$server" 2>/dev/null || return 1
   (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null || return $((SECONDS - began > 30))
+  answers=yes
   [ "$(group_of "$server" | wc -l)" -ge $ANSWERING ]
 }
 
@@ -98,9 +100,11 @@ while true; do
   sleep 1 9>&- &
   wait $!
   kill -0 "$worker" 2>/dev/null || take_files
-  if ! is_whole; then
-    [ $((SECONDS - began)) -gt $SOON_S ] && soon=0 || soon=$((soon + 1))
-    [ $soon -lt $TRIES ] || fail "the server ended $TRIES times as soon as it had begun; storage/logs says why"
+  if is_whole; then
+    [ "$answers" = no ] || tries=0
+  else
+    tries=$((tries + 1))
+    [ $tries -lt $TRIES ] || fail "the server ended $TRIES times before it answered anybody; storage/logs says why"
     printf 'A process of the server is gone; it begins again.\n'
     end_group "$server"
     serve

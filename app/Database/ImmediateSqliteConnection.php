@@ -26,10 +26,23 @@ final class ImmediateSqliteConnection extends SQLiteConnection
     public function recordsHaveBeenModified($value = true): void
     {
         parent::recordsHaveBeenModified($value);
-        if ($value && $this->transactions === 0) {
-            $this->hasWritten = true;
-        } elseif ($value) {
-            $this->isWriting = true;
+        $this->isWriting = $this->isWriting || $value;
+    }
+
+    /**
+     * The framework says that something is written before it is. Outside of a transaction it stays when nothing was thrown.
+     *
+     * @param  array<array-key, mixed>  $bindings
+     */
+    protected function run($query, $bindings, \Closure $callback): mixed
+    {
+        try {
+            $answer = parent::run($query, $bindings, $callback);
+            $this->hasWritten = $this->hasWritten || ($this->transactions === 0 && $this->isWriting);
+
+            return $answer;
+        } finally {
+            $this->isWriting = $this->isWriting && $this->transactions > 0;
         }
     }
 

@@ -19,6 +19,11 @@ abstract class Browser
         fclose($socket);
     }
 
+    public function port(): int
+    {
+        return $this->port;
+    }
+
     /**
      * @param  array<string, mixed>|null  $body
      * @return array{int, array<string, mixed>} status (0 when nothing answered) and what it said

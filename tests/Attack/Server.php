@@ -102,7 +102,7 @@ final class Server extends Browser
     {
         return [
             'APP_ENV' => 'production', 'APP_KEY' => 'base64:'.base64_encode(str_repeat("\0", 32)), 'DB_DATABASE' => $this->database(), 'HARMOZON_DEMO' => 'true',
-            'SESSION_DRIVER' => 'database', 'CACHE_STORE' => 'file', 'LOG_CHANNEL' => 'null', 'PHP_CLI_SERVER_WORKERS' => '4',
+            'SESSION_DRIVER' => 'database', 'CACHE_STORE' => 'file', 'COUNTERS_STORE' => 'counters', 'LOG_CHANNEL' => 'null', 'PHP_CLI_SERVER_WORKERS' => '4',
             'PHP_INI_SCAN_DIR' => ':'.dirname(__DIR__, 2).'/config/php',
         ];
     }

@@ -73,11 +73,6 @@ final class Started extends Browser
         return $socket !== false && fclose($socket);
     }
 
-    public function port(): int
-    {
-        return $this->port;
-    }
-
     public function database(): string
     {
         return "{$this->folder}/start.sqlite";
@@ -127,7 +122,7 @@ final class Started extends Browser
     {
         return [
             'APP_ENV' => 'production', 'APP_KEY' => 'base64:'.base64_encode(str_repeat("\0", 32)), 'DB_DATABASE' => $this->database(), 'HARMOZON_DEMO' => 'true',
-            'LARAVEL_STORAGE_PATH' => "{$this->folder}/storage", 'SESSION_DRIVER' => 'database', 'CACHE_STORE' => 'file', 'LOG_CHANNEL' => 'null', 'PHP_INI_SCAN_DIR' => ':'.self::root().'/config/php',
+            'LARAVEL_STORAGE_PATH' => "{$this->folder}/storage", 'SESSION_DRIVER' => 'database', 'CACHE_STORE' => 'file', 'COUNTERS_STORE' => 'counters', 'LOG_CHANNEL' => 'null', 'PHP_INI_SCAN_DIR' => ':'.self::root().'/config/php',
         ];
     }
 }
