@@ -12,8 +12,8 @@ mkdir -p "$place"
 readonly ANSWERING=5
 # Whoever answers somebody right now may finish.
 readonly GRACE_S=10
-# A server that has begun so often and never once answered will not do better by itself.
-readonly TRIES=5
+# A server that was begun again and again and answered nobody for so long will not do better by itself.
+readonly SILENT_S=60
 
 fail() { printf 'harmozon: %s\n' "$*" >&2; exit 1; }
 
@@ -52,7 +52,7 @@ fi
 
 [ "${2:-}" != --look ] || exit 0
 
-server=0 worker=0 began=0 tries=0
+server=0 worker=0 began=0 answered=$SECONDS
 note_running() { printf '%s\n%s\n%s\n' "$$" "$server" "$worker" >"$place/running.new" && mv "$place/running.new" "$place/running"; }
 
 serve() {
@@ -87,10 +87,9 @@ trap 'exit 143' TERM
 
 # All that answers is there. One that is still starting is not counted yet.
 is_whole() {
-  answers=no
   kill -0 "$server" 2>/dev/null || return 1
   (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null || return $((SECONDS - began > 30))
-  answers=yes
+  answered=$SECONDS
   [ "$(group_of "$server" | wc -l)" -ge $ANSWERING ]
 }
 
@@ -100,11 +99,8 @@ while true; do
   sleep 1 9>&- &
   wait $!
   kill -0 "$worker" 2>/dev/null || take_files
-  if is_whole; then
-    [ "$answers" = no ] || tries=0
-  else
-    tries=$((tries + 1))
-    [ $tries -lt $TRIES ] || fail "the server ended $TRIES times before it answered anybody; storage/logs says why"
+  if ! is_whole; then
+    [ $((SECONDS - answered)) -lt $SILENT_S ] || fail "the server ends again and again before it answers anybody; storage/logs says why"
     printf 'A process of the server is gone; it begins again.\n'
     end_group "$server"
     serve
