@@ -4,14 +4,23 @@ declare(strict_types=1);
 
 namespace App\Printing;
 
-use TCPDF;
-
 /** Lines over the minutes of a session, in one frame; told apart by their dashes, as printers know no colours. */
 final class Curves
 {
     private const DASHES = ['', '2,1', '0.6,0.8', '3,1,0.6,1'];
 
+    /** Room for the figures at the left, and for the unit above (mm). */
     private const LEFT = 12.0;
+
+    private const ABOVE = 4.5;
+
+    private const THICK = 0.35;
+
+    /** CSS Values 3, 5.2. */
+    private const PIXELS_A_MM = 96 / 25.4;
+
+    /** A letter of a name is about so wide (mm). */
+    private const LETTER = 1.35;
 
     /** @var list<array{string, list<array{float, float|null}>}> */
     private array $lines = [];
@@ -36,61 +45,90 @@ final class Curves
         return $this->lines === [];
     }
 
-    public function draw(TCPDF $pdf, float $left, float $top, float $width, float $height): void
+    /**
+     * The frame with its lines as a drawing, and around it what they are called.
+     *
+     * @param  float  $width  mm, of all of it
+     * @param  float  $height  mm, of the frame
+     */
+    public function html(float $width, float $height): string
     {
         $all = array_merge(...array_column($this->lines, 1));
         $values = array_values(array_filter(array_column($all, 1), static fn (?float $v): bool => $v !== null));
         $lastS = max([60.0, ...array_map(static fn (array $p): float => (float) $p[0], $all)]);
         [$least, $most, $step] = self::nice($values);
         $inner = $width - self::LEFT;
-        $x = static fn (float $s): float => $left + self::LEFT + $inner * $s / $lastS;
-        $y = static fn (float $v): float => $top + $height - $height * ($v - $least) / ($most - $least);
+        $x = static fn (float $s): float => $inner * $s / $lastS;
+        $y = static fn (float $v): float => $height - $height * ($v - $least) / ($most - $least);
 
-        $pdf->setFont('dejavusans', '', 6.5);
-        $pdf->setTextColorArray([96, 104, 108]);
+        $drawn = $around = '';
         for ($v = $least; $v <= $most + $step / 1000; $v += $step) {
-            $pdf->Line($left + self::LEFT, $y($v), $left + $width, $y($v), ['width' => 0.08, 'dash' => 0, 'color' => [190, 190, 184]]);
-            $pdf->Text($left, $y($v) - 1.6, (string) round($v, 2));
+            $drawn .= self::stroke([[0.0, $y($v)], [$inner, $y($v)]], 0.08, '', '#bebeb8');
+            $around .= self::label(0, self::ABOVE + $y($v) - 1.2, (string) round($v, 2));
         }
-        $pdf->Text($left, $top - 4.2, $this->unit);
+        $around .= self::label(0, 0.2, $this->unit);
         $minutes = $lastS / 60;
         $every = self::step($minutes / 8);
         for ($m = 0.0; $m <= $minutes; $m += $every) {
-            $pdf->Text($x(60 * $m) - 1.2, $top + $height + 0.4, (string) round($m, 1));
+            $around .= self::label(self::LEFT + $x(60 * $m) - 0.8, self::ABOVE + $height + 1.0, (string) round($m, 1));
         }
-        $pdf->setXY($left, $top + $height + 3.4);
-        $pdf->Cell($width, 3, $this->across, 0, 0, 'R');
-        $at = $left + self::LEFT;
+        $foot = self::ABOVE + $height + 4.4;
+        $around .= sprintf('<span style="right: 0; top: %.2Fmm">%s</span>', $foot, Sheet::printable($this->across));
+        $at = self::LEFT;
         foreach ($this->lines as $i => [$name, $points]) {
-            $style = ['width' => 0.35, 'dash' => self::DASHES[$i % 4] === '' ? 0 : self::DASHES[$i % 4], 'color' => [30, 38, 44]];
-            $this->path($pdf, $points, $x, $y, $style);
-            $pdf->Line($at, $top + $height + 5, $at + 8, $top + $height + 5, $style);
-            $pdf->Text($at + 8.5, $top + $height + 3.4, $name);
-            $at += 12 + $pdf->GetStringWidth($name);
+            $drawn .= $this->path($points, $x, $y, self::DASHES[$i % 4]);
+            $around .= self::picture(self::stroke([[0.0, 1.0], [8.0, 1.0]], self::THICK, self::DASHES[$i % 4]), $at, $foot, 8.0, 2.0).self::label($at + 9, $foot, $name);
+            $at += 14 + self::LETTER * mb_strlen($name);
         }
-        $pdf->setLineStyle(['width' => 0.2, 'dash' => 0, 'color' => [30, 38, 44]]);
+
+        return sprintf('<div class="chart" style="height: %.2Fmm">%s%s</div>', $foot + 4, self::picture($drawn, self::LEFT, self::ABOVE, $inner, $height), $around);
     }
 
     /**
      * @param  list<array{float, float|null}>  $points
      * @param  \Closure(float): float  $x
      * @param  \Closure(float): float  $y
-     * @param  array<string, mixed>  $style
      */
-    private function path(TCPDF $pdf, array $points, \Closure $x, \Closure $y, array $style): void
+    private function path(array $points, \Closure $x, \Closure $y, string $dashes): string
     {
         $run = [];
+        $drawn = '';
         foreach ([...$points, [0.0, null]] as [$s, $v]) {
             if ($v !== null) {
-                array_push($run, $x($s), $y($v));
+                $run[] = [$x($s), $y($v)];
 
                 continue;
             }
-            if (count($run) >= 4) {
-                $pdf->PolyLine($run, 'D', ['all' => $style]);
-            }
+            $drawn .= count($run) >= 2 ? self::stroke($run, self::THICK, $dashes) : '';
             $run = [];
         }
+
+        return $drawn;
+    }
+
+    /**
+     * In pixels: the library knows no other length inside a drawing.
+     *
+     * @param  list<array{float, float}>  $points  mm
+     */
+    private static function stroke(array $points, float $thick, string $dashes, string $ink = '#1e262c'): string
+    {
+        $path = implode(' ', array_map(static fn (array $p): string => sprintf('%.2F,%.2F', $p[0] * self::PIXELS_A_MM, $p[1] * self::PIXELS_A_MM), $points));
+        $dashes = implode(',', array_map(static fn (string $d): string => sprintf('%.2F', (float) $d * self::PIXELS_A_MM), $dashes === '' ? [] : explode(',', $dashes)));
+
+        return sprintf('<polyline points="%s" fill="none" stroke="%s" stroke-width="%.2F"%s/>', $path, $ink, $thick * self::PIXELS_A_MM, $dashes === '' ? '' : " stroke-dasharray=\"{$dashes}\"");
+    }
+
+    private static function picture(string $drawn, float $left, float $top, float $width, float $height): string
+    {
+        $svg = sprintf('<svg xmlns="http://www.w3.org/2000/svg" width="%.2F" height="%.2F">%s</svg>', $width * self::PIXELS_A_MM, $height * self::PIXELS_A_MM, $drawn);
+
+        return sprintf('<img alt="" style="left: %.2Fmm; top: %.2Fmm; width: %.2Fmm; height: %.2Fmm" src="data:image/svg+xml;base64,%s">', $left, $top, $width, $height, base64_encode($svg));
+    }
+
+    private static function label(float $left, float $top, string $text): string
+    {
+        return sprintf('<span style="left: %.2Fmm; top: %.2Fmm">%s</span>', $left, $top, Sheet::printable($text));
     }
 
     /**

@@ -15,4 +15,13 @@ enum Paper: string
     {
         return $units === Units::Us ? self::Letter : self::A4;
     }
+
+    /** ISO 216; ANSI/ASME Y14.1, size A. */
+    public function widthMm(): float
+    {
+        return match ($this) {
+            self::A4 => 210.0,
+            self::Letter => 215.9,
+        };
+    }
 }

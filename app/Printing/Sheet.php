@@ -4,80 +4,72 @@ declare(strict_types=1);
 
 namespace App\Printing;
 
-/** A page of print: headings, lines of text, tables, curves. Lengths in millimetres, type in points. */
+use Dompdf\Dompdf;
+use Dompdf\Options;
+
+/** Pages of print: headings, lines of text, tables, curves, and at the foot of each whose it is. Lengths in millimetres, type in points. */
 final class Sheet
 {
-    public const FONT = 'dejavusans';
+    private const FONT = 'DejaVu Sans';
 
-    private const MARGIN = 16.0;
+    private const MARGIN_MM = 16.0;
 
-    private const INK = [30, 38, 44];
+    private const FOOT_POINTS = 6.5;
 
-    public const SOFT = [96, 104, 108];
+    /** How far above the edge of the paper the foot stands. */
+    private const FOOT_UP_MM = 12.0;
 
-    private const TEXT = 8.5;
+    private const POINTS_A_MM = 72 / 25.4;
 
-    private FootedPdf $pdf;
+    private const SOFT = [0.38, 0.41, 0.42];
 
-    public function __construct(Paper $paper, string $title, string $foot)
+    private const LOOKS = <<<'CSS'
+        @page { margin: 16mm 16mm 20mm }
+        body { margin: 0; font: 8.5pt "DejaVu Sans"; line-height: 1.2; color: #1e262c }
+        p { margin: 0 0 0.6mm }
+        .soft { color: #60686c }
+        h2 { margin: 2.5mm 0 0.8mm; font-weight: bold; page-break-after: avoid }
+        ul { margin: 0; padding: 0 0 0 4mm }
+        li { margin: 0 0 0.5mm }
+        table { width: 100%; border-collapse: collapse; margin: 0 0 1mm; table-layout: fixed }
+        tr { page-break-inside: avoid }
+        td, th { padding: 0.6mm 1.5mm 0.6mm 0; text-align: left; vertical-align: top; font-size: 8pt; border-bottom: 0.1mm solid #1e262c; word-wrap: break-word }
+        th { border-bottom-width: 0.35mm; font-weight: bold }
+        .figures { margin: 2mm 0 1.5mm }
+        .figures td { border: 0; padding: 0 2mm 0 0 }
+        .figure { font-size: 11pt; font-weight: bold }
+        .named { font-size: 7pt; color: #60686c }
+        .chart { position: relative; page-break-inside: avoid; font-size: 6.5pt; color: #60686c }
+        .chart img, .chart span { position: absolute }
+        .chart span { white-space: nowrap; line-height: 1 }
+        .page { page-break-before: always }
+        CSS;
+
+    private string $body = '';
+
+    public function __construct(private readonly Paper $paper, private readonly string $title, private readonly string $foot)
     {
-        // The library begins with a font of its own that it does not embed; it asks for another by this name.
-        if (! defined('PDF_FONT_NAME_MAIN')) {
-            define('K_TCPDF_EXTERNAL_CONFIG', true);
-            define('PDF_FONT_NAME_MAIN', self::FONT);
-        }
-        $this->pdf = new FootedPdf($paper, $foot);
-        $this->pdf->setCreator('Harmozon');
-        $this->pdf->setTitle(self::printable($title));
-        $this->pdf->setPrintHeader(false);
-        $this->pdf->setMargins(self::MARGIN, self::MARGIN, self::MARGIN);
-        $this->pdf->setAutoPageBreak(true, self::MARGIN + 4);
-        // Only the letters that are used, and those with their meaning: the text can be selected.
-        $this->pdf->setFontSubsetting(true);
-        $this->pdf->setTextColorArray(self::INK);
-        $this->pdf->setDrawColorArray(self::INK);
-        $this->page();
     }
 
     public function page(): void
     {
-        $this->pdf->AddPage();
-        $this->font(self::TEXT);
-    }
-
-    public function width(): float
-    {
-        return $this->pdf->getPageWidth() - 2 * self::MARGIN;
+        $this->body .= '<div class="page"></div>';
     }
 
     public function heading(string $text, float $points = 11.0): void
     {
-        $this->keepTogether(18);
-        $this->pdf->Ln(2.5);
-        $this->font($points, true);
-        $this->pdf->MultiCell(0, 0, self::printable($text), 0, 'L');
-        $this->pdf->Ln(0.8);
-        $this->font(self::TEXT);
+        $this->body .= sprintf('<h2 style="font-size: %spt">%s</h2>', $points, self::printable($text));
     }
 
-    public function text(string $text, bool $isSoft = false, bool $isStrong = false, float $points = self::TEXT): void
+    public function text(string $text, bool $isSoft = false, bool $isStrong = false, float $points = 8.5): void
     {
-        $this->pdf->setTextColorArray($isSoft ? self::SOFT : self::INK);
-        $this->font($points, $isStrong);
-        $this->pdf->MultiCell(0, 0, self::printable($text), 0, 'L');
-        $this->pdf->Ln(0.6);
-        $this->font(self::TEXT);
-        $this->pdf->setTextColorArray(self::INK);
+        $this->body .= sprintf('<p class="%s" style="font-size: %spt%s">%s</p>', $isSoft ? 'soft' : 'plain', $points, $isStrong ? '; font-weight: bold' : '', self::printable($text));
     }
 
     /** @param  list<string>  $lines */
     public function items(array $lines): void
     {
-        foreach ($lines as $line) {
-            $this->pdf->MultiCell(4, 0, '•', 0, 'L', false, 0);
-            $this->pdf->MultiCell(0, 0, self::printable($line), 0, 'L');
-            $this->pdf->Ln(0.5);
-        }
+        $this->body .= '<ul>'.implode('', array_map(static fn (string $line): string => '<li>'.self::printable($line).'</li>', $lines)).'</ul>';
     }
 
     /**
@@ -87,20 +79,8 @@ final class Sheet
      */
     public function figures(array $figures): void
     {
-        $each = $this->width() / max(1, count($figures));
-        $top = $this->pdf->GetY() + 2;
-        foreach ($figures as $i => [$figure, $name]) {
-            $this->pdf->setXY(self::MARGIN + $i * $each, $top);
-            $this->font(11, true);
-            $this->pdf->Cell($each, 5, $figure);
-            $this->pdf->setXY(self::MARGIN + $i * $each, $top + 5.2);
-            $this->font(7);
-            $this->pdf->setTextColorArray(self::SOFT);
-            $this->pdf->Cell($each, 3.5, $name);
-            $this->pdf->setTextColorArray(self::INK);
-        }
-        $this->pdf->setXY(self::MARGIN, $top + 10.5);
-        $this->font(self::TEXT);
+        $cells = array_map(static fn (array $f): string => sprintf('<td><div class="figure">%s</div><div class="named">%s</div></td>', self::printable($f[0]), self::printable($f[1])), $figures);
+        $this->body .= '<table class="figures"><tr>'.implode('', $cells).'</tr></table>';
     }
 
     /**
@@ -110,71 +90,47 @@ final class Sheet
      */
     public function table(array $heads, array $rows, array $shares): void
     {
-        $this->row($heads, $shares, true);
-        foreach ($rows as $row) {
-            $this->row($row, $shares, false);
-        }
-        $this->pdf->Ln(1);
+        $head = array_map(static fn (string $text, float $share): string => sprintf('<th style="width: %s%%">%s</th>', 100 * $share, self::printable($text)), $heads, $shares);
+        $body = array_map(static fn (array $row): string => '<tr>'.implode('', array_map(static fn (string $cell): string => '<td>'.self::printable($cell).'</td>', $row)).'</tr>', $rows);
+        $this->body .= '<table><thead><tr>'.implode('', $head).'</tr></thead><tbody>'.implode('', $body).'</tbody></table>';
     }
 
-    /**
-     * @param  list<string>  $cells
-     * @param  list<float>  $shares
-     */
-    private function row(array $cells, array $shares, bool $isHead): void
-    {
-        $this->font(self::TEXT - 0.5, $isHead);
-        $cells = array_map(self::printable(...), $cells);
-        $widths = array_map(fn (float $s): float => $s * $this->width(), $shares);
-        $height = 0.0;
-        foreach ($cells as $i => $cell) {
-            $height = max($height, $this->pdf->getStringHeight($widths[$i], $cell));
-        }
-        $this->keepTogether($height + 2);
-        $top = $this->pdf->GetY();
-        $x = self::MARGIN;
-        foreach ($cells as $i => $cell) {
-            $this->pdf->MultiCell($widths[$i], $height, $cell, 0, 'L', false, 0, $x, $top + 0.5);
-            $x += $widths[$i];
-        }
-        $bottom = $top + $height + 1;
-        $this->pdf->setLineWidth($isHead ? 0.35 : 0.1);
-        $this->pdf->Line(self::MARGIN, $bottom, self::MARGIN + $this->width(), $bottom);
-        $this->pdf->setXY(self::MARGIN, $bottom + 0.4);
-        $this->font(self::TEXT);
-    }
-
+    /** @param  float  $height  mm, of the frame alone */
     public function chart(Curves $curves, float $height): void
     {
-        $this->keepTogether($height + 16);
-        $top = $this->pdf->GetY() + 4.5;
-        $curves->draw($this->pdf, self::MARGIN, $top, $this->width(), $height);
-        $this->pdf->setXY(self::MARGIN, $top + $height + 8);
-        $this->font(self::TEXT);
-        $this->pdf->setTextColorArray(self::INK);
-    }
-
-    /** What must not be torn apart begins on the next page where this one has no room. */
-    private function keepTogether(float $height): void
-    {
-        if ($this->pdf->GetY() + $height > $this->pdf->getPageHeight() - self::MARGIN - 4) {
-            $this->page();
-        }
-    }
-
-    /** The font has no letters beyond the first plane of Unicode. */
-    private static function printable(string $text): string
-    {
-        return (string) preg_replace('/[\x{10000}-\x{10FFFF}]|(?![\n])\p{Cc}/u', "\u{FFFD}", mb_scrub($text));
-    }
-
-    private function font(float $points, bool $isStrong = false): void
-    {
-        $this->pdf->setFont(self::FONT, $isStrong ? 'B' : '', $points);
+        $this->body .= $curves->html($this->paper->widthMm() - 2 * self::MARGIN_MM, $height);
     }
 
     public function pdf(): string
     {
-        return $this->pdf->Output('', 'S');
+        $options = new Options;
+        // Nothing is fetched, nothing in the text is run, and metrics are kept where the application may write.
+        $options->setIsRemoteEnabled(false);
+        $options->setIsPhpEnabled(false);
+        $options->setIsJavascriptEnabled(false);
+        $options->setFontCache(storage_path('framework/cache'));
+        $options->setTempDir(storage_path('framework/cache'));
+        $options->setDefaultFont(self::FONT);
+        // Only the letters that are used, and those with their meaning: the text can be selected.
+        $options->setIsFontSubsettingEnabled(true);
+        $pdf = new Dompdf($options);
+        $pdf->setPaper($this->paper->value);
+        $pdf->loadHtml(sprintf('<html><head><meta charset="utf-8"><title>%s</title><style>%s</style></head><body>%s</body></html>', self::printable($this->title), self::LOOKS, $this->body), 'UTF-8');
+        $pdf->render();
+        $pdf->addInfo('Creator', 'Harmozon');
+        $pdf->addInfo('Producer', 'Harmozon');
+        $canvas = $pdf->getCanvas();
+        $canvas->page_text(
+            self::MARGIN_MM * self::POINTS_A_MM, $canvas->get_height() - self::FOOT_UP_MM * self::POINTS_A_MM, "{$this->foot} · {PAGE_NUM} / {PAGE_COUNT}",
+            (string) $pdf->getFontMetrics()->getFont(self::FONT), self::FOOT_POINTS, self::SOFT,
+        );
+
+        return (string) $pdf->output();
+    }
+
+    /** As text of a page. The font has no letters beyond the first plane of Unicode. */
+    public static function printable(string $text): string
+    {
+        return nl2br(htmlspecialchars((string) preg_replace('/[\x{10000}-\x{10FFFF}]|(?![\n])\p{Cc}/u', "\u{FFFD}", mb_scrub($text))), false);
     }
 }
