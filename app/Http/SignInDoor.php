@@ -11,6 +11,7 @@ use Harmozon\Core\Words\Voice;
 use Illuminate\Contracts\Cache\Repository;
 use Illuminate\Http\Exceptions\ThrottleRequestsException;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Log;
 
 /**
  * Slows guessing down. Failures are counted for an account from one address, and for an address, in a store that counts for
@@ -48,6 +49,7 @@ final readonly class SignInDoor
         $now = Carbon::now()->getTimestamp();
         $waitS = max(0, ...array_map(fn (string $key): int => $this->number("{$key}:until") - $now, $keys));
         if ($waitS > 0) {
+            self::noted('slowed down at the door', $door, $account, $address);
             throw new ThrottleRequestsException(
                 $this->voice->say(Message::of('app.too_many_attempts', seconds: Amount::asGiven($waitS, Unit::Seconds))), headers: ['Retry-After' => (string) $waitS],
             );
@@ -56,15 +58,23 @@ final readonly class SignInDoor
 
     public function failed(Door $door, string $account, string $address): void
     {
+        self::noted('refused at the door', $door, $account, $address);
         $this->count(self::ofAccount($door, $account, $address), self::FREE_FOR_ACCOUNT);
         $this->count(self::ofAddress($door, $address), self::FREE_FOR_ADDRESS);
     }
 
     public function opened(Door $door, string $account, string $address): void
     {
+        self::noted('let in at the door', $door, $account, $address);
         $key = self::ofAccount($door, $account, $address);
         $this->counters->forget($key);
         $this->counters->forget("{$key}:until");
+    }
+
+    /** In the log. What was typed as an account may be a password: it can be recognised there, and not read. */
+    private static function noted(string $what, Door $door, string $account, string $address): void
+    {
+        Log::notice($what, ['door' => $door->value, 'account' => substr(hash('sha256', $account), 0, 12), 'address' => $address]);
     }
 
     private function count(string $key, int $free): void

@@ -19,6 +19,9 @@ final class Sheet
     /** How far above the edge of the paper the foot stands. */
     private const FOOT_UP_MM = 12.0;
 
+    /** A table of no more rows is not torn apart. */
+    private const SHORT = 12;
+
     private const POINTS_A_MM = 72 / 25.4;
 
     private const SOFT = [0.38, 0.41, 0.42];
@@ -32,7 +35,7 @@ final class Sheet
         ul { margin: 0; padding: 0 0 0 4mm }
         li { margin: 0 0 0.5mm }
         table { width: 100%; border-collapse: collapse; margin: 0 0 1mm; table-layout: fixed }
-        tr { page-break-inside: avoid }
+        tr, .short { page-break-inside: avoid }
         td, th { padding: 0.6mm 1.5mm 0.6mm 0; text-align: left; vertical-align: top; font-size: 8pt; border-bottom: 0.1mm solid #1e262c; word-wrap: break-word }
         th { border-bottom-width: 0.35mm; font-weight: bold }
         .figures { margin: 2mm 0 1.5mm }
@@ -92,7 +95,7 @@ final class Sheet
     {
         $head = array_map(static fn (string $text, float $share): string => sprintf('<th style="width: %s%%">%s</th>', 100 * $share, self::printable($text)), $heads, $shares);
         $body = array_map(static fn (array $row): string => '<tr>'.implode('', array_map(static fn (string $cell): string => '<td>'.self::printable($cell).'</td>', $row)).'</tr>', $rows);
-        $this->body .= '<table><thead><tr>'.implode('', $head).'</tr></thead><tbody>'.implode('', $body).'</tbody></table>';
+        $this->body .= (count($rows) > self::SHORT ? '<table>' : '<table class="short">').'<thead><tr>'.implode('', $head).'</tr></thead><tbody>'.implode('', $body).'</tbody></table>';
     }
 
     /** @param  float  $height  mm, of the frame alone */

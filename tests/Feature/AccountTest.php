@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use Illuminate\Filesystem\Filesystem;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Log;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Process\Process;
@@ -80,6 +81,15 @@ final class AccountTest extends TestCase
         $this->postJson('/api/sign-in', ['email' => $user->email, 'password' => config('harmozon.demo_password')])->assertOk();
         $this->postJson('/api/sign-in', ['email' => 'one-more@example.net', 'password' => 'guess'])->assertStatus(422);
         $this->postJson('/api/sign-in', ['email' => 'another@example.net', 'password' => 'guess'])->assertStatus(429);
+    }
+
+    public function test_the_log_knows_who_came_to_the_door_and_holds_no_password(): void
+    {
+        Log::spy();
+        $this->postJson('/api/sign-in', ['email' => 'my password, typed too early', 'password' => 'a guess'])->assertUnprocessable();
+        $this->postJson('/api/sign-in', ['email' => 'stranger@another.example', 'password' => 'a guess'])->assertUnprocessable();
+        Log::shouldHaveReceived('notice')->twice()->withArgs(static fn (string $what, array $of): bool => $what === 'refused at the door' && $of['door'] === 'sign-in' && $of['address'] === '127.0.0.1'
+            && ! str_contains((string) json_encode($of), 'password') && ! str_contains((string) json_encode($of), 'a guess'));
     }
 
     public function test_every_door_has_a_budget_of_its_own(): void

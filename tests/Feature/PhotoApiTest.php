@@ -68,6 +68,13 @@ final class PhotoApiTest extends TestCase
         self::assertSame(['image/jpeg', 'nosniff'], [$shown->headers->get('Content-Type'), $shown->headers->get('X-Content-Type-Options')]);
         self::assertStringContainsString('private', (string) $shown->headers->get('Cache-Control'));
         self::assertSame([300, 200], array_slice((array) getimagesizefromstring((string) $shown->getContent()), 0, 2));
+        // A browser may keep it, and asks each time whether it may still show it.
+        self::assertStringNotContainsString('no-store', (string) $shown->headers->get('Cache-Control'));
+        self::assertStringContainsString('no-cache', (string) $shown->headers->get('Cache-Control'));
+        $again = ['If-None-Match' => (string) $shown->headers->get('ETag')];
+        self::assertSame('', $this->get("/api/photos/{$id}", $again)->assertStatus(304)->getContent());
+        $this->actingAs($this->stranger())->get("/api/photos/{$id}", $again)->assertNotFound();
+        $this->actingAs($this->demoUser());
 
         Contract::holds('DELETE', '/photos/{photo}', $this->deleteJson("/api/photos/{$id}")->assertNoContent());
         $this->list(0);

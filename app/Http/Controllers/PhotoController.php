@@ -12,6 +12,7 @@ use App\Models\Photo;
 use App\Photos\Album;
 use App\Photos\Picture;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
 final class PhotoController extends Controller
@@ -45,11 +46,17 @@ final class PhotoController extends Controller
     }
 
     /** The picture itself, for the people of its garage alone. */
-    public function show(string $photo): Response
+    public function show(Request $request, string $photo): Response
     {
-        return response($this->album->find($photo)->bytes, 200, [
-            'Content-Type' => Picture::MIME, 'Cache-Control' => 'private, max-age=86400, immutable', 'X-Content-Type-Options' => 'nosniff', 'Content-Disposition' => 'inline',
-        ]);
+        $picture = $this->album->find($photo);
+        $response = response('', 200, ['Content-Type' => Picture::MIME, 'X-Content-Type-Options' => 'nosniff', 'Content-Disposition' => 'inline']);
+        // A picture never changes: whoever has it is told that it is still theirs to see.
+        $response->setEtag($picture->ulid);
+        if (! $response->isNotModified($request)) {
+            $response->setContent($picture->bytes);
+        }
+
+        return $response;
     }
 
     public function destroy(string $photo): Response

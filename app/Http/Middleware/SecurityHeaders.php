@@ -28,8 +28,8 @@ final class SecurityHeaders
             'Referrer-Policy' => 'same-origin',
             'Permissions-Policy' => 'camera=(), microphone=(), geolocation=()',
             'Cross-Origin-Opener-Policy' => 'same-origin',
-            // What is told is one person's own.
-            ...($request->is('api/*') ? ['Cache-Control' => 'no-store, private'] : ['Cache-Control' => 'no-cache, private']),
+            // What is told is one person's own. What has a name of its own may be kept, and is asked for again each time: by somebody else in vain.
+            'Cache-Control' => $request->is('api/*') && $response->getEtag() === null ? 'no-store, private' : 'no-cache, private',
             ...($request->isSecure() ? ['Strict-Transport-Security' => self::SECURE_FOR] : []),
         ] as $name => $value) {
             $response->headers->set($name, $value);

@@ -47,6 +47,9 @@ final readonly class Sentences
 
     private static function isWorded(string $text): bool
     {
+        // Markup is drawn, not read.
+        $text = (string) preg_replace('/<[^>]*>/', '', $text);
+
         return str_contains($text, self::FIGURE) && preg_match(self::WORDED, $text) === 1;
     }
 

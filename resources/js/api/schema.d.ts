@@ -5369,6 +5369,13 @@ export interface operations {
                     "image/jpeg": string;
                 };
             };
+            /** @description It is the one that `If-None-Match` names */
+            304: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
             401: components["responses"]["Message"];
             403: components["responses"]["Message"];
             404: components["responses"]["Message"];
