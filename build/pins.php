@@ -47,7 +47,7 @@ switch ($argv[1] ?? '') {
         }
         exit(isset($differs) ? 1 : 0);
     case 'write':
-        file_put_contents(PINS, json_encode(installed(), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES)."\n");
+        file_put_contents(PINS, preg_replace('/^ {4}/m', '  ', (string) json_encode(installed(), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES))."\n");
         exit(0);
     default:
         fwrite(STDERR, "php build/pins.php with | check | write\n");
