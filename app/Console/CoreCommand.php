@@ -31,24 +31,27 @@ abstract class CoreCommand extends Command
 
             return self::BAD_INPUT;
         }
-        $told = $this->whole($answer) ?? ($this->option('json') === true
+        $told = $this->whole($answer) ?? [$this->option('json') === true
             ? json_encode($answer, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR)."\n"
-            : $this->described($answer));
-        if (! $this->print($told)) {
-            $this->stderr($this->voice()->say(Message::of('console.cannot_write')));
+            : $this->described($answer)];
+        foreach ($told as $part) {
+            if (! $this->print($part)) {
+                $this->stderr($this->voice()->say(Message::of('console.cannot_write')));
 
-            return self::FAILURE;
+                return self::FAILURE;
+            }
         }
 
         return self::SUCCESS;
     }
 
     /**
-     * What is written in one way only.
+     * What is written in one way only, part by part.
      *
      * @param  array<string, mixed>  $answer
+     * @return iterable<string>|null
      */
-    protected function whole(array $answer): ?string
+    protected function whole(array $answer): ?iterable
     {
         return null;
     }

@@ -32,6 +32,26 @@ final class TextInput
     }
 
     /**
+     * @return iterable<string> as it stands, piece by piece
+     *
+     * @throws FieldError when the file cannot be read
+     */
+    public static function chunks(string $path, string $argument): iterable
+    {
+        $stream = self::open($path, $argument);
+
+        return (static function () use ($stream): \Generator {
+            try {
+                while (! feof($stream)) {
+                    yield (string) fread($stream, self::CHUNK_BYTES);
+                }
+            } finally {
+                fclose($stream);
+            }
+        })();
+    }
+
+    /**
      * @return iterable<string> one line at a time, without its end: a line feed, a carriage return, or both
      *
      * @throws FieldError when the file cannot be read

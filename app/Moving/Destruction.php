@@ -33,18 +33,25 @@ final class Destruction
     {
         $count = 0;
         foreach (self::due('charge_sessions', $before)->orderBy('id')->pluck('id') as $id) {
-            do {
-                $rows = DB::table('readings')->whereIn('id', DB::table('readings')->select('id')->where('charge_session_id', $id)->limit(self::ROWS_AT_ONCE))->delete();
-            } while ($rows === self::ROWS_AT_ONCE);
-            foreach (DB::table('readings_imports')->where('charge_session_id', $id)->pluck('ulid') as $file) {
-                foreach (['', '.sum'] as $ending) {
-                    @unlink(storage_path("app/imports/{$file}.csv{$ending}"));
-                }
-            }
-            $count += DB::table('charge_sessions')->where('id', $id)->delete();
+            $count += self::session((int) $id);
         }
 
         return $count;
+    }
+
+    /** With all that belongs to it, its photographs left for the last. */
+    public static function session(int $id): int
+    {
+        do {
+            $rows = DB::table('readings')->whereIn('id', DB::table('readings')->select('id')->where('charge_session_id', $id)->limit(self::ROWS_AT_ONCE))->delete();
+        } while ($rows === self::ROWS_AT_ONCE);
+        foreach (DB::table('readings_imports')->where('charge_session_id', $id)->pluck('ulid') as $file) {
+            foreach (['', '.sum'] as $ending) {
+                @unlink(storage_path("app/imports/{$file}.csv{$ending}"));
+            }
+        }
+
+        return DB::table('charge_sessions')->where('id', $id)->delete();
     }
 
     /** Photographs know their piece by its public id: those of one that is gone went with it. */

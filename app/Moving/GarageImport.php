@@ -28,7 +28,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Validator;
 
 /**
- * Brings a garage's document into the current garage: whole, or not at all. A piece is known by its id; one that stands here
+ * Brings a garage's document into the current garage: whole, or not at all. Readings are written part by part where nobody sees them, all the rest at once. A piece is known by its id; one that stands here
  * otherwise is left as it is, unless it is to be replaced. The same document again adds nothing.
  */
 final class GarageImport
@@ -45,10 +45,16 @@ final class GarageImport
     {
     }
 
-    /** @throws FieldError */
-    public function bring(Garage $garage, string $json, bool $replaces): Moved
+    /**
+     * @param  iterable<string>  $chunks  of the document's text
+     * @param  \Closure(int): void|null  $told  of readings that were written, part by part
+     *
+     * @throws FieldError
+     */
+    public function bring(Garage $garage, iterable $chunks, bool $replaces, ?\Closure $told = null): Moved
     {
-        $document = Node::fromJson($json);
+        $apart = TakenApart::of($chunks);
+        $document = $apart->rest();
         CaseReader::mustBeGarage($document);
         // Everything is read before anything is written.
         $settings = self::settings($document);
@@ -58,26 +64,45 @@ final class GarageImport
         }
         $terms = $document->has('mappings') ? (string) json_encode(['terms' => array_map(static fn (Node $m): array => ['kind' => $m->raw('kind'), 'theirs' => $m->raw('theirs'), 'ours' => $m->raw('ours')], $document->objectsOrNone('mappings'))]) : null;
         $mappings = self::readingsMappings($document);
-        $this->sessions->check($document);
+        $document->objectsOrNone('sessions');
+        $this->sessions->check($apart);
 
-        return DB::transaction(function () use ($document, $garage, $settings, $read, $terms, $mappings, $replaces): Moved {
-            $moved = new Moved;
-            if ($settings !== [] && self::isEmpty()) {
-                $garage->update($settings);
-            }
-            foreach ($read as $kind => $pieces) {
-                $this->write($garage, PieceKind::from($kind), $pieces, $replaces, $moved);
-            }
-            $this->terms->remember($terms);
-            foreach ($mappings as $source => [$name, $mapping]) {
-                if ($replaces || $this->sources->mapping((string) $source) === null) {
-                    $this->sources->remember((string) $source, $name, $mapping);
+        $moved = new Moved;
+        $arrived = $this->sessions->arrive($apart, $garage, $replaces, $moved, self::standing($read), $told ?? static fn (int $readings): null => null);
+        try {
+            DB::transaction(function () use ($apart, $arrived, $garage, $settings, $read, $terms, $mappings, $replaces, $moved): void {
+                if ($settings !== [] && self::isEmpty()) {
+                    $garage->update($settings);
                 }
-            }
-            $this->sessions->write($document, $garage, $replaces, $moved);
+                foreach ($read as $kind => $pieces) {
+                    $this->write($garage, PieceKind::from($kind), $pieces, $replaces, $moved);
+                }
+                $this->terms->remember($terms);
+                foreach ($mappings as $source => [$name, $mapping]) {
+                    if ($replaces || $this->sources->mapping((string) $source) === null) {
+                        $this->sources->remember((string) $source, $name, $mapping);
+                    }
+                }
+                $this->sessions->settle($apart, $arrived);
+            });
+        } catch (\Throwable $e) {
+            SessionsImport::leave($arrived);
+            throw $e;
+        }
+        array_map(static fn (Arrival $a): int => $a->replaced === null ? 0 : Destruction::session($a->replaced), $arrived);
 
-            return $moved;
-        });
+        return $moved;
+    }
+
+    /**
+     * @param  array<string, list<array<string, mixed>>>  $read
+     * @return array<string, true> ids of cars and outlets that are here, or about to be
+     */
+    private static function standing(array $read): array
+    {
+        $ids = [...Vehicle::query()->pluck('ulid')->all(), ...Outlet::query()->pluck('ulid')->all(), ...array_column($read[PieceKind::Vehicles->value], 'ulid'), ...array_column($read[PieceKind::Outlets->value], 'ulid')];
+
+        return array_fill_keys(array_values(array_filter($ids, is_string(...))), true);
     }
 
     /** @return array<string, array{string, Mapping}> what files of readings were taken for, by their source */

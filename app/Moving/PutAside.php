@@ -45,7 +45,7 @@ final class PutAside
      */
     private static function newest(string $model): iterable
     {
-        $query = $model::query()->withoutGlobalScope(SoftDeletingScope::class)->where('deleted_at', '>', Aside::since());
+        $query = $model::query()->withoutGlobalScope(SoftDeletingScope::class)->where('deleted_at', '>', Aside::since())->where('deleted_at', '<=', Carbon::now());
         $query->latest('deleted_at')->limit(self::MOST);
 
         // Of a photograph its name alone is told, not the picture.

@@ -51,20 +51,23 @@ final class SessionDocument
             }
         })();
 
-        return self::text($session, $baselines, $events, $rows);
+        $stands = static fn (string $model, ?int $id): ?string => $id === null ? null : $model::query()->whereKey($id)->value('ulid');
+
+        return self::text($session, ['vehicle' => $stands(Vehicle::class, $session->vehicle_id), 'outlet' => $stands(Outlet::class, $session->outlet_id)], $baselines, $events, $rows);
     }
 
     /**
      * A session whether it is kept or only about to be.
      *
+     * @param  array{vehicle: string|null, outlet: string|null}  $stands  which car and outlet of the garage it belongs to, by their ids
      * @param  array<array-key, mixed>  $baselines  ids
      * @param  array<array-key, mixed>  $events  as of event()
      * @param  iterable<string, CoreReading>  $readings  by id
      * @return \Generator<int, string>
      */
-    public static function text(ChargeSession $session, array $baselines, array $events, iterable $readings): \Generator
+    public static function text(ChargeSession $session, array $stands, array $baselines, array $events, iterable $readings): \Generator
     {
-        $head = json_encode([...self::head($session), 'baselines' => $baselines, 'events' => $events], self::FLAGS);
+        $head = json_encode([...self::head($session, $stands), 'baselines' => $baselines, 'events' => $events], self::FLAGS);
         yield substr($head, 0, -1).',"readings":{"columns":'.json_encode(self::columns(), self::FLAGS).',"rows":[';
         $comma = "\n";
         foreach ($readings as $id => $reading) {
@@ -79,10 +82,12 @@ final class SessionDocument
         return json_encode([$id, $reading->tS(), ...$reading->values(), $reading->source, $reading->note], self::FLAGS);
     }
 
-    /** @return array<string, mixed> */
-    private static function head(ChargeSession $session): array
+    /**
+     * @param  array{vehicle: string|null, outlet: string|null}  $stands
+     * @return array<string, mixed>
+     */
+    private static function head(ChargeSession $session, array $stands): array
     {
-        $stands = static fn (string $model, ?int $id): ?string => $id === null ? null : $model::query()->whereKey($id)->value('ulid');
         [$case, $before] = [$session->getAttributes()['case_file'] ?? '{}', $session->getAttributes()['judged_before'] ?? null];
         $before = is_string($before) ? json_decode($before, false, 512, JSON_THROW_ON_ERROR) : null;
 
@@ -92,8 +97,7 @@ final class SessionDocument
             'finished_at' => self::moment($session->finished_at),
             'verdict' => $session->verdict,
             'judged_at' => self::moment($session->judged_at),
-            'vehicle' => $stands(Vehicle::class, $session->vehicle_id),
-            'outlet' => $stands(Outlet::class, $session->outlet_id),
+            ...$stands,
             'pieces' => $session->pieces,
             'chain_adapters' => $session->chain_adapters,
             'inlet_index' => $session->inlet_index,

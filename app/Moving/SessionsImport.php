@@ -54,10 +54,10 @@ final class SessionsImport
      *
      * @throws FieldError
      */
-    public function check(Node $document): void
+    public function check(TakenApart $document): void
     {
         $seen = [];
-        foreach ($document->objectsOrNone('sessions', self::MOST) as $session) {
+        foreach ($document->sessions() as $i => $session) {
             $columns = $this->columns($session);
             if (isset($seen[$columns['ulid']])) {
                 throw $session->fail('id', Message::of('field.twice', id: $session->text('id')));
@@ -65,99 +65,114 @@ final class SessionsImport
             $seen[$columns['ulid']] = true;
             $this->noted($session);
             self::guard($session, static fn (): SessionChain => SessionChain::of(new ChargeSession($columns)));
-            foreach ($this->readings($session) as $reading) {
+            foreach ($this->readings($document, $i, $session) as $reading) {
                 // Each complains of itself.
             }
         }
     }
 
-    /** @throws FieldError */
-    public function write(Node $document, Garage $garage, bool $replaces, Moved $moved): void
+    /**
+     * Writes what is new beside what is there, where nobody sees it: part by part, so that others can write in between.
+     *
+     * @param  array<string, true>  $pieces  ids of cars and outlets that are here, or come with the document
+     * @param  \Closure(int): void  $told  of each part that was written, by its readings
+     * @return list<Arrival> those that come in when all is there
+     */
+    public function arrive(TakenApart $document, Garage $garage, bool $replaces, Moved $moved, array $pieces, \Closure $told): array
     {
-        $vehicles = Vehicle::query()->pluck('id', 'ulid')->all();
-        $outlets = Outlet::query()->pluck('id', 'ulid')->all();
-        $nodes = $document->objectsOrNone('sessions', self::MOST);
-        $new = [];
-        foreach ($nodes as $node) {
-            $columns = [...$this->columns($node), 'vehicle_id' => $vehicles[$node->textOrNull('vehicle')] ?? null, 'outlet_id' => $outlets[$node->textOrNull('outlet')] ?? null];
-            $here = ChargeSession::withTrashed()->where('ulid', $columns['ulid'])->first();
-            if ($here instanceof ChargeSession && ! $here->trashed()) {
-                if (self::fingerprint(SessionDocument::parts($here)) === $this->fingerprintOf($node, $columns)) {
+        $arrived = [];
+        try {
+            foreach ($document->sessions() as $i => $node) {
+                $columns = $this->columns($node);
+                $stands = ['vehicle' => self::known($node->textOrNull('vehicle'), $pieces), 'outlet' => self::known($node->textOrNull('outlet'), $pieces)];
+                $here = ChargeSession::withTrashed()->where('ulid', $columns['ulid'])->first();
+                $isHere = $here instanceof ChargeSession && ! $here->trashed();
+                if ($isHere && self::fingerprint(SessionDocument::parts($here)) === $this->fingerprintOf($document, $i, $node, $columns, $stands)) {
                     $moved->same++;
-
-                    continue;
-                }
-                if (! $replaces) {
+                } elseif ($isHere && ! $replaces) {
                     $moved->kept[] = $columns['pieces']['vehicle']['name'].' · '.$columns['pieces']['outlet']['name'];
-
-                    continue;
+                } else {
+                    $isHere ? $moved->replaced++ : $moved->added++;
+                    $arrived[] = $arrival = Arrival::of($columns, $stands, $here instanceof ChargeSession ? $here : null, $i);
+                    $this->fill($arrival, $document, $node, $garage, $told);
                 }
             }
-            $here instanceof ChargeSession && ! $here->trashed() ? $moved->replaced++ : $moved->added++;
-            $new[] = $this->put($node, $columns, $garage, $here instanceof ChargeSession ? $here : null);
+        } catch (\Throwable $e) {
+            self::leave($arrived);
+            throw $e;
         }
-        $this->baselines($nodes, $new);
+
+        return $arrived;
     }
 
     /**
-     * @param  array<string, mixed>  $columns
-     * @param  ChargeSession|null  $here  the one that it stands in for: it stays the record that others are held against
+     * All that arrived is seen from now on, in place of what it replaces.
+     *
+     * @param  list<Arrival>  $arrived
      */
-    private function put(Node $node, array $columns, Garage $garage, ?ChargeSession $here): string
+    public function settle(TakenApart $document, array $arrived): void
     {
-        $session = $here === null ? ChargeSession::query()->create([...$columns, 'revision' => 0, 'disturbed' => 0, 'held' => 0]) : self::emptied($here, $columns);
+        $vehicles = Vehicle::query()->pluck('id', 'ulid')->all();
+        $outlets = Outlet::query()->pluck('id', 'ulid')->all();
+        foreach ($arrived as $arrival) {
+            $arrival->settle($vehicles[$arrival->stands['vehicle']] ?? null, $outlets[$arrival->stands['outlet']] ?? null);
+        }
+        $ids = ChargeSession::query()->pluck('id', 'ulid')->all();
+        foreach ($arrived as $arrival) {
+            foreach ($document->session($arrival->number)->texts('baselines') ?? [] as $baseline) {
+                $baseline = GarageImport::ulid("sessions/{$baseline}", $baseline);
+                if (isset($ids[$baseline]) && $baseline !== $arrival->ulid) {
+                    DB::table('session_baselines')->insertOrIgnore(['charge_session_id' => $ids[$arrival->ulid], 'baseline_id' => $ids[$baseline]]);
+                }
+            }
+        }
+    }
+
+    /**
+     * What did not come in after all.
+     *
+     * @param  list<Arrival>  $arrived
+     */
+    public static function leave(array $arrived): void
+    {
+        foreach ($arrived as $arrival) {
+            Destruction::session($arrival->session->id);
+        }
+    }
+
+    /** @param  \Closure(int): void  $told */
+    private function fill(Arrival $arrival, TakenApart $document, Node $node, Garage $garage, \Closure $told): void
+    {
+        $session = $arrival->session;
         $batch = [];
-        foreach ($this->readings($node) as $id => $reading) {
+        foreach ($this->readings($document, $arrival->number, $node) as $id => $reading) {
             $batch[(string) $id] = $reading;
             if (count($batch) === self::ROWS_A_WRITE) {
-                ReadingRows::insert($session, $batch);
+                DB::transaction(static fn (): int => ReadingRows::insert($session, $batch));
+                $told(count($batch));
                 $batch = [];
             }
         }
-        ReadingRows::insert($session, $batch);
-        $session->update(['held' => StoredReading::countOf($session)]);
-        foreach ($this->noted($node) as [$id, $event, $tookOut]) {
-            $session->events()->create(['garage_id' => $garage->id, 'client_id' => $id, 'code' => $event->code, 't_ms' => $event->tMs, 'detail' => $event->detail, 'took_out' => $tookOut]);
-        }
+        DB::transaction(function () use ($session, $batch, $node, $garage): void {
+            ReadingRows::insert($session, $batch);
+            $session->update(['held' => StoredReading::countOf($session)]);
+            foreach ($this->noted($node) as [$id, $event, $tookOut]) {
+                $session->events()->create(['garage_id' => $garage->id, 'client_id' => $id, 'code' => $event->code, 't_ms' => $event->tMs, 'detail' => $event->detail, 'took_out' => $tookOut]);
+            }
+        });
+        $told(count($batch));
         if ($session->finished_at !== null) {
             $read = ReadSession::of($session->refresh());
             // The verdict stands as it was given; what a line of the log shows beside it is worked out.
             $session->update(['summary' => $this->reports->summary($read)[1]]);
             SessionFacts::keep($session, $read->recorded);
         }
-
-        return $session->ulid;
     }
 
-    /** @param  array<string, mixed>  $columns */
-    private static function emptied(ChargeSession $here, array $columns): ChargeSession
+    /** @param  array<string, true>  $pieces */
+    private static function known(?string $id, array $pieces): ?string
     {
-        $here->restore();
-        $here->readings()->delete();
-        $here->events()->delete();
-        SessionFacts::forget($here);
-        DB::table('session_baselines')->where('charge_session_id', $here->id)->delete();
-        $here->update([...$columns, 'revision' => $here->revision + 1, 'disturbed' => $here->disturbed + 1, 'held' => 0]);
-
-        return $here;
-    }
-
-    /**
-     * @param  list<Node>  $nodes
-     * @param  list<string>  $written  ids of the sessions that came in
-     */
-    private function baselines(array $nodes, array $written): void
-    {
-        $ids = ChargeSession::query()->pluck('id', 'ulid')->all();
-        foreach ($nodes as $node) {
-            $of = GarageImport::ulid('sessions/'.$node->text('id'), $node->text('id'));
-            foreach (in_array($of, $written, true) ? $node->texts('baselines') ?? [] : [] as $baseline) {
-                $baseline = GarageImport::ulid("sessions/{$baseline}", $baseline);
-                if (isset($ids[$baseline]) && $baseline !== $of) {
-                    DB::table('session_baselines')->insertOrIgnore(['charge_session_id' => $ids[$of], 'baseline_id' => $ids[$baseline]]);
-                }
-            }
-        }
+        return $id !== null && isset($pieces[$id]) ? $id : null;
     }
 
     /** @return array<string, mixed> of the table, but the pieces that stand here */
@@ -240,27 +255,33 @@ final class SessionsImport
     }
 
     /** @return \Generator<string, Reading> by id */
-    private function readings(Node $node): \Generator
+    private function readings(TakenApart $document, int $number, Node $node): \Generator
     {
         $readings = $node->objectOrNull('readings');
         $columns = $readings?->texts('columns') ?? [];
-        $rows = $readings === null ? [] : $readings->list('rows', SessionDoor::most());
-        if ($rows !== [] && (array_diff($columns, SessionDocument::columns()) !== [] || count(array_unique($columns)) !== count($columns) || ! in_array('id', $columns, true))) {
+        $readings?->list('rows');
+        $count = $document->rowCount($number);
+        if ($count > SessionDoor::most()) {
+            throw FieldError::at($node->at('readings.rows'), Message::of('field.too_many', most: Amount::count(SessionDoor::most())));
+        }
+        if ($count > 0 && (array_diff($columns, SessionDocument::columns()) !== [] || count(array_unique($columns)) !== count($columns) || ! in_array('id', $columns, true))) {
             throw FieldError::at($node->at('readings.columns'), Message::of('app.reading_columns'));
         }
         $reader = new ReadingJsonReader(self::LONGEST_SOURCE);
         $seen = [];
-        foreach ($rows as $i => $row) {
+        foreach ($document->rows($number) as $i => $row) {
             $at = $node->at("readings.rows[{$i}]");
             if (! is_array($row) || count($row) !== count($columns)) {
                 throw FieldError::at($at, Message::of('app.reading_cells', count: Amount::count(count($columns))));
             }
             $read = Node::of(array_combine($columns, $row), $at);
             $id = $read->textOrNull('id', self::LONGEST_ID) ?? throw $read->fail('id', Message::of('field.required'));
-            if (isset($seen[$id])) {
+            // A number for each: a million texts would take too much memory.
+            $print = (int) hexdec(substr(hash('xxh64', $id), 0, 15));
+            if (isset($seen[$print])) {
                 throw $read->fail('id', Message::of('field.twice', id: $id));
             }
-            $seen[$id] = true;
+            $seen[$print] = true;
             yield $id => $reader->reading($read);
         }
     }
@@ -281,14 +302,15 @@ final class SessionsImport
      * Of what would be written of it, were it here.
      *
      * @param  array<string, mixed>  $columns
+     * @param  array{vehicle: string|null, outlet: string|null}  $stands
      */
-    private function fingerprintOf(Node $node, array $columns): string
+    private function fingerprintOf(TakenApart $document, int $number, Node $node, array $columns, array $stands): string
     {
         $ids = array_map(static fn (string $id): string => GarageImport::ulid("sessions/{$id}", $id), $node->texts('baselines') ?? []);
         $baselines = ChargeSession::query()->whereIn('ulid', $ids)->orderBy('ulid')->pluck('ulid')->all();
         $events = array_map(static fn (array $e): array => SessionDocument::event(...$e), $this->noted($node));
 
-        return self::fingerprint(SessionDocument::text(new ChargeSession($columns), $baselines, $events, $this->readings($node)));
+        return self::fingerprint(SessionDocument::text(new ChargeSession($columns), $stands, $baselines, $events, $this->readings($document, $number, $node)));
     }
 
     /** @param  iterable<string>  $parts */

@@ -7,6 +7,7 @@ namespace App\Console\Commands;
 use App\Console\CoreCommand;
 use App\Console\GarageOfUser;
 use App\Garage\CurrentGarage;
+use App\Models\Garage;
 use App\Moving\GarageDocument;
 
 /** Everything that the garage of a person holds as one document on standard output. */
@@ -22,12 +23,20 @@ final class ExportCommand extends CoreCommand
     {
         $garage = $this->garage();
 
-        return $this->laravel->make(CurrentGarage::class)->open($garage->id, fn (): array => ['document' => $this->laravel->make(GarageDocument::class)->json($garage)]);
+        return ['garage' => $garage];
     }
 
-    protected function whole(array $answer): ?string
+    /** @return \Generator<int, string> */
+    protected function whole(array $answer): \Generator
     {
-        return is_string($answer['document']) ? $answer['document'] : null;
+        $garage = $answer['garage'];
+        assert($garage instanceof Garage);
+        $current = $this->laravel->make(CurrentGarage::class);
+        $parts = $this->laravel->make(GarageDocument::class)->parts($garage);
+        while ($current->open($garage->id, $parts->valid(...))) {
+            yield $parts->current();
+            $current->open($garage->id, $parts->next(...));
+        }
     }
 
     protected function describe(array $answer): void

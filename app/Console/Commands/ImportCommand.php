@@ -25,9 +25,9 @@ final class ImportCommand extends CoreCommand
     protected function answer(): array
     {
         $garage = $this->garage();
-        $json = TextInput::text($this->path('garage'), 'garage');
+        $chunks = TextInput::chunks($this->path('garage'), 'garage');
 
-        return $this->laravel->make(CurrentGarage::class)->open($garage->id, fn (): array => $this->laravel->make(GarageImport::class)->bring($garage, $json, $this->option('replace') === true)->toArray());
+        return $this->laravel->make(CurrentGarage::class)->open($garage->id, fn (): array => $this->laravel->make(GarageImport::class)->bring($garage, $chunks, $this->option('replace') === true)->toArray());
     }
 
     protected function describe(array $answer): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Files\TextInput;
 use App\Garage\Aside;
 use App\Http\Requests\MoveRequest;
 use App\Models\Garage;
@@ -18,8 +19,6 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 /** A whole garage, out and in. */
 final class MovingController extends Controller
 {
-    private const MEMORY = '1536M';
-
     public function export(GarageDocument $document): StreamedResponse
     {
         $garage = self::garage();
@@ -33,10 +32,7 @@ final class MovingController extends Controller
 
     public function import(MoveRequest $request, GarageImport $import): JsonResponse
     {
-        // A document of many readings is read as a whole.
-        ini_set('memory_limit', self::MEMORY);
-
-        return response()->json($import->bring(self::garage(), (string) $request->upload()->get(), $request->boolean('replace'))->toArray());
+        return response()->json($import->bring(self::garage(), TextInput::chunks($request->upload()->getPathname(), 'file'), $request->boolean('replace'))->toArray());
     }
 
     /** What was put aside and can be brought back. */

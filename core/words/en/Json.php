@@ -26,6 +26,8 @@ return [
     'field.expected_format' => 'expected "{format}"',
     'field.expected_retrofit' => "expected '{'\"adds\": […], \"state\": \"available\"'}', \"impossible\" or null",
     'field.retrofit_state' => 'is none of available, impossible',
+    'field.broken_json' => 'is no JSON that can be read',
+    'field.part_too_long' => 'holds a part that is longer than {most, number} bytes',
     'field.not_json' => 'not valid JSON ({why})',
     'field.between' => 'must be from {least} to {most}',
     'field.endless' => 'is larger than any number that can be kept',

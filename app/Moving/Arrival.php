@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Moving;
+
+use App\Models\ChargeSession;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/** A session that is being brought in: under another id, and put aside at a day that has not come, until all of it is there. */
+final class Arrival
+{
+    /** Longer than any document takes. Where its writer died, it is destroyed with what is put aside. */
+    private const HIDDEN_DAYS = 1;
+
+    /** The record whose place it took; it is to be destroyed. */
+    public ?int $replaced = null;
+
+    /**
+     * @param  array{vehicle: string|null, outlet: string|null}  $stands
+     * @param  int  $number  of the session in its document
+     */
+    private function __construct(public readonly ChargeSession $session, public readonly string $ulid, public readonly array $stands, public readonly int $number, private readonly ?ChargeSession $here)
+    {
+    }
+
+    /**
+     * @param  array<string, mixed>  $columns
+     * @param  array{vehicle: string|null, outlet: string|null}  $stands  ids of the car and the outlet that it belongs to
+     * @param  ChargeSession|null  $here  the one that it stands in for, seen or put aside
+     */
+    public static function of(array $columns, array $stands, ?ChargeSession $here, int $number): self
+    {
+        $session = ChargeSession::query()->create([
+            ...$columns, 'ulid' => self::anyId(), 'deleted_at' => Carbon::now()->addDays(self::HIDDEN_DAYS),
+            'revision' => $here === null ? 0 : $here->revision + 1, 'disturbed' => $here === null ? 0 : $here->disturbed + 1, 'held' => 0,
+        ]);
+
+        return new self($session, is_string($columns['ulid']) ? $columns['ulid'] : '', $stands, $number, $here);
+    }
+
+    public function settle(?int $vehicleId, ?int $outletId): void
+    {
+        if ($this->here !== null) {
+            $of = ['charge_session_id' => $this->here->id];
+            DB::table('readings_imports')->where($of)->update(['charge_session_id' => $this->session->id]);
+            // What others are held against is what stands there now.
+            DB::table('session_baselines')->where('baseline_id', $this->here->id)->update(['baseline_id' => $this->session->id]);
+            DB::table('charge_sessions')->where('id', $this->here->id)->update(['ulid' => self::anyId(), 'deleted_at' => Carbon::createFromTimestamp(0)]);
+            $this->replaced = $this->here->id;
+        }
+        DB::table('charge_sessions')->where('id', $this->session->id)->update(['ulid' => $this->ulid, 'deleted_at' => null, 'vehicle_id' => $vehicleId, 'outlet_id' => $outletId]);
+    }
+
+    private static function anyId(): string
+    {
+        return strtolower((string) Str::ulid());
+    }
+}
