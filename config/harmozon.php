@@ -16,6 +16,8 @@ return [
     'largest_import' => 209_715_200,
     'import_at_once' => 1_048_576,
     'import_lines_at_once' => 12_000,
+    // The document of a garage may be so large (bytes).
+    'largest_garage' => 2_000_000_000,
     // Days for which a readings file is kept after it was last touched.
     'import_days' => 7,
     // Names under which this may be asked for besides that of APP_URL. Comma-separated in .env.

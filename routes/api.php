@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\AccountController;
+use App\Http\Controllers\ArrivalController;
 use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\DoorController;
 use App\Http\Controllers\EventController;
@@ -142,6 +143,14 @@ Route::middleware(['auth', AsShown::class, MayAct::class.':keep'])->name('api.')
     Route::put('garage', [GaragesController::class, 'update'])->name('garage.change');
     Route::delete('garage', [GaragesController::class, 'destroy'])->middleware(NotMadeUp::class)->name('garage.end');
     Route::post('garage/import', [MovingController::class, 'import'])->name('garage.import');
+    Route::prefix('garage/arrivals')->name('arrival')->group(static function (): void {
+        Route::get('', [ArrivalController::class, 'newest'])->name('.newest');
+        Route::post('', [ArrivalController::class, 'store'])->middleware(OnlyOnce::class)->name('.begin');
+        Route::get('{arrival}', [ArrivalController::class, 'show'])->name('.show');
+        Route::put('{arrival}/piece', [ArrivalController::class, 'append'])->name('.append');
+        Route::post('{arrival}/start', [ArrivalController::class, 'start'])->name('.start');
+        Route::delete('{arrival}', [ArrivalController::class, 'destroy'])->name('.forget');
+    });
     Route::put('garage/habits', [GarageController::class, 'habits'])->name('garage.habits');
     Route::delete('pieces/{kind}/{piece}', [PieceController::class, 'destroy'])->name('pieces.remove');
     Route::post('pieces/{kind}/{piece}/restore', [PieceController::class, 'restore'])->name('pieces.restore');

@@ -12,12 +12,11 @@ final class FilePrint
 {
     private const ALGORITHM = 'sha256';
 
-    /** @param  resource  $file  readable */
+    /** @param  resource  $file  that stands where the piece begins */
     public static function goOn(string $path, $file, int $from, int $bytes): void
     {
         $sum = $from === 0 ? hash_init(self::ALGORITHM) : self::upTo($path, $from);
         if ($sum !== null) {
-            fseek($file, $from);
             hash_update_stream($sum, $file, $bytes);
             @file_put_contents(self::beside($path), serialize([$from + $bytes, $sum]));
         }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Imports;
 
-use App\Database\Unwritable;
 use App\Files\TextInput;
 use App\Garage\CurrentGarage;
 use App\Models\ChargeSession;
@@ -24,9 +23,6 @@ use Illuminate\Support\Facades\DB;
 /** Readings files that arrive, are looked at, read in the way somebody says, started, stopped and taken back. */
 final class ImportStore
 {
-    /** One piece of a file (bytes). */
-    public const LARGEST_PIECE = 4_194_304;
-
     /** Files of a garage that are not taken yet, and taken ones that are kept. */
     private const MOST = 20;
 
@@ -52,13 +48,10 @@ final class ImportStore
         }
 
         return DB::transaction(static function () use ($session, $name, $bytes): ReadingsImport {
-            $import = ReadingsImport::query()->create(['charge_session_id' => $session->id, 'name' => $name, 'bytes' => $bytes, 'state' => ImportState::Arriving->value]);
-            $folder = dirname($import->path());
-            if ((! is_dir($folder) && ! @mkdir($folder, 0o700, true)) || ! @touch($import->path())) {
-                throw new Unwritable('storage/app/imports');
-            }
+            $import = ReadingsImport::query()->create(['charge_session_id' => $session->id, 'name' => $name, 'bytes' => $bytes, 'state' => ImportState::Arriving->value])->refresh();
+            self::file($import)->announce();
 
-            return $import->refresh();
+            return $import;
         });
     }
 
@@ -69,33 +62,15 @@ final class ImportStore
      */
     public function append(ReadingsImport $import, int $from, $piece): ReadingsImport
     {
-        if (self::state($import) !== ImportState::Arriving || $from < $import->received) {
+        if (self::state($import) !== ImportState::Arriving) {
             return $import;
         }
-        if ($from > $import->received) {
-            throw FieldError::at('from', Message::of('app.import_from', received: Amount::count($import->received)));
+        $before = $import->received;
+        $received = self::file($import)->append($from, $piece, static fn ($file, int $bytes) => FilePrint::goOn($import->path(), $file, $from, $bytes));
+        if ($received === $before) {
+            return $import;
         }
-        $file = is_file($import->path()) ? fopen($import->path(), 'r+b') : false;
-        if ($file === false) {
-            throw WrongState::of('file', Message::of('app.import_gone'));
-        }
-        try {
-            // What was written and never acknowledged is written again.
-            ftruncate($file, max(0, $from));
-            fseek($file, $from);
-            $written = (int) @stream_copy_to_stream($piece, $file, self::LARGEST_PIECE + 1);
-            if ($written > self::LARGEST_PIECE || $from + $written > $import->bytes) {
-                ftruncate($file, max(0, $from));
-                throw FieldError::at('piece', Message::of('app.import_too_much'));
-            }
-            if (! @fflush($file)) {
-                throw new Unwritable('storage/app/imports');
-            }
-            FilePrint::goOn($import->path(), $file, $from, $written);
-        } finally {
-            fclose($file);
-        }
-        $import->update(['received' => $from + $written]);
+        $import->update(['received' => $received]);
         if ($import->received === $import->bytes) {
             $this->arrived($import);
         }
@@ -242,7 +217,7 @@ final class ImportStore
                 $this->putAway($import);
             }
         }
-        $files = glob(storage_path('app/imports/*.csv*'));
+        $files = glob(storage_path('app/imports/*'));
         foreach ($files === false ? [] : $files as $path) {
             if ((int) @filemtime($path) < $before->getTimestamp()) {
                 @unlink($path);
@@ -258,6 +233,11 @@ final class ImportStore
         if (is_file($path)) {
             unlink($path);
         }
+    }
+
+    private static function file(ReadingsImport $import): ArrivingFile
+    {
+        return new ArrivingFile($import->path(), $import->bytes, $import->received);
     }
 
     private static function state(ReadingsImport $import): ImportState

@@ -116,7 +116,7 @@ final class DoorTest extends TestCase
             self::assertSame([503, 'app.trouble_busy'], [$status, $said['code'] ?? '']);
             $holder->exec('ROLLBACK');
         }
-        self::assertSame(count($log['sessions']), count($server->ask('GET', '/sessions')[1]['sessions']));
+        self::assertCount(count($log['sessions']), $server->ask('GET', '/sessions')[1]['sessions']);
         if (getenv('HARMOZON_ATTACK') === 'long') {
             fwrite(STDERR, sprintf("\nwhile the lock was held, the longest answer took %.0f ms (%s)\n", max($waits), array_search(max($waits), $waits, true)));
         }

@@ -211,12 +211,12 @@ test('a photograph that is larger than anybody reads is scaled down before it is
     () =>
       new Promise<[number, number]>((seen) => {
         const set = FormData.prototype.set;
-        FormData.prototype.set = function (...args: Parameters<typeof set>) {
-          if (args[0] === 'file') {
-            void createImageBitmap(args[1] as unknown as Blob).then((drawn) => seen([drawn.width, drawn.height]));
+        FormData.prototype.set = function (this: FormData, ...args: [string, string | Blob, string?]) {
+          if (args[1] instanceof Blob) {
+            void createImageBitmap(args[1]).then((drawn) => seen([drawn.width, drawn.height]));
           }
-          set.apply(this, args);
-        };
+          Reflect.apply(set, this, args);
+        } as typeof set;
       }),
   );
   const file = { name: 'plate.jpg', mimeType: 'image/jpeg', buffer: Buffer.from(large, 'base64') };

@@ -1,5 +1,7 @@
+import { spawn } from 'node:child_process';
 import { type Page } from '@playwright/test';
 import { expect, openDemo, test } from './support';
+import { portOf } from './workers';
 
 const PASSWORD = 'seven swans a-swimming';
 
@@ -199,4 +201,51 @@ test('a whole garage leaves as a file and comes into another', async ({ page, br
   await page.getByRole('link', { name: 'Board' }).click();
   await expect(page.getByRole('grid', { name: 'Cars at chargers' })).toBeVisible();
   await context.close();
+});
+
+test('a garage that is too large to be waited for is sent in pieces and comes in beside the server', async ({
+  page,
+  browser,
+  baseURL,
+}, info) => {
+  const context = await browser.newContext({ baseURL });
+  const lanternfish = await context.newPage();
+  await openDemo(lanternfish);
+  const sound = await (await lanternfish.request.get('/api/garage/export')).text();
+  await context.close();
+  // Blanks between the signs of JSON make it large.
+  const text = sound.replace('\n', '\n'.padEnd(5_000_000, ' '));
+  const file = (content: string) => ({
+    name: 'large.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(content),
+  });
+
+  await begin(page);
+  await page.goto('/you');
+  const panel = page.getByRole('status').filter({ hasText: 'large.json' });
+  await page.getByLabel('Bring a garage file in').setInputFiles(file(text));
+  await expect(panel).toContainText('large.json: waits for its turn. You may leave this page.');
+  await page.reload();
+  await expect(panel).toContainText('waits for its turn');
+  const worker = spawn('bash', ['tests/Browser/work.sh'], {
+    env: { ...process.env, HARMOZON_TEST_PORT: String(portOf(info.parallelIndex)) },
+    detached: true,
+    stdio: 'ignore',
+  });
+  try {
+    await expect(panel).toContainText(/large\.json: it is in\.\s*\d+ pieces added/, { timeout: 30_000 });
+    await page.getByLabel('Bring a garage file in').setInputFiles(file(text.replace('"vehicles"', '"vehicles" oh')));
+    await expect(panel).toContainText('is no JSON that can be read. Nothing of it was brought in.', {
+      timeout: 30_000,
+    });
+    await page.getByRole('button', { name: 'Remove large.json' }).click();
+    await expect(panel).toHaveCount(0);
+  } finally {
+    if (worker.pid !== undefined) {
+      process.kill(-worker.pid, 'SIGKILL');
+    }
+  }
+  await page.getByRole('link', { name: 'Board' }).click();
+  await expect(page.getByRole('grid', { name: 'Cars at chargers' })).toBeVisible();
 });

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Http\Middleware\BodyLimit;
-use App\Imports\ImportStore;
+use App\Imports\ArrivingFile;
 use Tests\StartsFromSeed;
 use Tests\TestCase;
 
@@ -23,8 +23,8 @@ final class BodyTest extends TestCase
         }
         // By what it says of itself, without a look at it.
         $this->raw('POST', '/api/fit', '{}', length: 50_000_000)->assertStatus(413);
-        $this->raw('PUT', '/api/imports/x/piece', str_repeat('x', ImportStore::LARGEST_PIECE + 2), 'application/octet-stream')->assertStatus(413);
-        $this->raw('PUT', '/api/imports/x/piece', str_repeat('x', ImportStore::LARGEST_PIECE), 'application/octet-stream')->assertNotFound();
+        $this->raw('PUT', '/api/imports/x/piece', str_repeat('x', ArrivingFile::LARGEST_PIECE + 2), 'application/octet-stream')->assertStatus(413);
+        $this->raw('PUT', '/api/imports/x/piece', str_repeat('x', ArrivingFile::LARGEST_PIECE), 'application/octet-stream')->assertNotFound();
         $just = (string) json_encode(['vehicle' => str_repeat('x', BodyLimit::JSON - 14)]);
         self::assertSame(BodyLimit::JSON, strlen($just));
         $this->raw('POST', '/api/fit', $just)->assertStatus(422);

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Imports\ArrivingFile;
 use App\Imports\ImportState;
-use App\Imports\ImportStore;
 use App\Imports\TakeFile;
 use App\Models\ChargeSession;
 use App\Models\ReadingsImport;
@@ -328,7 +328,7 @@ final class ImportTest extends TestCase
         $this->getJson("/api/imports/{$ready}/look")->assertStatus(422)->assertJsonStructure(['errors' => ['file']]);
         $this->postJson("/api/imports/{$ready}/start")->assertStatus(422)->assertJsonStructure(['errors' => ['file']]);
         $large = $this->postJson($this->doors(), ['name' => 'large', 'bytes' => 100_000_000])->json('id');
-        $this->piece($large, 0, str_repeat('x', ImportStore::LARGEST_PIECE + 1))->assertStatus(422)->assertJsonStructure(['errors' => ['piece']]);
+        $this->piece($large, 0, str_repeat('x', ArrivingFile::LARGEST_PIECE + 1))->assertStatus(422)->assertJsonStructure(['errors' => ['piece']]);
         self::assertSame(0, $this->getJson("/api/imports/{$large}")->json('received'));
     }
 

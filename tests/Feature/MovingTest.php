@@ -22,8 +22,10 @@ use Harmozon\Core\Readings\Foreign\Encoding;
 use Harmozon\Core\Readings\Foreign\Mapping;
 use Harmozon\Core\Readings\Foreign\TimeMap;
 use Harmozon\Core\Tests\Cases;
+use Illuminate\Database\Events\TransactionBeginning;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Testing\TestResponse;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -236,6 +238,86 @@ final class MovingTest extends TestCase
     private function keeper(): User
     {
         return $this->person('rook', Role::Keeper, Garage::query()->create(['name' => 'Rook yard']));
+    }
+
+    public function test_a_large_document_arrives_in_pieces_and_comes_in_beside_the_server(): void
+    {
+        $json = $this->export($this->lanternfish());
+        $keeper = $this->keeper();
+        $this->actingAs($keeper);
+        self::assertNull($this->getJson('/api/garage/arrivals')->assertOk()->json('arrival'));
+        $begun = $this->postJson('/api/garage/arrivals', ['name' => 'garage.json', 'bytes' => strlen($json), 'replace' => false])->assertCreated();
+        Contract::holds('POST', '/garage/arrivals', $begun);
+        $id = $begun->json('id');
+        Contract::holds('POST', '/garage/arrivals', $this->postJson('/api/garage/arrivals', ['name' => 'another', 'bytes' => 10])->assertStatus(422));
+        $half = intdiv(strlen($json), 2);
+        Contract::holds('PUT', '/garage/arrivals/{arrival}/piece', $this->piece($id, 0, substr($json, 0, $half))->assertOk()->assertJsonPath('state', 'arriving'));
+        Contract::holds('POST', '/garage/arrivals/{arrival}/start', $this->postJson("/api/garage/arrivals/{$id}/start")->assertStatus(422));
+        // An answer that was lost, and whoever does not know how far it came.
+        $this->piece($id, 0, substr($json, 0, $half))->assertOk()->assertJsonPath('received', $half);
+        $this->piece($id, $half + 5, 'x')->assertStatus(422)->assertJsonStructure(['errors' => ['from']]);
+        $this->piece($id, $half, substr($json, $half))->assertOk()->assertJsonPath('state', 'ready');
+        Contract::holds('POST', '/garage/arrivals/{arrival}/start', $this->postJson("/api/garage/arrivals/{$id}/start")->assertOk()->assertJsonPath('state', 'waiting'));
+        Contract::holds('DELETE', '/garage/arrivals/{arrival}', $this->deleteJson("/api/garage/arrivals/{$id}")->assertStatus(422));
+        self::assertSame([], $this->getJson('/api/garage')->json('vehicles'));
+
+        $this->artisan('harmozon:work', ['--until-empty' => true])->assertSuccessful();
+        $done = $this->actingAs($keeper)->getJson("/api/garage/arrivals/{$id}")->assertOk();
+        Contract::holds('GET', '/garage/arrivals/{arrival}', $done);
+        self::assertSame(['done', $this->pieces($json), null], [$done->json('state'), $done->json('moved.added'), $done->json('problem')]);
+        self::assertSame(count(array_merge(...array_column(array_column(json_decode($json, true)['sessions'], 'readings'), 'rows'))), $done->json('readings'));
+        self::assertSame($json, $this->export($keeper));
+        self::assertSame(0, DB::table('charge_sessions')->whereNotNull('deleted_at')->count());
+        $this->actingAs($this->person('driver', Role::Driver, $keeper->garage))->getJson("/api/garage/arrivals/{$id}")->assertForbidden();
+        $this->actingAs($this->lanternfish())->getJson("/api/garage/arrivals/{$id}")->assertNotFound();
+        Contract::holds('DELETE', '/garage/arrivals/{arrival}', $this->actingAs($keeper)->deleteJson("/api/garage/arrivals/{$id}")->assertNoContent());
+        Contract::holds('GET', '/garage/arrivals', $this->getJson('/api/garage/arrivals')->assertOk());
+    }
+
+    /** @return array<string, array{string, string}> */
+    public static function broken(): array
+    {
+        return ['no JSON' => ['{"format": "harmozon/garage", "version": 2, "sessions": [{]}', 'is no JSON'], 'no garage' => ['{"format": "harmozon/case", "version": 1}', 'harmozon/garage'], 'a bad session' => ['{"format": "harmozon/garage", "version": 2, "vehicles": [], "outlets": [], "sessions": [{"id": "x"}]}', 'sessions[0]']];
+    }
+
+    #[DataProvider('broken')]
+    public function test_a_large_document_that_cannot_be_read_is_told_and_nothing_of_it_is_here(string $json, string $told): void
+    {
+        $keeper = $this->keeper();
+        $this->actingAs($keeper);
+        $id = $this->postJson('/api/garage/arrivals', ['name' => 'garage.json', 'bytes' => strlen($json)])->assertCreated()->json('id');
+        $this->piece($id, 0, $json)->assertOk();
+        $this->postJson("/api/garage/arrivals/{$id}/start")->assertOk();
+        $this->artisan('harmozon:work', ['--until-empty' => true])->assertSuccessful();
+
+        $failed = $this->getJson("/api/garage/arrivals/{$id}")->assertOk()->assertJsonPath('state', 'failed');
+        self::assertStringContainsString($told, (string) $failed->json('problem'));
+        self::assertSame([], $this->getJson('/api/garage')->json('vehicles'));
+        self::assertSame(0, DB::table('charge_sessions')->where('garage_id', $keeper->garage_id)->count());
+    }
+
+    public function test_what_fails_at_the_last_leaves_nothing_of_its_sessions(): void
+    {
+        $json = $this->export($this->lanternfish());
+        $keeper = $this->keeper();
+        $before = [DB::table('charge_sessions')->count(), DB::table('readings')->count(), DB::table('vehicles')->count()];
+        $sessions = count(json_decode($json, true)['sessions']);
+        Event::listen(TransactionBeginning::class, static function () use ($sessions): void {
+            if (DB::table('charge_sessions')->where('deleted_at', '>', now())->count() === $sessions) {
+                throw new \RuntimeException('the power goes');
+            }
+        });
+        $this->bring($keeper, $json)->assertStatus(500);
+        Event::forget(TransactionBeginning::class);
+
+        self::assertSame($before, [DB::table('charge_sessions')->count(), DB::table('readings')->count(), DB::table('vehicles')->count()]);
+        $this->bring($keeper, $json)->assertOk();
+        self::assertSame($json, $this->export($keeper));
+    }
+
+    private function piece(string $id, int $from, string $bytes): TestResponse
+    {
+        return $this->call('PUT', "/api/garage/arrivals/{$id}/piece?from={$from}", server: ['HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'application/octet-stream'], content: $bytes);
     }
 
     private function export(User $user): string

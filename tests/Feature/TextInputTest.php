@@ -38,7 +38,7 @@ final class TextInputTest extends TestCase
         foreach (["\n", "\r\n", "\r"] as $end) {
             foreach ([-1, 0, 1] as $shift) {
                 $text = str_repeat('x', 1_048_575 + $shift).$end.'y'.$end;
-                self::assertSame(2, count($this->lines($text)));
+                self::assertCount(2, $this->lines($text));
                 self::assertSame(2, TextInput::countLines($this->path), json_encode($end).$shift);
             }
         }

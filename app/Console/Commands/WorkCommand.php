@@ -7,6 +7,7 @@ namespace App\Console\Commands;
 use App\Imports\ImportState;
 use App\Imports\TakeFileJob;
 use App\Imports\WorkerBeat;
+use App\Moving\BringGarageJob;
 use App\Moving\Destruction;
 use Illuminate\Console\Command;
 use Illuminate\Contracts\Events\Dispatcher;
@@ -44,6 +45,9 @@ final class WorkCommand extends Command
             DB::table('readings_imports')->where('state', ImportState::Stopping->value)->update(['state' => ImportState::Stopped->value, 'worker' => null]);
             foreach (DB::table('readings_imports')->whereIn('state', [ImportState::Waiting->value, ImportState::Running->value])->orderBy('id')->get(['id', 'garage_id']) as $import) {
                 TakeFileJob::dispatch((int) $import->garage_id, (int) $import->id);
+            }
+            foreach (DB::table('garage_arrivals')->whereIn('state', [ImportState::Waiting->value, ImportState::Running->value])->orderBy('id')->get(['id', 'garage_id']) as $arrival) {
+                BringGarageJob::dispatch((int) $arrival->garage_id, (int) $arrival->id);
             }
         });
     }

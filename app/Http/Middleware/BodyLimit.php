@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\Imports\ImportStore;
+use App\Imports\ArrivingFile;
 use Closure;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
@@ -28,7 +28,7 @@ final readonly class BodyLimit
         $kind = strtolower((string) $request->headers->get('Content-Type'));
         $most = match (true) {
             str_starts_with($kind, 'multipart/') => null,
-            str_starts_with($kind, 'application/octet-stream') => ImportStore::LARGEST_PIECE + 1,
+            str_starts_with($kind, 'application/octet-stream') => ArrivingFile::LARGEST_PIECE + 1,
             default => self::JSON,
         };
         if ($most !== null && ((int) $request->headers->get('Content-Length') > $most || strlen($request->getContent()) > $most)) {

@@ -1,10 +1,16 @@
 <script setup lang="ts">
-import { ref } from 'vue';
-import { api, ask } from '@/api/client';
+import { computed, ref } from 'vue';
+import { api, ask, type Arrival } from '@/api/client';
 import { useAccount } from '@/stores/account';
 import { useEdit } from '@/stores/edit';
+import { percent } from '@/ui/figures';
+import TextButton from '@/ui/TextButton.vue';
 import { useAttempt } from '@/ui/useAttempt';
 import { listed, say } from '@/words/say';
+import { useArrival } from './useArrival';
+
+/** A file that is larger is not waited for (bytes): readings make it so. */
+const AT_ONCE = 4_000_000;
 
 /** Everything that the garage holds, out as a file and in again. */
 const account = useAccount();
@@ -12,6 +18,44 @@ const edit = useEdit();
 const replaces = ref(false);
 const told = ref<string[]>([]);
 const { isBusy, error, attempt } = useAttempt();
+const large = useArrival(
+  () => account.may('keep'),
+  () => edit.refresh(),
+);
+
+type Moved = NonNullable<Arrival['moved']>;
+const cameOf = ({ kept, ...counts }: Moved): string[] => [
+  say('move.came', counts),
+  ...(kept.length > 0 ? [say('move.kept', { names: listed('comma', kept) })] : []),
+];
+
+/** How far the large one has come. */
+const way = computed((): string[] => {
+  const at = large.arrival.value;
+  if (!at) {
+    return [];
+  }
+  switch (at.state) {
+    case 'arriving':
+      return [
+        say(large.isSending.value ? 'move.arriving' : 'move.arriving_open', {
+          name: at.name,
+          percent: percent(at.received / at.bytes),
+        }),
+      ];
+    case 'running':
+      return [say('move.running', { name: at.name, n: at.readings })];
+    case 'failed':
+      return [say('move.failed', { name: at.name, problem: at.problem ?? '' })];
+    case 'done':
+      return [say('move.done', { name: at.name }), ...(at.moved ? cameOf(at.moved) : [])];
+    case 'ready':
+      return [say('move.ready', { name: at.name })];
+    default:
+      return [say('move.waiting', { name: at.name }), ...(large.isNobodyThere.value ? [say('file.no_worker')] : [])];
+  }
+});
+const mayRemove = computed(() => large.arrival.value !== null && !large.isUnderWay.value && !large.isSending.value);
 
 const bring = (event: Event) =>
   attempt(async () => {
@@ -21,16 +65,17 @@ const bring = (event: Event) =>
       return;
     }
     told.value = [];
+    if (file.size > AT_ONCE) {
+      input.value = '';
+      await large.send(file, replaces.value);
+      return;
+    }
     const form = new FormData();
     form.append('file', file);
     form.append('replace', replaces.value ? '1' : '0');
     input.value = '';
     const moved = await ask(api.POST('/garage/import', { body: { file: '' }, bodySerializer: () => form }));
-    const { kept, ...counts } = moved;
-    told.value = [
-      say('move.came', counts),
-      ...(kept.length > 0 ? [say('move.kept', { names: listed('comma', kept) })] : []),
-    ];
+    told.value = cameOf(moved);
     await edit.refresh();
   });
 </script>
@@ -49,8 +94,13 @@ const bring = (event: Event) =>
     <label class="replace"><input v-model="replaces" type="checkbox" /> {{ say('move.replace') }}</label>
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
     <div role="status">
-      <p v-for="line in told" :key="line">{{ line }}</p>
+      <p v-for="line in [...told, ...way]" :key="line">{{ line }}</p>
     </div>
+    <p v-if="mayRemove && large.arrival.value">
+      <TextButton :disabled="isBusy" @click="attempt(large.remove)">
+        {{ say('move.remove', { name: large.arrival.value.name }) }}
+      </TextButton>
+    </p>
   </template>
 </template>
 

@@ -40,6 +40,7 @@ export type Link = Schemas['Link'];
 export type Verdict = Schemas['Verdict'];
 export type CurvePoint = Schemas['CurvePoint'];
 export type Import = Schemas['Import'];
+export type Arrival = Schemas['Arrival'];
 export type ImportLook = Schemas['ImportLook'];
 export type Mapping = Schemas['Mapping'];
 

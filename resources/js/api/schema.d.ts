@@ -397,6 +397,85 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/garage/arrivals": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The garage's document that was sent last in pieces, or none */
+        get: operations["newestArrival"];
+        put?: never;
+        /** Announce a garage's document of up to 2 GB; its pieces come next, one document at a time */
+        post: operations["beginArrival"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/garage/arrivals/{arrival}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                arrival: string;
+            };
+            cookie?: never;
+        };
+        /** How far a garage's document has come */
+        get: operations["arrivalOf"];
+        put?: never;
+        post?: never;
+        /** Remove a garage's document that is not being brought in; what it brought stays */
+        delete: operations["forgetArrival"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/garage/arrivals/{arrival}/piece": {
+        parameters: {
+            query?: {
+                /** @description Bytes that came before */
+                from?: number;
+            };
+            header?: never;
+            path: {
+                arrival: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        /** The next piece of a garage's document, up to 4 MiB; a piece that has come before changes nothing */
+        put: operations["appendToArrival"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/garage/arrivals/{arrival}/start": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                arrival: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring a garage's document in, beside the server; whole, or not at all */
+        post: operations["startArrival"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/put-aside": {
         parameters: {
             query?: never;
@@ -1447,6 +1526,27 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description The document of a garage on its way into this one */
+        Arrival: {
+            id: string;
+            name: string;
+            bytes: number;
+            received: number;
+            /** @enum {string} */
+            state: "arriving" | "ready" | "waiting" | "running" | "done" | "failed";
+            /** @description Written so far */
+            readings: number;
+            moved: {
+                added: number;
+                replaced: number;
+                same: number;
+                kept: string[];
+            } | null;
+            /** @description Why it was not brought in */
+            problem: string | null;
+            /** @description How long ago the one who takes files in the background was seen; null when never */
+            worker_seen_s: number | null;
+        };
         /** @description The stable code of the sentence beside it */
         Code: string;
         Message: {
@@ -3668,6 +3768,175 @@ export interface operations {
             };
             401: components["responses"]["Message"];
             403: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    newestArrival: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How far it has come */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        arrival: components["schemas"]["Arrival"] | null;
+                    };
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+        };
+    };
+    beginArrival: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description Names the call. The same call under the same name within a day makes nothing again and is answered as it was the first time; another call under that name is 409. */
+                "Idempotency-Key"?: components["parameters"]["Once"];
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    name: string;
+                    bytes: number;
+                    /** @description What stands here otherwise is replaced */
+                    replace?: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description How far it has come */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Arrival"];
+                };
+            };
+            400: components["responses"]["Message"];
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            409: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    arrivalOf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                arrival: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How far it has come */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Arrival"];
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+        };
+    };
+    forgetArrival: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                arrival: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description It is gone */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    appendToArrival: {
+        parameters: {
+            query?: {
+                /** @description Bytes that came before */
+                from?: number;
+            };
+            header?: never;
+            path: {
+                arrival: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description How far it has come */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Arrival"];
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    startArrival: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                arrival: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How far it has come */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Arrival"];
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
             422: components["responses"]["Refused"];
         };
     };

@@ -297,7 +297,6 @@ export const later = {
   'file.arriving': '{name}: {percent} arrived',
   'file.arriving_open': '{name}: {percent} arrived. Choose the same file again to go on.',
   'file.waiting': '{name}: waits for its turn',
-  'file.no_worker': 'Nobody takes files in the background now: ./harmozon start runs one who does.',
   'file.running': '{name}: {percent} taken, {n, plural, one {# reading} other {# readings}}',
   'file.stopping': '{name}: stopping',
   'file.stopped': '{name}: stopped at {percent}; {n, plural, one {# reading is} other {# readings are}} in',

@@ -155,6 +155,16 @@ export const en = {
   'move.came':
     '{added, plural, =0 {Nothing is new} one {# piece added} other {# pieces added}}; {replaced, plural, =0 {nothing} other {#}} replaced, {same, plural, =0 {nothing} other {#}} as it was.',
   'move.kept': 'Left as they stand here: {names}.',
+  'move.arriving': '{name}: {percent} sent. Stay on this page until all of it is.',
+  'move.arriving_open': '{name}: {percent} sent. Choose the same file again to go on, or remove it.',
+  'move.ready': '{name}: all of it is sent.',
+  'move.waiting': '{name}: waits for its turn. You may leave this page.',
+  'move.running':
+    '{name}: being brought in, {n, plural, one {# reading} other {# readings}} so far. You may leave this page.',
+  'move.failed': '{name}: {problem}. Nothing of it was brought in.',
+  'file.no_worker': 'Nobody takes files in the background now: ./harmozon start runs one who does.',
+  'move.done': '{name}: it is in.',
+  'move.remove': 'Remove {name}',
   'end.garage_name': 'Type its name: {garage}',
   'end.garage_now': 'End it for good',
   'people.title': 'People of {garage}',

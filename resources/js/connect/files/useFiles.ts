@@ -1,9 +1,8 @@
 import { useTimeoutPoll } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { api, ApiError, ask, type Import, type ImportLook, type Mapping } from '@/api/client';
+import { inPieces } from '@/api/pieces';
 
-/** What the server takes at once of a file (bytes). */
-const PIECE = 4_194_304;
 const POLL_MS = 1000;
 /** One who takes files in the background looks for more every second. */
 const WORKER_QUIET_S = 15;
@@ -84,19 +83,18 @@ export function useFiles(session: string, onIn: () => void, onTaken: () => void)
             }),
           )),
       );
-      while (at.state === 'arriving') {
-        const piece = file.slice(at.received, at.received + PIECE);
-        at = put(
+      at = await inPieces(file, at, async (piece, from) =>
+        put(
           await ask(
             api.PUT('/imports/{file}/piece', {
-              params: { path: { file: at.id }, query: { from: at.received } },
+              params: { path: { file: at.id }, query: { from } },
               headers: { 'Content-Type': 'application/octet-stream' },
               body: '',
               bodySerializer: () => piece,
             }),
           ),
-        );
-      }
+        ),
+      );
       if (at.mapping_from === 'ours' && at.shift_s === 0 && isEmpty) {
         const seen = await ask(api.GET('/imports/{file}/look', path(at.id)));
         if (seen.problem === null) {

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Imports;
+
+use App\Database\Unwritable;
+use Harmozon\Core\Json\FieldError;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\WrongState;
+
+/** A file that somebody has announced and sends piece by piece. */
+final readonly class ArrivingFile
+{
+    /** One piece of it (bytes). */
+    public const LARGEST_PIECE = 4_194_304;
+
+    public const FOLDER = 'storage/app/imports';
+
+    /**
+     * @param  int  $bytes  as announced
+     * @param  int  $received  of them
+     */
+    public function __construct(private string $path, private int $bytes, private int $received)
+    {
+    }
+
+    /** @throws Unwritable */
+    public function announce(): void
+    {
+        $folder = dirname($this->path);
+        if ((! is_dir($folder) && ! @mkdir($folder, 0o700, true)) || ! @touch($this->path)) {
+            throw new Unwritable(self::FOLDER);
+        }
+    }
+
+    /**
+     * Adds what comes next. A piece that has come before changes nothing; whoever does not know how far it came is told.
+     *
+     * @param  resource  $piece
+     * @param  \Closure(resource, int): void|null  $look  at what was written, from where it begins: the file, and so many bytes
+     * @return int how much of it is there now
+     */
+    public function append(int $from, $piece, ?\Closure $look = null): int
+    {
+        if ($from < $this->received) {
+            return $this->received;
+        }
+        if ($from > $this->received) {
+            throw FieldError::at('from', Message::of('app.import_from', received: Amount::count($this->received)));
+        }
+        $file = is_file($this->path) ? fopen($this->path, 'r+b') : false;
+        if ($file === false) {
+            throw WrongState::of('file', Message::of('app.import_gone'));
+        }
+        try {
+            // What was written and never acknowledged is written again.
+            ftruncate($file, max(0, $from));
+            fseek($file, $from);
+            $written = (int) @stream_copy_to_stream($piece, $file, self::LARGEST_PIECE + 1);
+            if ($written > self::LARGEST_PIECE || $from + $written > $this->bytes) {
+                ftruncate($file, max(0, $from));
+                throw FieldError::at('piece', Message::of('app.import_too_much'));
+            }
+            if (! @fflush($file)) {
+                throw new Unwritable(self::FOLDER);
+            }
+            if ($look !== null) {
+                fseek($file, $from);
+                $look($file, $written);
+            }
+        } finally {
+            fclose($file);
+        }
+
+        return $from + $written;
+    }
+}

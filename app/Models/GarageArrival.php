@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Garage\BelongsToGarage;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+
+/**
+ * The document of a garage on its way into this one.
+ *
+ * @property int $id
+ * @property string $ulid
+ * @property int $garage_id
+ * @property string $name
+ * @property int $bytes of the file
+ * @property int $received of them
+ * @property bool $replaces what stands here otherwise
+ * @property string $state of ImportState
+ * @property int $claims
+ * @property int $readings written so far
+ * @property array{added: int, replaced: int, same: int, kept: list<string>}|null $moved what came of it
+ * @property string|null $problem in words
+ * @property Carbon $updated_at
+ */
+final class GarageArrival extends Model
+{
+    use BelongsToGarage;
+    use BootsByName;
+    use HasPublicId;
+
+    protected $table = 'garage_arrivals';
+
+    protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['replaces' => 'boolean', 'moved' => 'array'];
+    }
+
+    public function path(): string
+    {
+        return storage_path("app/imports/{$this->ulid}.garage.json");
+    }
+}
