@@ -93,12 +93,16 @@ const bring = (event: Event) =>
     </label>
     <label class="replace"><input v-model="replaces" type="checkbox" /> {{ say('move.replace') }}</label>
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
-    <div role="status">
+    <div role="status" class="told">
       <p v-for="line in [...told, ...way]" :key="line">{{ line }}</p>
     </div>
     <p v-if="mayRemove && large.arrival.value">
       <TextButton :disabled="isBusy" @click="attempt(large.remove)">
-        {{ say('move.remove', { name: large.arrival.value.name }) }}
+        {{
+          large.arrival.value.state === 'done'
+            ? say('move.clear')
+            : say('move.remove', { name: large.arrival.value.name })
+        }}
       </TextButton>
     </p>
   </template>
@@ -114,6 +118,10 @@ p {
   flex-wrap: wrap;
   gap: var(--space-2) var(--space-6);
   align-items: center;
+}
+
+.told {
+  margin-top: var(--space-5);
 }
 
 .replace {

@@ -165,6 +165,7 @@ export const en = {
   'file.no_worker': 'Nobody takes files in the background now: ./harmozon start runs one who does.',
   'move.done': '{name}: it is in.',
   'move.remove': 'Remove {name}',
+  'move.clear': 'Clear this note',
   'end.garage_name': 'Type its name: {garage}',
   'end.garage_now': 'End it for good',
   'people.title': 'People of {garage}',
