@@ -85,10 +85,10 @@ final class AccountTest extends TestCase
 
     public function test_the_log_knows_who_came_to_the_door_and_holds_no_password(): void
     {
-        Log::spy();
+        $log = Log::spy();
         $this->postJson('/api/sign-in', ['email' => 'my password, typed too early', 'password' => 'a guess'])->assertUnprocessable();
         $this->postJson('/api/sign-in', ['email' => 'stranger@another.example', 'password' => 'a guess'])->assertUnprocessable();
-        Log::shouldHaveReceived('notice')->twice()->withArgs(static fn (string $what, array $of): bool => $what === 'refused at the door' && $of['door'] === 'sign-in' && $of['address'] === '127.0.0.1'
+        $log->shouldHaveReceived('notice')->twice()->withArgs(static fn (string $what, array $of): bool => $what === 'refused at the door' && $of['door'] === 'sign-in' && $of['address'] === '127.0.0.1'
             && ! str_contains((string) json_encode($of), 'password') && ! str_contains((string) json_encode($of), 'a guess'));
     }
 
