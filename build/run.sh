@@ -100,8 +100,8 @@ while true; do
   wait $!
   kill -0 "$worker" 2>/dev/null || take_files
   if ! is_whole; then
-    [ $((SECONDS - answered)) -lt $SILENT_S ] || fail "the server ends again and again before it answers anybody; storage/logs says why"
-    printf 'A process of the server is gone; it begins again.\n'
+    [ $((SECONDS - answered)) -lt $SILENT_S ] || fail "the server keeps dying before it answers anybody; see storage/logs"
+    printf 'A process of the server has died; the server starts again.\n'
     end_group "$server"
     serve
   fi

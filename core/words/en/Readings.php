@@ -19,7 +19,7 @@ return [
     'readings.header_values' => 'the header names none of {known}',
     'readings.open_quote' => 'a quotation mark is opened and not closed',
     'readings.blank_so_far' => 'nothing was found in its first {lines, number} lines',
-    'readings.line_too_long' => 'is longer than {most, number} bytes, which no row of readings is',
+    'readings.line_too_long' => 'is longer than {most, number} bytes: no row of readings is that long',
     'readings.more_cells' => 'has more cells than the header',
     'readings.not_utf8' => 'is not UTF-8',
     'readings.no_value' => 'holds no value',

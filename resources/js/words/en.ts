@@ -155,7 +155,7 @@ export const en = {
   'move.came':
     '{added, plural, =0 {Nothing is new} one {# piece added} other {# pieces added}}; {replaced, plural, =0 {nothing} other {#}} replaced, {same, plural, =0 {nothing} other {#}} as it was.',
   'move.kept': 'Left as they stand here: {names}.',
-  'move.arriving': '{name}: {percent} sent. Stay on this page until all of it is.',
+  'move.arriving': '{name}: {percent} sent. Stay on this page until all of it is sent.',
   'move.arriving_open': '{name}: {percent} sent. Choose the same file again to go on, or remove it.',
   'move.ready': '{name}: all of it is sent.',
   'move.waiting': '{name}: waits for its turn. You may leave this page.',
