@@ -8,8 +8,6 @@ port=$1
 place="$PWD/.cache/served-$port"
 mkdir -p "$place"
 
-# The one that listens and four beside it (build/serve.sh). PHP's own server does not replace one that is gone.
-readonly ANSWERING=5
 # Whoever answers somebody right now may finish.
 readonly GRACE_S=10
 # A server that was begun again and again and answered nobody for so long will not do better by itself.
@@ -52,7 +50,7 @@ fi
 
 [ "${2:-}" != --look ] || exit 0
 
-server=0 worker=0 began=0 answered=$SECONDS
+server=0 worker=0 began=0 answering=1 answered=$SECONDS
 note_running() { printf '%s\n%s\n%s\n' "$$" "$server" "$worker" >"$place/running.new" && mv "$place/running.new" "$place/running"; }
 
 serve() {
@@ -90,10 +88,22 @@ is_whole() {
   kill -0 "$server" 2>/dev/null || return 1
   (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null || return $((SECONDS - began > 30))
   answered=$SECONDS
-  [ "$(group_of "$server" | wc -l)" -ge $ANSWERING ]
+  [ "$(group_of "$server" | wc -l)" -ge "$answering" ]
+}
+
+# How many answer: the one that listens and those beside it (build/serve.sh). PHP's own server does not replace one that is gone.
+count_answering() {
+  local i
+  for ((i = 0; i < 300; i++)); do
+    (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null && break
+    sleep 0.1 9>&-
+  done
+  sleep 0.3 9>&-
+  answering=$(group_of "$server" | wc -l)
 }
 
 serve
+count_answering
 take_files
 while true; do
   sleep 1 9>&- &
