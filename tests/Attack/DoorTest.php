@@ -33,7 +33,7 @@ final class DoorTest extends TestCase
     {
         $random = new Randomizer(new Mt19937(7));
         $names = ['evil.example', 'localhost.evil.example', '127.0.0.1.evil.example', '127.0.0.2', '0.0.0.0', '[::2]', 'localhost@evil.example', 'LOCALHOST:x', "localhost\tevil", '2130706433', '0x7f000001', 'xn--80ak6aa92e.example'];
-        for ($i = 0, $rounds = Rounds::of(40, 1_000); $i < $rounds; $i++) {
+        for ($i = 0, $rounds = Rounds::of(24, 1_000); $i < $rounds; $i++) {
             $host = $i < count($names) ? $names[$i] : self::letters($random, $random->getInt(1, 40));
             [$method, $path, $body] = [['POST', '/password/forgotten', '{"email":"marionette@lanternfish.example"}'], ['GET', '/me', ''], ['POST', '/sign-in', '{}']][$i % 3];
             [[$status, $said]] = self::server()->raw([[$method, $path, [self::JSON, "Host: {$host}"], $body]]);
@@ -62,7 +62,7 @@ final class DoorTest extends TestCase
         $random = new Randomizer(new Mt19937(11));
         $kinds = ['application/json', 'application/json; charset=utf-16', 'text/plain', 'application/octet-stream', 'application/x-www-form-urlencoded', 'multipart/form-data', 'multipart/form-data; boundary=x', 'application/vnd.api+json', ''];
         $fill = ['{"a":', '[', '"', "\0", "\xff", '{"name":"'.str_repeat('x', 50).'"}', '9', "\n", '--x', '%00&a[]=1'];
-        for ($i = 0, $rounds = Rounds::of(60, 1_500); $i < $rounds; $i++) {
+        for ($i = 0, $rounds = Rounds::of(40, 1_500); $i < $rounds; $i++) {
             $size = [0, 1, 100, 4_096, 65_536, BodyLimit::JSON - 1, BodyLimit::JSON, BodyLimit::JSON + 1, 3_000_000, 5_000_000][$random->getInt(0, 9)];
             $of = $fill[$random->getInt(0, count($fill) - 1)];
             $body = substr(str_repeat($of, intdiv($size, strlen($of)) + 1), 0, $size);
@@ -134,7 +134,7 @@ final class DoorTest extends TestCase
         // Those that would end the round for all others.
         $operations = array_values(array_filter(Sample::operations(), static fn (array $o): bool => ! in_array($o[1], ['/sign-out', '/demo-sign-in', '/me/devices/{device}'], true)));
         $calls = [];
-        for ($i = 0, $rounds = Rounds::of(200, 10_000); $i < $rounds; $i++) {
+        for ($i = 0, $rounds = Rounds::of(120, 10_000); $i < $rounds; $i++) {
             [$method, $path] = $operations[$random->getInt(0, count($operations) - 1)];
             $body = $sample->body($method, $path);
             $fields = $body === null ? [] : Sample::fields($body);

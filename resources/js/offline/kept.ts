@@ -11,6 +11,14 @@ const MOST = 400;
 /** A request is read before it is sent: afterwards its body is gone. */
 const keys = new WeakMap<Request, Promise<string | null>>();
 
+/** One after the other: what was asked, and what has changed since. */
+let turn = 0;
+const askedAt = new WeakMap<Request, number>();
+
+/** Changes of answers that may still be on their way, by their keys; an answer that was asked for before one knows nothing of it. */
+const changes = new Map<string, { at: number; change: (body: unknown) => unknown }[]>();
+const MOST_CHANGES = 60;
+
 /** Before the keys of what is kept for an account, and for one of its garages. */
 const ofAccount = (account: string): string => `${account} `;
 const ofGarage = (account: string, garage: string): string => `${ofAccount(account)}${garage} `;
@@ -29,6 +37,7 @@ async function keyOf(request: Request): Promise<string | null> {
 
 /** Notes what is asked, before it is. */
 export function asks(request: Request): void {
+  askedAt.set(request, ++turn);
   keys.set(request, keyOf(request));
 }
 
@@ -39,8 +48,13 @@ export async function keep(request: Request, response: Response): Promise<void> 
     if (!key || !response.ok) {
       return;
     }
-    const body: unknown = await response.json();
-    await (await db()).put('kept', { key, at: Date.now(), body });
+    const said: unknown = await response.json();
+    const asked = askedAt.get(request) ?? 0;
+    const tx = (await db()).transaction('kept', 'readwrite');
+    // What changes from now on finds this answer kept.
+    const since = (changes.get(key) ?? []).filter((c) => c.at > asked);
+    const body = since.reduce((so, { change }) => change(so), said);
+    await Promise.all([tx.store.put({ key, at: Date.now(), body }), tx.done]);
     await prune();
   } catch {
     // Nothing is lost: the answer is on the screen.
@@ -60,9 +74,12 @@ export async function recall(request: Request): Promise<{ body: unknown; at: num
 
 /** What has changed since an answer was given, so that without a network it does not lag behind what is known here. */
 export async function amend<T>(account: string, garage: string, path: string, change: (body: T) => T): Promise<void> {
+  const key = ofGarage(account, garage) + path;
+  const changed = { at: ++turn, change: (body: unknown) => change(body as T) };
+  changes.set(key, [...(changes.get(key) ?? []).slice(1 - MOST_CHANGES), changed]);
   try {
     const tx = (await db()).transaction('kept', 'readwrite');
-    const found = await tx.store.get(ofGarage(account, garage) + path);
+    const found = await tx.store.get(key);
     await Promise.all([found ? tx.store.put({ ...found, body: change(found.body as T) }) : undefined, tx.done]);
   } catch {
     // The next answer tells.
