@@ -82,7 +82,7 @@ queue "analysis of core, level max, and its floors" "$phpstan -c phpstan.core.ne
 if [ "$quick" = yes ]; then
   queue "PHP style: what is not committed" "vendor/bin/pint --test --dirty"
 else
-  queue "PHP style: app and tests" "vendor/bin/pint --test app tests bootstrap/app.php bootstrap/compiled.php bootstrap/providers.php build config database routes compat public"
+  queue "PHP style: app and tests" "vendor/bin/pint --test app tests bootstrap/app.php bootstrap/compiled.php bootstrap/providers.php build config lang database routes compat public"
   queue "PHP style: core" "vendor/bin/pint --test core"
 fi
 queue "page style: ESLint" "npm run -s lint"

@@ -12,8 +12,10 @@ use Illuminate\Support\Str;
 /** A session that is being brought in: under another id, and put aside at a day that has not come, until all of it is there. */
 final class Arrival
 {
-    /** Longer than any document takes. Where its writer died, it is destroyed with what is put aside. */
     private const HIDDEN_DAYS = 1;
+
+    /** Longer than any document takes: whoever wrote it has died. */
+    private const ABANDONED_HOURS = 6;
 
     /** The record whose place it took; it is to be destroyed. */
     public ?int $replaced = null;
@@ -52,6 +54,14 @@ final class Arrival
             $this->replaced = $this->here->id;
         }
         DB::table('charge_sessions')->where('id', $this->session->id)->update(['ulid' => $this->ulid, 'deleted_at' => null, 'vehicle_id' => $vehicleId, 'outlet_id' => $outletId]);
+    }
+
+    /** @return list<int> records of those that will never be whole, in every garage */
+    public static function abandoned(): array
+    {
+        $ids = DB::table('charge_sessions')->where('deleted_at', '>', Carbon::now())->where('created_at', '<', Carbon::now()->subHours(self::ABANDONED_HOURS))->pluck('id')->all();
+
+        return array_values(array_filter($ids, is_int(...)));
     }
 
     private static function anyId(): string

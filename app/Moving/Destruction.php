@@ -35,6 +35,9 @@ final class Destruction
         foreach (self::due('charge_sessions', $before)->orderBy('id')->pluck('id') as $id) {
             $count += self::session((int) $id);
         }
+        foreach (Arrival::abandoned() as $id) {
+            self::session($id);
+        }
 
         return $count;
     }

@@ -8,6 +8,7 @@ use App\Garage\Role;
 use App\Models\ChargeSession;
 use App\Models\Outlet;
 use App\Models\Vehicle;
+use App\Moving\Arrival;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -80,6 +81,25 @@ final class PutAsideTest extends TestCase
         $this->getJson("/api/sessions/{$other->ulid}")->assertOk();
         $this->getJson('/api/board')->assertOk();
         $this->postJson("/api/pieces/vehicles/{$car->ulid}/restore")->assertNotFound();
+    }
+
+    public function test_what_never_came_in_as_a_whole_is_seen_by_nobody_and_destroyed_soon(): void
+    {
+        $user = $this->demoUser();
+        $hidden = $this->inside($user, static function (): ChargeSession {
+            $like = ChargeSession::query()->firstOrFail();
+
+            return Arrival::of(array_diff_key($like->getAttributes(), array_flip(['id', 'ulid', 'garage_id', 'case_file', 'chain_adapters', 'pieces', 'summary', 'judged_before', 'created_at', 'updated_at'])) + ['ulid' => (string) Str::ulid(), 'case_file' => $like->case_file, 'chain_adapters' => $like->chain_adapters, 'pieces' => $like->pieces], ['vehicle' => null, 'outlet' => null], null, 0)->session;
+        });
+        $this->actingAs($user);
+        self::assertNotContains($hidden->ulid, array_column($this->getJson('/api/sessions')->json('sessions'), 'id'));
+        self::assertSame([], $this->getJson('/api/put-aside')->json('items'));
+        $this->travel(5)->hours();
+        $this->artisan('harmozon:destroy')->assertSuccessful();
+        self::assertDatabaseHas('charge_sessions', ['id' => $hidden->id]);
+        $this->travel(2)->hours();
+        $this->artisan('harmozon:destroy')->assertSuccessful();
+        self::assertDatabaseMissing('charge_sessions', ['id' => $hidden->id]);
     }
 
     public function test_photographs_put_aside_take_room_until_they_are_destroyed(): void

@@ -63,7 +63,7 @@ final class RefusalsTest extends TestCase
         $session = ChargeSession::query()->latest('id')->firstOrFail();
         $year = now()->year;
         $this->patchJson("/api/sessions/{$session->ulid}", ['started_at' => "{$year}-02-30T10:00:00Z"])->assertStatus(422)->assertJsonPath('code', 'app.not_a_time');
-        $this->getJson("/api/sessions?from={$year}-02-30")->assertStatus(422)->assertJsonStructure(['errors' => ['from']]);
+        $this->getJson("/api/sessions?from={$year}-02-30")->assertStatus(422)->assertJsonPath('errors.from.0', 'The from field must be a day of the calendar, written as 2026-05-17.');
         self::assertEquals($session->started_at, $session->refresh()->started_at);
     }
 
