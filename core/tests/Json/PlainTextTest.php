@@ -9,6 +9,7 @@ use Harmozon\Core\Json\Node;
 use Harmozon\Core\Json\PlainText;
 use Harmozon\Core\Json\Range;
 use Harmozon\Core\Json\RealDay;
+use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
@@ -67,6 +68,23 @@ final class PlainTextTest extends TestCase
             self::fail('it is refused');
         } catch (FieldError $e) {
             self::assertSame(['kwh', 'field.endless'], [$e->path, $e->problem->code]);
+        }
+    }
+
+    #[TestWith(['{"x": 2000}', null])]
+    #[TestWith(['{"x": 2000.1}', 'x: 2000.1 is outside 0 … 2000 kWh'])]
+    #[TestWith(['{"x": [1]}', 'x: expected a number, got a list'])]
+    #[TestWith(['{"x": {"a": 1}}', 'x: expected a number, got an object'])]
+    #[TestWith(['{"x": true}', 'x: expected a number, got true or false'])]
+    public function test_what_stands_there_instead_is_named(string $json, ?string $complaint): void
+    {
+        $node = Node::fromJson($json);
+        self::assertSame(json_decode($json, true), $node->fields());
+        try {
+            $node->number('x', Range::countedKwh());
+            self::assertNull($complaint);
+        } catch (FieldError $e) {
+            self::assertSame($complaint, Say::it($e->complaint()));
         }
     }
 }
