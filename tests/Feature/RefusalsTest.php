@@ -58,6 +58,18 @@ final class RefusalsTest extends TestCase
         self::assertTrue(password_verify("bell\x07 and whistle, twice", $person->refresh()->password));
     }
 
+    public function test_what_nobody_sees_is_nothing_where_something_else_is_expected(): void
+    {
+        $garage = $this->getJson('/api/garage')->json();
+        $chain = ['vehicle' => $garage['vehicles'][1]['id'], 'outlet' => $garage['places'][2]['outlets'][2]['id'], 'adapters' => []];
+        $calls = ['sessions' => $chain, 'fit' => $chain, 'steps' => $chain, 'forecast' => ['chains' => [$chain]], 'ranking' => ['vehicle' => $chain['vehicle']]];
+        foreach ($calls as $path => $body) {
+            $statuses = array_map(fn (string $unseen): int => $this->postJson("/api/{$path}", [...$body, 'conditions' => $unseen])->getStatusCode(), ['', "\u{202e}\0", "\u{200b}"]);
+            self::assertLessThan(500, max($statuses), $path);
+            self::assertCount(1, array_unique($statuses), "{$path}: an empty text and an unseen one are one");
+        }
+    }
+
     public function test_a_day_that_is_in_no_calendar_is_refused(): void
     {
         $session = ChargeSession::query()->latest('id')->firstOrFail();

@@ -7,7 +7,7 @@ namespace App\Http\Middleware;
 use Harmozon\Core\Json\PlainText;
 use Illuminate\Foundation\Http\Middleware\TransformsRequest;
 
-/** Control characters go from what is typed; a password keeps every character. What holds nothing that can be seen is empty. */
+/** Control characters go from what is typed; a password keeps every character. What holds nothing that can be seen is nothing, as an empty text is to the framework. */
 final class StripUnseen extends TransformsRequest
 {
     private const AS_TYPED = ['password', 'new_password', 'password_confirmation'];
@@ -18,6 +18,6 @@ final class StripUnseen extends TransformsRequest
             return $value;
         }
 
-        return PlainText::isBlank($value) ? '' : PlainText::of($value);
+        return PlainText::isBlank($value) ? null : PlainText::of($value);
     }
 }
