@@ -28,13 +28,13 @@ final class EveryFieldTest extends TestCase
 
     private const JUNK = [
         'a list' => ['a'], 'a list of lists' => [[['a']]], 'an object' => ['a' => ['b' => 1]], 'nothing' => null, 'an empty list' => [], 'a large number' => 1e308,
-        'control characters' => "a\0b\u{1b}[31m\u{202e}", 'a long word' => 'w',
+        'what nobody sees' => "\u{202e}\u{200b}", 'control characters' => "a\0b\u{1b}[31m\u{202e}", 'a long word' => 'w',
     ];
 
     private const LONG = 70_000;
 
-    /** Every field takes a list and an object; of the rest each takes one, in turn. */
-    private const ALWAYS = ['a list' => true, 'an object' => true];
+    /** Every field takes a list, an object and a text that nobody sees; of the rest each takes one, in turn. */
+    private const ALWAYS = ['a list' => true, 'an object' => true, 'what nobody sees' => true];
 
     /** @return array<string, array{string, string}> */
     public static function calls(): array
