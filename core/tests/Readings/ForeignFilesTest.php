@@ -156,6 +156,23 @@ final class ForeignFilesTest extends TestCase
         self::assertSame([1000.0, 0.001, 60.0, 3600.0, 100.0], [ReadingUnit::KiloVolts->factor(), ReadingUnit::MilliAmps->factor(), ReadingUnit::Minutes->factor(), ReadingUnit::Hours->factor(), ReadingUnit::Share->factor()]);
     }
 
+    public function test_units_are_known_by_the_words_of_headers(): void
+    {
+        $words = [
+            'celsius' => ['°C', 'C', 'Celsius', 'degC', 'deg. C'], 'fahrenheit' => ['°F', 'F', 'degF', 'Fahrenheit'], 'seconds' => ['sec', 'Seconds', 'Sek.'], 'minutes' => ['Mins', 'minute'],
+            'hours' => ['hrs', 'Std.'], 'percent' => ['Prozent', 'pct'], 'volts' => ['V', 'Volt'], 'amps' => ['A', 'amps', 'Ampere'], 'kilowatts' => ['kW', 'KW'], 'watts' => ['W', 'Watts'],
+        ];
+        $units = ['celsius' => ReadingUnit::Celsius, 'fahrenheit' => ReadingUnit::Fahrenheit, 'seconds' => ReadingUnit::Seconds, 'minutes' => ReadingUnit::Minutes, 'hours' => ReadingUnit::Hours, 'percent' => ReadingUnit::Percent, 'volts' => ReadingUnit::Volts, 'amps' => ReadingUnit::Amps, 'kilowatts' => ReadingUnit::KiloWatts, 'watts' => ReadingUnit::Watts];
+        foreach ($words as $unit => $written) {
+            foreach ($written as $word) {
+                self::assertSame($units[$unit], ReadingUnit::written($word), $word);
+            }
+        }
+        foreach (['', 'x', 'volt-ampere', 'temperature'] as $other) {
+            self::assertNull(ReadingUnit::written($other), $other);
+        }
+    }
+
     public function test_encodings_are_told_by_their_first_bytes(): void
     {
         $text = "t_s,kw,note\n0,50,heiß 🔌\n";
