@@ -231,6 +231,9 @@ test('two devices on one session, one with a wrong clock: both are kept, at thei
   await phone.clock.install({ time: new Date(Date.now() + 3_600_000) });
   await openDemo(phone);
   await phone.goto(`/connect/${id}`);
+  // The session is there as the server has it: until then what is pressed may move.
+  await expect(phone.getByText('Waiting for power, since plugging in')).toBeVisible();
+  await phone.waitForLoadState('networkidle');
   await phone.getByRole('button', { name: 'To the readings' }).tap();
   await thumb(phone, [['kW: Power', '61']]);
   await page.getByRole('textbox', { name: 'Power' }).fill('62');
