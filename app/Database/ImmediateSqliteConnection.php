@@ -9,7 +9,9 @@ use Illuminate\Database\SQLiteConnection;
 /**
  * Takes the write lock when a transaction begins, and waits for it there. A transaction that first reads and then writes
  * would otherwise be refused at once ("database is locked") when somebody else has written in between. The framework
- * does this by itself from PHP 8.4 on; delete this class then.
+ * does this by itself from PHP 8.4 on: executeBeginTransactionStatement() can go then.
+ *
+ * It also knows whether anything was written and stays, so that a failure can say so.
  */
 final class ImmediateSqliteConnection extends SQLiteConnection
 {

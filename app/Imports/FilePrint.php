@@ -16,7 +16,10 @@ final class FilePrint
     public static function goOn(string $path, $file, int $from, int $bytes): void
     {
         $sum = $from === 0 ? hash_init(self::ALGORITHM) : self::upTo($path, $from);
-        if ($sum !== null) {
+        if ($sum === null) {
+            // Of a piece that is sent once more, perhaps otherwise, nothing is known: the file is read as a whole at the end.
+            self::forget($path);
+        } else {
             hash_update_stream($sum, $file, $bytes);
             @file_put_contents(self::beside($path), serialize([$from + $bytes, $sum]));
         }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Moving;
 
 use App\Models\ChargeSession;
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\WrongState;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -23,8 +25,9 @@ final class Arrival
     /**
      * @param  array{vehicle: string|null, outlet: string|null}  $stands
      * @param  int  $number  of the session in its document
+     * @param  list<mixed>  $stoodAs  as of state()
      */
-    private function __construct(public readonly ChargeSession $session, public readonly string $ulid, public readonly array $stands, public readonly int $number, private readonly ?ChargeSession $here)
+    private function __construct(public readonly ChargeSession $session, public readonly string $ulid, public readonly array $stands, public readonly int $number, private readonly ?ChargeSession $here, private readonly array $stoodAs)
     {
     }
 
@@ -32,19 +35,24 @@ final class Arrival
      * @param  array<string, mixed>  $columns
      * @param  array{vehicle: string|null, outlet: string|null}  $stands  ids of the car and the outlet that it belongs to
      * @param  ChargeSession|null  $here  the one that it stands in for, seen or put aside
+     * @param  list<mixed>  $stoodAs  its state() before it was looked at
      */
-    public static function of(array $columns, array $stands, ?ChargeSession $here, int $number): self
+    public static function of(array $columns, array $stands, ?ChargeSession $here, int $number, array $stoodAs): self
     {
         $session = ChargeSession::query()->create([
             ...$columns, 'ulid' => self::anyId(), 'deleted_at' => Carbon::now()->addDays(self::HIDDEN_DAYS),
             'revision' => $here === null ? 0 : $here->revision + 1, 'disturbed' => $here === null ? 0 : $here->disturbed + 1, 'held' => 0,
         ]);
 
-        return new self($session, is_string($columns['ulid']) ? $columns['ulid'] : '', $stands, $number, $here);
+        return new self($session, is_string($columns['ulid']) ? $columns['ulid'] : '', $stands, $number, $here, $stoodAs);
     }
 
+    /** @throws WrongState where the session has changed while this one was written: what was acknowledged meanwhile is not replaced */
     public function settle(?int $vehicleId, ?int $outletId): void
     {
+        if (self::state($this->ulid) !== $this->stoodAs) {
+            throw WrongState::of('garage', Message::of('app.session_changed_meanwhile', session: $this->ulid));
+        }
         if ($this->here !== null) {
             $of = ['charge_session_id' => $this->here->id];
             DB::table('readings_imports')->where($of)->update(['charge_session_id' => $this->session->id]);
@@ -54,6 +62,16 @@ final class Arrival
             $this->replaced = $this->here->id;
         }
         DB::table('charge_sessions')->where('id', $this->session->id)->update(['ulid' => $this->ulid, 'deleted_at' => null, 'vehicle_id' => $vehicleId, 'outlet_id' => $outletId]);
+    }
+
+    /** @return list<mixed> what changes with every change of the session of this id; empty where there is none */
+    public static function state(string $ulid): array
+    {
+        $session = ChargeSession::withTrashed()->where('ulid', $ulid)->first();
+
+        return $session instanceof ChargeSession
+            ? [$session->id, $session->revision, $session->disturbed, $session->held, $session->getRawOriginal('updated_at'), $session->getRawOriginal('deleted_at'), $session->events()->count()]
+            : [];
     }
 
     /** @return list<int> records of those that will never be whole, in every garage */

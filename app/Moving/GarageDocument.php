@@ -27,13 +27,7 @@ final class GarageDocument
 
     private const SESSIONS = ",\n    \"sessions\": [";
 
-    /** The whole of it; the current garage must be this one. */
-    public function json(Garage $garage): string
-    {
-        return implode('', iterator_to_array($this->parts($garage), false));
-    }
-
-    /** @return \Generator<int, string> its text piece by piece: a garage may hold millions of readings */
+    /** @return \Generator<int, string> its text piece by piece: a garage may hold millions of readings. The current garage must be this one */
     public function parts(Garage $garage): \Generator
     {
         // The sessions come behind all else, inside the same braces.

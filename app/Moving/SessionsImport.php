@@ -85,6 +85,7 @@ final class SessionsImport
             foreach ($document->sessions() as $i => $node) {
                 $columns = $this->columns($node);
                 $stands = ['vehicle' => self::known($node->textOrNull('vehicle'), $pieces), 'outlet' => self::known($node->textOrNull('outlet'), $pieces)];
+                $stoodAs = Arrival::state(is_string($columns['ulid']) ? $columns['ulid'] : '');
                 $here = ChargeSession::withTrashed()->where('ulid', $columns['ulid'])->first();
                 $isHere = $here instanceof ChargeSession && ! $here->trashed();
                 if ($isHere && self::fingerprint(SessionDocument::parts($here)) === $this->fingerprintOf($document, $i, $node, $columns, $stands)) {
@@ -93,7 +94,7 @@ final class SessionsImport
                     $moved->kept[] = $columns['pieces']['vehicle']['name'].' · '.$columns['pieces']['outlet']['name'];
                 } else {
                     $isHere ? $moved->replaced++ : $moved->added++;
-                    $arrived[] = $arrival = Arrival::of($columns, $stands, $here instanceof ChargeSession ? $here : null, $i);
+                    $arrived[] = $arrival = Arrival::of($columns, $stands, $here instanceof ChargeSession ? $here : null, $i, $stoodAs);
                     $this->fill($arrival, $document, $node, $garage, $told);
                 }
             }

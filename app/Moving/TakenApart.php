@@ -14,9 +14,6 @@ use Harmozon\Core\Words\Message;
 /** A garage's document on the disk, taken apart: its pieces, each session without its rows, and its readings, a row a line. Files without a name: they go with the process. */
 final class TakenApart
 {
-    /** No document of ours is half as deep. */
-    private const DEEPEST = 64;
-
     private Node $rest;
 
     /** @var resource */
@@ -92,7 +89,7 @@ final class TakenApart
         $file = self::again($this->rowsFile);
         fseek($file, $from);
         for ($n = 0; $n < $count; $n++) {
-            yield $n => json_decode((string) fgets($file), true, self::DEEPEST);
+            yield $n => json_decode((string) fgets($file), true, Node::DEEPEST_JSON);
         }
     }
 
@@ -115,7 +112,7 @@ final class TakenApart
     private static function node(string $json, int $i): Node
     {
         try {
-            return Node::of(json_decode($json, true, self::DEEPEST, JSON_THROW_ON_ERROR), "sessions[{$i}]");
+            return Node::of(json_decode($json, true, Node::DEEPEST_JSON, JSON_THROW_ON_ERROR), "sessions[{$i}]");
         } catch (\JsonException) {
             throw FieldError::at("sessions[{$i}]", Message::of('field.broken_json'));
         }

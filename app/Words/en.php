@@ -114,6 +114,7 @@ return [
     'app.import_otherwise' => 'stands in this session already, read in another way or at another time: take it back first',
     'app.import_deadly' => 'was begun several times and never got on: it is left alone',
     'app.garage_under_way' => 'is on its way: wait until it is in, or remove it first',
+    'app.session_changed_meanwhile' => 'session {session} changed here in the meantime. Nothing was imported. Try again',
     'app.garage_broke' => 'something went wrong on the way',
     'app.import_broke' => 'Something went wrong on the way. What came in before is kept; resume it, or take it back.',
     'app.too_many_imports' => 'at most {most} files stand here at once: take one back first',

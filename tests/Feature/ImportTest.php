@@ -315,6 +315,20 @@ final class ImportTest extends TestCase
         self::assertSame([hash('sha256', $text), hash('sha256', $text)], $prints);
     }
 
+    public function test_a_piece_that_was_written_and_never_acknowledged_counts_as_it_is_sent_the_second_time(): void
+    {
+        [$half, $first, $second] = ["t_s,kw\n0,50\n", "1,51\n", "1,61\n"];
+        $import = ReadingsImport::query()->where('ulid', $this->postJson("/api/sessions/{$this->session->ulid}/imports", ['name' => 'a.csv', 'bytes' => strlen($half.$first)])->assertCreated()->json('id'))->firstOrFail();
+        $this->piece($import->ulid, 0, $half)->assertOk();
+        $this->piece($import->ulid, strlen($half), $first)->assertOk();
+        // As if the process had died between the file and the row.
+        $import->refresh()->update(['received' => strlen($half), 'state' => 'arriving', 'fingerprint' => null]);
+        file_put_contents("{$import->path()}.sum", serialize([strlen($half.$first), tap(hash_init('sha256'), static fn (\HashContext $sum) => hash_update($sum, $half.$first))]));
+        $this->piece($import->ulid, strlen($half), $second)->assertOk();
+
+        self::assertSame(hash('sha256', $half.$second), $import->refresh()->fingerprint);
+    }
+
     public function test_what_cannot_be_taken_is_refused_by_name(): void
     {
         foreach ([[[], 'name'], [['name' => 'a', 'bytes' => 0], 'bytes'], [['name' => 'a', 'bytes' => 999_999_999], 'bytes'], [['name' => str_repeat('a', 201), 'bytes' => 5], 'name']] as [$sent, $field]) {

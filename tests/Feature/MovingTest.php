@@ -315,6 +315,34 @@ final class MovingTest extends TestCase
         self::assertSame($json, $this->export($keeper));
     }
 
+    public function test_a_reading_acknowledged_while_its_session_is_being_replaced_is_not_lost(): void
+    {
+        $json = $this->export($this->lanternfish());
+        $keeper = $this->keeper();
+        $this->bring($keeper, $json)->assertOk();
+        $session = $this->inside($keeper, static fn (): ChargeSession => ChargeSession::query()->orderBy('id')->firstOrFail());
+        $this->patchJson("/api/sessions/{$session->ulid}", ['note' => 'changed here'])->assertOk();
+        $before = DB::table('charge_sessions')->count();
+        $isTaken = false;
+        // Somebody reopens the session and writes a reading down while the other one is written where nobody sees it.
+        Event::listen(TransactionBeginning::class, function () use ($session, &$isTaken): void {
+            if (! $isTaken && DB::table('charge_sessions')->where('deleted_at', '>', now())->exists()) {
+                $isTaken = true;
+                DB::table('readings')->insert(['garage_id' => $session->garage_id, 'charge_session_id' => $session->id, 'client_id' => 'late', 't_ms' => 1, 'kw' => 5]);
+                DB::table('charge_sessions')->where('id', $session->id)->increment('revision', 1, ['held' => $session->held + 1]);
+            }
+        });
+        $refused = $this->bring($keeper, $json, replace: true)->assertStatus(422);
+        Event::forget(TransactionBeginning::class);
+
+        self::assertTrue($isTaken);
+        self::assertStringContainsString('changed here in the meantime', (string) $refused->json('message'));
+        self::assertSame(1, DB::table('readings')->where('charge_session_id', $session->id)->where('client_id', 'late')->count());
+        self::assertSame($before, DB::table('charge_sessions')->count());
+        $this->bring($keeper, $json, replace: true)->assertOk();
+        self::assertSame($json, $this->export($keeper));
+    }
+
     private function piece(string $id, int $from, string $bytes): TestResponse
     {
         return $this->call('PUT', "/api/garage/arrivals/{$id}/piece?from={$from}", server: ['HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'application/octet-stream'], content: $bytes);
@@ -324,7 +352,7 @@ final class MovingTest extends TestCase
     {
         $garage = Garage::query()->findOrFail($user->refresh()->garage_id);
 
-        return $this->inside($user, fn (): string => $this->app->make(GarageDocument::class)->json($garage));
+        return $this->inside($user, fn (): string => implode('', iterator_to_array($this->app->make(GarageDocument::class)->parts($garage), false)));
     }
 
     /** @return TestResponse<\Symfony\Component\HttpFoundation\Response> */

@@ -89,7 +89,7 @@ final class PutAsideTest extends TestCase
         $hidden = $this->inside($user, static function (): ChargeSession {
             $like = ChargeSession::query()->firstOrFail();
 
-            return Arrival::of(array_diff_key($like->getAttributes(), array_flip(['id', 'ulid', 'garage_id', 'case_file', 'chain_adapters', 'pieces', 'summary', 'judged_before', 'created_at', 'updated_at'])) + ['ulid' => (string) Str::ulid(), 'case_file' => $like->case_file, 'chain_adapters' => $like->chain_adapters, 'pieces' => $like->pieces], ['vehicle' => null, 'outlet' => null], null, 0)->session;
+            return Arrival::of(array_diff_key($like->getAttributes(), array_flip(['id', 'ulid', 'garage_id', 'case_file', 'chain_adapters', 'pieces', 'summary', 'judged_before', 'created_at', 'updated_at'])) + ['ulid' => (string) Str::ulid(), 'case_file' => $like->case_file, 'chain_adapters' => $like->chain_adapters, 'pieces' => $like->pieces], ['vehicle' => null, 'outlet' => null], null, 0, [])->session;
         });
         $this->actingAs($user);
         self::assertNotContains($hidden->ulid, array_column($this->getJson('/api/sessions')->json('sessions'), 'id'));

@@ -29,7 +29,8 @@ final class WorkCommand extends Command
     public function handle(Dispatcher $events, WorkerBeat $beat, Destruction $destruction): int
     {
         $this->takeUpAgain();
-        $destruction->run();
+        // What cannot be destroyed now is, an hour later: files do not wait for it.
+        rescue(static fn (): array => $destruction->run());
         $events->listen(Looping::class, static fn () => $beat->beat());
 
         return $this->call('queue:work', [

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Requests\PieceRequest;
 use App\Imports\WorkerBeat;
 use App\Models\GarageArrival;
 use App\Moving\GarageArrivals;
@@ -32,11 +33,9 @@ final class ArrivalController extends Controller
         return response()->json($this->told($this->arrivals->begin((string) $typed['name'], (int) $typed['bytes'], $request->boolean('replace'))), 201);
     }
 
-    public function append(Request $request, GarageArrival $arrival): JsonResponse
+    public function append(PieceRequest $request, GarageArrival $arrival): JsonResponse
     {
-        $from = $request->query('from');
-
-        return response()->json($this->told($this->arrivals->append($arrival, is_string($from) && ctype_digit($from) && strlen($from) < 16 ? (int) $from : 0, $request->getContent(true))));
+        return response()->json($this->told($this->arrivals->append($arrival, $request->from(), $request->piece())));
     }
 
     public function start(GarageArrival $arrival): JsonResponse

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Requests\BeginImportRequest;
+use App\Http\Requests\PieceRequest;
 use App\Http\Requests\TellImportRequest;
 use App\Imports\ImportState;
 use App\Imports\ImportStore;
@@ -20,7 +21,6 @@ use Harmozon\Core\Readings\Foreign\Sniffer;
 use Harmozon\Core\Readings\ReadingColumns;
 use Harmozon\Core\Words\Voice;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
@@ -41,11 +41,9 @@ final class ImportController extends Controller
         return response()->json($this->told($this->store->begin($session, $request->string('name')->toString(), $request->integer('bytes'))), 201);
     }
 
-    public function append(Request $request, ReadingsImport $file): JsonResponse
+    public function append(PieceRequest $request, ReadingsImport $file): JsonResponse
     {
-        $from = $request->query('from');
-
-        return response()->json($this->told($this->store->append($file, is_string($from) && ctype_digit($from) && strlen($from) < 16 ? (int) $from : 0, $request->getContent(true))));
+        return response()->json($this->told($this->store->append($file, $request->from(), $request->piece())));
     }
 
     public function show(ReadingsImport $file): JsonResponse

@@ -6,6 +6,7 @@ namespace App\Http\Middleware;
 
 use Closure;
 use Harmozon\Core\Json\FieldError;
+use Harmozon\Core\Json\Node;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
@@ -17,9 +18,6 @@ use Symfony\Component\HttpFoundation\Response;
 /** A JSON body that cannot be read is told as what it is (400): the framework would take it for an empty one. */
 final readonly class ReadableJson
 {
-    /** No document of ours is half as deep. */
-    private const DEEPEST = 64;
-
     /** What stands first in UTF-8 with a mark, in UTF-16, and in a gzip file. */
     private const MARKS = ["\xef\xbb\xbf", "\xff\xfe", "\xfe\xff"];
 
@@ -33,7 +31,7 @@ final readonly class ReadableJson
     {
         $body = $request->isJson() ? $request->getContent() : '';
         if (trim($body) !== '') {
-            $read = json_decode($body, true, self::DEEPEST);
+            $read = json_decode($body, true, Node::DEEPEST_JSON);
             if (! is_array($read)) {
                 $told = self::told($body, $request->headers->has('Content-Encoding'));
 
@@ -80,7 +78,7 @@ final readonly class ReadableJson
 
         return match (true) {
             $isEncoded, str_starts_with($body, self::GZIP) => Message::of('app.body_compressed'),
-            $error === JSON_ERROR_DEPTH => Message::of('app.body_deep', most: Amount::count(self::DEEPEST)),
+            $error === JSON_ERROR_DEPTH => Message::of('app.body_deep', most: Amount::count(Node::DEEPEST_JSON)),
             $error === JSON_ERROR_NONE => Message::of('app.body_no_object'),
             $error === JSON_ERROR_UTF8 => Message::of('app.body_not_utf8'),
             default => Message::of('app.body_malformed'),
