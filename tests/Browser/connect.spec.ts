@@ -231,9 +231,6 @@ test('two devices on one session, one with a wrong clock: both are kept, at thei
   await phone.clock.install({ time: new Date(Date.now() + 3_600_000) });
   await openDemo(phone);
   await phone.goto(`/connect/${id}`);
-  // The session is there as the server has it: until then what is pressed may move.
-  await expect(phone.getByText('Waiting for power, since plugging in')).toBeVisible();
-  await phone.waitForLoadState('networkidle');
   await phone.getByRole('button', { name: 'To the readings' }).tap();
   await thumb(phone, [['kW: Power', '61']]);
   await page.getByRole('textbox', { name: 'Power' }).fill('62');
@@ -242,6 +239,29 @@ test('two devices on one session, one with a wrong clock: both are kept, at thei
   for (const reading of (await readings(page, id)).values) {
     expect(reading.t_s).toBeLessThan(120);
   }
+  await context.close();
+});
+
+test('what can be pressed at the start stays where it is when the steps come', async ({ page, browser, baseURL }) => {
+  const id = await begin(page);
+  const context = await browser.newContext({ ...PHONE, baseURL });
+  const phone = await context.newPage();
+  let release = (): void => undefined;
+  const held = new Promise<void>((done) => (release = done));
+  await openDemo(phone);
+  await phone.route('**/api/steps', async (route) => {
+    await held;
+    await route.continue();
+  });
+  await phone.goto(`/connect/${id}`);
+  const pad = phone.getByRole('button', { name: 'To the readings' });
+  await expect(pad).toBeVisible();
+  await expect(phone.getByRole('button', { name: 'Nothing happens' })).toBeDisabled();
+  const before = await pad.boundingBox();
+  release();
+  await expect(phone.getByRole('button', { name: 'Nothing happens' })).toBeEnabled();
+  await expect(phone.getByText('Wait for power')).toBeVisible();
+  expect(await pad.boundingBox()).toEqual(before);
   await context.close();
 });
 

@@ -2,11 +2,9 @@ import { useTimeoutPoll } from '@vueuse/core';
 import { computed, onMounted, ref } from 'vue';
 import { api, ask, type Arrival } from '@/api/client';
 import { inPieces } from '@/api/pieces';
+import { isNobodyWorking } from '@/api/worker';
 
 const POLL_MS = 1_500;
-
-/** One who takes files in the background looks for more every second. */
-const WORKER_QUIET_S = 15;
 
 /**
  * The document of a garage that is too large to be waited for: sent in pieces, brought in beside the server.
@@ -18,10 +16,9 @@ export function useArrival(mayKeep: () => boolean, onIn: () => Promise<void>) {
   const arrival = ref<Arrival | null>(null);
   const isSending = ref(false);
   const isUnderWay = computed(() => arrival.value?.state === 'waiting' || arrival.value?.state === 'running');
-  const isNobodyThere = computed(() => {
-    const seenS = arrival.value?.worker_seen_s ?? null;
-    return arrival.value?.state === 'waiting' && (seenS === null || seenS > WORKER_QUIET_S);
-  });
+  const isNobodyThere = computed(
+    () => arrival.value?.state === 'waiting' && isNobodyWorking(arrival.value.worker_seen_s),
+  );
   const path = (of: Arrival) => ({ params: { path: { arrival: of.id } } });
 
   async function look(): Promise<void> {

@@ -256,10 +256,6 @@ const count = (kwh: number) => s.correct({ station_kwh: kwh });
               {{ terms.title('event', 'authorised') }}
             </TextButton>
           </div>
-          <p v-for="step in visit?.steps.filter((x) => x.phase === 'start') ?? []" :key="step.code" class="start-step">
-            <strong>{{ step.title }}</strong> {{ step.do }} <span class="quiet">{{ step.sign }}</span>
-          </p>
-          <p v-if="tried.size > 0" class="quiet">{{ say('handshake.tried', { n: tried.size }) }}</p>
         </template>
         <p v-if="mayRecord" class="others">
           <TextButton @click="skips = true">{{ say('handshake.pad') }}</TextButton>
@@ -267,6 +263,13 @@ const count = (kwh: number) => s.correct({ station_kwh: kwh });
           <TextButton @click="part">{{ say('connect.part') }}</TextButton>
           <TextButton @click="finish()">{{ say('connect.finish') }}</TextButton>
         </p>
+        <!-- These come later: what can be pressed stays where it is. -->
+        <template v-if="view === 'handshake' || !visit">
+          <p v-for="step in visit?.steps.filter((x) => x.phase === 'start') ?? []" :key="step.code" class="start-step">
+            <strong>{{ step.title }}</strong> {{ step.do }} <span class="quiet">{{ step.sign }}</span>
+          </p>
+          <p v-if="tried.size > 0" class="quiet">{{ say('handshake.tried', { n: tried.size }) }}</p>
+        </template>
         <ForgottenSession v-if="!isForgotten" :session="s" @finish="finish" />
       </div>
 

@@ -2,10 +2,9 @@ import { useTimeoutPoll } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { api, ApiError, ask, type Import, type ImportLook, type Mapping } from '@/api/client';
 import { inPieces } from '@/api/pieces';
+import { isNobodyWorking } from '@/api/worker';
 
 const POLL_MS = 1000;
-/** One who takes files in the background looks for more every second. */
-const WORKER_QUIET_S = 15;
 
 /** So often it is asked whether a large file is judged: whoever looks before judges it once more. */
 const MOST_WAITS = 120;
@@ -43,9 +42,8 @@ export function useFiles(session: string, onIn: () => void, onTaken: () => void)
   /** Something waits, and nobody has been there for it. */
   const isNobodyThere = computed(
     () =>
-      imports.value.some(
-        (i) => i.state === 'waiting' && (i.worker_seen_s === null || i.worker_seen_s > WORKER_QUIET_S),
-      ) && !imports.value.some((i) => i.state === 'running'),
+      imports.value.some((i) => i.state === 'waiting' && isNobodyWorking(i.worker_seen_s)) &&
+      !imports.value.some((i) => i.state === 'running'),
   );
 
   async function list(): Promise<void> {
