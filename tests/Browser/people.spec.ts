@@ -225,18 +225,18 @@ test('a garage that is too large to be waited for is sent in pieces and comes in
   await page.goto('/you');
   const panel = page.getByRole('status').filter({ hasText: 'large.json' });
   await page.getByLabel('Bring a garage file in').setInputFiles(file(text));
-  await expect(panel).toContainText('large.json: waits for its turn. You may leave this page.');
+  await expect(panel).toContainText('large.json: waiting its turn. You can leave this page.');
   await page.reload();
-  await expect(panel).toContainText('waits for its turn');
+  await expect(panel).toContainText('waiting its turn');
   const worker = spawn('bash', ['tests/Browser/work.sh'], {
     env: { ...process.env, HARMOZON_TEST_PORT: String(portOf(info.parallelIndex)) },
     detached: true,
     stdio: 'ignore',
   });
   try {
-    await expect(panel).toContainText(/large\.json: it is in\.\s*\d+ pieces added/, { timeout: 30_000 });
+    await expect(panel).toContainText(/large\.json: imported\.\s*\d+ pieces added/, { timeout: 30_000 });
     await page.getByLabel('Bring a garage file in').setInputFiles(file(text.replace('"vehicles"', '"vehicles" oh')));
-    await expect(panel).toContainText('is no JSON that can be read. Nothing of it was brought in.', {
+    await expect(panel).toContainText('is not valid JSON. Nothing was imported.', {
       timeout: 30_000,
     });
     await page.getByRole('button', { name: 'Remove large.json' }).click();

@@ -52,7 +52,7 @@ final class HostTest extends TestCase
             }
             $this->postJson("{$site}/api/demo-sign-in")->assertStatus(400);
             $page = $this->get("{$site}/sign-in")->assertStatus(400);
-            self::assertStringContainsString('does not answer to this name', (string) $page->getContent());
+            self::assertStringContainsString('does not answer to that address', (string) $page->getContent());
             self::assertStringNotContainsString('<', (string) $page->getContent());
             $page->assertHeader('Content-Security-Policy');
         }

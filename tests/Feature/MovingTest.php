@@ -277,7 +277,7 @@ final class MovingTest extends TestCase
     /** @return array<string, array{string, string}> */
     public static function broken(): array
     {
-        return ['no JSON' => ['{"format": "harmozon/garage", "version": 2, "sessions": [{]}', 'is no JSON'], 'no garage' => ['{"format": "harmozon/case", "version": 1}', 'harmozon/garage'], 'a bad session' => ['{"format": "harmozon/garage", "version": 2, "vehicles": [], "outlets": [], "sessions": [{"id": "x"}]}', 'sessions[0]']];
+        return ['no JSON' => ['{"format": "harmozon/garage", "version": 2, "sessions": [{]}', 'is not valid JSON'], 'no garage' => ['{"format": "harmozon/case", "version": 1}', 'harmozon/garage'], 'a bad session' => ['{"format": "harmozon/garage", "version": 2, "vehicles": [], "outlets": [], "sessions": [{"id": "x"}]}', 'sessions[0]']];
     }
 
     #[DataProvider('broken')]

@@ -41,7 +41,7 @@ final class RefusalsTest extends TestCase
     {
         foreach (['forecast' => '{"conditions": {"soc_from": 1e400}}', 'pieces/vehicles' => '{"name": "x", "spec": {"pack": {"usable_kwh": -1e999}}}'] as $path => $body) {
             $said = $this->call('POST', "/api/{$path}", server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], content: $body)->assertStatus(422);
-            self::assertStringContainsString('is larger than any number that can be kept', (string) $said->json('message'));
+            self::assertStringContainsString('is too large a number', (string) $said->json('message'));
             self::assertSame([$path === 'forecast' ? 'conditions.soc_from' : 'spec.pack.usable_kwh'], array_keys($said->json('errors')));
         }
     }

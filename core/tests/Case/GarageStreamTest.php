@@ -70,7 +70,7 @@ final class GarageStreamTest extends TestCase
                 }
                 self::fail('it is refused');
             } catch (FieldError $e) {
-                self::assertSame('garage: is no JSON that can be read', Say::it($e->complaint()));
+                self::assertSame('garage: is not valid JSON', Say::it($e->complaint()));
             } catch (\JsonException) {
                 self::assertSame(1, 1, 'whoever reads the part refuses it');
             }
@@ -92,7 +92,7 @@ final class GarageStreamTest extends TestCase
                 iterator_to_array((new GarageStream($endless()))->parts(), false);
                 self::fail('it is refused');
             } catch (FieldError $e) {
-                self::assertSame('garage: holds a part that is longer than 65,536 bytes', Say::it($e->complaint()));
+                self::assertSame('garage: has one entry longer than 65,536 bytes', Say::it($e->complaint()));
                 self::assertLessThan(12, $given);
             }
         }

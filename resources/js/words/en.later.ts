@@ -648,7 +648,7 @@ export const later = {
   'kit.cars': 'Cars',
   'kit.adapters': 'Adapters',
   'aside.title': 'Put aside',
-  'aside.how': 'What was put aside can be brought back for {days} days; then it is destroyed for good.',
+  'aside.how': 'What was put aside can be brought back for {days} days. After that it is deleted permanently.',
   'aside.show': 'Show what was put aside',
   'aside.none': 'Nothing was put aside in the last {days} days.',
   'aside.back': 'Bring back',
