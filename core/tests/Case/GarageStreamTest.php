@@ -98,6 +98,14 @@ final class GarageStreamTest extends TestCase
         }
     }
 
+    public function test_a_row_that_is_too_long_is_refused_also_where_all_of_it_has_come(): void
+    {
+        $row = static fn (int $items): string => '{"sessions":[{"readings":{"rows":[{"a":['.str_repeat('1,', $items).'1]}]}}]}';
+        self::assertCount(3, iterator_to_array((new GarageStream([$row(30_000)]))->parts(), false));
+        $this->expectException(FieldError::class);
+        iterator_to_array((new GarageStream([$row(40_000)]))->parts(), false);
+    }
+
     public function test_many_rows_take_no_more_memory_than_few(): void
     {
         $rows = static function (int $count): \Generator {
