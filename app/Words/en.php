@@ -144,6 +144,7 @@ return [
     'console.more_rejected' => 'and {count, plural, one {# line} other {# lines}} more left out',
     'console.rejected' => 'line {line} left out: {reason}',
     'console.caution' => '! {caution}',
+    'console.by_standard' => '= {fact}: known from {standard}',
     'console.user_acts' => 'knows {known}',
     'console.user_roles' => 'is one of {known}',
     'console.no_such_user' => 'nobody has an account with {email}',

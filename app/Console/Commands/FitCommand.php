@@ -36,7 +36,7 @@ final class FitCommand extends CoreCommand
         if ($this->option('board') === true) {
             $this->pairs = iterator_to_array((new CaseReader)->garage(Node::fromJson($text))->board()->answers(), false);
 
-            return ['cells' => array_map($writer->cell(...), $this->pairs)];
+            return ['cells' => array_map(static fn (Answer $a): array => [...$writer->cell($a), 'by_standard' => $writer->byStandard($a->best)], $this->pairs)];
         }
         $case = (new CaseReader)->json($text);
         $this->fit = $case->fitter()->answer($case->outlet, $case->vehicle);
@@ -63,6 +63,12 @@ final class FitCommand extends CoreCommand
         ], $best->gates()));
         foreach ($best->cautions() as $caution) {
             $this->tell($voice->say(Message::of('console.caution', caution: $caution)));
+        }
+        foreach ($best->byStandard() as $fact) {
+            $this->tell($voice->say(Message::of('console.by_standard', fact: $fact->unread->fact(), standard: $fact->standard)));
+        }
+        foreach ($best->contradictions() as $fact) {
+            $this->tell($voice->say($fact->contradiction()));
         }
         if ($this->fit?->otherWayIsHazard() === true) {
             $this->tell($voice->say(Message::of('console.other_way_is_hazard')));

@@ -13,6 +13,7 @@ use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Fit\Change;
 use Harmozon\Core\Fit\Figure;
 use Harmozon\Core\Fit\GateResult;
+use Harmozon\Core\Fit\StandardFact;
 use Harmozon\Core\Power\Link;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
@@ -72,6 +73,8 @@ final readonly class FitWriter
             'at_most' => $answer->isAtMost(),
             ...$this->about($answer),
             'rests_on' => array_map($this->assumed(...), $answer->assumed()),
+            'by_standard' => $this->byStandard($answer),
+            'contradictions' => array_map(fn (StandardFact $f): array => ['path' => $f->path(), 'says' => $this->voice->say($f->contradiction())], $answer->contradictions()),
             'refused_by_policy' => $answer->isRefusedByPolicy(),
             'word' => $this->voice->say($answer->word()),
             'title' => $this->voice->begin($answer->word()),
@@ -133,6 +136,14 @@ final readonly class FitWriter
         $why = $answer->why();
 
         return ['why' => $this->voice->say($why), 'why_code' => $why->code];
+    }
+
+    /** @return list<array{path: string, value: list<string>|float|null, at_least: bool, fact: string, standard: string}> what counted as known by construction, and mattered */
+    public function byStandard(ChainAnswer $answer): array
+    {
+        return array_map(fn (StandardFact $f): array => [
+            'path' => $f->path(), 'value' => $f->value, 'at_least' => $f->isAtLeast, 'fact' => $this->voice->say($f->unread->fact()), 'standard' => $this->voice->say($f->standard),
+        ], $answer->byStandard());
     }
 
     /** @return GateFields */

@@ -70,6 +70,7 @@ final readonly class ForecastWriter
             'bindings' => (object) $this->bindings($forecast),
             'unread' => array_map($this->fit->ask(...), $answer->limits->unread ?? []),
             'asks' => array_map($this->fit->ask(...), $forecast->missing),
+            'by_standard' => $this->fit->byStandard($answer),
             ...$this->spread(Spread::of($forecast, $conditions)),
             'points' => array_map(fn (Step $p): array => $this->point($p, $forecast), $forecast->course->points),
         ];

@@ -31,6 +31,7 @@ final readonly class StepsWriter
             'when_nothing_starts' => array_map($this->rung(...), $list->ladder),
             'handshake' => array_map(fn (int $afterS, Message $means): array => ['after_s' => $afterS, 'words' => $this->voice->say($means)], array_keys(Handshake::waits()), Handshake::waits()),
             'stuck_latch' => $this->voice->each($list->stuckLatch),
+            'by_standard' => (new FitWriter($this->voice))->byStandard($list->answer),
         ];
     }
 

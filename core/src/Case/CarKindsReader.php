@@ -24,7 +24,6 @@ final class CarKindsReader
     public function json(string $json): CarKinds
     {
         $document = Node::fromJson($json);
-        $any = $document->object('any_volts');
 
         return new CarKinds(
             array_map(static fn (Node $n): PackClass => new PackClass($n->text('id'), $n->text('name'), $n->text('seen'), self::curve($n->object('volts'), Range::volts())), $document->objects('classes')),
@@ -35,8 +34,8 @@ final class CarKindsReader
             array_map(static fn (Node $n): OnboardCharger => new OnboardCharger(
                 self::given($n, 'kw', $n->number('kw', Range::kw())), self::given($n, 'phases', $n->wholeNumber('phases', 1, 3)), self::given($n, 'single', $n->boolOrNull('single')),
             ), $document->objects('onboard_chargers')),
-            self::needed($any, 'low', Range::volts()),
-            self::needed($any, 'high', Range::volts()),
+            self::curve($document->object('usual_volts'), Range::volts()),
+            self::needed($document, 'most_volts', Range::volts()),
             self::figure($document->object('onboard_kw'), Range::kw()),
         );
     }

@@ -82,7 +82,7 @@ final class EquipmentReader
         }
         $pack = $node->objectOrNull('pack');
 
-        return new Vehicle(
+        return ByConstruction::vehicle(new Vehicle(
             $node->text('id'),
             $node->textOrNull('name') ?? $node->text('id'),
             new Pack($pack?->number('usable_kwh', Range::kwh()), $pack?->curve('voltage_by_soc', Range::volts()), $pack?->number('heater_kw', Range::heaterKw())),
@@ -91,7 +91,7 @@ final class EquipmentReader
             $inlets,
             $node->texts('programmes'),
             $origins,
-        );
+        ));
     }
 
     public function adapter(Node $node): Adapter
@@ -146,7 +146,7 @@ final class EquipmentReader
         $access = $node->objectOrNull('access');
         $tariff = $node->objectOrNull('tariff');
 
-        return new Outlet(
+        return ByConstruction::outlet(new Outlet(
             id: $node->text('id'),
             name: $node->textOrNull('name') ?? $node->text('id'),
             coupler: $this->coupler($node, 'coupler'),
@@ -160,7 +160,7 @@ final class EquipmentReader
                 stalls: array_map(self::stall(...), $node->objectsOrNone('stalls', self::MOST_STALLS)),
             ),
             origins: $origins,
-        );
+        ));
     }
 
     private static function outletRating(Node $node): OutletRating

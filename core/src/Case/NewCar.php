@@ -112,19 +112,20 @@ final class NewCar
 
     /**
      * @param  array<string, mixed>  $origins
-     * @return list<array{float, float}>|null
+     * @return list<array{float, float}>
      */
-    private function packVolts(CarAnswers $answers, array &$origins, string $day): ?array
+    private function packVolts(CarAnswers $answers, array &$origins, string $day): array
     {
-        $volts = $this->kinds->class($answers->packClass)?->volts;
-        if ($volts === null) {
-            $origins['pack.voltage_by_soc'] = ['origin' => Origin::Typical->value, 'on' => $day, 'low' => self::pairs($this->kinds->lowestV), 'high' => self::pairs($this->kinds->highestV)];
-
-            return null;
-        }
-        $origins['pack.voltage_by_soc'] = self::typicalCurve($volts, $day);
+        $volts = $this->volts($answers);
+        $origins['pack.voltage_by_soc'] = [...self::typicalCurve($volts, $day), ...($answers->packClass === null ? ['most' => self::pairs($this->kinds->mostVolts)] : [])];
 
         return self::pairs($volts->value);
+    }
+
+    /** Of the class that was told; else what most cars have. */
+    private function volts(CarAnswers $answers): TypicalCurve
+    {
+        return $this->kinds->class($answers->packClass)->volts ?? $this->kinds->usualVolts;
     }
 
     /**
@@ -133,8 +134,9 @@ final class NewCar
      */
     private function dc(CarAnswers $answers, CouplerFamily $face, string $at, array &$origins, string $day): array
     {
-        $only = CarAnswers::onlyLanguage($face);
-        $languages = $only !== null ? [$only] : $answers->languages;
+        // What was told of a car with a closed and an open plug is told of the open one.
+        $isTold = CarAnswers::hasOpenProtocol($face) || array_filter($answers->faces, CarAnswers::hasOpenProtocol(...)) === [];
+        $languages = $isTold ? $answers->languages : null;
         foreach (['signalling' => $languages, 'max_v' => $answers->inletMaxV, 'max_kw' => $answers->peakKw] as $fact => $read) {
             if ($read !== null) {
                 $origins["{$at}.{$fact}"] = ['origin' => Origin::Read->value, 'on' => $day];
@@ -153,12 +155,9 @@ final class NewCar
     }
 
     /** @param  array<string, mixed>  $origins */
-    private function inletA(CarAnswers $answers, string $path, array &$origins, string $day): ?float
+    private function inletA(CarAnswers $answers, string $path, array &$origins, string $day): float
     {
-        $volts = $this->kinds->class($answers->packClass)?->volts;
-        if ($volts === null) {
-            return null;
-        }
+        $volts = $this->volts($answers);
         $peak = $this->kinds->peakKw($answers->packClass, $answers->usableKwh, $answers->peakKw);
         [$usual, $least, $most] = self::INLET_SPARE;
         $amps = static fn (float $kw, float $volts, float $spare): float => round($kw * 1000 / $volts * $spare);
@@ -176,7 +175,7 @@ final class NewCar
      */
     private function ac(CarAnswers $answers, CouplerFamily $face, string $at, array &$origins, string $day): array
     {
-        $phases = CarAnswers::phasesOf($face) ?? $answers->onboard->phases;
+        $phases = CarAnswers::hasOnePhase($face) ? null : $answers->onboard->phases;
         $kw = $answers->onboard->kw === null ? $this->kinds->onboardKw : TypicalFigure::exactly($answers->onboard->kw);
         foreach (['phases' => $phases, 'min_v' => $answers->onboard->minV, 'max_v' => $answers->onboard->maxV] as $fact => $read) {
             if ($read !== null) {

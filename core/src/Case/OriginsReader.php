@@ -65,6 +65,9 @@ final class OriginsReader
     private function origin(Node $node, ?Fact $fact): FactOrigin
     {
         $origin = $node->choice('origin', Origin::class) ?? throw $node->fail('origin', Message::of('field.required'));
+        if ($origin === Origin::Standard) {
+            throw $node->fail('origin', Message::of('field.origin_standard'));
+        }
         $on = $node->textOrNull('on', 10);
         if ($on !== null && (strlen($on) !== 10 || ! RealDay::opens($on))) {
             throw $node->fail('on', Message::of('field.expected_day'));
@@ -77,7 +80,7 @@ final class OriginsReader
             throw $node->fail('low', Message::of('field.low_above_high'));
         }
 
-        return new FactOrigin($origin, $on, $low, $high);
+        return new FactOrigin($origin, $on, $low, $high, $fact === Fact::PackV ? $node->curve('most', Range::volts()) : null);
     }
 
     private static function value(Node $node, string $key, Fact $fact): float|Curve|null

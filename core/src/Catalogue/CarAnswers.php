@@ -8,6 +8,7 @@ use Harmozon\Core\Equipment\CouplerFamily;
 use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Equipment\PortCorner;
 use Harmozon\Core\Equipment\Signalling;
+use Harmozon\Core\Equipment\Standards;
 
 /** What a person knows of a car without its data sheet. Null: "I don't know". */
 final readonly class CarAnswers
@@ -46,34 +47,22 @@ final readonly class CarAnswers
         return $face->carries(CurrentKind::Ac) || $face->acHalf() !== null;
     }
 
-    /**
-     * The only language that a shape is built for, by its standard (IEC 61851-24 annexes A and B); null where the shape
-     * leaves it open.
-     */
-    public static function onlyLanguage(CouplerFamily $face): ?Signalling
+    /** Whether a shape has one phase by its standard; else it may have one or three. */
+    public static function hasOnePhase(CouplerFamily $face): bool
     {
-        return match ($face) {
-            CouplerFamily::Chademo => Signalling::CanChademo,
-            CouplerFamily::GbtDc => Signalling::CanGbt,
-            default => null,
-        };
+        return Standards::chargerPhases($face)?->isAtLeast === false;
     }
 
-    /**
-     * Phases that a shape has at all (SAE J1772, SAE J3400: one); null where it may have one or three.
-     */
-    public static function phasesOf(CouplerFamily $face): ?int
+    /** Whether a shape leaves open which DC protocol it uses. */
+    public static function hasOpenProtocol(CouplerFamily $face): bool
     {
-        return match ($face) {
-            CouplerFamily::Type1, CouplerFamily::Ccs1, CouplerFamily::J3400 => 1,
-            default => null,
-        };
+        return $face->carries(CurrentKind::Dc) && Standards::dcProtocol($face) === null;
     }
 
     /** @return list<CarQuestion> those that make a difference for a car with these inlets */
     public function asks(): array
     {
-        $isOpen = array_filter($this->faces, static fn (CouplerFamily $f): bool => $f->carries(CurrentKind::Dc) && self::onlyLanguage($f) === null) !== [];
+        $isOpen = array_filter($this->faces, self::hasOpenProtocol(...)) !== [];
         $isUnseen = $this->faces === [];
 
         return array_values(array_filter(CarQuestion::cases(), fn (CarQuestion $q): bool => match ($q) {

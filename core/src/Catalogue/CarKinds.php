@@ -20,16 +20,16 @@ final readonly class CarKinds
      * @param  list<PackSize>  $sizes  from the smallest up
      * @param  list<CarKind>  $kinds
      * @param  list<OnboardCharger>  $onboardChargers  from the weakest up
-     * @param  Curve  $lowestV  of any pack
-     * @param  Curve  $highestV  of any pack
+     * @param  TypicalCurve  $usualVolts  of a pack whose class nobody has told: the two classes below 500 V together
+     * @param  Curve  $mostVolts  of any pack
      */
     public function __construct(
         public array $classes,
         private array $sizes,
         private array $kinds,
         private array $onboardChargers,
-        public Curve $lowestV,
-        public Curve $highestV,
+        public TypicalCurve $usualVolts,
+        public Curve $mostVolts,
         public TypicalFigure $onboardKw,
     ) {
     }
@@ -37,7 +37,7 @@ final readonly class CarKinds
     /** @return list<OnboardCharger> those that a car with these inlets may have */
     public function onboardChargers(CarAnswers $answers): array
     {
-        $isSingle = array_filter($answers->faces, static fn (CouplerFamily $f): bool => CarAnswers::hasAc($f) && CarAnswers::phasesOf($f) === null) === [];
+        $isSingle = array_filter($answers->faces, static fn (CouplerFamily $f): bool => CarAnswers::hasAc($f) && ! CarAnswers::hasOnePhase($f)) === [];
 
         return array_values(array_filter($this->onboardChargers, static fn (OnboardCharger $o): bool => $o->isSingle === $isSingle));
     }

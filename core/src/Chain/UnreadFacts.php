@@ -67,6 +67,8 @@ final class UnreadFacts
      */
     private static function isUnread(Fact $fact, mixed $value, array $origins, string $at = ''): int
     {
-        return $value === null || ($origins[$at.$fact->path()] ?? null)?->origin->isAbout() === true ? 1 : 0;
+        $origin = $origins[$at.$fact->path()] ?? null;
+
+        return $origin?->isByStandard() !== true && ($value === null || $origin?->origin->isAbout() === true) ? 1 : 0;
     }
 }

@@ -13,6 +13,9 @@ use Harmozon\Core\Words\Message;
 /** Works out the volts at the plug from the pack, the station's window, and the car's ways of reaching it. */
 final class VoltagePlanner
 {
+    /** What a plan says of a battery below the station's lowest volts. */
+    public const BELOW_FLOOR = 'voltage.below_floor';
+
     /** @return non-empty-list<VoltagePlan> every way the car has; the better of them is taken */
     public function plans(Chain $chain, Conditions $conditions): array
     {
@@ -47,9 +50,12 @@ final class VoltagePlanner
         ];
         $least = $side->minV === null ? [Unread::of(Fact::AcMinV, $chain)] : [];
         if ($volts === null) {
-            return VoltagePlan::unknown([Unread::of(Fact::SupplyV, $chain), ...$least, ...$phases], [$side->minV ?? 0.0, INF]);
+            return VoltagePlan::unknown([Unread::of(Fact::SupplyV, $chain), ...$least, ...$phases], [$side->isMinVByStandard ? 0.0 : $side->minV ?? 0.0, INF]);
         }
-        if ($side->minV !== null && $volts < $side->minV) {
+        if ($side->minV !== null && $volts < $side->minV && $side->isMinVByStandard) {
+            // A charger may take less than its standard asks for.
+            $least = [Unread::of(Fact::AcMinV, $chain)];
+        } elseif ($side->minV !== null && $volts < $side->minV) {
             return VoltagePlan::fails(Message::of('voltage.supply_low', supply: Amount::volts($volts), starts: Amount::volts($side->minV)));
         }
 

@@ -9,13 +9,30 @@ final readonly class AcSide
 {
     use Alterable;
 
+    /**
+     * @param  bool  $isMinVByStandard  whether nobody has read the lowest volts: they are the least that a standard asks for
+     * @param  bool  $isMaxVByStandard  the same of the highest volts
+     */
     public function __construct(
         public ?int $phases,
         public ?float $maxA,
         public ?float $maxKw,
         public ?float $minV,
         public ?float $maxV,
+        public bool $isMinVByStandard = false,
+        public bool $isMaxVByStandard = false,
     ) {
+    }
+
+    /** What its plate says; null where nobody has read it. */
+    public function ratedV(): ?float
+    {
+        return $this->isMaxVByStandard ? null : $this->maxV;
+    }
+
+    public function onPhases(int $phases): self
+    {
+        return $this->with(phases: $phases);
     }
 
     public function limitedTo(?float $maxA, ?float $maxKw): self

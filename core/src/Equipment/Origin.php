@@ -25,12 +25,15 @@ enum Origin: string implements Term
     /** A person's own estimate. */
     case Estimated = 'estimated';
 
+    /** Fixed by a standard or by the car's own design: nobody has read it, and it cannot be otherwise. */
+    case Standard = 'standard';
+
     /** Whether power, time and price that rest on it are told as "about", and nothing of safety may rest on it. */
     public function isAbout(): bool
     {
         return match ($this) {
             self::Typical, self::Learned, self::Estimated => true,
-            self::Read, self::Imported => false,
+            self::Read, self::Imported, self::Standard => false,
         };
     }
 

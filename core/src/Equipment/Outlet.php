@@ -30,6 +30,16 @@ final readonly class Outlet
         return $this->feed->supply->volts ?? $this->rating->maxV;
     }
 
+    /**
+     * The same with what a standard fixes filled in.
+     *
+     * @param  array<string, FactOrigin>  $origins
+     */
+    public function completed(OutletRating $rating, ?Supply $supply, array $origins): self
+    {
+        return $this->with(rating: $rating, feed: new OutletFeed($this->feed->cabinet, $supply), origins: $origins);
+    }
+
     public function admitting(Access $access): self
     {
         return $this->with(site: $this->site->admitting($access));

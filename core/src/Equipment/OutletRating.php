@@ -24,6 +24,12 @@ final readonly class OutletRating
     ) {
     }
 
+    /** @param  list<Signalling>|null  $protocols */
+    public function speaking(?array $protocols): self
+    {
+        return $this->with(signalling: $protocols);
+    }
+
     public function limitedTo(?float $maxA, ?float $maxKw): self
     {
         return $this->with(maxA: $maxA, maxKw: $maxKw);

@@ -47,11 +47,12 @@ final class PlateLine
 
     public static function inlet(Inlet $inlet, CurrentKind $current): Message
     {
-        $side = $current === CurrentKind::Dc ? $inlet->dc : $inlet->ac;
+        $isDc = $current === CurrentKind::Dc;
+        $side = $isDc ? $inlet->dc : $inlet->ac;
 
         return $side === null
             ? Message::of('plate.no_side', current: $current->message())
-            : self::of(self::figure($side->maxV, Unit::Volts), self::figure($side->maxA, Unit::Amps), self::figure($side->maxKw, Unit::KiloWatts));
+            : self::of(self::figure($isDc ? $inlet->dc?->maxV : $inlet->ac?->ratedV(), Unit::Volts), self::figure($side->maxA, Unit::Amps), self::figure($side->maxKw, Unit::KiloWatts));
     }
 
     public static function converter(BoostConverter $converter): Message

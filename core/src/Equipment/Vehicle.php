@@ -36,6 +36,17 @@ final readonly class Vehicle
         return $this->with(chargeCurveKw: $chargeCurveKw);
     }
 
+    /**
+     * The same with what a standard fixes filled in.
+     *
+     * @param  non-empty-list<Inlet>  $inlets
+     * @param  array<string, FactOrigin>  $origins
+     */
+    public function completed(array $inlets, array $origins): self
+    {
+        return $this->with(inlets: $inlets, origins: $origins);
+    }
+
     public function withInlet(int $index, Inlet $inlet): self
     {
         $inlets = $this->inlets;

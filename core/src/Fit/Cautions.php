@@ -11,6 +11,7 @@ use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Equipment\Outlet;
 use Harmozon\Core\Equipment\Stall;
 use Harmozon\Core\Power\HoldBack;
+use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
 
@@ -68,6 +69,10 @@ final class Cautions
         }
         if ($answer->limits !== null && $answer->limits->unread !== []) {
             $cautions[] = new Caution(CautionPlace::Power, Message::of('caution.unread_power', facts: Unread::facts($answer->limits->unread), check: Unread::places($answer->limits->unread)));
+        }
+        $threePhasesKw = MorePhases::kw($answer);
+        if ($threePhasesKw !== null) {
+            $cautions[] = new Caution(CautionPlace::Power, Message::of('caution.more_phases', kw: Amount::kw($threePhasesKw)));
         }
         // Gate 6 tells it itself, unless it has something else to ask first.
         $holdBack = $answer->limits === null ? null : HoldBack::of($chain, $answer->limits, $answer->conditions->charge->socFrom, $answer->voltage->endSoc($answer->conditions));

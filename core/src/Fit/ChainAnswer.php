@@ -117,6 +117,18 @@ final readonly class ChainAnswer
         return $this->outcome->mayFlow() ? Assumed::ofPower($this->chain) : [];
     }
 
+    /** @return list<StandardFact> what counted as known by construction, and mattered */
+    public function byStandard(): array
+    {
+        return array_values(array_filter(StandardFact::of($this), static fn (StandardFact $f): bool => ! $f->isContradicted));
+    }
+
+    /** @return list<StandardFact> what was read and contradicts a standard; it is believed */
+    public function contradictions(): array
+    {
+        return array_values(array_filter(StandardFact::of($this), static fn (StandardFact $f): bool => $f->isContradicted));
+    }
+
     /** Between what its peak lies; null where nothing of it is assumed, or nothing is known. */
     public function bandKw(): ?Band
     {

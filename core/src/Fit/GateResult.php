@@ -109,7 +109,7 @@ final class GateResult
     {
         return match ($this->result) {
             Result::Fail, Result::Unknown => $this,
-            Result::Pass, Result::Caution => self::passUnless($this->gate, $this->reason(), fn (): array => [...$this->cautions(), ...$cautions]),
+            Result::Pass, Result::Caution => new self($this->gate, Result::Pass, $this->reason(), $this->used, unless: fn (): array => [...$this->cautions(), ...$cautions]),
         };
     }
 

@@ -13,8 +13,12 @@ use Harmozon\Core\Words\Message;
 /** A piece between connector and pack that sees the session's volts, and what it is rated for. */
 final readonly class RatedPiece
 {
-    /** @param  float|null  $maxV  null when nobody has read it */
-    private function __construct(public Message $link, public ?float $maxV, public Unread $unread)
+    /**
+     * @param  float|null  $maxV  null when nobody has read it
+     * @param  bool  $isVehicles  whether it is the car's own inlet
+     * @param  bool  $isByStandard  whether nobody has read it, and it takes so much at least by its standard
+     */
+    private function __construct(public Message $link, public ?float $maxV, public Unread $unread, public bool $isVehicles = false, public bool $isByStandard = false)
     {
     }
 
@@ -28,10 +32,14 @@ final readonly class RatedPiece
             }
             $pieces[] = new self(Message::of('link.named', name: $adapter->name), $adapter->rating->plate->maxV, Unread::ofAdapter(Fact::AdapterMaxV, $adapter, $chain));
         }
-        $isDc = $chain->current === CurrentKind::Dc;
-        $side = $isDc ? $chain->inlet->dc : $chain->inlet->ac;
-        if ($side !== null) {
-            $pieces[] = new self(Message::of('link.inlet', vehicle: $chain->vehicle->name), $side->maxV, Unread::of($isDc ? Fact::InletMaxV : Fact::AcMaxV, $chain));
+        $name = Message::of('link.inlet', vehicle: $chain->vehicle->name);
+        [$dc, $ac] = [$chain->inlet->dc, $chain->inlet->ac];
+        if ($chain->current === CurrentKind::Ac && $ac !== null) {
+            $pieces[] = new self($name, $ac->maxV, Unread::of(Fact::AcMaxV, $chain), true, $ac->isMaxVByStandard);
+        }
+        // An inlet whose volts nobody has read is built for the car's own battery, and sees nothing else.
+        if ($chain->current === CurrentKind::Dc && $dc?->maxV !== null) {
+            $pieces[] = new self($name, $dc->maxV, Unread::of(Fact::InletMaxV, $chain), true);
         }
 
         return $pieces;

@@ -64,14 +64,15 @@ final class Links
     private static function inlet(Chain $chain): Link
     {
         $vehicle = $chain->vehicle;
-        $side = $chain->current === CurrentKind::Dc ? $chain->inlet->dc : $chain->inlet->ac;
+        $isDc = $chain->current === CurrentKind::Dc;
+        $side = $isDc ? $chain->inlet->dc : $chain->inlet->ac;
 
         return new Link(
             $chain->inletLink(), LinkKind::Inlet, $vehicle->id,
             Message::of('link.inlet', vehicle: $vehicle->name),
             Message::of('link_label.inlet', vehicle: $vehicle->name, coupler: $chain->inlet->coupler->id),
             PlateLine::inlet($chain->inlet, $chain->current),
-            PlateNow::asPrinted(Plate::of($side?->maxV, $side?->maxA, maxKw: $side?->maxKw)),
+            PlateNow::asPrinted(Plate::of($isDc ? $chain->inlet->dc?->maxV : $chain->inlet->ac?->ratedV(), $side?->maxA, maxKw: $side?->maxKw)),
         );
     }
 

@@ -90,10 +90,12 @@ final class VoltagePlannerTest extends TestCase
         yield 'no AC side' => [['inlets.0.ac' => null], [], ['fails: voltage.no_ac_side'], Cases::AC_POST];
         yield 'no AC side, volts unread' => [['inlets.0.ac' => null], ['supply.volts' => null], ['fails: voltage.no_ac_side'], Cases::AC_POST];
         yield 'supply unread' => [[], ['supply.volts' => null], ['unknown 100-INF unread supply_v'], Cases::AC_POST];
-        yield 'supply and least volts unread' => [['inlets.0.ac.min_v' => null], ['supply.volts' => null], ['unknown 0-INF unread supply_v ac_min_v'], Cases::AC_POST];
-        yield 'least volts unread' => [['inlets.0.ac.min_v' => null], [], ['mains 240-240 unread ac_min_v'], Cases::AC_POST];
-        yield 'phases unread' => [['inlets.0.ac.phases' => null, 'inlets.0.ac.min_v' => null], ['supply.phases' => null], ['mains 240-240 unread ac_min_v supply_phases ac_phases'], Cases::AC_POST];
-        yield 'supply and phases unread' => [['inlets.0.ac.phases' => null], ['supply' => null], ['unknown 100-INF unread supply_v supply_phases ac_phases'], Cases::AC_POST];
+        yield 'supply and least volts unread' => [['inlets.0.ac.min_v' => null], ['supply.volts' => null], ['unknown 0-INF unread supply_v'], Cases::AC_POST];
+        yield 'least volts unread, inside the window of its standard' => [['inlets.0.ac.min_v' => null], ['supply.volts' => 108], ['mains 108-108'], Cases::AC_POST];
+        yield 'least volts unread, below it' => [['inlets.0.ac.min_v' => null], ['supply.volts' => 107], ['mains 107-107 unread ac_min_v'], Cases::AC_POST];
+        yield 'phases unread, by their standard' => [['inlets.0.ac.phases' => null, 'inlets.0.ac.min_v' => null], ['supply.phases' => null], ['mains 240-240'], Cases::AC_POST];
+        yield 'phases unread at a socket that no standard here names' => [[], ['coupler' => 'socket:unheard-of', 'supply.phases' => null], ['mains 240-240 unread supply_phases'], Cases::AC_POST];
+        yield 'supply and phases unread' => [['inlets.0.ac.phases' => null], ['supply' => null], ['unknown 100-INF unread supply_v'], Cases::AC_POST];
         yield 'just enough' => [['inlets.0.ac.min_v' => 240], [], ['mains 240-240'], Cases::AC_POST];
         yield 'too little' => [['inlets.0.ac.min_v' => 240.1], [], ['fails: voltage.supply_low'], Cases::AC_POST];
         yield 'read off the plate of the post' => [[], ['supply.volts' => null, 'max_v' => 230], ['mains 230-230'], Cases::AC_POST];

@@ -113,7 +113,7 @@ final class EdgesTest extends TestCase
         yield 'translated away' => [['outlet' => ['coupler' => 'j3400', 'signalling' => null], 'adapters' => [$translates]], GateName::Signalling, 'fail', 'Test car understands power-line communication, and that cannot come through on this way, whatever the station speaks.'];
         yield 'translated, if the station speaks it' => [['car' => $chademo, 'outlet' => ['coupler' => 'j3400', 'signalling' => null], 'adapters' => [$translates]], GateName::Signalling, 'unknown', 'Not known yet: which language this station speaks.'];
         yield 'none in common' => [['outlet' => ['signalling' => ['can_chademo']]], GateName::Signalling, 'fail', 'The station speaks CHAdeMO signalling, Test car only power-line communication; whether a retrofit exists is not known.'];
-        yield 'the car unread' => [['car' => ['inlets.0.dc.signalling' => null]], GateName::Signalling, 'unknown', 'Not known yet: which DC languages Test car speaks.'];
+        yield 'the car unread' => [['car' => ['inlets.0.coupler' => 'j3400', 'inlets.0.dc.signalling' => null], 'outlet' => ['coupler' => 'j3400']], GateName::Signalling, 'unknown', 'Not known yet: which DC languages Test car speaks.'];
         yield 'a recall that nobody looked up' => [$with(['recalled' => null]), GateName::Adapter, 'unknown', 'Not known yet: whether A1 is under recall. If A1 is, do not connect it.'];
         yield 'damage that nobody looked for' => [$with(['damaged' => null]), GateName::Adapter, 'unknown', 'Not known yet: whether A1 is damaged. If A1 is, do not connect it.'];
         yield 'amps that nobody read' => [$with(['plate.continuous_a' => null, 'plate.boost_a' => null, 'plate.boost_minutes' => null]), GateName::Adapter, 'unknown', 'Not known yet: the amps of A1.'];
@@ -217,11 +217,10 @@ final class EdgesTest extends TestCase
         yield 'station volts at the low end' => [[], ['min_v' => null], [], ['min_v']];
         yield 'station amps' => [[], ['max_a' => null], [], ['max_a']];
         yield 'station kW' => [[], ['max_kw' => null], [], ['max_kw']];
-        yield 'languages of the station' => [[], ['signalling' => null], [], ['signalling']];
-        yield 'languages of the car' => [['inlets.0.dc.signalling' => null], [], [], ['inlets.0.dc.signalling']];
+        yield 'protocols of the station' => [['inlets.0.coupler' => 'j3400'], ['signalling' => null] + $hub, [], ['signalling']];
+        yield 'protocols of the car' => [['inlets.0.coupler' => 'j3400', 'inlets.0.dc.signalling' => null], $hub, [], ['inlets.0.dc.signalling']];
         yield 'pack volts' => [['pack.voltage_by_soc' => null], [], [], ['pack.voltage_by_soc']];
         yield 'charge curve' => [['charge_curve_kw' => null], [], [], ['charge_curve_kw']];
-        yield 'inlet volts' => [['inlets.0.dc.max_v' => null], [], [], ['inlets.0.dc.max_v']];
         yield 'inlet amps' => [['inlets.0.dc.max_a' => null], [], [], ['inlets.0.dc.max_a']];
         yield 'port corner' => [['inlets.0.port' => null], [], [], ['inlets.0.port']];
         yield 'cable length' => [[], ['cable.length_m' => null], [], ['cable.length_m']];
@@ -239,8 +238,8 @@ final class EdgesTest extends TestCase
         yield 'blocks of a cabinet' => [[], ['cabinet' => ['kw' => 300, 'policy' => 'modules', 'partner_active' => true]], [], ['cabinet.module_kw']];
         yield 'supply volts' => [[], ['supply.volts' => null], [], ['supply.volts'], Cases::AC_POST];
         yield 'supply amps' => [[], ['supply.amps' => null], [], ['supply.amps'], Cases::AC_POST];
-        yield 'supply phases' => [[], ['supply.phases' => null], [], ['supply.phases'], Cases::AC_POST];
+        yield 'onboard volts below what a standard asks for' => [['inlets.0.ac.min_v' => null], ['supply.volts' => 100], [], ['inlets.0.ac.min_v'], Cases::AC_POST];
         yield 'onboard kW' => [['inlets.0.ac.max_kw' => null], [], [], ['inlets.0.ac.max_kw'], Cases::AC_POST];
-        yield 'onboard volts' => [['inlets.0.ac.max_v' => null], [], [], ['inlets.0.ac.max_v'], Cases::AC_POST];
+        yield 'onboard volts above it' => [['inlets.0.ac.max_v' => null], ['supply.volts' => 277], [], ['inlets.0.ac.max_v'], Cases::AC_POST];
     }
 }

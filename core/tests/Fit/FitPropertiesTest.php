@@ -12,7 +12,9 @@ use Harmozon\Core\Fit\Answer;
 use Harmozon\Core\Fit\Board;
 use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Fit\Fitter;
+use Harmozon\Core\Fit\Flow;
 use Harmozon\Core\Fit\GateName;
+use Harmozon\Core\Fit\Outcome;
 use Harmozon\Core\Fit\Result;
 use Harmozon\Core\Tests\Cases;
 use PHPUnit\Framework\TestCase;
@@ -101,7 +103,6 @@ final class FitPropertiesTest extends TestCase
     public function test_a_fact_that_is_read_is_never_asked_for_again(): void
     {
         $facts = [
-            'vehicle.inlets.0.dc.signalling' => [['plc'], GateName::Signalling],
             'outlet.max_v' => [1000, GateName::Voltage],
             'outlet.min_v' => [150, GateName::Voltage],
             'outlet.access' => [['kind' => 'open'], GateName::Access],
@@ -120,6 +121,38 @@ final class FitPropertiesTest extends TestCase
             self::assertNotSame(Result::Unknown, Cases::gate($read, $gate)->result(), $path);
             self::assertSame('charges', $read->outcome->value, $path);
         }
+    }
+
+    /** But for the car's own inlet, which is built for its own battery (rated volts of a vehicle inlet). */
+    public function test_an_unread_fact_never_turns_a_danger_into_a_charge(): void
+    {
+        $dangers = [
+            'a recall' => [['outlet.coupler' => 'j3400', 'adapters.0.recalled' => true], Cases::DC_POST],
+            'damage' => [['outlet.coupler' => 'j3400', 'adapters.0.damaged' => true], Cases::DC_POST],
+            'volts on an adapter' => [['outlet.coupler' => 'j3400', 'adapters.0.plate.max_v' => 350], Cases::DC_POST],
+            'volts on an inlet' => [['vehicle.inlets.0.dc.max_v' => 350, 'adapters' => []], Cases::DC_POST],
+            '277 V on an inlet' => [['outlet.supply.volts' => 277, 'adapters' => []], Cases::AC_POST],
+            '277 V on an adapter' => [['outlet.coupler' => 'j3400', 'outlet.supply.volts' => 277, 'adapters.0.output' => 'type1', 'adapters.0.current' => 'ac', 'adapters.0.plate.max_v' => 250], Cases::AC_POST],
+            'an AC adapter at DC' => [['vehicle.inlets.0.coupler' => 'j3400', 'adapters.0.input' => 'ccs1', 'outlet.coupler' => 'ccs1', 'adapters.0.output' => 'j3400', 'adapters.0.current' => 'ac', 'adapters.0.plate.max_v' => 250], Cases::DC_POST],
+            'an extension lead' => [['outlet.extension' => true, 'adapters' => []], Cases::DC_POST],
+        ];
+        $facts = [
+            'vehicle.pack.voltage_by_soc', 'vehicle.charge_curve_kw', 'vehicle.inlets.0.dc.signalling', 'vehicle.inlets.0.dc.max_a', 'vehicle.inlets.0.ac.min_v', 'vehicle.inlets.0.ac.max_v', 'vehicle.inlets.0.ac.phases',
+            'outlet.signalling', 'outlet.min_v', 'outlet.max_v', 'outlet.max_kw', 'outlet.access', 'outlet.supply.volts', 'outlet.supply.phases',
+            'adapters.0.recalled', 'adapters.0.damaged', 'adapters.0.current', 'adapters.0.certification', 'adapters.0.plate.max_v', 'adapters.0.plate.continuous_a',
+        ];
+        foreach ($dangers as $name => [$danger, $post]) {
+            self::assertSame(Outcome::Hazard, Cases::answer(Cases::changed(Cases::file(adapters: [['holds_back' => true]], post: $post), $danger))->best->outcome, $name);
+        }
+        $this->forAll(Generators::elements(array_keys($dangers)), Generators::subset($facts))
+            ->then(static function (string $name, array $unread) use ($dangers): void {
+                [$danger, $post] = $dangers[$name];
+                $file = Cases::changed(Cases::file(adapters: [['holds_back' => true]], post: $post), $danger);
+                $unread = array_filter($unread, static fn (string $path): bool => $file['adapters'] !== [] || ! str_starts_with($path, 'adapters.'));
+                $best = Cases::answer(Cases::changed($file, array_fill_keys($unread, null)))->best;
+
+                self::assertNotSame(Flow::Yes, $best->outcome->flow(), $name.': '.implode(', ', $unread));
+            });
     }
 
     /** @param  list<array<string, mixed>>  $kit */

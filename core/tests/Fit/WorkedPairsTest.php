@@ -97,8 +97,9 @@ final class WorkedPairsTest extends TestCase
             Cases::file(car: $old + ['inlets.0.dc.retrofit' => 'impossible']), Outcome::WontCharge, 0.0, GateName::Signalling, Result::Fail, 'no retrofit is possible',
         ];
         yield 'same shape, older language, retrofit not looked up' => [Cases::file(car: $old), Outcome::WontCharge, 0.0, GateName::Signalling, Result::Fail, 'not known'];
-        yield 'nobody read the options screen' => [Cases::file(car: ['inlets.0.dc.signalling' => null]), Outcome::Unverified, 150.0, GateName::Signalling, Result::Unknown, 'options'];
-        yield 'nobody knows what the station speaks' => [Cases::file(outlet: ['signalling' => null]), Outcome::Unverified, 150.0, GateName::Signalling, Result::Unknown, 'generation'];
+        $open = ['inlets.0.coupler' => 'j3400'];
+        yield 'nobody read the options screen' => [Cases::file(car: [...$open, 'inlets.0.dc.signalling' => null], outlet: ['coupler' => 'j3400']), Outcome::Unverified, 150.0, GateName::Signalling, Result::Unknown, 'options'];
+        yield 'nobody knows what the station speaks' => [Cases::file(car: $open, outlet: ['coupler' => 'j3400', 'signalling' => null]), Outcome::Unverified, 150.0, GateName::Signalling, Result::Unknown, 'generation'];
         yield 'a passive adapter changes no language' => [
             Cases::file(car: ['inlets.0.coupler' => 'chademo', 'inlets.0.dc.signalling' => ['can_chademo']], adapters: [['input' => 'ccs1', 'output' => 'chademo']]), Outcome::WontCharge, 0.0, GateName::Signalling, Result::Fail,
         ];
@@ -153,7 +154,7 @@ final class WorkedPairsTest extends TestCase
         yield 'a truck whose charger starts at 200 V on 120 V' => [
             Cases::file(car: ['inlets.0.ac.min_v' => 200], outlet: ['supply.volts' => 120], post: Cases::AC_POST), Outcome::WontCharge, 0.0, GateName::Voltage, Result::Fail, 'starts at 200 V',
         ];
-        yield 'onboard charger window not read' => [Cases::file(car: ['inlets.0.ac.max_v' => null], post: Cases::AC_POST), Outcome::Unverified, 11.5, GateName::Voltage, Result::Unknown];
+        yield 'onboard charger window not read' => [Cases::file(car: ['inlets.0.ac.max_v' => null], post: Cases::AC_POST), Outcome::Charges, 11.5, GateName::Voltage, Result::Pass];
     }
 
     /** @return iterable<string, array<int, mixed>> */

@@ -99,7 +99,7 @@ final class LimitsTest extends TestCase
         self::assertSame(['nothing'], $alone(['car' => ['pack' => []]], 'dc'));
         self::assertSame(['onboard_charger car#0 48 A', 'onboard_charger car#0 11.5 kW', 3, 250.0], $alone(['car' => ['inlets.0.ac.phases' => 3]], 'ac'));
         self::assertSame(['onboard_charger car#0 48 A', 'onboard_charger car#0 11.5 kW', 1, 250.0], $alone(['car' => ['inlets.0.ac.phases' => null]], 'ac'));
-        self::assertSame(['nothing'], $alone(['car' => ['inlets.0.ac.max_v' => null]], 'ac'));
+        self::assertSame(['onboard_charger car#0 48 A', 'onboard_charger car#0 11.5 kW', 1, 250.0], $alone(['car' => ['inlets.0.ac.max_v' => null]], 'ac'));
         self::assertSame(['nothing'], $alone(['car' => ['inlets.0.ac' => null]], 'ac'));
     }
 

@@ -62,8 +62,11 @@ return [
     'gate.cautions' => '{all}',
     'danger.rating' => '{Link} must be rated for {volts} at least.',
     'danger.volts' => '{Link} is rated for {rated}: more would be dangerous.',
+    'danger.by_standard' => '{Link} is only sure to take up to {rated}: more could damage it.',
     'danger.recall' => 'If {adapter} is, do not connect it.',
     'danger.damage' => 'If {adapter} is, do not connect it.',
+
+    'contradiction.of_standard' => '{Fact}: what was entered contradicts {standard}. It is used all the same: check it.',
 
     // Gate 1, shape.
     'shape.historic' => '{coupler} is a historic shape that no car in use today takes.',
@@ -106,7 +109,8 @@ return [
     'voltage.over_rating' => '{volts} would reach {link}, which is rated for {rated}.',
     'voltage.within_charger' => "{supply} lies within the onboard charger's volts.",
     'voltage.stops_near' => "The pack meets the station's ceiling of {ceiling} on the way: stops near {soc}.",
-    'voltage.typical_may_miss' => 'On volts that are usual for its kind, {vehicle} charges here; the station gives {floor} to {ceiling}, and a pack at the edge of what is usual would lie outside: read its volts.',
+    'voltage.typical' => "{vehicle}'s battery voltage is typical for its class, not read. All of that class charges at this station's {floor} to {ceiling}.",
+    'voltage.usual_class' => "{vehicle}'s battery is taken to be of the usual 400 V class. One of a higher class charges at this {ceiling} station only if the car can step up or split its battery: check its voltage.",
     'voltage.steps_up' => "The station ends at {ceiling}, below the pack: the car steps up, at its converter's limit.",
     'voltage.splits' => "The car switches its pack to two halves, which lie below the station's {ceiling}.",
     'voltage.meets' => 'The pack runs from {start} to {target}; the station gives {floor} to {ceiling}.',
@@ -165,6 +169,7 @@ return [
     'caution.some_stalls' => 'Not every stall is sound: {faults}. Take another one.',
     'caution.every_stall' => 'Every stall has a known fault: {faults}.',
     'caution.unread_power' => 'Not read yet: {facts}. The kW shown is a ceiling. {check}',
+    'caution.more_phases' => 'One phase is certain. With three, up to {kw}.',
     'caution.handle_first' => '{adapter}: connector into the adapter first, then both into the car.',
     'caution.car_first' => '{adapter}: adapter into the car first, then the connector into it.',
     'caution.order_unknown' => '{adapter}: order not known; by default the connector goes into the adapter first. Its own handbook decides.',

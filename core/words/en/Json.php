@@ -29,6 +29,7 @@ return [
     'field.broken_json' => 'is not valid JSON',
     'field.part_too_long' => 'has one entry longer than {most, number} bytes',
     'field.not_json' => 'not valid JSON ({why})',
+    'field.origin_standard' => 'is worked out and cannot be entered: leave the fact empty',
     'field.between' => 'must be from {least} to {most}',
     'field.endless' => 'is too large a number',
     'field.outside' => '{value} is outside {range}',

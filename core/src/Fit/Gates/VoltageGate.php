@@ -9,6 +9,7 @@ use Harmozon\Core\Chain\Unread;
 use Harmozon\Core\Chain\VoltageMode;
 use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Equipment\Curve;
+use Harmozon\Core\Equipment\Origin;
 use Harmozon\Core\Fit\Figure;
 use Harmozon\Core\Fit\Gate;
 use Harmozon\Core\Fit\GateName;
@@ -24,18 +25,25 @@ final class VoltageGate implements Gate
     public function judge(Situation $situation): GateResult
     {
         $plan = $situation->voltage;
+        $typical = Assumed::packVolts($situation->chain);
+        // Without any volts of the pack the plan itself asks for them.
+        $isSpread = $typical !== null && $situation->chain->current === CurrentKind::Dc && $situation->chain->vehicle->pack->voltageBySoc !== null;
+        $spread = $isSpread ? PackSpread::of($situation, $typical) : null;
         if ($plan->failure !== null) {
-            return GateResult::fail(GateName::Voltage, $plan->failure, static fn (): array => self::figures($situation));
+            return $typical !== null && $spread?->fitsInPart === true
+                ? GateResult::unread(GateName::Voltage, [$typical->unread])
+                : GateResult::fail(GateName::Voltage, $plan->failure, static fn (): array => self::figures($situation));
         }
         $highest = $plan->highestV($situation->conditions);
-        $typical = Assumed::packVolts($situation->chain);
-        $most = max($highest[1] ?? 0.0, $typical === null ? 0.0 : self::mostV($situation, $typical));
-        $missing = $plan->missing;
+        $missing = [...($typical !== null && $spread?->fits === false ? [$typical->unread] : []), ...$plan->missing];
         $danger = null;
         foreach (RatedPiece::along($situation->chain) as $piece) {
-            if ($piece->maxV === null) {
+            $most = max($highest[1] ?? 0.0, $typical === null ? 0.0 : self::mostV($situation, $typical, $piece));
+            if ($piece->maxV === null || ($piece->isByStandard && $highest !== null && $most > $piece->maxV && $most < INF)) {
                 $missing[] = $piece->unread;
                 $danger ??= $highest === null || $highest[1] === INF ? null : Message::of('danger.rating', link: $piece->link, volts: Amount::volts($highest[1]));
+            } elseif ($piece->isByStandard) {
+                $danger ??= $highest !== null && $most > $piece->maxV ? Message::of('danger.by_standard', link: $piece->link, rated: Amount::volts($piece->maxV)) : null;
             } elseif ($highest !== null && $highest[0] > $piece->maxV && $typical === null) {
                 return self::tooHigh($highest[0], $piece, $plan->missing);
             } elseif ($highest !== null && $most > $piece->maxV) {
@@ -46,13 +54,18 @@ final class VoltageGate implements Gate
             }
         }
 
-        return $missing === [] ? $this->meets($situation) : GateResult::unread(GateName::Voltage, $missing, $danger);
+        if ($missing !== []) {
+            return GateResult::unread(GateName::Voltage, $missing, $danger);
+        }
+        $typical = self::typical($situation);
+
+        return $typical === null ? $this->meets($situation) : $this->meets($situation)->minding([$typical]);
     }
 
-    /** The most that the plug may see at the upper end of what is usual for the pack. */
-    private static function mostV(Situation $situation, Assumed $typical): float
+    /** The most that a piece may see: what is usual for the pack on the car's own inlet, and what there is on any other piece. */
+    private static function mostV(Situation $situation, Assumed $typical, RatedPiece $piece): float
     {
-        $high = $typical->origin->high;
+        $high = ($piece->isVehicles ? null : $typical->origin->most) ?? $typical->origin->high;
         $plan = $high instanceof Curve ? $situation->voltage->along($high, $situation->chain->vehicle->pack->voltageBySoc) : $situation->voltage;
 
         return $plan->plugV?->highestBetween($situation->conditions->charge->socFrom, $plan->endSoc($situation->conditions)) ?? 0.0;
@@ -84,9 +97,6 @@ final class VoltageGate implements Gate
             $plan->mode === VoltageMode::Mains => GateResult::pass(
                 GateName::Voltage, static fn (): Message => Message::of('voltage.within_charger', supply: Amount::volts($outlet->mainsV())), $figures,
             ),
-            self::mayMiss($situation) => GateResult::caution(
-                GateName::Voltage, static fn (): Message => Message::of('voltage.typical_may_miss', vehicle: $situation->chain->vehicle->name, floor: Amount::volts($outlet->rating->minV), ceiling: $ceiling()), $figures,
-            ),
             $ceilingSoc !== null => GateResult::caution(
                 GateName::Voltage, static fn (): Message => Message::of('voltage.stops_near', ceiling: $ceiling(), soc: Amount::percent($ceilingSoc)), $figures,
             ),
@@ -104,21 +114,20 @@ final class VoltageGate implements Gate
         };
     }
 
-    /** Whether a pack whose volts nobody has read may lie outside the station's window when the session begins. */
-    private static function mayMiss(Situation $situation): bool
+    /** What to be careful about where nobody has read the pack's volts; null where they were read, or learned from sessions. */
+    private static function typical(Situation $situation): ?Message
     {
-        $typical = Assumed::packVolts($situation->chain);
-        $from = $situation->conditions->charge->socFrom;
-        $outlet = $situation->chain->outlet;
-        if ($typical === null || ! in_array($situation->voltage->mode, [VoltageMode::Native, VoltageMode::SplitPack], true)) {
-            return false;
+        $origin = Assumed::packVolts($situation->chain)?->origin;
+        if ($origin === null || $origin->origin === Origin::Learned || $situation->chain->current === CurrentKind::Ac) {
+            return null;
         }
-        $plan = $situation->voltage;
-        $pack = $situation->chain->vehicle->pack->voltageBySoc;
-        $low = $typical->origin->low instanceof Curve ? $plan->along($typical->origin->low, $pack)->plugV?->at($from) : null;
-        $high = $typical->origin->high instanceof Curve ? $plan->along($typical->origin->high, $pack)->plugV?->at($from) : null;
+        $outlet = $situation->chain->outlet->rating;
+        $ceilingV = $outlet->maxV;
+        $mostV = $origin->most?->at($situation->conditions->charge->socFrom);
 
-        return ($low !== null && $low < $outlet->rating->minV) || ($high !== null && $outlet->rating->maxV !== null && $high > $outlet->rating->maxV);
+        return $mostV !== null && $ceilingV !== null && $mostV > $ceilingV
+            ? Message::of('voltage.usual_class', vehicle: $situation->chain->vehicle->name, ceiling: Amount::volts($ceilingV))
+            : Message::of('voltage.typical', vehicle: $situation->chain->vehicle->name, floor: Amount::volts($outlet->minV), ceiling: Amount::volts($ceilingV));
     }
 
     /** @return list<Figure> */
