@@ -5,6 +5,8 @@ return [
     'demo' => (bool) env('HARMOZON_DEMO', false),
     // Whether anybody may make an account; else only the first one, and whoever was invited.
     'open' => (bool) env('HARMOZON_OPEN', false),
+    // Whether somebody without an account may check a car: it computes, and keeps nothing.
+    'visitors' => (bool) env('HARMOZON_VISITORS', true),
     'demo_domain' => '@lanternfish.example',
     'demo_email' => 'marionette@lanternfish.example',
     'demo_password' => 'dovetail-and-shim',

@@ -24,11 +24,13 @@ use App\Http\Controllers\ReviewController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SessionExportController;
 use App\Http\Controllers\TokenController;
+use App\Http\Controllers\VisitorController;
 use App\Http\Middleware\AsShown;
 use App\Http\Middleware\MayAct;
 use App\Http\Middleware\NotMadeUp;
 use App\Http\Middleware\OnlyOnce;
 use App\Http\Middleware\SameOrigin;
+use App\Http\Middleware\Visitors;
 use Illuminate\Support\Facades\Route;
 
 // The doors for a visitor.
@@ -40,6 +42,13 @@ Route::middleware(SameOrigin::class)->group(static function (): void {
     Route::post('invitations/{token}/account', [DoorController::class, 'joinAnew'])->middleware('throttle:30,1')->name('api.join-anew');
     Route::post('password/forgotten', [DoorController::class, 'forgotten'])->name('api.forgotten');
     Route::post('password/reset', [DoorController::class, 'reset'])->name('api.reset');
+});
+
+// What somebody without an account may ask: it computes, and keeps nothing.
+Route::middleware([SameOrigin::class, Visitors::class, 'throttle:120,1,visitors'])->prefix('visitors')->name('api.visitors.')->group(static function (): void {
+    Route::get('terms', [VisitorController::class, 'terms'])->name('terms');
+    Route::get('car-kinds', [VisitorController::class, 'classes'])->name('car-kinds');
+    Route::post('new-car', [VisitorController::class, 'draft'])->name('new-car');
 });
 
 // For whoever is signed in, whatever garage they belong to.

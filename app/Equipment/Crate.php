@@ -57,14 +57,18 @@ final class Crate
 
     /**
      * @param  string  $kit  `own`, `buy` (with what could be bought) or `none`
+     * @param  bool  $areKinds  whether it is looked at beside kinds of charger: their sockets come with the usual portable supply
      * @return list<CoreAdapter>
      */
-    public function chosen(string $kit, Catalogue $catalogue): array
+    public function chosen(string $kit, bool $areKinds, Catalogue $catalogue): array
     {
-        return match ($kit) {
-            'none' => [],
-            'buy' => [...$this->kit($this->adapters()), ...$catalogue->forSale()],
-            default => $this->kit($this->adapters()),
+        $own = $kit === 'none' ? [] : $this->kit($this->adapters());
+
+        return match (true) {
+            $kit === 'none' => [],
+            $kit === 'buy' => [...$own, ...$catalogue->forSale()],
+            $areKinds => [...$own, ...$catalogue->suppliesBeside($own)],
+            default => $own,
         };
     }
 

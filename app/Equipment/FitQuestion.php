@@ -27,6 +27,7 @@ final class FitQuestion
 
     /**
      * @param  Collection<int, Adapter>  $adapters  the kit to choose from
+     * @param  bool  $isWholeCrate  whether the kit is all there is
      * @param  list<string>|null  $exactly  ids of exactly the adapters to use
      * @param  array<string, mixed>  $conditions
      */
@@ -34,6 +35,7 @@ final class FitQuestion
         public readonly Outlet $outlet,
         public readonly Vehicle $vehicle,
         public readonly Collection $adapters,
+        private readonly bool $isWholeCrate,
         private readonly ?array $exactly,
         private readonly string $policy,
         private readonly array $conditions,
@@ -48,7 +50,7 @@ final class FitQuestion
      */
     public static function ask(string $outletId, string $vehicleId, ?array $adapterIds, bool $isExact, string $policy, array $conditions): self
     {
-        $outlet = (new Rows)->find($outletId) ?? throw FieldError::at('outlet', Message::of('app.not_in_garage'));
+        $outlet = app(Rows::class)->find($outletId) ?? throw FieldError::at('outlet', Message::of('app.not_in_garage'));
         $vehicle = Vehicle::query()->firstWhere('ulid', $vehicleId) ?? throw FieldError::at('vehicle', Message::of('app.not_in_garage'));
         $crate = Adapter::inOrder()->keyBy('ulid');
         $adapters = $adapterIds === null ? $crate->values() : new Collection;
@@ -61,7 +63,7 @@ final class FitQuestion
             }
         }
 
-        return new self($outlet, $vehicle, $adapters->unique('ulid')->values(), $isExact ? ($adapterIds ?? []) : null, $policy, $conditions);
+        return new self($outlet, $vehicle, $adapters->unique('ulid')->values(), $adapterIds === null, $isExact ? ($adapterIds ?? []) : null, $policy, $conditions);
     }
 
     /** @return array<string, mixed> the same question as a case file */
@@ -102,6 +104,16 @@ final class FitQuestion
         $case = $this->case();
 
         return $case->changes($catalogue)->changes($answer->best, $case->outlet, $case->vehicle);
+    }
+
+    /** @return list<CoreAdapter> what could be bought, where that is asked; else, at a kind of charger, the usual portable supply */
+    public function offered(bool $mayBuy, Catalogue $catalogue): array
+    {
+        return match (true) {
+            $mayBuy => $catalogue->forSale(),
+            $this->isWholeCrate && KindRows::isKind($this->outlet->ulid) => $catalogue->suppliesBeside($this->case()->adapters),
+            default => [],
+        };
     }
 
     /** @param  list<CoreAdapter>  $more  adapters beside the garage's own, for what could be bought */

@@ -12,6 +12,8 @@ use App\Models\Piece;
 use App\Models\Place;
 use Harmozon\Core\Case\EquipmentReader;
 use Harmozon\Core\Case\FactDays;
+use Harmozon\Core\Equipment\Outlet as CoreOutlet;
+use Harmozon\Core\Equipment\Vehicle as CoreVehicle;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Json\Node;
 use Harmozon\Core\Json\ReadFields;
@@ -94,12 +96,21 @@ final class PieceStore
 
     /**
      * @param  array<string, mixed>  $fields
+     * @return CoreVehicle|CoreOutlet|null as the core reads its plate; null for a kind of which no standard fixes anything
      *
      * @throws FieldError when the core cannot read the plate
      */
-    public function check(PieceKind $kind, array $fields): void
+    public function check(PieceKind $kind, array $fields): CoreVehicle|CoreOutlet|null
     {
         $this->columns($kind, $fields);
+        $spec = is_array($fields['spec'] ?? null) ? self::byName($fields['spec']) : [];
+        $node = Node::of([...$spec, 'id' => 'new', 'name' => 'new'], 'spec');
+
+        return match ($kind) {
+            PieceKind::Vehicles => $this->reader->vehicle($node),
+            PieceKind::Outlets => $this->reader->outlet($node),
+            default => null,
+        };
     }
 
     /**

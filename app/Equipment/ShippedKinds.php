@@ -16,10 +16,10 @@ final class ShippedKinds
         return $document['groups'];
     }
 
-    /** @return list<array{id: string, group: string, name: string, seen: string, read: list<string>, outlet: array<string, mixed>}> */
+    /** @return list<array{id: string, group: string, regions: list<string>, name: string, seen: string, read: list<string>, outlet: array<string, mixed>}> */
     public static function chargers(): array
     {
-        /** @var array{kinds: list<array{id: string, group: string, name: string, seen: string, read: list<string>, outlet: array<string, mixed>}>} $document */
+        /** @var array{kinds: list<array{id: string, group: string, regions: list<string>, name: string, seen: string, read: list<string>, outlet: array<string, mixed>}>} $document */
         $document = self::document('charger-kinds');
 
         return $document['kinds'];

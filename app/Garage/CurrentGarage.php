@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Garage;
 
+use Harmozon\Core\Catalogue\Region;
 use Harmozon\Core\Words\Units;
 use Illuminate\Contracts\Auth\Factory as Auth;
 use Illuminate\Support\Carbon;
@@ -48,6 +49,12 @@ final class CurrentGarage
     public function zone(): string
     {
         return $this->opened === null ? ($this->member()?->timezone() ?? 'UTC') : 'UTC';
+    }
+
+    /** Where the garage is; somewhere else for a console task. */
+    public function region(): Region
+    {
+        return $this->opened === null ? ($this->member()?->region() ?? Region::Elsewhere) : Region::Elsewhere;
     }
 
     private function member(): ?Member

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Garage;
 
+use Harmozon\Core\Catalogue\Region;
 use Harmozon\Core\Words\Units;
 
 /** Whoever is signed in and belongs to a garage. */
@@ -19,4 +20,6 @@ interface Member
 
     /** Of the garage (IANA). */
     public function timezone(): ?string;
+
+    public function region(): Region;
 }

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use App\Garage\Member;
 use App\Garage\Role;
+use Harmozon\Core\Catalogue\Region;
 use Harmozon\Core\Words\Units;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -64,6 +65,11 @@ final class User extends Authenticatable implements Member
     public function timezone(): ?string
     {
         return $this->garage?->timezone;
+    }
+
+    public function region(): Region
+    {
+        return $this->garage->region ?? Region::Elsewhere;
     }
 
     /** Whether this is an account of a made-up garage, whose password everybody knows. */

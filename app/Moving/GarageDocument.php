@@ -51,7 +51,7 @@ final class GarageDocument
         return [
             'format' => CaseReader::GARAGE_FORMAT,
             'version' => CaseReader::NEWEST_GARAGE,
-            'settings' => ['name' => $garage->name, 'timezone' => $garage->timezone, 'currency' => $garage->currency, 'units' => $garage->units, 'locale' => $garage->locale],
+            'settings' => ['name' => $garage->name, 'timezone' => $garage->timezone, 'currency' => $garage->currency, 'units' => $garage->units, 'locale' => $garage->locale, 'region' => $garage->region->value],
             'vehicles' => Vehicle::inOrder()->map(static fn (Vehicle $v): array => self::piece($v))->all(),
             'adapters' => Adapter::inOrder()->map(static fn (Adapter $a): array => self::piece($a, ['tag' => $a->tag]))->all(),
             'places' => $places->map(static fn (Place $p): array => ['id' => $p->ulid, 'name' => $p->name, ...self::origin($p)])->all(),

@@ -127,12 +127,13 @@ final class GarageImport
         if ($settings === null) {
             return [];
         }
-        $given = array_combine(['name', 'timezone', 'currency', 'units', 'locale'], array_map($settings->raw(...), ['name', 'timezone', 'currency', 'units', 'locale']));
+        $fields = ['name', 'timezone', 'currency', 'units', 'locale', 'region'];
+        $given = array_filter(array_combine($fields, array_map($settings->raw(...), $fields)), static fn (mixed $v): bool => $v !== null);
         foreach (Validator::make($given, GarageFields::rules())->errors()->toArray() as $field => $problems) {
             throw $settings->fail((string) $field, Message::of('app.refused', why: (string) $problems[0]));
         }
 
-        return array_filter($given, static fn (mixed $v): bool => $v !== null);
+        return $given;
     }
 
     /** @return list<array<string, mixed>> columns to be */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\People;
 
 use Closure;
+use Harmozon\Core\Catalogue\Region;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
 use Illuminate\Validation\Rule;
@@ -21,6 +22,7 @@ final class GarageFields
             "{$under}units" => ['required', 'string', Rule::in(['metric', 'us'])],
             "{$under}locale" => ['required', 'string', self::knownLocale(...)],
             "{$under}timezone" => ['string', 'timezone:all'],
+            "{$under}region" => ['string', Rule::enum(Region::class)],
         ];
     }
 

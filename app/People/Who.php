@@ -45,6 +45,7 @@ final readonly class Who
                 'currency' => $garage->currency,
                 'units' => $garage->units,
                 'locale' => $garage->locale,
+                'region' => $garage->region->value,
             ],
             'role' => $user->role()?->value,
             'may' => array_values(array_map(static fn (Act $a): string => $a->value, array_filter(Act::cases(), static fn (Act $a): bool => $user->role()?->may($a) === true))),

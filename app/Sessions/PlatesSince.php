@@ -43,7 +43,7 @@ final class PlatesSince
     {
         $case = $session->case_file;
         $vehicle = Vehicle::query()->firstWhere('ulid', $session->pieces['vehicle']['id']) ?? throw FieldError::at('vehicle', Message::of('app.not_in_garage'));
-        $outlet = (new Rows)->find($session->pieces['outlet']['id']) ?? throw FieldError::at('outlet', Message::of('app.not_in_garage'));
+        $outlet = app(Rows::class)->find($session->pieces['outlet']['id']) ?? throw FieldError::at('outlet', Message::of('app.not_in_garage'));
         $adapters = [];
         foreach ($session->chain_adapters as $i => $id) {
             if ($id !== $outlet->attachedAdapterId()) {

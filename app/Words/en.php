@@ -143,6 +143,7 @@ return [
     'console.cost_member' => '{cost}, {member} for members',
     'console.more_rejected' => 'and {count, plural, one {# line} other {# lines}} more left out',
     'console.rejected' => 'line {line} left out: {reason}',
+    'app.visitors_closed' => 'This site answers only people who have an account. Ask a garage owner for an invitation.',
     'console.caution' => '! {caution}',
     'console.by_standard' => '= {fact}: known from {standard}',
     'console.user_acts' => 'knows {known}',

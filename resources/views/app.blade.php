@@ -9,6 +9,7 @@
     @if (auth()->guest() && ! request()->is('shell'))
     <meta name="harmozon-door" content="{{ app(App\People\Founding::class)->door() }}">
     @endif
+    <meta name="harmozon-visitors" content="{{ config('harmozon.visitors') ? 'yes' : 'no' }}">
     <meta name="harmozon-shortest-password" content="{{ App\People\PasswordRule::SHORTEST }}">
     <meta name="color-scheme" content="light dark">
     <title>Harmozon</title>

@@ -20,7 +20,7 @@ final class DoorsTest extends TestCase
 {
     use StartsFromSeed;
 
-    private const OPEN_TO_VISITORS = ['api/sign-in', 'api/demo-sign-in', 'api/accounts', 'api/invitations/{token}', 'api/invitations/{token}/account', 'api/password/forgotten', 'api/password/reset'];
+    private const OPEN_TO_VISITORS = ['api/sign-in', 'api/demo-sign-in', 'api/accounts', 'api/invitations/{token}', 'api/invitations/{token}/account', 'api/password/forgotten', 'api/password/reset', 'api/visitors/terms', 'api/visitors/car-kinds', 'api/visitors/new-car'];
 
     public function test_every_route_of_the_api_refuses_a_visitor(): void
     {

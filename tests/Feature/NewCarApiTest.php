@@ -30,24 +30,29 @@ final class NewCarApiTest extends TestCase
         $draft = $this->postJson('/api/new-car', self::KNOWN)->assertOk();
         Contract::holds('POST', '/new-car', $draft);
 
-        self::assertSame(['inlet', 'language', 'pack', 'energy', 'peak', 'onboard'], $draft->json('asks'));
-        $dc = collect($draft->json('rows'))->where('cell.outcome', 'unverified')->where('cell.about', true)->first();
-        self::assertIsArray($dc);
+        self::assertSame(['inlet', 'pack', 'energy', 'peak', 'onboard'], $draft->json('asks'));
+        $dc = collect($draft->json('rows'))->firstWhere('name', 'ccs1, 150 kW with 350 A');
+        // 350 A at the 362 V of its class: 127 kW of 150.
+        self::assertSame(['limited', true, true], [$dc['cell']['outcome'], $dc['cell']['about'], $dc['here']]);
         self::assertCount(2, $dc['cell']['band_kw']);
+        $socket = collect($draft->json('rows'))->firstWhere('name', 'Range socket, 240 V 50 A');
+        self::assertSame(['charges', ['buy-14-50-type1'], 'Would charge'], [$socket['cell']['outcome'], $socket['cell']['adapters'], $socket['cell']['title']]);
+        self::assertFalse(collect($draft->json('rows'))->firstWhere('name', 'ccs2, 50 kW')['here']);
         $classes = $this->getJson('/api/car-kinds')->assertOk();
         Contract::holds('GET', '/car-kinds', $classes);
         self::assertSame(['350', '400', '650', '800'], $classes->json('classes.*.id'));
         self::assertSame(0, Vehicle::query()->where('name', 'new')->count());
     }
 
-    public function test_what_would_open_most_is_told_first(): void
+    public function test_each_question_says_what_it_would_settle_and_the_one_that_settles_most_comes_first(): void
     {
-        $narrows = fn (array $answers): array => $this->postJson('/api/new-car', $answers)->assertOk()->json('narrows');
+        $settles = fn (array $answers): array => array_map(array_values(...), $this->postJson('/api/new-car', $answers)->assertOk()->json('settles'));
 
-        self::assertSame('language', $narrows(['faces' => ['j3400']])[0]);
-        self::assertSame(['pack', 'onboard', 'peak'], $narrows(['faces' => ['j3400'], 'languages' => ['plc']]));
-        self::assertSame([], $narrows(self::KNOWN));
-        self::assertSame([], $narrows([]));
+        // The protocol decides at five hubs and, through an adapter of the kit, at nine combined stations.
+        self::assertSame([['language', 14, 0], ['pack', 0, 14], ['peak', 0, 14], ['onboard', 0, 13]], $settles(['faces' => ['j3400']]));
+        self::assertSame(['pack', 'onboard', 'peak'], array_column($settles(['faces' => ['j3400'], 'languages' => ['plc']]), 0));
+        self::assertSame([], $settles(self::KNOWN));
+        self::assertSame([], $settles([]));
     }
 
     public function test_without_an_inlet_there_is_no_car_yet(): void
@@ -136,8 +141,8 @@ final class NewCarApiTest extends TestCase
         Contract::holds('GET', '/catalogue', $catalogue);
         $kind = collect($catalogue->json('chargers'))->firstWhere('id', 'ccs1-350-500a');
         self::assertSame(['origin' => 'typical'], $kind['outlet']['origins']['max_v']);
-        // Its shape settles its language.
-        self::assertArrayNotHasKey('signalling', $kind['outlet']['origins']);
+        // Its shape settles its protocol: there is nothing to read.
+        self::assertArrayNotHasKey('signalling', $kind['outlet']);
         $hub = collect($catalogue->json('chargers'))->firstWhere('id', 'hub-second');
         self::assertArrayHasKey('signalling', $hub['outlet']['origins']);
 

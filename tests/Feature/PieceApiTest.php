@@ -92,8 +92,25 @@ final class PieceApiTest extends TestCase
             $this->putJson("/api/pieces/vehicles/{$van->ulid}", $body)->assertStatus(422);
         }
         $this->postJson('/api/pieces/outlets', ['name' => 'x', 'place' => 'nowhere', 'spec' => ['coupler' => 'type1', 'current' => 'ac']])->assertStatus(422)->assertJsonStructure(['errors' => ['place']]);
-        Contract::holds('POST', '/pieces/{kind}/check', $this->postJson('/api/pieces/vehicles/check', ['name' => 'Brindle', 'spec' => $van->spec])->assertNoContent());
+        Contract::holds('POST', '/pieces/{kind}/check', $this->postJson('/api/pieces/vehicles/check', ['name' => 'Brindle', 'spec' => $van->spec])->assertOk());
 
         self::assertSame($van->spec, $van->refresh()->spec);
+    }
+
+    public function test_a_plate_tells_what_standards_fix_of_it_and_what_contradicts_one(): void
+    {
+        $told = fn (array $inlet): array => array_map(array_values(...), $this->postJson('/api/pieces/vehicles/check', ['name' => 'Wren', 'spec' => ['inlets' => [$inlet]]])->assertOk()->json('by_standard'));
+
+        self::assertSame([
+            ['inlets.0.dc.signalling', 'Counts as power-line communication: IEC 61851-23 annex CC, IEC 61851-24 annex C, DIN 70121, ISO 15118.', false],
+            ['inlets.0.dc.max_v', "Counts as enough: a car's inlet is built for its own battery.", false],
+            ['inlets.0.ac.min_v', 'Counts as 207 V: IEC 60038, EN 50160: 230/400 V ± 10 %.', false],
+            ['inlets.0.ac.max_v', 'Counts as 253 V: IEC 60038, EN 50160: 230/400 V ± 10 %.', false],
+            ['inlets.0.ac.phases', 'Counts as at least 1: IEC 62196-2.', false],
+        ], $told(['coupler' => 'ccs2', 'dc' => ['max_a' => 300], 'ac' => ['max_kw' => 11]]));
+        self::assertSame([['inlets.0.ac.phases', 'This contradicts SAE J1772, SAE J3400. It is used all the same: check it.', true]], $told(['coupler' => 'type1', 'ac' => ['phases' => 3, 'min_v' => 100, 'max_v' => 250]]));
+        self::assertSame([], $this->postJson('/api/pieces/tours/check', ['name' => 'North', 'spec' => ['places' => [], 'vehicles' => []]])->assertOk()->json('by_standard'));
+        $post = $this->postJson('/api/pieces/outlets/check', ['name' => 'Post', 'place' => Place::query()->firstOrFail()->ulid, 'spec' => ['coupler' => 'type1', 'current' => 'ac', 'supply' => ['volts' => 240]]])->assertOk();
+        self::assertSame(['signalling', 'supply.phases'], $post->json('by_standard.*.path'));
     }
 }

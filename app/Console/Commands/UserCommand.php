@@ -32,7 +32,7 @@ final class UserCommand extends CoreCommand
         {--name= : add: how the person is called}
         {--garage= : add: the name of a garage made for them, or the id of one that is there}
         {--role=keeper : add: what they are in a garage that is there}
-        {--currency=USD} {--units=metric} {--locale=en-GB}
+        {--currency=USD} {--units=metric} {--locale=en-GB} {--timezone=UTC} {--region= : north-america, europe, uk, china, japan, oceania or elsewhere; else guessed from time zone and locale}
         {--password-from-input : take the password from standard input; else one is made up and printed once}
         {--json : print JSON instead of a table}';
 
@@ -69,12 +69,12 @@ final class UserCommand extends CoreCommand
         $role = Role::tryFrom(is_string($this->option('role')) ? $this->option('role') : '') ?? throw FieldError::at('role', Message::of('console.user_roles', known: implode(', ', array_column(Role::cases(), 'value'))));
         $wanted = $this->option('garage');
         $known = is_string($wanted) ? Garage::query()->firstWhere('ulid', $wanted) : null;
-        $fields = ['name' => is_string($wanted) ? $wanted : $name, 'currency' => $this->option('currency'), 'units' => $this->option('units'), 'locale' => $this->option('locale')];
+        $fields = ['name' => is_string($wanted) ? $wanted : $name, 'currency' => $this->option('currency'), 'units' => $this->option('units'), 'locale' => $this->option('locale'), 'timezone' => $this->option('timezone'), ...($this->option('region') === null ? [] : ['region' => $this->option('region')])];
         $this->mustHold($fields, GarageFields::rules());
         [$password, $isMade] = $this->newPassword(['email' => $this->email(), 'name' => $name]);
         $user = DB::transaction(function () use ($founding, $name, $password, $known, $fields, $role): User {
             $user = $founding->account($name, $this->email(), $password);
-            /** @var array{name: string, currency: string, units: string, locale: string} $fields */
+            /** @var array{name: string, currency: string, units: string, locale: string, timezone: string, region?: string} $fields */
             $known === null ? $founding->garage($user, $fields) : $founding->join($user, $known, $role);
 
             return $user;

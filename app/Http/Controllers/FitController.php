@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Equipment\Board;
 use App\Equipment\Crate;
+use App\Equipment\Rows;
 use App\Http\Requests\BoardRequest;
 use App\Http\Requests\CellsRequest;
 use App\Http\Requests\FitRequest;
@@ -21,7 +22,7 @@ use Illuminate\Http\JsonResponse;
 
 final class FitController extends Controller
 {
-    public function board(CellsRequest $request, Board $board, Crate $crate, Catalogue $catalogue): JsonResponse
+    public function board(CellsRequest $request, Board $board, Crate $crate, Catalogue $catalogue, Rows $rows): JsonResponse
     {
         $policy = $request->policy();
         $kit = $request->kit();
@@ -29,7 +30,7 @@ final class FitController extends Controller
         return response()->json([
             'kit' => $kit,
             'policy' => $policy->value,
-            'cells' => $board->cells($crate->chosen($kit, $catalogue), $policy, (new Conditions)->setUp($crate->networks()), $request->outlets(), $request->vehicles(), $request->first()),
+            'cells' => $board->cells($crate->chosen($kit, $rows->areKinds(), $catalogue), $policy, (new Conditions)->setUp($crate->networks()), $request->outlets(), $request->vehicles(), $request->first()),
         ]);
     }
 
@@ -44,7 +45,7 @@ final class FitController extends Controller
     public function fit(FitRequest $request, FitWriter $writer, Catalogue $catalogue): JsonResponse
     {
         $question = $request->question();
-        $answer = $question->answer($request->mayBuy() ? $catalogue->forSale() : []);
+        $answer = $question->answer($question->offered($request->mayBuy(), $catalogue));
 
         return response()->json($writer->answer($answer, $question->changes($catalogue, $answer)));
     }
@@ -53,7 +54,7 @@ final class FitController extends Controller
     public function steps(StepsRequest $request, VisitWriter $writer, Catalogue $catalogue): JsonResponse
     {
         $question = $request->question();
-        $best = $question->answer($request->mayBuy() ? $catalogue->forSale() : [])->best;
+        $best = $question->answer($question->offered($request->mayBuy(), $catalogue))->best;
         $conditions = $question->case()->conditions;
         $forecast = Forecaster::sparing()->forecast($best, $conditions);
 

@@ -29,7 +29,7 @@ final class ForecastController extends Controller
         $sticker = null;
         foreach ($request->questions() as $question) {
             $case = $question->case();
-            $best = $question->answer($request->mayBuy() ? $catalogue->forSale() : [])->best;
+            $best = $question->answer($question->offered($request->mayBuy(), $catalogue))->best;
             $forecasts[] = [
                 'answer' => $fit->chain($best),
                 ...$writer->forecast(Forecaster::sparing()->forecast($best, $case->conditions), $case->conditions),
@@ -45,7 +45,7 @@ final class ForecastController extends Controller
     {
         $vehicle = $crate->vehicle($request->vehicle());
         $conditions = $request->conditions()->setUp($crate->networks())->reaching($vehicle)->remembering($memory->remembered());
-        $fitter = new Fitter(Board::distinct($crate->chosen($request->kit(), $catalogue), $conditions), $conditions, $request->policy());
+        $fitter = new Fitter(Board::distinct($crate->chosen($request->kit(), $rows->areKinds(), $catalogue), $conditions), $conditions, $request->policy());
 
         return response()->json($writer->ranking(Ranking::of($rows->along($request->tour())->map($crate->outlet(...)), $vehicle, $fitter)));
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Equipment\Crate;
+use App\Equipment\KindRows;
 use App\Equipment\Rows;
 use App\Equipment\ShippedKinds;
 use App\Garage\CurrentGarage;
@@ -19,6 +20,7 @@ use App\Models\Tour;
 use App\Models\Vehicle;
 use Harmozon\Core\Answers\TermsWriter;
 use Harmozon\Core\Case\PlateWriter;
+use Harmozon\Core\Catalogue\Region;
 use Harmozon\Core\Chain\UnreadFacts;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
@@ -26,7 +28,7 @@ use Illuminate\Http\Response;
 final class GarageController extends Controller
 {
     /** Every piece of the garage with its plate. */
-    public function show(Crate $crate, PlateWriter $plates, Rows $rows): JsonResponse
+    public function show(Crate $crate, PlateWriter $plates, KindRows $kinds, CurrentGarage $garage): JsonResponse
     {
         $places = Place::inOrder();
 
@@ -42,7 +44,7 @@ final class GarageController extends Controller
             ]),
             'networks' => Network::inOrder()->map(self::piece(...)),
             'tours' => Tour::inOrder()->map(self::piece(...)),
-            'kinds' => $places->every(static fn (Place $place): bool => $place->outlets->isEmpty()) ? self::kinds($rows, $crate) : [],
+            'kinds' => $places->every(static fn (Place $place): bool => $place->outlets->isEmpty()) ? self::kinds($kinds, $garage->region(), $crate) : [],
         ]);
     }
 
@@ -79,17 +81,16 @@ final class GarageController extends Controller
         return response()->noContent();
     }
 
-    /** @return list<array<string, mixed>> the kinds of charger, group by group, in place of places */
-    private static function kinds(Rows $rows, Crate $crate): array
+    /** @return list<array<string, mixed>> the kinds of charger, group by group, in place of places; those that exist where the garage is first */
+    private static function kinds(KindRows $kinds, Region $region, Crate $crate): array
     {
-        $groups = $rows->groups();
-
         return array_map(static fn (array $group): array => [
-            'id' => "kinds:{$group['id']}",
+            'id' => $group['id'],
             'version' => 1,
             'name' => $group['name'],
-            'outlets' => $rows->kinds()->filter(static fn (Outlet $o): bool => $groups[$o->ulid] === $group['id'])->map(static fn (Outlet $o): array => self::outlet($o, $crate))->values(),
-        ], ShippedKinds::groups());
+            'here' => $group['here'],
+            'outlets' => $group['rows']->map(static fn (Outlet $o): array => self::outlet($o, $crate)),
+        ], $kinds->groups($region));
     }
 
     /** @return array<string, mixed> */

@@ -8,6 +8,7 @@ use App\Equipment\PieceKind;
 use App\Equipment\PieceStore;
 use App\Models\Piece;
 use App\Models\Place;
+use Harmozon\Core\Case\PlateWriter;
 use Harmozon\Core\Json\Node;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -21,12 +22,12 @@ final class PieceController extends Controller
     {
     }
 
-    /** Whether a plate could be kept, while it is still being typed. */
-    public function check(Request $request, PieceKind $kind): Response
+    /** Whether a plate could be kept, while it is still being typed, and what standards say of it. */
+    public function check(Request $request, PieceKind $kind, PlateWriter $plates): JsonResponse
     {
-        $this->pieces->check($kind, self::fields($request));
+        $read = $this->pieces->check($kind, self::fields($request));
 
-        return response()->noContent();
+        return response()->json(['by_standard' => $read === null ? [] : $plates->byStandard($read)]);
     }
 
     public function store(Request $request, PieceKind $kind): JsonResponse

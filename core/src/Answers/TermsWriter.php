@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Answers;
 
+use Harmozon\Core\Catalogue\Region;
 use Harmozon\Core\Chain\Distance;
 use Harmozon\Core\Chain\UsualNeed;
 use Harmozon\Core\Equipment\AccessKind;
@@ -62,6 +63,7 @@ final readonly class TermsWriter
         'port' => PortCorner::class,
         'origin' => Origin::class,
         'provenance' => Provenance::class,
+        'region' => Region::class,
         'result' => Result::class,
         'sharing' => SharingPolicy::class,
         'set_up_state' => SetUpState::class,

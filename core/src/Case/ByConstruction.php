@@ -36,10 +36,7 @@ final class ByConstruction
     public static function vehicle(Vehicle $vehicle): Vehicle
     {
         $self = new self($vehicle->origins);
-        $inlets = $vehicle->inlets;
-        foreach ($vehicle->inlets as $i => $inlet) {
-            $inlets[$i] = $self->inlet($inlet, "inlets.{$i}.", $vehicle->pack);
-        }
+        $inlets = array_map(static fn (Inlet $inlet, int $i): Inlet => $self->inlet($inlet, "inlets.{$i}.", $vehicle->pack), $vehicle->inlets, array_keys($vehicle->inlets));
 
         return $vehicle->completed($inlets, $self->origins);
     }

@@ -6,8 +6,10 @@ namespace Harmozon\Core\Case;
 
 use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Catalogue\ChargerKind;
+use Harmozon\Core\Catalogue\Region;
 use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Json\Node;
+use Harmozon\Core\Words\Message;
 
 /** Reads the catalogue that is shipped beside the core (`core/catalogue`), whose pieces are in the words of the case file. */
 final class CatalogueReader
@@ -35,6 +37,7 @@ final class CatalogueReader
         return new ChargerKind(
             $kind->text('id'),
             $kind->text('group'),
+            $kind->choices('regions', Region::class) ?? throw $kind->fail('regions', Message::of('field.required')),
             $kind->text('name'),
             $kind->text('seen'),
             $kind->texts('read') ?? [],

@@ -6,9 +6,10 @@ namespace Harmozon\Core\Case;
 
 use Harmozon\Core\Chain\Fact;
 use Harmozon\Core\Chain\FactOwner;
-use Harmozon\Core\Equipment\CouplerFamily;
+use Harmozon\Core\Equipment\Coupler;
 use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Equipment\Origin;
+use Harmozon\Core\Equipment\Standards;
 
 /** Writes down where the facts of a plate come from, and since when they are known; plates in the words of the case file. */
 final class FactDays
@@ -74,23 +75,43 @@ final class FactDays
     }
 
     /**
-     * The usual plate of a kind as a piece begins with it: nobody has read it yet. What its shape alone settles is not
-     * doubted: every shape but one has one language, by its standard.
+     * The usual plate of a kind as a piece begins with it: nobody has read it yet. What a standard fixes for its coupler is left
+     * out, since it counts as known without being read.
      *
      * @param  array<string, mixed>  $plate
      * @return array<string, mixed>
      */
     public static function usual(FactOwner $of, array $plate): array
     {
-        $isOpen = ($plate['coupler'] ?? null) === CouplerFamily::J3400->value && ($plate['current'] ?? null) === CurrentKind::Dc->value;
+        if ($of === FactOwner::Outlet) {
+            $plate = self::withoutStandard($plate);
+        }
         $told = [];
-        foreach (array_diff(self::paths($of, $plate), $isOpen ? [] : [Fact::StationLanguages->path()]) as $path) {
+        foreach (self::paths($of, $plate) as $path) {
             if (self::valueAt($plate, $path) !== null) {
                 $told[$path] = ['origin' => Origin::Typical->value];
             }
         }
 
         return self::with($plate, $told);
+    }
+
+    /**
+     * @param  array<string, mixed>  $outlet
+     * @return array<string, mixed>
+     */
+    private static function withoutStandard(array $outlet): array
+    {
+        $coupler = Coupler::of(is_string($outlet['coupler'] ?? null) ? $outlet['coupler'] : '');
+        $isAc = ($outlet['current'] ?? null) === CurrentKind::Ac->value;
+        if (($isAc ? Standards::acProtocol($coupler->family) : Standards::dcProtocol($coupler->family)) !== null) {
+            unset($outlet['signalling']);
+        }
+        if ($isAc && is_array($outlet['supply'] ?? null) && Standards::supplyPhases($coupler)?->isAtLeast === false) {
+            unset($outlet['supply']['phases']);
+        }
+
+        return $outlet;
     }
 
     /**

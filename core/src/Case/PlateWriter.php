@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Case;
 
+use Harmozon\Core\Chain\Fact;
 use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Equipment\Inlet;
@@ -46,5 +47,27 @@ final readonly class PlateWriter
             Message::of('plate.of_coupler', coupler: $outlet->coupler->id, plate: PlateLine::outlet($outlet)),
             ...($stalls === null ? [] : [$stalls]),
         ]);
+    }
+
+    /** @return list<array{path: string, says: string, contradicts: bool}> what a standard fixes of it although nobody has read it, and what was read against one */
+    public function byStandard(Vehicle|Outlet $piece): array
+    {
+        $lines = [];
+        foreach ($piece->origins as $path => $origin) {
+            if ($origin->standard === null) {
+                continue;
+            }
+            $fact = Fact::at((string) $path);
+            $value = $origin->isContradiction() || $fact === null ? null : StandardValue::of($fact, (string) $path, $piece);
+            $says = match (true) {
+                $origin->isContradiction() => Message::of('plate.contradicts', standard: $origin->standard),
+                $value === null => Message::of('plate.own_battery'),
+                $origin->high !== null => Message::of('plate.counts_as_at_least', value: $value, standard: $origin->standard),
+                default => Message::of('plate.counts_as', value: $value, standard: $origin->standard),
+            };
+            $lines[] = ['path' => (string) $path, 'says' => $this->voice->say($says), 'contradicts' => $origin->isContradiction()];
+        }
+
+        return $lines;
     }
 }

@@ -53,4 +53,16 @@ final class Catalogue
     {
         return array_map(static fn (Adapter $kind): Adapter => $kind->forSale(), $this->adapters());
     }
+
+    /**
+     * At a kind of charger a socket is answered through the usual portable supply for it, as a piece to have.
+     *
+     * @param  list<Adapter>  $kit
+     * @return list<Adapter> the portable supplies, of which the kit holds none with the same two ends
+     */
+    public function suppliesBeside(array $kit): array
+    {
+        return array_values(array_filter($this->forSale(), static fn (Adapter $supply): bool => $supply->isPortableSupply()
+            && array_filter($kit, static fn (Adapter $own): bool => $own->input->is($supply->input) && $own->output->is($supply->output)) === []));
+    }
 }

@@ -10,16 +10,24 @@ use Harmozon\Core\Equipment\Outlet;
 final readonly class ChargerKind
 {
     /**
+     * @param  list<Region>  $regions  where it exists; none for one of the past
      * @param  string  $seen  what a person sees on it
      * @param  list<string>  $read  facts that must be read off its own plate before they are believed
      */
     public function __construct(
         public string $id,
         public string $group,
+        public array $regions,
         public string $name,
         public string $seen,
         public array $read,
         public Outlet $outlet,
     ) {
+    }
+
+    /** Whether it exists where somebody lives; whatever is in use today exists elsewhere. */
+    public function isIn(Region $region): bool
+    {
+        return in_array($region, $this->regions, true) || ($region === Region::Elsewhere && $this->regions !== []);
     }
 }

@@ -10,41 +10,54 @@ use Harmozon\Core\Chain\Assumed;
 use Harmozon\Core\Chain\Fact;
 use Harmozon\Core\Chain\Unread;
 
-/** Which question about a new car would open most of what its answers leave open. */
-final class Narrowing
+/** What an answer about a new car would settle: at how many kinds of charger it decides, and at how many it narrows the power. */
+final readonly class Narrowing
 {
     /** A pair that cannot be told at all counts for more than one whose kW are only wide. */
     private const OPEN = 10;
 
     /**
-     * @param  list<ChainAnswer>  $answers  at the kinds of charger
-     * @return list<CarQuestion> of those not answered yet, the one that would open most first; none where none would
+     * @param  CarQuestion  $question  not answered yet
+     * @param  int  $opens  kinds at which nobody can tell before it is answered
+     * @param  int  $narrows  kinds whose power would be told more closely
      */
-    public static function first(CarAnswers $given, array $answers): array
+    private function __construct(public CarQuestion $question, public int $opens, public int $narrows)
     {
-        $weights = [];
-        foreach ($answers as $answer) {
-            foreach (array_map(static fn (Unread $u): ?CarQuestion => self::question($u->asked), $answer->deciding()->missing ?? []) as $question) {
-                $weights = self::add($weights, $question, self::OPEN);
-            }
-            foreach (array_map(static fn (Assumed $a): ?CarQuestion => self::question($a->fact), $answer->assumed()) as $question) {
-                $weights = self::add($weights, $question, 1);
-            }
-        }
-        $open = array_values(array_filter($given->asks(), static fn (CarQuestion $q): bool => ! $given->answers($q) && ($weights[$q->value] ?? 0) > 0));
-        // Equals stay in the order in which they are asked.
-        usort($open, static fn (CarQuestion $a, CarQuestion $b): int => $weights[$b->value] <=> $weights[$a->value]);
-
-        return $open;
     }
 
     /**
-     * @param  array<string, int>  $weights
-     * @return array<string, int>
+     * @param  list<ChainAnswer>  $answers  at the kinds of charger
+     * @return list<self> of the questions not answered yet, the one that would settle most first; none where none would
      */
-    private static function add(array $weights, ?CarQuestion $question, int $weight): array
+    public static function of(CarAnswers $given, array $answers): array
     {
-        return $question === null ? $weights : [...$weights, $question->value => ($weights[$question->value] ?? 0) + $weight];
+        $open = array_filter($given->asks(), static fn (CarQuestion $q): bool => ! $given->answers($q));
+        $settles = array_filter(array_map(static fn (CarQuestion $q): self => self::counted($q, $answers), $open), static fn (self $n): bool => $n->weight() > 0);
+        // Equals stay in the order in which they are asked.
+        usort($settles, static fn (self $a, self $b): int => $b->weight() <=> $a->weight());
+
+        return $settles;
+    }
+
+    /** @param  list<ChainAnswer>  $answers */
+    private static function counted(CarQuestion $question, array $answers): self
+    {
+        $asked = static fn (Fact ...$facts): bool => in_array($question, array_map(self::question(...), $facts), true);
+        $opens = $narrows = 0;
+        foreach ($answers as $answer) {
+            if ($answer->outcome === Outcome::Unverified && $asked(...array_map(static fn (Unread $u): Fact => $u->asked, $answer->deciding()->missing ?? []))) {
+                $opens++;
+            } elseif ($asked(...array_map(static fn (Assumed $a): Fact => $a->fact, $answer->assumed()))) {
+                $narrows++;
+            }
+        }
+
+        return new self($question, $opens, $narrows);
+    }
+
+    private function weight(): int
+    {
+        return self::OPEN * $this->opens + $this->narrows;
     }
 
     private static function question(Fact $fact): ?CarQuestion

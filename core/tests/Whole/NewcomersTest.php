@@ -16,8 +16,8 @@ use Harmozon\Core\Chain\FactOwner;
 use Harmozon\Core\Equipment\Access;
 use Harmozon\Core\Equipment\AccessKind;
 use Harmozon\Core\Equipment\Vehicle;
-use Harmozon\Core\Fit\AtKinds;
 use Harmozon\Core\Fit\ChainAnswer;
+use Harmozon\Core\Fit\Fitter;
 use Harmozon\Core\Fit\Outcome;
 use Harmozon\Core\Json\Node;
 use PHPUnit\Framework\TestCase;
@@ -81,11 +81,11 @@ final class NewcomersTest extends TestCase
         $catalogue = self::catalogue();
         foreach (self::NEWCOMERS as $who => $answers) {
             $car = self::car($answers);
-            $board = new AtKinds([], $catalogue, new Conditions);
+            $fitter = new Fitter($catalogue->suppliesBeside([]), new Conditions);
             foreach ($catalogue->chargers() as $kind) {
                 // Who may start is a matter of a place, but for closed hubs.
                 $outlet = $kind->group === 'hubs' ? $kind->outlet : $kind->outlet->admitting(new Access(AccessKind::Open, null));
-                yield [$who, $kind, $board->answer($outlet, $car)->best];
+                yield [$who, $kind, $fitter->answer($outlet, $car)->best];
             }
         }
     }

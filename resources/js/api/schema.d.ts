@@ -1261,6 +1261,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/visitors/terms": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Names of the closed sets, for somebody without an account */
+        get: operations["visitorTerms"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/visitors/car-kinds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Classes of battery, for somebody without an account */
+        get: operations["visitorCarKinds"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/visitors/new-car": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A car from the answers of somebody without an account; writes nothing */
+        post: operations["visitorNewCar"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/car-kinds": {
         parameters: {
             query?: never;
@@ -1589,6 +1640,7 @@ export interface components {
             currency: string;
             units: components["schemas"]["Units"];
             locale: components["schemas"]["Locale"];
+            region: components["schemas"]["Region"];
         };
         /** @enum {string} */
         Role: "keeper" | "driver" | "reader";
@@ -1597,12 +1649,18 @@ export interface components {
             email: string;
             password: string;
         };
+        /**
+         * @description Where the garage is; guessed from its time zone where nobody says
+         * @enum {string}
+         */
+        Region: "north-america" | "europe" | "uk" | "china" | "japan" | "oceania" | "elsewhere";
         NewGarage: {
             name: string;
             currency: string;
             units: components["schemas"]["Units"];
             locale: components["schemas"]["Locale"];
             timezone?: string;
+            region?: components["schemas"]["Region"];
         };
         Founding: {
             name: string;
@@ -1798,6 +1856,14 @@ export interface components {
             name: string;
             outlets: components["schemas"]["Outlet"][];
         };
+        KindGroup: {
+            version: number;
+            id: string;
+            name: string;
+            /** @description Whether these kinds exist where the garage is */
+            here: boolean;
+            outlets: components["schemas"]["Outlet"][];
+        };
         /** @enum {string|null} */
         SetUpState: "done" | "to_do" | "not_needed" | null;
         /** @description What a network needs of a driver, and what of it is done */
@@ -1842,8 +1908,8 @@ export interface components {
             places: components["schemas"]["Place"][];
             networks: components["schemas"]["Network"][];
             tours: components["schemas"]["Tour"][];
-            /** @description The kinds of charger, group by group, while there is no outlet */
-            kinds: components["schemas"]["Place"][];
+            /** @description The kinds of charger, group by group, while there is no outlet: those that exist where the garage is first */
+            kinds: components["schemas"]["KindGroup"][];
         };
         /** @description One of a closed set with its name inside a sentence and standing alone */
         Term: {
@@ -1866,6 +1932,7 @@ export interface components {
                 gate: components["schemas"]["Term"][];
                 link_kind: components["schemas"]["Term"][];
                 origin: components["schemas"]["Term"][];
+                region: components["schemas"]["Term"][];
                 outcome: components["schemas"]["Term"][];
                 plate_state: components["schemas"]["Term"][];
                 point: components["schemas"]["Term"][];
@@ -1972,7 +2039,23 @@ export interface components {
             words?: string;
         };
         /** @enum {string} */
-        Origin: "read" | "typical" | "learned" | "imported" | "estimated";
+        Origin: "read" | "typical" | "learned" | "imported" | "estimated" | "standard";
+        /** @description What counted as known by construction, and mattered */
+        ByStandard: {
+            /** @description In a case file: vehicle.inlets[0].dc.signalling */
+            path: string;
+            /** @description Protocols, volts or phases; null where it is no figure */
+            value: unknown;
+            /** @description It may be more */
+            at_least: boolean;
+            fact: string;
+            standard: string;
+        }[];
+        /** @description What was entered against a standard; it is used all the same */
+        Contradictions: {
+            path: string;
+            says: string;
+        }[];
         /** @description The kW rest on power that nobody has read */
         AtMost: boolean;
         /** @description Only the driver's policy refuses */
@@ -2056,6 +2139,13 @@ export interface components {
                 max_v?: components["schemas"]["NumberOrNull"];
             } | null;
         };
+        VisitorAnswers: components["schemas"]["CarAnswers"] & {
+            region?: components["schemas"]["Region"];
+            /** @description Of the browser; it tells the region where nobody chose one */
+            timezone?: string | null;
+            /** @description Of the browser, with its country */
+            locale?: string | null;
+        };
         /** @enum {string} */
         CarQuestion: "inlet" | "language" | "pack" | "energy" | "peak" | "onboard";
         NewCar: {
@@ -2068,16 +2158,25 @@ export interface components {
             }[];
             /** @description As it would be kept; null while nobody has seen an inlet */
             plate: Record<string, never> | null;
+            region: components["schemas"]["Region"];
             /** @description At every kind of charger, with the garage's own kit */
             rows: {
                 name: string;
                 group: string;
+                /** @description Whether the kind exists in the region */
+                here: boolean;
                 /** @description Nothing joins, but with an adapter for sale it might charge */
                 by_adapter: boolean;
                 cell: components["schemas"]["Cell"];
             }[];
-            /** @description Open questions */
-            narrows: components["schemas"]["CarQuestion"][];
+            /** @description What the questions still open would settle, the one that settles most first */
+            settles: {
+                question: components["schemas"]["CarQuestion"];
+                /** @description Kinds of charger at which nobody can tell before */
+                opens: number;
+                /** @description Kinds whose power would be told more closely */
+                narrows: number;
+            }[];
         };
         Catalogue: {
             marks: {
@@ -2093,6 +2192,8 @@ export interface components {
             chargers: {
                 id: string;
                 group: string;
+                /** @description Where it exists; none for one of the past */
+                regions: components["schemas"]["Region"][];
                 name: string;
                 seen: string;
                 read: string[];
@@ -2240,6 +2341,7 @@ export interface components {
                 words: string;
             }[];
             stuck_latch: string[];
+            by_standard: components["schemas"]["ByStandard"];
             expected: {
                 points: {
                     t_s: number;
@@ -2342,6 +2444,8 @@ export interface components {
             about: components["schemas"]["About"];
             band_kw: components["schemas"]["Band"];
             rests_on: components["schemas"]["RestsOn"][];
+            by_standard: components["schemas"]["ByStandard"];
+            contradictions: components["schemas"]["Contradictions"];
             /** @description An adapter in it would have to be bought first */
             to_buy: boolean;
             binding: components["schemas"]["TextOrNull"];
@@ -2446,6 +2550,7 @@ export interface components {
                 /** @description Least and most, decimal */
                 amount: string[] | null;
             };
+            by_standard: components["schemas"]["ByStandard"];
             /** @description The fact whose reading narrows the minutes most first */
             rests_on: components["schemas"]["RestsOn"][];
             answer: components["schemas"]["ChainAnswer"];
@@ -4028,6 +4133,7 @@ export interface operations {
                 "application/json": {
                     units?: components["schemas"]["Units"];
                     locale?: components["schemas"]["Locale"];
+                    region?: components["schemas"]["Region"];
                 };
             };
         };
@@ -5352,6 +5458,77 @@ export interface operations {
             403: components["responses"]["Message"];
         };
     };
+    visitorTerms: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The terms */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Terms"];
+                };
+            };
+            403: components["responses"]["Message"];
+            429: components["responses"]["Message"];
+        };
+    };
+    visitorCarKinds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The classes */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CarKinds"];
+                };
+            };
+            403: components["responses"]["Message"];
+            429: components["responses"]["Message"];
+        };
+    };
+    visitorNewCar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VisitorAnswers"];
+            };
+        };
+        responses: {
+            /** @description The car so far */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NewCar"];
+                };
+            };
+            403: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+            429: components["responses"]["Message"];
+        };
+    };
     carKinds: {
         parameters: {
             query?: never;
@@ -5485,11 +5662,21 @@ export interface operations {
         };
         responses: {
             /** @description It could */
-            204: {
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": {
+                        /** @description What a standard fixes of a car or an outlet although nobody has read it, and what was entered against one */
+                        by_standard: {
+                            /** @description In the plate, dotted: inlets.0.dc.signalling */
+                            path: string;
+                            says: string;
+                            contradicts: boolean;
+                        }[];
+                    };
+                };
             };
             401: components["responses"]["Message"];
             403: components["responses"]["Message"];
