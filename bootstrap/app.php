@@ -61,7 +61,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->prepend(SecurityHeaders::class);
         $middleware->web(replace: [FrameworksStartSession::class => StartSession::class]);
         // Before signing in there is no session, and so no token of it: those look at the origin instead.
-        $middleware->validateCsrfTokens(except: ['api/sign-in', 'api/demo-sign-in', 'api/accounts', 'api/invitations/*/account', 'api/password/*']);
+        $middleware->validateCsrfTokens(except: ['api/sign-in', 'api/demo-sign-in', 'api/accounts', 'api/invitations/*/account', 'api/password/*', 'api/visitors/*']);
         $middleware->append([KnownHost::class, StripUnseen::class]);
         $middleware->appendToPriorityList(after: AuthenticatesRequests::class, append: AsShown::class);
         // A blank belongs to a password like any other character.

@@ -1,5 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router';
-import { isFirst } from './account/page';
+import { isFirst, takesVisitors } from './ui/door';
 import { useAccount } from './stores/account';
 import { useTerms } from './stores/terms';
 import { say, worded, type Code } from './words/say';
@@ -28,6 +28,12 @@ export const router = createRouter({
       name: 'begin',
       component: () => import('./account/BeginScreen.vue'),
       meta: { title: 'screen.begin', isOpen: true },
+    },
+    {
+      path: '/check',
+      name: 'check',
+      component: worded(() => import('./newcar/CheckScreen.vue')),
+      meta: { title: 'screen.check', isOpen: true },
     },
     {
       path: '/forgotten',
@@ -122,6 +128,17 @@ router.beforeEach(async (to) => {
   if (!account.me && !to.meta.isOpen) {
     // Where nobody has an account yet, the first page makes one.
     return { name: isFirst() ? 'begin' : 'sign-in', query: to.fullPath === '/board' ? {} : { to: to.fullPath } };
+  }
+  if (to.name === 'check') {
+    if (account.me) {
+      return { name: 'new-car' };
+    }
+    if (!takesVisitors()) {
+      return { name: 'sign-in' };
+    }
+    await useTerms()
+      .load(true)
+      .catch(() => undefined);
   }
   if (account.me && (to.name === 'sign-in' || to.name === 'begin')) {
     return { name: 'board' };

@@ -2,10 +2,12 @@
 import { computed, ref } from 'vue';
 import { api, ask } from '@/api/client';
 import { useAccount } from '@/stores/account';
-import { say } from '@/words/say';
+import { listed, say } from '@/words/say';
 import { useDoor } from './door';
-import { hasDemo, isFirst, isOpen } from './page';
+import { hasDemo, isFirst, isOpen } from '@/ui/door';
+import CheckMyCar from './CheckMyCar.vue';
 import DoorPage from './DoorPage.vue';
+import { bringVisitorCar, waits } from '@/stores/visitorCar';
 import GarageFields from './GarageFields.vue';
 import { suggested } from './newGarage';
 import PersonFields from './PersonFields.vue';
@@ -17,24 +19,34 @@ const { isBusy, error, enter } = useDoor(undefined, '/new-car');
 const door = useDoor();
 const person = ref({ name: '', email: '', password: '' });
 const garage = ref(suggested());
+const waiting = waits();
 
 const usual = computed(() => {
   const name = person.value.name.trim();
   return name === '' ? undefined : say('begin.own_garage', { name });
 });
 
+/** A car that was checked before there was an account is the first of the garage. */
 const begin = () =>
-  enter(() => {
+  enter(async () => {
     const named = { ...garage.value, name: garage.value.name.trim() || (usual.value ?? '') };
-    return account.come(ask(api.POST('/accounts', { body: { ...person.value, garage: named } })));
+    await account.come(ask(api.POST('/accounts', { body: { ...person.value, garage: named } })));
+    const car = await bringVisitorCar(say('kit.new_car_name')).catch(() => null);
+    return car === null ? undefined : `/board?car=${car}`;
   });
 </script>
 
 <template>
   <DoorPage :title="say(isFirst() ? 'begin.first' : 'begin.own')">
     <form v-if="isOpen()" @submit.prevent="begin">
+      <p v-if="waiting">{{ say('begin.with_car', { faces: listed('plus', waiting.faces) }) }}</p>
       <PersonFields v-model="person" />
-      <GarageFields v-model="garage" :usual="usual" />
+      <details>
+        <summary>
+          {{ say('begin.guessed', { units: say(`habits.${garage.units}`), currency: garage.currency }) }}
+        </summary>
+        <GarageFields v-model="garage" :usual="usual" />
+      </details>
       <p v-if="error" class="complaint" role="alert">{{ error }}</p>
       <el-button type="primary" native-type="submit" size="large" :loading="isBusy">{{ say('begin.go') }}</el-button>
     </form>
@@ -42,8 +54,9 @@ const begin = () =>
     <p class="ways">
       <RouterLink to="/sign-in">{{ say('begin.have_account') }}</RouterLink>
     </p>
-    <template v-if="hasDemo()" #beside>
-      <el-button class="beside" size="large" :disabled="isBusy" @click="door.enter(account.openDemo)">
+    <template #beside>
+      <CheckMyCar />
+      <el-button v-if="hasDemo()" class="beside" size="large" :disabled="isBusy" @click="door.enter(account.openDemo)">
         {{ say('begin.look_around') }}
       </el-button>
     </template>
@@ -57,6 +70,18 @@ const begin = () =>
 
 .beside {
   margin-top: var(--space-9);
+}
+
+details {
+  margin: var(--space-3) 0;
+}
+
+summary {
+  cursor: pointer;
+}
+
+details :deep(.habits) {
+  margin-top: var(--space-4);
 }
 
 @media (width <= 760px) {

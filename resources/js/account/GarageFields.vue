@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { regions } from '@/words/habits';
 import { say } from '@/words/say';
+import { REGIONS } from '@/words/garageRegions';
 import { CURRENCIES, type NewGarage } from './newGarage';
 
 /** What a garage is called and how it reads figures. */
@@ -25,6 +26,13 @@ defineProps<{ usual?: string }>();
       <select v-model="garage.units">
         <option value="metric">{{ say('habits.metric') }}</option>
         <option value="us">{{ say('habits.us') }}</option>
+      </select>
+    </label>
+    <label
+      >{{ say('region.where') }}
+      <select v-model="garage.region">
+        <option :value="undefined">{{ say('region.by_zone', { zone: garage.timezone ?? '' }) }}</option>
+        <option v-for="r in REGIONS" :key="r.id" :value="r.id">{{ say(r.words) }}</option>
       </select>
     </label>
     <label

@@ -6,8 +6,9 @@ import { useAccount } from '@/stores/account';
 import { day } from '@/ui/figures';
 import { useAttempt } from '@/ui/useAttempt';
 import { say } from '@/words/say';
+import { bringVisitorCar } from '@/stores/visitorCar';
 import { useDoor } from './door';
-import { secret } from './page';
+import { secret } from '@/ui/door';
 import DoorPage from './DoorPage.vue';
 import PersonFields from './PersonFields.vue';
 
@@ -26,8 +27,13 @@ onMounted(() =>
   }),
 );
 
+/** A car that was checked on this device before comes along, where the role may add one. */
 const joinAnew = () =>
-  enter(() => account.come(ask(api.POST('/invitations/{token}/account', { ...path, body: person.value }))));
+  enter(async () => {
+    await account.come(ask(api.POST('/invitations/{token}/account', { ...path, body: person.value })));
+    const car = account.may('edit') ? await bringVisitorCar(say('kit.new_car_name')).catch(() => null) : null;
+    return car === null ? undefined : `/board?car=${car}`;
+  });
 const join = () => enter(() => account.stand(ask(api.POST('/invitations/{token}/join', path))));
 </script>
 

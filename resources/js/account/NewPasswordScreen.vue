@@ -4,7 +4,7 @@ import { api, ask } from '@/api/client';
 import { useAccount } from '@/stores/account';
 import { say } from '@/words/say';
 import { useDoor } from './door';
-import { secret } from './page';
+import { secret } from '@/ui/door';
 import DoorPage from './DoorPage.vue';
 import NewPassword from './NewPassword.vue';
 

@@ -4,7 +4,8 @@ import { ApiError, wordsOf } from '@/api/client';
 import { useAccount } from '@/stores/account';
 import { say } from '@/words/say';
 import { useDoor } from './door';
-import { hasDemo, isFirst, isOpen } from './page';
+import { hasDemo, isFirst, isOpen } from '@/ui/door';
+import CheckMyCar from './CheckMyCar.vue';
 import DoorPage from './DoorPage.vue';
 
 const account = useAccount();
@@ -51,6 +52,7 @@ const {
         }}</el-button>
       </template>
     </form>
+    <template #beside><CheckMyCar /></template>
   </DoorPage>
 </template>
 

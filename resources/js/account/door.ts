@@ -7,10 +7,11 @@ export function useDoor(tell?: (e: unknown) => string, home = '/board') {
   const route = useRoute();
   const { isBusy, error, attempt } = useAttempt(tell);
 
-  function enter(door: () => Promise<void>): Promise<void> {
+  /** @param door where it leads, where it knows better */
+  function enter(door: () => Promise<unknown>): Promise<void> {
     return attempt(async () => {
-      await door();
-      const to = route.query.to;
+      const leads = await door();
+      const to = typeof leads === 'string' ? leads : route.query.to;
       await router.push(typeof to === 'string' && to.startsWith('/') && !to.startsWith('//') ? to : home);
     });
   }

@@ -9,6 +9,7 @@ export type Vehicle = Schemas['Vehicle'];
 export type Outlet = Schemas['Outlet'];
 export type Network = Schemas['Network'];
 export type Tour = Schemas['Tour'];
+export type KindGroup = Schemas['KindGroup'];
 export type Place = Schemas['Place'];
 export type Cell = Schemas['Cell'];
 export type ChainAnswer = Schemas['ChainAnswer'];

@@ -2051,6 +2051,12 @@ export interface components {
             fact: string;
             standard: string;
         }[];
+        StandardLine: {
+            /** @description In the plate, dotted: inlets.0.dc.signalling */
+            path: string;
+            says: string;
+            contradicts: boolean;
+        };
         /** @description What was entered against a standard; it is used all the same */
         Contradictions: {
             path: string;
@@ -5669,12 +5675,7 @@ export interface operations {
                 content: {
                     "application/json": {
                         /** @description What a standard fixes of a car or an outlet although nobody has read it, and what was entered against one */
-                        by_standard: {
-                            /** @description In the plate, dotted: inlets.0.dc.signalling */
-                            path: string;
-                            says: string;
-                            contradicts: boolean;
-                        }[];
+                        by_standard: components["schemas"]["StandardLine"][];
                     };
                 };
             };

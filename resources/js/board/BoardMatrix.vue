@@ -8,6 +8,7 @@ import TextButton from '@/ui/TextButton.vue';
 import CheckCar from './CheckCar.vue';
 import BoardRow from './BoardRow.vue';
 import TourChoice from './TourChoice.vue';
+import { counted } from './counted';
 import { told } from './told';
 import { useNear } from './useNear';
 import Said from '@/words/Said.vue';
@@ -40,6 +41,8 @@ const sections = computed<Section[]>(() =>
 const ordered = computed(() => sections.value.flatMap((s) => s.outlets));
 const rowOf = computed(() => new Map(ordered.value.map((o, i) => [o.id, i])));
 const flows = (o: string, v: string) => board.cell(o, v)?.flows === 'yes';
+/** With more cars there is no room for a sentence beside each. */
+const FEW_CARS = 2;
 /** At how many outlets each car charges; nothing where not every one is known. */
 const counts = computed(
   () =>
@@ -47,11 +50,8 @@ const counts = computed(
       cars.value.map((v) => [
         v.id,
         garage.outlets.every((o) => board.cell(o.id, v.id))
-          ? say('board.count', {
-              n: garage.outlets.filter((o) => flows(o.id, v.id)).length,
-              all: garage.outlets.length,
-            })
-          : '',
+          ? counted(garage.outlets.filter((o) => flows(o.id, v.id)).length, garage.outlets.length, garage.areKinds)
+          : null,
       ]),
     ),
 );
@@ -246,7 +246,10 @@ async function move(event: KeyboardEvent, row: number, column: number): Promise<
           @click="toggleCar(v.id)"
         >
           <span class="car-name"
-            ><strong>{{ v.name }}</strong> <span class="count figures">{{ counts.get(v.id) }}</span></span
+            ><strong>{{ v.name }}</strong>
+            <span class="count figures" :title="counts.get(v.id)?.long">{{
+              cars.length > FEW_CARS ? counts.get(v.id)?.short : counts.get(v.id)?.long
+            }}</span></span
           >
           <span class="kicker blurb">{{ v.blurb }}</span>
         </button>

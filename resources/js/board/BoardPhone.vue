@@ -7,6 +7,7 @@ import { say } from '@/words/say';
 import BoardStop from './BoardStop.vue';
 import TourChoice from './TourChoice.vue';
 import CheckCar from './CheckCar.vue';
+import { counted } from './counted';
 import { useNear } from './useNear';
 
 /** The board beside the car: one car at a time, each stop a row with its joint, its kW and why. */
@@ -25,10 +26,10 @@ const isLong = computed(() => garage.outlets.length > FEW_ROWS);
 const isNear = (outlet: string) => !isLong.value || near.has(outlet);
 
 /** At how many outlets each car charges; nothing where not every one is known. */
-function count(vehicle: string): string {
+function count(vehicle: string, how: 'short' | 'long'): string {
   const cells = garage.outlets.map((o) => board.cell(o.id, vehicle));
   return cells.every(Boolean)
-    ? say('board.count', { n: cells.filter((c) => c?.flows === 'yes').length, all: cells.length })
+    ? counted(cells.filter((c) => c?.flows === 'yes').length, cells.length, garage.areKinds)[how]
     : '';
 }
 
@@ -51,9 +52,10 @@ watch(
         :aria-pressed="v.id === car.id"
         @click="chosen = v.id"
       >
-        {{ v.name }} <span class="figures count">{{ count(v.id) }}</span>
+        {{ v.name }} <span class="figures count">{{ count(v.id, 'short') }}</span>
       </button>
     </div>
+    <p class="counts">{{ count(car.id, 'long') }}</p>
     <section v-for="place in sections" :key="place.id" :aria-label="place.name">
       <h2>{{ place.name }}</h2>
       <ul>
@@ -104,6 +106,12 @@ watch(
   min-width: 2.9em;
   font-size: var(--size-small);
   font-weight: 500;
+}
+
+/* Room for it before every answer is there. */
+.counts {
+  min-height: 1.3em;
+  font-weight: 620;
 }
 
 h2 {

@@ -113,6 +113,11 @@ watch([() => board.kit, () => board.policy], () => rail.refresh());
         <PackLine />
         <BoardPhone v-if="isNarrow" @choose="choose" />
         <BoardMatrix v-else @choose="choose" />
+        <p v-if="garage.areKinds && garage.elsewhere > 0" class="kinds">
+          <TextButton @click="garage.showsElsewhere = !garage.showsElsewhere">{{
+            garage.showsElsewhere ? say('board.hide_elsewhere') : say('board.show_elsewhere', { n: garage.elsewhere })
+          }}</TextButton>
+        </p>
       </template>
       <div class="foot">
         <BoardLegend />

@@ -92,6 +92,21 @@ defineExpose({ focus: () => heading.value?.focus() });
           </li>
         </ul>
       </template>
+      <template v-if="answer.contradictions.length > 0">
+        <h3>{{ say('why.contradictions') }}</h3>
+        <ul class="lines">
+          <li v-for="fact in answer.contradictions" :key="fact.path">{{ fact.says }}</li>
+        </ul>
+      </template>
+      <template v-if="answer.by_standard.length > 0">
+        <h3>{{ say('why.by_standard') }}</h3>
+        <ul class="lines">
+          <li v-for="fact in answer.by_standard" :key="fact.path">
+            <span class="fact">{{ fact.fact }}</span>
+            <span class="small quiet">{{ fact.standard }}</span>
+          </li>
+        </ul>
+      </template>
       <template v-if="cautions.length > 0">
         <h3>{{ say('why.before') }}</h3>
         <ul class="lines">
@@ -181,6 +196,14 @@ h3 {
   padding: var(--space-3) 0;
   border-bottom: 1px solid var(--line);
   line-height: 1.35;
+}
+
+.fact {
+  display: inline-block;
+}
+
+.fact::first-letter {
+  text-transform: uppercase;
 }
 
 .changes li {

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { REGIONS } from '@/words/garageRegions';
+import type { components } from '@/api/schema';
 import { useAccount } from '@/stores/account';
 import { useEdit } from '@/stores/edit';
 import { day, hour } from '@/ui/figures';
@@ -11,6 +13,7 @@ import { say } from '@/words/say';
 const account = useAccount();
 const edit = useEdit();
 const { error, attempt } = useAttempt();
+type Region = components['schemas']['Region'];
 
 const own = computed(() => account.me?.garage?.locale ?? 'en-GB');
 const EXAMPLE = { number: 12_345.6, at: '2026-11-25T14:05:00Z' };
@@ -50,6 +53,12 @@ const valueOf = (event: Event): string => (event.target as HTMLSelectElement).va
       {{ say('habits.written') }}
       <select :value="own" @change="choose({ locale: valueOf($event) })">
         <option v-for="region in regions(own)" :key="region.locale" :value="region.locale">{{ region.name }}</option>
+      </select>
+    </label>
+    <label>
+      {{ say('region.where') }}
+      <select :value="account.me?.garage?.region" @change="choose({ region: valueOf($event) as Region })">
+        <option v-for="r in REGIONS" :key="r.id" :value="r.id">{{ say(r.words) }}</option>
       </select>
     </label>
     <span class="quiet">{{ example }}</span>

@@ -3,7 +3,7 @@ import { useDebounceFn } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import { ApiError, wordsOf } from '@/api/client';
 import { useAccount } from '@/stores/account';
-import { useEdit, type Draft, type Found, type PieceKind } from '@/stores/edit';
+import { useEdit, type Draft, type Found, type PieceKind, type StandardLine } from '@/stores/edit';
 import { same } from '@/api/differences';
 import { valueAt, withValue } from '@/api/dotted';
 import ChangedMeanwhile from './ChangedMeanwhile.vue';
@@ -33,6 +33,7 @@ const base = ref<Found | null>(props.found);
 const meanwhile = ref<Found | null>(null);
 const isGone = ref(false);
 const complaints = ref<Record<string, string[]>>({});
+const standards = ref<Record<string, StandardLine>>({});
 const isBusy = ref(false);
 const error = ref('');
 
@@ -110,7 +111,7 @@ function keep(e: unknown): void {
 
 const check = useDebounceFn(async () => {
   try {
-    await edit.check(props.kind, draft.value);
+    standards.value = await edit.check(props.kind, draft.value);
     complaints.value = {};
     error.value = '';
   } catch (e) {
@@ -119,6 +120,13 @@ const check = useDebounceFn(async () => {
 }, 350);
 
 watch(draft, check, { deep: true });
+// What standards say of it is told from the beginning; a draft that is not complete yet is complained of only once it is typed in.
+if (props.found !== null || props.start.name !== '') {
+  void edit.check(props.kind, draft.value).then(
+    (found) => (standards.value = found),
+    () => undefined,
+  );
+}
 
 async function save(): Promise<void> {
   isBusy.value = true;
@@ -187,6 +195,7 @@ async function goOn(theirs: Found, next: Draft): Promise<void> {
           :model-value="valueAt(draft.spec, field.path)"
           :complaint="complaintAbout(field.path)"
           :origin="originAt(field.path)"
+          :standard="standards[field.path]"
           @confirm="confirm(field.path)"
           @update:model-value="set(field.path, $event)"
         />

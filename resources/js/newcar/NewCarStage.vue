@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue';
 import { useRouter } from 'vue-router';
+import { isOpen } from '@/ui/door';
 import { useGarage } from '@/stores/garage';
+import { useTerms } from '@/stores/terms';
 import { api, ask } from '@/api/client';
 import type { components } from '@/api/schema';
 import FieldEntry from '@/plates/FieldEntry.vue';
@@ -11,6 +13,7 @@ import InletQuestion from './InletQuestion.vue';
 import QuestionRail from './QuestionRail.vue';
 import SoFar from './SoFar.vue';
 import { useNewCar, type CarQuestion } from './useNewCar';
+import { forget, waits } from '@/stores/visitorCar';
 import { number } from '@/ui/figures';
 import TextButton from '@/ui/TextButton.vue';
 import { listed, say, type Code } from '@/words/say';
@@ -18,11 +21,14 @@ import { listed, say, type Code } from '@/words/say';
 /** A new car in six questions, one at a time; beside them what it comes to so far. */
 const router = useRouter();
 const garage = useGarage();
-const { answers, draft, asks, step, isLast, error, isBusy, tell, next, keep } = useNewCar();
+const terms = useTerms();
+const { isVisitor, answers, draft, asks, step, isLast, error, isBusy, tell, next, keep } = useNewCar();
 const heading = ref<HTMLElement>();
 const classes = ref<components['schemas']['CarKinds']['classes']>([]);
 
-void ask(api.GET('/car-kinds')).then((found) => (classes.value = found.classes));
+void ask(isVisitor ? api.GET('/visitors/car-kinds') : api.GET('/car-kinds')).then(
+  (found) => (classes.value = found.classes),
+);
 
 const QUESTIONS: Record<CarQuestion, { title: Code; where: Code }> = {
   inlet: { title: 'new_car.ask_inlet', where: 'new_car.where_inlet' },
@@ -100,6 +106,10 @@ const dontKnow = () =>
   );
 
 async function finish(): Promise<void> {
+  if (isVisitor) {
+    await router.push(isOpen() ? '/begin' : '/sign-in');
+    return;
+  }
   const car = await keep();
   if (car !== null) {
     await garage.load();
@@ -124,14 +134,55 @@ const set = (path: string, value: unknown): void => {
 };
 const valueOf = (path: string): unknown => ({ ...answers.value, ...answers.value.onboard })[path as 'usable_kwh'];
 const fields = computed(() => figures(step.value));
+
+/** What an answer to the question would settle; nothing where it has one, or would settle nothing. */
+const settles = computed(() => {
+  const found = draft.value?.settles.find((s) => s.question === step.value);
+  return found === undefined
+    ? ''
+    : [
+        ...(found.opens > 0 ? [say('new_car.settles_opens', { n: found.opens })] : []),
+        ...(found.narrows > 0 ? [say('new_car.settles_narrows', { n: found.narrows })] : []),
+      ].join(' ');
+});
+/** How far the answers have got, where the board itself is further down. */
+const charging = computed(() => draft.value?.rows.filter((r) => r.here && r.cell.flows === 'yes').length ?? 0);
+/** What waits on the device from before the account: taken or not, as its owner says. */
+const waiting = ref(isVisitor ? null : waits());
+function take(): void {
+  if (waiting.value) {
+    tell({ ...waiting.value, region: null });
+    step.value = asks.value.find((q) => !answers.value.passed.includes(q)) ?? 'inlet';
+  }
+  drop();
+}
+function drop(): void {
+  forget();
+  waiting.value = null;
+}
 </script>
 
 <template>
   <div class="new-car">
     <section class="asking" aria-labelledby="question">
+      <p v-if="waiting" class="waiting">
+        {{ say('new_car.waiting', { faces: listed('plus', waiting.faces) }) }}
+        <TextButton @click="take">{{ say('new_car.take') }}</TextButton>
+        <TextButton @click="drop">{{ say('new_car.drop') }}</TextButton>
+      </p>
       <QuestionRail :asks="asks" :step="step" :told="told" @to="to" />
+      <p v-if="draft && draft.rows.length > 0" class="first-answer">
+        <a href="#so-far-title">{{
+          say('new_car.charges_at', {
+            n: charging,
+            all: draft.rows.filter((r) => r.here).length,
+            region: terms.words('region', draft.region),
+          })
+        }}</a>
+      </p>
       <h1 id="question" ref="heading" tabindex="-1">{{ say(QUESTIONS[step].title) }}</h1>
       <p class="quiet">{{ say(QUESTIONS[step].where) }}</p>
+      <p v-if="settles" class="settles">{{ settles }}</p>
       <form @submit.prevent="on">
         <InletQuestion
           v-if="step === 'inlet'"
@@ -172,7 +223,7 @@ const fields = computed(() => figures(step.value));
             @update:model-value="set(field.path, $event)"
           />
         </div>
-        <div v-if="step === 'inlet'" class="truth">
+        <div v-if="step === 'language'" class="truth">
           <strong>{{ say('new_car.same_plug') }}</strong>
           <p>{{ say('new_car.same_plug_how') }}</p>
         </div>
@@ -192,16 +243,19 @@ const fields = computed(() => figures(step.value));
             native-type="submit"
             :loading="isBusy"
             :disabled="!draft?.plate"
-            >{{ say('new_car.to_board') }}</el-button
+            >{{ say(isVisitor ? 'check.keep' : 'new_car.to_board') }}</el-button
           >
           <el-button v-if="!isLast || told.onboard === undefined" size="large" @click="dontKnow">{{
             say('new_car.i_dont_know')
           }}</el-button>
           <TextButton v-if="draft?.plate && !isLast" @click="finish">
-            {{ say('new_car.enough') }}
+            {{ say(isVisitor ? 'check.keep' : 'new_car.enough') }}
           </TextButton>
         </div>
         <p v-if="isLast && !draft?.plate" class="quiet" role="status">{{ say('new_car.look_first') }}</p>
+        <p v-if="isVisitor && draft?.plate" class="quiet device">
+          {{ say(isOpen() ? 'check.on_device' : 'check.by_invitation') }}
+        </p>
         <div class="name">
           <label for="car-name">{{ say('new_car.name') }}</label>
           <el-input
@@ -215,7 +269,9 @@ const fields = computed(() => figures(step.value));
       </form>
     </section>
     <!-- What is longer than the screen is scrolled by keys, too. -->
-    <aside class="beside" tabindex="0" :aria-label="say('new_car.so_far')"><SoFar :draft="draft" /></aside>
+    <aside class="beside" tabindex="0" :aria-label="say('new_car.so_far')">
+      <SoFar :draft="draft" @region="tell({ region: $event })" />
+    </aside>
   </div>
 </template>
 
@@ -240,6 +296,27 @@ h1 {
 form {
   max-width: 880px;
   margin-top: var(--space-6);
+}
+
+.waiting {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--space-2) var(--space-6);
+  align-items: baseline;
+  margin-bottom: var(--space-6);
+  padding: var(--space-4) var(--space-6);
+  border: 1.5px dashed var(--line-strong);
+}
+
+/* The board stands beside the questions on a wide screen; on a narrow one it is further down. */
+.first-answer {
+  display: none;
+  margin: var(--space-5) 0 0;
+  font-weight: 620;
+}
+
+.settles {
+  margin-top: var(--space-2);
 }
 
 .fields {
@@ -270,6 +347,10 @@ form {
 
 .acts :deep(.el-button + .el-button) {
   margin-left: 0;
+}
+
+.device {
+  margin-top: var(--space-5);
 }
 
 .name {
@@ -303,6 +384,10 @@ form {
   .beside {
     border-top: 1px solid var(--line);
     border-left: 0;
+  }
+
+  .first-answer {
+    display: block;
   }
 }
 

@@ -6,53 +6,22 @@ import { useAccount } from '@/stores/account';
 import { useEdit } from '@/stores/edit';
 import { own } from '@/stores/own';
 import { say } from '@/words/say';
+import { nothing, said, visitorAnswers, wherever, type Answers, type CarQuestion } from '@/stores/visitorCar';
 
-export type CarQuestion = components['schemas']['CarQuestion'];
 export type NewCar = components['schemas']['NewCar'];
 export type NewCarRow = NewCar['rows'][number];
-
-export interface Onboard {
-  kw: number | null;
-  phases: number | null;
-  min_v: number | null;
-  max_v: number | null;
-}
-
-/** What a person has said of a car so far; null is "I don't know". */
-export interface Answers {
-  name: string;
-  faces: string[];
-  languages: string[] | null;
-  pack_class: string | null;
-  usable_kwh: number | null;
-  peak_kw: number | null;
-  inlet_max_v: number | null;
-  onboard: Onboard;
-  /** Questions that were passed, with an answer or without. */
-  passed: CarQuestion[];
-}
-
-const nothing = (): Answers => ({
-  name: '',
-  faces: [],
-  languages: null,
-  pack_class: null,
-  usable_kwh: null,
-  peak_kw: null,
-  inlet_max_v: null,
-  onboard: { kw: null, phases: null, min_v: null, max_v: null },
-  passed: [],
-});
+export type { CarQuestion, Region } from '@/stores/visitorCar';
 
 const ALL: CarQuestion[] = ['inlet', 'language', 'pack', 'energy', 'peak', 'onboard'];
 
-/** A new car while it is being told; what was said outlives a reload. */
+/** A new car while it is being told; what was said outlives a reload. Without an account it waits on the device alone. */
 export function useNewCar() {
   const account = useAccount();
   const edit = useEdit();
-  const answers = useLocalStorage<Answers>(own(`new-car-${account.me?.garage?.id ?? ''}`), nothing(), {
-    mergeDefaults: true,
-  });
+  const isVisitor = account.me === null;
+  const answers = isVisitor
+    ? visitorAnswers()
+    : useLocalStorage<Answers>(own(`new-car-${account.me?.garage?.id ?? ''}`), nothing(), { mergeDefaults: true });
   const draft = ref<NewCar | null>(null);
   const error = ref('');
   const isBusy = ref(false);
@@ -67,9 +36,10 @@ export function useNewCar() {
   async function work(): Promise<void> {
     const mine = ++asked;
     try {
-      const { faces, languages, pack_class, usable_kwh, peak_kw, inlet_max_v, onboard } = answers.value;
       const found = await ask(
-        api.POST('/new-car', { body: { faces, languages, pack_class, usable_kwh, peak_kw, inlet_max_v, onboard } }),
+        isVisitor
+          ? api.POST('/visitors/new-car', { body: { ...said(answers.value), ...wherever(answers.value) } })
+          : api.POST('/new-car', { body: said(answers.value) }),
       );
       if (mine > answered) {
         answered = mine;
@@ -120,5 +90,5 @@ export function useNewCar() {
 
   void work();
 
-  return { answers, draft, asks, step, isLast, error, isBusy, tell, next, keep };
+  return { isVisitor, answers, draft, asks, step, isLast, error, isBusy, tell, next, keep };
 }

@@ -40,7 +40,7 @@ const field = computed<Field>(() => {
     case 'phases':
       return { ...base, kind: 'number' };
     case 'metres':
-      return { ...base, kind: 'number', unit: say('unit.metres') };
+      return { ...base, kind: 'metres' };
     case 'yes_no':
     case 'languages':
     case 'names':

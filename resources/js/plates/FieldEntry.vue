@@ -4,6 +4,7 @@ import { isFigure, read, written } from './entries';
 import type { Field } from './fields';
 import { isAbout, type FactOrigin } from './origins';
 import { day } from '@/ui/figures';
+import type { StandardLine } from '@/stores/edit';
 import StallsEntry from './StallsEntry.vue';
 import { useTerms } from '@/stores/terms';
 import { useUnits } from '@/stores/units';
@@ -11,7 +12,13 @@ import TextButton from '@/ui/TextButton.vue';
 import { listed, say } from '@/words/say';
 
 /** One figure of a plate. Empty is not known. */
-const props = defineProps<{ field: Field; complaint?: string; origin?: FactOrigin }>();
+const props = defineProps<{
+  field: Field;
+  complaint?: string;
+  origin?: FactOrigin;
+  /** What a standard says of it. */
+  standard?: StandardLine;
+}>();
 /** What stands there without having been read is so. */
 const emit = defineEmits<{ confirm: [] }>();
 const model = defineModel<unknown>({ required: true });
@@ -137,6 +144,7 @@ function speak(language: string, isSpoken: boolean): void {
       {{ told }}
       <TextButton v-if="isAbout(origin)" :words="say('entry.is_so')" :of="field.label" @click="emit('confirm')" />
     </p>
+    <p v-if="standard" class="origin standard" :class="{ about: standard.contradicts }">{{ standard.says }}</p>
     <p v-if="complaint" class="wrong-words" role="alert">{{ complaint }}</p>
   </div>
 </template>

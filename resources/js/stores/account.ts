@@ -127,7 +127,9 @@ export const useAccount = defineStore('account', () => {
   }
 
   /** How temperatures and distances, or numbers and dates, are written here. */
-  async function setHabits(habits: Partial<Pick<NonNullable<Me['garage']>, 'units' | 'locale'>>): Promise<void> {
+  async function setHabits(
+    habits: Partial<Pick<NonNullable<Me['garage']>, 'units' | 'locale' | 'region'>>,
+  ): Promise<void> {
     await ask(api.PUT('/garage/habits', { body: habits }));
     if (me.value?.garage) {
       me.value = { ...me.value, garage: { ...me.value.garage, ...habits } };

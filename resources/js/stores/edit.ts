@@ -3,6 +3,7 @@ import { api, ask } from '@/api/client';
 import { differences, same } from '@/api/differences';
 import { valueAt } from '@/api/dotted';
 import { say } from '@/words/say';
+import type { components } from '@/api/schema';
 import { useAccount } from './account';
 import { useUndo } from './undo';
 import { useBoard } from './board';
@@ -21,6 +22,9 @@ export interface Draft {
 }
 
 /** A piece of the garage as it would be written, and the version it was read in. */
+/** What a standard says of a fact of a plate: that it is fixed without being read, or that what was entered contradicts it. */
+export type StandardLine = components['schemas']['StandardLine'];
+
 export interface Found {
   kind: PieceKind;
   id: string;
@@ -125,8 +129,10 @@ export const useEdit = defineStore('edit', () => {
     });
   }
 
-  async function check(kind: PieceKind, draft: Draft): Promise<void> {
-    await ask(api.POST('/pieces/{kind}/check', { params: { path: { kind } }, body: draft }));
+  /** Whether a draft could be kept; and what standards say of its plate, by path. */
+  async function check(kind: PieceKind, draft: Draft): Promise<Record<string, StandardLine>> {
+    const { by_standard } = await ask(api.POST('/pieces/{kind}/check', { params: { path: { kind } }, body: draft }));
+    return Object.fromEntries(by_standard.map((line) => [line.path, line]));
   }
 
   /** A piece of the garage by id. */

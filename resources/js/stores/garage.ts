@@ -1,7 +1,17 @@
 import { StorageSerializers, useSessionStorage } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
-import { api, ask, type Adapter, type Network, type Outlet, type Place, type Tour, type Vehicle } from '@/api/client';
+import {
+  api,
+  ask,
+  type Adapter,
+  type KindGroup,
+  type Network,
+  type Outlet,
+  type Place,
+  type Tour,
+  type Vehicle,
+} from '@/api/client';
 
 /** The pieces of the garage, by id. */
 export const useGarage = defineStore('garage', () => {
@@ -9,7 +19,9 @@ export const useGarage = defineStore('garage', () => {
   const adapters = ref<Adapter[]>([]);
   const places = ref<Place[]>([]);
   /** The kinds of charger, group by group, while there is no outlet anywhere. */
-  const kinds = ref<Place[]>([]);
+  const kinds = ref<KindGroup[]>([]);
+  /** Whether kinds of charger that do not exist where the garage is are looked at, too. */
+  const showsElsewhere = ref(false);
   const networks = ref<Network[]>([]);
   const tours = ref<Tour[]>([]);
   const plates = ref<Record<string, string[]> | null>(null);
@@ -21,6 +33,7 @@ export const useGarage = defineStore('garage', () => {
   const byId = <T extends { id: string }>(list: readonly T[]) => new Map(list.map((one) => [one.id, one]));
   const vehiclesById = computed(() => byId(vehicles.value));
   const areKinds = computed(() => kinds.value.length > 0);
+  const elsewhere = computed(() => kinds.value.filter((k) => !k.here).reduce((n, k) => n + k.outlets.length, 0));
   /** The tour that board and ranking follow; null for everything. */
   const tourId = useSessionStorage<string | null>('harmozon-tour', null, { serializer: StorageSerializers.string });
   const tour = computed(() => tours.value.find((t) => t.id === tourId.value) ?? null);
@@ -28,7 +41,7 @@ export const useGarage = defineStore('garage', () => {
   /** What stands on the board, section by section: places, those of a tour in its order, or kinds of charger in their stead. */
   const sections = computed<Place[]>(() => {
     if (areKinds.value) {
-      return kinds.value;
+      return kinds.value.filter((k) => k.here || showsElsewhere.value);
     }
     return tour.value === null
       ? places.value
@@ -91,6 +104,8 @@ export const useGarage = defineStore('garage', () => {
     networks,
     tours,
     areKinds,
+    elsewhere,
+    showsElsewhere,
     tourId,
     tour,
     cars,

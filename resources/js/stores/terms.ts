@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia';
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 import { api, ask, type Terms } from '@/api/client';
 
 export type TermSet = keyof Terms['sets'];
@@ -8,10 +8,15 @@ export type TermSet = keyof Terms['sets'];
 export const useTerms = defineStore('terms', () => {
   const terms = ref<Terms | null>(null);
   let loading: Promise<void> | null = null;
+  let isForVisitor = false;
 
-  /** Asked once; a screen of the frame is shown only when they are here. */
-  function load(): Promise<void> {
-    loading ??= ask(api.GET('/terms'))
+  /** Asked once; a screen of the frame is shown only when they are here. A garage may say them otherwise than a visitor was told. */
+  function load(isVisitor = false): Promise<void> {
+    if (isForVisitor !== isVisitor) {
+      loading = null;
+    }
+    isForVisitor = isVisitor;
+    loading ??= ask(isVisitor ? api.GET('/visitors/terms') : api.GET('/terms'))
       .then((found) => {
         terms.value = found;
       })
@@ -38,5 +43,7 @@ export const useTerms = defineStore('terms', () => {
   /** Words for an outcome where there is little room; nothing where the kW say it. */
   const short = (outcome: string): string => known().outcome_short[outcome] ?? '';
 
-  return { load, known, all, words, title, short };
+  const isLoaded = computed(() => terms.value !== null);
+
+  return { load, isLoaded, known, all, words, title, short };
 });

@@ -12,6 +12,9 @@ export const isFirst = (): boolean => said('door') === 'first';
 /** Whether anybody may make an account. */
 export const isOpen = (): boolean => said('door') !== 'closed';
 
+/** Whether somebody without an account may check a car. */
+export const takesVisitors = (): boolean => said('visitors') === 'yes';
+
 /** What a link holds behind its `#`, which is sent to no server and written into no log. */
 export const secret = (): string => window.location.hash.slice(1);
 
