@@ -12,6 +12,7 @@ use App\Models\Piece;
 use App\Models\Place;
 use Harmozon\Core\Case\EquipmentReader;
 use Harmozon\Core\Case\FactDays;
+use Harmozon\Core\Case\PackVolts;
 use Harmozon\Core\Equipment\Outlet as CoreOutlet;
 use Harmozon\Core\Equipment\Vehicle as CoreVehicle;
 use Harmozon\Core\Json\FieldError;
@@ -28,7 +29,7 @@ final class PieceStore
     /** No figure of a plate stands as deep. */
     private const DEEPEST_PATH = 6;
 
-    public function __construct(private readonly EquipmentReader $reader, private readonly CurrentGarage $garage)
+    public function __construct(private readonly EquipmentReader $reader, private readonly CurrentGarage $garage, private readonly PackVolts $packVolts)
     {
     }
 
@@ -142,7 +143,9 @@ final class PieceStore
             return $after;
         }
 
-        return [...$after, 'spec' => FactDays::noted($of, self::byName($was), self::byName($spec), $this->garage->today())];
+        [$before, $now] = [self::byName($was), FactDays::noted($of, self::byName($was), self::byName($spec), $this->garage->today())];
+
+        return [...$after, 'spec' => $of === FactOwner::Vehicle ? $this->packVolts->completed($before, $now, $this->garage->today()) : $now];
     }
 
     /**

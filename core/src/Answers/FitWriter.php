@@ -83,6 +83,7 @@ final readonly class FitWriter
             'binding_link' => $answer->peak?->linkId,
             'peak_at_soc' => self::rounded($answer->peak?->soc),
             'ideal_peak_kw' => self::rounded($answer->idealPeakKw),
+            'ideal_most_kw' => self::rounded($answer->idealMostKw()),
             ...$this->why($answer),
             'gates' => array_map($this->gate(...), $answer->gates()),
             'cautions' => $this->voice->each($answer->cautions()),

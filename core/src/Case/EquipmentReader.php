@@ -61,6 +61,8 @@ final class EquipmentReader
 
     private const LONGEST_FAULT = 200;
 
+    private const LONGEST_CLASS = 20;
+
     private const LONGEST_NETWORK = 120;
 
     /** As long as an EVSE id may be (OCPI 2.2.1), which is what stands on many a stall. */
@@ -85,13 +87,21 @@ final class EquipmentReader
         return ByConstruction::vehicle(new Vehicle(
             $node->text('id'),
             $node->textOrNull('name') ?? $node->text('id'),
-            new Pack($pack?->number('usable_kwh', Range::kwh()), $pack?->curve('voltage_by_soc', Range::volts()), $pack?->number('heater_kw', Range::heaterKw())),
+            self::pack($pack),
             $node->curve('charge_curve_kw', Range::curveKw()),
             $node->number('km_per_kwh', Range::kmPerKwh()),
             $inlets,
             $node->texts('programmes'),
             $origins,
         ));
+    }
+
+    /** The name of its class is kept for whoever told it; what follows from it is in the curve. */
+    private static function pack(?Node $node): Pack
+    {
+        $node?->textOrNull('class', self::LONGEST_CLASS);
+
+        return new Pack($node?->number('usable_kwh', Range::kwh()), $node?->curve('voltage_by_soc', Range::volts()), $node?->number('heater_kw', Range::heaterKw()), $node?->number('nominal_v', Range::volts()));
     }
 
     public function adapter(Node $node): Adapter

@@ -37,8 +37,11 @@ final class NewCar
     /** Mains of an onboard charger where nobody has read it (V): what its amps are counted at; the spread is that of 208 V to 250 V. */
     private const MAINS_V = [230.0, 250.0, 208.0];
 
+    private readonly PackVolts $packVolts;
+
     public function __construct(private readonly CarKinds $kinds)
     {
+        $this->packVolts = new PackVolts($kinds);
     }
 
     /** @throws FieldError */
@@ -69,6 +72,7 @@ final class NewCar
             new OnboardAnswer($onboard?->number('kw', Range::kw()), $onboard?->wholeNumber('phases', 1, 3), $minV, $maxV),
             $node->number('inlet_max_v', Range::volts()),
             $node->choice('port', PortCorner::class),
+            $node->number('pack_nominal_v', Range::volts()),
         );
     }
 
@@ -93,16 +97,18 @@ final class NewCar
         }
         $pack = [
             'usable_kwh' => $this->figure('pack.usable_kwh', $this->kinds->usableKwh($answers->usableKwh), $answers->usableKwh !== null, $origins, $day),
-            'voltage_by_soc' => $answers->takesDc() ? $this->packVolts($answers, $origins, $day) : null,
+            'voltage_by_soc' => $answers->takesDc() ? $this->voltsByCharge($answers, $origins, $day) : null,
+            ...($answers->packNominalV === null ? [] : ['nominal_v' => $answers->packNominalV]),
+            ...($answers->packClass === null ? [] : ['class' => $answers->packClass]),
         ];
-        $curve = $answers->takesDc() ? $this->kinds->curveKw($answers->packClass, $answers->usableKwh, $answers->peakKw) : null;
+        $curve = $answers->takesDc() ? $this->kinds->curveKw($this->class($answers), $answers->usableKwh, $answers->peakKw) : null;
         if ($curve !== null) {
-            $origins['charge_curve_kw'] = self::typicalCurve($curve, $day);
+            $origins['charge_curve_kw'] = PackVolts::origin($curve, $day);
         }
 
         return [
             'pack' => $pack,
-            'charge_curve_kw' => $curve === null ? null : self::pairs($curve->value),
+            'charge_curve_kw' => $curve === null ? null : PackVolts::pairs($curve->value),
             'km_per_kwh' => null,
             'inlets' => $inlets,
             'programmes' => null,
@@ -114,18 +120,23 @@ final class NewCar
      * @param  array<string, mixed>  $origins
      * @return list<array{float, float}>
      */
-    private function packVolts(CarAnswers $answers, array &$origins, string $day): array
+    private function voltsByCharge(CarAnswers $answers, array &$origins, string $day): array
     {
         $volts = $this->volts($answers);
-        $origins['pack.voltage_by_soc'] = [...self::typicalCurve($volts, $day), ...($answers->packClass === null ? ['most' => self::pairs($this->kinds->mostVolts)] : [])];
+        $origins['pack.voltage_by_soc'] = [...PackVolts::origin($volts, $day), ...($this->class($answers) === null ? ['most' => PackVolts::pairs($this->kinds->mostVolts)] : [])];
 
-        return self::pairs($volts->value);
+        return PackVolts::pairs($volts->value);
     }
 
     /** Of the class that was told; else what most cars have. */
     private function volts(CarAnswers $answers): TypicalCurve
     {
-        return $this->kinds->class($answers->packClass)->volts ?? $this->kinds->usualVolts;
+        return $this->packVolts->curve($answers->packNominalV, $answers->packClass) ?? $this->kinds->usualVolts;
+    }
+
+    private function class(CarAnswers $answers): ?string
+    {
+        return $answers->packNominalV === null ? $answers->packClass : $this->packVolts->classOf($answers->packNominalV);
     }
 
     /**
@@ -158,7 +169,7 @@ final class NewCar
     private function inletA(CarAnswers $answers, string $path, array &$origins, string $day): float
     {
         $volts = $this->volts($answers);
-        $peak = $this->kinds->peakKw($answers->packClass, $answers->usableKwh, $answers->peakKw);
+        $peak = $this->kinds->peakKw($this->class($answers), $answers->usableKwh, $answers->peakKw);
         [$usual, $least, $most] = self::INLET_SPARE;
         $amps = static fn (float $kw, float $volts, float $spare): float => round($kw * 1000 / $volts * $spare);
 
@@ -202,17 +213,5 @@ final class NewCar
             : ['origin' => Origin::Typical->value, 'on' => $day, 'low' => $figure->low, 'high' => $figure->high];
 
         return $figure->value;
-    }
-
-    /** @return array{origin: string, on: string, low: list<array{float, float}>, high: list<array{float, float}>} */
-    private static function typicalCurve(TypicalCurve $curve, string $day): array
-    {
-        return ['origin' => Origin::Typical->value, 'on' => $day, 'low' => self::pairs($curve->low), 'high' => self::pairs($curve->high)];
-    }
-
-    /** @return list<array{float, float}> */
-    private static function pairs(Curve $curve): array
-    {
-        return array_map(static fn (float $soc, float $value): array => [$soc, round($value, 1)], $curve->soc, $curve->value);
     }
 }

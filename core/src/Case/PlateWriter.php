@@ -25,10 +25,10 @@ final readonly class PlateWriter
     public function vehicle(Vehicle $vehicle): array
     {
         return [
-            $this->voice->say(PlateLine::pack($vehicle->pack)),
-            ...array_map(fn (Inlet $i): string => $this->voice->say(Message::of(
-                'plate.of_coupler', coupler: $i->coupler->id, plate: PlateLine::inlet($i, $i->dc === null ? CurrentKind::Ac : CurrentKind::Dc),
-            )), $vehicle->inlets),
+            $this->voice->say(PlateLine::pack($vehicle)),
+            ...array_map(fn (Inlet $i, int $index): string => $this->voice->say(Message::of(
+                'plate.of_coupler', coupler: $i->coupler->id, plate: PlateLine::inlet($vehicle, $index, $i->dc === null ? CurrentKind::Ac : CurrentKind::Dc),
+            )), $vehicle->inlets, array_keys($vehicle->inlets)),
         ];
     }
 

@@ -25,6 +25,12 @@ final readonly class Inlet
         };
     }
 
+    /** What is on its plate; null where nobody has read it. */
+    public function ratedV(CurrentKind $current): ?float
+    {
+        return $current === CurrentKind::Dc ? $this->dc?->maxV : $this->ac?->ratedV();
+    }
+
     public function withDc(DcSide $dc): self
     {
         return $this->with(dc: $dc);

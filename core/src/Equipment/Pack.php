@@ -9,7 +9,10 @@ final readonly class Pack
 {
     use Alterable;
 
-    public function __construct(public ?float $usableKwh, public ?Curve $voltageBySoc, public ?float $heaterKw = null)
+    /**
+     * @param  float|null  $nominalV  as printed; null when not known
+     */
+    public function __construct(public ?float $usableKwh, public ?Curve $voltageBySoc, public ?float $heaterKw = null, public ?float $nominalV = null)
     {
     }
 

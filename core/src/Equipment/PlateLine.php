@@ -17,9 +17,11 @@ final class PlateLine
 
     public static function outlet(Outlet $outlet): Message
     {
+        $about = self::about($outlet->origins);
+
         return $outlet->rating->current === CurrentKind::Ac
-            ? self::of(self::figure($outlet->feed->supply?->volts, Unit::Volts), self::figure($outlet->feed->supply?->amps, Unit::Amps), self::figure($outlet->rating->maxKw, Unit::KiloWatts))
-            : self::of(self::figure($outlet->rating->maxV, Unit::Volts) ?? Message::of('plate.unread_volts'), self::figure($outlet->rating->maxA, Unit::Amps), self::figure($outlet->rating->maxKw, Unit::KiloWatts));
+            ? self::of($about('supply.volts', $outlet->feed->supply?->volts, Unit::Volts), $about('supply.amps', $outlet->feed->supply?->amps, Unit::Amps), $about('max_kw', $outlet->rating->maxKw, Unit::KiloWatts))
+            : self::of($about('max_v', $outlet->rating->maxV, Unit::Volts) ?? Message::of('plate.unread_volts'), $about('max_a', $outlet->rating->maxA, Unit::Amps), $about('max_kw', $outlet->rating->maxKw, Unit::KiloWatts));
     }
 
     /** Its stalls by their labels; where there are many, only those that something is known against. Null where nobody told them apart. */
@@ -45,14 +47,16 @@ final class PlateLine
         return self::of(self::figure($plate->maxV, Unit::Volts), self::figure($plate->continuousA, Unit::Amps), $boost, self::figure($plate->maxKw, Unit::KiloWatts));
     }
 
-    public static function inlet(Inlet $inlet, CurrentKind $current): Message
+    /** @param  int  $index  of the inlet in its car */
+    public static function inlet(Vehicle $vehicle, int $index, CurrentKind $current): Message
     {
-        $isDc = $current === CurrentKind::Dc;
-        $side = $isDc ? $inlet->dc : $inlet->ac;
+        $inlet = $vehicle->inlets[$index];
+        $side = $current === CurrentKind::Dc ? $inlet->dc : $inlet->ac;
+        $about = self::about($vehicle->origins, "inlets.{$index}.{$current->value}.");
 
         return $side === null
             ? Message::of('plate.no_side', current: $current->message())
-            : self::of(self::figure($isDc ? $inlet->dc?->maxV : $inlet->ac?->ratedV(), Unit::Volts), self::figure($side->maxA, Unit::Amps), self::figure($side->maxKw, Unit::KiloWatts));
+            : self::of($about('max_v', $inlet->ratedV($current), Unit::Volts), $about('max_a', $side->maxA, Unit::Amps), $about('max_kw', $side->maxKw, Unit::KiloWatts));
     }
 
     public static function converter(BoostConverter $converter): Message
@@ -62,13 +66,30 @@ final class PlateLine
         return self::of($input, self::figure($converter->maxInputA, Unit::Amps), self::figure($converter->maxKw, Unit::KiloWatts));
     }
 
-    public static function pack(Pack $pack): Message
+    public static function pack(Vehicle $vehicle): Message
     {
-        $volts = $pack->voltageBySoc === null ? null : Message::of(
-            'plate.volts_span', least: Amount::asGiven($pack->voltageBySoc->lowest()), most: Amount::asGiven($pack->voltageBySoc->highest(), Unit::Volts),
-        );
+        $curve = $vehicle->pack->voltageBySoc;
+        $nominal = $vehicle->pack->nominalV === null ? null : Message::of('plate.nominal', volts: Amount::asGiven($vehicle->pack->nominalV, Unit::Volts));
+        $volts = $curve === null ? null : Message::of('plate.volts_span', least: Amount::asGiven($curve->lowest()), most: Amount::asGiven($curve->highest(), Unit::Volts));
+        $isAbout = ($vehicle->origins['pack.voltage_by_soc'] ?? null)?->origin->isAbout() === true;
 
-        return self::of($volts, self::figure($pack->usableKwh, Unit::KiloWattHours));
+        return self::of($nominal ?? ($volts !== null && $isAbout ? Message::of('plate.about', figure: $volts) : $volts), self::about($vehicle->origins)('pack.usable_kwh', $vehicle->pack->usableKwh, Unit::KiloWattHours));
+    }
+
+    /**
+     * A figure that nobody has read says so wherever it is printed.
+     *
+     * @param  array<string, FactOrigin>  $origins
+     * @param  string  $at  before the path of each figure
+     * @return \Closure(string, float|null, Unit): (Amount|Message|null)
+     */
+    private static function about(array $origins, string $at = ''): \Closure
+    {
+        return static function (string $path, ?float $value, Unit $unit) use ($origins, $at): Amount|Message|null {
+            $figure = self::figure($value, $unit);
+
+            return $figure !== null && ($origins[$at.$path] ?? null)?->origin->isAbout() === true ? Message::of('plate.about', figure: $figure) : $figure;
+        };
     }
 
     private static function figure(?float $value, Unit $unit): ?Amount

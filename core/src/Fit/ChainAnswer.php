@@ -135,6 +135,12 @@ final readonly class ChainAnswer
         return Corner::peakKw($this);
     }
 
+    /** The most that this vehicle may take here from an ideal station, of what its figures may be; no span of an answer goes beyond it. */
+    public function idealMostKw(): ?float
+    {
+        return $this->idealPeakKw === null ? null : max($this->idealPeakKw, Corner::idealMostKw($this) ?? 0.0);
+    }
+
     /** Whether nothing but the driver's own policy stands in the way. */
     public function isRefusedByPolicy(): bool
     {

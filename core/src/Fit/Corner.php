@@ -65,6 +65,15 @@ final class Corner
         return $known === [] ? null : Band::around(...$known);
     }
 
+    /** What the car alone would take at the upper end of what its figures may be; null where nothing is known. */
+    public static function idealMostKw(ChainAnswer $answer): ?float
+    {
+        $fast = array_reduce(Assumed::ofPower($answer->chain), static fn (Chain $chain, Assumed $a): Chain => $a->faster($chain), $answer->chain);
+        $limits = Limits::ofVehicle($fast, $answer->conditions);
+
+        return $limits === null ? null : (new PeakFinder)->find($limits, $answer->conditions->charge->socFrom, $answer->conditions->charge->socTo)?->kw;
+    }
+
     private static function at(ChainAnswer $answer, Chain $chain): ChainAnswer
     {
         $plan = $answer->voltage->along($chain->vehicle->pack->voltageBySoc, $answer->chain->vehicle->pack->voltageBySoc);

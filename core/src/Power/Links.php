@@ -64,15 +64,14 @@ final class Links
     private static function inlet(Chain $chain): Link
     {
         $vehicle = $chain->vehicle;
-        $isDc = $chain->current === CurrentKind::Dc;
-        $side = $isDc ? $chain->inlet->dc : $chain->inlet->ac;
+        $side = $chain->current === CurrentKind::Dc ? $chain->inlet->dc : $chain->inlet->ac;
 
         return new Link(
             $chain->inletLink(), LinkKind::Inlet, $vehicle->id,
             Message::of('link.inlet', vehicle: $vehicle->name),
             Message::of('link_label.inlet', vehicle: $vehicle->name, coupler: $chain->inlet->coupler->id),
-            PlateLine::inlet($chain->inlet, $chain->current),
-            PlateNow::asPrinted(Plate::of($isDc ? $chain->inlet->dc?->maxV : $chain->inlet->ac?->ratedV(), $side?->maxA, maxKw: $side?->maxKw)),
+            PlateLine::inlet($vehicle, $chain->inletIndex, $chain->current),
+            PlateNow::asPrinted(Plate::of($chain->inlet->ratedV($chain->current), $side?->maxA, maxKw: $side?->maxKw)),
         );
     }
 
@@ -94,7 +93,7 @@ final class Links
         return new Link(
             Limits::PACK, LinkKind::Pack, $vehicle->id,
             Message::of('link.pack', vehicle: $vehicle->name), Message::of('link_label.pack', vehicle: $vehicle->name),
-            PlateLine::pack($vehicle->pack), PlateNow::asPrinted(Plate::of()),
+            PlateLine::pack($vehicle), PlateNow::asPrinted(Plate::of()),
         );
     }
 }

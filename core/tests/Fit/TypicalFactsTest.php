@@ -113,6 +113,18 @@ final class TypicalFactsTest extends TestCase
             });
     }
 
+    /** "Up to 180 kW of the 150 kW this car could take" cannot be. */
+    public function test_no_span_goes_beyond_what_the_car_could_take(): void
+    {
+        $this->forAll(Generators::subset(array_keys(self::DOUBTED)), Generators::elements(60, 200, 350, 500, 700), Generators::elements(null, 80, 350))
+            ->then(static function (array $paths, int $amps, ?int $kw): void {
+                $best = Cases::answer(self::doubting(array_values($paths), ['max_a' => $amps, 'max_kw' => $kw]))->best;
+
+                self::assertGreaterThanOrEqual($best->idealPeakKw, $best->idealMostKw());
+                self::assertLessThanOrEqual(($best->idealMostKw() ?? 0) + 1e-9, max($best->expectedPeakKw() ?? 0.0, $best->bandKw()->high ?? 0.0));
+            });
+    }
+
     /** @return iterable<string, array{array<string, mixed>, array<string, mixed>, GateName}> what stands for a fact that has to be read */
     public static function mustBeRead(): iterable
     {

@@ -90,6 +90,8 @@ return [
     'plate.no_side' => 'no {current}',
     'plate.for_minutes' => '{amps} {minutes}',
     'plate.input' => '{volts} in',
+    'plate.nominal' => '{volts} nominal',
+    'plate.about' => 'about {figure}',
     'plate.volts_span' => '{least}–{most}',
 
     // Gate 5, access.

@@ -2134,6 +2134,7 @@ export interface components {
             faces?: string[];
             languages?: string[] | null;
             pack_class?: components["schemas"]["TextOrNull"];
+            pack_nominal_v?: components["schemas"]["NumberOrNull"];
             usable_kwh?: components["schemas"]["NumberOrNull"];
             peak_kw?: components["schemas"]["NumberOrNull"];
             inlet_max_v?: components["schemas"]["NumberOrNull"];
@@ -2458,6 +2459,8 @@ export interface components {
             binding_link: components["schemas"]["TextOrNull"];
             peak_at_soc: components["schemas"]["NumberOrNull"];
             ideal_peak_kw: components["schemas"]["NumberOrNull"];
+            /** @description The same at the upper end of what the figures of the car may be */
+            ideal_most_kw: number | null;
             why: string;
             why_code: components["schemas"]["Code"];
             /** @description All of them */

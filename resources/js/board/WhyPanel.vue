@@ -61,7 +61,9 @@ defineExpose({ focus: () => heading.value?.focus() });
         <strong>{{ answer.title }}</strong>
         <span v-if="(answer.expected_peak_kw || answer.band_kw) && flows" class="figures">
           <span v-if="answer.ideal_peak_kw" class="quiet"
-            ><Said code="why.of_ideal" :figures="{ kw: kw(answer.ideal_peak_kw) }"
+            ><Said
+              code="why.of_ideal"
+              :figures="{ kw: kw(answer.band_kw ? answer.ideal_most_kw : answer.ideal_peak_kw) }"
               ><template #peak
                 ><span class="peak">{{ told(answer) }}</span></template
               ></Said

@@ -8,6 +8,7 @@ import { api, ask } from '@/api/client';
 import type { components } from '@/api/schema';
 import FieldEntry from '@/plates/FieldEntry.vue';
 import { figures } from './figures';
+import ClassOrNominal from '@/plates/ClassOrNominal.vue';
 import ChoiceQuestion from './ChoiceQuestion.vue';
 import InletQuestion from './InletQuestion.vue';
 import QuestionRail from './QuestionRail.vue';
@@ -61,7 +62,10 @@ const told = computed<Partial<Record<CarQuestion, string>>>(() => {
   const named: Partial<Record<CarQuestion, string | undefined>> = {
     inlet: a.faces.length > 0 ? listed('plus', a.faces) : undefined,
     language: languages.find((l) => l.id === a.languages?.join(','))?.title ?? open('language'),
-    pack: classes.value.find((c) => c.id === a.pack_class)?.name ?? open('pack'),
+    pack:
+      a.pack_nominal_v === null
+        ? (classes.value.find((c) => c.id === a.pack_class)?.name ?? open('pack'))
+        : say('figure.volts', { n: number(a.pack_nominal_v) }),
     energy: kwh,
     peak: a.peak_kw === null ? open('peak') : say('figure.kw', { n: number(a.peak_kw, 0) }),
     onboard: a.onboard.kw === null ? open('onboard') : say('figure.kw', { n: number(a.onboard.kw, 1) }),
@@ -92,7 +96,7 @@ function chooseOnboard(id: string): Promise<void> {
 const FORGOTTEN: Record<CarQuestion, Parameters<typeof tell>[0]> = {
   inlet: { faces: [] },
   language: { languages: null },
-  pack: { pack_class: null },
+  pack: { pack_class: null, pack_nominal_v: null },
   energy: { usable_kwh: null },
   peak: { peak_kw: null },
   onboard: {},
@@ -206,7 +210,7 @@ function drop(): void {
             }))
           "
           :chosen="answers.pack_class"
-          @choose="choose({ pack_class: $event })"
+          @choose="choose({ pack_class: $event, pack_nominal_v: null })"
         />
         <ChoiceQuestion
           v-else-if="step === 'onboard'"
@@ -223,6 +227,11 @@ function drop(): void {
             @update:model-value="set(field.path, $event)"
           />
         </div>
+        <ClassOrNominal
+          v-if="step === 'pack'"
+          :volts="answers.pack_nominal_v"
+          @is-class="choose({ pack_class: $event, pack_nominal_v: null })"
+        />
         <div v-if="step === 'language'" class="truth">
           <strong>{{ say('new_car.same_plug') }}</strong>
           <p>{{ say('new_car.same_plug_how') }}</p>
@@ -230,7 +239,13 @@ function drop(): void {
         <p v-if="error" class="complaint" role="alert">{{ error }}</p>
         <div class="acts">
           <el-button
-            v-if="!isLast && (step === 'energy' || step === 'peak' || (step === 'inlet' && answers.faces.length > 0))"
+            v-if="
+              !isLast &&
+              (step === 'energy' ||
+                step === 'peak' ||
+                answers.pack_nominal_v !== null ||
+                (step === 'inlet' && answers.faces.length > 0))
+            "
             type="primary"
             size="large"
             native-type="submit"

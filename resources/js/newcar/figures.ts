@@ -7,6 +7,8 @@ const number = (path: string, label: string, unit: string): Field => ({ path, la
 /** What can be typed beside the choices of a question. */
 export function figures(question: CarQuestion): Field[] {
   switch (question) {
+    case 'pack':
+      return [number('pack_nominal_v', say('field.nominal_v'), say('unit.volts'))];
     case 'energy':
       return [number('usable_kwh', say('field.usable'), say('unit.kwh'))];
     case 'peak':

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import type { Gate } from '@/api/client';
+import ClassOrNominal from './ClassOrNominal.vue';
 import FieldEntry from './FieldEntry.vue';
 import { optionsOf, type Field } from './fields';
 import { useTerms } from '@/stores/terms';
@@ -46,7 +47,8 @@ const field = computed<Field>(() => {
     case 'names':
       return { ...base, kind: props.ask.kind };
     case 'curve':
-      return { ...base, kind: 'curve', unit: say('unit.soc_volts') };
+      // A battery's voltage is told as one figure; the curve follows from it.
+      return { ...base, path: NOMINAL, label: say('ask.pack_volts'), kind: 'number', unit: say('unit.volts') };
     case 'corner':
       return { ...base, kind: 'choice', options: optionsOf(terms.all('port')) };
     case 'access':
@@ -58,14 +60,21 @@ const field = computed<Field>(() => {
   }
 });
 
-async function keep(): Promise<void> {
+const NOMINAL = 'pack.nominal_v';
+
+/** What was typed as a figure may be the name of a class. */
+function keepClass(id: string): Promise<void> {
+  return keep({ 'pack.class': id, [NOMINAL]: null });
+}
+
+async function keep(told: Record<string, unknown> = { [field.value.path]: value.value }): Promise<void> {
   const found = edit.find(props.ask.piece);
   if (!found) {
     error.value = say('ask.stations_own');
     return;
   }
   await attempt(async () => {
-    const spec = withValue(found.draft.spec ?? {}, props.ask.path, value.value);
+    const spec = Object.entries(told).reduce((at, [path, is]) => withValue(at, path, is), found.draft.spec ?? {});
     await edit.change(found, { ...found.draft, spec }).catch(async (e: unknown) => {
       // Changed in another tab: what was typed stays, and goes on top of what is there now when it is kept again.
       await edit.refresh();
@@ -76,9 +85,10 @@ async function keep(): Promise<void> {
 </script>
 
 <template>
-  <form class="ask" @submit.prevent="keep">
+  <form class="ask" @submit.prevent="keep()">
     <FieldEntry v-if="account.may('edit')" v-model="value" :field="field" :complaint="error || undefined" />
     <strong v-else>{{ field.label }}</strong>
+    <ClassOrNominal v-if="field.path === NOMINAL && typeof value === 'number'" :volts="value" @is-class="keepClass" />
     <p class="where">{{ ask.where }}</p>
     <TextButton v-if="account.may('edit')" type="submit" :disabled="isBusy || value === null">
       {{ say('ask.read_it') }}

@@ -204,6 +204,7 @@ export function fieldsOf(
           title: say('field.pack'),
           fields: [
             { path: 'pack.usable_kwh', label: say('field.usable'), kind: 'number', unit: say('unit.kwh') },
+            { path: 'pack.nominal_v', label: say('field.nominal_v'), kind: 'number', unit: say('unit.volts') },
             { path: 'pack.heater_kw', label: say('field.heater'), kind: 'watts', unit: say('unit.kw') },
             {
               path: 'pack.voltage_by_soc',

@@ -107,7 +107,9 @@ const verdictKw = computed(() => {
     return '';
   }
   const given = promised(a);
-  return a.outcome === 'limited' ? say('rail.kw_of', { kw: given, ideal: kw(a.ideal_peak_kw) }) : given;
+  return a.outcome === 'limited'
+    ? say('rail.kw_of', { kw: given, ideal: kw(a.band_kw ? a.ideal_most_kw : a.ideal_peak_kw) })
+    : given;
 });
 </script>
 

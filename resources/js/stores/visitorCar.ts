@@ -19,6 +19,8 @@ export interface Answers {
   faces: string[];
   languages: string[] | null;
   pack_class: string | null;
+  /** As printed; it goes before the class. */
+  pack_nominal_v: number | null;
   usable_kwh: number | null;
   peak_kw: number | null;
   inlet_max_v: number | null;
@@ -34,6 +36,7 @@ export const nothing = (): Answers => ({
   faces: [],
   languages: null,
   pack_class: null,
+  pack_nominal_v: null,
   usable_kwh: null,
   peak_kw: null,
   inlet_max_v: null,
@@ -44,8 +47,8 @@ export const nothing = (): Answers => ({
 
 /** What is asked with. */
 export const said = (answers: Answers): components['schemas']['CarAnswers'] => {
-  const { faces, languages, pack_class, usable_kwh, peak_kw, inlet_max_v, onboard } = answers;
-  return { faces, languages, pack_class, usable_kwh, peak_kw, inlet_max_v, onboard };
+  const { faces, languages, pack_class, pack_nominal_v, usable_kwh, peak_kw, inlet_max_v, onboard } = answers;
+  return { faces, languages, pack_class, pack_nominal_v, usable_kwh, peak_kw, inlet_max_v, onboard };
 };
 
 /** Where a visitor is, as chosen, or as the browser suggests. */
