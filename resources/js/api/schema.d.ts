@@ -2203,6 +2203,8 @@ export interface components {
                 regions: components["schemas"]["Region"][];
                 name: string;
                 seen: string;
+                /** @description Words by which people look for it */
+                found_by: string;
                 read: string[];
                 outlet: {
                     coupler: string;
@@ -2212,6 +2214,7 @@ export interface components {
             adapters: {
                 id: string;
                 name: string;
+                found_by: string;
                 adapter: {
                     input: string;
                     output: string;

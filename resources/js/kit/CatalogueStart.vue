@@ -38,10 +38,18 @@ const all = computed(() => {
 });
 /** Kinds that hold every word that is looked for. */
 const groups = computed(() => {
-  const words = wanted.value.toLowerCase().split(/\s+/).filter(Boolean);
+  // A number belongs to the word before it: "level 1", "type 2".
+  const words = wanted.value
+    .toLowerCase()
+    .replace(/\b(level|type|ccs|combo)\s+(\d)\b/g, '$1$2')
+    .split(/\s+/)
+    .filter(Boolean);
   const isWanted = (text: string) => words.every((word) => text.toLowerCase().includes(word));
   return all.value
-    .map((g) => ({ ...g, items: g.items.filter((i) => isWanted(`${g.name} ${i.id} ${i.name} ${i.hint}`)) }))
+    .map((g) => ({
+      ...g,
+      items: g.items.filter((i) => isWanted(`${g.name} ${i.id} ${i.name} ${i.hint} ${i.found_by}`)),
+    }))
     .filter((g) => g.items.length > 0);
 });
 
