@@ -4,15 +4,19 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Review;
 
-use Harmozon\Core\Forecast\Integrator;
 use Harmozon\Core\Record\Course;
 use Harmozon\Core\Record\Moment;
 
 /** A session's moments beside their reference. */
 final readonly class Marks
 {
-    /** While the power still rises by more than this from one moment to the next, it is the ramp (share). */
-    private const RAMP_RISE = 0.03;
+    /** So long after the first current, and after any later start, the power ramps up (s). */
+    private const FIRST_RAMP_S = 90.0;
+
+    private const LATER_RAMP_S = 30.0;
+
+    /** With fewer moments beyond the ramp, those in it have to tell. */
+    private const FEWEST = 3;
 
     /** A stretch shorter than this is none (s). */
     private const SHORTEST_S = 60.0;
@@ -44,7 +48,7 @@ final readonly class Marks
         return new self($marks, $course->firstFlowS() ?? INF);
     }
 
-    /** @return list<Mark> from the end of the ramp to the last current */
+    /** @return list<Mark> from the end of the ramp to the last current, those faster than the eye averaged */
     public function flowing(): array
     {
         $flows = array_keys(array_filter($this->all, static fn (Mark $m): bool => $m->moment->flows()));
@@ -52,12 +56,34 @@ final readonly class Marks
             return [];
         }
         $flowing = array_slice($this->all, $flows[0], $flows[count($flows) - 1] - $flows[0] + 1);
-        $rampEndsS = $this->firstFlowS + Integrator::HANDSHAKE_S;
-        while (isset($flowing[1]) && $flowing[1]->moment->tS <= $rampEndsS && ($flowing[1]->moment->kw ?? 0.0) > ($flowing[0]->moment->kw ?? INF) * (1 + self::RAMP_RISE)) {
-            array_shift($flowing);
+        $settled = self::withoutRamps($flowing);
+
+        return Averaged::of(count($settled) < self::FEWEST ? $flowing : $settled);
+    }
+
+    /**
+     * What is read while the power ramps up belongs to no stretch.
+     *
+     * @param  list<Mark>  $flowing
+     * @return list<Mark>
+     */
+    private static function withoutRamps(array $flowing): array
+    {
+        $settled = [];
+        $startS = $flowing === [] ? 0.0 : $flowing[0]->moment->tS;
+        $rampS = self::FIRST_RAMP_S;
+        $flowed = true;
+        foreach ($flowing as $mark) {
+            if ($mark->moment->flows() && ! $flowed) {
+                [$startS, $rampS] = [$mark->moment->tS, self::LATER_RAMP_S];
+            }
+            $flowed = $mark->moment->flows();
+            if (! $flowed || $mark->moment->tS >= $startS + $rampS) {
+                $settled[] = $mark;
+            }
         }
 
-        return $flowing;
+        return $settled;
     }
 
     /** @return list<Stretch> those too short to be one belong to the one before, or to the one after */

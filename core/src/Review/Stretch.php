@@ -7,9 +7,7 @@ namespace Harmozon\Core\Review;
 /** A part of a session in which nothing changed its level. */
 final readonly class Stretch
 {
-    /** Amps and kW within this share of their median are level, when they stay so for so long (s). */
-    private const LEVEL_SHARE = 0.02;
-
+    /** Amps and kW are level when they stay so for so long (s). */
     private const LEVEL_S = 180.0;
 
     private const STEADY_SHARE = 0.8;
@@ -56,15 +54,14 @@ final readonly class Stretch
     {
         $this->fromS = $marks[0]->moment->tS;
         $this->toS = $marks[count($marks) - 1]->untilS;
-        $amps = array_map(static fn (Mark $m): ?float => $m->moment->amps, $marks);
-        $kw = array_map(static fn (Mark $m): ?float => $m->moment->kw, $marks);
-        $this->amps = Median::of($amps);
-        $this->kw = Median::of($kw);
-        [$ampsS, $kwS] = [$this->levelS($amps, $this->amps), $this->levelS($kw, $this->kw)];
-        $this->hasLevelAmps = $ampsS >= self::LEVEL_S - self::SAME_S;
-        $this->hasLevelKw = $kwS >= self::LEVEL_S - self::SAME_S;
-        $this->isSteadyAmps = $this->amps > 0.0 && $ampsS >= self::STEADY_SHARE * $this->seconds();
-        $this->isSteadyKw = $this->kw > 0.0 && $kwS >= self::STEADY_SHARE * $this->seconds();
+        $amps = Steadiness::of($marks, static fn (Mark $m): ?float => $m->moment->amps);
+        $kw = Steadiness::of($marks, static fn (Mark $m): ?float => $m->moment->kw);
+        $this->amps = $amps->level;
+        $this->kw = $kw->level;
+        $this->hasLevelAmps = $amps->longestS >= self::LEVEL_S - self::SAME_S;
+        $this->hasLevelKw = $kw->longestS >= self::LEVEL_S - self::SAME_S;
+        $this->isSteadyAmps = $this->amps > 0.0 && $amps->totalS >= self::STEADY_SHARE * $this->seconds();
+        $this->isSteadyKw = $this->kw > 0.0 && $kw->totalS >= self::STEADY_SHARE * $this->seconds();
         $this->soc = $marks[intdiv(count($marks), 2)]->soc;
         $this->isMeasured = count(array_filter($marks, static fn (Mark $m): bool => $m->moment->isMeasured)) >= self::MEASURED_SHARE * count($marks);
         $this->ratio = self::ratioOf($marks, static fn (Mark $m): ?float => $m->ratio() === null ? null : $m->expectedKw);
@@ -118,34 +115,6 @@ final readonly class Stretch
         }
 
         return $expected > 0 ? $read / $expected : null;
-    }
-
-    /**
-     * The longest time that these values stay level.
-     *
-     * @param  list<float|null>  $values
-     */
-    private function levelS(array $values, ?float $level): float
-    {
-        $longest = 0.0;
-        if ($level === null || $level <= 0.0) {
-            return $longest;
-        }
-        $began = null;
-        foreach ($values as $i => $value) {
-            if ($value === null) {
-                continue;
-            }
-            if (abs($value - $level) > self::LEVEL_SHARE * $level * (1 + self::SAME)) {
-                $began = null;
-
-                continue;
-            }
-            $began ??= $this->marks[$i]->moment->tS;
-            $longest = max($longest, $this->marks[$i]->untilS - $began);
-        }
-
-        return $longest;
     }
 
     /** @param  list<float|null>  $values */

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Review;
+
+/** How long a figure stays at its level. It is judged on means of half a minute, against the scatter of the instrument. */
+final readonly class Steadiness
+{
+    /** Means over so long are held against the level (s). */
+    private const MEAN_S = 30.0;
+
+    /** Within this share of its median a figure is level; where the instrument is noisier, within so many standard errors. */
+    private const LEVEL_SHARE = 0.02;
+
+    private const STANDARD_ERRORS = 2.0;
+
+    /** The median of the differences of two values that follow each other is so many standard deviations of one (normal scatter). */
+    private const MEDIAN_DIFFERENCE = 0.9539;
+
+    private const SAME = 1e-9;
+
+    /**
+     * @param  float|null  $level  the median; null when nothing was read
+     * @param  float  $longestS  the longest time at the level without a break
+     * @param  float  $totalS  all of the time at the level
+     */
+    private function __construct(public ?float $level, public float $longestS, public float $totalS)
+    {
+    }
+
+    /**
+     * @param  list<Mark>  $marks
+     * @param  \Closure(Mark): (float|null)  $value
+     */
+    public static function of(array $marks, \Closure $value): self
+    {
+        $values = array_map($value, $marks);
+        $level = Median::of($values);
+        if ($level === null || $level <= 0.0) {
+            return new self($level, 0.0, 0.0);
+        }
+        $scatter = self::scatter($values);
+        $longest = $total = $run = 0.0;
+        foreach (self::means($marks, $values) as [$mean, $count, $seconds]) {
+            $within = max(self::LEVEL_SHARE * $level, self::STANDARD_ERRORS * $scatter / sqrt($count));
+            $run = abs($mean - $level) <= $within * (1 + self::SAME) ? $run + $seconds : 0.0;
+            $total += $run > 0.0 ? $seconds : 0.0;
+            $longest = max($longest, $run);
+        }
+
+        return new self($level, $longest, $total);
+    }
+
+    /**
+     * The standard deviation of one value, by the differences of neighbours: a slow change is no scatter.
+     *
+     * @param  list<float|null>  $values
+     */
+    public static function scatter(array $values): float
+    {
+        $differences = [];
+        $before = null;
+        foreach ($values as $now) {
+            if ($now !== null && $before !== null) {
+                $differences[] = abs($now - $before);
+            }
+            $before = $now ?? $before;
+        }
+
+        return (Median::of($differences) ?? 0.0) / self::MEDIAN_DIFFERENCE;
+    }
+
+    /**
+     * @param  list<Mark>  $marks
+     * @param  list<float|null>  $values
+     * @return list<array{float, int, float}> mean, how many values it is made of, seconds
+     */
+    private static function means(array $marks, array $values): array
+    {
+        $means = [];
+        $sum = $seconds = 0.0;
+        $count = 0;
+        foreach ($marks as $i => $mark) {
+            if ($values[$i] !== null) {
+                $sum += $values[$i];
+                $count++;
+            }
+            $seconds += $mark->seconds();
+            if ($seconds >= self::MEAN_S - self::SAME && $count > 0) {
+                $means[] = [$sum / $count, $count, $seconds];
+                $sum = $seconds = 0.0;
+                $count = 0;
+            }
+        }
+
+        return $count > 0 ? [...$means, [$sum / $count, $count, $seconds]] : $means;
+    }
+}
