@@ -27,7 +27,7 @@ final class FoundBy
         $level = match (true) {
             $isDc && ($outlet->rating->stickerKw ?? $outlet->rating->maxKw ?? 0.0) >= self::ULTRA_KW => [Message::of('found_by.dc'), Message::of('found_by.ultra')],
             $isDc => [Message::of('found_by.dc')],
-            ($outlet->feed->supply?->volts ?? INF) <= self::LEVEL_1_V => [Message::of('found_by.level_1')],
+            ($outlet->feed->supply->volts ?? INF) <= self::LEVEL_1_V => [Message::of('found_by.level_1')],
             default => [Message::of('found_by.level_2')],
         };
 

@@ -27,6 +27,17 @@ final class ColdFactor
         };
     }
 
+    /** The temperature at which so much is left; the coldest or the warmest that tells a difference beyond the ends. */
+    public static function celsiusAt(float $factor): float
+    {
+        return match (true) {
+            $factor >= 1.0 => PackOnArrival::WARM_C,
+            $factor >= self::AT_FREEZING => PackOnArrival::WARM_C * ($factor - self::AT_FREEZING) / (1 - self::AT_FREEZING),
+            $factor > self::AT_COLDEST => self::COLDEST_C * (1 - ($factor - self::AT_COLDEST) / (self::AT_FREEZING - self::AT_COLDEST)),
+            default => self::COLDEST_C,
+        };
+    }
+
     /** How it changes as the pack warms (1/K). */
     public static function perK(float $packC): float
     {

@@ -19,6 +19,7 @@ final readonly class Clues
      * @param  Finding|null  $last  what the stretch before it was found to be
      * @param  Stretch|null  $lastStretch  that stretch
      * @param  list<Event>  $events
+     * @param  list<Mark>  $all  of the session, those of the ramp too
      */
     public function __construct(
         public Stretch $stretch,
@@ -29,6 +30,7 @@ final readonly class Clues
         public Reference $reference,
         public array $events,
         public float $firstFlowS,
+        private array $all,
     ) {
     }
 
@@ -51,6 +53,20 @@ final readonly class Clues
     public function soc(): float
     {
         return $this->stretch->soc ?? $this->conditions()->charge->socFrom;
+    }
+
+    /** The highest power within so long of the first current, the ramp and what was read at its end included (kW). */
+    public function highestKwWithin(float $seconds): float
+    {
+        $early = array_filter($this->all, fn (Mark $m): bool => $m->moment->tS <= $this->firstFlowS + $seconds);
+
+        return max([0.0, ...array_map(static fn (Mark $m): float => $m->moment->kw ?? 0.0, array_values($early))]);
+    }
+
+    /** @return list<Mark> all that was read before it, the ramp too */
+    public function before(): array
+    {
+        return array_values(array_filter($this->all, fn (Mark $m): bool => $m->moment->tS < $this->stretch->fromS));
     }
 
     /** Whether nothing flowed before it. */

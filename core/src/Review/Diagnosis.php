@@ -20,6 +20,7 @@ use Harmozon\Core\Review\Causes\Derated;
 use Harmozon\Core\Review\Causes\GoesOn;
 use Harmozon\Core\Review\Causes\Settling;
 use Harmozon\Core\Review\Causes\Shared;
+use Harmozon\Core\Review\Causes\StillCold;
 use Harmozon\Core\Review\Causes\Unexplained;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
@@ -168,7 +169,7 @@ final readonly class Diagnosis
         $earlier = [];
         $last = null;
         foreach ($stretches as $i => $stretch) {
-            $last = self::find(new Clues($stretch, $earlier, $stretches[$i + 1] ?? null, $last, $stretches[$i - 1] ?? null, $reference, $events, $marks->firstFlowS));
+            $last = self::find(new Clues($stretch, $earlier, $stretches[$i + 1] ?? null, $last, $stretches[$i - 1] ?? null, $reference, $events, $marks->firstFlowS, $marks->all));
             $one = self::held($last, $stretch);
             $newest = array_pop($held);
             $held = match (true) {
@@ -186,7 +187,7 @@ final readonly class Diagnosis
     {
         if ($clues->stretch->flows()) {
             // In this order; the first that fits.
-            foreach ([new CoolingFailed, new AfterBoost, new AtPlate, new Shared, new Cold, new Settling, new Derated, new GoesOn, new AsExpected] as $rule) {
+            foreach ([new CoolingFailed, new AfterBoost, new AtPlate, new Shared, new Cold, new StillCold, new Settling, new Derated, new GoesOn, new AsExpected] as $rule) {
                 $finding = $rule->find($clues);
                 if ($finding !== null) {
                     return $finding;

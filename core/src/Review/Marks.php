@@ -86,23 +86,21 @@ final readonly class Marks
         return $settled;
     }
 
-    /** @return list<Stretch> those too short to be one belong to the one before, or to the one after */
+    /** @return list<Stretch> those too short to be one belong to the one before; before the first, to the ramp */
     public function stretches(): array
     {
         $kept = [];
         $short = [];
         foreach (Cutter::cut($this->flowing()) as $stretch) {
-            $marks = [...$short, ...$stretch->marks];
-            $short = [];
             if ($stretch->seconds() >= self::SHORTEST_S) {
-                $kept[] = $marks;
+                $kept[] = $stretch->marks;
             } elseif ($kept !== []) {
-                $kept[] = [...array_pop($kept), ...$marks];
+                $kept[] = [...array_pop($kept), ...$stretch->marks];
             } else {
-                $short = $marks;
+                $short = [...$short, ...$stretch->marks];
             }
         }
-        if ($short !== []) {
+        if ($kept === [] && $short !== []) {
             $kept[] = $short;
         }
 

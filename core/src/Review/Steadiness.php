@@ -15,8 +15,11 @@ final readonly class Steadiness
 
     private const STANDARD_ERRORS = 2.0;
 
-    /** The median of the differences of two values that follow each other is so many standard deviations of one (normal scatter). */
-    private const MEDIAN_DIFFERENCE = 0.9539;
+    /** On each side. */
+    private const NEIGHBOURS = 2;
+
+    /** The median distance from the mean of four neighbours is so many standard deviations of one value (normal scatter): 0.6745 √(1 + 1/4). */
+    private const MEDIAN_OFF = 0.7541;
 
     private const SAME = 1e-9;
 
@@ -53,22 +56,20 @@ final readonly class Steadiness
     }
 
     /**
-     * The standard deviation of one value, by the differences of neighbours: a slow change is no scatter.
+     * The standard deviation of one value, by how far it lies off the mean of its neighbours: a slow change is no scatter.
      *
      * @param  list<float|null>  $values
      */
     public static function scatter(array $values): float
     {
-        $differences = [];
-        $before = null;
-        foreach ($values as $now) {
-            if ($now !== null && $before !== null) {
-                $differences[] = abs($now - $before);
-            }
-            $before = $now ?? $before;
+        $known = array_values(array_filter($values, static fn (?float $v): bool => $v !== null));
+        $off = [];
+        for ($i = self::NEIGHBOURS; $i < count($known) - self::NEIGHBOURS; $i++) {
+            $around = [...array_slice($known, $i - self::NEIGHBOURS, self::NEIGHBOURS), ...array_slice($known, $i + 1, self::NEIGHBOURS)];
+            $off[] = abs($known[$i] - array_sum($around) / count($around));
         }
 
-        return (Median::of($differences) ?? 0.0) / self::MEDIAN_DIFFERENCE;
+        return (Median::of($off) ?? 0.0) / self::MEDIAN_OFF;
     }
 
     /**

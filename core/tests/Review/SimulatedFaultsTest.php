@@ -32,7 +32,7 @@ final class SimulatedFaultsTest extends TestCase
         yield 'a thin cable' => [['outlet.cable.cooled' => false, 'outlet.cable.continuous_a' => 180], [], [], ['cable_current']];
         yield 'a boost that is spent' => [self::ADAPTED, [], [], ['adapter_current']];
         yield 'a derated stall' => [[], ['conditions.faults.derated_kw' => 50], [], ['derated_stall']];
-        yield 'a neighbour who comes' => [$cabinet, ['conditions.faults.neighbour_at_minute' => 5], [[EventCode::NeighbourCame, 5.0]], ['vehicle_curve', 'sharing']];
+        yield 'a neighbour who comes' => [$cabinet, ['conditions.faults.neighbour_at_minute' => 8], [[EventCode::NeighbourCame, 8.0]], ['vehicle_curve', 'sharing']];
         yield 'a neighbour who leaves' => [['outlet.cabinet' => ['kw' => 160, 'policy' => 'halves']], ['outlet.cabinet.partner_active' => true, 'conditions.faults.neighbour_leaves_at_minute' => 10], [[EventCode::NeighbourLeft, 10.0]], ['sharing', 'vehicle_curve']];
         yield 'a cold pack, known' => [['conditions.pack_prepared' => false, 'conditions.pack_c' => 0], [], [], ['cold_pack']];
         yield 'a cold pack, not known' => [['conditions.ambient_c' => 0], ['conditions.pack_prepared' => false, 'conditions.pack_c' => 0, 'vehicle.pack.heater_kw' => 8], [], ['cold_pack', 'vehicle_curve']];

@@ -40,9 +40,10 @@ final class AfterBoost implements CauseRule
             return null;
         }
         $fits = [];
+        $before = $clues->before();
         foreach ($clues->limits()->changing->heat ?? [] as $link) {
             $off = $this->off($link, $amps);
-            $minutes = self::minutesAbove($clues->earlier, $link->duty->continuousA);
+            $minutes = self::minutesAbove($before, $link->duty->continuousA);
             if ($link->duty->boostMinutes !== null && $off <= self::NEAR && $minutes >= self::SPENT * $link->duty->boostMinutes) {
                 $fits[] = [$link, $off, $minutes];
             }

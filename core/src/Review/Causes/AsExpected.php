@@ -16,6 +16,9 @@ use Harmozon\Core\Words\Message;
 /** As the reference says, so what binds there binds here. Where it took more, the car's own curve was entered too low. */
 final class AsExpected implements CauseRule
 {
+    /** So much more than expected, at no plate, and the curve that was entered is too low (share). */
+    private const TOO_LOW_FROM = 1.15;
+
     /** Rounding of shares. */
     private const SAME = 1e-9;
 
@@ -35,7 +38,7 @@ final class AsExpected implements CauseRule
         $confidence = $cause->isCars() ? Confidence::at($ratio - 1, $clues->stretch->isMeasured) : Confidence::Low;
 
         return new Finding($cause, $confidence, $isAbove
-            ? Message::of('evidence.above', share: Amount::ofHundred($ratio))
+            ? ($ratio > self::TOO_LOW_FROM ? self::tooLow($ratio) : Message::of('evidence.above', share: Amount::ofHundred($ratio)))
             : Message::of('evidence.as_expected', share: Amount::ofHundred($ratio), binding: $cause->message()), $step->linkId === '' ? null : $step->linkId);
     }
 
@@ -43,10 +46,19 @@ final class AsExpected implements CauseRule
     private function beyond(Clues $clues, string $linkId): ?Finding
     {
         $ofCar = $clues->stretch->carRatio;
+        $ratio = $clues->stretch->ratio ?? 1.0;
+        if ($ratio > self::TOO_LOW_FROM && ($ofCar === null || $ofCar > 2 - Nearness::NEAR_FROM_SHARE)) {
+            return new Finding(Cause::VehicleCurve, Confidence::Low, self::tooLow($ratio));
+        }
 
         return $ofCar === null || abs($ofCar - 1) > 1 - Nearness::NEAR_FROM_SHARE + self::SAME ? null : new Finding(
             Cause::VehicleCurve, Confidence::at($ofCar - 1, $clues->stretch->isMeasured),
             Message::of('evidence.beyond', share: Amount::ofHundred($clues->stretch->ratio), link: $clues->answer()->linkName($linkId)),
         );
+    }
+
+    private static function tooLow(float $ratio): Message
+    {
+        return Message::of('evidence.curve_too_low', share: Amount::ofHundred($ratio));
     }
 }

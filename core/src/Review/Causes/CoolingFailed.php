@@ -11,7 +11,6 @@ use Harmozon\Core\Review\CauseRule;
 use Harmozon\Core\Review\Clues;
 use Harmozon\Core\Review\Confidence;
 use Harmozon\Core\Review\Finding;
-use Harmozon\Core\Review\Mark;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
@@ -34,8 +33,7 @@ final class CoolingFailed implements CauseRule
         if ($cable?->isCooledNow() !== true || $clues->answer()->chain->current !== CurrentKind::Dc || $stretch->ratio === null || $stretch->kw === null) {
             return null;
         }
-        $before = array_filter([...$clues->earlier, ...$stretch->marks], static fn (Mark $m): bool => $m->moment->tS <= $clues->firstFlowS + self::WITHIN_S);
-        $highest = max([0.0, ...array_map(static fn (Mark $m): float => $m->moment->kw ?? 0.0, array_values($before))]);
+        $highest = $clues->highestKwWithin(self::WITHIN_S);
         $isCrawl = $stretch->ratio < self::BELOW_RATIO
             && $stretch->fromS <= $clues->firstFlowS + self::WITHIN_S
             && $clues->soc() < self::BELOW_SOC

@@ -10,6 +10,7 @@ use Harmozon\Core\Review\CauseRule;
 use Harmozon\Core\Review\Clues;
 use Harmozon\Core\Review\Confidence;
 use Harmozon\Core\Review\Finding;
+use Harmozon\Core\Review\Mark;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
@@ -26,6 +27,11 @@ final class Derated implements CauseRule
         $limits = $clues->limits();
         $isLevel = $stretch->hasLevelKw || $stretch->hasLevelAmps;
         if (! $clues->isFirst() || ! $isLevel || $stretch->ratio === null || $stretch->ratio >= self::BELOW_RATIO || $limits === null || ! self::isBelowEvery($limits, $stretch->amps, $stretch->kw)) {
+            return null;
+        }
+        // More in the ramp was a fall, not a level from the start.
+        $most = max([0.0, ...array_map(static fn (Mark $m): float => $m->moment->kw ?? 0.0, $clues->before())]);
+        if ($stretch->kw !== null && $most > (1 + self::BELOW_PLATES) * $stretch->kw) {
             return null;
         }
 

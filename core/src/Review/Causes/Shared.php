@@ -10,15 +10,19 @@ use Harmozon\Core\Review\CauseRule;
 use Harmozon\Core\Review\Clues;
 use Harmozon\Core\Review\Confidence;
 use Harmozon\Core\Review\Finding;
+use Harmozon\Core\Review\Nearness;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** About half of what was expected, with a neighbour known or noted at the same cabinet. */
+/** About half of what was expected, or as much as the cabinet's policy leaves, with a neighbour known, noted, or likely. */
 final class Shared implements CauseRule
 {
     private const FROM_RATIO = 0.4;
 
     private const TO_RATIO = 0.65;
+
+    /** So near to the share that the policy leaves is at it. */
+    private const AT_SHARE = 0.03;
 
     /** It set in with what was noted, when both lie so close together (s). */
     private const WITH_S = 120.0;
@@ -26,20 +30,35 @@ final class Shared implements CauseRule
     public function find(Clues $clues): ?Finding
     {
         $stretch = $clues->stretch;
-        $isLevel = $stretch->hasLevelKw || $stretch->hasLevelAmps;
-        if (! $isLevel || $stretch->ratio === null || $stretch->ratio < self::FROM_RATIO || $stretch->ratio > self::TO_RATIO) {
+        if ($stretch->ratio === null || $stretch->ratio >= Nearness::NEAR_FROM_SHARE) {
             return null;
         }
         $came = $clues->noted(EventCode::NeighbourCame);
         $left = $clues->noted(EventCode::NeighbourLeft);
-        $share = Amount::ofHundred($stretch->ratio);
-        if (self::near($came, $stretch->fromS) || self::near($left, $stretch->toS)) {
-            return new Finding(Cause::Sharing, Confidence::High, Message::of('evidence.sharing_with', share: $share, minutes: Amount::minutes($stretch->seconds() / 60)));
+        $isHalf = $stretch->ratio >= self::FROM_RATIO && $stretch->ratio <= self::TO_RATIO;
+        $isShare = $this->isShare($clues);
+        [$share, $minutes] = [Amount::ofHundred($stretch->ratio), Amount::minutes($stretch->seconds() / 60)];
+        // What was noted tells it however short it is, and while the reference falls.
+        if (($isHalf || $isShare) && ($stretch->isSteadyKw || $stretch->isSteadyAmps) && (self::near($came, $stretch->fromS) || self::near($left, $stretch->toS))) {
+            return new Finding(Cause::Sharing, Confidence::High, Message::of('evidence.sharing_with', share: $share, minutes: $minutes));
         }
+        $isLevel = $stretch->hasLevelKw || $stretch->hasLevelAmps;
 
-        return $this->isBeside($clues, $came, $left)
-            ? new Finding(Cause::Sharing, Confidence::Low, Message::of('evidence.sharing', share: $share, minutes: Amount::minutes($stretch->seconds() / 60)))
-            : null;
+        return match (true) {
+            $isLevel && $isHalf && $this->isBeside($clues, $came, $left) => new Finding(Cause::Sharing, Confidence::Low, Message::of('evidence.sharing', share: $share, minutes: $minutes)),
+            $stretch->hasLevelKw && $isShare => new Finding(Cause::Sharing, Confidence::Low, Message::of('evidence.sharing_share', kw: Amount::kw($stretch->kw), minutes: $minutes)),
+            default => null,
+        };
+    }
+
+    /** Whether it is what the cabinet's policy leaves beside a neighbour. */
+    private function isShare(Clues $clues): bool
+    {
+        $cabinet = $clues->answer()->chain->outlet->feed->cabinet;
+        $shares = [$cabinet?->shareKw(), $cabinet?->shareOnceJoinedKw()];
+        $kw = $clues->stretch->kw;
+
+        return $kw !== null && array_filter($shares, static fn (?float $share): bool => $share !== null && $share > 0.0 && abs($kw / $share - 1) <= self::AT_SHARE) !== [];
     }
 
     /**

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Review\Causes;
+
+use Harmozon\Core\Equipment\CurrentKind;
+use Harmozon\Core\Power\ColdFactor;
+use Harmozon\Core\Review\Cause;
+use Harmozon\Core\Review\CauseRule;
+use Harmozon\Core\Review\Clues;
+use Harmozon\Core\Review\Confidence;
+use Harmozon\Core\Review\Finding;
+use Harmozon\Core\Review\PackEstimate;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
+
+/** What follows a rise that a cold battery explains, as long as its estimated temperature explains the power. */
+final class StillCold implements CauseRule
+{
+    private const WITHIN = 0.08;
+
+    /** From this share on a battery is as good as warm. */
+    private const AS_WARM = 0.97;
+
+    public function find(Clues $clues): ?Finding
+    {
+        if ($clues->last?->cause !== Cause::ColdPack || $clues->answer()->chain->current !== CurrentKind::Dc) {
+            return null;
+        }
+        $estimate = PackEstimate::of($clues->earlier);
+        if ($estimate === null) {
+            return null;
+        }
+        $read = $explained = $weights = $factors = 0.0;
+        foreach ($clues->stretch->marks as $mark) {
+            if ($mark->moment->kw === null || $mark->expectedKw === null || $mark->carKw === null) {
+                continue;
+            }
+            $weight = max(1.0, $mark->seconds());
+            $factor = ColdFactor::at($estimate->celsiusAt($mark->moment->tS));
+            $read += $weight * $mark->moment->kw;
+            $explained += $weight * min($mark->expectedKw, $factor * $mark->carKw);
+            $factors += $weight * $factor;
+            $weights += $weight;
+        }
+        if ($weights <= 0.0 || $explained <= 0.0 || abs($read / $explained - 1) > self::WITHIN || $factors / $weights >= self::AS_WARM) {
+            return null;
+        }
+        $middle = $clues->stretch->marks[intdiv(count($clues->stretch->marks), 2)];
+
+        return new Finding(Cause::ColdPack, Confidence::Low, Message::of(
+            'evidence.still_cold', share: Amount::ofHundred($clues->stretch->ratio), celsius: Amount::celsius($estimate->celsiusAt($middle->moment->tS)),
+        ));
+    }
+}

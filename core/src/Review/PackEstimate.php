@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Review;
+
+use Harmozon\Core\Power\ColdFactor;
+
+/** The temperature of a cold battery as its power tells it: a line through what each reading says, since it warms evenly. */
+final readonly class PackEstimate
+{
+    /** Near the ends of the factor a reading tells no temperature. */
+    private const LEAST_FACTOR = 0.16;
+
+    private const MOST_FACTOR = 0.98;
+
+    private const FEWEST = 3;
+
+    private const SAME = 1e-9;
+
+    private function __construct(private float $atStartC, private float $kPerS)
+    {
+    }
+
+    /**
+     * @param  list<Mark>  $marks  with current, while it was cold
+     * @return self|null null where too few of them tell a temperature
+     */
+    public static function of(array $marks): ?self
+    {
+        $n = $t = $c = $tt = $tc = 0.0;
+        foreach ($marks as $mark) {
+            $factor = $mark->carKw === null || $mark->carKw <= 0.0 || $mark->moment->kw === null ? 0.0 : $mark->moment->kw / $mark->carKw;
+            if ($factor < self::LEAST_FACTOR || $factor > self::MOST_FACTOR) {
+                continue;
+            }
+            $celsius = ColdFactor::celsiusAt($factor);
+            $n++;
+            $t += $mark->moment->tS;
+            $c += $celsius;
+            $tt += $mark->moment->tS ** 2;
+            $tc += $mark->moment->tS * $celsius;
+        }
+        $spread = $n * $tt - $t ** 2;
+        if ($n < self::FEWEST || $spread < self::SAME) {
+            return null;
+        }
+        // It does not cool while it charges.
+        $kPerS = max(0.0, ($n * $tc - $t * $c) / $spread);
+
+        return new self(($c - $kPerS * $t) / $n, $kPerS);
+    }
+
+    public function celsiusAt(float $tS): float
+    {
+        return $this->atStartC + $this->kPerS * $tS;
+    }
+}
