@@ -10,8 +10,18 @@ final readonly class ByCharge
     /** Charges this close are one (percent). */
     private const SAME_SOC = 1e-6;
 
-    /** @param  array<int, array{kw: float, seconds: float}>  $steps  mean power and time of each percent that was passed whole, by its beginning */
-    private function __construct(public array $steps, public ?float $fromSoc, public ?float $toSoc)
+    /** Steps in which a charge may be read, from the coarsest down (percent). */
+    private const RESOLUTIONS = [1.0, 0.5, 0.1];
+
+    /** The middle between two readings that are each rounded to a step is off by so many steps (standard deviation: √(1/24)). */
+    private const ROUNDING = 0.204;
+
+    /**
+     * @param  array<int, array{kw: float, seconds: float}>  $steps  mean power and time of each percent that was passed whole, by its beginning
+     * @param  float  $percentPerReading  charge between two readings
+     * @param  float  $doubt  standard deviation of the power, where the charge is read in steps and the power falls or rises with it (share)
+     */
+    private function __construct(public array $steps, public float $percentPerReading = 0.0, public float $doubt = 0.0)
     {
     }
 
@@ -22,7 +32,7 @@ final readonly class ByCharge
     {
         $nodes = self::nodes($marks);
         if (count($nodes) < 2) {
-            return new self([], null, null);
+            return new self([]);
         }
         [$from, $to] = [$nodes[0][0], $nodes[count($nodes) - 1][0]];
         $steps = [];
@@ -36,7 +46,30 @@ final readonly class ByCharge
             $before = $after;
         }
 
-        return new self($steps, $from, $to);
+        return new self($steps, ($to - $from) / max(1, count($nodes) - 1), self::doubt($marks, array_column($steps, 'kw')));
+    }
+
+    /**
+     * A charge that is read in steps is a little off, and so is the power at it: by as much as the power changes with the charge.
+     *
+     * @param  list<float>  $kw  percent by percent
+     */
+    private static function doubt(Marks $marks, array $kw): float
+    {
+        $read = array_values(array_filter(array_map(static fn (Mark $m): ?float => $m->moment->soc, $marks->all), static fn (?float $soc): bool => $soc !== null));
+        $third = intdiv(count($kw), 3);
+        if ($read === [] || $third < 1 || array_sum($kw) <= 0.0) {
+            return 0.0;
+        }
+        $mean = array_sum($kw) / count($kw);
+        $perPercent = abs(array_sum(array_slice($kw, -$third)) - array_sum(array_slice($kw, 0, $third))) / $third / $mean / (count($kw) - $third);
+        foreach (self::RESOLUTIONS as $step) {
+            if (array_filter($read, static fn (float $soc): bool => abs($soc / $step - round($soc / $step)) > self::SAME_SOC) === []) {
+                return self::ROUNDING * $step * $perPercent;
+            }
+        }
+
+        return 0.0;
     }
 
     /** @return list<array{float, float, float}> charge, time (s) and energy (kWh), all rising */

@@ -40,13 +40,14 @@ final readonly class Comparison
     {
         $confounders = Confounders::between($with, $without);
         $rises = self::rises($with, $without);
-        [$a, $b] = [ByCharge::of($with->diagnosis->marks)->steps, ByCharge::of($without->diagnosis->marks)->steps];
+        [$one, $other] = [ByCharge::of($with->diagnosis->marks), ByCharge::of($without->diagnosis->marks)];
+        [$a, $b] = [$one->steps, $other->steps];
         $shared = array_keys(array_intersect_key($a, $b));
         if ($shared === []) {
             return new self(Difference::CannotTell, null, null, null, $rises, $confounders, Message::of('compare.nothing_shared'));
         }
         $span = [(float) min($shared), max($shared) + 1.0];
-        $ratio = PowerRatio::of(array_map(static fn (int $soc): array => [$a[$soc]['kw'], $b[$soc]['kw']], $shared));
+        $ratio = PowerRatio::of(array_map(static fn (int $soc): array => [$a[$soc]['kw'], $b[$soc]['kw']], $shared), max($one->percentPerReading, $other->percentPerReading), hypot($one->doubt, $other->doubt));
         $minutes = array_sum(array_map(static fn (int $soc): float => $a[$soc]['seconds'] - $b[$soc]['seconds'], $shared)) / 60;
         $answer = count($shared) < self::LEAST_PERCENT ? Difference::CannotTell : $ratio->difference();
 
