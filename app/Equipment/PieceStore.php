@@ -13,6 +13,7 @@ use App\Models\Place;
 use Harmozon\Core\Case\EquipmentReader;
 use Harmozon\Core\Case\FactDays;
 use Harmozon\Core\Case\PackVolts;
+use Harmozon\Core\Chain\FactOwner;
 use Harmozon\Core\Equipment\Outlet as CoreOutlet;
 use Harmozon\Core\Equipment\Vehicle as CoreVehicle;
 use Harmozon\Core\Json\FieldError;

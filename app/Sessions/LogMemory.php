@@ -55,13 +55,16 @@ final class LogMemory implements Experience
     /** @return array<string, list<StallMemory>> by outlet id */
     public function stalls(): array
     {
-        $visits = $this->facts('session_facts')->select('f.facts')->get()->map(static function (\stdClass $row): Visit {
-            $visit = self::decoded($row->facts)['visit'] ?? [];
+        $visits = [];
+        foreach ($this->facts('session_facts')->select('f.facts')->get()->reverse() as $row) {
+            $facts = self::decoded($row->facts);
+            // A release before wrote one for a whole session.
+            foreach ((array) ($facts['visits'] ?? [$facts['visit'] ?? []]) as $visit) {
+                $visits[] = Visit::fromArray(is_array($visit) ? array_filter($visit, is_string(...), ARRAY_FILTER_USE_KEY) : []);
+            }
+        }
 
-            return Visit::fromArray(is_array($visit) ? array_filter($visit, is_string(...), ARRAY_FILTER_USE_KEY) : []);
-        })->reverse()->all();
-
-        return StallMemory::each(array_values($visits), $this->garage->today());
+        return StallMemory::each($visits, $this->garage->today());
     }
 
     /** @return list<CarPace> of one car */

@@ -57,7 +57,7 @@ final class SessionFacts
     private static function facts(Recorded $recorded, array $events, string $day): array
     {
         return [
-            'visit' => Visit::of($recorded, $events, $day)->toArray(),
+            'visits' => array_map(static fn (Visit $v): array => $v->toArray(), Visit::each($recorded, $events, $day)),
             'grade' => $recorded->diagnosis->grade === null ? null : ReviewWriter::grade($recorded->diagnosis->grade),
             'causes' => array_values(array_unique(array_map(static fn (HeldBack $h): string => $h->finding->cause->value, $recorded->diagnosis->heldBackBy))),
             'unread' => array_column($recorded->judgement->unread(), 'value'),

@@ -7,6 +7,7 @@ namespace Harmozon\Core\Case;
 use Harmozon\Core\Catalogue\CarAnswers;
 use Harmozon\Core\Catalogue\CarKinds;
 use Harmozon\Core\Catalogue\OnboardAnswer;
+use Harmozon\Core\Catalogue\PackAnswer;
 use Harmozon\Core\Catalogue\TypicalCurve;
 use Harmozon\Core\Catalogue\TypicalFigure;
 use Harmozon\Core\Equipment\CouplerFamily;
@@ -66,13 +67,12 @@ final class NewCar
         return new CarAnswers(
             $faces,
             $node->choices('languages', Signalling::class),
-            $class,
+            new PackAnswer($class, $node->number('pack_nominal_v', Range::volts())),
             $node->number('usable_kwh', Range::kwh()),
             $node->number('peak_kw', Range::kw()),
             new OnboardAnswer($onboard?->number('kw', Range::kw()), $onboard?->wholeNumber('phases', 1, 3), $minV, $maxV),
             $node->number('inlet_max_v', Range::volts()),
             $node->choice('port', PortCorner::class),
-            $node->number('pack_nominal_v', Range::volts()),
         );
     }
 
@@ -98,8 +98,8 @@ final class NewCar
         $pack = [
             'usable_kwh' => $this->figure('pack.usable_kwh', $this->kinds->usableKwh($answers->usableKwh), $answers->usableKwh !== null, $origins, $day),
             'voltage_by_soc' => $answers->takesDc() ? $this->voltsByCharge($answers, $origins, $day) : null,
-            ...($answers->packNominalV === null ? [] : ['nominal_v' => $answers->packNominalV]),
-            ...($answers->packClass === null ? [] : ['class' => $answers->packClass]),
+            ...($answers->pack->nominalV === null ? [] : ['nominal_v' => $answers->pack->nominalV]),
+            ...($answers->pack->class === null ? [] : ['class' => $answers->pack->class]),
         ];
         $curve = $answers->takesDc() ? $this->kinds->curveKw($this->class($answers), $answers->usableKwh, $answers->peakKw) : null;
         if ($curve !== null) {
@@ -131,12 +131,12 @@ final class NewCar
     /** Of the class that was told; else what most cars have. */
     private function volts(CarAnswers $answers): TypicalCurve
     {
-        return $this->packVolts->curve($answers->packNominalV, $answers->packClass) ?? $this->kinds->usualVolts;
+        return $this->packVolts->curve($answers->pack->nominalV, $answers->pack->class) ?? $this->kinds->usualVolts;
     }
 
     private function class(CarAnswers $answers): ?string
     {
-        return $answers->packNominalV === null ? $answers->packClass : $this->packVolts->classOf($answers->packNominalV);
+        return $answers->pack->nominalV === null ? $answers->pack->class : $this->packVolts->classOf($answers->pack->nominalV);
     }
 
     /**

@@ -47,8 +47,8 @@ final readonly class PackVolts
     }
 
     /**
-     * A car's plate whose voltage was just told as one figure, with the curve that follows from it. A curve that was typed with it
-     * stays as typed.
+     * A car's plate whose voltage was just told as one figure, with the curve that follows from it. A curve that was typed, before or
+     * with it, stays as typed.
      *
      * @param  array<string, mixed>  $before  the plate as it was; empty for a new one
      * @param  array<string, mixed>  $after  the plate as it is typed
@@ -59,14 +59,15 @@ final readonly class PackVolts
     {
         [$was, $is] = [self::pack($before), self::pack($after)];
         $isTold = self::told($is) !== [null, null] && self::told($is) !== self::told($was);
-        if (! $isTold || json_encode($is['voltage_by_soc'] ?? null) !== json_encode($was['voltage_by_soc'] ?? null)) {
+        $origins = is_array($after['origins'] ?? null) ? $after['origins'] : [];
+        $isTyped = ($was['voltage_by_soc'] ?? null) !== null && ($origins['pack.voltage_by_soc']['origin'] ?? null) !== Origin::Typical->value;
+        if (! $isTold || $isTyped || json_encode($is['voltage_by_soc'] ?? null) !== json_encode($was['voltage_by_soc'] ?? null)) {
             return $after;
         }
         $curve = $this->curve(...self::told($is));
         if ($curve === null) {
             return $after;
         }
-        $origins = is_array($after['origins'] ?? null) ? $after['origins'] : [];
 
         return [
             ...$after,

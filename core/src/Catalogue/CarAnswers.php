@@ -16,21 +16,18 @@ final readonly class CarAnswers
     /**
      * @param  list<CouplerFamily>  $faces  of its inlets
      * @param  list<Signalling>|null  $languages  of its DC side
-     * @param  string|null  $packClass  of CarKinds
-     * @param  float|null  $packNominalV  as printed; it goes before the class
      * @param  float|null  $peakKw  as its brochure says
      * @param  float|null  $inletMaxV  as the label at the DC inlet says
      */
     public function __construct(
         public array $faces,
         public ?array $languages,
-        public ?string $packClass,
+        public PackAnswer $pack,
         public ?float $usableKwh,
         public ?float $peakKw,
         public OnboardAnswer $onboard = new OnboardAnswer,
         public ?float $inletMaxV = null,
         public ?PortCorner $port = null,
-        public ?float $packNominalV = null,
     ) {
     }
 
@@ -81,7 +78,7 @@ final readonly class CarAnswers
         return match ($question) {
             CarQuestion::Inlet => $this->faces !== [],
             CarQuestion::Language => $this->languages !== null,
-            CarQuestion::Pack => $this->packClass !== null || $this->packNominalV !== null,
+            CarQuestion::Pack => $this->pack->isGiven(),
             CarQuestion::Energy => $this->usableKwh !== null,
             CarQuestion::Peak => $this->peakKw !== null,
             CarQuestion::Onboard => $this->onboard->kw !== null,

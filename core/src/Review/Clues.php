@@ -19,7 +19,7 @@ final readonly class Clues
      * @param  Finding|null  $last  what the stretch before it was found to be
      * @param  Stretch|null  $lastStretch  that stretch
      * @param  list<Event>  $events
-     * @param  list<Mark>  $all  of the session, those of the ramp too
+     * @param  Marks  $session  all of it, the ramp too
      */
     public function __construct(
         public Stretch $stretch,
@@ -29,8 +29,7 @@ final readonly class Clues
         public ?Stretch $lastStretch,
         public Reference $reference,
         public array $events,
-        public float $firstFlowS,
-        private array $all,
+        private Marks $session,
     ) {
     }
 
@@ -55,10 +54,16 @@ final readonly class Clues
         return $this->stretch->soc ?? $this->conditions()->charge->socFrom;
     }
 
+    /** When current was first read (s). */
+    public function firstFlowS(): float
+    {
+        return $this->session->firstFlowS;
+    }
+
     /** The highest power within so long of the first current, the ramp and what was read at its end included (kW). */
     public function highestKwWithin(float $seconds): float
     {
-        $early = array_filter($this->all, fn (Mark $m): bool => $m->moment->tS <= $this->firstFlowS + $seconds);
+        $early = array_filter($this->session->all, fn (Mark $m): bool => $m->moment->tS <= $this->firstFlowS() + $seconds);
 
         return max([0.0, ...array_map(static fn (Mark $m): float => $m->moment->kw ?? 0.0, array_values($early))]);
     }
@@ -66,7 +71,7 @@ final readonly class Clues
     /** @return list<Mark> all that was read before it, the ramp too */
     public function before(): array
     {
-        return array_values(array_filter($this->all, fn (Mark $m): bool => $m->moment->tS < $this->stretch->fromS));
+        return array_values(array_filter($this->session->all, fn (Mark $m): bool => $m->moment->tS < $this->stretch->fromS));
     }
 
     /** Whether nothing flowed before it. */

@@ -169,7 +169,7 @@ final readonly class Diagnosis
         $earlier = [];
         $last = null;
         foreach ($stretches as $i => $stretch) {
-            $last = self::find(new Clues($stretch, $earlier, $stretches[$i + 1] ?? null, $last, $stretches[$i - 1] ?? null, $reference, $events, $marks->firstFlowS, $marks->all));
+            $last = self::find(new Clues($stretch, $earlier, $stretches[$i + 1] ?? null, $last, $stretches[$i - 1] ?? null, $reference, $events, $marks));
             $one = self::held($last, $stretch);
             $newest = array_pop($held);
             $held = match (true) {

@@ -55,6 +55,11 @@ final class PackVoltsTest extends TestCase
         foreach ([[[], ['nominal_v' => 352, 'voltage_by_soc' => [[0, 300]]]], [['nominal_v' => 352], ['nominal_v' => 352, 'usable_kwh' => 70]], [[], ['class' => 'none']], [['nominal_v' => 352], ['nominal_v' => null]]] as [$before, $after]) {
             self::assertSame(['pack' => $after], $told($before, $after));
         }
+        // One that was typed before stays; one that was only typical goes.
+        $typed = ['voltage_by_soc' => [[0, 300]]];
+        self::assertSame([[0, 300]], $told($typed, [...$typed, 'nominal_v' => 352])['pack']['voltage_by_soc']);
+        $typical = self::packVolts()->completed(['pack' => $typed], ['pack' => [...$typed, 'nominal_v' => 352], 'origins' => ['pack.voltage_by_soc' => ['origin' => 'typical']]], self::DAY);
+        self::assertSame([0.0, 310.0], $typical['pack']['voltage_by_soc'][0]);
     }
 
     private static function packVolts(): PackVolts

@@ -59,7 +59,7 @@ final class AnySessionTest extends TestCase
             $recorded = $this->recorded($this->case(), $events);
             $told = [
                 $writer->diagnosis($recorded->diagnosis), $writer->told($recorded), $writer->warmth($recorded), $writer->expected($recorded->diagnosis), $writer->comparison(Comparison::of($recorded, $recorded)),
-                array_map($writer->duty(...), DutyStrip::each($recorded->diagnosis)), CarPace::of($recorded)->kw, Visit::of($recorded, $events, '2026-01-01')->toArray(), array_map(static fn (Used $u): array => $u->toArray(), Used::of($recorded, $events, 's', '2026-01-01')),
+                array_map($writer->duty(...), DutyStrip::each($recorded->diagnosis)), CarPace::of($recorded)->kw, array_map(static fn (Visit $v): array => $v->toArray(), Visit::each($recorded, $events, '2026-01-01')), array_map(static fn (Used $u): array => $u->toArray(), Used::of($recorded, $events, 's', '2026-01-01')),
             ];
             self::assertJson((string) json_encode($told, JSON_THROW_ON_ERROR));
             $last = 0.0;

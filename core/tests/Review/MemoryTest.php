@@ -34,16 +34,16 @@ final class MemoryTest extends TestCase
     public static function visits(): iterable
     {
         yield 'a good one' => [[self::visit('2026-11-01', kw: 140)], 140.0, '2026-11-01', 0, []];
-        yield 'a failed start' => [[self::visit('2026-11-01', failed: 2)], 100.0, null, 2, ['2 starts failed here in the last 90 days, and none has gone well since.']];
+        yield 'a failed start' => [[self::visit('2026-11-01', started: false, failed: 2)], 100.0, null, 2, ['2 starts failed here in the last 90 days, and none has gone well since.']];
         yield 'one that never started' => [[self::visit('2026-11-01', started: false, kw: null)], null, null, 1, ['1 start failed here in the last 90 days, and none has gone well since.']];
-        yield 'lifted by a good one' => [[self::visit('2026-11-01', failed: 2), self::visit('2026-11-05')], 100.0, '2026-11-05', 2, []];
-        yield 'not lifted by an earlier one' => [[self::visit('2026-11-01'), self::visit('2026-11-05', failed: 1)], 100.0, '2026-11-01', 1, ['1 start failed here in the last 90 days, and none has gone well since.']];
+        yield 'lifted by a good one' => [[self::visit('2026-11-01', started: false, failed: 2), self::visit('2026-11-05')], 100.0, '2026-11-05', 2, []];
+        yield 'not lifted by an earlier one' => [[self::visit('2026-11-01'), self::visit('2026-11-05', started: false, failed: 1)], 100.0, '2026-11-01', 1, ['1 start failed here in the last 90 days, and none has gone well since.']];
         yield 'derated' => [[self::visit('2026-11-01', kw: 140), self::visit('2026-11-05', kw: 50, derated: true)], 140.0, '2026-11-01', 0, ['The last time here it gave no more than 50 kW: less than it says.']];
         yield 'derated and dead cooling, lifted by a good one' => [[self::visit('2026-11-01', kw: 50, derated: true), self::visit('2026-11-03', cooling: true), self::visit('2026-11-05', kw: 140)], 140.0, '2026-11-05', 0, []];
         yield 'dead cooling' => [[self::visit('2026-11-05', cooling: true)], 100.0, null, 0, ['The last time here the cooling of the cable had failed.']];
         yield 'a chain that never charges' => [[new Visit('post', '', '2026-11-01', false, 2, null, isExpected: false)], null, null, 0, []];
-        yield '90 days ago' => [[self::visit('2026-08-28', failed: 1)], 100.0, null, 1, ['1 start failed here in the last 90 days, and none has gone well since.']];
-        yield '91 days ago' => [[self::visit('2026-08-27', failed: 1)], 100.0, null, 0, []];
+        yield '90 days ago' => [[self::visit('2026-08-28', started: false, failed: 1)], 100.0, null, 1, ['1 start failed here in the last 90 days, and none has gone well since.']];
+        yield '91 days ago' => [[self::visit('2026-08-27', started: false, failed: 1)], 100.0, null, 0, []];
     }
 
     /**
@@ -60,7 +60,7 @@ final class MemoryTest extends TestCase
 
     public function test_stalls_of_an_outlet_are_kept_apart(): void
     {
-        $each = StallMemory::each([self::visit('2026-11-01', failed: 1, stall: '2'), self::visit('2026-11-05', stall: '3'), self::visit('2026-11-06', outlet: 'other')], '2026-11-26');
+        $each = StallMemory::each([self::visit('2026-11-01', started: false, failed: 1, stall: '2'), self::visit('2026-11-05', stall: '3'), self::visit('2026-11-06', outlet: 'other')], '2026-11-26');
 
         self::assertSame(['post', 'other'], array_keys($each));
         self::assertSame(['2', '3'], array_map(static fn (StallMemory $m): string => $m->stall, $each['post']));
@@ -71,7 +71,7 @@ final class MemoryTest extends TestCase
     public function test_trouble_is_a_caution_of_gate_5_and_counts_as_risk(): void
     {
         $file = Cases::file();
-        $remembered = StallMemory::remembered([StallMemory::of([self::visit('2026-11-01', failed: 1)], '2026-11-26')]);
+        $remembered = StallMemory::remembered([StallMemory::of([self::visit('2026-11-01', started: false, failed: 1)], '2026-11-26')]);
         self::assertNotNull($remembered);
         $case = Cases::read($file)->remembering(['post' => $remembered]);
         $best = $case->fitter()->answer($case->outlet, $case->vehicle)->best;
@@ -86,7 +86,7 @@ final class MemoryTest extends TestCase
 
     public function test_trouble_does_not_hide_what_fails_or_is_not_read(): void
     {
-        $remembered = StallMemory::remembered([StallMemory::of([self::visit('2026-11-01', failed: 1)], '2026-11-26')]);
+        $remembered = StallMemory::remembered([StallMemory::of([self::visit('2026-11-01', started: false, failed: 1)], '2026-11-26')]);
         self::assertNotNull($remembered);
         foreach (['unknown' => ['kind' => null], 'fail' => ['kind' => 'makes', 'makes' => ['Nobody']]] as $result => $access) {
             $case = Cases::read(Cases::file(outlet: ['access' => $access]))->remembering(['post' => $remembered]);
@@ -109,10 +109,31 @@ final class MemoryTest extends TestCase
 
     public function test_a_visit_is_read_from_a_session(): void
     {
-        $visit = Visit::of(self::recorded(60.0, 15), [new Event(EventCode::FailedStart, 1000)], '2026-11-01');
+        [$visit] = Visit::each(self::recorded(60.0, 15), [new Event(EventCode::FailedStart, 1000)], '2026-11-01');
 
         self::assertEquals(new Visit('post', '', '2026-11-01', true, 1, 60.0, new StallSigns(derated: true)), $visit);
         self::assertEquals($visit, Visit::fromArray(json_decode((string) json_encode($visit->toArray()), true)));
+    }
+
+    /** Five rungs tried, and then current at stall 3: a good visit there. Stall 1 did not start. */
+    public function test_what_was_tried_is_no_failed_start_and_each_stall_has_its_own(): void
+    {
+        $tried = array_map(static fn (string $rung, int $i): Event => new Event(EventCode::FailedStart, 1000 + $i, $rung), ['read_screens', 'join_again', 'adapter_apart', 'start_another_way', 'another_stall: 3'], range(0, 4));
+        $here = static fn (Event ...$events): array => array_map(static fn (Visit $v): array => [$v->stall, $v->started, $v->failedStarts, $v->isGood(), $v->failures()], Visit::each(self::recorded(150.0, 15, stall: '1', startS: 10), array_values($events), '2026-11-01'));
+
+        self::assertSame([['1', true, 0, true, 0]], $here(...array_slice($tried, 0, 4)));
+        self::assertSame([['1', false, 0, false, 1], ['3', true, 0, true, 0]], $here(...$tried, ...[new Event(EventCode::StallChanged, 2000, '3'), new Event(EventCode::Plugged, 2001)]));
+        // A start that failed at stall 3 itself is counted there, and lifted by what flowed in the end.
+        self::assertSame([['1', false, 1, false, 1], ['3', true, 1, true, 1]], $here(new Event(EventCode::FailedStart, 1000, 'isolation'), new Event(EventCode::StallChanged, 2000, '3'), new Event(EventCode::FailedStart, 3000)));
+        // Noted after the current had flowed at stall 1: nothing was done at stall 3.
+        self::assertSame([['1', true, 0, true, 0], ['3', false, 0, false, 0]], $here(new Event(EventCode::StallChanged, 9_000_000, '3')));
+    }
+
+    public function test_a_visit_that_ends_with_current_lifts_what_failed_before(): void
+    {
+        $memory = StallMemory::of([self::visit('2026-11-01', started: false, failed: 1), self::visit('2026-11-02', failed: 2)], '2026-11-26');
+
+        self::assertSame([3, '2026-11-02', []], [$memory->failedStarts, $memory->lastGood, $memory->trouble]);
     }
 
     /** Three sessions at 130, 140 and 145 kW where 150 are entered: the median is 140, between 130 and 145. */
@@ -189,15 +210,15 @@ final class MemoryTest extends TestCase
     }
 
     /** @param  array<string, mixed>  $changes */
-    private static function recorded(float $kw, float $minutes, array $changes = []): Recorded
+    private static function recorded(float $kw, float $minutes, array $changes = [], ?string $stall = null, int $startS = 0): Recorded
     {
         $case = Cases::read(Cases::file(case: $changes));
         $answer = $case->fitter()->answer($case->outlet, $case->vehicle)->best;
         $judge = new Judge($answer, $case->conditions);
         for ($tS = 0; $tS <= 60 * $minutes; $tS += 20) {
-            $judge->add(new Reading(1000 * $tS, 10 + $kw * $tS / 3600 * 0.95 / 60 * 100, 340, $kw * 1000 / 340, $kw));
+            $judge->add(new Reading(1000 * ($startS + $tS), 10 + $kw * $tS / 3600 * 0.95 / 60 * 100, 340, $kw * 1000 / 340, $kw));
         }
 
-        return Recorded::of($answer, $case->conditions, $judge->judgement());
+        return Recorded::of($answer, $case->conditions, $judge->judgement(), [], $stall);
     }
 }

@@ -35,7 +35,7 @@ final class CoolingFailed implements CauseRule
         }
         $highest = $clues->highestKwWithin(self::WITHIN_S);
         $isCrawl = $stretch->ratio < self::BELOW_RATIO
-            && $stretch->fromS <= $clues->firstFlowS + self::WITHIN_S
+            && $stretch->fromS <= $clues->firstFlowS() + self::WITHIN_S
             && $clues->soc() < self::BELOW_SOC
             && $highest >= self::FELL_FROM * $stretch->kw;
         if (! $isCrawl) {
@@ -48,7 +48,7 @@ final class CoolingFailed implements CauseRule
             'evidence.cooling_failed',
             from: Amount::kw($highest),
             to: Amount::kw($stretch->kw),
-            after: Amount::minutes(max(0.0, $stretch->fromS - $clues->firstFlowS) / 60),
+            after: Amount::minutes(max(0.0, $stretch->fromS - $clues->firstFlowS()) / 60),
             share: Amount::ofHundred($stretch->ratio),
         ), Chain::CABLE);
     }

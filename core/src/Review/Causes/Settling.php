@@ -30,7 +30,7 @@ final class Settling implements CauseRule
         $next = $clues->next;
         $isStep = $clues->answer()->chain->current === CurrentKind::Ac
             && $clues->isFirst()
-            && $stretch->toS <= $clues->firstFlowS + 60 * (self::FIRST_MINUTES + self::ROUNDING_MINUTES)
+            && $stretch->toS <= $clues->firstFlowS() + 60 * (self::FIRST_MINUTES + self::ROUNDING_MINUTES)
             && $next?->amps !== null && $stretch->amps !== null && $next->amps > $stretch->amps
             && ($next->ratio ?? 1.0) >= self::FULL_RATIO;
 

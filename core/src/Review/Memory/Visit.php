@@ -9,16 +9,18 @@ use Harmozon\Core\Record\Event;
 use Harmozon\Core\Record\EventCode;
 use Harmozon\Core\Review\Cause;
 use Harmozon\Core\Review\HeldBack;
+use Harmozon\Core\Review\Mark;
 use Harmozon\Core\Review\Recorded;
+use Harmozon\Core\Steps\RungCode;
 
-/** What one session says of the stall it was at. */
+/** What one session says of a stall it was at: a session that changes its stall visits each of them. */
 final readonly class Visit
 {
     /**
      * @param  string  $stall  what stands on it; empty when nobody noted it
      * @param  string  $day  Y-m-d
-     * @param  bool  $started  whether current flowed
-     * @param  int  $failedStarts  noted there
+     * @param  bool  $started  whether current flowed there
+     * @param  int  $failedStarts  noted while it was there; a rung of the ladder that was tried is none
      * @param  bool  $isExpected  whether current was to flow at all: that a chain never charges is no fault of the stall
      */
     public function __construct(
@@ -33,22 +35,65 @@ final readonly class Visit
     ) {
     }
 
-    /** @param  list<Event>  $events */
-    public static function of(Recorded $recorded, array $events, string $day): self
+    /**
+     * @param  list<Event>  $events
+     * @return non-empty-list<self> in the order of time
+     */
+    public static function each(Recorded $recorded, array $events, string $day): array
     {
-        $has = static fn (Cause $cause): bool => array_filter($recorded->diagnosis->heldBackBy, static fn (HeldBack $h): bool => $h->finding->cause === $cause) !== [];
+        $changes = array_values(array_filter($events, static fn (Event $e): bool => $e->code === EventCode::StallChanged && $e->detail !== null));
+        usort($changes, static fn (Event $a, Event $b): int => $a->tMs <=> $b->tMs);
+        $visits = [];
+        [$label, $fromMs] = [$recorded->stall ?? '', PHP_INT_MIN];
+        foreach ($changes as $change) {
+            $visits[] = self::between($recorded, $events, $day, $label, $fromMs, $change->tMs);
+            [$label, $fromMs] = [$change->detail ?? '', $change->tMs];
+        }
+        $last = self::between($recorded, $events, $day, $label, $fromMs, PHP_INT_MAX);
+
+        return [...array_values(array_filter($visits, static fn (?self $v): bool => $v !== null)), $last ?? self::nothing($recorded, $day, $label)];
+    }
+
+    /**
+     * @param  list<Event>  $events
+     * @return self|null null where nothing was done there
+     */
+    private static function between(Recorded $recorded, array $events, string $day, string $stall, int $fromMs, int $untilMs): ?self
+    {
+        $isThere = static fn (float $tMs): bool => $tMs >= $fromMs && $tMs < $untilMs;
+        $there = array_values(array_filter($events, static fn (Event $e): bool => $isThere($e->tMs) && $e->code !== EventCode::StallChanged));
+        $flowing = array_values(array_filter($recorded->diagnosis->marks->all, static fn (Mark $m): bool => $isThere($m->moment->tS * 1000) && $m->moment->flows()));
+        $isWhole = $fromMs === PHP_INT_MIN && $untilMs === PHP_INT_MAX;
+        if (! $isWhole && $there === [] && $flowing === []) {
+            return null;
+        }
         $measured = $recorded->judgement->measured;
+        $has = static fn (Cause $cause): bool => array_filter($recorded->diagnosis->heldBackBy, static fn (HeldBack $h): bool => $h->finding->cause === $cause && $isThere($h->fromS * 1000)) !== [];
+        $kw = array_filter(array_map(static fn (Mark $m): ?float => $m->moment->kw, $flowing), static fn (?float $v): bool => $v !== null);
 
         return new self(
-            $recorded->answer->chain->outlet->id, $recorded->stall ?? '', $day, $measured->flowed(),
-            count(array_filter($events, static fn (Event $e): bool => $e->code === EventCode::FailedStart)),
-            $measured->peak(Quantity::Kw)?->value, new StallSigns($has(Cause::DeratedStall), $has(Cause::CoolingFailed)), $recorded->answer->outcome->mayFlow(),
+            $recorded->answer->chain->outlet->id, $stall, $day, $isWhole ? $measured->flowed() : $flowing !== [],
+            count(array_filter($there, static fn (Event $e): bool => $e->code === EventCode::FailedStart && ! self::isRung($e))),
+            $isWhole ? $measured->peak(Quantity::Kw)?->value : ($kw === [] ? null : max($kw)),
+            new StallSigns($has(Cause::DeratedStall), $has(Cause::CoolingFailed)), $recorded->answer->outcome->mayFlow(),
         );
     }
 
+    private static function nothing(Recorded $recorded, string $day, string $stall): self
+    {
+        return new self($recorded->answer->chain->outlet->id, $stall, $day, false, 0, null, isExpected: false);
+    }
+
+    /** Whether it notes what was tried when nothing started: `join_again`, `another_stall: 3`. */
+    private static function isRung(Event $event): bool
+    {
+        return RungCode::tryFrom(explode(':', $event->detail ?? '')[0]) !== null;
+    }
+
+    /** A start that failed before is forgiven where current flowed there in the end. */
     public function isGood(): bool
     {
-        return $this->started && $this->failedStarts === 0 && ! $this->signs->derated && ! $this->signs->coolingFailed;
+        return $this->started && ! $this->signs->derated && ! $this->signs->coolingFailed;
     }
 
     /** How many starts failed that should not have. */

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Catalogue;
+
+/** What a person knows of a battery's voltage: the class, or the nominal voltage as printed, which goes before it. Null: "I don't know". */
+final readonly class PackAnswer
+{
+    /** @param  string|null  $class  of CarKinds */
+    public function __construct(public ?string $class = null, public ?float $nominalV = null)
+    {
+    }
+
+    public function isGiven(): bool
+    {
+        return $this->class !== null || $this->nominalV !== null;
+    }
+}
