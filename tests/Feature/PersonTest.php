@@ -37,6 +37,7 @@ final class PersonTest extends TestCase
 
     public function test_a_call_that_reads_writes_nothing_and_the_time_of_the_last_one_is_kept_by_the_minute(): void
     {
+        $this->freezeSecond();
         $rook = $this->rook();
         $this->signIn($rook);
         $this->getJson('/api/me')->assertOk();

@@ -60,7 +60,7 @@ final readonly class PackVolts
         [$was, $is] = [self::pack($before), self::pack($after)];
         $isTold = self::told($is) !== [null, null] && self::told($is) !== self::told($was);
         $origins = is_array($after['origins'] ?? null) ? $after['origins'] : [];
-        $isTyped = ($was['voltage_by_soc'] ?? null) !== null && ($origins['pack.voltage_by_soc']['origin'] ?? null) !== Origin::Typical->value;
+        $isTyped = ($was['voltage_by_soc'] ?? null) !== null && ! self::isTypical($origins['pack.voltage_by_soc'] ?? null);
         if (! $isTold || $isTyped || json_encode($is['voltage_by_soc'] ?? null) !== json_encode($was['voltage_by_soc'] ?? null)) {
             return $after;
         }
@@ -74,6 +74,11 @@ final readonly class PackVolts
             'pack' => [...$is, 'voltage_by_soc' => self::pairs($curve->value)],
             'origins' => [...$origins, 'pack.voltage_by_soc' => self::origin($curve, $day)],
         ];
+    }
+
+    private static function isTypical(mixed $origin): bool
+    {
+        return is_array($origin) && ($origin['origin'] ?? null) === Origin::Typical->value;
     }
 
     /** @return array<string, mixed> where a curve comes from that nobody has read */

@@ -177,7 +177,8 @@ final class Seeded
     /** @param  array<string, mixed>  $base */
     private function shared(array $base, bool $isNoted): void
     {
-        $cabinet = ['kw' => $this->number(130, 190), 'policy' => 'halves', 'partner_active' => false];
+        // Alone, the cabinet has enough for the car.
+        $cabinet = ['kw' => round($base['vehicle.charge_curve_kw'][0][1] * $this->number(1.05, 1.4), 1), 'policy' => 'halves', 'partner_active' => false];
         $minute = $isNoted ? $this->number(3, 9) : 0.0;
         $told = [...$base, 'outlet.cabinet' => $cabinet, 'outlet.max_kw' => $cabinet['kw']];
         $this->plain($told, $isNoted ? ['conditions.faults.neighbour_at_minute' => $minute] : ['outlet.cabinet' => [...$cabinet, 'partner_active' => true]]);
