@@ -253,6 +253,7 @@ final class PieceStore
             $columns['tag'] = $node->textOrNull('tag', 4) ?? throw $node->fail('tag', Message::of('field.required'));
         }
         if ($kind === PieceKind::Outlets) {
+            $this->reader->entered($node->object('spec')->with(['id' => 'new', 'name' => $columns['name']]));
             $place = Place::query()->firstWhere('ulid', $node->text('place')) ?? throw $node->fail('place', Message::of('app.not_in_garage'));
             $columns['place_id'] = $place->id;
         }

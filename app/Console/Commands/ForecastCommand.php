@@ -82,6 +82,7 @@ final class ForecastCommand extends CoreCommand
 
         return match (true) {
             $amount === null => Message::of('console.cost_unread', parts: Listing::comma($bill->unread())),
+            $bill->isAtLeast() => Message::of('console.cost_at_least', cost: Amount::money($amount, $bill->currency()), parts: Listing::comma($bill->unread())),
             $member === null => Message::of('console.cost', cost: Amount::money($amount, $bill->currency())),
             default => Message::of('console.cost_member', cost: Amount::money($amount, $bill->currency()), member: Amount::money($member, $bill->currency())),
         };

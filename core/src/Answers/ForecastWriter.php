@@ -166,6 +166,7 @@ final readonly class ForecastWriter
         return [
             'currency' => $bill->currency(),
             'amount' => $bill->amount(),
+            'at_least' => $bill->isAtLeast(),
             'unread' => array_map($this->voice->say(...), $bill->unread()),
             'with_membership' => $bill->withMembership(),
             'without_membership' => $bill->withoutMembership(),
@@ -254,6 +255,7 @@ final readonly class ForecastWriter
             'stopped_code' => $forecast->cutShort?->code,
             'currency' => $stop->bill?->currency(),
             'amount' => $stop->price,
+            'at_least' => $stop->price !== null && $stop->bill?->isAtLeast() === true,
             'risk' => $stop->risk,
         ];
     }

@@ -56,7 +56,7 @@ final class CaseReader
     public function case(Node $node): FitCase
     {
         self::mustBe($node, self::FORMAT, self::VERSION);
-        $outlet = $this->equipment->outlet($node->object('outlet'));
+        $outlet = $this->equipment->entered($node->object('outlet'));
         $vehicle = $this->equipment->vehicle($node->object('vehicle'));
 
         return new FitCase(

@@ -173,6 +173,17 @@ final class EquipmentReader
         ));
     }
 
+    /** An outlet that is entered now: what a plate of before may say is refused. A cable without its coolant never carries more than with it. */
+    public function entered(Node $node): Outlet
+    {
+        $outlet = $this->outlet($node);
+        if ($outlet->fittings->cable?->isDryAbove() === true) {
+            throw $node->object('cable')->fail('dry_a', Message::of('field.dry_above', cooled: Amount::amps($outlet->fittings->cable->plate->continuousA)));
+        }
+
+        return $outlet;
+    }
+
     private static function outletRating(Node $node): OutletRating
     {
         $current = $node->choice('current', CurrentKind::class) ?? throw $node->fail('current', Message::of('field.required'));

@@ -33,6 +33,12 @@ final readonly class Cabinet
         return $this->besidePartnerKw(isPartnerFirst: false);
     }
 
+    /** kW left for this stall beside a partner of whom nobody knows whether there is one; null when the share cannot be known. */
+    public function shareIfJoinedKw(): ?float
+    {
+        return $this->besidePartnerKw(isPartnerFirst: true);
+    }
+
     private function besidePartnerKw(bool $isPartnerFirst): ?float
     {
         $kw = $this->kw;

@@ -38,13 +38,20 @@ final readonly class Cable
         return $this->cooled === true && ! $this->coolingFailed;
     }
 
+    /** Whether its dry rating was entered above its cooled one. */
+    public function isDryAbove(): bool
+    {
+        return $this->dryA !== null && $this->plate->continuousA !== null && $this->dryA > $this->plate->continuousA;
+    }
+
     /** The plate that holds today: with a dead pump a cooled cable falls to its dry rating. */
     public function plateNow(): Plate
     {
         if ($this->cooled !== true || ! $this->coolingFailed) {
             return $this->plate;
         }
-        $dryA = $this->dryA ?? min($this->plate->continuousA ?? self::DRY_RATING_A, self::DRY_RATING_A);
+        // A dead pump never gives more.
+        $dryA = min($this->dryA ?? self::DRY_RATING_A, $this->plate->continuousA ?? INF);
 
         return Plate::of($this->plate->maxV, $dryA, null, null, $this->plate->maxKw, $this->plate->ratedAtC, $this->plate->limitC);
     }

@@ -70,6 +70,16 @@ final class Cautions
         if ($answer->limits !== null && $answer->limits->unread !== []) {
             $cautions[] = new Caution(CautionPlace::Power, Message::of('caution.unread_power', facts: Unread::facts($answer->limits->unread), check: Unread::places($answer->limits->unread)));
         }
+        if ($answer->policyToo() !== null) {
+            $cautions[] = new Caution(CautionPlace::Join, Message::of('caution.policy_too', reason: $answer->policyToo()));
+        }
+        $share = $answer->openShare();
+        if ($share !== null) {
+            $cautions[] = new Caution(CautionPlace::Power, $share->caution());
+        }
+        if ($chain->outlet->fittings->cable?->isDryAbove() === true) {
+            $cautions[] = new Caution(CautionPlace::Power, Message::of('caution.dry_above'));
+        }
         $threePhasesKw = MorePhases::kw($answer);
         if ($threePhasesKw !== null) {
             $cautions[] = new Caution(CautionPlace::Power, Message::of('caution.more_phases', kw: Amount::kw($threePhasesKw)));

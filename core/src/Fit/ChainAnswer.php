@@ -9,7 +9,6 @@ use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Chain\VoltagePlan;
 use Harmozon\Core\Equipment\Adapter;
-use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Power\BindingCode;
 use Harmozon\Core\Power\LimitSet;
 use Harmozon\Core\Power\Link;
@@ -49,6 +48,12 @@ final readonly class ChainAnswer
     public function withPower(Chain $chain, ?Peak $peak, VoltagePlan $voltage, ?LimitSet $limits): self
     {
         return new self($chain, $this->outcome, $this->gateResults, $peak, $this->idealPeakKw, $voltage, $limits, $this->conditions);
+    }
+
+    /** Why the driver's policy refuses it as well; null where it does not. */
+    public function policyToo(): ?Message
+    {
+        return $this->gateResults->policyToo;
     }
 
     public function gate(GateName $name): GateResult
@@ -108,7 +113,13 @@ final readonly class ChainAnswer
     /** Whether the power rests on figures that nobody has read: it is then a ceiling. */
     public function isAtMost(): bool
     {
-        return $this->outcome->flow() === Flow::Yes && $this->limits !== null && $this->limits->unread !== [];
+        return $this->outcome->flow() === Flow::Yes && $this->limits !== null && ($this->limits->unread !== [] || $this->openShare() !== null);
+    }
+
+    /** What a neighbour of whom nobody knows would leave, where that is less than it has alone. */
+    public function openShare(): ?OpenShare
+    {
+        return $this->peak === null ? null : OpenShare::of($this->chain, $this->peak->kw);
     }
 
     /** @return list<Assumed> facts that nobody has read, and that its power rests on */
@@ -211,6 +222,10 @@ final readonly class ChainAnswer
         if ($this->outcome === Outcome::WontCharge) {
             return Message::of('why.next_to_nothing', kw: Amount::kw($peak->kw), binding: $binding);
         }
+        $supply = LowSupply::of($this);
+        if ($supply !== null) {
+            return $supply->message($binding, $this->outcome === Outcome::Limited);
+        }
         if ($this->outcome !== Outcome::Limited) {
             return Message::of('why.peak', binding: $binding);
         }
@@ -218,8 +233,6 @@ final readonly class ChainAnswer
 
         return match (true) {
             $adapter !== null && $peak->binding === BindingCode::AdapterCurrent && ! $adapter->holdsBack() => Message::of('why.adapter_lowest', adapter: $adapter->name),
-            // At an ideal supply the car would take more through the same charger.
-            $this->chain->current === CurrentKind::Ac && $peak->binding->isVehiclesOwn() => Message::of('why.supply_volts', volts: Amount::volts($this->chain->outlet->mainsV())),
             default => Message::of('why.held_back', binding: $binding),
         };
     }

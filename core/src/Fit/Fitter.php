@@ -15,6 +15,7 @@ use Harmozon\Core\Equipment\Outlet;
 use Harmozon\Core\Equipment\Vehicle;
 use Harmozon\Core\Power\Limits;
 use Harmozon\Core\Power\PeakFinder;
+use Harmozon\Core\Words\Message;
 
 /** Answers what a vehicle can do at an outlet with a kit of adapters. */
 final class Fitter
@@ -68,13 +69,28 @@ final class Fitter
         ));
     }
 
-    /** By the better of the ways the car has to meet the station's volts. */
+    /**
+     * By the better of the ways the car has to meet the station's volts. Refused by policy is only what would charge otherwise:
+     * else the answer is what any policy would get, and the driver's is a second reason.
+     */
     public function judge(Chain $chain): ChainAnswer
     {
+        $answer = $this->best($chain, $this->policy);
+        if ($this->policy === AdapterPolicy::Any || ! $answer->isRefusedByPolicy()) {
+            return $answer;
+        }
+        $any = $this->best($chain, AdapterPolicy::Any);
+
+        return $any->outcome->flow() === Flow::Yes ? $answer : $this->best($chain, AdapterPolicy::Any, $answer->gate(GateName::Adapter)->reason());
+    }
+
+    /** @param  Message|null  $policyToo  why the driver's own policy refuses it as well */
+    private function best(Chain $chain, AdapterPolicy $policy, ?Message $policyToo = null): ChainAnswer
+    {
         $plans = $this->planner->plans($chain, $this->conditions);
-        $best = $this->judged($chain, $plans[0]);
+        $best = $this->judged($chain, $plans[0], $policy, $policyToo);
         foreach (array_slice($plans, 1) as $plan) {
-            $next = $this->judged($chain, $plan);
+            $next = $this->judged($chain, $plan, $policy, $policyToo);
             if ($next->compare($best) < 0) {
                 $best = $next;
             }
@@ -83,10 +99,10 @@ final class Fitter
         return $best;
     }
 
-    private function judged(Chain $chain, VoltagePlan $plan): ChainAnswer
+    private function judged(Chain $chain, VoltagePlan $plan, AdapterPolicy $policy, ?Message $policyToo): ChainAnswer
     {
-        $situation = new Situation($chain, $this->conditions, $this->policy, $plan);
-        $gates = new GateResults($this->gates, $situation);
+        $situation = new Situation($chain, $this->conditions, $policy, $plan);
+        $gates = new GateResults($this->gates, $situation, $policyToo);
         $ideal = $this->ideal($chain);
         $outcome = Outcome::of($gates, $chain->reachesContacts());
         if (! $outcome->mayFlow()) {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Fit;
 
+use Harmozon\Core\Words\Message;
+
 /**
  * What the gates say of one situation. Each is asked when somebody wants to know, and once: of pieces that do not fit together a board asks the
  * first gate alone.
@@ -13,8 +15,11 @@ final class GateResults
     /** @var list<GateResult> those asked so far */
     private array $known = [];
 
-    /** @param  list<Gate>  $gates  in the order of GateName */
-    public function __construct(private readonly array $gates, private readonly Situation $situation)
+    /**
+     * @param  list<Gate>  $gates  in the order of GateName
+     * @param  Message|null  $policyToo  why the driver's policy refuses it as well; null where it does not
+     */
+    public function __construct(private readonly array $gates, private readonly Situation $situation, public readonly ?Message $policyToo = null)
     {
     }
 

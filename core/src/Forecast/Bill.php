@@ -13,7 +13,8 @@ use Harmozon\Core\Words\Message;
 
 /**
  * What a session costs under a tariff. Decimal arithmetic on the energy and the minutes as they are; amounts are rounded
- * once, at the end, to the currency's smallest coin. A price that counts and that nobody has read makes an amount null.
+ * once, at the end, to the currency's smallest coin. Where a price that counts was not read, an amount is what is known of it:
+ * "at least". Where none was read it is null.
  */
 final readonly class Bill
 {
@@ -120,11 +121,20 @@ final readonly class Bill
         return $this->isMember ? ($this->tariff->membership->perKwh ?? $this->tariff->perKwh) : $this->tariff->perKwh;
     }
 
+    /** Whether a price that counts was not read, so that the amount is only what is known of it. */
+    public function isAtLeast(): bool
+    {
+        return $this->unread() !== [];
+    }
+
+    /** What is known; null when nothing is. */
     private function sum(?string $perKwh): ?BigDecimal
     {
-        [$running, $idle, $fee] = [$this->running($perKwh), $this->idle(), $this->tariff->sessionFee];
+        $energy = $perKwh === null ? null : self::money($perKwh)->multipliedBy($this->kwh());
+        $fee = $this->tariff->sessionFee === null ? null : self::money($this->tariff->sessionFee);
+        $parts = array_values(array_filter([$energy, $this->minutes(), $fee, $this->tariff->idlePerMinute === null ? null : $this->idle()], static fn (?BigDecimal $part): bool => $part !== null));
 
-        return $running === null || $idle === null || $fee === null ? null : $running->plus(self::money($fee))->plus($idle);
+        return array_reduce($parts, static fn (?BigDecimal $sum, BigDecimal $part): BigDecimal => $sum === null ? $part : $sum->plus($part));
     }
 
     private function running(?string $perKwh): ?BigDecimal

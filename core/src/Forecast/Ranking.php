@@ -167,6 +167,9 @@ final class Ranking
                 : Message::of('rank.price_part_unread', parts: Listing::comma($stop->bill->unread()));
         }
         $currency = $stop->bill->currency();
+        if ($stop->bill->isAtLeast()) {
+            return Message::of('rank.price_at_least', price: Amount::money($stop->price, $currency), parts: Listing::comma($stop->bill->unread()));
+        }
         $paid = ['price' => Amount::money($stop->price, $currency), 'energy' => Amount::kwh($stop->forecast->totals->plugKwh)];
         $peers = $this->peers($stop, RankOrder::Money);
         $more = static fn (Stop $other): BigDecimal => BigDecimal::of($other->price ?? '0')->minus($peers[0]->price ?? '0');

@@ -45,7 +45,10 @@ final readonly class Counted
         }
         $meanKw = $kwh / $this->minutes * 60;
 
-        return Bill::of($this->tariff, new Usage($kwh, [[$this->minutes, $meanKw, $meanKw]]), $this->isMember)?->amount();
+        $bill = Bill::of($this->tariff, new Usage($kwh, [[$this->minutes, $meanKw, $meanKw]]), $this->isMember);
+
+        // What is known of a price is no price to compare with.
+        return $bill?->isAtLeast() === true ? null : $bill?->amount();
     }
 
     /** @return list<Message> nothing about what nobody has read or typed */

@@ -74,7 +74,7 @@ final class WritersTest extends TestCase
                 $answer['longest_binding'], $answer['unread'], $answer['asks'], $answer['stop_at'], $answer['stop_words']],
         );
         self::assertEquals((object) ['ramp' => 0.1, 'station_current' => 44.16], $answer['minutes_by_binding']);
-        self::assertSame(['currency' => 'USD', 'amount' => '18.68', 'unread' => [], 'with_membership' => null, 'without_membership' => '18.68', 'idle_fee' => '0.00', 'break_even_kwh_per_month' => null, 'break_even_sessions_per_month' => null], $answer['cost']);
+        self::assertSame(['currency' => 'USD', 'amount' => '18.68', 'at_least' => false, 'unread' => [], 'with_membership' => null, 'without_membership' => '18.68', 'idle_fee' => '0.00', 'break_even_kwh_per_month' => null, 'break_even_sessions_per_month' => null], $answer['cost']);
         // 42 kWh × 6 km; 44.211 kWh in 45.011 min give 252 km.
         self::assertSame([252.0, 335.9], [$answer['km'], $answer['km_per_hour']]);
         // From 80 % on: 3 kWh into the pack are 3.158 at the plug, 3.158 min, 1.26 USD.

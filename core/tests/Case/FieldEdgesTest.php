@@ -92,7 +92,7 @@ final class FieldEdgesTest extends TestCase
     {
         $file = Cases::file(
             car: ['pack.voltage_by_soc' => [[0, 350]], 'charge_curve_kw' => [[0, 150]], 'inlets.0.ac.min_v' => null, 'inlets.0.ac.max_v' => null],
-            outlet: ['min_v' => null, 'max_v' => null, 'tariff' => ['currency' => 'USD', 'minute_bands' => [['from_kw' => 0, 'per_minute' => '0.1']]]],
+            outlet: ['min_v' => null, 'max_v' => null, 'cable.continuous_a' => null, 'tariff' => ['currency' => 'USD', 'minute_bands' => [['from_kw' => 0, 'per_minute' => '0.1']]]],
             adapters: [['plate' => ['continuous_a' => null, 'boost_minutes' => 10]]],
             case: ['conditions' => $path === 'conditions.soc_to' ? ['soc_from' => 0] : []],
         );

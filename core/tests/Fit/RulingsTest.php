@@ -4,13 +4,18 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Tests\Fit;
 
+use Harmozon\Core\Case\EquipmentReader;
 use Harmozon\Core\Fit\Answer;
 use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Fit\GateName;
 use Harmozon\Core\Fit\Outcome;
 use Harmozon\Core\Fit\Result;
+use Harmozon\Core\Json\FieldError;
+use Harmozon\Core\Json\Node;
 use Harmozon\Core\Tests\Cases;
 use Harmozon\Core\Tests\Say;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -110,7 +115,7 @@ final class RulingsTest extends TestCase
         ];
         yield 'amps nobody read are a matter of safety' => [$through(['plate' => ['max_v' => 1000]]), Outcome::Unverified, GateName::Adapter, Result::Unknown, 'the amps of A1'];
         yield 'a recall nobody looked up, where the languages differ' => [$through(['recalled' => null], ['inlets.0.dc.signalling' => ['can_legacy']]), Outcome::WontCharge, GateName::Signalling, Result::Fail, 'speaks'];
-        yield 'a claim is refused, whatever else was not read' => [$through(['certification' => 'claims', 'recalled' => null]), Outcome::WontCharge, GateName::Adapter, Result::Fail, 'claimed'];
+        yield 'a claim that the policy refuses, and a recall nobody looked up' => [$through(['certification' => 'claims', 'recalled' => null]), Outcome::Unverified, GateName::Adapter, Result::Unknown, 'recall'];
         yield 'wired for AC or DC: either nothing reaches the car, or 360 V reach 300 V' => [$through(['current' => null, 'plate.max_v' => 300]), Outcome::Hazard, GateName::Voltage, Result::Fail, '360 V'];
 
         // Nothing flows where gate 2 fails, unless the outlet's current reaches the car's contacts all the same.
@@ -200,8 +205,11 @@ final class RulingsTest extends TestCase
         // Where something else fails as well, the policy is not the reason.
         $also = self::kit([$claims], ['inlets.0.dc.signalling' => ['can_legacy']])->best;
         self::assertSame([false, "mates, won't charge"], [$also->isRefusedByPolicy(), Say::it($also->word())]);
-        // An unread fact beside it does not make it less of one.
-        self::assertTrue(self::kit([['recalled' => null] + $claims])->best->isRefusedByPolicy());
+        // What any policy would leave open is left open; the driver's is a second reason, and names the adapter's.
+        $open = self::kit([['recalled' => null] + $claims])->best;
+        self::assertSame([Outcome::Unverified, false], [$open->outcome, $open->isRefusedByPolicy()]);
+        self::assertContains('Your policy refuses it as well: A2 is only claimed to be built to the standard, and the policy asks for certified adapters.', array_map(Say::it(...), $open->cautions()));
+        self::assertNull(self::kit([$claims])->best->policyToo());
     }
 
     public function test_a_danger_at_hand_is_told_before_what_does_nothing(): void
@@ -267,7 +275,59 @@ final class RulingsTest extends TestCase
 
         // 48 A × 277 V = 13.3 kW at an ideal supply, 48 A × 208 V here.
         self::assertSame([Outcome::Limited, 9.984], [$best->outcome, $best->expectedPeakKw()]);
-        self::assertSame('Held back by the supply: at 208 V the onboard charger does not reach its full power.', Say::it($best->why()));
+        self::assertSame("Held back by the car's onboard charger, at a supply of 208 V: 277 V would give 13.3 kW, 208 V gives 10 kW.", Say::it($best->why()));
+    }
+
+    /** 48 A and 11.5 kW: its best volts are 240 V. Whichever code binds, and however little is lost, the volts are named. */
+    public function test_a_supply_below_the_chargers_best_volts_is_named(): void
+    {
+        $why = static fn (float $volts, float $amps): string => Say::it(Cases::answer(Cases::file([], ['supply.volts' => $volts, 'supply.amps' => $amps, 'cable.continuous_a' => 60], post: Cases::AC_POST))->best->why());
+
+        self::assertSame("Held back by the car's onboard charger, at a supply of 208 V: 240 V would give 11.5 kW, 208 V gives 10 kW.", $why(208, 60));
+        self::assertSame('Held back by the amps of the supply, at a supply of 208 V: 240 V would give 7.2 kW, 208 V gives 6.2 kW.', $why(208, 30));
+        self::assertSame("The peak is set by the car's onboard charger, at a supply of 230 V: 240 V would give 11.5 kW, 230 V gives 11 kW.", $why(230, 60));
+        self::assertStringNotContainsString('would give', $why(240, 60));
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, bool, string|null}> the cabinet, whether its power is a ceiling, and what is said */
+    public static function cabinets(): iterable
+    {
+        $open = ['kw' => 200, 'policy' => 'halves', 'partner_active' => null];
+        yield 'a share below what it has alone' => [$open, true, 'A neighbour on the same cabinet would leave 100 kW. The kW shown is without one.'];
+        yield 'one that takes nothing away' => [['kw' => 300] + $open, false, null];
+        yield 'a cabinet that nobody read' => [['kw' => null] + $open, true, 'What a neighbour on the same cabinet would leave is not known. The kW shown is without one.'];
+        yield 'first come, and nobody knows what the neighbour takes' => [['policy' => 'first_come'] + $open, true, 'What a neighbour on the same cabinet would leave is not known. The kW shown is without one.'];
+        yield 'no neighbour' => [['partner_active' => false] + $open, false, null];
+        yield 'no policy read' => [['policy' => null] + $open, false, null];
+    }
+
+    /** @param  array<string, mixed>  $cabinet */
+    #[DataProvider('cabinets')]
+    public function test_a_neighbour_of_whom_nobody_knows(array $cabinet, bool $isAtMost, ?string $said): void
+    {
+        $best = Cases::answer(Cases::file(outlet: ['cabinet' => $cabinet]))->best;
+
+        self::assertSame([Outcome::Charges, 150.0, $isAtMost], [$best->outcome, $best->expectedPeakKw(), $best->isAtMost()]);
+        self::assertSame($said === null ? [] : [$said], array_values(array_filter(array_map(Say::it(...), $best->cautions()), static fn (string $c): bool => str_contains($c, 'neighbour'))));
+    }
+
+    /** A dead pump never gives more: a dry rating above the cooled one is refused where it is entered, and counts as the cooled one where it is kept. */
+    public function test_a_cable_without_its_coolant_carries_no_more(): void
+    {
+        $outlet = ['cable' => ['cooled' => true, 'continuous_a' => 300, 'dry_a' => 400, 'cooling_failed' => true], ...array_diff_key(Cases::DC_POST, ['cable' => true])];
+        $kept = (new EquipmentReader)->outlet(Node::of($outlet));
+
+        self::assertSame([300.0, true], [$kept->fittings->cable?->plateNow()->continuousA, $kept->fittings->cable->isDryAbove()]);
+        $this->expectExceptionObject(FieldError::at('outlet.cable.dry_a', Message::of('field.dry_above', cooled: Amount::amps(300.0))));
+        Cases::read(Cases::file(outlet: ['cable' => $outlet['cable']]));
+    }
+
+    /** A stall with its own adapter, and a kit: what joins nothing is told of the plain pair. */
+    public function test_no_joint_is_told_of_the_fewest_adapters(): void
+    {
+        $best = Cases::answer(Cases::file(['inlets.0.coupler' => 'ccs2'], ['coupler' => 'j3400', 'attached_adapter' => ['id' => 'own', 'name' => 'own', 'input' => 'j3400', 'output' => 'ccs1', 'current' => 'dc', 'plate' => []]], [['input' => 'j3400', 'output' => 'chademo']]))->best;
+
+        self::assertSame([Outcome::NoJoint, []], [$best->outcome, $best->chain->adapterIds()]);
     }
 
     public function test_facts_of_an_attached_adapter_are_read_at_its_station(): void

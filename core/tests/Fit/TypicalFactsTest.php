@@ -230,7 +230,8 @@ final class TypicalFactsTest extends TestCase
         // 70 % of 50 and of 75 kWh, through 95 %, at 0.45.
         self::assertSame(['16.58', '24.87'], self::spread(self::doubting(['pack.usable_kwh'], $tariff))?->amounts);
         unset($tariff['tariff']['per_minute']);
-        self::assertNull(self::spread(self::doubting(['pack.usable_kwh'], $tariff))?->amounts);
+        // Without the price of a minute it is what is known of it.
+        self::assertSame(['16.58', '24.87'], self::spread(self::doubting(['pack.usable_kwh'], $tariff))?->amounts);
     }
 
     /** 320 V at the start is typical, 300 V to 340 V are usual: the whole class, a part of it, or none fits the station. */

@@ -74,9 +74,10 @@ final class BillTest extends TestCase
      * @param  list<string>  $unread
      */
     #[DataProvider('unreadPrices')]
-    public function test_a_price_that_nobody_read_is_never_nothing(array $tariff, float $idleMinutes, ?string $amount, ?string $running, array $unread): void
+    public function test_what_is_known_of_a_price_is_told_as_at_least(array $tariff, float $idleMinutes, ?string $amount, ?string $running, array $unread): void
     {
         $bill = self::bill(['perKwh' => '0.30', ...$tariff], 20, [[30.0, 40.0, 40.0]], $idleMinutes);
+        self::assertSame($unread !== [], $bill?->isAtLeast());
 
         self::assertSame([$amount, $running, $unread], [$bill?->amount(), $bill?->runningAmount(), array_map(Say::it(...), $bill?->unread() ?? [])]);
     }
@@ -85,14 +86,15 @@ final class BillTest extends TestCase
     public static function unreadPrices(): iterable
     {
         yield 'all that counts is read' => [[], 0.0, '6.00', '6.00', []];
-        yield 'energy' => [['perKwh' => null], 0.0, null, null, ['the price of a kWh']];
-        yield 'minutes' => [['perMinute' => null], 0.0, null, null, ['the price of a minute']];
+        yield 'energy' => [['perKwh' => null], 0.0, '0.00', null, ['the price of a kWh']];
+        yield 'minutes' => [['perMinute' => null], 0.0, '6.00', null, ['the price of a minute']];
+        yield 'none of it' => [['perKwh' => null, 'perMinute' => null, 'sessionFee' => null, 'idlePerMinute' => null], 0.0, null, null, ['the price of a kWh', 'the price of a minute', 'the fee for a session']];
         yield 'minutes by power' => [['perMinute' => null, 'minuteBands' => [new MinuteBand(0, '0.10')]], 0.0, '9.00', '9.00', []];
-        yield 'the fee' => [['sessionFee' => null], 0.0, null, '6.00', ['the fee for a session']];
+        yield 'the fee' => [['sessionFee' => null], 0.0, '6.00', '6.00', ['the fee for a session']];
         yield 'idle minutes that nobody spends' => [['idlePerMinute' => null], 0.0, '6.00', '6.00', []];
-        yield 'idle minutes' => [['idlePerMinute' => null, 'idleGraceMinutes' => 5.0], 5.1, null, '6.00', ['the price of idle minutes and the grace before it']];
+        yield 'idle minutes' => [['idlePerMinute' => null, 'idleGraceMinutes' => 5.0], 5.1, '6.00', '6.00', ['the price of idle minutes and the grace before it']];
         yield 'idle minutes within the grace' => [['idlePerMinute' => null, 'idleGraceMinutes' => 5.0], 5.0, '6.00', '6.00', []];
-        yield 'the grace' => [['idlePerMinute' => '0.40'], 5.0, null, '6.00', ['the price of idle minutes and the grace before it']];
+        yield 'the grace' => [['idlePerMinute' => '0.40'], 5.0, '6.00', '6.00', ['the price of idle minutes and the grace before it']];
         yield 'the grace of minutes that cost nothing' => [['idlePerMinute' => '0'], 5.0, '6.00', '6.00', []];
     }
 

@@ -81,7 +81,7 @@ final class StopsTest extends TestCase
         self::assertStringStartsWith("14 min: held by the car's own charge curve", $reason('short', RankOrder::Time));
         self::assertStringStartsWith('3.32 USD for 33.2 kWh. The station ends', $reason('short', RankOrder::Money));
         self::assertStringStartsWith('Price not read', $reason('slow', RankOrder::Money));
-        self::assertSame("Not read: the price of a minute, the fee for a session. The sign at the stall, or its network's app, tells it; write 0 where there is none.", $reason('half', RankOrder::Money));
+        self::assertSame("At least 0.44 USD. Not read: the price of a minute, the fee for a session. The sign at the stall, or its network's app, tells it.", $reason('half', RankOrder::Money));
     }
 
     public function test_access_is_counted_and_said_once(): void

@@ -40,6 +40,7 @@ return [
     'rank.nothing_to_charge' => 'nothing to charge',
     'rank.time_alone' => '{minutes}: {why}.',
     'rank.price_unread' => "Price not read: the sign at the stall, or its network's app, tells it.",
+    'rank.price_at_least' => "At least {price}. Not read: {parts}. The sign at the stall, or its network's app, tells it.",
     'rank.price_part_unread' => "Not read: {parts}. The sign at the stall, or its network's app, tells it; write 0 where there is none.",
     'rank.money_first' => 'Cheapest: {price} for {energy}.',
     'rank.money_first_tie' => 'None is cheaper: {price} for {energy}.',

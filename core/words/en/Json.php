@@ -30,6 +30,7 @@ return [
     'field.part_too_long' => 'has one entry longer than {most, number} bytes',
     'field.not_json' => 'not valid JSON ({why})',
     'field.origin_standard' => 'is worked out and cannot be entered: leave the fact empty',
+    'field.dry_above' => 'must not be above the cooled rating ({cooled}): without its coolant a cable never carries more',
     'field.between' => 'must be from {least} to {most}',
     'field.endless' => 'is too large a number',
     'field.outside' => '{value} is outside {range}',

@@ -2581,9 +2581,11 @@ export interface components {
             soc_end: number;
             cost: null | {
                 currency: string;
-                /** @description What this driver pays; null when a price that counts was not read */
+                /** @description What this driver pays; null when no price was read */
                 amount: string | null;
-                /** @description The prices that make the amount unknown */
+                /** @description A price that counts was not read: the amount is what is known of it */
+                at_least: boolean;
+                /** @description The prices that were not read */
                 unread: string[];
                 with_membership: components["schemas"]["TextOrNull"];
                 without_membership: components["schemas"]["TextOrNull"];
@@ -2684,6 +2686,7 @@ export interface components {
             stopped: components["schemas"]["TextOrNull"];
             stopped_code: components["schemas"]["TextOrNull"];
             currency: components["schemas"]["TextOrNull"];
+            at_least: boolean;
             amount: components["schemas"]["TextOrNull"];
             risk: number;
             places: {

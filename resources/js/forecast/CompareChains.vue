@@ -82,7 +82,13 @@ function choose(index: number): void {
             {{ number(f.minutes === null ? null : f.plug_kwh, 1) }}
           </td>
           <td class="number figures">
-            {{ f.minutes === null ? number(null) : money(f.cost?.amount, f.cost?.currency) }}
+            {{
+              f.minutes === null
+                ? number(null)
+                : f.cost?.at_least && f.cost.amount
+                  ? say('figure.at_least', { figure: money(f.cost.amount, f.cost.currency) })
+                  : money(f.cost?.amount, f.cost?.currency)
+            }}
           </td>
           <td class="number figures" :data-unit="say('unit.kw')">
             <Said v-if="f.answer.at_most" code="board.at_most_kw" :figures="{ kw: kw(f.peak_kw) }"

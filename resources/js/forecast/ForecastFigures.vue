@@ -30,10 +30,12 @@ const plugKwh = computed(() => {
 });
 const price = computed(() => {
   const [low, high] = props.main.band?.amount ?? [];
-  const { amount, currency } = cost.value ?? {};
-  return low === undefined || high === undefined || low === high
-    ? money(amount, currency)
-    : say('figure.span', { low: money(low, currency), high: money(high, currency) });
+  const { amount, currency, at_least: isAtLeast } = cost.value ?? {};
+  const told =
+    low === undefined || high === undefined || low === high
+      ? money(amount, currency)
+      : say('figure.span', { low: money(low, currency), high: money(high, currency) });
+  return isAtLeast && amount ? say('figure.at_least', { figure: told }) : told;
 });
 const membership = computed(() => {
   const c = cost.value;

@@ -66,7 +66,11 @@ function keepBeside(stop: Stop): void {
           s.about ? say('figure.about', { figure: duration(s.minutes) }) : duration(s.minutes)
         }}</span>
         <span class="figures number">{{
-          s.amount === null ? say('figure.unknown') : money(s.amount, s.currency)
+          s.amount === null
+            ? say('figure.unknown')
+            : s.at_least
+              ? say('figure.at_least', { figure: money(s.amount, s.currency) })
+              : money(s.amount, s.currency)
         }}</span>
         <TextButton
           class="beside"

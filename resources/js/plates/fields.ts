@@ -205,6 +205,12 @@ export function fieldsOf(
           fields: [
             { path: 'pack.usable_kwh', label: say('field.usable'), kind: 'number', unit: say('unit.kwh') },
             { path: 'pack.nominal_v', label: say('field.nominal_v'), kind: 'number', unit: say('unit.volts') },
+            {
+              path: 'pack.class',
+              label: say('field.volt_class'),
+              kind: 'choice',
+              options: ['350', '400', '650', '800'].map((v) => [v, say('field.class_of', { volts: v })]),
+            },
             { path: 'pack.heater_kw', label: say('field.heater'), kind: 'watts', unit: say('unit.kw') },
             {
               path: 'pack.voltage_by_soc',

@@ -690,7 +690,6 @@ export const later = {
   'kit.rename': 'Rename',
   'kit.remove': 'Remove',
   'kit.edit': 'Edit',
-  'kit.new_car_name': 'New car',
   'kit.new_place_name': 'New place',
   'kit.new_vehicles': 'New car',
   'kit.new_adapters': 'New adapter',
