@@ -19,7 +19,8 @@ use Harmozon\Core\Words\Message;
 /** A session from a case file and a readings file. */
 final readonly class RecordedFile
 {
-    private function __construct(public Recorded $session, public RejectedRows $rejected, public ?Mapping $guessed)
+    /** @param  list<string>  $unusedColumns  of the file */
+    private function __construct(public Recorded $session, public RejectedRows $rejected, public ?Mapping $guessed, public array $unusedColumns)
     {
     }
 
@@ -50,6 +51,6 @@ final readonly class RecordedFile
             }
         }
 
-        return new self(Recorded::of($answer, $case->conditions, $judge->judgement(), $events), $rejected, $reader->guessed());
+        return new self(Recorded::of($answer, $case->conditions, $judge->judgement(), $events), $rejected, $reader->guessed(), $reader->ignoredColumns());
     }
 }

@@ -145,6 +145,7 @@ return [
     'console.rejected' => 'line {line} left out: {reason}',
     'app.visitors_closed' => 'This site answers only people who have an account. Ask a garage owner for an invitation.',
     'console.cost_at_least' => 'at least {cost}; not read: {parts}',
+    'console.unused_columns' => 'Columns that were not used: {columns}',
     'console.caution' => '! {caution}',
     'console.by_standard' => '= {fact}: known from {standard}',
     'console.user_acts' => 'knows {known}',

@@ -17,6 +17,7 @@ use Harmozon\Core\Record\Judgement;
 use Harmozon\Core\Record\PlateRow;
 use Harmozon\Core\Review\Diagnosis;
 use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
 
 final class CheckCommand extends CoreCommand
@@ -37,11 +38,18 @@ final class CheckCommand extends CoreCommand
         if ($file->guessed !== null) {
             $this->stderr(json_encode($file->guessed->toArray(), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR));
         }
+        if ($file->unusedColumns !== [] && $this->option('json') !== true) {
+            $this->stderr($this->voice()->say(Message::of('console.unused_columns', columns: Listing::comma($file->unusedColumns))));
+        }
         $this->rejected = $file->rejected;
         $this->judgement = $file->session->judgement;
         $this->diagnosis = $file->session->diagnosis;
 
-        return [...(new CheckWriter($this->voice()))->judgement($this->judgement, $this->rejected), ...(new ReviewWriter($this->voice()))->diagnosis($this->diagnosis)];
+        return [
+            ...(new CheckWriter($this->voice()))->judgement($this->judgement, $this->rejected),
+            'unused_columns' => $file->unusedColumns,
+            ...(new ReviewWriter($this->voice()))->diagnosis($this->diagnosis),
+        ];
     }
 
     /** @throws FieldError when it cannot be used */

@@ -68,6 +68,7 @@ final class ImportController extends Controller
             ...$writer->rejected($look->rejected),
             'curve' => (object) $look->curve,
             'clock_shift_s' => $this->store->clockShiftS($file, $look),
+            'unused_columns' => $look->unusedColumns,
             'problem' => $look->problem === null ? null : $voice->say($look->problem),
         ], 200, [], JSON_PRESERVE_ZERO_FRACTION);
     }

@@ -45,7 +45,8 @@ final readonly class ReadingColumns
     public static function of(array $cells, bool $hasDecimalComma): self
     {
         $ranges = self::ranges();
-        $positions = $ignored = [];
+        $positions = $ignored = $units = [];
+        $exact = array_map(mb_strtolower(...), array_filter($cells, static fn (string $c): bool => mb_check_encoding($c, 'UTF-8')));
         foreach ($cells as $position => $cell) {
             $name = mb_check_encoding($cell, 'UTF-8') ? mb_strtolower($cell) : '';
             if (isset($positions[$name])) {
@@ -54,7 +55,15 @@ final readonly class ReadingColumns
             if (isset($ranges[$name]) || in_array($name, ['time', 'source', 'note', 'event'], true)) {
                 $positions[$name] = $position;
             } elseif ($cell !== '') {
-                $ignored[] = mb_scrub($cell);
+                $own = $name === '' ? null : OwnWithUnit::of($cell);
+                // One of ours exactly goes before it, and the first of two alike.
+                if ($own === null || in_array($own->field, $exact, true) || isset($positions[$own->field])) {
+                    $ignored[] = mb_scrub($cell);
+
+                    continue;
+                }
+                $positions[$own->field] = $position;
+                $units[$own->field] = $own->unit;
             }
         }
         if (! isset($positions['t_s']) && ! isset($positions['time'])) {
@@ -65,7 +74,8 @@ final readonly class ReadingColumns
         }
         $numbers = [];
         foreach (array_intersect_key($ranges, $positions) as $name => $range) {
-            $numbers[$name] = new NumberColumn($name, $positions[$name], $range, $hasDecimalComma);
+            $unit = $units[$name] ?? null;
+            $numbers[$name] = new NumberColumn($name, $positions[$name], $range, $hasDecimalComma, $unit?->factor() ?? 1.0, $unit?->offset() ?? 0.0);
         }
 
         return new self(
@@ -130,9 +140,10 @@ final readonly class ReadingColumns
      */
     public static function knows(array $cells): bool
     {
-        $names = array_map(mb_strtolower(...), array_filter($cells, static fn (string $c): bool => mb_check_encoding($c, 'UTF-8')));
+        $names = array_map(static fn (string $c): string => OwnWithUnit::of($c)->field ?? mb_strtolower($c), array_filter($cells, static fn (string $c): bool => mb_check_encoding($c, 'UTF-8')));
+        $isOurs = array_intersect(array_map(mb_strtolower(...), $cells), self::fields()) !== [];
 
-        return (in_array('t_s', $names, true) || in_array('time', $names, true)) && array_intersect($names, array_diff(self::fields(), ['t_s', 'time', 'source', 'note'])) !== [];
+        return $isOurs && (in_array('t_s', $names, true) || in_array('time', $names, true)) && array_intersect($names, array_diff(self::fields(), ['t_s', 'time', 'source', 'note'])) !== [];
     }
 
     /** @return list<string> what a column may hold */

@@ -3136,6 +3136,8 @@ export interface components {
             worker_seen_s: number | null;
         };
         ImportLook: {
+            /** @description Headers of columns that are not used */
+            unused_columns: string[];
             headers: {
                 header: string;
                 samples: string[];

@@ -314,6 +314,7 @@ export const later = {
   'look.guessed': 'This file is not one of ours. It was guessed what its columns hold: correct what is wrong.',
   'look.remembered': 'Read as the last file of this kind was.',
   'look.told': 'Read as you said.',
+  'look.unused': 'Columns that are not used: {columns}',
   'look.ours': 'One of our own files.',
   'look.header': 'Column',
   'look.sample': 'First cells',

@@ -39,6 +39,9 @@ final class Preview
 
     public ?ClockStart $clockStart = null;
 
+    /** @var list<string> headers of columns that are not used */
+    public array $unusedColumns = [];
+
     /** @var list<Reading> */
     public array $rows = [];
 
@@ -81,6 +84,7 @@ final class Preview
         }
         $preview->mapping = $mapping ?? $reader->guessed();
         $preview->clockStart = $reader->clockStart();
+        $preview->unusedColumns = $reader->ignoredColumns();
 
         return $preview;
     }

@@ -59,6 +59,9 @@ const hasCurve = computed(() => Object.keys(props.look.curve).length > 0);
         :look="look"
         @told="(m) => emit('tell', { mapping: m })"
       />
+      <p v-if="look.unused_columns.length > 0" class="unused">
+        {{ say('look.unused', { columns: listed('comma', look.unused_columns) }) }}
+      </p>
       <p v-if="refusal || look.problem" class="problem" role="alert">{{ refusal || look.problem }}</p>
       <FileSlide
         v-if="hasCurve"
