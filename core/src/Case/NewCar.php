@@ -12,7 +12,6 @@ use Harmozon\Core\Catalogue\TypicalCurve;
 use Harmozon\Core\Catalogue\TypicalFigure;
 use Harmozon\Core\Equipment\CouplerFamily;
 use Harmozon\Core\Equipment\CurrentKind;
-use Harmozon\Core\Equipment\Curve;
 use Harmozon\Core\Equipment\Origin;
 use Harmozon\Core\Equipment\PortCorner;
 use Harmozon\Core\Equipment\Signalling;

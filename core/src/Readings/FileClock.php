@@ -47,8 +47,8 @@ final class FileClock
     public function elapsedS(string $time): float
     {
         $read = $this->written?->format === null ? self::read($time, $this->written?->zone) : $this->asWritten($this->written, $time);
-        // A clock without a date that falls back by half a day has passed midnight.
-        if (! $read->hasDate && $this->lastS !== null && $read->seconds < $this->lastS - self::DAY_S / 2) {
+        // A clock without a date that falls back by half a day has passed midnight; minutes and seconds count on.
+        if (! $read->hasDate && $this->written?->format !== ShortClock::MINUTES && $this->lastS !== null && $read->seconds < $this->lastS - self::DAY_S / 2) {
             $this->midnightsS += self::DAY_S;
         }
         $this->lastS = $read->seconds;
@@ -60,6 +60,12 @@ final class FileClock
 
     private function asWritten(TimeMap $written, string $time): ClockStart
     {
+        if ($written->isShort()) {
+            return new ClockStart(
+                ShortClock::seconds($time, (string) $written->format) ?? throw FieldError::at('time', Message::of('mapping.not_time', text: mb_substr($time, 0, Node::LONGEST_QUOTE), format: (string) $written->format)),
+                false, false,
+            );
+        }
         $hasDate = strpbrk((string) $written->format, self::DATED_FORMATS) !== false;
         $seconds = ($hasDate ? $written : new TimeMap($written->column, $written->format))->seconds($time)
             ?? throw FieldError::at('time', Message::of('mapping.not_time', text: mb_substr($time, 0, Node::LONGEST_QUOTE), format: (string) $written->format));

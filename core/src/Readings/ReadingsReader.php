@@ -9,6 +9,7 @@ use Harmozon\Core\Json\Node;
 use Harmozon\Core\Readings\Foreign\Encoding;
 use Harmozon\Core\Readings\Foreign\Mapping;
 use Harmozon\Core\Readings\Foreign\Sniffer;
+use Harmozon\Core\Readings\Foreign\TimeMap;
 use Harmozon\Core\Record\Event;
 use Harmozon\Core\Record\EventCode;
 use Harmozon\Core\Record\Reading;
@@ -69,19 +70,18 @@ final class ReadingsReader
     {
         [$lines, $mapping] = $this->mapped($lines);
         $records = new CsvRecords($lines, $mapping?->delimiter);
-        foreach ($records as $line => $cells) {
-            if ($this->columns === null && $mapping !== null) {
-                $this->columns = ReadingColumns::mapped(self::cells($cells, 'readings'), $mapping);
-                $this->clock = new FileClock($mapping->time);
-
-                continue;
-            }
-            if ($this->columns === null) {
-                $this->columns = ReadingColumns::of(self::cells($cells, 'readings'), $records->delimiter() !== ',');
-                $this->clock = new FileClock(null);
-
-                continue;
-            }
+        $rows = (static function () use ($records): \Generator {
+            yield from $records;
+        })();
+        if (! $rows->valid()) {
+            throw FieldError::at('readings', Message::of('readings.empty'));
+        }
+        $header = self::cells($rows->current(), 'readings');
+        $rows->next();
+        $this->columns = $mapping === null ? ReadingColumns::of($header, $records->delimiter() !== ',') : ReadingColumns::mapped($header, $mapping);
+        $this->clock = new FileClock($mapping?->time);
+        $at = isset($this->columns->numbers['t_s']) || $mapping?->time?->format !== null ? null : $this->columns->time;
+        foreach ($at === null ? self::rest($rows) : $this->settled($rows, $at, $header[$at] ?? 'time') as $line => $cells) {
             try {
                 $cells = self::cells($cells, 'row');
                 $reading = $this->reading($this->columns, $cells);
@@ -101,8 +101,49 @@ final class ReadingsReader
                 yield $line => new RejectedRow($line, $e->complaint());
             }
         }
-        if ($this->columns === null) {
-            throw FieldError::at('readings', Message::of('readings.empty'));
+    }
+
+    /**
+     * The rows, once it is known how a clock in two parts is written: until then they are held.
+     *
+     * @param  \Generator<int, list<string>|Message>  $rows
+     * @param  int  $at  position of the clock
+     * @param  string  $column  the file's own name of it
+     * @return \Generator<int, list<string>|Message>
+     *
+     * @throws FieldError when nothing tells
+     */
+    private function settled(\Generator $rows, int $at, string $column): \Generator
+    {
+        $clock = new ShortClock;
+        $held = [];
+        while ($rows->valid() && $clock->isOpen()) {
+            $row = $rows->current();
+            $held[] = [$rows->key(), $row];
+            $clock->look(is_array($row) ? ($row[$at] ?? '') : '');
+            $rows->next();
+        }
+        if ($clock->isUnsure()) {
+            throw $clock->unsure($column);
+        }
+        if ($clock->format() !== null) {
+            $this->clock = new FileClock(new TimeMap($column, $clock->format()));
+        }
+        foreach ($held as [$line, $row]) {
+            yield $line => $row;
+        }
+        yield from self::rest($rows);
+    }
+
+    /**
+     * @param  \Generator<int, list<string>|Message>  $rows
+     * @return \Generator<int, list<string>|Message>
+     */
+    private static function rest(\Generator $rows): \Generator
+    {
+        while ($rows->valid()) {
+            yield $rows->key() => $rows->current();
+            $rows->next();
         }
     }
 

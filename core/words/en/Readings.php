@@ -3,6 +3,9 @@
 declare(strict_types=1);
 
 return [
+    'readings.short_clock' => 'column "{column}": {example} is {short} or {long}, and nothing in the file tells which. A mapping with {mapping} settles it, or with {other} in place of the format',
+    'readings.as_minutes' => '{minutes} min {seconds} s',
+    'readings.as_hours' => '{hours} h {minutes} min',
     // Readings and places from files.
     'mapping.delimiter' => 'is none of comma, semicolon, tab and |',
     'mapping.decimal' => 'is neither a point nor a comma',

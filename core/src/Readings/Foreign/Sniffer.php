@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Readings\Foreign;
 
 use Harmozon\Core\Readings\CsvRecords;
+use Harmozon\Core\Readings\ShortClock;
 
 /** Guesses how a foreign readings file is written, from its first lines. */
 final class Sniffer
@@ -40,7 +41,7 @@ final class Sniffer
     /** @return list<string> ways in which a clock is often written, as of PHP's dates */
     public static function formats(): array
     {
-        return [...array_values(self::FORMATS), self::FROM_THE_MONTH, 'Y/m/d H:i:s', 'YmdHis'];
+        return [ShortClock::MINUTES, ShortClock::HOURS, ...array_values(self::FORMATS), self::FROM_THE_MONTH, 'Y/m/d H:i:s', 'YmdHis'];
     }
 
     /**

@@ -4,15 +4,23 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Readings\Foreign;
 
+use Harmozon\Core\Readings\ShortClock;
+
 /** Which column holds the clock, and how it is written. */
 final readonly class TimeMap
 {
     /**
-     * @param  string|null  $format  as of PHP's dates (`d.m.Y H:i:s`); null: ISO 8601 or h:mm:ss
+     * @param  string|null  $format  as of PHP's dates (`d.m.Y H:i:s`), or `m:ss`, `h:mm`; null: ISO 8601 or h:mm:ss
      * @param  string|null  $zone  of IANA's list; null: UTC
      */
     public function __construct(public string $column, public ?string $format = null, public ?string $zone = null)
     {
+    }
+
+    /** Whether it is a clock in two parts. */
+    public function isShort(): bool
+    {
+        return $this->format === ShortClock::MINUTES || $this->format === ShortClock::HOURS;
     }
 
     /** Seconds since 1970; null when the text is not written so. */
