@@ -88,8 +88,7 @@ await at(wide, 'light', async ({ page, take, open, choose }) => {
   await page.goto('/new-car');
   await page.getByRole('button', { name: /Small, two big above/ }).click();
   await page.getByRole('button', { name: /Both of them/ }).click();
-  await page.getByRole('heading', { name: /How high is the volts/ }).waitFor();
-  await page.getByText('What would narrow it most').waitFor();
+  await page.getByRole('heading', { name: /battery voltage/ }).waitFor();
   await page.mouse.move(0, 0);
   await take('new-car');
   await page.evaluate(() => localStorage.clear());

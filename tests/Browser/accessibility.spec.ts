@@ -7,7 +7,14 @@ for (const walk of WALKS) {
     test('the first pages', async ({ browser, baseURL }) => {
       const looker = await Looker.at(browser, baseURL, walk);
       const { page } = looker;
-      const paths = ['/sign-in', '/begin', '/forgotten', '/new-password#email=a%40b.example&token=x', '/invitation#x'];
+      const paths = [
+        '/sign-in',
+        '/begin',
+        '/check',
+        '/forgotten',
+        '/new-password#email=a%40b.example&token=x',
+        '/invitation#x',
+      ];
       for (const path of paths) {
         await page.goto(path);
         await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
@@ -155,12 +162,11 @@ test(`no dialog has a fault, ${DIALOGS.name}`, async ({ browser, baseURL }) => {
 async function newCar(looker: Looker): Promise<void> {
   const { page } = looker;
   const answers = [
-    ['Open the flap.', /Round, two big below/],
-    ['Which fast charging', /Combined charging/],
-    ['How high is the volts', /about 400 V/],
-    ['How many kWh', "I don't know"],
-    ['How many kW', "I don't know"],
-    ['Which charger is built in', /11\.5 kW/],
+    ['Open the charge-port door.', /Round, two big below/],
+    ["What's the battery voltage", /about 400 V/],
+    ['How much energy', "I don't know"],
+    ['What peak power', "I don't know"],
+    ['How strong is the built-in AC charger', /11\.5 kW/],
   ] as const;
   await page.goto('/new-car');
   for (const [question, answer] of answers) {

@@ -11,9 +11,12 @@ async function begin(page: Page): Promise<void> {
   await page.getByLabel('Name', { exact: true }).fill('Ida Wren');
   await page.getByLabel('E-mail').fill('ida@wren.example');
   await page.getByLabel('Password', { exact: true }).fill(PASSWORD);
+  await page.getByText('Guessed from your browser').click();
   await page.getByLabel('What the garage is called').fill('Wren and Daughter');
   await page.getByRole('button', { name: 'Open my garage' }).click();
-  await expect(page.getByRole('heading', { name: 'Open the flap. Which of these do you see?' })).toBeVisible();
+  await expect(
+    page.getByRole('heading', { name: 'Open the charge-port door. Which of these do you see?' }),
+  ).toBeVisible();
 }
 
 async function invite(page: Page, role: string): Promise<string> {
@@ -33,6 +36,7 @@ test('the first page makes the first account, and afterwards the door is closed'
   await page.getByLabel('Name', { exact: true }).fill('Ida Wren');
   await page.getByLabel('E-mail').fill('ida@wren.example');
   await page.getByLabel('Password', { exact: true }).fill('seven swans');
+  await page.getByText('Guessed from your browser').click();
   await page.getByLabel('What the garage is called').fill('Wren and Daughter');
   await page.getByLabel('Currency').selectOption('CHF');
   await page.getByRole('button', { name: 'Open my garage' }).click();
@@ -40,14 +44,16 @@ test('the first page makes the first account, and afterwards the door is closed'
   await expect(page.getByLabel('What the garage is called')).toHaveValue('Wren and Daughter');
   await page.getByLabel('Password', { exact: true }).fill(PASSWORD);
   await page.getByRole('button', { name: 'Open my garage' }).click();
-  await expect(page.getByRole('heading', { name: 'Open the flap. Which of these do you see?' })).toBeVisible();
+  await expect(
+    page.getByRole('heading', { name: 'Open the charge-port door. Which of these do you see?' }),
+  ).toBeVisible();
   await expect(page.getByText('Wren and Daughter').first()).toBeVisible();
 
   await page.getByRole('button', { name: 'sign out' }).first().click();
   await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
   await expect(page.getByRole('link', { name: 'Make the first account' })).toHaveCount(0);
   await page.goto('/begin');
-  await expect(page.getByText('ask a keeper of a garage for an invitation')).toBeVisible();
+  await expect(page.getByText('Accounts are by invitation. Ask a garage owner for a link.')).toBeVisible();
 });
 
 test('an invitation is accepted on a phone, once, and a driver is shown what a driver may do', async ({

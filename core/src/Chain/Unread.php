@@ -16,12 +16,14 @@ final readonly class Unread
      * @param  string  $piece  id of the vehicle, outlet or adapter
      * @param  string  $path  of the field in that piece, dotted (`inlets.0.dc.max_v`)
      * @param  string  $owner  name of the piece
+     * @param  bool  $isRise  whether the battery's nominal voltage was read, and what is left is how the voltage goes with charge
      */
     private function __construct(
         public Fact $asked,
         public string $piece,
         public string $path,
         private string $owner,
+        private bool $isRise = false,
     ) {
     }
 
@@ -30,7 +32,7 @@ final readonly class Unread
     {
         return match ($fact->owner()) {
             FactOwner::Outlet => new self($fact, $chain->outlet->id, $fact->path(), $chain->outlet->name),
-            FactOwner::Vehicle => new self($fact, $chain->vehicle->id, $fact->path(), $chain->vehicle->name),
+            FactOwner::Vehicle => new self($fact, $chain->vehicle->id, $fact->path(), $chain->vehicle->name, $fact === Fact::PackV && $chain->vehicle->pack->nominalV !== null),
             FactOwner::Inlet => new self($fact, $chain->vehicle->id, "inlets.{$chain->inletIndex}.{$fact->path()}", $chain->vehicle->name),
             FactOwner::Adapter => throw new \LogicException("{$fact->value} is a fact of an adapter"),
         };
@@ -60,6 +62,9 @@ final readonly class Unread
     /** What it is called. */
     public function fact(): Message
     {
+        if ($this->isRise) {
+            return Message::of('fact.pack_v_by_soc');
+        }
         $code = 'fact.'.$this->asked->value;
 
         return match ($this->asked->owner()) {
@@ -72,7 +77,7 @@ final readonly class Unread
     /** Where it is usually found. */
     public function where(): Message
     {
-        return Message::of('where.'.$this->asked->value);
+        return $this->isRise ? Message::of('where.pack_v_by_soc') : Message::of('where.'.$this->asked->value);
     }
 
     /** @param  list<self>  $missing */

@@ -61,6 +61,8 @@ return [
     'where.cabinet_module_kw' => "the maker's data sheet of the cabinet",
     'fact.cabinet_partner_kw' => 'what the neighbour takes',
     'where.cabinet_partner_kw' => "the neighbour's screen",
+    'fact.pack_v_by_soc' => "how the pack's voltage rises with charge",
+    'where.pack_v_by_soc' => "volts on the charger's screen beside the state of charge, noted a few times through a DC session",
     'fact.usable_kwh' => "the pack's usable kWh",
     'where.usable_kwh' => "the car's handbook under technical data; the gross figure of a brochure is larger",
     'fact.km_per_kwh' => 'how far {vehicle} goes on a kWh',

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import type { Gate } from '@/api/client';
 import ClassOrNominal from './ClassOrNominal.vue';
 import FieldEntry from './FieldEntry.vue';
@@ -20,6 +20,11 @@ const terms = useTerms();
 const value = ref<unknown>(null);
 const account = useAccount();
 const { isBusy, error, attempt } = useAttempt();
+
+const hasNominal = computed(
+  () =>
+    (edit.find(props.ask.piece)?.draft.spec as { pack?: { nominal_v?: number } } | undefined)?.pack?.nominal_v != null,
+);
 
 const field = computed<Field>(() => {
   const base = { path: props.ask.path, label: props.ask.fact };
@@ -47,7 +52,10 @@ const field = computed<Field>(() => {
     case 'names':
       return { ...base, kind: props.ask.kind };
     case 'curve':
-      // A battery's voltage is told as one figure; the curve follows from it.
+      // A battery's voltage is told as one figure; the curve follows from it, and may be read after it.
+      if (hasNominal.value) {
+        return { ...base, kind: 'curve', unit: say('unit.soc_volts') };
+      }
       return { ...base, path: NOMINAL, label: say('ask.pack_volts'), kind: 'number', unit: say('unit.volts') };
     case 'corner':
       return { ...base, kind: 'choice', options: optionsOf(terms.all('port')) };
@@ -61,6 +69,12 @@ const field = computed<Field>(() => {
 });
 
 const NOMINAL = 'pack.nominal_v';
+
+// The same place may ask the next thing once its first was told.
+watch(
+  () => field.value.path,
+  () => (value.value = null),
+);
 
 /** What was typed as a figure may be the name of a class. */
 function keepClass(id: string): Promise<void> {
