@@ -20,7 +20,7 @@ const situation = (more: Partial<Situation> = {}): Situation => ({
   celsius,
   isUs: false,
   ranges: { soc_pct: [0, 100], volts: [0, 1500], amps: [0, 3000], kw: [0, 5000], celsius: [-50, 200] },
-  entries: { most_kw: 150, ask_from_c: 75 },
+  entries: { most_kw: 150, most_a: 500, ask_from_c: 75 },
   sure: new Set(),
   elapsedS: 900.04,
   newestS: 0,
@@ -98,13 +98,19 @@ describe('a value that can hardly be what it was typed as', () => {
     expect(inCelsius(95)).toBe('35');
   });
 
+  it('is asked about where the amps are more than the chain can pass', () => {
+    expect(doubt(of({ amps: '500.1' }))).toEqual({ field: 'amps', kind: 'amps' });
+    expect(doubt(of({ amps: '500' }))).toBeNull();
+    expect(reading(of({ amps: '2900' }, { sure: new Set<FieldName>(['amps']) }))?.amps).toBe(2900);
+  });
+
   it('is asked about one after another, and never where the chain could not be asked', () => {
     const both = { kw: '400', adapter_c: '90' };
 
     expect(doubt(of(both))?.field).toBe('kw');
     expect(doubt(of(both, { sure: new Set<FieldName>(['kw']) }))?.field).toBe('adapter_c');
     expect(reading(of(both, { entries: null }))?.kw).toBe(400);
-    expect(doubt(of(both, { entries: { most_kw: null, ask_from_c: 75 } }))?.field).toBe('adapter_c');
+    expect(doubt(of(both, { entries: { most_kw: null, most_a: null, ask_from_c: 75 } }))?.field).toBe('adapter_c');
   });
 });
 

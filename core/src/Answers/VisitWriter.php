@@ -44,7 +44,7 @@ final readonly class VisitWriter
             ],
             'reminders' => array_map(fn (int $atS, Message $words): array => ['at_s' => $atS, 'words' => $this->voice->say($words)], array_keys(Reminders::of($forecast)), Reminders::of($forecast)),
             'idle_grace_minutes' => $list->answer->chain->outlet->site->tariff?->idleFeeAfterMinutes(),
-            'entries' => $this->entries($list->answer->chain, Judge::possibleKw($list->answer, $conditions)),
+            'entries' => $this->entries($list->answer->chain, Judge::possibleKw($list->answer, $conditions), Judge::possibleA($list->answer, $conditions)),
         ];
     }
 
@@ -67,11 +67,12 @@ final readonly class VisitWriter
     }
 
     /** @return array<string, mixed> what an entry can hardly be; null where nobody knows */
-    private function entries(Chain $chain, ?float $possibleKw): array
+    private function entries(Chain $chain, ?float $possibleKw, ?float $possibleA): array
     {
         return [
             'phases' => $chain->phases(),
             'most_kw' => $possibleKw === null ? null : round(Plausibility::POSSIBLE_FACTOR * $possibleKw, 1),
+            'most_a' => $possibleA === null ? null : round(Plausibility::POSSIBLE_FACTOR * $possibleA, 1),
             'ask_from_c' => TemperatureRow::OVER_C,
         ];
     }

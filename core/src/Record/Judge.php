@@ -91,6 +91,12 @@ final class Judge
         return $possible === [] ? null : min($possible);
     }
 
+    /** The most amps the weakest link could ever pass; null when no link's amps are known. */
+    public static function possibleA(ChainAnswer $answer, Conditions $conditions): ?float
+    {
+        return Limits::ofChain($answer->chain, $answer->voltage, new Conditions($conditions->charge))?->leastA();
+    }
+
     /** @return list<TemperatureRow> */
     private function temperatures(Measured $measured): array
     {

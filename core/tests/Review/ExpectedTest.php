@@ -43,7 +43,7 @@ final class ExpectedTest extends TestCase
         $forecast = self::forecast(Cases::file());
         $visit = (new VisitWriter(new StepsWriter(Say::voice()), Say::voice()))->visit(StepList::of($forecast->answer), $forecast, Cases::read(Cases::file())->conditions);
 
-        self::assertSame(['phases' => 1, 'most_kw' => 180.0, 'ask_from_c' => 60.0], $visit['entries']);
+        self::assertSame(['phases' => 1, 'most_kw' => 180.0, 'most_a' => 600.0, 'ask_from_c' => 60.0], $visit['entries']);
         self::assertSame('A stall that gives this little is worth leaving.', $visit['expected']['words']['leave']);
         self::assertCount(count(Expected::of($forecast)->points), $visit['expected']['points']);
     }

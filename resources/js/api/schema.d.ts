@@ -2380,6 +2380,7 @@ export interface components {
             entries: {
                 phases: number;
                 most_kw: components["schemas"]["NumberOrNull"];
+                most_a: components["schemas"]["NumberOrNull"];
                 /** @description From here on a number of degrees may be one in °F */
                 ask_from_c: number;
             };

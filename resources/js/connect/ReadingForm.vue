@@ -131,6 +131,25 @@ function told(complaint: Complaint): string {
   }
 }
 
+/** The two ways out of a doubt. */
+const WAYS = {
+  kwh: { other: 'reading.is_kwh', so: 'reading.is_kw' },
+  amps: { other: 'reading.correct_amps', so: 'reading.is_amps' },
+  fahrenheit: { other: 'reading.is_f', so: 'reading.is_c' },
+} as const;
+
+const doubted = computed(() => {
+  const value = values[doubt.value?.field ?? ''] ?? '';
+  switch (doubt.value?.kind) {
+    case 'kwh':
+      return say('reading.kw_or_kwh', { value, most: kwAtAGlance(props.entries?.most_kw) });
+    case 'amps':
+      return say('reading.amps_too_many', { value, most: plain(Math.round(props.entries?.most_a ?? 0)) });
+    default:
+      return say('reading.c_or_f', { value });
+  }
+});
+
 /** It is what it was typed as. */
 function keepSo(): Promise<void> {
   if (doubt.value) {
@@ -144,6 +163,11 @@ function keepSo(): Promise<void> {
 async function keepOther(): Promise<void> {
   const asks = doubt.value;
   const value = parsed(values[asks?.field ?? '']);
+  if (asks?.kind === 'amps') {
+    doubt.value = null;
+    go(asks.field);
+    return;
+  }
   if (!asks || typeof value !== 'number') {
     return;
   }
@@ -244,17 +268,13 @@ useShortcuts({ ' ': submit });
     <p v-else-if="error" class="complaint" role="alert">{{ refusal }}</p>
     <div v-if="doubt" class="doubt" role="alert">
       <p>
-        {{
-          doubt.kind === 'kwh'
-            ? say('reading.kw_or_kwh', { value: values[doubt.field] ?? '', most: kwAtAGlance(entries?.most_kw) })
-            : say('reading.c_or_f', { value: values[doubt.field] ?? '' })
-        }}
+        {{ doubted }}
       </p>
       <button type="button" class="way" @click="keepOther">
-        {{ doubt.kind === 'kwh' ? say('reading.is_kwh') : say('reading.is_f') }}
+        {{ say(WAYS[doubt.kind].other) }}
       </button>
       <button type="button" class="way" @click="keepSo">
-        {{ doubt.kind === 'kwh' ? say('reading.is_kw') : say('reading.is_c') }}
+        {{ say(WAYS[doubt.kind].so) }}
       </button>
     </div>
     <ReadingPad

@@ -23,7 +23,7 @@ export interface Situation {
   /** The spans beyond which nothing is accepted, as stored; temperatures under `celsius`. */
   ranges: Record<string, number[] | undefined>;
   /** What an entry can hardly be; null where the chain could not be asked about. */
-  entries: { most_kw: number | null; ask_from_c: number } | null;
+  entries: { most_kw: number | null; most_a: number | null; ask_from_c: number } | null;
   /** Of those, what the driver has said is meant so. */
   sure: ReadonlySet<FieldName>;
   /** Since the session began. */
@@ -36,7 +36,7 @@ export interface Situation {
   edits: Reading | null;
 }
 
-export type Doubt = { field: FieldName; kind: 'kwh' | 'fahrenheit' };
+export type Doubt = { field: FieldName; kind: 'kwh' | 'amps' | 'fahrenheit' };
 export type Complaint =
   | { kind: 'not_number'; field: FieldName | 'minute' }
   | { kind: 'outside'; field: ReadingField; least: number; most: number }
@@ -96,7 +96,7 @@ function outside(typed: Typed, now: Situation): Complaint | null {
   return null;
 }
 
-/** A value that can hardly be what it was typed as: energy in place of power, Fahrenheit in place of Celsius. */
+/** A value that can hardly be what it was typed as: energy in place of power, a digit too many, Fahrenheit in place of Celsius. */
 function doubted(typed: Typed, now: Situation): Doubt | null {
   const bounds = now.entries;
   for (const field of bounds ? now.fields.filter((f) => !now.sure.has(f.name)) : []) {
@@ -106,6 +106,9 @@ function doubted(typed: Typed, now: Situation): Doubt | null {
     }
     if (field.name === 'kw' && bounds.most_kw !== null && value > bounds.most_kw) {
       return { field: field.name, kind: 'kwh' };
+    }
+    if (field.name === 'amps' && bounds.most_a !== null && value > bounds.most_a) {
+      return { field: field.name, kind: 'amps' };
     }
     if (field.isHeat && !now.isUs && now.celsius.store(value) >= bounds.ask_from_c) {
       return { field: field.name, kind: 'fahrenheit' };
