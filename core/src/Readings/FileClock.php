@@ -79,6 +79,9 @@ final class FileClock
         if (preg_match('/^(\d{1,3}):([0-5]\d)(?::([0-5]\d(?:[.,]\d+)?))?$/', $time, $m) === 1) {
             return new ClockStart((int) $m[1] * 3600 + (int) $m[2] * 60 + (float) str_replace(',', '.', $m[3] ?? '0'), false, false);
         }
+        if (preg_match('/^(1[0-2]|0?\d):([0-5]\d)(?::([0-5]\d))? ?([ap])\.?m\.?$/i', $time, $m) === 1) {
+            return new ClockStart(((int) $m[1] % 12 + (strtolower($m[4]) === 'p' ? 12 : 0)) * 3600 + (int) $m[2] * 60 + (float) $m[3], false, false);
+        }
         if (preg_match('/^\d{4}-\d\d-\d\d[T ]\d\d:\d\d/', $time) === 1 && RealDay::opens($time) && ! str_contains($time, "\0")) {
             try {
                 $at = new \DateTimeImmutable($time, new \DateTimeZone($zone ?? 'UTC'));

@@ -12,12 +12,20 @@ use Harmozon\Core\Words\Message;
 /** A column of a readings file that holds numbers. */
 final readonly class NumberColumn
 {
+    /** How instruments write that they have no value. */
+    private const EMPTY = '/^(?:-{1,3}|–|—|n\/?a|nan|null|none)?$/iu';
+
     /**
      * @param  bool  $hasDecimalComma  a comma may stand for the decimal point
      * @param  float  $factor  and then $offset: from what is written to what is kept
      */
     public function __construct(private string $name, public int $position, private Range $range, private bool $hasDecimalComma, private float $factor = 1.0, private float $offset = 0.0)
     {
+    }
+
+    public static function isEmpty(string $text): bool
+    {
+        return $text === '' || preg_match(self::EMPTY, $text) === 1;
     }
 
     /**

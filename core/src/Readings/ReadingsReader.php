@@ -228,7 +228,7 @@ final class ReadingsReader
         $read = [];
         foreach ($columns->numbers as $name => $column) {
             $text = $cells[$column->position] ?? '';
-            if ($text !== '') {
+            if ($name === 't_s' ? $text !== '' : ! NumberColumn::isEmpty($text)) {
                 $read[$name] = $column->read($text);
             }
         }

@@ -52,6 +52,42 @@ final class ForeignFilesTest extends TestCase
         yield 'two thermometers' => ["elapsed_s|ambient temp (F)|adapter temp (K)|volts\n0|68|300|350", ['elapsed_s' => ['field' => 't_s'], 'ambient temp (F)' => ['field' => 'ambient_c', 'unit' => 'degF'], 'adapter temp (K)' => ['field' => 'adapter_c', 'unit' => 'K'], 'volts' => ['field' => 'volts']]];
     }
 
+    /** @return iterable<string, array{string, list<string>}> a header, and what its columns hold in turn */
+    public static function languages(): iterable
+    {
+        yield 'English' => ['Time;State of charge;Battery voltage;Charge current;Power;12 V battery;Max current;Odometer', ['soc_pct', 'volts', 'amps', 'kw']];
+        yield 'German' => ['Zeit;Ladestand;Spannung;Ladestrom;Leistung;Temperatur Griff;Sollstrom', ['soc_pct', 'volts', 'amps', 'kw', 'handle_c']];
+        yield 'French' => ['Heure;État de charge;Tension;Courant;Puissance;Température poignée;Courant max', ['soc_pct', 'volts', 'amps', 'kw', 'handle_c']];
+        yield 'Spanish' => ['Hora;Estado de carga;Tensión;Corriente;Potencia;Temperatura exterior', ['soc_pct', 'volts', 'amps', 'kw', 'ambient_c']];
+        yield 'Italian' => ['Ora;Stato di carica;Tensione;Corrente;Potenza;Temperatura cavo', ['soc_pct', 'volts', 'amps', 'kw', 'cable_c']];
+        yield 'Dutch' => ['Tijd;Laadniveau;Spanning;Stroom;Vermogen;Temperatuur buiten', ['soc_pct', 'volts', 'amps', 'kw', 'ambient_c']];
+        yield 'Norwegian' => ['Tid;Ladenivå;Spenning;Strøm;Effekt;Temperatur håndtak', ['soc_pct', 'volts', 'amps', 'kw', 'handle_c']];
+        yield 'Swedish' => ['Tid;Laddnivå;Spänning;Ström;Effekt;Temperatur kabel', ['soc_pct', 'volts', 'amps', 'kw', 'cable_c']];
+        yield 'Danish' => ['Tidspunkt;Ladeniveau;Spænding;Strøm;Effekt;Adapter temperatur', ['soc_pct', 'volts', 'amps', 'kw', 'adapter_c']];
+        yield 'Finnish' => ['Aika;Varaustaso;Jännite;Virta;Teho;Kaapeli lämpötila', ['soc_pct', 'volts', 'amps', 'kw', 'cable_c']];
+        yield 'Polish' => ['Czas;Stan naładowania;Napięcie;Prąd;Moc;Temperatura adaptera', ['soc_pct', 'volts', 'amps', 'kw', 'adapter_c']];
+        yield 'Portuguese' => ['Hora;Nível de carga;Tensão;Corrente;Potência;Temperatura do punho', ['soc_pct', 'volts', 'amps', 'kw', 'handle_c']];
+        yield 'letters' => ['t;SoC;U;I;P;T', ['t_s', 'soc_pct', 'volts', 'amps', 'kw']];
+        yield 'a battery that is warm, and no more' => ['Time;Battery temperature;V;A', ['volts', 'amps']];
+    }
+
+    /** @param  list<string>  $fields */
+    #[DataProvider('languages')]
+    public function test_headers_of_many_languages_are_understood(string $header, array $fields): void
+    {
+        $row = implode(';', ['10:00:00', ...array_fill(0, substr_count($header, ';'), '40')]);
+        $columns = Sniffer::guess([$header, str_starts_with($header, 't;') ? str_replace('10:00:00', '0', $row) : $row])?->toArray()['columns'] ?? [];
+
+        self::assertSame($fields, array_column($columns, 'field'));
+    }
+
+    public function test_marks_for_no_value_are_no_rows_that_are_wrong(): void
+    {
+        $rows = self::rows(new ReadingsReader, "time,kw,volts,handle_c\n1:59:50 PM,50,-,n/a\n2:00:20 pm,NaN,350,--\n12:00:00 AM,51,,null\n");
+
+        self::assertEquals([new Reading(0, kw: 50.0), new Reading(30_000, volts: 350.0), new Reading(36_010_000, kw: 51.0)], array_values($rows));
+    }
+
     /** @param  array<string, mixed>  $columns */
     #[DataProvider('headers')]
     public function test_headers_are_understood(string $text, array $columns): void

@@ -10,29 +10,13 @@ use Harmozon\Core\Readings\ShortClock;
 /** Guesses how a foreign readings file is written, from its first lines. */
 final class Sniffer
 {
-    /** Words of headers, the surest first: what holds which field. */
-    private const WORDS = [
-        'ambient_c' => '/ambient|outside|outdoor|air.?temp|luft|aussen|außen|umgebung/i',
-        'adapter_c' => '/adapt/i',
-        'handle_c' => '/handle|plug.?temp|connector.?temp|griff|stecker/i',
-        'cable_c' => '/cable.?t|kabel/i',
-        'inlet_c' => '/inlet|port.?temp|buchse/i',
-        'soc_pct' => '/\bsoc\b|state.?of.?charge|batt|akku|ladestand|charge.?level|\bcharge\b/i',
-        'kw' => '/power|leistung|\b(?:kw|p)\b|puissance/i',
-        'volts' => '/volt|spannung|\bu\b|\bv\b|tension/i',
-        'amps' => '/amp|current|strom|\bi\b|courant/i',
-    ];
-
-    private const CLOCK = '/^\s*"?(time|timestamp|date|datetime|zeit|uhrzeit|datum|zeitstempel|clock|heure)\b/i';
-
-    private const ELAPSED = '/elapsed|since|laufzeit|dauer|duration|seconds?|sekunden?|minutes?|^\s*t\s*[\[(_]/i';
-
     /** Ways in which clocks are written that ISO 8601 and h:mm:ss do not cover, by what they look like. */
     private const FORMATS = [
         '/^\d{1,2}\.\d{1,2}\.\d{4} \d{1,2}:\d{2}:\d{2}$/' => 'd.m.Y H:i:s',
         '/^\d{1,2}\.\d{1,2}\.\d{4} \d{1,2}:\d{2}$/' => 'd.m.Y H:i',
         '/^\d{1,2}\/\d{1,2}\/\d{4} \d{1,2}:\d{2}:\d{2}$/' => 'd/m/Y H:i:s',
         '/^\d{1,2}\/\d{1,2}\/\d{4} \d{1,2}:\d{2}:\d{2} [AP]M$/i' => 'm/d/Y h:i:s A',
+        '/^\d{1,2}\/\d{1,2}\/\d{4} \d{1,2}:\d{2} [AP]M$/i' => 'm/d/Y h:i A',
         '/^\d{10}(\.\d+)?$/' => 'U',
     ];
 
@@ -66,7 +50,7 @@ final class Sniffer
             $map = $name === '' ? null : self::column($name, $cells, $decimal, array_map(static fn (ColumnMap $c): string => $c->field, array_values($columns)));
             if ($map !== null) {
                 $columns[$name] = $map;
-            } elseif ($time === null && $name !== '' && preg_match(self::CLOCK, $name) === 1) {
+            } elseif ($time === null && $name !== '' && HeaderWords::isClock($name)) {
                 $time = new TimeMap($name, self::format($cells));
             }
         }
@@ -87,10 +71,10 @@ final class Sniffer
         if ($cells !== [] && 2 * count($numbers) < count($cells)) {
             return null;
         }
-        if (! in_array('t_s', $taken, true) && (preg_match(self::ELAPSED, $name) === 1 || (preg_match(self::CLOCK, $name) === 1 && $unit?->fits('t_s') === true))) {
+        if (! in_array('t_s', $taken, true) && (HeaderWords::isElapsed($name) || (HeaderWords::isClock($name) && $unit?->fits('t_s') === true))) {
             return new ColumnMap('t_s', $unit?->fits('t_s') === true ? ($unit === ReadingUnit::Seconds ? null : $unit) : self::timeUnit($name));
         }
-        $field = self::field($name, $unit, $taken);
+        $field = HeaderWords::field($name, $unit, $taken);
         if ($field === null) {
             return null;
         }
@@ -104,24 +88,6 @@ final class Sniffer
             $isShare ? ReadingUnit::Share : ($unit === ReadingUnit::of($field)[0] ? null : $unit),
             in_array($field, ['amps', 'kw'], true) && $negative > $positive ? -1 : 1,
         );
-    }
-
-    /** @param  list<string>  $taken */
-    private static function field(string $name, ?ReadingUnit $unit, array $taken): ?string
-    {
-        $open = array_diff(array_keys(self::WORDS), $taken);
-        foreach (self::WORDS as $field => $words) {
-            if (in_array($field, $open, true) && preg_match($words, $name) === 1 && ($unit === null || $unit->fits($field))) {
-                return $field;
-            }
-        }
-        foreach (['volts', 'amps', 'kw', 'soc_pct'] as $field) {
-            if ($unit !== null && in_array($field, $open, true) && $unit->fits($field)) {
-                return $field;
-            }
-        }
-
-        return null;
     }
 
     /** A unit in brackets, after a comma, or at the end of a header. */
@@ -138,7 +104,7 @@ final class Sniffer
 
     private static function timeUnit(string $name): ?ReadingUnit
     {
-        return preg_match('/minut/i', $name) === 1 ? ReadingUnit::Minutes : null;
+        return HeaderWords::isOfMinutes($name) ? ReadingUnit::Minutes : null;
     }
 
     /** @param  list<list<string>>  $rows */

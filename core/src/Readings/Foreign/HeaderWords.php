@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Readings\Foreign;
+
+/**
+ * The words by which instruments head their columns, in English, German, French, Spanish, Italian, Dutch, Norwegian, Swedish, Danish,
+ * Finnish, Polish and Portuguese. Words of volts, amps and kW go before those of charge: a battery's voltage is no charge.
+ */
+final class HeaderWords
+{
+    /** What holds which field, the surest first. */
+    private const FIELDS = [
+        'ambient_c' => '/ambient|outside|outdoor|air.?temp|luft|lucht|aussen|außen|umgebung|ext[ée]rieure?|exterior|esterna|buiten|omgeving|utomhus|utendørs|udendørs|ulko|zewn|otocz/iu',
+        'adapter_c' => '/adapt|sovitin/iu',
+        'handle_c' => '/handle|plug.?temp|connector.?temp|griff|stecker|poign[ée]e|empuñadura|impugnatura|handgreep|stekker|håndtak|håndtag|handtag|kahva|uchwyt|punho/iu',
+        'cable_c' => '/cable.?t|kabel|câble|temp.*cable|cavo|kaapeli|przew[oó]d|temp.*cabo/iu',
+        'inlet_c' => '/inlet|port.?temp|buchse/iu',
+        'kw' => '/power|leistung|puissance|potencia|potência|potenza|vermogen|effekt|teho|\bmoc\b|\b(?:kw|p)\b/iu',
+        'volts' => '/volt|spannung|spanning|spenning|spänning|spænding|jännite|tensi[oó]n|tensione|tensão|napi[ęe]cie|\bu\b|\bv\b/iu',
+        'amps' => '/amp|current|strom|stroom|strøm|ström|courant|intensit|intensidad|corriente|corrente|virta|pr[ąa]d\b|\b[ia]\b/iu',
+        'soc_pct' => '/\bsoc\b|state.?of.?charge|batt|bateria|batería|akku|accu|ladestand|ladezustand|charge.?level|[ée]tat de charge|niveau de charge|estado de carga|nivel de carga|n[ií]vel de carga|stato di carica|livello di carica|laad(?:niveau|toestand)|ladenivå|laddnivå|laddning|ladeniveau|ladningsniveau|varaus|poziom na[łl]adowania|stan na[łl]adowania|\bcharge\b/iu',
+    ];
+
+    /** Of another battery, of a limit, or of the road: never what flows. */
+    private const OTHERS = '/\b12 ?v\b|\bmax|set.?point|\btarget|limit|límite|grenz|\bsoll|consig|odomet|kilomet|\bkm\b|\bmiles?\b/iu';
+
+    private const TEMPERATURE = '/temp|lämpö|°/iu';
+
+    private const CLOCK = '/^\s*"?(time|timestamp|date|datetime|zeit|uhrzeit|datum|zeitstempel|clock|heure|horodatage|hora|fecha|ora|orario|data|tijd|tijdstip|tid|tidspunkt|klokkeslett|klockslag|aika|kello|kellonaika|czas|godzina)\b/iu';
+
+    private const ELAPSED = '/elapsed|since|laufzeit|dauer|durée|écoulé|duración|transcurrido|durata|trascorso|duur|verstreken|varighe[td]|varaktighet|förfluten|kesto|kulunut|upły|duração|decorrido|duration|seconds?|sekund|minut|^\s*t\s*[\[(_]|^\s*(?-i:t)\s*$/iu';
+
+    private const MINUTES = '/minut/iu';
+
+    public static function isClock(string $header): bool
+    {
+        return preg_match(self::CLOCK, $header) === 1;
+    }
+
+    public static function isElapsed(string $header): bool
+    {
+        return preg_match(self::ELAPSED, $header) === 1;
+    }
+
+    public static function isOfMinutes(string $header): bool
+    {
+        return preg_match(self::MINUTES, $header) === 1;
+    }
+
+    /**
+     * @param  ReadingUnit|null  $unit  that stands in the header
+     * @param  list<string>  $taken  fields that another column has
+     * @return string|null null where no field fits
+     */
+    public static function field(string $header, ?ReadingUnit $unit, array $taken): ?string
+    {
+        if (preg_match(self::OTHERS, $header) === 1) {
+            return null;
+        }
+        $isWarmth = preg_match(self::TEMPERATURE, $header) === 1;
+        foreach (self::FIELDS as $field => $words) {
+            $fits = $unit?->fits($field) ?? (! $isWarmth || str_ends_with($field, '_c'));
+            if (! in_array($field, $taken, true) && $fits && preg_match($words, $header) === 1) {
+                return $field;
+            }
+        }
+        foreach (['volts', 'amps', 'kw', 'soc_pct'] as $field) {
+            if ($unit?->fits($field) === true && ! in_array($field, $taken, true)) {
+                return $field;
+            }
+        }
+
+        return null;
+    }
+}
