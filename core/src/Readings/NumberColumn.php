@@ -15,6 +15,12 @@ final readonly class NumberColumn
     /** How instruments write that they have no value. */
     private const EMPTY = '/^(?:-{1,3}|–|—|n\/?a|nan|null|none)?$/iu';
 
+    /** Thousands apart by a space or an apostrophe: no sign for decimals is one of those. */
+    private const GROUPED = '/^[+-]?\d{1,3}(?:[ \x{A0}\x{2009}\x{202F}\'’]\d{3})+(?:[.,]\d+)?$/u';
+
+    /** Both signs in one number: the last is that of the decimals. */
+    private const BOTH_SIGNS = '/^[+-]?\d{1,3}(?:(?:\.\d{3})+,|(?:,\d{3})+\.)\d+$/';
+
     /**
      * @param  bool  $hasDecimalComma  a comma may stand for the decimal point
      * @param  float  $factor  and then $offset: from what is written to what is kept
@@ -25,7 +31,20 @@ final readonly class NumberColumn
 
     public static function isEmpty(string $text): bool
     {
-        return $text === '' || preg_match(self::EMPTY, $text) === 1;
+        return $text === '' || ! is_numeric($text) && preg_match(self::EMPTY, $text) === 1;
+    }
+
+    /** A number without the signs between its thousands, where they can be nothing else. */
+    public static function ungrouped(string $text): string
+    {
+        if (preg_match(self::GROUPED, $text) === 1) {
+            return (string) preg_replace('/[ \x{A0}\x{2009}\x{202F}\'’]/u', '', $text);
+        }
+        if (preg_match(self::BOTH_SIGNS, $text) === 1) {
+            return str_replace(strrpos($text, ',') > strrpos($text, '.') ? '.' : ',', '', $text);
+        }
+
+        return $text;
     }
 
     /**
@@ -36,6 +55,10 @@ final readonly class NumberColumn
     public function read(string $text): float
     {
         $plain = $this->hasDecimalComma ? str_replace(',', '.', $text) : $text;
+        if (! is_numeric($plain) && self::ungrouped($text) !== $text) {
+            // A comma behind thousands can be nothing but a decimal sign.
+            $plain = str_replace(',', '.', self::ungrouped($text));
+        }
         if (is_numeric($plain)) {
             $value = (float) $plain;
             if ($this->isConverted()) {

@@ -81,6 +81,32 @@ final class ForeignFilesTest extends TestCase
         self::assertSame($fields, array_column($columns, 'field'));
     }
 
+    /** @return iterable<string, array{string, float}> a cell of watts, and its kW */
+    public static function thousands(): iterable
+    {
+        yield 'a space' => ['50 500,5', 50.5005];
+        yield 'a space that does not break' => ["50\u{A0}500,5", 50.5005];
+        yield 'a narrow space' => ["150\u{202F}000", 150.0];
+        yield 'an apostrophe' => ["150'000", 150.0];
+        yield 'points before a comma' => ['50.500,5', 50.5005];
+        yield 'more than one' => ['1 050 500', 1050.5];
+    }
+
+    #[DataProvider('thousands')]
+    public function test_thousands_are_told_from_decimals(string $cell, float $kw): void
+    {
+        $rows = self::rows(new ReadingsReader, "Heure;Puissance (W);Tension (V)\n10:00:00;{$cell};350,5\n10:00:30;{$cell};351,5\n");
+
+        self::assertEquals([new Reading(0, kw: $kw, volts: 350.5), new Reading(30_000, kw: $kw, volts: 351.5)], array_map(self::rounded(...), array_values($rows)));
+    }
+
+    public function test_a_space_that_is_not_between_thousands_is_no_number(): void
+    {
+        $rows = self::rows(new ReadingsReader, "t_s,kw\n0,50 5\n1,50\n");
+
+        self::assertInstanceOf(RejectedRow::class, $rows[2]);
+    }
+
     public function test_marks_for_no_value_are_no_rows_that_are_wrong(): void
     {
         $rows = self::rows(new ReadingsReader, "time,kw,volts,handle_c\n1:59:50 PM,50,-,n/a\n2:00:20 pm,NaN,350,--\n12:00:00 AM,51,,null\n");

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Readings\Foreign;
 
 use Harmozon\Core\Readings\CsvRecords;
+use Harmozon\Core\Readings\NumberColumn;
 use Harmozon\Core\Readings\ShortClock;
 
 /** Guesses how a foreign readings file is written, from its first lines. */
@@ -66,7 +67,7 @@ final class Sniffer
      */
     private static function column(string $name, array $cells, string $decimal, array $taken): ?ColumnMap
     {
-        $numbers = array_values(array_filter(array_map(static fn (string $c): string => str_replace($decimal, '.', $c), $cells), is_numeric(...)));
+        $numbers = array_values(array_filter(array_map(static fn (string $c): string => str_replace($decimal, '.', NumberColumn::ungrouped($c)), $cells), is_numeric(...)));
         $unit = self::unit($name);
         if ($cells !== [] && 2 * count($numbers) < count($cells)) {
             return null;
@@ -112,7 +113,7 @@ final class Sniffer
     {
         $commas = $points = 0;
         foreach ($rows as $row) {
-            foreach ($row as $cell) {
+            foreach (array_map(NumberColumn::ungrouped(...), $row) as $cell) {
                 $commas += preg_match('/^-?\d+,\d+$/', $cell) === 1 ? 1 : 0;
                 $points += preg_match('/^-?\d+\.\d+$/', $cell) === 1 ? 1 : 0;
             }
