@@ -100,6 +100,18 @@ final class ForeignFilesTest extends TestCase
         self::assertEquals([new Reading(0, kw: $kw, volts: 350.5), new Reading(30_000, kw: $kw, volts: 351.5)], array_map(self::rounded(...), array_values($rows)));
     }
 
+    public function test_milliseconds_since_1970_are_guessed_and_can_be_mapped(): void
+    {
+        $text = "timestamp_ms;Power (kW)\n1935482400000;50\n1935482401500;51\n";
+        $reader = new ReadingsReader;
+        $guessed = array_values(self::rows($reader, $text));
+        $mapping = $reader->guessed()?->toArray();
+
+        self::assertEquals([new Reading(0, kw: 50.0), new Reading(1_500, kw: 51.0)], $guessed);
+        self::assertSame(['column' => 'timestamp_ms', 'format' => 'U', 'unit' => 'ms'], $mapping['time'] ?? null);
+        self::assertEquals($guessed, array_values(self::rows(new ReadingsReader((new MappingReader)->mapping(Node::of($mapping))), $text)));
+    }
+
     public function test_a_space_that_is_not_between_thousands_is_no_number(): void
     {
         $rows = self::rows(new ReadingsReader, "t_s,kw\n0,50 5\n1,50\n");

@@ -3109,6 +3109,11 @@ export interface components {
                 column: string;
                 format?: string;
                 zone?: string;
+                /**
+                 * @description Of a count since 1970
+                 * @enum {string}
+                 */
+                unit?: "s" | "ms";
             };
         };
         Import: {

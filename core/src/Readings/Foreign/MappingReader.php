@@ -83,6 +83,12 @@ final class MappingReader
             throw $node->fail('zone', Message::of('mapping.zone'));
         }
 
-        return new TimeMap($node->text('column'), $node->textOrNull('format', self::LONGEST_FORMAT), $zone);
+        $unit = $node->choice('unit', ReadingUnit::class);
+        if ($unit !== null && ! in_array($unit, [ReadingUnit::Seconds, ReadingUnit::MilliSeconds], true)) {
+            throw $node->fail('unit', Message::of('mapping.unit', unit: $unit->value, field: 'time'));
+        }
+        $isMilliseconds = $unit === ReadingUnit::MilliSeconds;
+
+        return new TimeMap($node->text('column'), $node->textOrNull('format', self::LONGEST_FORMAT) ?? ($unit === null ? null : 'U'), $zone, $isMilliseconds);
     }
 }

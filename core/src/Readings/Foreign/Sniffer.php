@@ -21,6 +21,9 @@ final class Sniffer
         '/^\d{10}(\.\d+)?$/' => 'U',
     ];
 
+    /** A count of milliseconds since 1970, from September 2001 on. */
+    private const EPOCH_MS = '/^[1-9]\d{12}$/';
+
     private const FROM_THE_MONTH = 'm/d/Y H:i:s';
 
     /** @return list<string> ways in which a clock is often written, as of PHP's dates */
@@ -52,7 +55,7 @@ final class Sniffer
             if ($map !== null) {
                 $columns[$name] = $map;
             } elseif ($time === null && $name !== '' && HeaderWords::isClock($name)) {
-                $time = new TimeMap($name, self::format($cells));
+                $time = self::isEpochMs($cells) ? new TimeMap($name, 'U', null, true) : new TimeMap($name, self::format($cells));
             }
         }
         $fields = array_map(static fn (ColumnMap $c): string => $c->field, array_values($columns));
@@ -69,6 +72,9 @@ final class Sniffer
     {
         $numbers = array_values(array_filter(array_map(static fn (string $c): string => str_replace($decimal, '.', NumberColumn::ungrouped($c)), $cells), is_numeric(...)));
         $unit = self::unit($name);
+        if (self::isEpochMs($cells)) {
+            return null;
+        }
         if ($cells !== [] && 2 * count($numbers) < count($cells)) {
             return null;
         }
@@ -120,6 +126,12 @@ final class Sniffer
         }
 
         return $commas > $points;
+    }
+
+    /** @param  list<string>  $cells */
+    private static function isEpochMs(array $cells): bool
+    {
+        return preg_match(self::EPOCH_MS, $cells[0] ?? '') === 1;
     }
 
     /**

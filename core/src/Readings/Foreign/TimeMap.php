@@ -12,8 +12,9 @@ final readonly class TimeMap
     /**
      * @param  string|null  $format  as of PHP's dates (`d.m.Y H:i:s`), or `m:ss`, `h:mm`; null: ISO 8601 or h:mm:ss
      * @param  string|null  $zone  of IANA's list; null: UTC
+     * @param  bool  $isMilliseconds  whether a count since 1970 (`U`) is one of milliseconds
      */
-    public function __construct(public string $column, public ?string $format = null, public ?string $zone = null)
+    public function __construct(public string $column, public ?string $format = null, public ?string $zone = null, public bool $isMilliseconds = false)
     {
     }
 
@@ -30,15 +31,18 @@ final readonly class TimeMap
         if (str_contains($text, "\0")) {
             return null;
         }
+        if ($this->isMilliseconds) {
+            return preg_match('/^\d{1,14}$/', $text) === 1 ? (int) $text / 1000 : null;
+        }
         $at = \DateTimeImmutable::createFromFormat('!'.$this->format, $text, new \DateTimeZone($this->zone ?? 'UTC'));
         $errors = \DateTimeImmutable::getLastErrors();
 
         return $at === false || ($errors !== false && $errors['warning_count'] > 0) ? null : (float) $at->format('U.u');
     }
 
-    /** @return array{column: string, format?: string, zone?: string} */
+    /** @return array{column: string, format?: string, zone?: string, unit?: 'ms'} */
     public function toArray(): array
     {
-        return ['column' => $this->column, ...($this->format === null ? [] : ['format' => $this->format]), ...($this->zone === null ? [] : ['zone' => $this->zone])];
+        return ['column' => $this->column, ...($this->format === null ? [] : ['format' => $this->format]), ...($this->zone === null ? [] : ['zone' => $this->zone]), ...($this->isMilliseconds ? ['unit' => 'ms'] : [])];
     }
 }

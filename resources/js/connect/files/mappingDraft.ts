@@ -16,6 +16,8 @@ export interface MappingDraft {
   decimal: Mapping['decimal'];
   encoding: Mapping['encoding'];
   zone: string | undefined;
+  /** Of a clock that counts since 1970. */
+  clockUnit: 's' | 'ms' | undefined;
   columns: ColumnDraft[];
 }
 
@@ -27,6 +29,7 @@ export function draftOf(file: Import, look: ImportLook): MappingDraft {
     decimal: mapping?.decimal ?? '.',
     encoding: mapping?.encoding ?? 'utf-8',
     zone: mapping?.time?.zone,
+    clockUnit: mapping?.time?.unit,
     columns: look.headers.map(({ header, samples }) => {
       const told = mapping?.columns[header];
       const isClock = mapping?.time?.column === header;
@@ -63,6 +66,7 @@ export function mappingOf(draft: MappingDraft): Mapping {
             column: clock.header,
             ...(clock.format === '' ? {} : { format: clock.format }),
             ...(draft.zone === undefined ? {} : { zone: draft.zone }),
+            ...(draft.clockUnit === undefined || clock.format !== 'U' ? {} : { unit: draft.clockUnit }),
           },
         }),
   };
