@@ -1,13 +1,22 @@
 import type { Cell } from '@/api/client';
 import { useGarage } from '@/stores/garage';
-import { ranged } from '@/ui/figures';
+import { kw, ranged } from '@/ui/figures';
 import { listed, say } from '@/words/say';
 import { told } from './told';
+
+/** Whether it gives about so much, with a span that the cell shows. */
+const isSpread = (cell: Cell): boolean =>
+  cell.band_kw !== null &&
+  !cell.at_most &&
+  cell.expected_peak_kw !== null &&
+  ranged(cell) !== kw(cell.expected_peak_kw);
 
 /** What it comes to; to be checked first, it says between what the kW lie, as the cell does. */
 function alone(cell: Cell): string {
   if (cell.flows === 'yes') {
-    return say('board.cell_flows', { outcome: cell.title, kw: told(cell) });
+    return isSpread(cell)
+      ? say('board.cell_about', { outcome: cell.title, kw: kw(cell.expected_peak_kw), range: ranged(cell) })
+      : say('board.cell_flows', { outcome: cell.title, kw: told(cell) });
   }
   return cell.flows === 'maybe' && cell.band_kw && !cell.at_most
     ? say('board.cell_check', { outcome: cell.title, kw: ranged(cell) })

@@ -300,6 +300,7 @@ export const en = {
   'board.cell_unknown': 'not known yet',
   'board.cell': '{car} at {outlet}: {answer}',
   'board.cell_check': '{outcome} {kw} kW',
+  'board.cell_about': '{outcome}, about {kw} kW, range {range} kW',
   'board.cell_flows': '{outcome}, {kw}',
   'board.cell_other_hazard': '{answer}; another way through the kit is a hazard',
   'board.cell_through': '{answer} through {adapters}',
