@@ -91,6 +91,27 @@ final readonly class ReadingColumns
     }
 
     /**
+     * The columns of a file of ours as a mapping tells them.
+     *
+     * @param  list<string>  $cells  of the header
+     * @return array<string, array{field: string, unit?: string}> by header
+     */
+    public static function told(array $cells): array
+    {
+        $told = [];
+        foreach ($cells as $cell) {
+            $own = OwnWithUnit::of($cell);
+            if ($own !== null) {
+                $told[$cell] = ['field' => $own->field, 'unit' => $own->unit->value];
+            } elseif (in_array(mb_strtolower($cell), self::fields(), true) && mb_strtolower($cell) !== 'time') {
+                $told[$cell] = ['field' => mb_strtolower($cell)];
+            }
+        }
+
+        return $told;
+    }
+
+    /**
      * By a mapping: what it does not name is left out.
      *
      * @param  list<string>  $cells  of the header

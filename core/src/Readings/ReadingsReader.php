@@ -81,7 +81,7 @@ final class ReadingsReader
         $this->columns = $mapping === null ? ReadingColumns::of($header, $records->delimiter() !== ',') : ReadingColumns::mapped($header, $mapping);
         $this->clock = new FileClock($mapping?->time);
         $at = isset($this->columns->numbers['t_s']) || $mapping?->time?->format !== null ? null : $this->columns->time;
-        foreach ($at === null ? self::rest($rows) : $this->settled($rows, $at, $header[$at] ?? 'time') as $line => $cells) {
+        foreach ($at === null ? self::rest($rows) : $this->settled($rows, $at, $header[$at] ?? 'time', $mapping?->toArray() ?? ['delimiter' => $records->delimiter(), 'columns' => ReadingColumns::told($header)]) as $line => $cells) {
             try {
                 $cells = self::cells($cells, 'row');
                 $reading = $this->reading($this->columns, $cells);
@@ -109,11 +109,12 @@ final class ReadingsReader
      * @param  \Generator<int, list<string>|Message>  $rows
      * @param  int  $at  position of the clock
      * @param  string  $column  the file's own name of it
+     * @param  array<string, mixed>  $mapping  of the file, but for how its clock is written
      * @return \Generator<int, list<string>|Message>
      *
      * @throws FieldError when nothing tells
      */
-    private function settled(\Generator $rows, int $at, string $column): \Generator
+    private function settled(\Generator $rows, int $at, string $column, array $mapping): \Generator
     {
         $clock = new ShortClock;
         $held = [];
@@ -124,7 +125,7 @@ final class ReadingsReader
             $rows->next();
         }
         if ($clock->isUnsure()) {
-            throw $clock->unsure($column);
+            throw $clock->unsure($column, $mapping);
         }
         if ($clock->format() !== null) {
             $this->clock = new FileClock(new TimeMap($column, $clock->format()));

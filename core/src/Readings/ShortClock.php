@@ -91,18 +91,21 @@ final class ShortClock
         return ! $this->isOther && $this->format === null && $this->last !== null;
     }
 
-    /** @param  string  $column  the file's own name of it */
-    public function unsure(string $column): FieldError
+    /**
+     * @param  string  $column  the file's own name of it
+     * @param  array<string, mixed>  $mapping  of the file, but for how its clock is written
+     */
+    public function unsure(string $column, array $mapping): FieldError
     {
         [$seconds, $minutes] = [(int) self::seconds($this->example, self::MINUTES), intdiv((int) self::seconds($this->example, self::HOURS), 60)];
-        $mapping = (string) json_encode(['time' => ['column' => $column, 'format' => self::MINUTES]], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+        $settled = (string) json_encode([...$mapping, 'time' => ['column' => $column, 'format' => self::MINUTES]], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
 
         return FieldError::at('readings', Message::of(
             'readings.short_clock',
             column: $column, example: $this->example,
             short: Message::of('readings.as_minutes', minutes: Amount::count(intdiv($seconds, 60)), seconds: Amount::count($seconds % 60)),
             long: Message::of('readings.as_hours', hours: Amount::count(intdiv($minutes, 60)), minutes: Amount::count($minutes % 60)),
-            mapping: $mapping, other: self::HOURS,
+            mapping: $settled, other: self::HOURS,
         ));
     }
 }
