@@ -60,13 +60,7 @@ final class FileClock
 
     private function asWritten(TimeMap $written, string $time): ClockStart
     {
-        if ($written->isShort()) {
-            return new ClockStart(
-                ShortClock::seconds($time, (string) $written->format) ?? throw FieldError::at('time', Message::of('mapping.not_time', text: mb_substr($time, 0, Node::LONGEST_QUOTE), format: (string) $written->format)),
-                false, false,
-            );
-        }
-        $hasDate = strpbrk((string) $written->format, self::DATED_FORMATS) !== false;
+        $hasDate = ! $written->isShort() && strpbrk((string) $written->format, self::DATED_FORMATS) !== false;
         $seconds = ($hasDate ? $written : new TimeMap($written->column, $written->format))->seconds($time)
             ?? throw FieldError::at('time', Message::of('mapping.not_time', text: mb_substr($time, 0, Node::LONGEST_QUOTE), format: (string) $written->format));
 

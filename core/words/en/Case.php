@@ -32,7 +32,7 @@ return [
     'found_by.household' => 'wall socket wall outlet domestic plug household mains 230 cee 7 bs 1363 three-pin granny slow',
     'found_by.nema' => 'nema {kind} wall outlet wall socket receptacle household',
     'found_by.level_1' => 'level1 l1 slow trickle',
-    'found_by.level_2' => 'level2 l2 ac destination fast ac post wall box wallbox',
+    'found_by.level_2' => 'level2 l2 ac destination fast ac post wall charger',
     'found_by.dc' => 'level3 l3 dc fast rapid quick',
     'found_by.ultra' => 'ultra rapid ultra-fast high power hpc',
     'found_by.supply' => 'portable supply granny cable mobile charger evse in-cable control box',

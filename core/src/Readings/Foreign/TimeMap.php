@@ -24,12 +24,15 @@ final readonly class TimeMap
         return $this->format === ShortClock::MINUTES || $this->format === ShortClock::HOURS;
     }
 
-    /** Seconds since 1970; null when the text is not written so. */
+    /** Seconds since 1970, of a clock in two parts since its zero; null when the text is not written so. */
     public function seconds(string $text): ?float
     {
         // PHP takes an empty byte for a mistake in the program.
         if (str_contains($text, "\0")) {
             return null;
+        }
+        if ($this->isShort()) {
+            return ShortClock::seconds($text, (string) $this->format);
         }
         if ($this->isMilliseconds) {
             return preg_match('/^\d{1,14}$/', $text) === 1 ? (int) $text / 1000 : null;
