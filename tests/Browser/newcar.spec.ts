@@ -71,13 +71,26 @@ test('whoever has no account sees what one answer tells, and the car waits for t
   await page.reload();
   await expect(socket).toContainText('1.4');
   await hands.press('Keep this car: create an account');
-  await expect(page.getByText('The car you checked', { exact: false })).toBeVisible();
+  await expect(page.getByText('The car checked on this device')).toBeVisible();
   await hands.fill('Name', 'Ida Wren');
   await hands.fill('E-mail', 'ida@wren.example');
   await hands.fill('Password', 'seven swans a-swimming');
   await hands.press('Open my garage');
   await expect(page).toHaveURL(/\/board/);
   await expect(page.getByRole('button', { name: /^New car at Household socket, 120 V 15 A:/ })).toBeVisible();
+});
+
+test('whoever makes an account on a shared device leaves behind the car that somebody else checked', async ({
+  page,
+}) => {
+  await page.goto('/check');
+  await page.getByRole('button', { name: /Round, two big below/ }).click();
+  await expect(answers(page).getByRole('listitem').first()).toBeVisible();
+  await page.goto('/begin');
+  await page.getByRole('button', { name: 'Discard it' }).click();
+  await expect(page.getByText('The car checked on this device')).toHaveCount(0);
+  await begin(page);
+  await expect(page.getByText('before you signed in')).toHaveCount(0);
 });
 
 test('a newcomer who does not know three times is told to check, never that it charges', async ({ page }) => {

@@ -2,12 +2,13 @@
 import { computed, ref } from 'vue';
 import { api, ask } from '@/api/client';
 import { useAccount } from '@/stores/account';
-import { listed, say } from '@/words/say';
+import { say } from '@/words/say';
 import { useDoor } from './door';
 import { hasDemo, isFirst, isOpen } from '@/ui/door';
 import CheckMyCar from './CheckMyCar.vue';
 import DoorPage from './DoorPage.vue';
-import { bringVisitorCar, waits } from '@/stores/visitorCar';
+import WaitingCar from './WaitingCar.vue';
+import { bringVisitorCar } from '@/stores/visitorCar';
 import GarageFields from './GarageFields.vue';
 import { suggested } from './newGarage';
 import PersonFields from './PersonFields.vue';
@@ -19,7 +20,6 @@ const { isBusy, error, enter } = useDoor(undefined, '/new-car');
 const door = useDoor();
 const person = ref({ name: '', email: '', password: '' });
 const garage = ref(suggested());
-const waiting = waits();
 
 const usual = computed(() => {
   const name = person.value.name.trim();
@@ -39,7 +39,7 @@ const begin = () =>
 <template>
   <DoorPage :title="say(isFirst() ? 'begin.first' : 'begin.own')">
     <form v-if="isOpen()" @submit.prevent="begin">
-      <p v-if="waiting">{{ say('begin.with_car', { faces: listed('plus', waiting.faces) }) }}</p>
+      <WaitingCar code="begin.with_car" />
       <PersonFields v-model="person" />
       <details>
         <summary>

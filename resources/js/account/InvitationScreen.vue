@@ -6,6 +6,7 @@ import { useAccount } from '@/stores/account';
 import { day } from '@/ui/figures';
 import { useAttempt } from '@/ui/useAttempt';
 import { say } from '@/words/say';
+import WaitingCar from './WaitingCar.vue';
 import { bringVisitorCar } from '@/stores/visitorCar';
 import { useDoor } from './door';
 import { secret } from '@/ui/door';
@@ -56,6 +57,7 @@ const join = () => enter(() => account.stand(ask(api.POST('/invitations/{token}/
         <el-button type="primary" size="large" :loading="isBusy" @click="join">{{ say('invitation.join') }}</el-button>
       </template>
       <form v-else @submit.prevent="joinAnew">
+        <WaitingCar code="invitation.with_car" />
         <PersonFields v-model="person" />
         <p v-if="error" class="complaint" role="alert">{{ error }}</p>
         <el-button type="primary" native-type="submit" size="large" :loading="isBusy">{{
