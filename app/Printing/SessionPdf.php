@@ -146,7 +146,7 @@ final class SessionPdf
                 $row['continuous_limit'] === null || $row['limit'] === null || $row['continuous_limit'] === $row['limit'] ? $this->orNotRead($row['limit'], $of) : $this->voice->say(Message::of('print.continuous', a: $of((float) $row['limit']), continuous: Amount::amps((float) $row['continuous_limit']))),
                 $row['peak'] === null || $row['provenance'] === null ? $this->orNotRead($row['peak'], $of) : $this->voice->say(Message::of('print.peak_of', peak: $of((float) $row['peak']), provenance: Provenance::from($row['provenance'])->message())),
                 $row['utilisation'] === null ? '' : $this->voice->amount(Amount::ofHundred((float) $row['utilisation'])),
-                $row['allowed_minutes'] === null ? '' : $this->voice->say(Message::of('print.minutes_of', used: Amount::minutes($row['minutes_over_continuous'] ?? null), allowed: Amount::minutes((float) $row['allowed_minutes']))),
+                (string) $row['minutes_words'],
                 $this->term(PlateState::from($row['state'])),
             ];
         }

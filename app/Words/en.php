@@ -197,7 +197,6 @@ return [
     'print.event_detail' => '{at}  {words} ({detail})',
     'print.span' => '{from}–{to}',
     'print.charge_span' => '{from} – {to}',
-    'print.minutes_of' => '{used} of {allowed}',
     'print.piece' => 'Piece',
     'print.quantity' => 'Of',
     'print.limit' => 'Plate',

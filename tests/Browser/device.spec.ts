@@ -226,7 +226,7 @@ test('a part of the page that is gone after an update comes with the page loaded
   await page.getByRole('link', { name: 'Log' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
   await expect(page).toHaveURL(/\/log$/);
-  expect(refused).toBe(2);
+  await expect.poll(() => refused).toBe(2);
 
   await page.route(/assets\/KitStage-.*\.js/, async (route) => route.fulfill({ status: 404, body: '' }));
   await page.getByRole('link', { name: 'Kit' }).click();

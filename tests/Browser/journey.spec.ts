@@ -39,7 +39,7 @@ test('from signing in to a session that stands in the log', async ({ page, baseU
   await expect(page.getByText('151 readings added; 1 row left out.')).toBeVisible();
   await expect(page.getByText('line 153: soc_pct: "full" is not a number')).toBeVisible();
   await expect(page.getByRole('region', { name: 'Peaks against plates' })).toContainText(
-    '14.0 of 15 boost minutes used',
+    '14 of 15 min',
   );
   await page.getByRole('button', { name: 'Finish' }).click();
 

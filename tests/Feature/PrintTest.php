@@ -41,6 +41,7 @@ final class PrintTest extends TestCase
             ];
             foreach ($report['judgement']['plate_check'] as $row) {
                 $expected[] = $row['name'];
+                $expected[] = (string) $row['minutes_words'];
                 if ($row['peak'] !== null && $row['quantity'] === 'a' && $row['peak'] > 0) {
                     $expected[] = ($row['peak'] >= 100 ? number_format($row['peak'], 0) : number_format($row['peak'], 1)).' A, '.$row['provenance'];
                 }

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Reading, Report } from '@/api/client';
 import type { Act, Doing } from '@/offline/acts';
 import { afterNews } from '@/offline/held';
+import { mayBeAboveS } from '@/connect/boostSince';
 import {
   faceOf,
   isForgotten,
@@ -25,6 +26,22 @@ const event = (client_id: string, t_s: number, code: NotedEvent['code'], detail:
 const acts = (...doings: Doing[]): Act[] => doings.map((d) => ({ ...d, session: 's', garage: 'g' }));
 const told = (events: NotedEvent[] = [], session: object = {}): Report => ({ events, session }) as unknown as Report;
 const nothing: Known = { report: null, begun: null, held: [], heldCount: 0 };
+
+describe('minutes above the continuous amps since the last judgement', () => {
+  const at = (t_s: number, amps: number | null, isWaiting = false) => ({ ...reading(`r${t_s}`, t_s, { amps }), isWaiting });
+
+  it('runs from the newest reading while that is above', () => {
+    expect(mayBeAboveS([at(100, 450), at(40, 450)], 130, 400)).toBe(30);
+    expect(mayBeAboveS([at(100, 350), at(40, 450)], 130, 400)).toBe(0);
+    expect(mayBeAboveS([], 130, 400)).toBe(0);
+  });
+
+  it('gives nothing back for readings that wait on the device', () => {
+    expect(mayBeAboveS([at(280, 450, true), at(190, 450, true), at(100, 450)], 300, 400)).toBe(200);
+    expect(mayBeAboveS([at(280, 300, true), at(190, 450, true), at(100, 300)], 300, 400)).toBe(180);
+    expect(mayBeAboveS([at(280, 450, true), at(190, null, true), at(100, 450)], 300, 400)).toBe(200);
+  });
+});
 
 describe('a session as it is now', () => {
   it('holds what waits on top of what the server has, once, newest first', () => {

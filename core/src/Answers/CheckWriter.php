@@ -104,6 +104,8 @@ final readonly class CheckWriter
             'minutes_state' => $row->minutesState()?->value,
             'minutes_over_continuous' => FitWriter::rounded($row->boost->minutesOver, 3),
             'minutes_over_unread' => FitWriter::rounded($row->boost->minutesUnread, 3),
+            'minutes_possible' => FitWriter::rounded($row->boost->minutesPossible, 3),
+            'minutes_words' => ($said = $row->minutesSaid()) === null ? null : $this->voice->say($said),
             'allowed_minutes' => $row->allowedMinutes(),
             'left_minutes' => FitWriter::rounded($row->leftMinutes(), 3),
             'theta_max' => FitWriter::rounded($row->boost->thetaMax, 4),

@@ -89,7 +89,7 @@ final class PlateCheck
             },
             $peak,
             null,
-            new BoostUse($duty->minutesOverContinuous(), $duty->minutesOverUnread(), $duty->thetaMax(), $isOverrun, ! $isOverrun && $duty->minutesOverInAll() > $most),
+            new BoostUse($duty->minutesOverContinuous(), $duty->minutesOverUnread(), $duty->minutesOverInAll(), $duty->thetaMax(), $isOverrun, ! $isOverrun && $duty->minutesOverInAll() > $most),
             $state,
         );
     }

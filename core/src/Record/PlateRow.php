@@ -6,6 +6,7 @@ namespace Harmozon\Core\Record;
 
 use Harmozon\Core\Equipment\Quantity;
 use Harmozon\Core\Power\Link;
+use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
 /** One link and one quantity of the plate check. */
@@ -67,7 +68,26 @@ final readonly class PlateRow
     {
         $allowed = $this->allowedMinutes();
 
-        return $allowed === null ? null : max(0.0, $allowed - ($this->boost->minutesOver ?? 0.0) - ($this->boost->minutesUnread ?? 0.0));
+        return $allowed === null ? null : max(0.0, $allowed - ($this->boost->minutesPossible ?? 0.0));
+    }
+
+    /**
+     * The minutes above the continuous amps beside those of the boost: what was measured and, where gaps may hold more, what is
+     * possible with them. Null where there is no boost, or no amps to tell.
+     */
+    public function minutesSaid(): ?Message
+    {
+        $allowed = $this->allowedMinutes();
+        $measured = $this->boost->minutesOver;
+        if ($allowed === null || $measured === null) {
+            return null;
+        }
+        $possible = max($measured, $this->boost->minutesPossible ?? 0.0);
+        $of = ['used' => Amount::tenths($measured), 'allowed' => Amount::minutes($allowed)];
+
+        return round($possible, 1) > round($measured, 1)
+            ? Message::of('boost.possible', ...$of, possible: Amount::tenths($possible))
+            : Message::of('boost.measured', ...$of);
     }
 
     /** What is left below the limit, in the quantity's unit; negative above it. */
@@ -83,5 +103,13 @@ final readonly class PlateRow
         $limit = $this->limit();
 
         return $this->peak === null || $limit === null ? null : $this->peak->value / $limit;
+    }
+
+    /** How near to a limit this row came, by its peak or by the minutes of its boost (1: at it); 0 where nothing tells. */
+    public function nearness(): float
+    {
+        $allowed = $this->allowedMinutes();
+
+        return max($this->utilisation() ?? 0.0, $allowed > 0 ? ($this->boost->minutesPossible ?? 0.0) / $allowed : 0.0);
     }
 }

@@ -79,9 +79,9 @@ final readonly class VerdictRule
         $estimated = $read = 0.0;
         foreach ($rows as $row) {
             if ($row->isEstimated()) {
-                $estimated = max($estimated, $row->utilisation() ?? 0.0);
+                $estimated = max($estimated, $row->nearness());
             } else {
-                $read = max($read, $row->utilisation() ?? 0.0);
+                $read = max($read, $row->nearness());
             }
         }
 
@@ -114,7 +114,7 @@ final readonly class VerdictRule
                     'finding.boost_unread',
                     link: $row->link->name,
                     continuous: Amount::amps($row->continuousLimit()),
-                    minutes: Amount::minutes(($row->boost->minutesOver ?? 0.0) + ($row->boost->minutesUnread ?? 0.0)),
+                    minutes: Amount::minutes($row->boost->minutesPossible),
                     unread: Amount::minutes($row->boost->minutesUnread),
                     allowed: Amount::minutes($row->allowedMinutes()),
                 );

@@ -96,6 +96,12 @@ final readonly class Amount
         return new self($k, Unit::Kelvin, 1);
     }
 
+    /** To tenths, where the unit stands beside another figure. */
+    public static function tenths(?float $figure): self
+    {
+        return new self($figure, Unit::One, 1);
+    }
+
     /** A share to hundredths, such as a heat load. */
     public static function share(?float $share): self
     {

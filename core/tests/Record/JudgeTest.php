@@ -124,6 +124,28 @@ final class JudgeTest extends TestCase
         self::assertEqualsWithDelta([10.0, 300 * (440 - 303) / 440 / 60], [$part->boost->minutesOver, $part->boost->minutesUnread], 1e-9);
     }
 
+    public function test_measured_and_possible_minutes_are_said_together(): void
+    {
+        $said = static fn (array $readings): ?string => ($message = self::row(self::judge($readings), 'a1', Quantity::Amps)->minutesSaid()) === null ? null : Say::it($message);
+        $everyThreeMinutes = static fn (array $amps): array => array_map(static fn (int $i): Reading => new Reading($i * 180_000, 30, 340, $amps[$i]), array_keys($amps));
+
+        // Above 303 A for 180 × 97/150 s, the 180 s between, and 180 × 97/147 s: 116.4 + 180 + 118.8 s.
+        self::assertSame('0 of 15 min measured, up to 6.9 with the gaps', $said($everyThreeMinutes([250, 400, 400, 253])));
+        self::assertSame('10 of 15 min measured, up to 11.6 with the gaps', $said([...self::steady(440, 600), new Reading(900_000, 30, 340, 0)]));
+        self::assertSame('9.2 of 15 min', $said([...self::steady(480, 552), ...self::steady(290, 600, 553)]));
+        self::assertSame('0 of 15 min', $said(self::steady(290, 600)));
+        self::assertNull($said([new Reading(0, 30, 340), new Reading(180_000, 30, 340)]), 'no amps were read');
+    }
+
+    public function test_the_minutes_of_a_boost_can_be_what_decides(): void
+    {
+        // Estimated volts stand at 0.68 of their limit; 12 of 15 minutes at amps that were read stand beyond.
+        $held = static fn (int $seconds): array => array_map(static fn (int $s): Reading => new Reading($s * 1000, 45, amps: 310), range(0, $seconds, 60));
+
+        self::assertSame(Verdict::PassedIndicative, self::judge($held(540))->verdict);
+        self::assertSame(Verdict::Passed, self::judge($held(720))->verdict);
+    }
+
     public function test_a_gap_begins_above_two_minutes(): void
     {
         foreach ([[120, 2.0, 0.0], [121, 0.0, 121 / 60]] as [$seconds, $read, $unread]) {

@@ -60,6 +60,8 @@ return [
     'finding.warm' => '{Point} reached {celsius}: watch it. The contact inside is hotter than its surface.',
     'finding.doubtful_peak' => 'The peak of {quantities} rests on a reading that looks wrong: see the flags.',
     'finding.refused_chain' => 'This chain is one to leave alone ({outcome}): {why}',
+    'boost.measured' => '{used} of {allowed}',
+    'boost.possible' => '{used} of {allowed} measured, up to {possible} with the gaps',
     'finding.boost_unread' => '{Link} may have carried more than its continuous {continuous} for {minutes}, {unread} of them unread; its plate allows {allowed}.',
     'finding.indicative' => "What decides is estimated from the pack's voltage curve: the verdict is indicative.",
     'finding.estimated' => "Some values are estimated from the pack's voltage curve; what decides was read.",

@@ -2781,6 +2781,8 @@ export interface components {
             state: "within" | "close" | "over" | "not_measured";
             minutes_over_continuous: components["schemas"]["NumberOrNull"];
             minutes_over_unread: components["schemas"]["NumberOrNull"];
+            minutes_possible: components["schemas"]["NumberOrNull"];
+            minutes_words: components["schemas"]["TextOrNull"];
             /**
              * @description Of the peak alone
              * @enum {string}

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Judgement, Reading } from '@/api/client';
+import type { Judgement } from '@/api/client';
 import { clock, number } from '@/ui/figures';
 import Said from '@/words/Said.vue';
 import { say } from '@/words/say';
+import { mayBeAboveS } from './boostSince';
+import type { TakenReading } from './sessionState';
 
 /** What is left of each boost, as a bar that falls while the last reading lies above the continuous amps. */
-const props = defineProps<{ judgement: Judgement; newest: Reading | null; elapsedS: number }>();
+const props = defineProps<{ judgement: Judgement; readings: TakenReading[]; elapsedS: number }>();
 
 const bars = computed(() =>
   props.judgement.plate_check.flatMap((row) => {
@@ -15,9 +17,8 @@ const bars = computed(() =>
       return [];
     }
     // Between two readings it falls by the clock.
-    const isAbove = (props.newest?.amps ?? 0) > limit;
-    const since = isAbove && props.newest ? Math.max(0, props.elapsedS - props.newest.t_s) / 60 : 0;
-    const left = Math.max(0, leftAtLast - since);
+    const isAbove = (props.readings[0]?.amps ?? 0) > limit;
+    const left = Math.max(0, leftAtLast - mayBeAboveS(props.readings, props.elapsedS, limit) / 60);
     return [{ ...row, allowed, left, isAbove, limit }];
   }),
 );
@@ -35,6 +36,7 @@ const bars = computed(() =>
         </Said>
       </span>
     </p>
+    <p class="quiet">{{ bar.minutes_words }}</p>
     <svg viewBox="0 0 100 12" preserveAspectRatio="none" aria-hidden="true" focusable="false">
       <path class="ground" d="M0 2H98L100 0V12L98 10H0Z" />
       <path class="fill" :d="`M0 2H${(bar.left / bar.allowed) * 98}V10H0Z`" />

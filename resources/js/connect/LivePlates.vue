@@ -16,7 +16,7 @@ const rows = computed(() =>
     .filter((r) => r.limit !== null)
     .toSorted((a, b) => (b.utilisation ?? -1) - (a.utilisation ?? -1)),
 );
-const allowed = computed(() => props.judgement.plate_check.filter((r) => r.allowed_minutes !== null));
+const allowed = computed(() => props.judgement.plate_check.filter((r) => r.minutes_words !== null));
 </script>
 
 <template>
@@ -27,9 +27,9 @@ const allowed = computed(() => props.judgement.plate_check.filter((r) => r.allow
       <span class="quiet finding">{{ judgement.findings[0] }}</span>
     </p>
     <p v-for="row in allowed" :key="row.link" class="boost">
-      <Said code="live.boost" :figures="{ piece: row.name, allowed: number(row.allowed_minutes) }">
-        <template #used
-          ><strong class="figures">{{ number(row.minutes_over_continuous ?? 0, 1) }}</strong></template
+      <Said code="live.boost" :figures="{ piece: row.name, amps: quantity(row.continuous_limit ?? 0, 'a') }">
+        <template #minutes
+          ><strong class="figures">{{ row.minutes_words }}</strong></template
         >
       </Said>
     </p>

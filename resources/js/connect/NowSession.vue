@@ -292,7 +292,7 @@ const count = (kwh: number) => s.correct({ station_kwh: kwh });
           <BoostBars
             v-if="s.report.value"
             :judgement="s.report.value.judgement"
-            :newest="newest"
+            :readings="state.readings"
             :elapsed-s="s.elapsedS.value"
           />
           <p v-if="!mayRecord" class="quiet">{{ say('connect.readers') }}</p>

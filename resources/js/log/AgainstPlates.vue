@@ -54,10 +54,7 @@ function rowsOf(row: PlateRow): Row[] {
         {
           key: 'minutes',
           name: say('plates.row_minutes', { amps: quantity(row.continuous_limit ?? 0, 'a') }),
-          value:
-            row.minutes_over_continuous === null
-              ? (row.missing ?? number(null))
-              : of(number(row.minutes_over_continuous, 1), number(row.allowed_minutes)),
+          value: row.minutes_words ?? row.missing ?? number(null),
           state: row.minutes_state ?? 'not_measured',
           words: terms.words('plate_state', row.minutes_state ?? 'not_measured'),
         },

@@ -24,13 +24,9 @@ const limit = (row: PlateRow) =>
 
 function more(row: PlateRow): string {
   const boost =
-    row.allowed_minutes === null
+    row.minutes_words === null
       ? null
-      : say('plates.above', {
-          used: number(row.minutes_over_continuous ?? 0, 1),
-          allowed: number(row.allowed_minutes),
-          amps: quantity(row.continuous_limit ?? 0, 'a'),
-        });
+      : say('plates.above', { minutes: row.minutes_words, amps: quantity(row.continuous_limit ?? 0, 'a') });
   const heat = row.theta_max === null ? null : say('plates.heat', { theta: number(row.theta_max, 2) });
   const source = row.missing ?? (row.provenance && terms.words('provenance', row.provenance));
   return listed(

@@ -366,7 +366,7 @@ export const later = {
 
   'live.title': 'Peaks against plates',
   'live.later': 'What the last readings mean is judged when the server has them.',
-  'live.boost': '{piece}: {used} of {allowed} boost minutes used',
+  'live.boost': '{piece}, above {amps}: {minutes}',
   'live.of': '{peak} / {limit}',
   'live.state': '{share}, {state}',
 
@@ -477,7 +477,7 @@ export const later = {
   'plates.row_a_boost': 'A boost',
   'plates.row_v': 'V',
   'plates.row_kw': 'kW',
-  'plates.row_minutes': 'min above {amps}',
+  'plates.row_minutes': 'above {amps}',
   'plates.of': '{peak} of {limit}',
   'plates.rise': '{point}, rise',
   'plates.others_share': '{quantity} {share}',
@@ -501,7 +501,7 @@ export const later = {
   'plates.share': 'share',
   'plates.state': 'state',
   'plates.more': 'boost, heat, source',
-  'plates.above': '{used} of {allowed} min above {amps}',
+  'plates.above': 'above {amps}: {minutes}',
   'plates.heat': 'heat figure {theta}',
   'temperatures.title': 'Temperatures',
   'temperatures.rise': '{rise} above ambient',
