@@ -143,7 +143,7 @@ final class SessionPdf
             $rows[] = [
                 (string) $row['name'],
                 $this->voice->say(Quantity::from($row['quantity'])->message()),
-                $row['continuous_limit'] === null || $row['limit'] === null || $row['continuous_limit'] === $row['limit'] ? $this->orNotRead($row['limit'], $of) : $this->voice->say(Message::of('print.continuous', a: $of((float) $row['limit']), continuous: Amount::amps((float) $row['continuous_limit']))),
+                $this->limit($row, $of),
                 $row['peak'] === null || $row['provenance'] === null ? $this->orNotRead($row['peak'], $of) : $this->voice->say(Message::of('print.peak_of', peak: $of((float) $row['peak']), provenance: Provenance::from($row['provenance'])->message())),
                 $row['utilisation'] === null ? '' : $this->voice->amount(Amount::ofHundred((float) $row['utilisation'])),
                 (string) $row['minutes_words'],
@@ -241,6 +241,17 @@ final class SessionPdf
     }
 
     /** @param  \Closure(float): Amount  $amount */
+    /** @param  array<string, mixed>  $row */
+    private function limit(array $row, \Closure $amount): string
+    {
+        return match (true) {
+            $row['limit'] === null => $this->voice->say(Message::of('print.not_read')),
+            $row['limit_is_about'] => $this->voice->say(Message::of('plate.about', figure: $amount((float) $row['limit']))),
+            $row['continuous_limit'] === null, $row['continuous_limit'] === $row['limit'] => $this->voice->amount($amount((float) $row['limit'])),
+            default => $this->voice->say(Message::of('print.continuous', a: $amount((float) $row['limit']), continuous: Amount::amps((float) $row['continuous_limit']))),
+        };
+    }
+
     private function orNotRead(float|int|null $value, \Closure $amount): string
     {
         return $value === null ? $this->voice->say(Message::of('print.not_read')) : $this->voice->amount($amount((float) $value));

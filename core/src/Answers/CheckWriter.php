@@ -95,6 +95,7 @@ final readonly class CheckWriter
             'name' => $this->voice->say($row->link->name),
             'quantity' => $row->quantity->value,
             'limit' => $row->limit(),
+            'limit_is_about' => $row->isAboutLimit(),
             'continuous_limit' => $row->continuousLimit(),
             'peak' => FitWriter::rounded($row->peak?->value),
             'margin' => FitWriter::rounded($row->margin()),

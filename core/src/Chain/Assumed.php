@@ -43,6 +43,15 @@ final readonly class Assumed
 
     /**
      * @param  list<Fact>  $facts
+     * @return bool whether one of them is typical, learned or estimated, and nobody has read it
+     */
+    public static function isAny(Chain $chain, array $facts): bool
+    {
+        return self::among($facts, $chain) !== [];
+    }
+
+    /**
+     * @param  list<Fact>  $facts
      * @return list<self>
      */
     private static function among(array $facts, Chain $chain): array

@@ -21,6 +21,7 @@ final readonly class Link
      * @param  Message  $label  standing alone
      * @param  Message  $plateLine  what its plate says, in one line
      * @param  PlateNow  $now  the plate that holds today
+     * @param  list<Quantity>  $about  whose limit nobody has read: a typical figure stands for it
      */
     public function __construct(
         public string $id,
@@ -30,6 +31,7 @@ final readonly class Link
         public Message $label,
         public Message $plateLine,
         public PlateNow $now,
+        private array $about = [],
     ) {
         $this->plate = $now->plate;
     }
@@ -42,6 +44,12 @@ final readonly class Link
             Quantity::Amps => $this->plate->peakA(),
             Quantity::Kw => $this->plate->maxKw,
         };
+    }
+
+    /** Whether a typical figure stands for this limit. */
+    public function isAbout(Quantity $quantity): bool
+    {
+        return in_array($quantity, $this->about, true);
     }
 
     /** Whether it carries a heat load: a piece with amps of its own to give. */

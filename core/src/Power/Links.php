@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Power;
 
+use Harmozon\Core\Chain\Assumed;
 use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Chain\Fact;
 use Harmozon\Core\Chain\VoltagePlan;
 use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Equipment\BoostConverter;
@@ -13,6 +15,7 @@ use Harmozon\Core\Equipment\Cable;
 use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Equipment\Plate;
 use Harmozon\Core\Equipment\PlateLine;
+use Harmozon\Core\Equipment\Quantity;
 use Harmozon\Core\Words\Message;
 
 /** The links along a chain, station first, pack last. */
@@ -42,7 +45,7 @@ final class Links
             $outlet->rating->maxV,
             $outlet->rating->maxA ?? $outlet->feed->supply?->amps,
             maxKw: $outlet->rating->maxKw,
-        )));
+        )), self::about($chain, $outlet->rating->maxA === null ? Fact::SupplyA : Fact::StationA, Fact::StationKw));
     }
 
     private static function cable(Chain $chain, Cable $cable, Conditions $conditions): Link
@@ -72,7 +75,17 @@ final class Links
             Message::of('link_label.inlet', vehicle: $vehicle->name, coupler: $chain->inlet->coupler->id),
             PlateLine::inlet($vehicle, $chain->inletIndex, $chain->current),
             PlateNow::asPrinted(Plate::of($chain->inlet->ratedV($chain->current), $side?->maxA, maxKw: $side?->maxKw)),
+            $chain->current === CurrentKind::Dc ? self::about($chain, Fact::InletA, Fact::InletKw) : self::about($chain, Fact::AcA, Fact::AcKw),
         );
+    }
+
+    /** @return list<Quantity> */
+    private static function about(Chain $chain, Fact $amps, Fact $kw): array
+    {
+        return [
+            ...(Assumed::isAny($chain, [$amps]) ? [Quantity::Amps] : []),
+            ...(Assumed::isAny($chain, [$kw]) ? [Quantity::Kw] : []),
+        ];
     }
 
     private static function converter(Chain $chain, BoostConverter $converter): Link

@@ -52,6 +52,12 @@ final readonly class PlateRow
         return $this->link->limit($this->quantity);
     }
 
+    /** Whether a typical figure stands for the limit: nobody has read it. */
+    public function isAboutLimit(): bool
+    {
+        return $this->link->isAbout($this->quantity);
+    }
+
     public function continuousLimit(): ?float
     {
         return $this->quantity === Quantity::Amps ? $this->link->plate->continuousA : null;

@@ -27,11 +27,13 @@ final readonly class VerdictRule
      */
     public function decide(Measured $measured, array $rows, array $temperatures): array
     {
+        $over = static fn (bool $isAbout): array => array_map(self::overFinding(...), array_values(array_filter($rows, static fn (PlateRow $r): bool => $r->state === PlateState::Over && $r->isAboutLimit() === $isAbout)));
         $overs = [
-            ...array_map(self::overFinding(...), array_values(array_filter($rows, static fn (PlateRow $r): bool => $r->state === PlateState::Over))),
+            ...$over(false),
             ...self::hot($temperatures, TemperatureState::Over),
         ];
         $cautions = [
+            ...$over(true),
             ...self::hot($temperatures, TemperatureState::Caution),
             ...self::unread($rows),
             ...$this->doubts($measured),
@@ -165,13 +167,9 @@ final readonly class VerdictRule
             );
         }
 
-        return Message::of(
-            'finding.over',
-            link: $row->link->name,
-            peak: $row->quantity->amount($row->peak?->value),
-            estimated: $estimated,
-            limit: $row->quantity->amount($row->limit()),
-        );
+        $said = ['link' => $row->link->name, 'peak' => $row->quantity->amount($row->peak?->value), 'estimated' => $estimated, 'limit' => $row->quantity->amount($row->limit())];
+
+        return $row->isAboutLimit() ? Message::of('finding.over_about', ...$said) : Message::of('finding.over', ...$said);
     }
 
     /** @return list<Message> */

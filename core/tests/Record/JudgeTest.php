@@ -137,6 +137,20 @@ final class JudgeTest extends TestCase
         self::assertNull($said([new Reading(0, 30, 340), new Reading(180_000, 30, 340)]), 'no amps were read');
     }
 
+    public function test_a_typical_limit_that_is_passed_is_a_caution_and_no_failure(): void
+    {
+        $file = self::file();
+        $outlet = $file['outlet'];
+        $read = self::judge(self::steady(290, 600), [...$file, 'outlet' => [...$outlet, 'max_a' => 200]]);
+        self::assertSame([Verdict::Failed, false], [$read->verdict, self::row($read, $outlet['id'], Quantity::Amps)->isAboutLimit()]);
+
+        $typical = self::judge(self::steady(290, 600), [...$file, 'outlet' => [...$outlet, 'max_a' => 200, 'origins' => ['max_a' => ['origin' => 'typical']]]]);
+        $row = self::row($typical, $outlet['id'], Quantity::Amps);
+        self::assertSame([Verdict::Caution, PlateState::Over, true], [$typical->verdict, $row->state, $row->isAboutLimit()]);
+        self::assertStringContainsString('saw 290 A, over the 200 A that is typical of its kind. Nobody has read its plate: look at it.', Say::all($typical->findings));
+        self::assertFalse(self::row($typical, $outlet['id'], Quantity::Kw)->isAboutLimit());
+    }
+
     public function test_the_minutes_of_a_boost_can_be_what_decides(): void
     {
         // Estimated volts stand at 0.68 of their limit; 12 of 15 minutes at amps that were read stand beyond.

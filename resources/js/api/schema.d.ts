@@ -2773,6 +2773,8 @@ export interface components {
             /** @enum {string} */
             quantity: "v" | "a" | "kw";
             limit: components["schemas"]["NumberOrNull"];
+            /** @description A typical figure stands for the limit, which nobody has read */
+            limit_is_about: boolean;
             continuous_limit: components["schemas"]["NumberOrNull"];
             peak: components["schemas"]["NumberOrNull"];
             margin: components["schemas"]["NumberOrNull"];

@@ -17,6 +17,10 @@ const rows = computed(() =>
     .toSorted((a, b) => (b.utilisation ?? -1) - (a.utilisation ?? -1)),
 );
 const allowed = computed(() => props.judgement.plate_check.filter((r) => r.minutes_words !== null));
+function limitOf(row: Judgement['plate_check'][number]): string {
+  const figure = quantity(row.limit ?? 0, row.quantity);
+  return row.limit_is_about ? say('figure.about', { figure }) : figure;
+}
 </script>
 
 <template>
@@ -39,7 +43,7 @@ const allowed = computed(() => props.judgement.plate_check.filter((r) => r.minut
         <span class="value figures">{{
           say('live.of', {
             peak: number(row.peak, row.quantity === 'kw' ? 1 : 0),
-            limit: quantity(row.limit ?? 0, row.quantity),
+            limit: limitOf(row),
           })
         }}</span>
         <PlateBar :row="row" />

@@ -32,6 +32,11 @@ const LETTERS = { v: say('plates.row_v'), a: say('plates.row_a'), kw: say('plate
 
 const boosted = (row: PlateRow) => row.allowed_minutes !== null;
 
+function limitOf(row: PlateRow): string {
+  const figure = number(row.limit);
+  return row.limit === null ? say('figure.unknown') : row.limit_is_about ? say('figure.about', { figure }) : figure;
+}
+
 function rowsOf(row: PlateRow): Row[] {
   const words = terms.words('plate_state', row.peak_state);
   const of = (peak: string, limit: string) => say('plates.of', { peak, limit });
@@ -41,10 +46,7 @@ function rowsOf(row: PlateRow): Row[] {
     value:
       row.peak === null
         ? (row.missing ?? number(null))
-        : of(
-            number(row.peak, row.quantity === 'kw' ? 1 : 0),
-            row.limit === null ? say('figure.unknown') : number(row.limit),
-          ),
+        : of(number(row.peak, row.quantity === 'kw' ? 1 : 0), limitOf(row)),
     state: row.peak_state,
     words,
   };

@@ -19,8 +19,11 @@ function margin(row: PlateRow): string {
 }
 
 /** A limit as its plate prints it, with no more digits than that. */
-const limit = (row: PlateRow) =>
-  say(({ v: 'figure.volts', a: 'figure.amps', kw: 'figure.kw' } as const)[row.quantity], { n: number(row.limit) });
+function limit(row: PlateRow): string {
+  const units = { v: 'figure.volts', a: 'figure.amps', kw: 'figure.kw' } as const;
+  const figure = say(units[row.quantity], { n: number(row.limit) });
+  return row.limit_is_about ? say('figure.about', { figure }) : figure;
+}
 
 function more(row: PlateRow): string {
   const boost =
