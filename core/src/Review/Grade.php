@@ -10,13 +10,17 @@ final readonly class Grade
     /** With less charge between the first and the last reading nothing is graded (percent). */
     private const LEAST_PERCENT = 1.0;
 
+    /** A mean error of this share of the forecast's mean power is no longer "as forecast". */
+    private const AS_FORECAST = 0.08;
+
     /**
      * @param  float  $minutes  as forecast
      * @param  float  $measuredMinutes  as it was
      * @param  float  $meanErrorKw  mean of the absolute differences, over the charge
      * @param  float  $biasKw  mean of the differences: below 0 where less came than was forecast
+     * @param  float  $meanForecastKw  as forecast for the same moments
      */
-    private function __construct(public float $minutes, public float $measuredMinutes, public float $meanErrorKw, public float $biasKw)
+    private function __construct(public float $minutes, public float $measuredMinutes, public float $meanErrorKw, public float $biasKw, private float $meanForecastKw)
     {
     }
 
@@ -34,9 +38,9 @@ final readonly class Grade
         if ($gained < self::LEAST_PERCENT || $began === null || $ended === null) {
             return null;
         }
-        [$error, $bias] = self::errors($marks->all, $first->moment->tS, $last->moment->tS);
+        [$error, $bias, $forecast] = self::errors($marks->all, $first->moment->tS, $last->moment->tS);
 
-        return new self(($ended - $began) / 60, ($last->moment->tS - $first->moment->tS) / 60, $error, $bias);
+        return new self(($ended - $began) / 60, ($last->moment->tS - $first->moment->tS) / 60, $error, $bias, $forecast);
     }
 
     public function errorMinutes(): float
@@ -44,23 +48,30 @@ final readonly class Grade
         return $this->measuredMinutes - $this->minutes;
     }
 
+    /** Whether the session went as forecast, on average over the charge recorded. */
+    public function isAsForecast(): bool
+    {
+        return $this->meanErrorKw < self::AS_FORECAST * $this->meanForecastKw;
+    }
+
     /**
      * @param  list<Mark>  $marks
-     * @return array{float, float} weighted by the charge that each moment brought
+     * @return array{float, float, float} mean error, mean difference and mean forecast (kW), weighted by the charge that each moment brought
      */
     private static function errors(array $marks, float $fromS, float $toS): array
     {
-        $error = $bias = $weights = 0.0;
+        $error = $bias = $forecast = $weights = 0.0;
         foreach ($marks as $mark) {
             $isCounted = $mark->moment->tS >= $fromS && $mark->moment->tS <= $toS && $mark->moment->flows();
             if ($isCounted && $mark->expectedKw !== null && $mark->moment->kw !== null) {
                 $weight = $mark->moment->kw * max($mark->seconds(), 1.0);
                 $error += $weight * abs($mark->moment->kw - $mark->expectedKw);
                 $bias += $weight * ($mark->moment->kw - $mark->expectedKw);
+                $forecast += $weight * $mark->expectedKw;
                 $weights += $weight;
             }
         }
 
-        return $weights > 0 ? [$error / $weights, $bias / $weights] : [0.0, 0.0];
+        return $weights > 0 ? [$error / $weights, $bias / $weights, $forecast / $weights] : [0.0, 0.0, 0.0];
     }
 }

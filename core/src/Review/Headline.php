@@ -23,8 +23,17 @@ final class Headline
         return match (true) {
             ! self::isSound($session) && $judgement->findings !== [] => $judgement->findings[0],
             $dearest !== null => Message::of('headline.cost', cause: $dearest->finding->cause->message(), minutes: Amount::minutes($dearest->loss->minutes)),
-            $session->diagnosis->grade !== null => Message::of('headline.as_forecast'),
-            default => Message::of('headline.within'),
+            default => self::besideForecast($session->diagnosis->grade),
+        };
+    }
+
+    private static function besideForecast(?Grade $grade): Message
+    {
+        return match (true) {
+            $grade === null => Message::of('headline.within'),
+            $grade->isAsForecast() => Message::of('headline.as_forecast'),
+            $grade->biasKw > 0 => Message::of('headline.more', kw: Amount::kw($grade->biasKw)),
+            default => Message::of('headline.off', kw: Amount::kw($grade->meanErrorKw)),
         };
     }
 

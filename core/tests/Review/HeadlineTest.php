@@ -37,6 +37,16 @@ final class HeadlineTest extends TestCase
         self::assertSame("It cost nothing against the forecast; the station's kW made it 7.3 min longer than the car alone would take.", Say::it(Headline::beside($known)[0]));
     }
 
+    /** Against a car that takes 90 kW at every charge, by its entered curve. */
+    public function test_as_forecast_needs_a_mean_error_below_8_percent(): void
+    {
+        $headline = static fn (float $kw, float $minutes = 20): string => Say::it(Headline::of(self::session($kw, ['vehicle.charge_curve_kw' => [[0, 90], [100, 90]]], minutes: $minutes)));
+
+        self::assertSame('It stayed within its plates, and went as forecast.', $headline(96.0));
+        self::assertMatchesRegularExpression('/^It stayed within its plates, and gave (9\.9|10) kW more than forecast on average\.$/', $headline(100.0));
+        self::assertMatchesRegularExpression('/^It stayed within its plates; its power was (9\.9|10) kW off the forecast on average\.$/', $headline(80.0, 6));
+    }
+
     public function test_what_went_over_stands_before_what_it_cost(): void
     {
         $over = self::session(120.0, ['vehicle.inlets.0.dc.max_a' => 300]);

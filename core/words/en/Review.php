@@ -108,6 +108,8 @@ return [
     'compare.nothing_shared' => 'These two sessions have no charge in common.',
     'headline.cost' => 'It stayed within its plates; {cause} cost {minutes}.',
     'headline.as_forecast' => 'It stayed within its plates, and went as forecast.',
+    'headline.more' => 'It stayed within its plates, and gave {kw} more than forecast on average.',
+    'headline.off' => 'It stayed within its plates; its power was {kw} off the forecast on average.',
     'headline.within' => 'It stayed within its plates.',
     'headline.lost' => '{minutes} more than forecast came of {cause}.',
     'headline.behind_car' => 'It cost nothing against the forecast; {cause} made it {minutes} longer than the car alone would take.',
