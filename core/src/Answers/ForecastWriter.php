@@ -137,6 +137,8 @@ final readonly class ForecastWriter
                 'most_v' => FitWriter::rounded($kw['mostV'] ?? null, 0),
                 'least_kw' => FitWriter::rounded($kw['leastKw'] ?? null, 1),
                 'most_kw' => FitWriter::rounded($kw['mostKw'] ?? null, 1),
+                'takes_kw' => FitWriter::rounded($kw['takesKw'] ?? null, 1),
+                'takes_is_about' => $kw['isAbout'] ?? false,
             ];
         }
 

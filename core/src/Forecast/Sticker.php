@@ -4,18 +4,26 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Forecast;
 
+use Harmozon\Core\Chain\Assumed;
 use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Chain\Fact;
+use Harmozon\Core\Chain\VoltagePlan;
 use Harmozon\Core\Chain\VoltagePlanner;
 use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Equipment\Outlet;
 use Harmozon\Core\Equipment\Vehicle;
+use Harmozon\Core\Power\Limits;
+use Harmozon\Core\Power\PeakFinder;
 
 /** The number on a station's sticker against what its plate gives at the volts of a pack. */
 final readonly class Sticker
 {
     /** Pack voltages of the strip: from a small 400 V-class pack to an 800 V-class one. */
     public const VOLTS = [300.0, 350.0, 400.0, 600.0, 700.0, 800.0];
+
+    /** What the most a car takes rests on. */
+    private const OF_CAR = [Fact::PackV, Fact::ChargeCurve, Fact::InletA, Fact::InletKw];
 
     public function __construct(public Outlet $outlet)
     {
@@ -40,9 +48,9 @@ final readonly class Sticker
 
     /**
      * The least and the most the plate gives at the volts that this car would put on the plug (its own, half of them, or
-     * its step-up's); null where they do not meet, or are not known.
+     * its step-up's), and the most it would take by itself; null where they do not meet, or are not known.
      *
-     * @return array{leastV: float, mostV: float, leastKw: float, mostKw: float}|null
+     * @return array{leastV: float, mostV: float, leastKw: float, mostKw: float, takesKw: float|null, isAbout: bool}|null  takesKw: null where nothing of the car is known; isAbout: it rests on typical figures
      */
     public function forCar(Vehicle $vehicle, Conditions $conditions): ?array
     {
@@ -58,9 +66,17 @@ final readonly class Sticker
             [$least, $most] = [$plan->plugV->at($conditions->charge->socFrom), $plan->plugV->at($plan->endSoc($conditions))];
             [$leastKw, $mostKw] = [$this->plateKwAt($least), $this->plateKwAt($most)];
 
-            return $leastKw === null || $mostKw === null ? null : ['leastV' => $least, 'mostV' => $most, 'leastKw' => $leastKw, 'mostKw' => $mostKw];
+            return $leastKw === null || $mostKw === null ? null : ['leastV' => $least, 'mostV' => $most, 'leastKw' => $leastKw, 'mostKw' => $mostKw, 'takesKw' => self::takesKw($chain, $plan, $conditions), 'isAbout' => Assumed::isAny($chain, self::OF_CAR)];
         }
 
         return null;
+    }
+
+    /** The most that the car would take of a station that holds nothing back. */
+    private static function takesKw(Chain $chain, VoltagePlan $plan, Conditions $conditions): ?float
+    {
+        $limits = Limits::ofVehicle($chain, $conditions);
+
+        return $limits?->isKnown() === true ? (new PeakFinder)->find($limits, $conditions->charge->socFrom, $plan->endSoc($conditions))?->kw : null;
     }
 }

@@ -170,7 +170,11 @@ final class StopsTest extends TestCase
         self::assertSame(0.0, $sticker->plateKwAt(921));
         self::assertSame(0.0, $sticker->plateKwAt(149));
         $car = $sticker->forCar(Cases::read(Cases::file())->vehicle, new Conditions);
-        self::assertEqualsWithDelta(['leastV' => 320.0, 'mostV' => 360.0, 'leastKw' => 112.0, 'mostKw' => 126.0], $car, 1e-9);
+        // Whatever the plate gives, the car's own curve takes 150 kW at the most.
+        self::assertEqualsWithDelta(['leastV' => 320.0, 'mostV' => 360.0, 'leastKw' => 112.0, 'mostKw' => 126.0, 'takesKw' => 150.0, 'isAbout' => false], $car, 1e-9);
+        $small = Cases::read(Cases::file(car: ['inlets.0.dc.max_a' => 200, 'origins' => ['inlets.0.dc.max_a' => ['origin' => 'typical']]]))->vehicle;
+        // 200 A at the 360 V at the end of the charge.
+        self::assertEqualsWithDelta([72.0, true], array_slice(array_values($sticker->forCar($small, new Conditions) ?? []), 4), 1e-9);
     }
 
     public function test_a_sticker_over_plates_nobody_read(): void

@@ -2658,6 +2658,10 @@ export interface components {
                     most_v: components["schemas"]["NumberOrNull"];
                     least_kw: components["schemas"]["NumberOrNull"];
                     most_kw: components["schemas"]["NumberOrNull"];
+                    /** @description The most the car would take of a station that holds nothing back */
+                    takes_kw: number | null;
+                    /** @description It rests on typical figures */
+                    takes_is_about: boolean;
                 }[];
             };
         };

@@ -16,22 +16,36 @@ const isAc = computed(() => outlet.value?.spec.current === 'ac');
 const most = computed(() =>
   Math.max(props.sticker.sticker_kw ?? 0, ...props.sticker.at_volts.map((a) => a.kw ?? 0), 1),
 );
+type OneCar = Forecasts['sticker']['cars'][number];
+
+function gives(c: OneCar): string {
+  return c.least_kw === c.most_kw
+    ? say('sticker.one', { kw: kws(c.least_kw), volts: quantity(c.least_v ?? 0, 'v') })
+    : say('sticker.span', {
+        least: kw(c.least_kw),
+        most: kws(c.most_kw),
+        leastV: number(c.least_v),
+        mostV: quantity(c.most_v ?? 0, 'v'),
+      });
+}
+
+/** What the plate gives at the car's volts, beside what the car would take. */
+function says(c: OneCar): string {
+  if (c.least_kw === null) {
+    return say('sticker.no_meeting');
+  }
+  if (c.takes_kw === null) {
+    return gives(c);
+  }
+  const takes = kws(c.takes_kw);
+  return say('sticker.takes', {
+    gives: gives(c),
+    takes: c.takes_is_about ? say('figure.about', { figure: takes }) : takes,
+  });
+}
+
 const cars = computed(() =>
-  props.sticker.cars.map((c) => ({
-    ...c,
-    name: garage.vehicle(c.vehicle)?.name ?? '',
-    says:
-      c.least_kw === null
-        ? say('sticker.no_meeting')
-        : c.least_kw === c.most_kw
-          ? say('sticker.one', { kw: kws(c.least_kw), volts: quantity(c.least_v ?? 0, 'v') })
-          : say('sticker.span', {
-              least: kw(c.least_kw),
-              most: kws(c.most_kw),
-              leastV: number(c.least_v),
-              mostV: quantity(c.most_v ?? 0, 'v'),
-            }),
-  })),
+  props.sticker.cars.map((c) => ({ ...c, name: garage.vehicle(c.vehicle)?.name ?? '', says: says(c) })),
 );
 </script>
 

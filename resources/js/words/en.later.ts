@@ -128,8 +128,9 @@ export const later = {
   'sticker.says': 'The sticker says {kw}. The plate gives:',
   'sticker.gives_none': 'none',
   'sticker.at': 'at {volts}',
-  'sticker.cars': 'At the volts these cars put on the plug, each up to what it takes, if it joins at all:',
+  'sticker.cars': 'At the volts these cars put on the plug, if they join at all:',
   'sticker.no_meeting': 'does not meet it, or its volts are not known',
+  'sticker.takes': '{gives}; it takes up to {takes}',
   'sticker.one': '{kw} at {volts}',
   'sticker.span': '{least} to {most}, from {leastV} to {mostV}',
 
