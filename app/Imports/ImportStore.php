@@ -14,6 +14,7 @@ use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Readings\Foreign\FileHead;
 use Harmozon\Core\Readings\Foreign\Mapping;
 use Harmozon\Core\Readings\Foreign\Preview;
+use Harmozon\Core\Readings\Layout;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\WrongState;
@@ -103,6 +104,12 @@ final class ImportStore
     public function head(ReadingsImport $import): FileHead
     {
         return FileHead::of($this->lines($import), $import->readBy());
+    }
+
+    /** What stands around its table. */
+    public function layout(ReadingsImport $import): Layout
+    {
+        return FileHead::layoutOf($this->lines($import));
     }
 
     public function look(ReadingsImport $import): Preview

@@ -27,8 +27,8 @@ final class RejectedLines
     /** @return \Generator<int, string> lines of a CSV file that spreadsheets open safely */
     public function csv(ReadingsImport $import): \Generator
     {
-        $mapping = $import->readBy();
-        $records = (new CsvRecords($this->decoded($import, $mapping), $mapping?->delimiter))->getIterator();
+        $mapping = $import->keptMapping();
+        $records = $this->records($import, $mapping);
 
         return $this->rows($import, $mapping, $records);
     }
@@ -42,9 +42,15 @@ final class RejectedLines
         yield self::line(['line', 'reason', ...($records->valid() && is_array($records->current()) ? $records->current() : [])]);
         $text = $this->decoded($import, $mapping);
         $number = 1;
+        $turned = [];
         try {
-            foreach ((new ReadingsReader($mapping, $import->shift_ms))->read($this->store->lines($import)) as $line => $row) {
+            foreach ((new ReadingsReader($import->readBy(), $import->shift_ms))->read($this->store->lines($import)) as $line => $row) {
                 if (! $row instanceof RejectedRow) {
+                    continue;
+                }
+                if ($row->line !== $line) {
+                    $turned[$row->line] = $row->reason;
+
                     continue;
                 }
                 while ($records->valid() && $records->key() < $line) {
@@ -60,10 +66,38 @@ final class RejectedLines
                 }
                 yield self::line([(string) $line, $this->voice->say($row->reason), ...$cells]);
             }
+            yield from $this->turned($turned, $this->records($import, $mapping));
         } catch (FieldError|WrongState $e) {
             // No row of it can be read.
             yield self::line(['1', $this->voice->say($e->complaint())]);
         }
+    }
+
+    /**
+     * Rows of a file whose newest stands first, in the order of its lines.
+     *
+     * @param  array<int, Message>  $reasons  by line
+     * @param  \Generator<int, list<string>|Message>  $records
+     * @return \Generator<int, string>
+     */
+    private function turned(array $reasons, \Generator $records): \Generator
+    {
+        if ($reasons === []) {
+            return;
+        }
+        foreach ($records as $line => $cells) {
+            if (isset($reasons[$line])) {
+                yield self::line([(string) $line, $this->voice->say($reasons[$line]), ...(is_array($cells) ? $cells : [])]);
+            }
+        }
+    }
+
+    /** @return \Generator<int, list<string>|Message> its rows, the header first */
+    private function records(ReadingsImport $import, ?Mapping $mapping): \Generator
+    {
+        $layout = $mapping->layout ?? $this->store->layout($import);
+
+        return (new CsvRecords($layout->table($this->decoded($import, $mapping)), $mapping->delimiter ?? $layout->delimiter))->getIterator();
     }
 
     /** @return \Generator<int, string> its lines in UTF-8 */

@@ -78,8 +78,22 @@ final class ReadingsImport extends Model
         return storage_path("app/imports/{$this->ulid}.csv");
     }
 
-    /** @throws FieldError */
+    /**
+     * What was told of it, or is remembered; null where it is to be guessed: that takes all of the file.
+     *
+     * @throws FieldError
+     */
     public function readBy(): ?Mapping
+    {
+        return $this->mapping_from === 'guessed' ? null : $this->keptMapping();
+    }
+
+    /**
+     * What it was taken for when it arrived, or was told since; null for a file of ours.
+     *
+     * @throws FieldError
+     */
+    public function keptMapping(): ?Mapping
     {
         return $this->mapping === null ? null : (new MappingReader)->json((string) json_encode($this->mapping));
     }

@@ -8,9 +8,9 @@ use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Refusal;
 
 /** One field of an input that cannot be accepted, named by its path (`vehicle.inlets[0].max_v`). */
-final class FieldError extends Refusal
+class FieldError extends Refusal
 {
-    private function __construct(public readonly string $path, Message $problem)
+    final protected function __construct(public readonly string $path, Message $problem)
     {
         parent::__construct($problem);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Readings;
 
+use Harmozon\Core\Readings\Foreign\LayoutFinder;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
@@ -64,6 +65,9 @@ final class CsvRecords implements \IteratorAggregate
             $number++;
             if ($number === 1 && str_starts_with($line, self::BOM)) {
                 $line = substr($line, strlen(self::BOM));
+            }
+            if ($number === 1 && LayoutFinder::separator($line) !== null) {
+                continue;
             }
             if (strlen($line) > self::LONGEST_LINE_BYTES) {
                 yield from $this->settle($waiting, isLast: true);
@@ -174,8 +178,8 @@ final class CsvRecords implements \IteratorAggregate
         return array_map(static fn (?string $cell): string => trim($cell ?? ''), str_getcsv($record, $this->delimiter, self::QUOTE, ''));
     }
 
-    /** @return non-empty-string */
-    private static function mostUsed(string $header): string
+    /** @return non-empty-string that of the delimiters which a line uses most */
+    public static function mostUsed(string $header): string
     {
         $uses = [];
         foreach (self::DELIMITERS as $delimiter) {

@@ -33,6 +33,22 @@ final class FileClock
     {
     }
 
+    /**
+     * What a row says of the hour: in one cell, or in two with a blank between them; empty where one of them is.
+     *
+     * @param  list<int>  $positions
+     * @param  list<string>  $cells
+     */
+    public static function text(array $positions, array $cells): string
+    {
+        if (count($positions) < 2) {
+            return $positions === [] ? '' : $cells[$positions[0]] ?? '';
+        }
+        [$date, $hour] = [$cells[$positions[0]] ?? '', $cells[$positions[1]] ?? ''];
+
+        return $date === '' || $hour === '' ? '' : "{$date} {$hour}";
+    }
+
     /** Null before the first row. */
     public function start(): ?ClockStart
     {
@@ -46,7 +62,7 @@ final class FileClock
      */
     public function elapsedS(string $time): float
     {
-        $read = $this->written?->format === null ? self::read($time, $this->written?->zone) : $this->asWritten($this->written, $time);
+        $read = $this->moment($time);
         // A clock without a date that falls back by half a day has passed midnight; minutes and seconds count on.
         if (! $read->hasDate && $this->written?->format !== ShortClock::MINUTES && $this->lastS !== null && $read->seconds < $this->lastS - self::DAY_S / 2) {
             $this->midnightsS += self::DAY_S;
@@ -56,6 +72,16 @@ final class FileClock
         $elapsed = $read->seconds + $this->midnightsS - $this->start->seconds;
 
         return $elapsed >= 0 && $elapsed <= ReadingColumns::LONGEST_S ? $elapsed : throw FieldError::at('time', Message::of('readings.before_first'));
+    }
+
+    /**
+     * What one row says of the hour.
+     *
+     * @throws FieldError at `time`
+     */
+    public function moment(string $time): ClockStart
+    {
+        return $this->written?->format === null ? self::read($time, $this->written?->zone) : $this->asWritten($this->written, $time);
     }
 
     private function asWritten(TimeMap $written, string $time): ClockStart

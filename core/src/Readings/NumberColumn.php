@@ -7,6 +7,7 @@ namespace Harmozon\Core\Readings;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Json\Node;
 use Harmozon\Core\Json\Range;
+use Harmozon\Core\Readings\Foreign\ReadingUnit;
 use Harmozon\Core\Words\Message;
 
 /** A column of a readings file that holds numbers. */
@@ -21,12 +22,32 @@ final readonly class NumberColumn
     /** Both signs in one number: the last is that of the decimals. */
     private const BOTH_SIGNS = '/^[+-]?\d{1,3}(?:(?:\.\d{3})+,|(?:,\d{3})+\.)\d+$/';
 
+    /** A number with its unit behind it: `402 V`, `45%`. */
+    private const WITH_UNIT = '/^([+-]?[\d.,\x{A0}\x{2009}\x{202F}\'’ ]*\d)\s*([^\d\s].{0,10})$/u';
+
     /**
-     * @param  bool  $hasDecimalComma  a comma may stand for the decimal point
+     * @param  NumberSigns  $signs  of the file
      * @param  float  $factor  and then $offset: from what is written to what is kept
+     * @param  string  $header  as it stands in the file, for questions
      */
-    public function __construct(private string $name, public int $position, private Range $range, private bool $hasDecimalComma, private float $factor = 1.0, private float $offset = 0.0)
+    public function __construct(public string $name, public int $position, private Range $range, private NumberSigns $signs, private float $factor = 1.0, private float $offset = 0.0, public string $header = '')
     {
+    }
+
+    /** Whether a figure, as it is written, can be what the column holds. */
+    public function mayHold(float $written): bool
+    {
+        $value = $written * $this->factor + $this->offset;
+
+        return $value >= $this->range->least && $value <= $this->range->most;
+    }
+
+    /** @return array{string, ReadingUnit}|null a figure and the unit behind it; null where it is not written so */
+    public static function apart(string $text): ?array
+    {
+        $unit = preg_match(self::WITH_UNIT, $text, $m) === 1 ? ReadingUnit::written($m[2]) : null;
+
+        return $unit === null ? null : [trim($m[1] ?? ''), $unit];
     }
 
     public static function isEmpty(string $text): bool
@@ -54,15 +75,18 @@ final readonly class NumberColumn
      */
     public function read(string $text): float
     {
-        $plain = $this->hasDecimalComma ? str_replace(',', '.', $text) : $text;
-        if (! is_numeric($plain) && self::ungrouped($text) !== $text) {
-            // A comma behind thousands can be nothing but a decimal sign.
-            $plain = str_replace(',', '.', self::ungrouped($text));
+        $plain = $this->signs->plain($this->position, $text);
+        [$factor, $offset] = [$this->factor, $this->offset];
+        if (! is_numeric($plain) && ($apart = self::apart($text)) !== null && $apart[1]->fits($this->name)) {
+            // The unit beside the figure goes before that of the header; which way is charging stays.
+            $plain = $this->signs->plain($this->position, $apart[0]);
+            [$factor, $offset] = [($this->factor < 0 ? -1 : 1) * $apart[1]->factor(), $apart[1]->offset()];
         }
+        $isConverted = $factor !== 1.0 || $offset !== 0.0;
         if (is_numeric($plain)) {
             $value = (float) $plain;
-            if ($this->isConverted()) {
-                $value = $value * $this->factor + $this->offset;
+            if ($isConverted) {
+                $value = $value * $factor + $offset;
             }
             if ($value >= $this->range->least && $value <= $this->range->most) {
                 return $value;
@@ -72,14 +96,9 @@ final readonly class NumberColumn
 
         throw FieldError::at($this->name, match (true) {
             ! mb_check_encoding($text, 'UTF-8') => Message::of('readings.not_utf8'),
-            is_numeric($plain) && $this->isConverted() => Message::of('readings.outside_as', value: $quoted, as: (string) round((float) $plain * $this->factor + $this->offset, 6), range: $this->range->message()),
+            is_numeric($plain) && $isConverted => Message::of('readings.outside_as', value: $quoted, as: (string) round((float) $plain * $factor + $offset, 6), range: $this->range->message()),
             is_numeric($plain) => Message::of('field.outside', value: $quoted, range: $this->range->message()),
             default => Message::of('readings.not_number', text: $quoted),
         });
-    }
-
-    private function isConverted(): bool
-    {
-        return $this->factor !== 1.0 || $this->offset !== 0.0;
     }
 }

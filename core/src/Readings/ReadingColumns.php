@@ -7,6 +7,7 @@ namespace Harmozon\Core\Readings;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Json\Range;
 use Harmozon\Core\Readings\Foreign\Mapping;
+use Harmozon\Core\Readings\Foreign\ReadingUnit;
 use Harmozon\Core\Record\Point;
 use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
@@ -20,29 +21,43 @@ final readonly class ReadingColumns
     /**
      * @param  array<string, NumberColumn>  $numbers  by name, in the order of their ranges
      * @param  array<string, value-of<Point>>  $points  of the temperatures among them, by name
-     * @param  int|null  $time  position of the clock times
+     * @param  list<int>  $time  positions of the clock times: of one column, of a date and an hour, or of none
      * @param  int  $width  cells in the header
      * @param  list<string>  $ignored  headers that were not understood
+     * @param  list<string>  $headers  all of them
      */
     private function __construct(
         public array $numbers,
         public array $points,
-        public ?int $time,
+        public array $time,
         public ?int $source,
         public ?int $note,
         public ?int $event,
         public int $width,
         public array $ignored,
+        private array $headers = [],
     ) {
+    }
+
+    /** The file's own name of a column. */
+    public function headerAt(int $position): string
+    {
+        return $this->headers[$position] ?? '';
+    }
+
+    /** The file's own name of its clock; empty where it has none. */
+    public function timeHeader(): string
+    {
+        return $this->time === [] ? '' : $this->headerAt($this->time[0]);
     }
 
     /**
      * @param  list<string>  $cells
-     * @param  bool  $hasDecimalComma  a comma may stand for the decimal point
+     * @param  Layout  $layout  whose row of units says what the columns are counted in
      *
      * @throws FieldError when the header cannot be used
      */
-    public static function of(array $cells, bool $hasDecimalComma): self
+    public static function of(array $cells, NumberSigns $signs, Layout $layout = new Layout): self
     {
         $ranges = self::ranges();
         $positions = $ignored = $units = [];
@@ -54,6 +69,7 @@ final readonly class ReadingColumns
             }
             if (isset($ranges[$name]) || in_array($name, ['time', 'source', 'note', 'event'], true)) {
                 $positions[$name] = $position;
+                $units[$name] = self::unitBelow($name, $layout->unit($position));
             } elseif ($cell !== '') {
                 $own = $name === '' ? null : OwnWithUnit::of($cell);
                 // One of ours exactly goes before it, and the first of two alike.
@@ -75,18 +91,19 @@ final readonly class ReadingColumns
         $numbers = [];
         foreach (array_intersect_key($ranges, $positions) as $name => $range) {
             $unit = $units[$name] ?? null;
-            $numbers[$name] = new NumberColumn($name, $positions[$name], $range, $hasDecimalComma, $unit?->factor() ?? 1.0, $unit?->offset() ?? 0.0);
+            $numbers[$name] = new NumberColumn($name, $positions[$name], $range, $signs, $unit?->factor() ?? 1.0, $unit?->offset() ?? 0.0, $cells[$positions[$name]]);
         }
 
         return new self(
             $numbers,
             array_intersect_key(self::points(), $numbers),
-            $positions['time'] ?? null,
+            isset($positions['time']) ? [$positions['time']] : [],
             $positions['source'] ?? null,
             $positions['note'] ?? null,
             $positions['event'] ?? null,
             count($cells),
             $ignored,
+            $cells,
         );
     }
 
@@ -118,21 +135,21 @@ final readonly class ReadingColumns
      *
      * @throws FieldError when a column that it names is not there
      */
-    public static function mapped(array $cells, Mapping $mapping): self
+    public static function mapped(array $cells, Mapping $mapping, NumberSigns $signs): self
     {
         $ranges = self::ranges();
         $positions = [];
         foreach ($cells as $position => $cell) {
             $positions[$cell] ??= $position;
         }
-        $missing = array_values(array_diff(array_map(strval(...), [...array_keys($mapping->columns), ...($mapping->time === null ? [] : [$mapping->time->column])]), array_map(strval(...), array_keys($positions))));
+        $missing = array_values(array_diff(array_map(strval(...), [...array_keys($mapping->columns), ...($mapping->time?->columns() ?? [])]), array_map(strval(...), array_keys($positions))));
         if ($missing !== []) {
             throw FieldError::at('mapping.columns', Message::of('mapping.no_column', name: $missing[0]));
         }
         $numbers = $texts = [];
         foreach ($mapping->columns as $header => $column) {
             if (isset($ranges[$column->field])) {
-                $numbers[$column->field] = new NumberColumn($column->field, $positions[$header], $ranges[$column->field], $mapping->decimal === ',', $column->factor(), $column->offset());
+                $numbers[$column->field] = new NumberColumn($column->field, $positions[$header], $ranges[$column->field], $signs, $column->factor(), $column->offset(), (string) $header);
             } else {
                 $texts[$column->field] = $positions[$header];
             }
@@ -147,10 +164,11 @@ final readonly class ReadingColumns
         return new self(
             $ordered,
             array_intersect_key(self::points(), $ordered),
-            $mapping->time === null ? ($texts['time'] ?? null) : $positions[$mapping->time->column],
+            $mapping->time === null ? (isset($texts['time']) ? [$texts['time']] : []) : array_map(static fn (string $c): int => $positions[$c], $mapping->time->columns()),
             $texts['source'] ?? null, $texts['note'] ?? null, $texts['event'] ?? null,
             count($cells),
-            array_values(array_diff($cells, array_map(strval(...), array_keys($mapping->columns)), $mapping->time === null ? [] : [$mapping->time->column], [''])),
+            array_values(array_diff($cells, array_map(strval(...), array_keys($mapping->columns)), $mapping->time?->columns() ?? [], [''])),
+            $cells,
         );
     }
 
@@ -165,6 +183,20 @@ final readonly class ReadingColumns
         $isOurs = array_intersect(array_map(mb_strtolower(...), $cells), self::fields()) !== [];
 
         return $isOurs && (in_array('t_s', $names, true) || in_array('time', $names, true)) && array_intersect($names, array_diff(self::fields(), ['t_s', 'time', 'source', 'note'])) !== [];
+    }
+
+    /** @throws FieldError where the name of a column says one unit, and the row below the header another */
+    private static function unitBelow(string $name, ?ReadingUnit $unit): ?ReadingUnit
+    {
+        if ($unit === null) {
+            return null;
+        }
+        $isNamed = in_array($name, ['t_s', 'soc_pct', 'kw'], true) || str_ends_with($name, '_c');
+        if (! $unit->fits($name) || ($isNamed && $unit !== ReadingUnit::of($name)[0])) {
+            throw FieldError::at('readings', Message::of('readings.two_units', name: $name, unit: $unit->value));
+        }
+
+        return $unit;
     }
 
     /** @return list<string> what a column may hold */

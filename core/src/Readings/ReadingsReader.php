@@ -7,6 +7,8 @@ namespace Harmozon\Core\Readings;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Json\Node;
 use Harmozon\Core\Readings\Foreign\Encoding;
+use Harmozon\Core\Readings\Foreign\HeaderWords;
+use Harmozon\Core\Readings\Foreign\LayoutFinder;
 use Harmozon\Core\Readings\Foreign\Mapping;
 use Harmozon\Core\Readings\Foreign\Sniffer;
 use Harmozon\Core\Readings\Foreign\TimeMap;
@@ -68,8 +70,8 @@ final class ReadingsReader
      */
     public function read(iterable $lines): \Generator
     {
-        [$lines, $mapping] = $this->mapped($lines);
-        $records = new CsvRecords($lines, $mapping?->delimiter);
+        [$lines, $mapping, $layout] = $this->mapped($lines);
+        $records = new CsvRecords($lines, $this->mapping->delimiter ?? $layout->delimiter ?? $mapping?->delimiter);
         $rows = (static function () use ($records): \Generator {
             yield from $records;
         })();
@@ -78,10 +80,14 @@ final class ReadingsReader
         }
         $header = self::cells($rows->current(), 'readings');
         $rows->next();
-        $this->columns = $mapping === null ? ReadingColumns::of($header, $records->delimiter() !== ',') : ReadingColumns::mapped($header, $mapping);
+        if ($layout->hasUnits && $rows->valid()) {
+            $rows->next();
+        }
+        $signs = $this->mapping === null ? NumberSigns::between($records->delimiter()) : NumberSigns::told($this->mapping->decimal, $this->mapping->thousands);
+        $this->columns = $mapping === null ? ReadingColumns::of($header, $signs, $layout) : ReadingColumns::mapped($header, $mapping, $signs);
         $this->clock = new FileClock($mapping?->time);
-        $at = isset($this->columns->numbers['t_s']) || $mapping?->time?->format !== null ? null : $this->columns->time;
-        foreach ($at === null ? self::rest($rows) : $this->settled($rows, $at, $header[$at] ?? 'time', $mapping?->toArray() ?? ['delimiter' => $records->delimiter(), 'columns' => ReadingColumns::told($header)]) as $line => $cells) {
+        $settling = $this->settling($this->columns, $signs, $mapping);
+        foreach ($this->settled($settling, $rows, $signs, $mapping, $records->delimiter(), $header) as $line => $cells) {
             try {
                 $cells = self::cells($cells, 'row');
                 $reading = $this->reading($this->columns, $cells);
@@ -98,53 +104,48 @@ final class ReadingsReader
                     yield $line => $event;
                 }
             } catch (FieldError $e) {
-                yield $line => new RejectedRow($line, $e->complaint());
+                yield $line => new RejectedRow($settling->lineOf($line), is_array($cells) && HeaderWords::areTotals($cells) ? Message::of('readings.totals') : $e->complaint());
             }
         }
     }
 
-    /**
-     * The rows, once it is known how a clock in two parts is written: until then they are held.
-     *
-     * @param  \Generator<int, list<string>|Message>  $rows
-     * @param  int  $at  position of the clock
-     * @param  string  $column  the file's own name of it
-     * @param  array<string, mixed>  $mapping  of the file, but for how its clock is written
-     * @return \Generator<int, list<string>|Message>
-     *
-     * @throws FieldError when nothing tells
-     */
-    private function settled(\Generator $rows, int $at, string $column, array $mapping): \Generator
+    private function settling(ReadingColumns $columns, NumberSigns $signs, ?Mapping $mapping): Settling
     {
-        $clock = new ShortClock;
-        $held = [];
-        while ($rows->valid() && $clock->isOpen()) {
-            $row = $rows->current();
-            $held[] = [$rows->key(), $row];
-            $clock->look(is_array($row) ? ($row[$at] ?? '') : '');
-            $rows->next();
-        }
-        if ($clock->isUnsure()) {
-            throw $clock->unsure($column, $mapping);
-        }
-        if ($clock->format() !== null) {
-            $this->clock = new FileClock(new TimeMap($column, $clock->format()));
-        }
-        foreach ($held as [$line, $row]) {
-            yield $line => $row;
-        }
-        yield from self::rest($rows);
+        $hasShort = $columns->time !== [] && ! isset($columns->numbers['t_s']) && $mapping?->time?->format === null;
+
+        return new Settling($columns, $signs, $this->clock ?? new FileClock(null), $hasShort ? new ShortClock : null);
     }
 
     /**
+     * The rows, oldest first, once it is known how they are to be read.
+     *
      * @param  \Generator<int, list<string>|Message>  $rows
+     * @param  Mapping|null  $mapping  null: a file of ours
+     * @param  list<string>  $header
      * @return \Generator<int, list<string>|Message>
+     *
+     * @throws UnsureFile when nothing tells
      */
-    private static function rest(\Generator $rows): \Generator
+    private function settled(Settling $settling, \Generator $rows, NumberSigns $signs, ?Mapping $mapping, string $delimiter, array $header): \Generator
     {
-        while ($rows->valid()) {
-            yield $rows->key() => $rows->current();
-            $rows->next();
+        [$columns, $clock] = [$this->columns ?? throw new \LogicException('the header comes first'), $this->clock];
+        $isFirst = true;
+        try {
+            foreach ($settling->rows($rows) as $line => $row) {
+                if ($isFirst) {
+                    $format = $settling->clockFormat();
+                    $this->clock = $format === null ? $clock : new FileClock(new TimeMap($columns->timeHeader(), $format));
+                    $this->guessed = $this->guessed?->withDecimal($signs->decimal() ?? $this->guessed->decimal);
+                    $isFirst = false;
+                }
+                yield $line => $row;
+            }
+        } catch (UnsureFile $unsure) {
+            $decimal = $signs->decimal();
+            throw $unsure->within($mapping?->withDecimal($decimal ?? $mapping->decimal)->toArray() ?? [
+                'delimiter' => $delimiter, ...($decimal === null ? [] : ['decimal' => $decimal]), 'columns' => ReadingColumns::told($header),
+                ...($columns->time === [] ? [] : ['time' => ['column' => $columns->timeHeader()]]),
+            ]);
         }
     }
 
@@ -161,23 +162,24 @@ final class ReadingsReader
      * The lines in UTF-8, and how they are to be read where they are not ours.
      *
      * @param  iterable<string>  $lines
-     * @return array{iterable<string>, Mapping|null}
+     * @return array{iterable<string>, Mapping|null, Layout}
      */
     private function mapped(iterable $lines): array
     {
         if ($this->mapping !== null) {
-            return [self::decoded($lines, $this->mapping), $this->mapping];
+            $layout = $this->mapping->layout;
+
+            return [$layout->table(self::decoded($lines, $this->mapping)), $this->mapping, $layout];
         }
         $all = (static function () use ($lines): \Generator {
             yield from $lines;
         })();
         $head = [];
-        $isOurs = null;
-        while ($isOurs !== true && count($head) < self::PEEK && $all->valid()) {
+        while (count($head) < self::PEEK && $all->valid()) {
             $head[] = (string) $all->current();
-            $isOurs ??= self::isOurs($head);
             $all->next();
         }
+        $layout = LayoutFinder::of($head);
         $whole = (static function () use ($head, $all): \Generator {
             yield from $head;
             while ($all->valid()) {
@@ -185,22 +187,26 @@ final class ReadingsReader
                 $all->next();
             }
         })();
-        $this->guessed = $isOurs === true ? null : Sniffer::guess($head);
+        if (self::isOurs($layout->table($head), $layout->delimiter)) {
+            return [$layout->table($whole), null, $layout];
+        }
+        $this->guessed = Sniffer::guess($head);
+        $layout = $this->guessed->layout ?? $layout;
 
-        return $this->guessed === null ? [$whole, null] : [self::decoded($whole, $this->guessed), $this->guessed];
+        return [$layout->table($this->guessed === null ? $whole : self::decoded($whole, $this->guessed)), $this->guessed, $layout];
     }
 
     /**
-     * @param  list<string>  $head  lines so far
-     * @return bool|null null while there is no header yet
+     * @param  iterable<string>  $head
+     * @param  non-empty-string|null  $delimiter
      */
-    private static function isOurs(array $head): ?bool
+    private static function isOurs(iterable $head, ?string $delimiter): bool
     {
-        foreach (new CsvRecords($head) as $cells) {
+        foreach (new CsvRecords($head, $delimiter) as $cells) {
             return $cells instanceof Message || ReadingColumns::knows($cells);
         }
 
-        return null;
+        return false;
     }
 
     /**
@@ -229,7 +235,7 @@ final class ReadingsReader
         $read = [];
         foreach ($columns->numbers as $name => $column) {
             $text = $cells[$column->position] ?? '';
-            if ($name === 't_s' ? $text !== '' : ! NumberColumn::isEmpty($text)) {
+            if ($name === 't_s' ? $text !== '' : ! $this->isEmpty($text)) {
                 $read[$name] = $column->read($text);
             }
         }
@@ -261,6 +267,11 @@ final class ReadingsReader
         );
     }
 
+    private function isEmpty(string $text): bool
+    {
+        return NumberColumn::isEmpty($text) || in_array($text, $this->mapping->empty ?? [], true);
+    }
+
     /** Its note stands beside it as well. */
     private static function event(string $code, Reading $reading): ?Event
     {
@@ -275,7 +286,7 @@ final class ReadingsReader
     /** @param  list<string>  $cells */
     private function clockS(ReadingColumns $columns, array $cells): float
     {
-        $time = $columns->time === null ? '' : $cells[$columns->time] ?? '';
+        $time = FileClock::text($columns->time, $cells);
         if ($time === '') {
             throw FieldError::at(isset($columns->numbers['t_s']) ? 't_s' : 'time', Message::of('field.missing'));
         }

@@ -4,10 +4,6 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Readings;
 
-use Harmozon\Core\Json\FieldError;
-use Harmozon\Core\Words\Amount;
-use Harmozon\Core\Words\Message;
-
 /**
  * A clock in two parts, `0:50`, is either minutes and seconds or hours and minutes. A first part beyond 23, or steps that would make
  * the session longer than a day, tell; else it is asked.
@@ -32,7 +28,6 @@ final class ShortClock
 
     private int $minutes = 0;
 
-    /** The newest time, for the question. */
     private string $example = '';
 
     private int $rows = 0;
@@ -91,21 +86,9 @@ final class ShortClock
         return ! $this->isOther && $this->format === null && $this->last !== null;
     }
 
-    /**
-     * @param  string  $column  the file's own name of it
-     * @param  array<string, mixed>  $mapping  of the file, but for how its clock is written
-     */
-    public function unsure(string $column, array $mapping): FieldError
+    /** The newest time, for the question. */
+    public function example(): string
     {
-        [$seconds, $minutes] = [(int) self::seconds($this->example, self::MINUTES), intdiv((int) self::seconds($this->example, self::HOURS), 60)];
-        $settled = (string) json_encode([...$mapping, 'time' => ['column' => $column, 'format' => self::MINUTES]], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
-
-        return FieldError::at('readings', Message::of(
-            'readings.short_clock',
-            column: $column, example: $this->example,
-            short: Message::of('readings.as_minutes', minutes: Amount::count(intdiv($seconds, 60)), seconds: Amount::count($seconds % 60)),
-            long: Message::of('readings.as_hours', hours: Amount::count(intdiv($minutes, 60)), minutes: Amount::count($minutes % 60)),
-            mapping: $settled, other: self::HOURS,
-        ));
+        return $this->example;
     }
 }

@@ -3,7 +3,15 @@
 declare(strict_types=1);
 
 return [
-    'readings.short_clock' => 'column "{column}": {example} is {short} or {long}, and nothing in the file tells which. A mapping with {mapping} settles it, or with {other} in place of the format',
+    'readings.unsure' => 'column "{column}": {example} is {first} or {second}, and nothing in the file tells which. The mapping {mapping} settles it; for {second} put {other} into it',
+    'readings.as_decimals' => '{number}, with decimals,',
+    'readings.as_thousands' => '{number}, with thousands set apart',
+    'readings.newest_first' => 'its newest row stands first, and it has more than the {most} rows that can be turned round: sort it by time, oldest first',
+    'readings.two_units' => 'column "{name}": its name says one unit, the row below it says {unit}. Leave out one of them',
+    'readings.totals' => 'a line of totals, which is no reading',
+    'mapping.thousands' => 'is none of point, comma, space, apostrophe and nothing',
+    'mapping.empty' => 'is no list of up to 20 short texts',
+    'mapping.two_columns' => 'is no pair of columns: that of the date, then that of the hour',
     'readings.as_minutes' => '{minutes} min {seconds} s',
     'readings.as_hours' => '{hours} h {minutes} min',
     // Readings and places from files.

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Readings\Foreign;
 
 use Harmozon\Core\Readings\CsvRecords;
+use Harmozon\Core\Readings\Layout;
 use Harmozon\Core\Words\Message;
 
 /** The header of a readings file and its first rows, as text: what a mapping is made from, and what a source is known by. */
@@ -29,21 +30,21 @@ final readonly class FileHead
      */
     public static function of(iterable $lines, ?Mapping $mapping = null): self
     {
-        $head = [];
-        foreach ($lines as $line) {
-            $head[] = $line;
-            if (count($head) === self::LINES) {
-                break;
-            }
-        }
+        $head = self::first($lines);
         $encoding = $mapping->encoding ?? Encoding::of(implode("\n", $head));
-        // A file whose lines can be told apart is no longer in UTF-16.
-        $decoded = $encoding === Encoding::Windows1252 ? array_map($encoding->toUtf8(...), $head) : $head;
-        $records = new CsvRecords($decoded, $mapping?->delimiter);
+        $decoded = self::decoded($head, $encoding);
+        $layout = $mapping->layout ?? LayoutFinder::of($decoded);
+        $records = new CsvRecords($layout->table($decoded), $mapping->delimiter ?? $layout->delimiter);
         $headers = null;
         $samples = [];
+        $isUnits = $layout->hasUnits;
         foreach ($records as $cells) {
             $cells = $cells instanceof Message ? [] : $cells;
+            if ($headers !== null && $isUnits) {
+                $isUnits = false;
+
+                continue;
+            }
             if ($headers === null) {
                 $headers = array_map(mb_scrub(...), $cells);
                 $samples = array_fill(0, count($headers), []);
@@ -59,6 +60,45 @@ final readonly class FileHead
         }
 
         return new self($headers ?? [], array_values($samples), $records->delimiter());
+    }
+
+    /**
+     * What stands around the table.
+     *
+     * @param  iterable<string>  $lines
+     */
+    public static function layoutOf(iterable $lines): Layout
+    {
+        $head = self::first($lines);
+
+        return LayoutFinder::of(self::decoded($head, Encoding::of(implode("\n", $head))));
+    }
+
+    /**
+     * @param  iterable<string>  $lines
+     * @return list<string>
+     */
+    private static function first(iterable $lines): array
+    {
+        $head = [];
+        foreach ($lines as $line) {
+            $head[] = $line;
+            if (count($head) === self::LINES) {
+                break;
+            }
+        }
+
+        return $head;
+    }
+
+    /**
+     * @param  list<string>  $head
+     * @return list<string>
+     */
+    private static function decoded(array $head, Encoding $encoding): array
+    {
+        // A file whose lines can be told apart is no longer in UTF-16.
+        return $encoding === Encoding::Windows1252 ? array_map($encoding->toUtf8(...), $head) : $head;
     }
 
     /** Files of one instrument have one header: by this it is known again. */

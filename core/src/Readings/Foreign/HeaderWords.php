@@ -34,6 +34,21 @@ final class HeaderWords
 
     private const MINUTES = '/minut/iu';
 
+    /** How a line at the end of a table begins that adds up, or tells means and extremes. */
+    private const TOTALS = '/^(?:(?:grand )?total[se]?|totaal|sum(?:me|ma|a)?|gesamt|somme|suma|i alt|yhteensä|razem|average|mean|mittelwert|durchschnitt|moyenne|media|média|promedio|gemiddelde|gjennomsnitt|genomsnitt|gennemsnit|medel(?:värde)?|keskiarvo|średnia|min(?:imum)?|max(?:imum)?|maximal|maximum|count|anzahl)\b/iu';
+
+    /** @param  list<string>  $cells  of a row that is no reading */
+    public static function areTotals(array $cells): bool
+    {
+        foreach ($cells as $cell) {
+            if ($cell !== '' && ! is_numeric($cell)) {
+                return preg_match(self::TOTALS, $cell) === 1;
+            }
+        }
+
+        return false;
+    }
+
     public static function isClock(string $header): bool
     {
         return preg_match(self::CLOCK, $header) === 1;

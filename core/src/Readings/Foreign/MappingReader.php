@@ -7,6 +7,7 @@ namespace Harmozon\Core\Readings\Foreign;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Json\Node;
 use Harmozon\Core\Readings\CsvRecords;
+use Harmozon\Core\Readings\Layout;
 use Harmozon\Core\Readings\ReadingColumns;
 use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
@@ -15,6 +16,8 @@ use Harmozon\Core\Words\Message;
 final class MappingReader
 {
     private const LONGEST_FORMAT = 40;
+
+    private const MOST_MARKS = 20;
 
     /**
      * @param  string  $at  where it stands, for complaints about its fields
@@ -58,7 +61,36 @@ final class MappingReader
             throw $node->fail('time', Message::of('field.required'));
         }
 
-        return new Mapping($delimiter, $decimal, $node->choice('encoding', Encoding::class) ?? Encoding::Utf8, $columns, $time === null ? null : $this->time($time));
+        $thousands = $node->raw('thousands');
+        if (! in_array($thousands, [null, '', ' ', "'", '.', ','], true)) {
+            throw $node->fail('thousands', Message::of('mapping.thousands'));
+        }
+        if ($thousands === $decimal) {
+            throw $node->fail('thousands', Message::of('mapping.same_sign'));
+        }
+
+        return new Mapping(
+            $delimiter, $decimal, $node->choice('encoding', Encoding::class) ?? Encoding::Utf8, $columns, $time === null ? null : $this->time($time),
+            new Layout($node->wholeNumber('skip_lines', 0, FileHead::LINES - 1) ?? 0, hasUnits: $node->boolOrNull('units_row') ?? false),
+            $this->empty($node),
+            $thousands,
+        );
+    }
+
+    /** @return list<string> */
+    private function empty(Node $node): array
+    {
+        $marks = $node->raw('empty') ?? [];
+        if (! is_array($marks) || ! array_is_list($marks) || count($marks) > self::MOST_MARKS) {
+            throw $node->fail('empty', Message::of('mapping.empty'));
+        }
+        foreach ($marks as $mark) {
+            if (! is_string($mark) || mb_strlen($mark) > self::LONGEST_FORMAT) {
+                throw $node->fail('empty', Message::of('mapping.empty'));
+            }
+        }
+
+        return array_values(array_filter($marks, is_string(...)));
     }
 
     private function column(Node $node): ColumnMap
@@ -89,6 +121,11 @@ final class MappingReader
         }
         $isMilliseconds = $unit === ReadingUnit::MilliSeconds;
 
-        return new TimeMap($node->text('column'), $node->textOrNull('format', self::LONGEST_FORMAT) ?? ($unit === null ? null : 'U'), $zone, $isMilliseconds);
+        $both = $node->raw('columns');
+        if ($both !== null && (! is_array($both) || ! array_is_list($both) || count($both) !== 2 || ! is_string($both[0]) || ! is_string($both[1]))) {
+            throw $node->fail('columns', Message::of('mapping.two_columns'));
+        }
+
+        return new TimeMap($both[0] ?? $node->text('column'), $node->textOrNull('format', self::LONGEST_FORMAT) ?? ($unit === null ? null : 'U'), $zone, $isMilliseconds, $both[1] ?? null);
     }
 }

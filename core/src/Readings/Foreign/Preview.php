@@ -9,6 +9,7 @@ use Harmozon\Core\Readings\ClockStart;
 use Harmozon\Core\Readings\ReadingsReader;
 use Harmozon\Core\Readings\RejectedRow;
 use Harmozon\Core\Readings\RejectedRows;
+use Harmozon\Core\Readings\UnsureFile;
 use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
@@ -34,6 +35,9 @@ final class Preview
     public bool $isWhole = true;
 
     public ?Message $problem = null;
+
+    /** Where it can be read in two ways and nothing tells which. */
+    public ?UnsureFile $unsure = null;
 
     public ?Mapping $mapping = null;
 
@@ -79,6 +83,7 @@ final class Preview
                 }
             }
         } catch (FieldError $e) {
+            $preview->unsure = $e instanceof UnsureFile ? $e : null;
             // Of a file that begins with very many blank lines nobody knows yet whether it is empty.
             $preview->problem = $preview->isWhole ? $e->complaint() : Message::of('readings.blank_so_far', lines: Amount::count(self::MOST_LINES));
         }

@@ -11,25 +11,41 @@ use Harmozon\Core\Readings\ShortClock;
 /** Guesses how a foreign readings file is written, from its first lines. */
 final class Sniffer
 {
-    /** Ways in which clocks are written that ISO 8601 and h:mm:ss do not cover, by what they look like. */
-    private const FORMATS = [
-        '/^\d{1,2}\.\d{1,2}\.\d{4} \d{1,2}:\d{2}:\d{2}$/' => 'd.m.Y H:i:s',
-        '/^\d{1,2}\.\d{1,2}\.\d{4} \d{1,2}:\d{2}$/' => 'd.m.Y H:i',
-        '/^\d{1,2}\/\d{1,2}\/\d{4} \d{1,2}:\d{2}:\d{2}$/' => 'd/m/Y H:i:s',
-        '/^\d{1,2}\/\d{1,2}\/\d{4} \d{1,2}:\d{2}:\d{2} [AP]M$/i' => 'm/d/Y h:i:s A',
-        '/^\d{1,2}\/\d{1,2}\/\d{4} \d{1,2}:\d{2} [AP]M$/i' => 'm/d/Y h:i A',
-        '/^\d{10}(\.\d+)?$/' => 'U',
+    /** Dates that ISO 8601 does not cover, by what they look like. */
+    private const DATES = [
+        '\d{1,2}\.\d{1,2}\.\d{4}' => 'd.m.Y',
+        '\d{1,2}\.\d{1,2}\.\d{2}' => 'd.m.y',
+        '\d{1,2}\/\d{1,2}\/\d{4}' => 'd/m/Y',
+        '\d{1,2}\/\d{1,2}\/\d{2}' => 'd/m/y',
+        '\d{1,2}-\d{1,2}-\d{4}' => 'd-m-Y',
+        '\d{4}\/\d{1,2}\/\d{1,2}' => 'Y/m/d',
+        '\d{4}\.\d{1,2}\.\d{1,2}' => 'Y.m.d',
+        '\d{4}-\d{1,2}-\d{1,2}' => 'Y-m-d',
     ];
+
+    /** And hours. */
+    private const HOURS = [
+        '\d{1,2}:\d{2}:\d{2}' => 'H:i:s',
+        '\d{1,2}:\d{2}:\d{2}\.\d+' => 'H:i:s.u',
+        '\d{1,2}:\d{2}' => 'H:i',
+        '\d{1,2}:\d{2}:\d{2} [AP]M' => 'h:i:s A',
+        '\d{1,2}:\d{2} [AP]M' => 'h:i A',
+    ];
+
+    private const DATE = '/^(?:\d{1,2}([.\/-])\d{1,2}\1(?:\d{4}|\d{2})|\d{4}([.\/-])\d{1,2}\2\d{1,2})$/';
+
+    private const HOUR = '/^\d{1,2}:\d{2}(?::\d{2}(?:[.,]\d+)?)?(?: ?[ap]\.?m\.?)?$/i';
+
+    /** Seconds since 1970. */
+    private const EPOCH = '/^\d{10}(\.\d+)?$/';
 
     /** A count of milliseconds since 1970, from September 2001 on. */
     private const EPOCH_MS = '/^[1-9]\d{12}$/';
 
-    private const FROM_THE_MONTH = 'm/d/Y H:i:s';
-
     /** @return list<string> ways in which a clock is often written, as of PHP's dates */
     public static function formats(): array
     {
-        return [ShortClock::MINUTES, ShortClock::HOURS, ...array_values(self::FORMATS), self::FROM_THE_MONTH, 'Y/m/d H:i:s', 'YmdHis'];
+        return [ShortClock::MINUTES, ShortClock::HOURS, 'd.m.Y H:i:s', 'd.m.Y H:i', 'd/m/Y H:i:s', 'm/d/Y H:i:s', 'm/d/Y h:i:s A', 'm/d/Y h:i A', 'Y/m/d H:i:s', 'YmdHis', 'U'];
     }
 
     /**
@@ -39,19 +55,25 @@ final class Sniffer
     public static function guess(array $lines): ?Mapping
     {
         $encoding = Encoding::of(implode("\n", $lines));
-        $records = new CsvRecords(array_map($encoding->toUtf8(...), $lines));
-        $rows = array_values(array_filter(iterator_to_array($records), is_array(...)));
+        $decoded = array_map($encoding->toUtf8(...), $lines);
+        $layout = LayoutFinder::of($decoded);
+        $records = new CsvRecords($layout->table($decoded), $layout->delimiter);
+        $rows = array_values(array_filter(iterator_to_array($records, false), is_array(...)));
         $header = array_shift($rows);
         if ($header === null) {
             return null;
         }
+        $rows = $layout->hasUnits ? array_slice($rows, 1) : $rows;
         $delimiter = $records->delimiter();
-        $decimal = $delimiter !== ',' && self::hasCommas($rows) ? ',' : '.';
+        $decimal = self::hasCommas($rows) ? ',' : '.';
         $columns = [];
-        $time = null;
+        $time = self::twoColumns($header, $rows);
         foreach ($header as $i => $name) {
             $cells = array_values(array_filter(array_map(static fn (array $row): string => $row[$i] ?? '', $rows), static fn (string $c): bool => $c !== ''));
-            $map = $name === '' ? null : self::column($name, $cells, $decimal, array_map(static fn (ColumnMap $c): string => $c->field, array_values($columns)));
+            if (in_array($name, $time?->columns() ?? [], true)) {
+                continue;
+            }
+            $map = $name === '' ? null : self::column($name, $layout->unit($i), $cells, array_map(static fn (ColumnMap $c): string => $c->field, array_values($columns)));
             if ($map !== null) {
                 $columns[$name] = $map;
             } elseif ($time === null && $name !== '' && HeaderWords::isClock($name)) {
@@ -61,17 +83,18 @@ final class Sniffer
         $fields = array_map(static fn (ColumnMap $c): string => $c->field, array_values($columns));
         $hasTime = $time !== null || in_array('t_s', $fields, true);
 
-        return ! $hasTime || array_diff($fields, ['t_s']) === [] ? null : new Mapping($delimiter, $decimal, $encoding, $columns, in_array('t_s', $fields, true) ? null : $time);
+        return ! $hasTime || array_diff($fields, ['t_s']) === [] ? null : new Mapping($delimiter, $decimal === $delimiter ? '.' : $decimal, $encoding, $columns, in_array('t_s', $fields, true) ? null : $time, $layout);
     }
 
     /**
+     * @param  ReadingUnit|null  $below  in the row of units
      * @param  list<string>  $cells
      * @param  list<string>  $taken
      */
-    private static function column(string $name, array $cells, string $decimal, array $taken): ?ColumnMap
+    private static function column(string $name, ?ReadingUnit $below, array $cells, array $taken): ?ColumnMap
     {
-        $numbers = array_values(array_filter(array_map(static fn (string $c): string => str_replace($decimal, '.', NumberColumn::ungrouped($c)), $cells), is_numeric(...)));
-        $unit = self::unit($name);
+        $numbers = array_values(array_filter(array_map(static fn (string $c): string => str_replace(',', '.', NumberColumn::ungrouped(NumberColumn::apart($c)[0] ?? $c)), $cells), is_numeric(...)));
+        $unit = $below ?? self::unit($name);
         if (self::isEpochMs($cells)) {
             return null;
         }
@@ -97,8 +120,33 @@ final class Sniffer
         );
     }
 
+    /**
+     * A column of dates and one of hours.
+     *
+     * @param  list<string>  $header
+     * @param  list<list<string>>  $rows
+     */
+    private static function twoColumns(array $header, array $rows): ?TimeMap
+    {
+        $date = $hour = null;
+        foreach ($header as $i => $name) {
+            $cell = array_values(array_filter(array_column($rows, $i), static fn (string $c): bool => $c !== ''))[0] ?? '';
+            if (! HeaderWords::isClock($name)) {
+                continue;
+            }
+            $date ??= preg_match(self::DATE, $cell) === 1 ? $i : null;
+            $hour ??= preg_match(self::HOUR, $cell) === 1 ? $i : null;
+        }
+        if ($date === null || $hour === null || $header[$date] === $header[$hour]) {
+            return null;
+        }
+        $both = array_map(static fn (array $row): string => ($row[$date] ?? '').' '.($row[$hour] ?? ''), $rows);
+
+        return new TimeMap($header[$date], self::format($both), hourColumn: $header[$hour]);
+    }
+
     /** A unit in brackets, after a comma, or at the end of a header. */
-    private static function unit(string $name): ?ReadingUnit
+    public static function unit(string $name): ?ReadingUnit
     {
         foreach (['/[\[(]\s*([^\])]+?)\s*[\])]/u', '/[,\/]\s*(\S+)\s*$/u', '/[_ ]([^_ ]+)$/u'] as $pattern) {
             if (preg_match($pattern, $name, $m) === 1 && ReadingUnit::written($m[1]) !== null) {
@@ -140,14 +188,38 @@ final class Sniffer
      */
     private static function format(array $cells): ?string
     {
-        foreach (self::FORMATS as $looks => $format) {
-            if ($cells !== [] && preg_match($looks, $cells[0]) === 1) {
-                $isFromMonth = $format === 'd/m/Y H:i:s' && array_filter($cells, static fn (string $c): bool => (int) (explode('/', $c)[1] ?? 0) > 12) !== [];
+        $first = $cells[0] ?? '';
+        if (preg_match(self::EPOCH, $first) === 1) {
+            return 'U';
+        }
+        foreach (self::DATES as $date => $dayFormat) {
+            foreach (self::HOURS as $hour => $hourFormat) {
+                if (preg_match("/^{$date} {$hour}$/i", $first) !== 1) {
+                    continue;
+                }
+                // What ISO 8601 covers needs no format.
+                $isIso = $dayFormat === 'Y-m-d' && ! str_contains($hourFormat, 'A') && preg_match('/^\d{4}-\d\d-\d\d \d\d:/', $first) === 1;
 
-                return $isFromMonth ? self::FROM_THE_MONTH : $format;
+                return $isIso ? null : self::fromTheMonth($dayFormat, str_contains($hourFormat, 'A'), $cells)." {$hourFormat}";
             }
         }
 
         return null;
+    }
+
+    /**
+     * A date with slashes begins with the month where a second part beyond 12 says so; where no part does, hours with AM and PM do.
+     *
+     * @param  list<string>  $cells
+     */
+    private static function fromTheMonth(string $dayFormat, bool $hasHalves, array $cells): string
+    {
+        if (! str_starts_with($dayFormat, 'd/m')) {
+            return $dayFormat;
+        }
+        $beyond = static fn (int $part): bool => array_filter($cells, static fn (string $c): bool => (int) (explode('/', $c)[$part] ?? 0) > 12) !== [];
+        $isFromMonth = $beyond(1) || ($hasHalves && ! $beyond(0));
+
+        return $isFromMonth ? 'm/d'.substr($dayFormat, 3) : $dayFormat;
     }
 }

@@ -13,9 +13,16 @@ final readonly class TimeMap
      * @param  string|null  $format  as of PHP's dates (`d.m.Y H:i:s`), or `m:ss`, `h:mm`; null: ISO 8601 or h:mm:ss
      * @param  string|null  $zone  of IANA's list; null: UTC
      * @param  bool  $isMilliseconds  whether a count since 1970 (`U`) is one of milliseconds
+     * @param  string|null  $hourColumn  where the date stands in one column and the hour in another; null: one holds both
      */
-    public function __construct(public string $column, public ?string $format = null, public ?string $zone = null, public bool $isMilliseconds = false)
+    public function __construct(public string $column, public ?string $format = null, public ?string $zone = null, public bool $isMilliseconds = false, public ?string $hourColumn = null)
     {
+    }
+
+    /** @return list<string> one, or that of the date and that of the hour: a blank stands between the two when they are read */
+    public function columns(): array
+    {
+        return $this->hourColumn === null ? [$this->column] : [$this->column, $this->hourColumn];
     }
 
     /** Whether it is a clock in two parts. */
@@ -43,9 +50,9 @@ final readonly class TimeMap
         return $at === false || ($errors !== false && $errors['warning_count'] > 0) ? null : (float) $at->format('U.u');
     }
 
-    /** @return array{column: string, format?: string, zone?: string, unit?: 'ms'} */
+    /** @return array{column?: string, columns?: list<string>, format?: string, zone?: string, unit?: 'ms'} */
     public function toArray(): array
     {
-        return ['column' => $this->column, ...($this->format === null ? [] : ['format' => $this->format]), ...($this->zone === null ? [] : ['zone' => $this->zone]), ...($this->isMilliseconds ? ['unit' => 'ms'] : [])];
+        return [...($this->hourColumn === null ? ['column' => $this->column] : ['columns' => $this->columns()]), ...($this->format === null ? [] : ['format' => $this->format]), ...($this->zone === null ? [] : ['zone' => $this->zone]), ...($this->isMilliseconds ? ['unit' => 'ms'] : [])];
     }
 }

@@ -1,0 +1,191 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Readings;
+
+use Harmozon\Core\Json\FieldError;
+use Harmozon\Core\Readings\Foreign\Mapping;
+use Harmozon\Core\Readings\Foreign\TimeMap;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
+
+/**
+ * Holds the rows of a file until it is known how they are to be read: whether the newest stands first, whether a clock in two parts
+ * counts minutes or hours, which sign is that of the decimals.
+ */
+final class Settling
+{
+    /** Rows whose times tell whether the newest stands first, and how many falls it takes. */
+    private const FIRST_ROWS = 8;
+
+    private const FEWEST_FALLS = 2;
+
+    /** A clock without a date that falls by more has passed midnight (s). */
+    private const MIDNIGHT_S = 43_200.0;
+
+    /** Rows that are held at the most. */
+    private const MOST_HELD = 200_000;
+
+    /** Stands in no cell. */
+    private const BETWEEN = "\x1F";
+
+    /** @var array<int, int> where the newest stands first: the line of a row in the file, by the number it is told with */
+    private array $lines = [];
+
+    /**
+     * @param  ReadingColumns  $columns  of the file
+     * @param  FileClock  $clock  by which its times are read
+     * @param  ShortClock|null  $short  null where a mapping says how the clock is written, or there is none
+     */
+    public function __construct(private readonly ReadingColumns $columns, private readonly NumberSigns $signs, private readonly FileClock $clock, private readonly ?ShortClock $short)
+    {
+    }
+
+    /**
+     * @param  \Generator<int, list<string>|Message>  $rows
+     * @return \Generator<int, list<string>|Message> oldest first, by ascending numbers
+     *
+     * @throws FieldError when nothing tells
+     */
+    public function rows(\Generator $rows): \Generator
+    {
+        yield from $this->held($this->oldestFirst($rows));
+    }
+
+    /** The line of a row in the file. */
+    public function lineOf(int $number): int
+    {
+        return $this->lines[$number] ?? $number;
+    }
+
+    /** How a clock in two parts is written; null where it is none. */
+    public function clockFormat(): ?string
+    {
+        return $this->short?->format();
+    }
+
+    /**
+     * @param  \Generator<int, list<string>|Message>  $rows
+     * @return \Generator<int, list<string>|Message>
+     */
+    private function held(\Generator $rows): \Generator
+    {
+        $held = [];
+        foreach ($rows as $line => $row) {
+            if (is_array($row)) {
+                if ($this->short?->isOpen() === true) {
+                    $this->short->look(FileClock::text($this->columns->time, $row));
+                }
+                $this->signs->look($this->columns->numbers, $row);
+            }
+            if (($this->short?->isOpen() === true || $this->signs->isOpen()) && count($held) < self::MOST_HELD) {
+                $held[$line] = is_array($row) ? implode(self::BETWEEN, $row) : $row;
+
+                continue;
+            }
+            if ($held !== []) {
+                $this->mustBeSettled();
+                yield from self::unpacked($held);
+                $held = [];
+            }
+            yield $line => $row;
+        }
+        $this->mustBeSettled();
+        yield from self::unpacked($held);
+    }
+
+    /** @throws UnsureFile */
+    private function mustBeSettled(): void
+    {
+        $this->signs->conclude();
+        if ($this->short?->isUnsure() === true) {
+            throw UnsureFile::ofClock($this->short->example(), $this->columns->timeHeader());
+        }
+        $unsure = $this->signs->unsure();
+        if ($unsure !== null) {
+            throw UnsureFile::ofSigns($unsure[1], $this->columns->headerAt($unsure[0]));
+        }
+    }
+
+    /**
+     * @param  \Generator<int, list<string>|Message>  $rows
+     * @return \Generator<int, list<string>|Message>
+     *
+     * @throws FieldError where the newest stands first, and there are more than can be turned round
+     */
+    private function oldestFirst(\Generator $rows): \Generator
+    {
+        $held = [];
+        $falls = $steps = 0;
+        $last = null;
+        while ($rows->valid() && count($held) < self::FIRST_ROWS && $falls === $steps) {
+            $row = $rows->current();
+            $held[$rows->key()] = is_array($row) ? implode(self::BETWEEN, $row) : $row;
+            $now = is_array($row) ? $this->moment($row) : null;
+            if ($now !== null && $last !== null && $now[0] !== $last[0]) {
+                $steps++;
+                $falls += $now[0] < $last[0] && ($now[1] || $now[0] > $last[0] - self::MIDNIGHT_S) ? 1 : 0;
+            }
+            $last = $now ?? $last;
+            $rows->next();
+        }
+        if ($falls < self::FEWEST_FALLS || $falls !== $steps) {
+            yield from self::unpacked($held);
+            while ($rows->valid()) {
+                yield $rows->key() => $rows->current();
+                $rows->next();
+            }
+
+            return;
+        }
+        while ($rows->valid()) {
+            $row = $rows->current();
+            $held[$rows->key()] = is_array($row) ? implode(self::BETWEEN, $row) : $row;
+            if (count($held) > self::MOST_HELD) {
+                throw FieldError::at('readings', Message::of('readings.newest_first', most: Amount::count(self::MOST_HELD)));
+            }
+            $rows->next();
+        }
+        $numbers = array_keys($held);
+        $this->lines = array_combine($numbers, array_reverse($numbers));
+        foreach ($this->lines as $number => $line) {
+            foreach (self::unpacked([$number => $held[$line]]) as $row) {
+                yield $number => $row;
+            }
+        }
+    }
+
+    /**
+     * @param  list<string>  $row
+     * @return array{float, bool}|null seconds, and whether they are those of a day too; null where the row tells none
+     */
+    private function moment(array $row): ?array
+    {
+        try {
+            $seconds = $this->columns->numbers['t_s'] ?? null;
+            if ($seconds !== null) {
+                $text = $row[$seconds->position] ?? '';
+
+                return $text === '' ? null : [$seconds->read($text), true];
+            }
+            $text = FileClock::text($this->columns->time, $row);
+            $at = $text === '' ? null : $this->clock->moment($text);
+
+            return $at === null ? null : [$at->seconds, $at->hasDate];
+        } catch (FieldError) {
+            return null;
+        }
+    }
+
+    /**
+     * @param  array<int, string|Message>  $held
+     * @return \Generator<int, list<string>|Message>
+     */
+    private static function unpacked(array $held): \Generator
+    {
+        foreach ($held as $line => $row) {
+            yield $line => is_string($row) ? explode(self::BETWEEN, $row) : $row;
+        }
+    }
+}
