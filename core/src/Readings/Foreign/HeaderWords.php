@@ -28,7 +28,7 @@ final class HeaderWords
 
     private const TEMPERATURE = '/temp|lämpö|°/iu';
 
-    private const CLOCK = '/^\s*"?(epoch|unix|time|timestamp|time_?ms|timestamp_?ms|date|datetime|zeit|uhrzeit|datum|zeitstempel|clock|heure|horodatage|hora|fecha|ora|orario|data|tijd|tijdstip|tid|tidspunkt|klokkeslett|klockslag|aika|kello|kellonaika|czas|godzina)\b/iu';
+    private const CLOCK = '/^\s*"?(epoch|unix|time|hour|temps|tempo|tiempo|dato|dag|päivä(?:määrä)?|pvm|dzień|dia|día|jour|giorno|timestamp|time_?ms|timestamp_?ms|date|datetime|zeit|uhrzeit|datum|zeitstempel|clock|heure|horodatage|hora|fecha|ora|orario|data|tijd|tijdstip|tid|tidspunkt|klokkeslett|klockslag|aika|kello|kellonaika|czas|godzina)\b/iu';
 
     private const ELAPSED = '/elapsed|since|laufzeit|dauer|durée|écoulé|duración|transcurrido|durata|trascorso|duur|verstreken|varighe[td]|varaktighet|förfluten|kesto|kulunut|upły|duração|decorrido|duration|seconds?|sekund|minut|^\s*t\s*[\[(_]|^\s*(?-i:t)\s*$/iu';
 
