@@ -17,8 +17,10 @@ use App\Models\ReadingsImport;
 use App\Sessions\JudgeMemory;
 use Harmozon\Core\Answers\CheckWriter;
 use Harmozon\Core\Readings\Foreign\ReadingUnit;
+use Harmozon\Core\Readings\Foreign\MappingReader;
 use Harmozon\Core\Readings\Foreign\Sniffer;
 use Harmozon\Core\Readings\ReadingColumns;
+use Harmozon\Core\Readings\UnsureFile;
 use Harmozon\Core\Words\Voice;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
@@ -69,6 +71,7 @@ final class ImportController extends Controller
             'curve' => (object) $look->curve,
             'clock_shift_s' => $this->store->clockShiftS($file, $look),
             'unused_columns' => $look->unusedColumns,
+            'question' => self::question($look->unsure, $voice),
             'problem' => $look->problem === null ? null : $voice->say($look->problem),
         ], 200, [], JSON_PRESERVE_ZERO_FRACTION);
     }
@@ -105,6 +108,16 @@ final class ImportController extends Controller
                 echo $line;
             }
         }, "left-out-{$file->ulid}.csv", ['Content-Type' => 'text/csv; charset=utf-8']);
+    }
+
+    /** @return array<string, mixed>|null both ways to read it, each with the mapping that settles it */
+    private static function question(?UnsureFile $unsure, Voice $voice): ?array
+    {
+        return $unsure === null ? null : [
+            'column' => $unsure->column,
+            'example' => $unsure->example,
+            'ways' => array_map(static fn (array $way): array => ['words' => $voice->say($way['words']), 'mapping' => (new MappingReader)->json((string) json_encode($way['settles']))->toArray()], $unsure->readings),
+        ];
     }
 
     private static function isJudged(ReadingsImport $import): bool

@@ -14,6 +14,12 @@ final class UnsureFile extends FieldError
     /** @var list<array{words: Message, settles: array<string, mixed>}> both readings, and what of a mapping says so */
     public array $readings = [];
 
+    /** The file's own name of the column. */
+    public string $column = '';
+
+    /** What stands in it. */
+    public string $example = '';
+
     /**
      * A clock in two parts.
      *
@@ -58,10 +64,6 @@ final class UnsureFile extends FieldError
 
         return self::of($this->column, $this->example, $readings);
     }
-
-    private string $column = '';
-
-    private string $example = '';
 
     /** @param  list<array{Message, array<string, mixed>}>  $readings */
     private static function of(string $column, string $example, array $readings): self

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 return [
     'readings.unsure' => 'column "{column}": {example} is {first} or {second}, and nothing in the file tells which. The mapping {mapping} settles it; for {second} put {other} into it',
-    'readings.as_decimals' => '{number}, with decimals,',
-    'readings.as_thousands' => '{number}, with thousands set apart',
+    'readings.as_decimals' => '{number} with decimals',
+    'readings.as_thousands' => '{number} with its thousands set apart',
     'readings.newest_first' => 'its newest row stands first, and it has more than the {most} rows that can be turned round: sort it by time, oldest first',
     'readings.two_units' => 'column "{name}": its name says one unit, the row below it says {unit}. Leave out one of them',
     'readings.totals' => 'a line of totals, which is no reading',

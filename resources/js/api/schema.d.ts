@@ -3113,8 +3113,21 @@ export interface components {
                     sign?: -1 | 1;
                 };
             };
+            /**
+             * @description What stands between thousands; empty for nothing. Left out: a space, an apostrophe, or the sign that is not that of the decimals
+             * @enum {string}
+             */
+            thousands?: "" | " " | "'" | "." | ",";
+            /** @description Lines before the header */
+            skip_lines?: number;
+            /** @description A row of units stands below the header */
+            units_row?: boolean;
+            /** @description What stands in a cell that holds no value, beside what instruments usually write */
+            empty?: string[];
             time?: {
-                column: string;
+                column?: string;
+                /** @description That of the date, then that of the hour, in place of one column */
+                columns?: string[];
                 format?: string;
                 zone?: string;
                 /**
@@ -3150,6 +3163,15 @@ export interface components {
             worker_seen_s: number | null;
         };
         ImportLook: {
+            /** @description Where the file can be read in two ways and nothing in it tells which; the mapping of either settles it */
+            question: null | {
+                column: string;
+                example: string;
+                ways: {
+                    words: string;
+                    mapping: components["schemas"]["Mapping"];
+                }[];
+            };
             /** @description Headers of columns that are not used */
             unused_columns: string[];
             headers: {

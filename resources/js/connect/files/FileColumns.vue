@@ -3,7 +3,7 @@ import { computed, ref, watch } from 'vue';
 import type { Import, ImportLook, Mapping } from '@/api/client';
 import { listed, say } from '@/words/say';
 import { useReadingFields } from '@/connect/readingFields';
-import { draftOf, mappingOf, type MappingDraft } from './mappingDraft';
+import { draftOf, HOUR, mappingOf, type MappingDraft } from './mappingDraft';
 
 /** Which column of a file that is not ours holds what; every change is looked at at once. */
 const props = defineProps<{ file: Import; look: ImportLook }>();
@@ -28,6 +28,7 @@ watch(
 const names = computed<Record<string, string>>(() => ({
   t_s: say('field.t_s'),
   time: say('field.time'),
+  [HOUR]: say('field.hour'),
   source: say('field.source'),
   note: say('field.note'),
   event: say('field.event'),
@@ -111,6 +112,7 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value;
             >
               <option value="">{{ say('look.nothing') }}</option>
               <option v-for="f in look.fields" :key="f.field" :value="f.field">{{ names[f.field] ?? f.field }}</option>
+              <option :value="HOUR">{{ names[HOUR] }}</option>
             </select>
           </td>
           <td>

@@ -53,8 +53,20 @@ const hasCurve = computed(() => Object.keys(props.look.curve).length > 0);
   >
     <div class="look">
       <p>{{ FROM[file.mapping_from] }}</p>
+      <fieldset v-if="look.question" class="question">
+        <legend>{{ say('look.question', { column: look.question.column, example: look.question.example }) }}</legend>
+        <button
+          v-for="way in look.question.ways"
+          :key="way.words"
+          type="button"
+          class="notched"
+          @click="emit('tell', { mapping: way.mapping })"
+        >
+          {{ way.words }}
+        </button>
+      </fieldset>
       <FileColumns
-        v-if="file.mapping_from !== 'ours' || look.problem"
+        v-if="(file.mapping_from !== 'ours' || look.problem) && !look.question"
         :file="file"
         :look="look"
         @told="(m) => emit('tell', { mapping: m })"
@@ -62,7 +74,9 @@ const hasCurve = computed(() => Object.keys(props.look.curve).length > 0);
       <p v-if="look.unused_columns.length > 0" class="unused">
         {{ say('look.unused', { columns: listed('comma', look.unused_columns) }) }}
       </p>
-      <p v-if="refusal || look.problem" class="problem" role="alert">{{ refusal || look.problem }}</p>
+      <p v-if="refusal || (look.problem && !look.question)" class="problem" role="alert">
+        {{ refusal || look.problem }}
+      </p>
       <FileSlide
         v-if="hasCurve"
         :curve="curve"
@@ -92,7 +106,7 @@ const hasCurve = computed(() => Object.keys(props.look.curve).length > 0);
         </table>
       </div>
       <p v-else-if="!look.problem">{{ say('look.no_rows') }}</p>
-      <p>
+      <p v-if="!look.question">
         {{
           look.is_whole
             ? say('look.count', { n: look.understood, rejected: look.rejected_count })
@@ -130,6 +144,24 @@ const hasCurve = computed(() => Object.keys(props.look.curve).length > 0);
 
 .look > * {
   min-width: 0;
+}
+
+.question {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--space-6);
+  margin: 0;
+  padding: 0;
+  border: 0;
+}
+
+.question legend {
+  margin-bottom: var(--space-4);
+  font-weight: 640;
+}
+
+.question button {
+  flex: 1 1 200px;
 }
 
 .problem {
