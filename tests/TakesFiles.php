@@ -18,9 +18,9 @@ trait TakesFiles
     }
 
     /** @return string the import's id: its file has come, and nothing of it is taken */
-    private function arriveIn(string $session, string $text): string
+    private function arriveIn(string $session, string $text, string $name = 'readings.csv'): string
     {
-        $id = (string) $this->postJson("/api/sessions/{$session}/imports", ['name' => 'readings.csv', 'bytes' => strlen($text)])->assertCreated()->json('id');
+        $id = (string) $this->postJson("/api/sessions/{$session}/imports", ['name' => $name, 'bytes' => strlen($text)])->assertCreated()->json('id');
         $this->piece($id, 0, $text)->assertOk();
 
         return $id;

@@ -11,10 +11,12 @@ use App\Models\ReadingsImport;
 use App\Sessions\ReadingBook;
 use App\Sessions\RowId;
 use Harmozon\Core\Json\FieldError;
+use Harmozon\Core\Readings\ClockStart;
 use Harmozon\Core\Readings\Foreign\FileHead;
 use Harmozon\Core\Readings\Foreign\Mapping;
 use Harmozon\Core\Readings\Foreign\Preview;
 use Harmozon\Core\Readings\Layout;
+use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\WrongState;
@@ -84,9 +86,10 @@ final class ImportStore
         $source = FileHead::of(TextInput::lines($import->path(), 'file'));
         $remembered = $this->sources->ofHead($source);
         $looked = Preview::of(TextInput::lines($import->path(), 'file'), $remembered, 0, 1);
-        $startedAt = $import->session()->first()?->started_at;
         $import->update([
-            'shift_ms' => $startedAt === null ? 0 : (int) round(1000 * ($looked->clockStart?->usualShiftS($startedAt, $this->zone($looked)) ?? 0.0)),
+            'clock' => $looked->clockStart?->toArray(),
+            'instrument' => $import->instrument ?? mb_substr(pathinfo($import->name, PATHINFO_FILENAME), 0, Reading::LONGEST_SOURCE),
+            'shift_ms' => (int) round(1000 * $this->usualShiftS($import, $looked)),
             'mapping' => $looked->mapping?->toArray(),
             'fingerprint' => FilePrint::of($import->path()),
             'lines' => TextInput::countLines($import->path()),
@@ -117,12 +120,39 @@ final class ImportStore
         return Preview::of($this->lines($import), $import->readBy(), $import->shift_ms, self::LOOKED_AT);
     }
 
-    /** How long after plugging in the file begins by its own clock (s); null where it has none, or one of another day. */
-    public function clockShiftS(ReadingsImport $import, Preview $look): ?float
+    /** Where it is laid unless somebody says otherwise: by the clock of a file that stands in the session already, else by that of the session. */
+    private function usualShiftS(ReadingsImport $import, Preview $look): float
     {
         $startedAt = $import->session()->first()?->started_at;
 
-        return $startedAt === null ? null : $look->clockStart?->shiftS($startedAt, $this->zone($look));
+        return $this->besideS($import, $look)[0] ?? ($startedAt === null ? null : $look->clockStart?->usualShiftS($startedAt, $this->zone($look))) ?? 0.0;
+    }
+
+    /**
+     * How long after plugging in the file begins by its own clock (s), and the file beside whose clock that is, if it is not the
+     * session's; null where it has none, or one of another day.
+     *
+     * @return array{float|null, string|null}
+     */
+    public function clockShift(ReadingsImport $import, Preview $look): array
+    {
+        $startedAt = $import->session()->first()?->started_at;
+
+        return $this->besideS($import, $look) ?? [$startedAt === null ? null : $look->clockStart?->shiftS($startedAt, $this->zone($look)), null];
+    }
+
+    /** @return array{float, string}|null by the clock of the first file whose clock speaks of the same hours, and its name */
+    private function besideS(ReadingsImport $import, Preview $look): ?array
+    {
+        foreach (ReadingsImport::ofSession($import->session()->firstOrFail()) as $other) {
+            $clock = $other->id !== $import->id && $other->added > 0 ? ClockStart::fromArray($other->clock) : null;
+            $shiftS = $clock === null ? null : $look->clockStart?->besideS($clock, $other->shift_ms / 1000, $this->zone($look));
+            if ($shiftS !== null) {
+                return [$shiftS, $other->name];
+            }
+        }
+
+        return null;
     }
 
     /** In which its clock is read: the one that was told, else the garage's. */
@@ -141,14 +171,15 @@ final class ImportStore
         return is_file($import->path()) ? TextInput::lines($import->path(), 'file') : throw WrongState::of('file', Message::of('app.import_gone'));
     }
 
-    /** How it is to be read, and when it began; null leaves either as it is. */
-    public function tell(ReadingsImport $import, ?Mapping $mapping, ?float $shiftS): ReadingsImport
+    /** How it is to be read, when it began, and what wrote it; null leaves each as it is. */
+    public function tell(ReadingsImport $import, ?Mapping $mapping, ?float $shiftS, ?string $instrument): ReadingsImport
     {
         if (self::state($import) !== ImportState::Ready) {
             throw WrongState::of('file', Message::of('app.import_taken'));
         }
         $import->update([
             ...($mapping === null ? [] : ['mapping' => $mapping->toArray(), 'mapping_from' => 'told']),
+            ...($instrument === null ? [] : ['instrument' => $instrument]),
             ...($shiftS === null ? [] : ['shift_ms' => (int) round(1000 * $shiftS)]),
         ]);
 

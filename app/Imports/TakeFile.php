@@ -120,7 +120,7 @@ final class TakeFile
             match (true) {
                 $row instanceof RejectedRow => $part->reject($line),
                 $row instanceof Event => $part->note($line, RowId::of($fileId, $line), $row),
-                $row instanceof Reading => $part->add($line, RowId::of($fileId, $line), $row),
+                $row instanceof Reading => $part->add($line, RowId::of($fileId, $line), $row->by($import->instrument)),
             };
         }
 

@@ -28,6 +28,8 @@ use Illuminate\Support\Carbon;
  * @property string|null $source by which its instrument is known
  * @property array<string, mixed>|null $mapping null: a file of ours, or one that nothing was guessed of
  * @property string $mapping_from ours, guessed, remembered or told
+ * @property string|null $instrument that wrote it
+ * @property array<string, mixed>|null $clock what its first row says of the hour
  * @property int $shift_ms how long after plugging in the file's own time begins
  * @property string $state of ImportState
  * @property string|null $worker
@@ -55,7 +57,7 @@ final class ReadingsImport extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['mapping' => 'array'];
+        return ['mapping' => 'array', 'clock' => 'array'];
     }
 
     /** @return Collection<int, self> oldest first */

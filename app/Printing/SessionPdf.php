@@ -6,6 +6,7 @@ namespace App\Printing;
 
 use App\Garage\CurrentGarage;
 use App\Models\ChargeSession;
+use App\Sessions\Instruments;
 use App\Sessions\SessionAnswer;
 use Harmozon\Core\Equipment\Quantity;
 use Harmozon\Core\Record\Judge;
@@ -17,7 +18,6 @@ use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Term;
 use Harmozon\Core\Words\Voice;
-use Illuminate\Support\Facades\DB;
 
 /** A session's report on paper: one sheet that tells it, and annexes that prove it. It says what the report on the screen says. */
 final class SessionPdf
@@ -193,8 +193,9 @@ final class SessionPdf
     private function instruments(Sheet $sheet, ChargeSession $session, array $judgement): void
     {
         $lines = [];
-        foreach (DB::table('readings')->where('charge_session_id', $session->id)->selectRaw('source, count(*) as n')->groupBy('source')->orderByDesc('n')->limit(self::LISTED)->get() as $row) {
-            $lines[] = is_string($row->source) && $row->source !== '' ? $this->voice->say(Message::of('print.source', source: $row->source, n: Amount::count((int) $row->n))) : $this->voice->say(Message::of('print.source_untold', n: Amount::count((int) $row->n)));
+        foreach (Instruments::of($session) as $one) {
+            $n = Amount::count($one['readings']);
+            $lines[] = $this->voice->say($one['name'] === null ? Message::of('print.source_untold', n: $n) : Message::of('print.source', source: $one['name'], n: $n));
         }
         $lines[] = $this->voice->say(Message::of('print.tolerance', share: Amount::ofHundred(Judge::DEFAULT_TOLERANCE)));
         foreach (array_slice($judgement['gaps'], 0, self::LISTED) as $gap) {

@@ -54,6 +54,7 @@ final class SessionReport
                 'warmth' => $this->review->warmth($recorded),
                 'expected' => $this->review->expected($recorded->diagnosis),
             ],
+            'instruments' => Instruments::of($session),
             'baselines' => $this->baselines->of($session, $recorded),
             'plates' => $this->plates->of($session),
         ];
@@ -77,9 +78,17 @@ final class SessionReport
             $chain->conditions->visit->member,
             $session->station_kwh,
             $judgement->measured->energy->kwh,
-            $session->finished_at === null ? ($judgement->measured->count->lastTs === null ? null : $judgement->measured->count->lastTs / 60) : $session->started_at->diffInSeconds($session->finished_at) / 60,
+            self::minutes($session, $judgement->measured->count->lastTs),
             $session->paid_amount === null ? null : ['amount' => $session->paid_amount, 'currency' => (string) $session->paid_currency],
         );
+    }
+
+    /** A file may tell of more time than passed here: it was written before it was loaded. */
+    private static function minutes(ChargeSession $session, ?float $lastS): ?float
+    {
+        $hereS = $session->finished_at === null ? null : $session->started_at->diffInSeconds($session->finished_at);
+
+        return $hereS === null && $lastS === null ? null : max($hereS ?? 0.0, $lastS ?? 0.0) / 60;
     }
 
     /** @return array{string, array<string, mixed>} the verdict, and what a line of the log shows */

@@ -1,4 +1,4 @@
-import { spawn, type ChildProcess } from 'node:child_process';
+import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { choose, expect, openDemo, test } from './support';
@@ -104,6 +104,63 @@ test('a file of that kind is read as was said, and one that was taken is taken b
   await readings(page, 2);
   await page.getByRole('button', { name: /Undo/ }).click();
   await expect(page.getByRole('heading', { name: /^Readings, / })).toHaveCount(0);
+});
+
+test('degrees Fahrenheit beside our own names are read as such, and the handle was too hot', async ({ page }) => {
+  await begin(page);
+  const rows = Array.from({ length: 12 }, (_, i) => `${i * 60},90,${i < 6 ? 95 : 190.4}`);
+  await load(page, 'mixed.csv', ['t_s,kw,handle (degF)', ...rows].join('\n'));
+  await expect(page.getByText('12 readings added')).toBeVisible();
+  await page.getByRole('button', { name: 'Finish' }).click();
+  await expect(page.getByText('Handle reached 88 °C: too hot to hold.').first()).toBeVisible();
+});
+
+test('a clock of minutes is not taken for hours, and where nothing tells, it is asked', async ({ page }) => {
+  await begin(page);
+  const rows = (last: number) => Array.from({ length: last + 1 }, (_, m) => `${m}:00;50`);
+  await load(page, 'long.csv', ['Time;Power (kW)', ...rows(39)].join('\n'));
+  const look = page.getByRole('dialog');
+  await expect(look.getByRole('row', { name: '7:00 50.0' })).toBeVisible();
+  await look.getByRole('button', { name: 'Take it in' }).click();
+  await readings(page, 40);
+
+  await load(page, 'short.csv', ['Clock;Current (A)', '0:00;100', '0:25;110', '0:50;120'].join('\n'));
+  const asked = look.getByRole('group', { name: /how 0:50 in its column “Clock” is meant/ });
+  await expect(asked.getByRole('button')).toHaveText(['0 min 50 s', '0 h 50 min']);
+  await expect(look.getByRole('button', { name: 'Take it in' })).toBeDisabled();
+  await asked.getByRole('button', { name: '0 min 50 s' }).click();
+  await expect(look.getByRole('row', { name: '0:50 120.0' })).toBeVisible();
+  await look.getByRole('button', { name: 'Take it in' }).click();
+  await readings(page, 43);
+});
+
+test('French headers and a space between thousands are read, laid by the first clock, and named on paper', async ({
+  page,
+}) => {
+  await begin(page);
+  const at = (minute: number, second = 0) =>
+    `01.03.2024 10:${String(minute).padStart(2, '0')}:${String(second).padStart(2, '0')}`;
+  const car = Array.from({ length: 20 }, (_, i) => `${at(i)};${20 + i};50 ${200 + i},5`);
+  await load(page, 'recorder.csv', ['Horodatage;État de charge (%);Puissance (W)', ...car].join('\n'));
+  const look = page.getByRole('dialog');
+  await expect(look.getByRole('row', { name: '1:00 21.0 50.2' })).toBeVisible();
+  await look.getByLabel('Instrument').fill('Recorder of the club');
+  await page.keyboard.press('Tab');
+  await look.getByRole('button', { name: 'Take it in' }).click();
+  await readings(page, 20);
+
+  await load(page, 'probe.csv', ['Heure;Temp poignée (°C)', `${at(2, 30)};31,5`, `${at(12, 30)};36,5`].join('\n'));
+  await expect(look.getByRole('row', { name: '2:30 31.5 °C' })).toBeVisible();
+  await look.getByRole('button', { name: 'Take it in' }).click();
+  await readings(page, 22);
+
+  await page.getByRole('button', { name: 'Finish' }).click();
+  await expect(page.getByText('Recorder of the club, 20 readings')).toBeVisible();
+  await expect(page.getByText('probe, 2 readings')).toBeVisible();
+  const saved = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Report as PDF' }).click();
+  const text = execFileSync('php', ['tests/Browser/pdftext.php', await (await saved).path()]).toString();
+  expect(text.replace(/\s+/g, '')).toContain('Recorderoftheclub:20readings');
 });
 
 test('a large file is taken beside the server: stopped, gone on with, and its worker killed on the way', async ({

@@ -110,6 +110,53 @@ final class ImportTest extends TestCase
         $this->getJson("/api/imports/{$next}")->assertNotFound();
     }
 
+    public function test_a_file_that_can_be_read_in_two_ways_is_asked_about_and_either_answer_settles_it(): void
+    {
+        $text = "Time;Power (kW)\n0:00;50\n0:20;51\n0:50;52\n";
+        foreach ([[0, 50.0], [1, 3000.0]] as [$way, $lastS]) {
+            $id = $this->arrived($way === 0 ? $text : str_replace('Power', 'Active power', $text));
+            $look = $this->getJson("/api/imports/{$id}/look")->assertOk();
+            Contract::holds('GET', '/imports/{file}/look', $look);
+            self::assertSame(['Time', '0:50', ['0 min 50 s', '0 h 50 min']], [$look->json('question.column'), $look->json('question.example'), $look->json('question.ways.*.words')]);
+            self::assertSame(0, $look->json('understood'));
+            $told = $this->putJson("/api/imports/{$id}", ['mapping' => $look->json("question.ways.{$way}.mapping")])->assertOk();
+            Contract::holds('PUT', '/imports/{file}', $told);
+            $settled = $this->getJson("/api/imports/{$id}/look");
+            self::assertSame([null, null, $lastS], [$settled->json('question'), $settled->json('problem'), (float) $settled->json('rows.2.t_s')]);
+        }
+    }
+
+    public function test_a_second_file_is_laid_by_the_clock_of_the_first_and_both_name_their_instruments(): void
+    {
+        $first = $this->arrived("Uhrzeit;Leistung (kW)\n01.03.2024 10:00:00;50\n01.03.2024 10:05:00;51\n", 'car screen.csv');
+        self::assertSame([0.0, 'car screen'], [(float) $this->getJson("/api/imports/{$first}")->json('shift_s'), $this->getJson("/api/imports/{$first}")->json('instrument')]);
+        $this->postJson("/api/imports/{$first}/start")->assertJsonPath('added', 2);
+
+        $second = $this->arrived("Uhrzeit;Adapter (°C)\n01.03.2024 10:01:30;30\n01.03.2024 10:04:00;33\n", 'thermo.csv');
+        $look = $this->getJson("/api/imports/{$second}/look");
+        Contract::holds('GET', '/imports/{file}/look', $look);
+        self::assertSame([90.0, 'car screen.csv', 90.0], [(float) $look->json('clock_shift_s'), $look->json('clock_of'), (float) $look->json('rows.0.t_s')]);
+        $this->putJson("/api/imports/{$second}", ['instrument' => str_repeat('x', 41)])->assertStatus(422)->assertJsonStructure(['errors' => ['instrument']]);
+        $this->putJson("/api/imports/{$second}", ['instrument' => 'Thermometer, blue'])->assertOk()->assertJsonPath('instrument', 'Thermometer, blue');
+        $this->postJson("/api/imports/{$second}/start")->assertJsonPath('added', 2);
+
+        self::assertSame([['car screen', 0], ['car screen', 300_000], ['Thermometer, blue', 90_000], ['Thermometer, blue', 240_000]], DB::table('readings')->where('charge_session_id', $this->session->id)->orderBy('source', 'desc')->orderBy('t_ms')->get(['source', 't_ms'])->map(static fn ($r): array => [$r->source, (int) $r->t_ms])->sortBy(static fn (array $r): string => strtolower($r[0]))->values()->all());
+        $report = $this->getJson("/api/sessions/{$this->session->ulid}")->assertOk();
+        self::assertSame([['name' => 'Thermometer, blue', 'readings' => 2], ['name' => 'car screen', 'readings' => 2]], $report->json('instruments'));
+    }
+
+    /** Written in March of 2024, loaded in 2026: the record tells of March. */
+    public function test_a_charge_record_tells_the_time_by_the_clock_of_its_readings(): void
+    {
+        DB::table('garages')->where('id', $this->user->garage_id)->update(['timezone' => 'Europe/Oslo']);
+        $this->actingAs($this->user->refresh());
+        $file = $this->arrived("Uhrzeit;Leistung (kW)\n01.03.2024 10:00:00;50\n01.03.2024 10:01:00;51\n01.03.2024 10:30:00;51\n");
+        $this->postJson("/api/imports/{$file}/start")->assertJsonPath('added', 3);
+        $this->postJson("/api/sessions/{$this->session->ulid}/finish")->assertOk();
+        $record = $this->getJson("/api/sessions/{$this->session->ulid}/cdr")->assertOk();
+        self::assertSame(['2024-03-01T09:00:00Z', '2024-03-01T09:30:00Z', 0.5], [$record->json('start_date_time'), $record->json('end_date_time'), $record->json('total_time')]);
+    }
+
     /** Plugged in at 10:00 in Oslo (summer time); the file's clock begins at 10:05 and at 09:58. */
     public function test_a_file_is_laid_beside_the_session_by_its_clock(): void
     {
@@ -351,9 +398,9 @@ final class ImportTest extends TestCase
         return "/api/sessions/{$this->session->ulid}/imports";
     }
 
-    private function arrived(string $text): string
+    private function arrived(string $text, string $name = 'readings.csv'): string
     {
-        return $this->arriveIn($this->session->ulid, $text);
+        return $this->arriveIn($this->session->ulid, $text, $name);
     }
 
     /** @return TestResponse<\Symfony\Component\HttpFoundation\Response> */

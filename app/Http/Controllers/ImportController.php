@@ -57,6 +57,7 @@ final class ImportController extends Controller
     {
         $head = $this->store->head($file);
         $look = $this->store->look($file);
+        [$clockShiftS, $clockOf] = $this->store->clockShift($file, $look);
 
         return response()->json([
             'headers' => array_map(static fn (string $header, array $samples): array => ['header' => $header, 'samples' => $samples], $head->headers, $head->samples),
@@ -69,7 +70,8 @@ final class ImportController extends Controller
             'understood' => $look->understood,
             ...$writer->rejected($look->rejected),
             'curve' => (object) $look->curve,
-            'clock_shift_s' => $this->store->clockShiftS($file, $look),
+            'clock_shift_s' => $clockShiftS,
+            'clock_of' => $clockOf,
             'unused_columns' => $look->unusedColumns,
             'question' => self::question($look->unsure, $voice),
             'problem' => $look->problem === null ? null : $voice->say($look->problem),
@@ -78,7 +80,7 @@ final class ImportController extends Controller
 
     public function tell(TellImportRequest $request, ReadingsImport $file): JsonResponse
     {
-        return response()->json($this->told($this->store->tell($file, $request->mapping(), $request->shiftS())));
+        return response()->json($this->told($this->store->tell($file, $request->mapping(), $request->shiftS(), $request->instrument())));
     }
 
     public function start(ReadingsImport $file): JsonResponse
@@ -132,7 +134,7 @@ final class ImportController extends Controller
     {
         return [
             'id' => $import->ulid,
-            ...$import->only(['name', 'bytes', 'received', 'state', 'mapping', 'mapping_from', 'lines', 'lines_done', 'understood', 'added']),
+            ...$import->only(['name', 'instrument', 'bytes', 'received', 'state', 'mapping', 'mapping_from', 'lines', 'lines_done', 'understood', 'added']),
             'shift_s' => $import->shift_ms / 1000,
             'events_noted' => $import->noted,
             'rejected_count' => $import->rejected,

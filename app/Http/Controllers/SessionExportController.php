@@ -12,6 +12,7 @@ use App\Printing\Paper;
 use App\Printing\SessionPdf;
 use App\Sessions\SessionAnswer;
 use App\Sessions\SessionChain;
+use App\Sessions\SessionClock;
 use App\Sessions\SessionFacts;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Ocpi\CdrSession;
@@ -83,9 +84,10 @@ final class SessionExportController extends Controller
     }
 
     /** Of a finished session. */
-    public function cdr(ChargeSession $session, CurrentGarage $garage): JsonResponse
+    public function cdr(ChargeSession $session, CurrentGarage $garage, SessionClock $clock): JsonResponse
     {
         $endedAt = $session->finished_at ?? throw WrongState::of('session', Message::of('app.not_finished'));
+        [$began, $lastRead] = $clock->of($session);
         $summary = $session->summary ?? [];
         $number = static fn (string $key): ?float => is_numeric($summary[$key] ?? null) ? (float) $summary[$key] : null;
         $currency = Garage::query()->whereKey($garage->id())->value('currency');
@@ -94,8 +96,8 @@ final class SessionExportController extends Controller
             id: $session->ulid,
             outlet: SessionChain::of($session)->answer->chain->outlet,
             stall: $session->stall,
-            startedAt: $session->started_at->toDateTimeImmutable(),
-            endedAt: $endedAt->toDateTimeImmutable(),
+            startedAt: $began,
+            endedAt: $lastRead ?? $endedAt->toDateTimeImmutable(),
             kwh: $session->station_kwh ?? $number('energy_kwh'),
             highestKw: $number('peak_kw'),
             paid: $session->paid_amount === null ? null : ['amount' => $session->paid_amount, 'currency' => (string) $session->paid_currency],

@@ -8,6 +8,7 @@ use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Readings\Foreign\Mapping;
 use Harmozon\Core\Readings\Foreign\MappingReader;
 use Harmozon\Core\Readings\ReadingColumns;
+use Harmozon\Core\Record\Reading;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** How a readings file is to be read, and how long after plugging in it begins. */
@@ -18,7 +19,7 @@ final class TellImportRequest extends FormRequest
     {
         $most = (int) ReadingColumns::LONGEST_S;
 
-        return ['mapping' => ['nullable', 'array'], 'shift_s' => ['nullable', 'numeric', "between:-{$most},{$most}"]];
+        return ['mapping' => ['nullable', 'array'], 'shift_s' => ['nullable', 'numeric', "between:-{$most},{$most}"], 'instrument' => ['nullable', 'string', 'max:'.Reading::LONGEST_SOURCE]];
     }
 
     /** @throws FieldError naming the field of the mapping */
@@ -31,6 +32,14 @@ final class TellImportRequest extends FormRequest
         $whole = json_decode($this->getContent(), false);
 
         return (new MappingReader)->json((string) json_encode(is_object($whole) ? $whole->mapping ?? null : null), 'mapping');
+    }
+
+    /** Null where nothing is said of it. */
+    public function instrument(): ?string
+    {
+        $name = $this->json('instrument');
+
+        return is_string($name) && trim($name) !== '' ? trim($name) : null;
     }
 
     public function shiftS(): ?float

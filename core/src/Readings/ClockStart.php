@@ -12,6 +12,12 @@ final readonly class ClockStart
     /** A clock that tells a moment so far from plugging in does not speak of this session (s). */
     private const SAME_VISIT_S = 43_200;
 
+    /** Two clocks without a date that are further apart do not speak of one session (s). */
+    private const SAME_HOURS_S = 14_400;
+
+    /** What begins so soon after zero may count from plugging in (s). */
+    private const FROM_ZERO_S = 60;
+
     /**
      * @param  float  $seconds  since 1970; of a clock without a zone as if it were UTC, of one without a date since midnight
      */
@@ -31,6 +37,46 @@ final readonly class ClockStart
     public function usualShiftS(\DateTimeInterface $pluggedIn, \DateTimeZone $zone): float
     {
         return $this->hasDate ? $this->shiftS($pluggedIn, $zone) ?? 0.0 : 0.0;
+    }
+
+    /**
+     * Where a second file is laid by the clock of a first (s after plugging in); null where the two do not speak of one session, or
+     * one tells a day and the other none.
+     *
+     * @param  float  $firstShiftS  where the first one was laid
+     */
+    public function besideS(self $first, float $firstShiftS, \DateTimeZone $zone): ?float
+    {
+        if ($this->hasDate !== $first->hasDate) {
+            return null;
+        }
+        if ($this->hasDate) {
+            $began = new \DateTimeImmutable('@0');
+            $after = $this->after($began, $zone) - $first->after($began, $zone);
+
+            return abs($after) <= self::SAME_VISIT_S ? $firstShiftS + $after : null;
+        }
+        $after = $this->seconds - $first->seconds;
+        $after -= self::DAY_S * round($after / self::DAY_S);
+
+        return abs($after) <= self::SAME_HOURS_S && min($this->seconds, $first->seconds) >= self::FROM_ZERO_S ? $firstShiftS + $after : null;
+    }
+
+    /** When the session began by a clock that tells the day; null of any other. */
+    public function pluggedIn(float $shiftS, \DateTimeZone $zone): ?\DateTimeImmutable
+    {
+        return $this->hasDate ? new \DateTimeImmutable('@'.(int) round($this->after(new \DateTimeImmutable('@0'), $zone) - $shiftS)) : null;
+    }
+
+    /** @return array{seconds: float, has_date: bool, has_zone: bool} */
+    public function toArray(): array
+    {
+        return ['seconds' => $this->seconds, 'has_date' => $this->hasDate, 'has_zone' => $this->hasZone];
+    }
+
+    public static function fromArray(mixed $kept): ?self
+    {
+        return is_array($kept) && is_numeric($kept['seconds'] ?? null) ? new self((float) $kept['seconds'], ($kept['has_date'] ?? false) === true, ($kept['has_zone'] ?? false) === true) : null;
     }
 
     /**

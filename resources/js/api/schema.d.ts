@@ -3075,6 +3075,12 @@ export interface components {
         };
         Judged: components["schemas"]["Live"] & {
             review: components["schemas"]["SessionReview"];
+            /** @description That its readings came from, those with the most first */
+            instruments: {
+                /** @description Null where it is not told */
+                name: string | null;
+                readings: number;
+            }[];
             /** @description Sessions that it is held against */
             baselines: components["schemas"]["Baseline"][];
             /** @description By which plates it was judged */
@@ -3140,6 +3146,8 @@ export interface components {
         Import: {
             id: string;
             name: string;
+            /** @description That wrote it: its name stands with every reading of it */
+            instrument: string | null;
             bytes: number;
             received: number;
             /** @enum {string} */
@@ -3201,6 +3209,8 @@ export interface components {
             curve: {
                 [key: string]: number[][];
             };
+            /** @description The file of the session beside whose clock that is; null where it is the clock of the session */
+            clock_of: string | null;
             /** @description How long after plugging in the file begins by its own clock; null where it has none */
             clock_shift_s: number | null;
             problem: components["schemas"]["TextOrNull"];
@@ -5310,6 +5320,7 @@ export interface operations {
                 "application/json": {
                     mapping?: components["schemas"]["Mapping"];
                     shift_s?: number;
+                    instrument?: string;
                 };
             };
         };

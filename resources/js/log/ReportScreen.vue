@@ -56,6 +56,12 @@ function look(from: number, to: number): void {
 function judged(now: Report): void {
   report.value = now;
 }
+/** What it was measured with. */
+const instruments = computed(() =>
+  (report.value?.instruments ?? []).map(({ name, readings: n }) =>
+    name === null ? say('report.instrument_untold', { n }) : say('report.instrument', { name, n }),
+  ),
+);
 /** What the place counted and asked for. */
 const counted = computed(() => report.value?.counted ?? []);
 const peaks = computed(() => {
@@ -189,6 +195,13 @@ onMounted(async () => {
 
     <PlateCheck :rows="judgement.plate_check" />
     <TemperatureTable v-if="judgement.temperatures.length > 0" :temperatures="judgement.temperatures" />
+
+    <section v-if="instruments.length > 0" aria-labelledby="instruments-title">
+      <h2 id="instruments-title">{{ say('report.instruments') }}</h2>
+      <ul class="flags">
+        <li v-for="line in instruments" :key="line">{{ line }}</li>
+      </ul>
+    </section>
 
     <SessionPhotos :session="session.id" />
     <section v-if="happened.length > 0 || counted.length > 0" class="happened" aria-labelledby="happened-title">

@@ -12,7 +12,7 @@ import FileSlide from './FileSlide.vue';
 /** A readings file before it is taken: what its columns hold, its first rows, the curve they draw, and when it began. */
 const props = defineProps<{ file: Import; look: ImportLook; refusal: string; curve: CurvePoint[] }>();
 const emit = defineEmits<{
-  tell: [body: { mapping?: Mapping; shift_s?: number }];
+  tell: [body: { mapping?: Mapping; shift_s?: number; instrument?: string }];
   take: [];
   drop: [file: Import];
   close: [];
@@ -53,6 +53,15 @@ const hasCurve = computed(() => Object.keys(props.look.curve).length > 0);
   >
     <div class="look">
       <p>{{ FROM[file.mapping_from] }}</p>
+      <label class="instrument">
+        {{ say('look.instrument') }}
+        <input
+          :value="file.instrument ?? ''"
+          maxlength="40"
+          autocomplete="off"
+          @change="(e) => emit('tell', { instrument: (e.target as HTMLInputElement).value })"
+        />
+      </label>
       <fieldset v-if="look.question" class="question">
         <legend>{{ say('look.question', { column: look.question.column, example: look.question.example }) }}</legend>
         <button
@@ -81,6 +90,7 @@ const hasCurve = computed(() => Object.keys(props.look.curve).length > 0);
         v-if="hasCurve"
         :curve="curve"
         :look="look"
+        :beside="look.clock_of"
         :shift-s="file.shift_s"
         @shift="(s) => emit('tell', { shift_s: s })"
       />
@@ -144,6 +154,13 @@ const hasCurve = computed(() => Object.keys(props.look.curve).length > 0);
 
 .look > * {
   min-width: 0;
+}
+
+.instrument {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--space-4);
+  align-items: center;
 }
 
 .question {

@@ -13,7 +13,7 @@ import { say } from '@/words/say';
 import { useReadingFields } from '@/connect/readingFields';
 
 /** The session above, the file below, on one time axis: the file is pushed until both tell of the same moment. */
-const props = defineProps<{ curve: CurvePoint[]; look: ImportLook; shiftS: number }>();
+const props = defineProps<{ curve: CurvePoint[]; look: ImportLook; beside: string | null; shiftS: number }>();
 const emit = defineEmits<{ shift: [seconds: number] }>();
 
 type Points = [number, number][];
@@ -200,7 +200,11 @@ function key(event: KeyboardEvent): void {
         v-if="look.clock_shift_s !== null && look.clock_shift_s !== now"
         @click="emit('shift', look.clock_shift_s)"
       >
-        {{ say('look.by_clock', { when: when(look.clock_shift_s) }) }}
+        {{
+          beside === null
+            ? say('look.by_clock', { when: when(look.clock_shift_s) })
+            : say('look.by_clock_of', { name: beside, when: when(look.clock_shift_s) })
+        }}
       </TextButton>
       <label
         >{{ say('look.shift') }}

@@ -112,7 +112,7 @@ export function useFiles(session: string, onIn: () => void, onTaken: () => void)
   }
 
   /** Read as somebody says, and looked at anew. */
-  function tell(body: { mapping?: Mapping; shift_s?: number }): Promise<void> {
+  function tell(body: { mapping?: Mapping; shift_s?: number; instrument?: string }): Promise<void> {
     const turn = before.then(async () => {
       const of = look.value;
       if (!of) {

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sessions;
+
+use App\Models\ChargeSession;
+use Illuminate\Support\Facades\DB;
+
+/** Which instruments a session's readings came from. */
+final class Instruments
+{
+    /** Those with the most readings; a session may name very many. */
+    private const MOST = 40;
+
+    /** @return list<array{name: string|null, readings: int}> those with the most readings first; null: not told */
+    public static function of(ChargeSession $session): array
+    {
+        $found = [];
+        foreach (DB::table('readings')->where('charge_session_id', $session->id)->selectRaw('source, count(*) as n')->groupBy('source')->orderByDesc('n')->orderBy('source')->limit(self::MOST)->get() as $row) {
+            $found[] = ['name' => is_string($row->source) && $row->source !== '' ? $row->source : null, 'readings' => (int) $row->n];
+        }
+
+        return $found;
+    }
+}
