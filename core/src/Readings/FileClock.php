@@ -62,7 +62,7 @@ final class FileClock
      */
     public function elapsedS(string $time): float
     {
-        $read = $this->moment($time);
+        $read = $this->written?->format === null ? self::read($time, $this->written?->zone) : $this->asWritten($this->written, $time);
         // A clock without a date that falls back by half a day has passed midnight; minutes and seconds count on.
         if (! $read->hasDate && $this->written?->format !== ShortClock::MINUTES && $this->lastS !== null && $read->seconds < $this->lastS - self::DAY_S / 2) {
             $this->midnightsS += self::DAY_S;

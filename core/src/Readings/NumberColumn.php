@@ -75,15 +75,16 @@ final readonly class NumberColumn
      */
     public function read(string $text): float
     {
-        $plain = $this->signs->plain($this->position, $text);
+        $isPlain = is_numeric($text) && (! $this->signs->hasDecimalComma || ! str_contains($text, '.'));
+        $plain = $isPlain ? $text : $this->signs->plain($this->position, $text);
         [$factor, $offset] = [$this->factor, $this->offset];
-        if (! is_numeric($plain) && ($apart = self::apart($text)) !== null && $apart[1]->fits($this->name)) {
+        if (! $isPlain && ! is_numeric($plain) && ($apart = self::apart($text)) !== null && $apart[1]->fits($this->name)) {
             // The unit beside the figure goes before that of the header; which way is charging stays.
             $plain = $this->signs->plain($this->position, $apart[0]);
             [$factor, $offset] = [($this->factor < 0 ? -1 : 1) * $apart[1]->factor(), $apart[1]->offset()];
         }
         $isConverted = $factor !== 1.0 || $offset !== 0.0;
-        if (is_numeric($plain)) {
+        if ($isPlain || is_numeric($plain)) {
             $value = (float) $plain;
             if ($isConverted) {
                 $value = $value * $factor + $offset;

@@ -39,6 +39,16 @@ final class NumberSigns
 
     private int $seenInAll;
 
+    /** Rows that were looked at; from so many on, a column that has not told is read as the others are. */
+    private int $rows = 0;
+
+    private const ENOUGH_ROWS = 1000;
+
+    private bool $isSettled = false;
+
+    /** Whether any column is known to have a comma before its decimals: a point may then stand between thousands. */
+    public bool $hasDecimalComma = false;
+
     /**
      * @param  bool  $mayBeComma  whether a comma may stand for the decimal point where nothing tells
      * @param  '.'|','|null  $told  the sign of the decimals, by a mapping; the other one then stands between thousands
@@ -48,6 +58,7 @@ final class NumberSigns
     {
         // Where commas stand between the cells, a point is that of the decimals, until a quoted column says otherwise.
         $this->seenInAll = $mayBeComma ? 0 : self::POINT;
+        $this->hasDecimalComma = $told === ',';
     }
 
     public static function between(string $delimiter): self
@@ -73,23 +84,38 @@ final class NumberSigns
         if ($this->told !== null) {
             return;
         }
+        if (++$this->rows > self::ENOUGH_ROWS && $this->open === [] && $this->decimal() !== null) {
+            $this->isSettled = true;
+
+            return;
+        }
         foreach ($columns as $column) {
             $at = $column->position;
             $text = $cells[$at] ?? '';
-            if ($text === '' || isset($this->decimal[$at]) || (! $this->mayBeComma && ! str_contains($text, ','))) {
+            if (isset($this->decimal[$at]) || $text === '' || (! $this->mayBeComma && ! str_contains($text, ','))) {
+                continue;
+            }
+            $seen = $this->seen[$at] ?? 0;
+            if (($seen & (self::SMALL | self::LARGE)) === (self::SMALL | self::LARGE) && strpbrk($text, '.,') === false) {
                 continue;
             }
             $what = self::what($text, $column);
-            if (($this->seen[$at] ?? 0) === (($this->seen[$at] ?? 0) | $what) && ! isset($this->open[$at])) {
+            if ($seen === ($seen | $what) && ! isset($this->open[$at])) {
                 continue;
             }
-            $this->seen[$at] = ($this->seen[$at] ?? 0) | $what;
+            $this->seen[$at] = $seen | $what;
             $this->seenInAll |= $what & (self::POINT | self::COMMA);
             if (($what & (self::EITHER_POINT | self::EITHER_COMMA)) !== 0) {
                 $this->open[$at] = $text;
             }
             $this->close();
         }
+    }
+
+    /** Whether no row can tell more. */
+    public function isSettled(): bool
+    {
+        return $this->isSettled || $this->told !== null;
     }
 
     /** Whether a number was seen that may be either, so that more rows are needed. */
@@ -109,6 +135,7 @@ final class NumberSigns
                 continue;
             }
             $this->decimal[$at] = ($seen & self::LARGE) !== 0 ? $sign : self::other($sign);
+            $this->hasDecimalComma = $this->hasDecimalComma || $this->decimal[$at] === ',';
             unset($this->open[$at]);
         }
     }
@@ -134,9 +161,12 @@ final class NumberSigns
     /** A number as PHP reads it, where it is one. */
     public function plain(int $position, string $text): string
     {
-        $decimal = $this->told ?? $this->decimal[$position] ?? null;
+        $decimal = $this->told ?? $this->decimal[$position] ?? ($this->isSettled ? $this->decimal() : null);
         if (is_numeric($text)) {
             return $decimal === ',' && $this->isGroupedBy('.', $text) ? str_replace('.', '', $text) : $text;
+        }
+        if ($decimal === ',' && is_numeric($plain = str_replace(',', '.', $text))) {
+            return $plain;
         }
         $plain = NumberColumn::ungrouped($text);
         if ($plain !== $text) {
@@ -199,6 +229,7 @@ final class NumberSigns
             $told = $own !== 0 ? $own : (isset($this->open[$at]) ? $this->seenInAll : 0);
             if ($told === self::POINT || $told === self::COMMA) {
                 $this->decimal[$at] = $told === self::POINT ? '.' : ',';
+                $this->hasDecimalComma = $this->hasDecimalComma || $told === self::COMMA;
                 unset($this->open[$at]);
             } elseif ($own !== 0) {
                 unset($this->open[$at]);

@@ -233,9 +233,10 @@ final class ReadingsReader
             throw FieldError::at('row', Message::of('readings.more_cells'));
         }
         $read = [];
+        $hasUsualMarks = ($this->mapping->empty ?? []) === [];
         foreach ($columns->numbers as $name => $column) {
             $text = $cells[$column->position] ?? '';
-            if ($name === 't_s' ? $text !== '' : ! $this->isEmpty($text)) {
+            if ($text !== '' && ($name === 't_s' || ($hasUsualMarks && ctype_digit($text[0])) || ! $this->isEmpty($text))) {
                 $read[$name] = $column->read($text);
             }
         }

@@ -6,7 +6,6 @@ namespace Harmozon\Core\Readings;
 
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Readings\Foreign\Mapping;
-use Harmozon\Core\Readings\Foreign\TimeMap;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
@@ -21,7 +20,7 @@ final class Settling
 
     private const FEWEST_FALLS = 2;
 
-    /** A clock without a date that falls by more has passed midnight (s). */
+    /** A clock without a date that falls by more has passed midnight: half a day (s). */
     private const MIDNIGHT_S = 43_200.0;
 
     /** Rows that are held at the most. */
@@ -50,7 +49,8 @@ final class Settling
      */
     public function rows(\Generator $rows): \Generator
     {
-        yield from $this->held($this->oldestFirst($rows));
+        $first = $this->first($rows);
+        yield from $this->held($this->lines === [] ? $first : $this->turned($first), $rows);
     }
 
     /** The line of a row in the file. */
@@ -66,33 +66,55 @@ final class Settling
     }
 
     /**
-     * @param  \Generator<int, list<string>|Message>  $rows
+     * @param  iterable<int, string|Message>  $first  packed
+     * @param  \Generator<int, list<string>|Message>  $rows  behind them
      * @return \Generator<int, list<string>|Message>
      */
-    private function held(\Generator $rows): \Generator
+    private function held(iterable $first, \Generator $rows): \Generator
     {
         $held = [];
-        foreach ($rows as $line => $row) {
-            if (is_array($row)) {
-                if ($this->short?->isOpen() === true) {
-                    $this->short->look(FileClock::text($this->columns->time, $row));
-                }
-                $this->signs->look($this->columns->numbers, $row);
-            }
-            if (($this->short?->isOpen() === true || $this->signs->isOpen()) && count($held) < self::MOST_HELD) {
-                $held[$line] = is_array($row) ? implode(self::BETWEEN, $row) : $row;
-
-                continue;
-            }
-            if ($held !== []) {
-                $this->mustBeSettled();
-                yield from self::unpacked($held);
-                $held = [];
-            }
-            yield $line => $row;
+        foreach ($first as $line => $row) {
+            $row = is_string($row) ? explode(self::BETWEEN, $row) : $row;
+            yield from $this->look($line, $row, $held);
+        }
+        while ($rows->valid() && ($held !== [] || $this->short?->isOpen() === true || ! $this->signs->isSettled())) {
+            yield from $this->look($rows->key(), $rows->current(), $held);
+            $rows->next();
         }
         $this->mustBeSettled();
         yield from self::unpacked($held);
+        while ($rows->valid()) {
+            yield $rows->key() => $rows->current();
+            $rows->next();
+        }
+    }
+
+    /**
+     * @param  list<string>|Message  $row
+     * @param  array<int, string|Message>  $held
+     * @return iterable<int, list<string>|Message> the row with those that were held, or none while it is open how they are read
+     */
+    private function look(int $line, array|Message $row, array &$held): iterable
+    {
+        if (is_array($row)) {
+            if ($this->short?->isOpen() === true) {
+                $this->short->look(FileClock::text($this->columns->time, $row));
+            }
+            $this->signs->look($this->columns->numbers, $row);
+        }
+        $isOpen = $this->short?->isOpen() === true || $this->signs->isOpen();
+        if ($isOpen && count($held) < self::MOST_HELD) {
+            $held[$line] = is_array($row) ? implode(self::BETWEEN, $row) : $row;
+
+            return [];
+        }
+        if ($held === []) {
+            return [$line => $row];
+        }
+        $this->mustBeSettled();
+        [$all, $held] = [$held, []];
+
+        return self::together($all, $line, $row);
     }
 
     /** @throws UnsureFile */
@@ -109,12 +131,14 @@ final class Settling
     }
 
     /**
+     * The first rows; all of them where the newest stands first.
+     *
      * @param  \Generator<int, list<string>|Message>  $rows
-     * @return \Generator<int, list<string>|Message>
+     * @return array<int, string|Message> packed
      *
      * @throws FieldError where the newest stands first, and there are more than can be turned round
      */
-    private function oldestFirst(\Generator $rows): \Generator
+    private function first(\Generator $rows): array
     {
         $held = [];
         $falls = $steps = 0;
@@ -125,19 +149,13 @@ final class Settling
             $now = is_array($row) ? $this->moment($row) : null;
             if ($now !== null && $last !== null && $now[0] !== $last[0]) {
                 $steps++;
-                $falls += $now[0] < $last[0] && ($now[1] || $now[0] > $last[0] - self::MIDNIGHT_S) ? 1 : 0;
+                $falls += $now[0] < $last[0] && ($now[1] || $last[0] > 2 * self::MIDNIGHT_S || $now[0] > $last[0] - self::MIDNIGHT_S) ? 1 : 0;
             }
             $last = $now ?? $last;
             $rows->next();
         }
         if ($falls < self::FEWEST_FALLS || $falls !== $steps) {
-            yield from self::unpacked($held);
-            while ($rows->valid()) {
-                yield $rows->key() => $rows->current();
-                $rows->next();
-            }
-
-            return;
+            return $held;
         }
         while ($rows->valid()) {
             $row = $rows->current();
@@ -149,10 +167,18 @@ final class Settling
         }
         $numbers = array_keys($held);
         $this->lines = array_combine($numbers, array_reverse($numbers));
+
+        return $held;
+    }
+
+    /**
+     * @param  array<int, string|Message>  $held
+     * @return \Generator<int, string|Message> the last one first, by ascending numbers
+     */
+    private function turned(array $held): \Generator
+    {
         foreach ($this->lines as $number => $line) {
-            foreach (self::unpacked([$number => $held[$line]]) as $row) {
-                yield $number => $row;
-            }
+            yield $number => $held[$line];
         }
     }
 
@@ -187,5 +213,16 @@ final class Settling
         foreach ($held as $line => $row) {
             yield $line => is_string($row) ? explode(self::BETWEEN, $row) : $row;
         }
+    }
+
+    /**
+     * @param  array<int, string|Message>  $held
+     * @param  list<string>|Message  $row
+     * @return \Generator<int, list<string>|Message>
+     */
+    private static function together(array $held, int $line, array|Message $row): \Generator
+    {
+        yield from self::unpacked($held);
+        yield $line => $row;
     }
 }
