@@ -48,6 +48,12 @@ final readonly class ForecastWriter
             'minutes' => FitWriter::rounded($forecast->totals->minutes),
             'plug_kwh' => round($forecast->totals->plugKwh, 3),
             'pack_kwh' => round($forecast->totals->packKwh, 3),
+            'cabin_kwh' => round($forecast->totals->cabinKwh, 3),
+            'cabin_saves' => $forecast->advice->saving === null ? null : [
+                'minutes' => FitWriter::rounded($forecast->advice->saving->minutes),
+                'plug_kwh' => FitWriter::rounded($forecast->advice->saving->plugKwh, 3),
+                'words' => $this->voice->say($forecast->advice->saving->message($forecast->totals->cabinKwh, $conditions->cabin->isAbout)),
+            ],
             'mean_kw' => round($forecast->totals->meanKw(), 2),
             'peak_kw' => round($forecast->totals->peakKw, 2),
             'minutes_by_binding' => (object) array_map(static fn (float $m): float => round($m, 2), $forecast->totals->minutesByBinding),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Answers;
 
 use Harmozon\Core\Catalogue\Region;
+use Harmozon\Core\Chain\Cabin;
 use Harmozon\Core\Chain\Distance;
 use Harmozon\Core\Chain\UsualNeed;
 use Harmozon\Core\Equipment\AccessKind;
@@ -47,6 +48,7 @@ final readonly class TermsWriter
     private const SETS = [
         'access' => AccessKind::class,
         'attach_order' => AttachOrder::class,
+        'cabin' => Cabin::class,
         'cause' => Cause::class,
         'certification' => Certification::class,
         'confidence' => Confidence::class,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Case;
 
+use Harmozon\Core\Chain\Cabin;
+use Harmozon\Core\Chain\CabinLoad;
 use Harmozon\Core\Chain\ChargeWanted;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Chain\Distance;
@@ -192,6 +194,19 @@ final class CaseReader
         );
     }
 
+    /** A figure goes before the word that was chosen. */
+    private static function cabin(Node $node): CabinLoad
+    {
+        $said = $node->choice('cabin', Cabin::class);
+        $kw = $node->number('cabin_kw', Range::cabinKw());
+
+        return match (true) {
+            $kw !== null => new CabinLoad($kw),
+            $said !== null => CabinLoad::said($said),
+            default => new CabinLoad,
+        };
+    }
+
     private static function distance(?Node $node): ?Distance
     {
         return $node === null ? null : new Distance(
@@ -244,6 +259,7 @@ final class CaseReader
                 nextStopKw: $node->number('next_stop_kw', Range::kw()),
             ),
             faults: $this->faults($node->objectOrNull('faults') ?? Node::of([])),
+            cabin: self::cabin($node),
         );
     }
 }

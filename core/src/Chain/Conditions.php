@@ -26,7 +26,14 @@ final readonly class Conditions
         public VisitPlan $visit = new VisitPlan,
         public Faults $faults = new Faults,
         public array $remembered = [],
+        public CabinLoad $cabin = new CabinLoad,
     ) {
+    }
+
+    /** As if nobody heated or cooled the cabin. */
+    public function withoutCabin(): self
+    {
+        return $this->with(cabin: new CabinLoad);
     }
 
     /** As a session went: from its own start to where it came, whatever was wanted. */

@@ -59,6 +59,12 @@ final readonly class Curve
         return $this->value[$last];
     }
 
+    /** The same, so much higher everywhere. */
+    public function plus(float $more): self
+    {
+        return $more === 0.0 ? $this : new self($this->soc, array_map(static fn (float $v): float => $v + $more, $this->value));
+    }
+
     public function times(float $factor): self
     {
         return new self($this->soc, array_map(static fn (float $v): float => $v * $factor, $this->value));

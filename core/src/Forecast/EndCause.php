@@ -9,5 +9,7 @@ enum EndCause
 {
     case Reached;
     case NothingFlows;
+    /** The car takes more for itself than arrives. */
+    case ChargeFalls;
     case TooLong;
 }

@@ -11,6 +11,7 @@ final readonly class ForecastTotals
      * @param  float|null  $minutes  from plugging in to the end; null when nothing flows or too little is known
      * @param  float  $plugKwh  what the meter counts
      * @param  float  $packKwh  what reaches the pack
+     * @param  float  $cabinKwh  what heated or cooled the cabin: the plug's energy × efficiency is what reaches the pack and this
      * @param  array<string, float>  $minutesByBinding  by binding code; the handshake is in none
      */
     public function __construct(
@@ -20,6 +21,7 @@ final readonly class ForecastTotals
         public float $peakKw,
         public float $socEnd,
         public array $minutesByBinding,
+        public float $cabinKwh = 0.0,
     ) {
     }
 

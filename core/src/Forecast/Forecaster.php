@@ -75,7 +75,7 @@ final class Forecaster
         $lastSoc = min($beyond->charge->socTo, $plan->ceilingAtSoc ?? 100.0, self::firstPlateSoc($chain, $limits->plugV, $endSoc, $beyond->charge->socTo));
         $efficiency = Efficiency::of($chain, $plan);
         $fives = $this->tellsMore ? new Fives($conditions->charge->socFrom, $endSoc, $lastSoc) : null;
-        $tally = new Tally($limits->changing->heat, $endSoc, $fives, $conditions->visit->nextStopKw, $this->tellsMore ? new AdapterWatch($chain, Corner::ofMostAmps($chain, $plan, $beyond, $limits) ?? $limits) : null);
+        $tally = new Tally($limits->changing->heat, $endSoc, $fives, $conditions->visit->nextStopKw, $this->tellsMore ? new AdapterWatch($chain, Corner::ofMostAmps($chain, $plan, $beyond, $limits) ?? $limits) : null, $conditions->cabin->kw);
         $marks = $fives?->marks() ?? ($endSoc > $conditions->charge->socFrom ? [$endSoc] : []);
         $walk = new Integrator($limits, $packKwh, $efficiency, $conditions->charge->socFrom, $marks, new Pace($this->stepS, $this->levelStepS));
         foreach ($walk->steps() as $step) {
@@ -87,14 +87,29 @@ final class Forecaster
             default => null,
         };
 
-        return $tally->forecast($answer, $efficiency, $cutShort, $this->tellsMore ? Limits::ofVehicle($chain, $conditions) : null, Rests::of($chain, $conditions, $limits));
+        return $tally->forecast($answer, $efficiency, $cutShort, $this->tellsMore ? Limits::ofVehicle($chain, $conditions) : null, Rests::of($chain, $conditions, $limits), $this->saving($answer, $conditions, $tally, $walk));
+    }
+
+    private function saving(ChainAnswer $answer, Conditions $conditions, Tally $tally, Integrator $walk): ?CabinSaving
+    {
+        if (! $this->tellsMore || $conditions->cabin->kw <= 0.0) {
+            return null;
+        }
+        $without = (new self(self::TOTALS_S, INF, tellsMore: false))->forecast($answer, $conditions->withoutCabin())->totals;
+        $with = $tally->totals(1.0);
+
+        return $walk->endCause() === EndCause::ChargeFalls || $without->minutes === null || $with->minutes === null
+            ? new CabinSaving(null, null)
+            : new CabinSaving($with->minutes - $without->minutes, $with->plugKwh - $without->plugKwh);
     }
 
     private static function earlyStop(Integrator $walk): Message
     {
-        return $walk->endCause() === EndCause::TooLong
-            ? Message::of('end.too_long', hours: Amount::count(Integrator::LONGEST_HOURS))
-            : Message::of('end.nothing_flows', binding: $walk->binding()->message());
+        return match ($walk->endCause()) {
+            EndCause::TooLong => Message::of('end.too_long', hours: Amount::count(Integrator::LONGEST_HOURS)),
+            EndCause::ChargeFalls => Message::of('end.charge_falls', kw: Amount::kw($walk->kw()), percent: Amount::percent($walk->percentLostInAnHour())),
+            default => Message::of('end.nothing_flows', binding: $walk->binding()->message()),
+        };
     }
 
     /** Where the plug would pass the volts of a piece: beyond the target no piece may see that, even in thought. */

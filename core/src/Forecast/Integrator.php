@@ -54,6 +54,9 @@ final class Integrator
     /** Percent of charge that a kW at the plug brings in a second. */
     private readonly float $socPerKwS;
 
+    /** What the car takes for itself (kW at the plug). */
+    private readonly float $drawKw;
+
     private float $tS = 0.0;
 
     private ?EndCause $cause = null;
@@ -83,6 +86,7 @@ final class Integrator
         private readonly Pace $pace = new Pace,
     ) {
         $this->socPerKwS = $efficiency / $packKwh / self::KWS_IN_PERCENT_OF_KWH;
+        $this->drawKw = $limits->drawKw;
         $this->later = $limits->changing->later;
         $this->ends = array_values(array_filter(
             array_map(static fn (KwLimit $l): float => $l->untilMinute, [...$limits->kw, ...array_map(static fn (LaterLimit $l): KwLimit => $l->limit, $limits->changing->later)]),
@@ -95,6 +99,17 @@ final class Integrator
     public function endCause(): ?EndCause
     {
         return $this->cause;
+    }
+
+    /** Percent of charge that the pack loses in an hour, where the car takes more for itself than arrives. */
+    public function percentLostInAnHour(): float
+    {
+        return 3600 * $this->socPerKwS * ($this->drawKw - $this->envelope->kw);
+    }
+
+    public function kw(): float
+    {
+        return $this->envelope->kw;
     }
 
     public function binding(): BindingCode
@@ -152,6 +167,7 @@ final class Integrator
         return match (true) {
             ! isset($this->marks[$this->mark]) => EndCause::Reached,
             $this->envelope->kw < LimitSet::LEAST_KW => EndCause::NothingFlows,
+            $this->envelope->kw <= $this->drawKw => EndCause::ChargeFalls,
             $this->tS >= self::LONGEST_HOURS * 3600 => EndCause::TooLong,
             default => null,
         };
@@ -164,8 +180,8 @@ final class Integrator
         $this->isRamping = $this->isRamping && $rampKw < $this->envelope->kw - self::SAME_KW;
 
         return $this->isRamping
-            ? Path::ramp($rampKw, self::RAMP_KW_PER_S, $this->socPerKwS)
-            : Path::line($this->envelope->kw, $this->envelope->kwPerPercent, $this->socPerKwS);
+            ? Path::ramp($rampKw, self::RAMP_KW_PER_S, $this->socPerKwS, $this->drawKw)
+            : Path::line($this->envelope->kw, $this->envelope->kwPerPercent, $this->socPerKwS, $this->drawKw);
     }
 
     /**
@@ -239,7 +255,7 @@ final class Integrator
                 amps: $at->amps($path->kw, $at->volts),
                 endKw: $endKw,
                 endAmps: $at->amps($endKw, $at->volts + $at->voltsPerPercent * $gained),
-                plugKwh: $gained / $this->socPerKwS / 3600,
+                plugKwh: ($gained / $this->socPerKwS + $this->drawKw * $spanS) / 3600,
             ),
             binding: $this->isRamping ? BindingCode::Ramp : $at->binding,
             linkId: $this->isRamping ? '' : $at->linkId,

@@ -22,6 +22,8 @@ final class Tally
 
     private float $peakKw = 0.0;
 
+    private float $cabinKwh = 0.0;
+
     /** @var array<string, float> seconds by binding code */
     private array $secondsByBinding = [];
 
@@ -37,6 +39,7 @@ final class Tally
     /**
      * @param  list<HeatLink>  $heat
      * @param  Fives|null  $fives  null when nobody asks what 5 % take
+     * @param  float  $cabinKw  what heats or cools the cabin, from the car's side
      * @param  AdapterWatch|null  $adapterWatch  null when nobody asks from when on an adapter would be passed
      */
     public function __construct(
@@ -45,6 +48,7 @@ final class Tally
         private readonly ?Fives $fives,
         ?float $nextStopKw,
         private readonly ?AdapterWatch $adapterWatch = null,
+        private readonly float $cabinKw = 0.0,
     ) {
         $this->keeper = new PointKeeper;
         $this->nextStop = new NextStopWatch($nextStopKw);
@@ -78,6 +82,7 @@ final class Tally
         $this->plugKwh += $step->flow->plugKwh;
         $this->peakKw = max($this->peakKw, $step->flow->kw, $step->flow->endKw);
         if ($isFlowing) {
+            $this->cabinKwh += $this->cabinKw * $step->lengthS / 3600;
             $code = $step->binding->value;
             $this->secondsByBinding[$code] = ($this->secondsByBinding[$code] ?? 0.0) + $step->lengthS;
             $this->watchHeat($step);
@@ -90,35 +95,49 @@ final class Tally
         return $this->end !== null && $this->end->soc >= $this->endSoc - self::SAME_SOC;
     }
 
+    /** @param  float  $efficiency  share of the plug's energy that reaches the car's side */
+    public function totals(float $efficiency): ForecastTotals
+    {
+        $end = $this->end();
+
+        return new ForecastTotals(
+            minutes: $end->tS / 60,
+            plugKwh: $this->plugKwh,
+            packKwh: $this->plugKwh * $efficiency - $this->cabinKwh,
+            peakKw: $this->peakKw,
+            socEnd: $end->soc,
+            minutesByBinding: array_map(static fn (float $seconds): float => $seconds / 60, $this->secondsByBinding),
+            cabinKwh: $this->cabinKwh,
+        );
+    }
+
+    private function end(): Step
+    {
+        return $this->end ?? throw new \LogicException('a walk ends with a step of no length');
+    }
+
     /**
      * @param  float  $efficiency  share of the plug's energy that reaches the pack
      * @param  Message|null  $cutShort  why it ended before the target
      * @param  LimitSet|null  $car  what the vehicle alone would allow
      * @param  list<Message>  $notes
+     * @param  CabinSaving|null  $saving  what switching the cabin off would save; null where it is off
      */
-    public function forecast(ChainAnswer $answer, float $efficiency, ?Message $cutShort, ?LimitSet $car, array $notes): Forecast
+    public function forecast(ChainAnswer $answer, float $efficiency, ?Message $cutShort, ?LimitSet $car, array $notes, ?CabinSaving $saving = null): Forecast
     {
-        $end = $this->end ?? throw new \LogicException('a walk ends with a step of no length');
-        $minutes = static fn (float $seconds): float => $seconds / 60;
+        $end = $this->end();
 
         return new Forecast(
             answer: $answer,
-            totals: new ForecastTotals(
-                minutes: $minutes($end->tS),
-                plugKwh: $this->plugKwh,
-                packKwh: $this->plugKwh * $efficiency,
-                peakKw: $this->peakKw,
-                socEnd: $end->soc,
-                minutesByBinding: array_map($minutes, $this->secondsByBinding),
-            ),
+            totals: $this->totals($efficiency),
             cutShort: $cutShort,
             course: new ForecastCourse(
                 points: $this->keeper->points,
-                heat: array_map(fn (HeatLink $l): HeatReport => new HeatReport($l, $end->heat->theta[$l->linkId], isset($this->fullAtS[$l->linkId]) ? $minutes($this->fullAtS[$l->linkId]) : null), $this->heat),
+                heat: array_map(fn (HeatLink $l): HeatReport => new HeatReport($l, $end->heat->theta[$l->linkId], isset($this->fullAtS[$l->linkId]) ? $this->fullAtS[$l->linkId] / 60 : null), $this->heat),
                 marginal: $this->fives?->marginal() ?? [],
             ),
             car: $car,
-            advice: new ForecastAdvice($this->nextStop->goOnAtSoc, $this->adapterWatch?->passed, $notes),
+            advice: new ForecastAdvice($this->nextStop->goOnAtSoc, $this->adapterWatch?->passed, $notes, $saving),
         );
     }
 

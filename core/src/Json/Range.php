@@ -71,6 +71,12 @@ final readonly class Range
         return new self(0, 50, 'm');
     }
 
+    /** What heats or cools a cabin. */
+    public static function cabinKw(): self
+    {
+        return new self(0, 20, 'kW');
+    }
+
     public static function heaterKw(): self
     {
         return new self(0, 50, 'kW');

@@ -9,7 +9,17 @@ use Harmozon\Core\Equipment\Curve;
 /** A link that allows so many kW at each state of charge. */
 final readonly class CurveLimit
 {
-    public function __construct(public BindingCode $code, public string $linkId, public Curve $kw)
+    /**
+     * @param  Curve  $kw  at the plug, what the car takes for itself included
+     * @param  float  $drawKw  what the car takes for itself (kW at the plug)
+     */
+    public function __construct(public BindingCode $code, public string $linkId, public Curve $kw, public float $drawKw = 0.0)
     {
+    }
+
+    /** With so much more of the charge curve left than at the start: what the car takes for itself stays. */
+    public function kwAt(float $soc, float $gain = 1.0): float
+    {
+        return $gain * ($this->kw->at($soc) - $this->drawKw) + $this->drawKw;
     }
 }

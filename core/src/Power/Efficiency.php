@@ -18,10 +18,14 @@ final class Efficiency
 
     public static function of(Chain $chain, VoltagePlan $plan): float
     {
-        return match (true) {
-            $chain->current === CurrentKind::Ac => self::AC,
-            $plan->converter !== null => $plan->converter->efficiency ?? BoostConverter::DEFAULT_EFFICIENCY,
-            default => self::DC,
-        };
+        return $chain->current === CurrentKind::Dc && $plan->converter !== null
+            ? $plan->converter->efficiency ?? BoostConverter::DEFAULT_EFFICIENCY
+            : self::ofCurrent($chain->current);
+    }
+
+    /** Without a step-up. */
+    public static function ofCurrent(CurrentKind $current): float
+    {
+        return $current === CurrentKind::Ac ? self::AC : self::DC;
     }
 }

@@ -183,8 +183,8 @@ final class Envelope
         $gain = $warmth->gain($this->packC);
 
         return new LimitLine(
-            $curveKw * $gain,
-            $stretch->curveKwPerPercent * $gain + $curveKw * $warmth->gainPerK($this->packC) * $this->kPerPercent($warmth, $kw),
+            $curve->drawKw + ($curveKw - $curve->drawKw) * $gain,
+            $stretch->curveKwPerPercent * $gain + ($curveKw - $curve->drawKw) * $warmth->gainPerK($this->packC) * $this->kPerPercent($warmth, $kw),
             $this->isWarming() ? $curve->code : BindingCode::VehicleCurve,
             $curve->linkId,
         );
@@ -202,7 +202,7 @@ final class Envelope
 
     private function kPerPercent(PackWarmth $warmth, float $kw): float
     {
-        return $warmth->kPerPercent($this->socPerKwS * max($kw, LimitSet::LEAST_KW));
+        return $warmth->kPerPercent($this->socPerKwS * max($kw - $this->limits->drawKw, LimitSet::LEAST_KW));
     }
 
     /** Amps at the plug (per phase, for AC) that carry so many kW at so many volts. */

@@ -20,6 +20,7 @@ final readonly class LimitSet
      * @param  list<KwLimit>  $kw
      * @param  list<Unread>  $unread  figures that nobody has read: the sum is then a ceiling, not a forecast
      * @param  Changing  $changing  its heat links are among those of `amps`; `curve` is what a cold pack leaves at first
+     * @param  float  $drawKw  what the car takes for itself (kW at the plug): the rest reaches the pack
      */
     public function __construct(
         public Curve $plugV,
@@ -29,6 +30,7 @@ final readonly class LimitSet
         public ?CurveLimit $curve,
         public array $unread = [],
         public Changing $changing = new Changing,
+        public float $drawKw = 0.0,
     ) {
     }
 
@@ -69,7 +71,7 @@ final readonly class LimitSet
         $gain = $packC === null ? 1.0 : $this->changing->warmth?->gain($packC) ?? 1.0;
         $kw = min(
             $amps === [] ? INF : min($amps) * $this->kwPerAmp($soc),
-            $this->curve === null ? INF : $gain * $this->curve->kw->at($soc),
+            $this->curve?->kwAt($soc, $gain) ?? INF,
             INF,
             ...array_map(static fn (KwLimit $l): float => $l->untilMinute > $minute ? $l->kw : INF, $constant),
         );
@@ -106,6 +108,7 @@ final readonly class LimitSet
                 array_values(array_filter($this->changing->later, static fn (LaterLimit $l): bool => $kept($l->limit))),
                 $this->changing->warmth,
             ),
+            $this->drawKw,
         );
     }
 

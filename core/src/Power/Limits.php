@@ -54,27 +54,29 @@ final class Limits
         $chain->current === CurrentKind::Dc ? $limits->vehicleDc() : $limits->vehicleAc();
         $limits->converter($plan);
 
-        $curve = $limits->curve();
+        $drawKw = $conditions->cabin->kw / Efficiency::of($chain, $plan);
+        $curve = $limits->curve($drawKw);
 
-        return new LimitSet($plan->plugV, $chain->phases(), $limits->amps, $limits->kw, $curve, $limits->unread, new Changing($limits->heat, $limits->later, $limits->warmth));
+        return new LimitSet($plan->plugV, $chain->phases(), $limits->amps, $limits->kw, $curve, $limits->unread, new Changing($limits->heat, $limits->later, $limits->warmth), $drawKw);
     }
 
     /** What the vehicle alone would take through this inlet, at its own volts, in the same conditions. */
     public static function ofVehicle(Chain $chain, Conditions $conditions): ?LimitSet
     {
         $limits = new self($chain, $conditions);
+        $drawKw = $conditions->cabin->kw / Efficiency::ofCurrent($chain->current);
         if ($chain->current === CurrentKind::Dc) {
             $limits->vehicleDc();
             $volts = $chain->vehicle->pack->voltageBySoc;
 
-            $curve = $limits->curve();
+            $curve = $limits->curve($drawKw);
 
-            return $volts === null ? null : new LimitSet($volts, 1, $limits->amps, $limits->kw, $curve, $limits->unread, new Changing(warmth: $limits->warmth));
+            return $volts === null ? null : new LimitSet($volts, 1, $limits->amps, $limits->kw, $curve, $limits->unread, new Changing(warmth: $limits->warmth), $drawKw);
         }
         $limits->vehicleAc();
         $side = $chain->inlet->ac;
 
-        return $side?->maxV === null ? null : new LimitSet(Curve::level($side->maxV), $side->phases ?? 1, $limits->amps, $limits->kw, null, $limits->unread);
+        return $side?->maxV === null ? null : new LimitSet(Curve::level($side->maxV), $side->phases ?? 1, $limits->amps, $limits->kw, null, $limits->unread, drawKw: $drawKw);
     }
 
     private function station(): void
@@ -167,7 +169,8 @@ final class Limits
         }
     }
 
-    private function curve(): ?CurveLimit
+    /** @param  float  $drawKw  what the car takes for itself (kW at the plug): its curve tells what the pack takes */
+    private function curve(float $drawKw): ?CurveLimit
     {
         $curve = $this->chain->vehicle->chargeCurveKw;
         if ($this->chain->current === CurrentKind::Ac) {
@@ -184,7 +187,7 @@ final class Limits
         $factor = $packC === null ? 1.0 : ColdFactor::at($packC);
         $this->warmth = $packC === null || $factor >= 1 ? null : PackWarmth::of($this->chain->vehicle->pack, $packC);
 
-        return new CurveLimit($factor < 1 ? BindingCode::ColdPack : BindingCode::VehicleCurve, self::PACK, $factor < 1 ? $curve->times($factor) : $curve);
+        return new CurveLimit($factor < 1 ? BindingCode::ColdPack : BindingCode::VehicleCurve, self::PACK, ($factor < 1 ? $curve->times($factor) : $curve)->plus($drawKw), $drawKw);
     }
 
     /** Power that nobody has read could be less than what is known: the sum is a ceiling then. */

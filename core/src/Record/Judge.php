@@ -24,11 +24,15 @@ final class Judge
     /** @var list<Link> */
     private readonly array $links;
 
+    /** What heats or cools the cabin, from the car's side. */
+    private readonly float $cabinKw;
+
     public function __construct(
         private readonly ChainAnswer $answer,
         Conditions $conditions,
         private readonly float $tolerance = self::DEFAULT_TOLERANCE,
     ) {
+        $this->cabinKw = $conditions->cabin->kw;
         $chain = $answer->chain;
         $this->links = Links::of($chain, $answer->voltage, $conditions);
         $duties = [];
@@ -127,6 +131,6 @@ final class Judge
 
         return $measured->energy->kwh === null || $gained === null || $gained < 1
             ? null
-            : $measured->energy->kwh * Efficiency::of($this->answer->chain, $this->answer->voltage) / ($gained / 100);
+            : ($measured->energy->kwh * Efficiency::of($this->answer->chain, $this->answer->voltage) - $this->cabinKw * ($measured->count->lastTs ?? 0.0) / 3600) / ($gained / 100);
     }
 }

@@ -128,13 +128,13 @@ final readonly class Marks
                 break;
             }
         }
-        [$known, $atKwh] = $first === null ? [$reference->conditions->charge->socFrom, 0.0] : [$moments[$first]->soc, $kwh[$first]];
+        [$known, $atKwh, $atS] = $first === null ? [$reference->conditions->charge->socFrom, 0.0, $moments[0]->tS ?? 0.0] : [$moments[$first]->soc, $kwh[$first], $moments[$first]->tS];
         $charges = [];
         foreach ($moments as $i => $moment) {
             if ($moment->soc !== null) {
-                [$known, $atKwh] = [$moment->soc, $kwh[$i]];
+                [$known, $atKwh, $atS] = [$moment->soc, $kwh[$i], $moment->tS];
             }
-            $gained = $reference->percentOf($kwh[$i] - $atKwh);
+            $gained = $reference->percentOf($kwh[$i] - $atKwh, $moment->tS - $atS);
             $charges[] = $gained === null || $known === null ? $moment->soc : max(0.0, min(100.0, $known + $gained));
         }
 

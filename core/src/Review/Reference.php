@@ -89,12 +89,12 @@ final readonly class Reference
         return $before === null || $after === null ? null : $before->tS + $share * ($after->tS - $before->tS);
     }
 
-    /** The charge that so many kWh at the plug bring (percent); null when the pack is not known. */
-    public function percentOf(float $plugKwh): ?float
+    /** The charge that so many kWh at the plug bring in so long (percent); null when the pack is not known. */
+    public function percentOf(float $plugKwh, float $seconds): ?float
     {
         $usableKwh = $this->answer->chain->vehicle->pack->usableKwh;
 
-        return $usableKwh === null ? null : 100 * $plugKwh * Efficiency::of($this->answer->chain, $this->answer->voltage) / $usableKwh;
+        return $usableKwh === null ? null : 100 * ($plugKwh * Efficiency::of($this->answer->chain, $this->answer->voltage) - $this->conditions->cabin->kw * $seconds / 3600) / $usableKwh;
     }
 
     /** @return array{Step|null, Step|null, float} the steps on both sides, and how far between them */

@@ -7,6 +7,7 @@ namespace Harmozon\Core\Tests\Case;
 use Harmozon\Core\Case\CaseReader;
 use Harmozon\Core\Case\ScriptReader;
 use Harmozon\Core\Json\Node;
+use Harmozon\Core\Readings\NumberSigns;
 use Harmozon\Core\Readings\ReadingColumns;
 use Harmozon\Core\Readings\ReadingJsonReader;
 use Harmozon\Core\Tests\Cases;
@@ -111,7 +112,7 @@ final class FieldEdgesTest extends TestCase
     {
         foreach (self::READ as $field => [$least, $most, $unit]) {
             $this->edges($field, $least, $most, $unit, static fn (float $value): string => Say::refusal(static fn () => (new ReadingJsonReader)->reading(Node::of([$field => $value] + ['t_s' => 1, 'volts' => 400]))));
-            $column = ReadingColumns::of(['t_s', 'volts', 'soc_pct', 'amps', 'kw', 'adapter_c', 'ambient_c'], false)->numbers[$field];
+            $column = ReadingColumns::of(['t_s', 'volts', 'soc_pct', 'amps', 'kw', 'adapter_c', 'ambient_c'], NumberSigns::between(','))->numbers[$field];
             $this->edges($field, $least, $most, $unit, static fn (float $value): string => Say::refusal(static fn () => $column->read((string) json_encode($value))));
         }
     }
@@ -150,7 +151,7 @@ final class FieldEdgesTest extends TestCase
         self::assertStringContainsString('adapters[0].plate.limit_c: ', $case(['adapters' => [Cases::changed(Cases::ADAPTER, ['plate.rated_at_c' => 90, 'plate.limit_c' => 90])]]));
         self::assertSame('', $case(['adapters' => [Cases::changed(Cases::ADAPTER, ['plate.rated_at_c' => 89, 'plate.limit_c' => 90])]]));
         // What was given is quoted up to forty characters.
-        $columns = ReadingColumns::of(['t_s', 'kw'], false)->numbers['kw'];
+        $columns = ReadingColumns::of(['t_s', 'kw'], NumberSigns::between(','))->numbers['kw'];
         self::assertSame('kw: "'.str_repeat('é', 40).'" is not a number', Say::refusal(static fn () => $columns->read(str_repeat('é', 60))));
         // As deep as a file may nest, and one level more.
         $deep = static fn (int $levels): string => Say::refusal(static fn () => Node::fromJson(str_repeat('{"a":', $levels).'1'.str_repeat('}', $levels)));

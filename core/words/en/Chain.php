@@ -3,6 +3,9 @@
 declare(strict_types=1);
 
 return [
+    'cabin.off' => 'off',
+    'cabin.mild' => 'mild',
+    'cabin.strong' => 'strong',
     // Facts that nobody has read, and where they stand.
     'unread.gate' => 'Not known yet: {facts}.',
     'unread.gate_danger' => 'Not known yet: {facts}. {danger}',

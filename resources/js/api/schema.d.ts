@@ -1926,6 +1926,7 @@ export interface components {
                 access: components["schemas"]["Term"][];
                 attach_order: components["schemas"]["Term"][];
                 event: components["schemas"]["Term"][];
+                cabin: components["schemas"]["Term"][];
                 evse_status: components["schemas"]["Term"][];
                 certification: components["schemas"]["Term"][];
                 current: components["schemas"]["Term"][];
@@ -2506,6 +2507,13 @@ export interface components {
                 km: number;
                 reserve_soc?: components["schemas"]["NumberOrNull"];
             } | null;
+            /** @description What heats or cools the cabin from the car's side */
+            cabin_kw?: number | null;
+            /**
+             * @description The same by a word; a figure goes before it
+             * @enum {string|null}
+             */
+            cabin?: "off" | "mild" | "strong" | null;
             member?: boolean;
             theta?: {
                 [key: string]: number;
@@ -2572,6 +2580,15 @@ export interface components {
             minutes: components["schemas"]["NumberOrNull"];
             plug_kwh: number;
             pack_kwh: number;
+            /** @description What heats or cools the cabin */
+            cabin_kwh: number;
+            /** @description What switching it off would save; null where it is off */
+            cabin_saves: null | {
+                /** @description Null where the charge rises only without it */
+                minutes: number | null;
+                plug_kwh: components["schemas"]["NumberOrNull"];
+                words: string;
+            };
             mean_kw: number;
             peak_kw: number;
             minutes_by_binding: {

@@ -83,6 +83,7 @@ const membership = computed(() => {
       <strong class="figures">{{ perHour(main.km_per_hour) }}</strong>
       <span>{{ main.km === null ? say('forecast.use_unknown') : gained(main.km) }}</span>
     </p>
+    <p v-if="main.cabin_saves" class="membership">{{ main.cabin_saves.words }}</p>
     <p v-if="membership" class="membership">{{ membership }}</p>
   </div>
 </template>

@@ -77,6 +77,17 @@ const deratedKw = wanted('deratedKw');
 const isMember = wanted('isMember');
 const idleMinutes = wanted('idleMinutes');
 const nextStopKw = wanted('nextStopKw');
+/** A word for it, or its figure. */
+const FIGURE = 'figure';
+const cabin = computed({
+  get: () => (need.value.cabinKw === null ? need.value.cabin : FIGURE),
+  set: (chosen: string) => {
+    const word = (['off', 'mild', 'strong'] as const).find((w) => w === chosen);
+    forecast.want(word ? { cabin: word, cabinKw: null } : { cabinKw: CABIN_KW });
+  },
+});
+const CABIN_KW = 1.5;
+const cabinKw = wanted('cabinKw');
 const minutes = (n: number) => say('figure.minutes', { n });
 const kw = (n: number) => say('figure.kw', { n });
 </script>
@@ -120,6 +131,22 @@ const kw = (n: number) => say('figure.kw', { n });
     </div>
     <NeedSwitch v-model="isByDistance" :label="say('need.by_distance')" />
     <NeedTemperature v-model="ambientC" :label="say('need.ambient')" :min-c="-25" :max-c="50" />
+    <label class="row">
+      {{ say('need.cabin') }}
+      <select v-model="cabin">
+        <option v-for="word in terms.all('cabin')" :key="word.id" :value="word.id">{{ word.words }}</option>
+        <option :value="FIGURE">{{ say('need.cabin_figure') }}</option>
+      </select>
+    </label>
+    <NeedSlider
+      v-if="cabinKw !== null"
+      v-model="cabinKw"
+      :label="say('need.cabin_kw')"
+      :says="kw(cabinKw)"
+      :min="0.1"
+      :max="6"
+      :step="0.1"
+    />
     <NeedSwitch v-model="isPrepared" :label="say('need.prepared')" :disabled="!isDc" />
     <NeedTemperature
       v-if="!need.isPrepared && isDc"

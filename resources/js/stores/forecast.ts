@@ -38,6 +38,9 @@ export interface Need {
   isMember: boolean;
   idleMinutes: number;
   nextStopKw: number | null;
+  /** Heating or cooling with somebody in the car, by a word; a figure goes before it. */
+  cabin: 'off' | 'mild' | 'strong';
+  cabinKw: number | null;
 }
 
 /** What a driver is taken to want while nothing else is said: the core knows. */
@@ -61,6 +64,8 @@ function usualNeed(need: Terms['need']): Need {
     isMember: need.member,
     idleMinutes: need.idle_minutes,
     nextStopKw: null,
+    cabin: 'off',
+    cabinKw: null,
   };
 }
 
@@ -109,6 +114,7 @@ export const useForecast = defineStore('forecast', () => {
     pack_prepared: need.value.isPrepared || (need.value.preparedMinutes ?? false),
     pack_c: need.value.isPrepared ? null : need.value.packC,
     member: need.value.isMember,
+    ...(need.value.cabinKw === null ? { cabin: need.value.cabin } : { cabin_kw: need.value.cabinKw }),
     // At any stop; a chain that is forecast brings its own.
     theta: thetaOf(warmAdapters.value),
     rested_minutes: need.value.warmth > 0 ? need.value.restedMinutes : 0,
