@@ -40,6 +40,7 @@ final class SessionPdf
         $sheet->page();
         $sheet->heading($this->voice->say(Message::of('print.annexes')), 13);
         $this->curves($sheet, $report);
+        $this->averages($sheet, $report['judgement']['windows']);
         $this->plates($sheet, $report['judgement']);
         $this->temperatures($sheet, $report);
         $this->happened($sheet, $report);
@@ -130,6 +131,29 @@ final class SessionPdf
                 $sheet->chart($amps, 30);
                 $sheet->chart($heat, 16);
             }
+        }
+    }
+
+    /** @param  array<string, mixed>  $windows */
+    private function averages(Sheet $sheet, array $windows): void
+    {
+        $rows = [];
+        $mean = fn (?array $w): string => $w === null ? '' : $this->voice->say(Message::of('print.mean_of', kw: Amount::kw((float) $w['mean_kw']), minutes: Amount::minutes((float) $w['minutes']), kwh: Amount::kwh((float) $w['kwh'])));
+        $more = fn (?array $w): string => match (true) {
+            $w === null || $w['percent'] === null => '',
+            $w['km'] === null => $this->voice->say(Message::of('print.added', percent: Amount::percent((float) $w['percent']))),
+            default => $this->voice->say(Message::of('print.added_km', percent: Amount::percent((float) $w['percent']), km: Amount::km((float) $w['km']))),
+        };
+        $named = fn (bool $gap, Message $what): string => $this->voice->say($gap ? Message::of('print.with_gap', what: $what) : $what);
+        foreach ($windows['to_charge'] as $w) {
+            $rows[] = [$named($w['gap'], Message::of('print.to_charge', percent: Amount::percent((float) $w['soc']))), $mean($w), $mean($w['forecast'])];
+        }
+        foreach ($windows['added'] as $w) {
+            $rows[] = [$named($w['gap'], Message::of('print.after_minutes', minutes: Amount::minutes((float) $w['after_minutes']))), $more($w), $more($w['forecast'])];
+        }
+        if ($rows !== []) {
+            $sheet->heading($this->voice->say(Message::of('print.averages')));
+            $sheet->table(['', ...$this->voice->each([Message::of('print.measured'), Message::of('print.forecast')])], $rows, [0.3, 0.35, 0.35]);
         }
     }
 

@@ -14,6 +14,8 @@ use Harmozon\Core\Review\Headline;
 use Harmozon\Core\Review\HeldBack;
 use Harmozon\Core\Review\Proof;
 use Harmozon\Core\Review\Recorded;
+use Harmozon\Core\Review\Window;
+use Harmozon\Core\Review\Windows;
 use Harmozon\Core\Words\Voice;
 
 /** Writes what a session is held against, with the field names of the contract. */
@@ -86,7 +88,24 @@ final readonly class ReviewWriter
             'held_back_by' => array_map($this->heldBack(...), $diagnosis->heldBackBy),
             'handshake_s' => FitWriter::rounded($diagnosis->handshakeS),
             'forecast' => $diagnosis->grade === null ? null : self::grade($diagnosis->grade),
+            'windows' => self::windows(Windows::of($diagnosis)),
         ];
+    }
+
+    /** @return array{to_charge: list<array<string, mixed>>, added: list<array<string, mixed>>} averages as people quote them, measured beside forecast */
+    public static function windows(Windows $windows): array
+    {
+        $toCharge = $added = [];
+        $mean = static fn (Window $w): array => ['mean_kw' => round($w->meanKw(), 1), 'kwh' => round($w->kwh, 2), 'minutes' => round($w->minutes, 2)];
+        $more = static fn (Window $w): array => ['percent' => FitWriter::rounded($w->percent, 1), 'km' => FitWriter::rounded($w->km, 1)];
+        foreach ($windows->toCharge as $soc => [$read, $forecast]) {
+            $toCharge[] = ['soc' => $soc, ...$mean($read), 'gap' => $read->hasGap, 'forecast' => $forecast === null ? null : $mean($forecast)];
+        }
+        foreach ($windows->added as $minutes => [$read, $forecast]) {
+            $added[] = ['after_minutes' => $minutes, ...$more($read), 'gap' => $read->hasGap, 'forecast' => $forecast === null ? null : $more($forecast)];
+        }
+
+        return ['to_charge' => $toCharge, 'added' => $added];
     }
 
     /** @return array<string, mixed> */
@@ -128,6 +147,7 @@ final readonly class ReviewWriter
             'minutes_difference' => FitWriter::rounded($comparison->minutesDifference),
             'rises' => $rises,
             'confounders' => array_map(fn (Confounder $c): array => ['code' => $c->code, 'detail' => $this->voice->say($c->detail)], $comparison->confounders),
+            'windows' => ['with' => self::windows($comparison->windows[0]), 'without' => self::windows($comparison->windows[1])],
             'sentence' => $this->voice->say($comparison->sentence),
         ];
     }

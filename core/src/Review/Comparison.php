@@ -24,6 +24,7 @@ final readonly class Comparison
      * @param  float|null  $minutesDifference  how many more the session with the piece took over that charge
      * @param  array<string, array{float|null, float|null}>  $risesK  highest rise with and without, by point; null was not read
      * @param  list<Confounder>  $confounders
+     * @param  array{Windows, Windows}  $windows  averages with the piece and without it
      */
     private function __construct(
         public Difference $answer,
@@ -33,6 +34,7 @@ final readonly class Comparison
         public array $risesK,
         public array $confounders,
         public Message $sentence,
+        public array $windows,
     ) {
     }
 
@@ -40,18 +42,19 @@ final readonly class Comparison
     {
         $confounders = Confounders::between($with, $without);
         $rises = self::rises($with, $without);
+        $windows = [Windows::of($with->diagnosis), Windows::of($without->diagnosis)];
         [$one, $other] = [ByCharge::of($with->diagnosis->marks), ByCharge::of($without->diagnosis->marks)];
         [$a, $b] = [$one->steps, $other->steps];
         $shared = array_keys(array_intersect_key($a, $b));
         if ($shared === []) {
-            return new self(Difference::CannotTell, null, null, null, $rises, $confounders, Message::of('compare.nothing_shared'));
+            return new self(Difference::CannotTell, null, null, null, $rises, $confounders, Message::of('compare.nothing_shared'), $windows);
         }
         $span = [(float) min($shared), max($shared) + 1.0];
         $ratio = PowerRatio::of(array_map(static fn (int $soc): array => [$a[$soc]['kw'], $b[$soc]['kw']], $shared), max($one->percentPerReading, $other->percentPerReading), hypot($one->doubt, $other->doubt));
         $minutes = array_sum(array_map(static fn (int $soc): float => $a[$soc]['seconds'] - $b[$soc]['seconds'], $shared)) / 60;
         $answer = count($shared) < self::LEAST_PERCENT ? Difference::CannotTell : $ratio->difference();
 
-        return new self($answer, $span, $ratio, $minutes, $rises, $confounders, self::sentence($answer, count($shared), $span, $ratio, $minutes, $confounders));
+        return new self($answer, $span, $ratio, $minutes, $rises, $confounders, self::sentence($answer, count($shared), $span, $ratio, $minutes, $confounders), $windows);
     }
 
     /**

@@ -9,6 +9,7 @@ use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Forecast\Integrator;
 use Harmozon\Core\Record\Event;
 use Harmozon\Core\Record\EventCode;
+use Harmozon\Core\Record\Gap;
 use Harmozon\Core\Record\HandshakeTime;
 use Harmozon\Core\Record\Measured;
 use Harmozon\Core\Review\Causes\AfterBoost;
@@ -39,8 +40,9 @@ final readonly class Diagnosis
     /**
      * @param  list<HeldBack>  $heldBackBy  in time
      * @param  float|null  $handshakeS  from plugging in to the first current
+     * @param  list<Gap>  $gaps  that nobody read
      */
-    private function __construct(public Reference $reference, public array $heldBackBy, public ?float $handshakeS, public ?Grade $grade, public Marks $marks)
+    private function __construct(public Reference $reference, public array $heldBackBy, public ?float $handshakeS, public ?Grade $grade, public Marks $marks, public array $gaps)
     {
     }
 
@@ -51,7 +53,7 @@ final readonly class Diagnosis
         $marks = Marks::of($reference, $measured->course);
         $handshakeS = self::handshakeS($measured, $events);
         if ($measured->count->all < self::FEWEST_READINGS || $marks->all === []) {
-            return new self($reference, [self::tooLittle($measured)], $handshakeS, null, $marks);
+            return new self($reference, [self::tooLittle($measured)], $handshakeS, null, $marks, $measured->irregularities->gaps);
         }
         $handshake = self::handshake($reference, $measured, $marks, $handshakeS, $events);
 
@@ -61,6 +63,7 @@ final readonly class Diagnosis
             $handshakeS,
             Grade::of($reference, $marks),
             $marks,
+            $measured->irregularities->gaps,
         );
     }
 

@@ -2879,6 +2879,7 @@ export interface components {
             flags_left_out: number;
             findings: string[];
             finding_codes: components["schemas"]["Code"][];
+            windows?: components["schemas"]["Windows"];
             held_back_by?: components["schemas"]["HeldBack"][];
             handshake_s?: components["schemas"]["NumberOrNull"];
             /** @description How good the forecast was over the charge that was recorded */
@@ -2929,6 +2930,35 @@ export interface components {
                 amount: string;
             }[];
         };
+        /** @description Averages as people quote them, from the first current on, measured beside forecast */
+        Windows: {
+            /** @description To each charge that was reached */
+            to_charge: {
+                soc: number;
+                mean_kw: number;
+                kwh: number;
+                minutes: number;
+                /** @description A part of it was read by nobody */
+                gap: boolean;
+                forecast: null | {
+                    mean_kw: number;
+                    kwh: number;
+                    minutes: number;
+                };
+            }[];
+            /** @description After so many minutes */
+            added: {
+                after_minutes: number;
+                percent: components["schemas"]["NumberOrNull"];
+                km: components["schemas"]["NumberOrNull"];
+                /** @description A part of it was read by nobody */
+                gap: boolean;
+                forecast: null | {
+                    percent: components["schemas"]["NumberOrNull"];
+                    km: components["schemas"]["NumberOrNull"];
+                };
+            }[];
+        };
         Comparison: {
             /** @enum {string} */
             answer: "no_difference" | "slower" | "faster" | "cannot_tell";
@@ -2949,6 +2979,10 @@ export interface components {
                 code: string;
                 detail: string;
             }[];
+            windows: {
+                with: components["schemas"]["Windows"];
+                without: components["schemas"]["Windows"];
+            };
             sentence: string;
         };
         SessionReview: {

@@ -7,6 +7,7 @@ import { day, hour } from '@/ui/figures';
 import { useAttempt } from '@/ui/useAttempt';
 import TextButton from '@/ui/TextButton.vue';
 import { listed, say } from '@/words/say';
+import AveragesTable from './AveragesTable.vue';
 import { adaptersOf, BASELINE_LETTERS } from './naming';
 
 /** The sessions of the same car that this one is held against: what differs, and what else was different. */
@@ -69,6 +70,11 @@ function chosen(event: Event): void {
         <ul v-if="b.comparison.confounders.length > 0" class="small quiet">
           <li v-for="c in b.comparison.confounders" :key="c.code">{{ c.detail }}</li>
         </ul>
+        <AveragesTable
+          :windows="b.comparison.windows.with"
+          :other="b.comparison.windows.without"
+          :heads="[say('averages.this'), BASELINE_LETTERS[i] ?? '']"
+        />
         <TextButton v-if="account.may('record')" @click="drop(b)">
           {{ say('report.drop_baseline') }}
         </TextButton>

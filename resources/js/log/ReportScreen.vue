@@ -12,6 +12,7 @@ import Said from '@/words/Said.vue';
 import { say } from '@/words/say';
 import { wayOf } from './naming';
 import AgainstPlates from './AgainstPlates.vue';
+import AveragesTable from './AveragesTable.vue';
 import BaselinePanel from './BaselinePanel.vue';
 import HeldBackList from './HeldBackList.vue';
 import PlateCheck from './PlateCheck.vue';
@@ -193,6 +194,7 @@ onMounted(async () => {
       </dl>
     </section>
 
+    <AveragesTable :windows="judgement.windows" :heads="[say('averages.measured'), say('averages.forecast')]" />
     <PlateCheck :rows="judgement.plate_check" />
     <TemperatureTable v-if="judgement.temperatures.length > 0" :temperatures="judgement.temperatures" />
 
