@@ -194,7 +194,11 @@ onMounted(async () => {
       </dl>
     </section>
 
-    <AveragesTable :windows="judgement.windows" :heads="[say('averages.measured'), say('averages.forecast')]" />
+    <AveragesTable
+      v-if="judgement.windows"
+      :windows="judgement.windows"
+      :heads="[say('averages.measured'), say('averages.forecast')]"
+    />
     <PlateCheck :rows="judgement.plate_check" />
     <TemperatureTable v-if="judgement.temperatures.length > 0" :temperatures="judgement.temperatures" />
 
