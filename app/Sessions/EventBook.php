@@ -8,7 +8,9 @@ use App\Equipment\OutOfUse;
 use App\Models\ChargeSession;
 use App\Models\SessionEvent;
 use Harmozon\Core\Json\FieldError;
+use Harmozon\Core\Record\ByTouch;
 use Harmozon\Core\Record\Event;
+use Harmozon\Core\Record\EventCode;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 use Illuminate\Support\Facades\DB;
@@ -18,6 +20,9 @@ final class EventBook
 {
     /** Events of one session. */
     public const MOST = 500;
+
+    /** Amps that were read so long before tell what a piece carried (ms). */
+    private const SAME_LOAD_MS = 600_000;
 
     public function __construct(private readonly OutOfUse $outOfUse)
     {
@@ -42,7 +47,7 @@ final class EventBook
                     'code' => $event->code,
                     't_ms' => $event->tMs,
                     'detail' => $event->detail,
-                    'took_out' => $event->code->takesOutOfUse() ? $this->outOfUse->take($session->chain_adapters, $session->outlet_id) : null,
+                    'took_out' => $event->code->takesOutOfUse() || self::isHotBelowItsRating($session, $event) ? $this->outOfUse->take($session->chain_adapters, $session->outlet_id) : null,
                 ]);
             }
 
@@ -52,6 +57,19 @@ final class EventBook
 
             return count($new);
         });
+    }
+
+    /** Whether an adapter felt hot while it carried less than a half of what it may. */
+    private static function isHotBelowItsRating(ChargeSession $session, Event $event): bool
+    {
+        if ($event->code !== EventCode::FeltHot) {
+            return false;
+        }
+        $amps = DB::table('readings')->where('charge_session_id', $session->id)->whereNotNull('amps')->where('t_ms', '<=', $event->tMs)
+            ->where('t_ms', '>=', $event->tMs - self::SAME_LOAD_MS)->orderByDesc('t_ms')->value('amps');
+        $adapter = SessionChain::of($session)->answer->chain->adapters[0] ?? null;
+
+        return ByTouch::takesOutOfUse($event, is_numeric($amps) ? (float) $amps : null, $adapter?->rating->plate->continuousA);
     }
 
     /** Takes a note back; what it took out of use is as it was, unless somebody has looked at it meanwhile. */

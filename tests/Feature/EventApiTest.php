@@ -79,6 +79,27 @@ final class EventApiTest extends TestCase
         self::assertNull($this->adapter()->spec['damaged'] ?? null);
     }
 
+    public function test_what_feels_hot_below_half_of_its_rating_is_out_of_use_until_it_is_looked_at(): void
+    {
+        $id = $this->begin()->json('session.id');
+        $rating = (float) $this->adapter()->spec['plate']['continuous_a'];
+        $read = fn (int $tS, float $amps): mixed => $this->postJson("/api/sessions/{$id}/readings", ['readings' => [['client_id' => (string) Str::ulid(), 't_s' => $tS, 'amps' => $amps]]])->assertOk();
+        $hot = fn (int $tS): array => ['client_id' => (string) Str::ulid(), 't_s' => $tS, 'code' => 'felt_hot', 'detail' => 'adapter'];
+
+        // Nobody has read what it carries; then it carries more than a half.
+        $this->note($id, [$hot(30)])->assertOk()->assertJsonPath('events.0.took_out', []);
+        $read(60, 0.6 * $rating);
+        $this->note($id, [$hot(120)])->assertOk();
+        self::assertFalse($this->adapter()->spec['damaged']);
+
+        $read(180, 0.4 * $rating);
+        $noted = $this->note($id, [$event = $hot(240)])->assertOk();
+        Contract::holds('POST', '/sessions/{session}/events', $noted);
+        self::assertTrue($this->adapter()->spec['damaged']);
+        $this->deleteJson("/api/sessions/{$id}/events/{$event['client_id']}")->assertOk();
+        self::assertFalse($this->adapter()->spec['damaged']);
+    }
+
     public function test_smell_noted_twice_is_over_when_both_notes_are_taken_back(): void
     {
         $id = $this->begin()->json('session.id');

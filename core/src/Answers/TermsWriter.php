@@ -10,6 +10,7 @@ use Harmozon\Core\Chain\Distance;
 use Harmozon\Core\Chain\UsualNeed;
 use Harmozon\Core\Equipment\AccessKind;
 use Harmozon\Core\Equipment\AttachOrder;
+use Harmozon\Core\Equipment\Bay;
 use Harmozon\Core\Equipment\Certification;
 use Harmozon\Core\Equipment\CouplerFamily;
 use Harmozon\Core\Equipment\CurrentKind;
@@ -48,6 +49,7 @@ final readonly class TermsWriter
     private const SETS = [
         'access' => AccessKind::class,
         'attach_order' => AttachOrder::class,
+        'bay' => Bay::class,
         'cabin' => Cabin::class,
         'cause' => Cause::class,
         'certification' => Certification::class,

@@ -257,6 +257,7 @@ final class CaseReader
                 member: $node->boolOrNull('member') ?? false,
                 idleMinutes: $node->number('idle_minutes', Range::graceMinutes()) ?? 0.0,
                 nextStopKw: $node->number('next_stop_kw', Range::kw()),
+                towing: $node->boolOrNull('towing') ?? false,
             ),
             faults: $this->faults($node->objectOrNull('faults') ?? Node::of([])),
             cabin: self::cabin($node),

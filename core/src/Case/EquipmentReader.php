@@ -13,6 +13,7 @@ use Harmozon\Core\Equipment\AdapterHandling;
 use Harmozon\Core\Equipment\AdapterRating;
 use Harmozon\Core\Equipment\AdapterTrust;
 use Harmozon\Core\Equipment\AttachOrder;
+use Harmozon\Core\Equipment\Bay;
 use Harmozon\Core\Equipment\BoostConverter;
 use Harmozon\Core\Equipment\Cabinet;
 use Harmozon\Core\Equipment\Cable;
@@ -48,6 +49,7 @@ use Harmozon\Core\Equipment\Vehicle;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Json\Node;
 use Harmozon\Core\Json\Range;
+use Harmozon\Core\Json\RealDay;
 use Harmozon\Core\Power\Limits;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
@@ -60,6 +62,12 @@ final class EquipmentReader
     private const MEANINGFUL_IDS = [Chain::CABLE, Limits::PACK, Limits::CONVERTER];
 
     private const LONGEST_FAULT = 200;
+
+    private const LONGEST_FIRMWARE = 60;
+
+    private const LONGEST_HELP_LINE = 60;
+
+    private const LONGEST_ADDRESS = 200;
 
     private const LONGEST_CLASS = 20;
 
@@ -136,6 +144,10 @@ final class EquipmentReader
                 batteryOk: $node->boolOrNull('battery_ok'),
                 attachOrder: $node->choice('attach_order', AttachOrder::class),
                 price: $node->money('price'),
+                massG: $node->number('mass_g', Range::grams()),
+                theftLock: $node->boolOrNull('theft_lock'),
+                firmware: $node->textOrNull('firmware', self::LONGEST_FIRMWARE),
+                firmwareOn: self::day($node, 'firmware_on'),
             ),
         );
     }
@@ -168,6 +180,7 @@ final class EquipmentReader
                 tariff: $tariff === null ? null : $this->tariff($tariff),
                 knownFault: $node->textOrNull('known_fault', self::LONGEST_FAULT),
                 stalls: array_map(self::stall(...), $node->objectsOrNone('stalls', self::MOST_STALLS)),
+                address: $node->textOrNull('address', self::LONGEST_ADDRESS),
             ),
             origins: $origins,
         ));
@@ -240,7 +253,15 @@ final class EquipmentReader
             }
         }
 
-        return new NetworkSetUp($node->text('name'), $steps);
+        return new NetworkSetUp($node->text('name'), $steps, $node->textOrNull('help_line', self::LONGEST_HELP_LINE));
+    }
+
+    /** @throws FieldError where it is no day of the calendar */
+    private static function day(Node $node, string $key): ?string
+    {
+        $day = $node->textOrNull($key, 10);
+
+        return $day === null || (strlen($day) === 10 && RealDay::opens($day)) ? $day : throw $node->fail($key, Message::of('field.expected_day'));
     }
 
     /** The kind of outlet alone, without reading the rest of its plate. */
@@ -258,6 +279,7 @@ final class EquipmentReader
             $node->textOrNull('uid', self::LONGEST_ID),
             $node->textOrNull('connector', self::LONGEST_ID),
             $node->textOrNull('cabinet', self::LONGEST_ID),
+            $node->choice('bay', Bay::class),
         );
     }
 

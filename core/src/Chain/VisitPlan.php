@@ -14,12 +14,14 @@ final readonly class VisitPlan
      * @param  float  $idleMinutes  how long the car stays plugged in after the end
      * @param  float|null  $nextStopKw  what the next stop on the way would give
      * @param  list<NetworkSetUp>  $networks  what the driver has looked at or set up before the visit
+     * @param  bool  $towing  whether a trailer is behind the car
      */
     public function __construct(
         public bool $member = false,
         public float $idleMinutes = 0.0,
         public ?float $nextStopKw = null,
         public array $networks = [],
+        public bool $towing = false,
     ) {
     }
 
@@ -37,6 +39,6 @@ final readonly class VisitPlan
     /** @param  list<NetworkSetUp>  $networks */
     public function setUp(array $networks): self
     {
-        return new self($this->member, $this->idleMinutes, $this->nextStopKw, $networks);
+        return new self($this->member, $this->idleMinutes, $this->nextStopKw, $networks, $this->towing);
     }
 }

@@ -14,12 +14,20 @@ final readonly class AdapterHandling
      * @param  AttachOrder|null  $attachOrder  which end goes in first; null when not read
      * @param  string|null  $price  as a decimal; null when not known
      * @param  bool  $isForSale  not owned: it would have to be bought
+     * @param  float|null  $massG  null when nobody has weighed it
+     * @param  bool|null  $theftLock  whether it can be locked to the handle or the car; null when not read
+     * @param  string|null  $firmware  of an active adapter, as its screen or its application says; null when not read
+     * @param  string|null  $firmwareOn  the day it was put on (Y-m-d)
      */
     public function __construct(
         public ?bool $batteryOk = null,
         public ?AttachOrder $attachOrder = null,
         public ?string $price = null,
         public bool $isForSale = false,
+        public ?float $massG = null,
+        public ?bool $theftLock = null,
+        public ?string $firmware = null,
+        public ?string $firmwareOn = null,
     ) {
     }
 

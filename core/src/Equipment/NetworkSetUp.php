@@ -7,8 +7,11 @@ namespace Harmozon\Core\Equipment;
 /** What one network needs of a driver, and what of it is done. */
 final readonly class NetworkSetUp
 {
-    /** @param  array<string, SetUpState>  $steps  by SetUpStep; one that nobody has looked at is not among them */
-    public function __construct(public string $name, public array $steps)
+    /**
+     * @param  array<string, SetUpState>  $steps  by SetUpStep; one that nobody has looked at is not among them
+     * @param  string|null  $helpLine  its telephone number for drivers; null when not read
+     */
+    public function __construct(public string $name, public array $steps, public ?string $helpLine = null)
     {
     }
 

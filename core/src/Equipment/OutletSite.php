@@ -12,12 +12,14 @@ final readonly class OutletSite
     /**
      * @param  string|null  $knownFault  what somebody found wrong; null when nothing is known
      * @param  list<Stall>  $stalls  those with this plate; none where nobody told them apart
+     * @param  string|null  $address  as one would read it out to somebody who has to find it; null when not noted
      */
     public function __construct(
         public Access $access,
         public ?Tariff $tariff = null,
         public ?string $knownFault = null,
         public array $stalls = [],
+        public ?string $address = null,
     ) {
     }
 

@@ -16,6 +16,7 @@ final readonly class Stall
      * @param  string|null  $uid  how its network's file names the charging point
      * @param  string|null  $connector  and its connector
      * @param  string|null  $cabinet  what stands on the cabinet that feeds it: stalls of one cabinet share its power; null when not known
+     * @param  Bay|null  $bay  how its bay lies; null when not known
      */
     public function __construct(
         public string $label,
@@ -24,6 +25,7 @@ final readonly class Stall
         public ?string $uid = null,
         public ?string $connector = null,
         public ?string $cabinet = null,
+        public ?Bay $bay = null,
     ) {
     }
 

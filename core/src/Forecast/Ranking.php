@@ -188,6 +188,7 @@ final class Ranking
             ...($stop->knownFault() === null ? [] : [Message::of('rank.known_fault', fault: $stop->knownFault())]),
             ...$stop->trouble(),
             ...($stop->isWhollyFaulty() ? [Message::of('rank.every_stall_faulty')] : []),
+            ...($stop->isTightForTrailer() ? [Message::of('rank.trailer')] : []),
             ...($stop->accessFacts === [] ? [] : [Message::of('rank.access_unverified', facts: Listing::comma($stop->accessFacts))]),
             ...($stop->openFacts === [] ? [] : [Message::of('rank.not_read', facts: Listing::comma($stop->openFacts))]),
         ];

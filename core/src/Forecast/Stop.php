@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Harmozon\Core\Forecast;
 
 use Harmozon\Core\Chain\Unread;
+use Harmozon\Core\Equipment\Bay;
+use Harmozon\Core\Equipment\Stall;
 use Harmozon\Core\Fit\GateName;
 use Harmozon\Core\Words\Message;
 
@@ -14,6 +16,9 @@ final readonly class Stop
     private const RISK_OF_ACCESS = 2;
 
     private const RISK_OF_FAULT = 10;
+
+    /** Of a trailer that no bay is known to take. */
+    private const RISK_OF_TRAILER = 3;
 
     /** Of each trouble that earlier sessions had and no good one has lifted. */
     private const RISK_OF_TROUBLE = 3;
@@ -27,7 +32,7 @@ final readonly class Stop
     /** @var list<Message> what nobody has read of the access; empty where it is settled */
     public array $accessFacts;
 
-    /** How much could go wrong: 0 is nothing known. Every unread fact counts one, unverified access two, trouble remembered three, a known fault ten. */
+    /** How much could go wrong: 0 is nothing known. Every unread fact counts one, unverified access two, trouble remembered three, a trailer without a bay for it three, a known fault ten. */
     public int $risk;
 
     public function __construct(public Forecast $forecast, public ?Bill $bill)
@@ -38,6 +43,7 @@ final readonly class Stop
         $this->risk = count($this->openFacts)
             + self::RISK_OF_TROUBLE * count($this->trouble())
             + ($this->accessFacts === [] ? 0 : self::RISK_OF_ACCESS)
+            + ($this->isTightForTrailer() ? self::RISK_OF_TRAILER : 0)
             + ($this->hasFault() ? self::RISK_OF_FAULT : 0);
     }
 
@@ -73,6 +79,13 @@ final readonly class Stop
     public function hasFault(): bool
     {
         return $this->knownFault() !== null || $this->isWhollyFaulty();
+    }
+
+    /** Whether a trailer is behind the car, and no bay is known that can be driven through. */
+    public function isTightForTrailer(): bool
+    {
+        return $this->forecast->answer->conditions->visit->towing
+            && array_filter($this->forecast->answer->chain->outlet->site->stalls, static fn (Stall $s): bool => $s->bay === Bay::PullThrough) === [];
     }
 
     public function isWhollyFaulty(): bool

@@ -71,6 +71,12 @@ final readonly class Range
         return new self(0, 50, 'm');
     }
 
+    /** Of a piece that is held in the hand. */
+    public static function grams(): self
+    {
+        return new self(1, 20_000, 'g');
+    }
+
     /** What heats or cools a cabin. */
     public static function cabinKw(): self
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Review;
 
+use Harmozon\Core\Record\ByTouch;
 use Harmozon\Core\Record\Verdict;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
@@ -37,8 +38,16 @@ final class Headline
         };
     }
 
-    /** @return list<Message> what it cost, and what to try */
+    /** @return list<Message> what felt hot, what it cost, and what to try */
     public static function beside(Recorded $session): array
+    {
+        $hot = ByTouch::caution($session->events);
+
+        return [...($hot === null ? [] : [$hot]), ...self::costs($session)];
+    }
+
+    /** @return list<Message> */
+    private static function costs(Recorded $session): array
     {
         $dearest = self::dearest($session->diagnosis);
         $slow = self::slowest($session->diagnosis);

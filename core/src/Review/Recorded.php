@@ -12,7 +12,8 @@ use Harmozon\Core\Record\Judgement;
 /** A session that was read: its chain, what its readings add up to, and what held it back. */
 final readonly class Recorded
 {
-    private function __construct(public ChainAnswer $answer, public Conditions $conditions, public Judgement $judgement, public Diagnosis $diagnosis, public ?string $stall)
+    /** @param  list<Event>  $events */
+    private function __construct(public ChainAnswer $answer, public Conditions $conditions, public Judgement $judgement, public Diagnosis $diagnosis, public ?string $stall, public array $events)
     {
     }
 
@@ -22,6 +23,6 @@ final readonly class Recorded
      */
     public static function of(ChainAnswer $answer, Conditions $conditions, Judgement $judgement, array $events = [], ?string $stall = null): self
     {
-        return new self($answer, $conditions, $judgement, Diagnosis::of($answer, $conditions, $judgement->measured, $events), $stall);
+        return new self($answer, $conditions, $judgement, Diagnosis::of($answer, $conditions, $judgement->measured, $events), $stall, $events);
     }
 }

@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace Harmozon\Core\Steps;
 
 use Harmozon\Core\Equipment\AccessKind;
+use Harmozon\Core\Equipment\Bay;
+use Harmozon\Core\Equipment\Stall;
 use Harmozon\Core\Fit\CautionPlace;
 use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Fit\GateName;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
 
 /** Before anything is plugged in. */
@@ -35,13 +39,14 @@ final readonly class Arriving
     private function park(): Step
     {
         $reach = $this->answer->gate(GateName::Reach);
+        $kept = array_map(static fn (Stall $s): string => $s->label, array_values(array_filter($this->answer->chain->outlet->site->stalls, static fn (Stall $s): bool => $s->bay === Bay::Accessible)));
         $isShared = $this->answer->chain->outlet->feed->cabinet?->policy !== null;
 
         return new Step(
             StepPhase::Arrive,
             StepCode::Park,
             $reach->isUnknown() || $reach->cautions() !== [] ? Message::of('step.park') : Message::of('step.park_reach', reach: $reach->reason()),
-            cautions: [...$this->care->at(CautionPlace::Park), ...($isShared ? [Message::of('step.park_shared')] : [])],
+            cautions: [...$this->care->at(CautionPlace::Park), ...($isShared ? [Message::of('step.park_shared')] : []), ...($kept === [] ? [] : [Message::of('step.park_accessible', stalls: Listing::and($kept), n: Amount::count(count($kept)))])],
         );
     }
 

@@ -6,7 +6,9 @@ namespace Harmozon\Core\Steps;
 
 use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Equipment\Adapter;
+use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Fit\CautionPlace;
+use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
 /** Joining the pieces of a chain, and parting them in the reverse order. */
@@ -24,6 +26,9 @@ final readonly class Joining
         $this->isAttached = $this->adapter !== null && $this->adapter->id === $chain->outlet->fittings->attachedAdapter?->id;
         $this->words = new StepWords($this->adapter->name ?? '', $chain->vehicle->name, $way, $this->isAttached);
     }
+
+    /** From this weight on an adapter pulls at the inlet until it is latched (g). */
+    private const HEAVY_G = 700.0;
 
     /** @return list<Step> */
     public function join(): array
@@ -57,7 +62,19 @@ final readonly class Joining
      */
     private function first(): array
     {
-        return [...$this->care->at(CautionPlace::Join), ...($this->isOrderUnread() ? $this->care->at(CautionPlace::Order) : [])];
+        return [...$this->weight(), ...$this->care->at(CautionPlace::Join), ...($this->isOrderUnread() ? $this->care->at(CautionPlace::Order) : [])];
+    }
+
+    /** @return list<Message> of an adapter that is heavy, or that carries direct current and nobody has weighed */
+    private function weight(): array
+    {
+        $massG = $this->adapter?->handling->massG;
+
+        return match (true) {
+            $this->adapter === null, $massG === null && $this->adapter->passes->current !== CurrentKind::Dc, $massG !== null && $massG < self::HEAVY_G => [],
+            $massG === null => [Message::of('step.hold_unweighed')],
+            default => [Message::of('step.hold_heavy', mass: Amount::grams($massG))],
+        };
     }
 
     /** @param  list<Message>  $cautions */

@@ -30,8 +30,19 @@ final readonly class Leaving
                 StepPhase::Leave, StepCode::DockAttachedAdapter, Message::of('step.dock_attached_adapter', adapter: $attached->name), Message::of('step_sign.click_from_dock'), ifNot: Message::of('step_if_not.will_not_hold'),
             )] : []),
             new Step(StepPhase::Leave, StepCode::Stow, $own === [] ? Message::of('step.stow') : Message::of('step.stow_kit', kit: Listing::and(array_map(static fn (Adapter $a): string => $a->name, $own))), Message::of('step_sign.nothing_left')),
-            new Step(StepPhase::Leave, StepCode::MoveAway, $this->moveAway()),
+            new Step(StepPhase::Leave, StepCode::MoveAway, $this->moveAway(), cautions: $this->unlocked($own)),
         ];
+    }
+
+    /**
+     * @param  list<Adapter>  $own
+     * @return list<Message> of an adapter without a lock, where the car is left alone
+     */
+    private function unlocked(array $own): array
+    {
+        $open = array_values(array_filter($own, fn (Adapter $a): bool => $a->handling->theftLock === false && ! $this->chain->outlet->coupler->isSocket()));
+
+        return $open === [] ? [] : [Message::of('step.no_lock', adapters: Listing::and(array_map(static fn (Adapter $a): string => $a->name, $open)))];
     }
 
     private function moveAway(): Message

@@ -40,12 +40,29 @@ final readonly class Running
             ),
             $this->compare(),
             new Step(StepPhase::Run, StepCode::TakeTemperatures, Message::of('step.take_temperatures'), ifNot: Message::of('step_if_not.smell')),
+            ...($this->lockable() === null ? [] : [
+                new Step(StepPhase::Run, StepCode::LockAdapter, Message::of('step.lock_adapter', adapter: $this->lockable()), Message::of('step_sign.does_not_come_off')),
+                new Step(StepPhase::Stop, StepCode::UnlockAdapter, Message::of('step.unlock_adapter', adapter: $this->lockable())),
+            ]),
             new Step(
                 StepPhase::Stop, StepCode::StopSession, $isSocket ? Message::of('step.stop_in_car') : Message::of('step.stop_session'),
                 Message::of('step_sign.amps_fall'), $this->stop(), $isSocket ? null : Message::of('step_if_not.stop_other_end'),
             ),
             new Step(StepPhase::Stop, StepCode::AwaitLatch, Message::of('step.await_latch'), Message::of('step_sign.click_from_car'), ifNot: Message::of('step_if_not.latch_stuck')),
         ];
+    }
+
+    /** The name of a driver's own adapter that has a lock; null where none has. */
+    private function lockable(): ?string
+    {
+        $attached = $this->answer->chain->outlet->fittings->attachedAdapter;
+        foreach ($this->answer->chain->adapters as $adapter) {
+            if ($adapter->handling->theftLock === true && $adapter->id !== $attached?->id) {
+                return $adapter->name;
+            }
+        }
+
+        return null;
     }
 
     private function authorise(): Message

@@ -29,6 +29,8 @@ enum StepCode: string
 
     case ComparePower = 'compare_power';
     case TakeTemperatures = 'take_temperatures';
+    case LockAdapter = 'lock_adapter';
+    case UnlockAdapter = 'unlock_adapter';
 
     case StopSession = 'stop_session';
     case AwaitLatch = 'await_latch';

@@ -27,7 +27,7 @@ final readonly class StepList
      */
     public static function of(ChainAnswer $answer, ?AdapterPassed $passed = null, ?string $stall = null): self
     {
-        $latch = self::stuckLatch();
+        $latch = self::stuckLatch(Help::call($answer, $stall));
         if (! $answer->outcome->mayFlow()) {
             return new self($answer, [new Step(StepPhase::Arrive, StepCode::DoNotConnect, $answer->why())], [], $latch, []);
         }
@@ -45,8 +45,8 @@ final readonly class StepList
     }
 
     /** @return list<Message> from the gentle to the last */
-    private static function stuckLatch(): array
+    private static function stuckLatch(Message $call): array
     {
-        return [Message::of('latch.stop_both'), Message::of('latch.unlock'), Message::of('latch.push'), Message::of('latch.manual'), Message::of('latch.help')];
+        return [Message::of('latch.stop_both'), Message::of('latch.unlock'), Message::of('latch.push'), Message::of('latch.manual'), Message::of('latch.help', call: $call)];
     }
 }

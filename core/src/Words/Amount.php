@@ -79,6 +79,11 @@ final readonly class Amount
         return new self($m, Unit::Metres, 1);
     }
 
+    public static function grams(?float $g): self
+    {
+        return new self($g, Unit::Grams, 0);
+    }
+
     /** Along the road. */
     public static function km(?float $km): self
     {

@@ -20,6 +20,7 @@ enum Unit: string
     case Metres = 'm';
 
     /** Along the road. */
+    case Grams = 'g';
     case Kilometres = 'km';
     case Celsius = '°C';
 

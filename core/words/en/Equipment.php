@@ -91,6 +91,10 @@ return [
     'plate.for_minutes' => '{amps} {minutes}',
     'plate.input' => '{volts} in',
     'plate.nominal' => '{volts} nominal',
+    'bay.standard' => 'standard',
+    'bay.end' => 'at the end of the row',
+    'bay.pull_through' => 'driven through',
+    'bay.accessible' => 'accessible',
     'plate.about' => 'about {figure}',
     'plate.volts_span' => '{least}–{most}',
 

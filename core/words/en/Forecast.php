@@ -55,6 +55,7 @@ return [
     'rank.risk' => '{Parts}.',
     'rank.no_risk' => 'Nothing left open: access and plates are read, no fault is known.',
     'rank.known_fault' => 'known fault: {fault}',
+    'rank.trailer' => 'no bay is known that a trailer can be driven through',
     'rank.every_stall_faulty' => 'every stall has a known fault',
     'rank.access_unverified' => 'access not verified: {facts}',
     'rank.not_read' => 'not read: {facts}',

@@ -1792,6 +1792,10 @@ export interface components {
                 current?: components["schemas"]["TextOrNull"];
                 plate?: components["schemas"]["Plate"];
                 attach_order?: components["schemas"]["TextOrNull"];
+                mass_g?: components["schemas"]["NumberOrNull"];
+                theft_lock?: boolean | null;
+                firmware?: components["schemas"]["TextOrNull"];
+                firmware_on?: components["schemas"]["TextOrNull"];
             };
         };
         Outlet: {
@@ -1842,6 +1846,8 @@ export interface components {
                     label: string;
                     evse_id?: components["schemas"]["TextOrNull"];
                     fault?: components["schemas"]["TextOrNull"];
+                    /** @enum {string|null} */
+                    bay?: "standard" | "end" | "pull_through" | "accessible" | null;
                 }[] | null;
                 supply?: {
                     volts?: components["schemas"]["NumberOrNull"];
@@ -1878,6 +1884,7 @@ export interface components {
                 card?: components["schemas"]["SetUpState"];
                 certificate?: components["schemas"]["SetUpState"];
                 membership?: components["schemas"]["SetUpState"];
+                help_line?: components["schemas"]["TextOrNull"];
             };
         };
         /** @description A named, ordered choice of places and cars */
@@ -1926,6 +1933,7 @@ export interface components {
                 access: components["schemas"]["Term"][];
                 attach_order: components["schemas"]["Term"][];
                 event: components["schemas"]["Term"][];
+                bay: components["schemas"]["Term"][];
                 cabin: components["schemas"]["Term"][];
                 evse_status: components["schemas"]["Term"][];
                 certification: components["schemas"]["Term"][];
@@ -2514,6 +2522,8 @@ export interface components {
              * @enum {string|null}
              */
             cabin?: "off" | "mild" | "strong" | null;
+            /** @description A trailer is behind the car */
+            towing?: boolean;
             member?: boolean;
             theta?: {
                 [key: string]: number;
@@ -2762,7 +2772,7 @@ export interface components {
             took_out: string[];
         };
         /** @enum {string} */
-        EventCode: "plugged" | "authorised" | "current_flows" | "failed_start" | "stall_changed" | "throttled" | "neighbour_came" | "neighbour_left" | "latch_stuck" | "smell_or_heat" | "stopped_by_station" | "stopped_by_car" | "limit_changed";
+        EventCode: "plugged" | "authorised" | "current_flows" | "failed_start" | "stall_changed" | "throttled" | "neighbour_came" | "neighbour_left" | "latch_stuck" | "smell_or_heat" | "felt_cool" | "felt_warm" | "felt_hot" | "stopped_by_station" | "stopped_by_car" | "limit_changed";
         Events: {
             events: components["schemas"]["SessionEvent"][];
             handshake_s: components["schemas"]["NumberOrNull"];

@@ -88,6 +88,7 @@ const cabin = computed({
 });
 const CABIN_KW = 1.5;
 const cabinKw = wanted('cabinKw');
+const isTowing = wanted('isTowing');
 const minutes = (n: number) => say('figure.minutes', { n });
 const kw = (n: number) => say('figure.kw', { n });
 </script>
@@ -131,6 +132,7 @@ const kw = (n: number) => say('figure.kw', { n });
     </div>
     <NeedSwitch v-model="isByDistance" :label="say('need.by_distance')" />
     <NeedTemperature v-model="ambientC" :label="say('need.ambient')" :min-c="-25" :max-c="50" />
+    <NeedSwitch v-model="isTowing" :label="say('need.towing')" />
     <label class="row">
       {{ say('need.cabin') }}
       <select v-model="cabin">

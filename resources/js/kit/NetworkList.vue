@@ -38,6 +38,14 @@ const add = (called: string) =>
     name.value = '';
   });
 
+const setHelpLine = (id: string, typed: string) =>
+  attempt(async () => {
+    const found = edit.find(id);
+    if (found) {
+      await edit.change(found, { ...found.draft, spec: { ...found.draft.spec, help_line: typed.trim() || null } });
+    }
+  });
+
 const set = (id: string, step: Step, state: string) =>
   attempt(async () => {
     const found = edit.find(id);
@@ -68,6 +76,19 @@ const set = (id: string, step: Step, state: string) =>
             <option value="">{{ say('set_up.open') }}</option>
             <option v-for="state in states" :key="state.id" :value="state.id">{{ state.words }}</option>
           </select>
+        </label>
+        <label>
+          {{ say('set_up.help_line') }}
+          <input
+            type="tel"
+            class="figures"
+            :value="n.spec.help_line ?? ''"
+            maxlength="60"
+            autocomplete="off"
+            :disabled="isBusy || !account.may('edit')"
+            :aria-label="say('set_up.help_line_of', { network: n.name })"
+            @change="setHelpLine(n.id, ($event.target as HTMLInputElement).value)"
+          />
         </label>
         <TextButton
           v-if="account.may('keep')"

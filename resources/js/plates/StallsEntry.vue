@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { useTerms } from '@/stores/terms';
 import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 import { STALL_COLUMNS as columns } from './stalls';
@@ -10,13 +11,15 @@ interface Stall {
   evse_id?: string | null;
   cabinet?: string | null;
   fault?: string | null;
+  bay?: string | null;
   [key: string]: unknown;
 }
 
+const terms = useTerms();
 const model = defineModel<unknown>({ required: true });
 const stalls = computed(() => (Array.isArray(model.value) ? (model.value as Stall[]) : []));
 
-function write(at: number, column: keyof typeof columns, typed: string): void {
+function write(at: number, column: keyof typeof columns | 'bay', typed: string): void {
   const text = typed.trim();
   model.value = stalls.value.map((s, i) =>
     i === at ? { ...s, [column]: column === 'label' ? text : text || null } : s,
@@ -38,6 +41,7 @@ function add(): void {
     <!-- Each field says the same of itself. -->
     <p class="heads" aria-hidden="true">
       <span v-for="(words, column) in columns" :key="column" :class="column">{{ say(words) }}</span>
+      <span class="bay">{{ say('stalls.bay') }}</span>
     </p>
     <ul>
       <li v-for="(stall, i) in stalls" :key="i">
@@ -52,6 +56,15 @@ function add(): void {
           autocomplete="off"
           @change="write(i, column, ($event.target as HTMLInputElement).value)"
         />
+        <select
+          class="bay"
+          :value="stall.bay ?? ''"
+          :aria-label="say('stalls.of', { what: say('stalls.bay'), n: i + 1 })"
+          @change="write(i, 'bay', ($event.target as HTMLSelectElement).value)"
+        >
+          <option value="">{{ say('stalls.bay_unread') }}</option>
+          <option v-for="bay in terms.all('bay')" :key="bay.id" :value="bay.id">{{ bay.words }}</option>
+        </select>
         <TextButton :words="say('stalls.remove')" :of="stall.label" @click="remove(i)" />
       </li>
     </ul>
@@ -70,7 +83,7 @@ ul,
 li,
 .heads {
   display: grid;
-  grid-template-columns: 2fr 4fr 2fr 4fr 56px;
+  grid-template-columns: 2fr 4fr 2fr 4fr 3fr 56px;
   gap: var(--space-1) var(--space-4);
   align-items: baseline;
 }
@@ -110,6 +123,10 @@ input {
 
   li .fault {
     grid-area: 2 / 1 / auto / span 3;
+  }
+
+  li .bay {
+    grid-area: 3 / 1 / auto / span 3;
   }
 }
 </style>

@@ -135,6 +135,10 @@ function adapter(at: string, couplers: Options, sockets: Options, terms: ReturnT
         celsius(`${at}derate_c`, say('field.derate_c')),
         celsius(`${at}cutoff_c`, say('field.cutoff_c')),
         { path: `${at}attach_order`, label: say('field.goes_on'), kind: 'choice', options: options('attach_order') },
+        { path: `${at}mass_g`, label: say('field.mass'), kind: 'number', unit: say('unit.grams') },
+        yesNo(`${at}theft_lock`, say('field.theft_lock')),
+        { path: `${at}firmware`, label: say('field.firmware'), kind: 'text' },
+        { path: `${at}firmware_on`, label: say('field.firmware_on'), kind: 'text' },
         { path: `${at}price`, label: say('field.paid'), kind: 'text' },
       ],
     },
@@ -294,6 +298,7 @@ export function fieldsOf(
         {
           title: say('field.access'),
           fields: [
+            { path: 'address', label: say('field.address'), kind: 'text' },
             {
               path: 'access.kind',
               label: say('field.who_may_start'),

@@ -41,6 +41,7 @@ export interface Need {
   /** Heating or cooling with somebody in the car, by a word; a figure goes before it. */
   cabin: 'off' | 'mild' | 'strong';
   cabinKw: number | null;
+  isTowing: boolean;
 }
 
 /** What a driver is taken to want while nothing else is said: the core knows. */
@@ -66,6 +67,7 @@ function usualNeed(need: Terms['need']): Need {
     nextStopKw: null,
     cabin: 'off',
     cabinKw: null,
+    isTowing: false,
   };
 }
 
@@ -114,6 +116,7 @@ export const useForecast = defineStore('forecast', () => {
     pack_prepared: need.value.isPrepared || (need.value.preparedMinutes ?? false),
     pack_c: need.value.isPrepared ? null : need.value.packC,
     member: need.value.isMember,
+    towing: need.value.isTowing,
     ...(need.value.cabinKw === null ? { cabin: need.value.cabin } : { cabin_kw: need.value.cabinKw }),
     // At any stop; a chain that is forecast brings its own.
     theta: thetaOf(warmAdapters.value),

@@ -60,6 +60,7 @@ export const later = {
   'need.from': 'arrive with',
   'need.to': 'charge to',
   'need.span': '{from} → {to} %',
+  'need.towing': 'with a trailer',
   'need.cabin': 'heating or cooling',
   'need.cabin_figure': 'by its kW',
   'need.cabin_kw': 'it takes',
@@ -211,6 +212,10 @@ export const later = {
   'shots.title': 'Photographs, {n}',
   'shots.of': 'Photograph at {time}',
   'shots.waits': 'at {time}, waits',
+  'touch.title': 'By touch',
+  'touch.how': 'Without a thermometer: hold the back of a hand to the outside, never to metal.',
+  'touch.point': 'Where',
+  'touch.hot_now': 'It felt hot: ask the car for less or stop, let it cool, and look at its contacts before the next session.',
   'event.more': 'more',
   'event.fewer': 'fewer',
   'event.noted': 'Noted: {event}.',
@@ -627,6 +632,8 @@ export const later = {
   'rests.title':
     '{n, plural, one {It rests on a fact that nobody has read} other {It rests on # facts that nobody has read}}',
   // What is set up before a visit.
+  'set_up.help_line': 'Help line',
+  'set_up.help_line_of': 'Help line of {network}',
   'set_up.title': 'Set up before you leave',
   'set_up.lead': 'What each network needs before somebody can start there.',
   'set_up.of': '{step}, {network}',

@@ -6,13 +6,16 @@ namespace Harmozon\Core\Fit\Gates;
 
 use Harmozon\Core\Chain\Fact;
 use Harmozon\Core\Chain\Unread;
+use Harmozon\Core\Equipment\Bay;
 use Harmozon\Core\Equipment\PortCorner;
+use Harmozon\Core\Equipment\Stall;
 use Harmozon\Core\Fit\Figure;
 use Harmozon\Core\Fit\Gate;
 use Harmozon\Core\Fit\GateName;
 use Harmozon\Core\Fit\GateResult;
 use Harmozon\Core\Fit\Situation;
 use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
 
 /**
@@ -37,13 +40,43 @@ final class ReachGate implements Gate
     {
         $port = $situation->chain->inlet->port;
         $length = $situation->chain->outlet->fittings->cable?->lengthM;
+        $tight = $situation->conditions->visit->towing ? self::tight($situation->chain->outlet->site->stalls) : null;
         if ($port === null || $length === null) {
             return GateResult::unread(GateName::Reach, $port !== null
                 ? [Unread::of(Fact::CableLength, $situation->chain)]
-                : [Unread::of(Fact::PortCorner, $situation->chain), ...($length === null ? [Unread::of(Fact::CableLength, $situation->chain)] : [])]);
+                : [Unread::of(Fact::PortCorner, $situation->chain), ...($length === null ? [Unread::of(Fact::CableLength, $situation->chain)] : [])], $tight === null ? null : $tight());
         }
 
-        return $this->park($port, $length);
+        $reach = $this->park($port, $length);
+        $through = self::through($situation->chain->outlet->site->stalls);
+
+        return match (true) {
+            ! $situation->conditions->visit->towing, $reach->cautions() !== [] => $reach,
+            $tight !== null => GateResult::caution(GateName::Reach, $tight, $reach->figures()),
+            default => GateResult::pass(GateName::Reach, static fn (): Message => Message::of('reach.pull_through', reach: $reach->reason(), stalls: Listing::comma($through)), $reach->figures()),
+        };
+    }
+
+    /**
+     * A trailer behind the car asks for a bay that is driven through.
+     *
+     * @param  list<Stall>  $stalls
+     * @return (\Closure(): Message)|null null where there is one
+     */
+    private static function tight(array $stalls): ?\Closure
+    {
+        $isRead = $stalls !== [] && array_filter($stalls, static fn (Stall $s): bool => $s->bay === null) === [];
+
+        return self::through($stalls) !== [] ? null : static fn (): Message => $isRead ? Message::of('reach.no_pull_through') : Message::of('reach.pull_through_unread');
+    }
+
+    /**
+     * @param  list<Stall>  $stalls
+     * @return list<string> labels of those that are driven through
+     */
+    private static function through(array $stalls): array
+    {
+        return array_map(static fn (Stall $s): string => $s->label, array_values(array_filter($stalls, static fn (Stall $s): bool => $s->bay === Bay::PullThrough)));
     }
 
     private function park(PortCorner $port, float $lengthM): GateResult
