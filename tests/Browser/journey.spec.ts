@@ -38,9 +38,7 @@ test('from signing in to a session that stands in the log', async ({ page, baseU
   await page.getByLabel('Load a readings file').setInputFiles(readingsFile());
   await expect(page.getByText('151 readings added; 1 row left out.')).toBeVisible();
   await expect(page.getByText('line 153: soc_pct: "full" is not a number')).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Peaks against plates' })).toContainText(
-    '14 of 15 min',
-  );
+  await expect(page.getByRole('region', { name: 'Peaks against plates' })).toContainText('14 of 15 min');
   await page.getByRole('button', { name: 'Finish' }).click();
 
   await expect(page).toHaveURL(/\/log\/[0-9a-z]{26}/i);

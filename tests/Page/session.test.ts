@@ -28,7 +28,10 @@ const told = (events: NotedEvent[] = [], session: object = {}): Report => ({ eve
 const nothing: Known = { report: null, begun: null, held: [], heldCount: 0 };
 
 describe('minutes above the continuous amps since the last judgement', () => {
-  const at = (t_s: number, amps: number | null, isWaiting = false) => ({ ...reading(`r${t_s}`, t_s, { amps }), isWaiting });
+  const at = (t_s: number, amps: number | null, isWaiting = false) => ({
+    ...reading(`r${t_s}`, t_s, { amps }),
+    isWaiting,
+  });
 
   it('runs from the newest reading while that is above', () => {
     expect(mayBeAboveS([at(100, 450), at(40, 450)], 130, 400)).toBe(30);

@@ -215,7 +215,8 @@ export const later = {
   'touch.title': 'By touch',
   'touch.how': 'Without a thermometer: hold the back of a hand to the outside, never to metal.',
   'touch.point': 'Where',
-  'touch.hot_now': 'It felt hot: ask the car for less or stop, let it cool, and look at its contacts before the next session.',
+  'touch.hot_now':
+    'It felt hot: ask the car for less or stop, let it cool, and look at its contacts before the next session.',
   'event.more': 'more',
   'event.fewer': 'fewer',
   'event.noted': 'Noted: {event}.',
