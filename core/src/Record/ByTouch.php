@@ -43,7 +43,7 @@ final class ByTouch
             }
         }
 
-        return $hot === [] ? null : Message::of('touch.hot', points: Listing::and(array_values($hot)), count: Amount::count(count($hot)));
+        return $hot === [] ? null : Message::of('touch.hot', points: Listing::and(array_values($hot)));
     }
 
     private static function point(Event $event): ?Point

@@ -70,7 +70,7 @@ const rows = computed(() => [
 
 <style scoped>
 section {
-  margin-top: var(--space-8);
+  margin: var(--space-8) 0;
 }
 
 table {
