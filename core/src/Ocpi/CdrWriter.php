@@ -8,7 +8,7 @@ use Harmozon\Core\Equipment\CurrentKind;
 
 /**
  * Writes a session as a charge detail record of the Open Charge Point Interface 2.2.1, as far as its driver knows it. What
- * the format asks for and nobody knows (an address, a contract) is an empty text, never a guess.
+ * the format asks for and nobody knows (a city, a contract) is an empty text, never a guess.
  */
 final class CdrWriter
 {
@@ -45,7 +45,7 @@ final class CdrWriter
             'cdr_location' => [
                 'id' => $outlet->id,
                 'name' => $outlet->name,
-                'address' => '', 'city' => '', 'country' => '',
+                'address' => $outlet->site->address ?? '', 'city' => '', 'country' => '',
                 'coordinates' => ['latitude' => '', 'longitude' => ''],
                 'evse_uid' => $known->uid ?? StallKey::uidOfOurs($outlet->id, null),
                 'evse_id' => $known->evseId ?? '',

@@ -87,9 +87,17 @@ final readonly class LocationsReader
             $country === null ? '' : $country.'*'.(self::given($location, 'party_id') ?? ''),
             $id ?? $name,
             $name,
-            $this->named($plates, $stalls),
+            $this->named(self::address($location), $plates, $stalls),
             array_values(array_filter($notUnderstood)),
         );
+    }
+
+    /** As one would read it out; null where the file has none. */
+    private static function address(Node $location): ?string
+    {
+        $parts = array_filter([self::given($location, 'address', 120), self::given($location, 'city', 60)], static fn (?string $part): bool => $part !== null);
+
+        return $parts === [] ? null : implode(', ', $parts);
     }
 
     /**
@@ -97,14 +105,14 @@ final readonly class LocationsReader
      * @param  array<string, list<array<string, string|null>>>  $stalls  by plate
      * @return list<FileOutlet>
      */
-    private function named(array $plates, array $stalls): array
+    private function named(?string $address, array $plates, array $stalls): array
     {
         $names = array_map(fn (array $plate): string => $this->voice->say(PlateName::short($plate)), $plates);
         $isShared = array_count_values($names);
         $outlets = [];
         foreach ($plates as $same => $plate) {
             $name = $isShared[$names[$same]] > 1 ? $this->voice->say(PlateName::long($plate)) : $names[$same];
-            $outlets[] = new FileOutlet($name, [...$plate, 'stalls' => $stalls[$same]]);
+            $outlets[] = new FileOutlet($name, [...$plate, ...($address === null ? [] : ['address' => $address]), 'stalls' => $stalls[$same]]);
         }
 
         return $outlets;

@@ -32,6 +32,7 @@ final class LocationsWriter
         $locations = $leftOut = [];
         foreach ($places as $place) {
             $evses = $connectors = [];
+            $address = null;
             foreach ($place['outlets'] as $outlet) {
                 $spec = Node::of($outlet['spec']);
                 $standard = Terms::standard($spec->text('coupler'));
@@ -40,13 +41,14 @@ final class LocationsWriter
 
                     continue;
                 }
+                $address ??= $spec->textOrNull('address');
                 foreach (self::stalls($spec, $outlet['id']) as $stall) {
                     $uid = $stall['uid'];
                     $evses[$uid] ??= self::evse($stall);
                     $connectors[$uid][] = ['id' => $stall['connector'], ...self::connector($standard, $spec)];
                 }
             }
-            $locations[] = [...self::party($place['party']), 'id' => $place['id'], 'name' => $place['name'], 'evses' => array_map(static fn (array $evse, array $of): array => [...$evse, 'connectors' => $of], array_values($evses), array_values($connectors))];
+            $locations[] = [...self::party($place['party']), 'id' => $place['id'], 'name' => $place['name'], ...($address === null ? [] : ['address' => $address]), 'evses' => array_map(static fn (array $evse, array $of): array => [...$evse, 'connectors' => $of], array_values($evses), array_values($connectors))];
         }
 
         return ['locations' => $locations, 'left_out' => $leftOut];

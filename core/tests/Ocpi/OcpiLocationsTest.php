@@ -157,6 +157,18 @@ final class OcpiLocationsTest extends TestCase
         self::assertSame(['location "L" is in the file twice: the first is read'], Say::voice()->each($places[0]->notUnderstood));
     }
 
+    public function test_an_address_stands_on_every_outlet_of_its_place(): void
+    {
+        $at = static fn (array $location): array => array_map(
+            static fn (FileOutlet $o): mixed => $o->spec['address'] ?? null,
+            (new LocationsReader(Say::voice()))->read((string) json_encode([['id' => 'L', 'name' => 'Sluice wharf', 'evses' => [['uid' => 'E', 'connectors' => [['standard' => 'IEC_62196_T2', 'power_type' => 'AC_3_PHASE', 'max_voltage' => 230, 'max_amperage' => 16]]]], ...$location]]))->places[0]->outlets,
+        );
+
+        self::assertSame(['4 Weir Road, Tollmere'], $at(['address' => '4 Weir Road', 'city' => 'Tollmere']));
+        self::assertSame(['4 Weir Road'], $at(['address' => '4 Weir Road', 'city' => '']));
+        self::assertSame([null], $at(['address' => '']));
+    }
+
     public function test_what_is_written_reads_back_the_same(): void
     {
         $place = self::read([
