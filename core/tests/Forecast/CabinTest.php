@@ -38,7 +38,7 @@ final class CabinTest extends TestCase
         self::assertEqualsWithDelta(42.0, $forecast->totals->packKwh, 1e-6);
         self::assertEqualsWithDelta(3 * ($forecast->totals->minutes - 0.75) / 60, $forecast->totals->cabinKwh, 1e-6);
         self::assertEqualsWithDelta([42 / 54 * 60 - 42 / 57 * 60, 2.46], [$forecast->advice->saving?->minutes, $forecast->advice->saving?->plugKwh], 0.01);
-        self::assertSame('Heating or cooling takes 2.3 kWh. Switched off, the session would be 2.5 min shorter and take 2.5 kWh less.', Say::it($forecast->advice->saving?->message($forecast->totals->cabinKwh, false) ?? throw new \LogicException));
+        self::assertSame('Heating or cooling takes 2.3 kWh. With it off, the session would be 2.5 min shorter and take 2.5 kWh less.', Say::it($forecast->advice->saving?->message($forecast->totals->cabinKwh, false) ?? throw new \LogicException));
     }
 
     public function test_where_the_car_limits_it_costs_energy_alone(): void
@@ -51,7 +51,7 @@ final class CabinTest extends TestCase
         self::assertEqualsWithDelta($off->totals->minutes, $on->totals->minutes, 0.01);
         self::assertEqualsWithDelta(60 + 2 / 0.95, $on->totals->peakKw, 1e-6);
         self::assertEqualsWithDelta($on->totals->cabinKwh / 0.95, $on->totals->plugKwh - $off->totals->plugKwh, 1e-6);
-        self::assertStringContainsString('and no less time', Say::it($on->advice->saving?->message(1.0, true) ?? throw new \LogicException));
+        self::assertStringContainsString('and just as long', Say::it($on->advice->saving?->message(1.0, true) ?? throw new \LogicException));
         self::assertNull($off->advice->saving);
     }
 
@@ -65,7 +65,7 @@ final class CabinTest extends TestCase
         // 3 kW of 1.296 kW: (3 − 1.296) / 60 = 2.84 % an hour are lost.
         $strong = $at(['conditions.cabin' => 'strong', 'conditions.soc_from' => 10]);
         self::assertSame(['end.charge_falls', 10.0], [$strong->cutShort?->code, $strong->totals->socEnd]);
-        self::assertSame('The charge falls by 3 % an hour: heating or cooling takes more than the 1.4 kW that arrive leave it.', Say::it($strong->cutShort));
+        self::assertSame('The charge falls by 3 % an hour: heating or cooling takes more than the 1.4 kW from the plug can cover.', Say::it($strong->cutShort));
         self::assertSame('Switch off heating or cooling: the charge rises only without it.', Say::it($strong->advice->saving?->message(0.0, true) ?? throw new \LogicException));
     }
 

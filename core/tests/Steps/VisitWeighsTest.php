@@ -39,10 +39,10 @@ final class VisitWeighsTest extends TestCase
         };
         $through = [['label' => 'P1', 'bay' => 'pull_through'], ['label' => 'B2', 'bay' => 'standard']];
 
-        self::assertSame([Result::Pass, 'Port rear left, cable 5 m: reaches either way round, one bay. With the trailer: P1 can be driven through.'], $reach($through));
-        self::assertSame([Result::Caution, 'With a trailer: no bay here can be driven through. It takes two or more bays, or unhitching where that is allowed.'], $reach([['label' => 'B2', 'bay' => 'end']]));
-        self::assertStringContainsString('nobody has noted a bay', $reach([['label' => 'B2'], ['label' => 'B3', 'bay' => 'standard']])[1]);
-        self::assertStringContainsString('nobody has noted a bay', $reach([])[1]);
+        self::assertSame([Result::Pass, 'Port rear left, cable 5 m: reaches either way round, one bay. With the trailer, take a pull-through bay: P1.'], $reach($through));
+        self::assertSame([Result::Caution, 'With a trailer: there is no pull-through bay here. It takes two bays or more, or unhitching where that is allowed.'], $reach([['label' => 'B2', 'bay' => 'end']]));
+        self::assertStringContainsString('nobody has noted a pull-through bay', $reach([['label' => 'B2'], ['label' => 'B3', 'bay' => 'standard']])[1]);
+        self::assertStringContainsString('nobody has noted a pull-through bay', $reach([])[1]);
         self::assertSame(Result::Pass, $reach([], false)[0]);
         // A cable that is too short is said as ever, and what nobody has read stays unread, with the trailer beside it.
         self::assertStringContainsString('will probably not reach', $reach($through, more: ['cable.length_m' => 0.5])[1]);
@@ -105,7 +105,7 @@ final class VisitWeighsTest extends TestCase
         self::assertSame('Go on to the next stop of the ranking. The help line is 0800 555 0100; read out: Test post, 4 Weir Road, Tollmere, stall 7B.', Say::it($last->do));
         self::assertSame('The help line is 0800 555 0100; read out: Test post, 4 Weir Road, Tollmere, stall 7B. No force, no tools, and nothing is cut.', Say::it($list->stuckLatch[count($list->stuckLatch) - 1]));
         $unknown = self::list(Cases::file([], self::ADAPTED, [[]]))->ladder;
-        self::assertStringContainsString("network's help line has its number on the stall; read out: Test post.", Say::it($unknown[count($unknown) - 1]->do));
+        self::assertStringContainsString("number of the network's help line is on the stall; read out: Test post.", Say::it($unknown[count($unknown) - 1]->do));
     }
 
     public function test_new_firmware_asks_for_a_new_first_test(): void

@@ -151,9 +151,9 @@ return [
     'reach.nose_first' => 'Port {port}, cable {cable}: drive in nose first, one bay.',
     'reach.back_in' => 'Port {port}, cable {cable}: back in, one bay.',
     'reach.two_bays' => 'Port {port}, cable {cable}: reaches only across two bays; look for an end stall.',
-    'reach.pull_through' => '{reach} With the trailer: {stalls} can be driven through.',
-    'reach.no_pull_through' => 'With a trailer: no bay here can be driven through. It takes two or more bays, or unhitching where that is allowed.',
-    'reach.pull_through_unread' => 'With a trailer: nobody has noted a bay that can be driven through. Otherwise it takes two or more bays, or unhitching where that is allowed.',
+    'reach.pull_through' => '{reach} With the trailer, take a pull-through bay: {stalls}.',
+    'reach.no_pull_through' => 'With a trailer: there is no pull-through bay here. It takes two bays or more, or unhitching where that is allowed.',
+    'reach.pull_through_unread' => 'With a trailer: nobody has noted a pull-through bay here. Without one it takes two bays or more, or unhitching where that is allowed.',
     'reach.too_short' => 'Port {port}, cable {cable}: will probably not reach.',
 
     // Why an answer is what it is.

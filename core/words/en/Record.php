@@ -66,7 +66,7 @@ return [
     'finding.refused_chain' => 'This chain is one to leave alone ({outcome}): {why}',
     'boost.measured' => '{used} of {allowed}',
     'boost.possible' => '{used} of {allowed} measured, up to {possible} with the gaps',
-    'touch.hot' => '{Points} felt hot by hand, which proves nothing and asks for a look: at the contacts, before the next session.',
+    'touch.hot' => '{Points} felt hot to the touch. That proves nothing, but look at the contacts before the next session.',
     'finding.boost_unread' => '{Link} may have carried more than its continuous {continuous} for {minutes}, {unread} of them unread; its plate allows {allowed}.',
     'finding.indicative' => "What decides is estimated from the pack's voltage curve: the verdict is indicative.",
     'finding.estimated' => "Some values are estimated from the pack's voltage curve; what decides was read.",
