@@ -56,6 +56,7 @@ final class PlateFieldsTest extends TestCase
             $typed[$path] = match (true) {
                 $path === 'tariff.minute_bands' => [['from_kw' => 0, 'per_minute' => '0.1']],
                 str_ends_with($path, 'limit_c') => 90,
+                str_ends_with($path, '_on') => '2031-05-02',
                 default => $value,
             };
             $response = $this->putJson("/api/pieces/{$this->kind($piece)}/{$id}", ['version' => $version, 'changes' => [...$this->beside($path, $typed), $path => $typed[$path]]]);

@@ -18,11 +18,13 @@ final readonly class ReadingColumns
     /** A session cannot last longer (s): 100 days. */
     public const LONGEST_S = 8_640_000.0;
 
+    /** Cells in the header. */
+    public int $width;
+
     /**
      * @param  array<string, NumberColumn>  $numbers  by name, in the order of their ranges
      * @param  array<string, value-of<Point>>  $points  of the temperatures among them, by name
      * @param  list<int>  $time  positions of the clock times: of one column, of a date and an hour, or of none
-     * @param  int  $width  cells in the header
      * @param  list<string>  $ignored  headers that were not understood
      * @param  list<string>  $headers  all of them
      */
@@ -33,10 +35,10 @@ final readonly class ReadingColumns
         public ?int $source,
         public ?int $note,
         public ?int $event,
-        public int $width,
         public array $ignored,
-        private array $headers = [],
+        private array $headers,
     ) {
+        $this->width = count($headers);
     }
 
     /** The file's own name of a column. */
@@ -101,7 +103,6 @@ final readonly class ReadingColumns
             $positions['source'] ?? null,
             $positions['note'] ?? null,
             $positions['event'] ?? null,
-            count($cells),
             $ignored,
             $cells,
         );
@@ -166,7 +167,6 @@ final readonly class ReadingColumns
             array_intersect_key(self::points(), $ordered),
             $mapping->time === null ? (isset($texts['time']) ? [$texts['time']] : []) : array_map(static fn (string $c): int => $positions[$c], $mapping->time->columns()),
             $texts['source'] ?? null, $texts['note'] ?? null, $texts['event'] ?? null,
-            count($cells),
             array_values(array_diff($cells, array_map(strval(...), array_keys($mapping->columns)), $mapping->time?->columns() ?? [], [''])),
             $cells,
         );

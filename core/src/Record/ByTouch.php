@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Record;
 
-use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
 

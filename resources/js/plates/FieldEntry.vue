@@ -132,6 +132,7 @@ function speak(language: string, isSpoken: boolean): void {
           :id="id"
           v-model.lazy="text"
           class="figures"
+          :type="field.kind === 'day' ? 'date' : 'text'"
           :inputmode="isFigure(field.kind) ? 'decimal' : 'text'"
           autocomplete="off"
           :placeholder="say('entry.not_read')"

@@ -19,6 +19,7 @@ export type FieldKind =
   | 'retrofit'
   | 'stalls'
   | 'money'
+  | 'day'
   | 'text';
 
 export interface Field {
@@ -138,7 +139,7 @@ function adapter(at: string, couplers: Options, sockets: Options, terms: ReturnT
         { path: `${at}mass_g`, label: say('field.mass'), kind: 'number', unit: say('unit.grams') },
         yesNo(`${at}theft_lock`, say('field.theft_lock')),
         { path: `${at}firmware`, label: say('field.firmware'), kind: 'text' },
-        { path: `${at}firmware_on`, label: say('field.firmware_on'), kind: 'text' },
+        { path: `${at}firmware_on`, label: say('field.firmware_on'), kind: 'day' },
         { path: `${at}price`, label: say('field.paid'), kind: 'text' },
       ],
     },

@@ -493,7 +493,7 @@ export const en = {
   'field.mass': 'weight',
   'field.theft_lock': 'can be locked',
   'field.firmware': 'firmware',
-  'field.firmware_on': 'put on (YYYY-MM-DD)',
+  'field.firmware_on': 'put on',
   'field.address': 'address',
   'unit.grams': 'g',
   'field.paid': 'price',
