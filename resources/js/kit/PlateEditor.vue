@@ -109,17 +109,31 @@ function keep(e: unknown): void {
   }
 }
 
+/** How often the draft was changed, and how often when it could not be kept the last time. */
+let changes = 0;
+let failedAt = -1;
+
 const check = useDebounceFn(async () => {
   try {
     standards.value = await edit.check(props.kind, draft.value);
-    complaints.value = {};
-    error.value = '';
+    // Why it could not be kept stands until something else is typed, however late an earlier draft is found to be in order.
+    if (changes !== failedAt) {
+      complaints.value = {};
+      error.value = '';
+    }
   } catch (e) {
     keep(e);
   }
 }, 350);
 
-watch(draft, check, { deep: true });
+watch(
+  draft,
+  () => {
+    changes++;
+    void check();
+  },
+  { deep: true },
+);
 // What standards say of it is told from the beginning; a draft that is not complete yet is complained of only once it is typed in.
 if (props.found !== null || props.start.name !== '') {
   void edit.check(props.kind, draft.value).then(
@@ -134,6 +148,7 @@ async function save(): Promise<void> {
     await (base.value === null ? edit.create(props.kind, draft.value) : edit.change(base.value, draft.value));
     emit('done');
   } catch (e) {
+    failedAt = changes;
     keep(e);
   } finally {
     isBusy.value = false;
