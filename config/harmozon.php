@@ -18,6 +18,8 @@ return [
     'largest_import' => 209_715_200,
     'import_at_once' => 1_048_576,
     'import_lines_at_once' => 12_000,
+    // From so much memory on a worker makes room for a fresh one (MB).
+    'worker_memory_mb' => 256,
     // The document of a garage may be so large (bytes).
     'largest_garage' => 2_000_000_000,
     // Days for which a readings file is kept after it was last touched.

@@ -19,6 +19,8 @@ abstract class TestCase extends LaravelTestCase
     {
         parent::setUp();
         $this->withoutVite();
+        // A worker that runs inside of the tests holds what all of them have left in memory, and is not to end because of it.
+        config()->set('harmozon.worker_memory_mb', 4096);
     }
 
     /** Who opens the demo garage. Its seed is taken when this test has written nothing yet; otherwise the demo is loaded beside what is there. */

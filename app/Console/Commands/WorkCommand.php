@@ -34,7 +34,7 @@ final class WorkCommand extends Command
         $events->listen(Looping::class, static fn () => $beat->beat());
 
         return $this->call('queue:work', [
-            '--sleep' => self::SLEEP, '--max-time' => self::LIFE, '--memory' => 256, '--quiet' => true, '--stop-when-empty' => (bool) $this->option('until-empty'),
+            '--sleep' => self::SLEEP, '--max-time' => self::LIFE, '--memory' => config('harmozon.worker_memory_mb'), '--quiet' => true, '--stop-when-empty' => (bool) $this->option('until-empty'),
         ]);
     }
 
