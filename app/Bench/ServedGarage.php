@@ -147,7 +147,7 @@ final class ServedGarage
             throw new \RuntimeException('the import did not begin');
         }
         for ($from = 0; $from < $bytes; $from += self::PIECE) {
-            $this->send('PUT', "/api/imports/{$file}/piece?from={$from}", ['body' => (string) file_get_contents($path, false, null, $from, self::PIECE)]);
+            $this->send('PUT', "/api/imports/{$file}/piece?from={$from}", ['body' => (string) file_get_contents($path, false, null, $from, self::PIECE), 'headers' => [...$this->proof(), 'Content-Type' => 'application/octet-stream']]);
         }
 
         return $file;

@@ -101,7 +101,7 @@ final class TakeFile
     private function take(ReadingsImport $import, ChargeSession $session, string $worker): bool
     {
         $import->refresh();
-        $reader = new ReadingsReader($import->readBy(), $import->shift_ms);
+        $reader = new ReadingsReader($import->readBy(), $import->shift_ms, $import->instrument);
         $fileId = RowId::fileId((string) $import->fingerprint);
         $room = SessionDoor::room($session);
         $done = $import->lines_done;
@@ -120,7 +120,7 @@ final class TakeFile
             match (true) {
                 $row instanceof RejectedRow => $part->reject($line),
                 $row instanceof Event => $part->note($line, RowId::of($fileId, $line), $row),
-                $row instanceof Reading => $part->add($line, RowId::of($fileId, $line), $row->by($import->instrument)),
+                $row instanceof Reading => $part->add($line, RowId::of($fileId, $line), $row),
             };
         }
 

@@ -39,8 +39,9 @@ final class ReadingsReader
     /**
      * @param  Mapping|null  $mapping  null: a file of ours, or one whose mapping is guessed
      * @param  int  $shiftMs  how long after plugging in the file's own time begins; negative where before
+     * @param  string|null  $instrument  that wrote the file, for rows that name none
      */
-    public function __construct(private readonly ?Mapping $mapping = null, private readonly int $shiftMs = 0)
+    public function __construct(private readonly ?Mapping $mapping = null, private readonly int $shiftMs = 0, private readonly ?string $instrument = null)
     {
     }
 
@@ -263,7 +264,7 @@ final class ReadingsReader
             $read['amps'] ?? null,
             $read['kw'] ?? null,
             $celsius,
-            $columns->source === null ? null : self::text($cells[$columns->source] ?? '', 'source'),
+            $columns->source === null ? $this->instrument : self::text($cells[$columns->source] ?? '', 'source') ?? $this->instrument,
             $columns->note === null ? null : self::text($cells[$columns->note] ?? '', 'note'),
         );
     }

@@ -29,12 +29,6 @@ final readonly class Reading
     ) {
     }
 
-    /** The same by this instrument, unless its row names one. */
-    public function by(?string $instrument): self
-    {
-        return $this->source !== null || $instrument === null ? $this : new self($this->tMs, $this->socPct, $this->volts, $this->amps, $this->kw, $this->celsius, $instrument, $this->note);
-    }
-
     /** @return list<string> the quantities that may be read, as files and tables name them */
     public static function quantities(): array
     {
