@@ -156,6 +156,11 @@ const hasCurve = computed(() => Object.keys(props.look.curve).length > 0);
   min-width: 0;
 }
 
+.foot button:disabled {
+  cursor: default;
+  opacity: 0.45;
+}
+
 .instrument {
   display: flex;
   flex-wrap: wrap;
