@@ -87,7 +87,6 @@ final class ImportStore
         $remembered = $this->sources->ofHead($source);
         $looked = Preview::of(TextInput::lines($import->path(), 'file'), $remembered, 0, 1);
         $import->update([
-            'clock' => $looked->clockStart?->toArray(),
             'instrument' => $import->instrument ?? mb_substr(pathinfo($import->name, PATHINFO_FILENAME), 0, Reading::LONGEST_SOURCE),
             'shift_ms' => (int) round(1000 * $this->usualShiftS($import, $looked)),
             'mapping' => $looked->mapping?->toArray(),
@@ -107,6 +106,11 @@ final class ImportStore
     public function head(ReadingsImport $import): FileHead
     {
         return FileHead::of($this->lines($import), $import->readBy());
+    }
+
+    private function clockOf(ReadingsImport $import): ?ClockStart
+    {
+        return Preview::of($this->lines($import), $import->readBy(), 0, 1)->clockStart;
     }
 
     /** What stands around its table. */
@@ -201,7 +205,8 @@ final class ImportStore
                 $this->sources->remember($import->source, $import->name, $mapping);
             }
         }
-        $import->update(['state' => ImportState::Waiting->value, 'problem' => null, 'claims' => 0]);
+        // By now it is settled how its clock is read, which another file is laid by.
+        $import->update(['clock' => $this->clockOf($import)?->toArray(), 'state' => ImportState::Waiting->value, 'problem' => null, 'claims' => 0]);
         if ($import->bytes <= self::number('import_at_once') && $import->lines <= self::number('import_lines_at_once')) {
             $this->take->run($import);
         } else {

@@ -145,6 +145,17 @@ final class ImportTest extends TestCase
         self::assertSame([['name' => 'Thermometer, blue', 'readings' => 2], ['name' => 'car screen', 'readings' => 2]], $report->json('instruments'));
     }
 
+    public function test_a_clock_that_had_to_be_told_lays_the_next_file_too(): void
+    {
+        $first = $this->arrived("When;Leistung (kW)\n01-03-2024 10h00;50\n01-03-2024 10h05;51\n");
+        self::assertNotNull($this->getJson("/api/imports/{$first}/look")->json('problem'));
+        $this->putJson("/api/imports/{$first}", ['mapping' => ['delimiter' => ';', 'columns' => ['Leistung (kW)' => ['field' => 'kw']], 'time' => ['column' => 'When', 'format' => 'd-m-Y H\\hi']]])->assertOk();
+        $this->postJson("/api/imports/{$first}/start")->assertJsonPath('added', 2);
+
+        $second = $this->arrived("Uhrzeit;Adapter (°C)\n01.03.2024 10:01:30;30\n");
+        self::assertSame(90.0, (float) $this->getJson("/api/imports/{$second}")->json('shift_s'));
+    }
+
     /** Written in March of 2024, loaded in 2026: the record tells of March. */
     public function test_a_charge_record_tells_the_time_by_the_clock_of_its_readings(): void
     {

@@ -16,7 +16,6 @@ use App\Models\Reading;
 use App\Models\ReadingsImport;
 use App\Sessions\JudgeMemory;
 use Harmozon\Core\Answers\CheckWriter;
-use Harmozon\Core\Readings\Foreign\MappingReader;
 use Harmozon\Core\Readings\Foreign\ReadingUnit;
 use Harmozon\Core\Readings\Foreign\Sniffer;
 use Harmozon\Core\Readings\ReadingColumns;
@@ -118,7 +117,7 @@ final class ImportController extends Controller
         return $unsure === null ? null : [
             'column' => $unsure->column,
             'example' => $unsure->example,
-            'ways' => array_map(static fn (array $way): array => ['words' => $voice->say($way['words']), 'mapping' => (new MappingReader)->json((string) json_encode($way['settles']))->toArray()], $unsure->readings),
+            'ways' => array_map(static fn (array $way): array => ['words' => $voice->say($way['words']), 'mapping' => $way['mapping']->toArray()], $unsure->ways),
         ];
     }
 

@@ -115,7 +115,7 @@ final class CsvRecords implements \IteratorAggregate
             $record = implode("\n", array_slice($waiting, 0, $length ?? 1));
             $waiting = array_slice($waiting, $length ?? 1, null, true);
             if (trim($record) !== '') {
-                $cells = $length === null ? [] : $this->cells($record);
+                $cells = $length === null ? [] : self::cells($record, $this->delimiter);
                 $this->width = $this->width === 0 ? count($cells) : $this->width;
                 yield $first => $length === null ? Message::of('readings.open_quote') : $cells;
             }
@@ -172,10 +172,13 @@ final class CsvRecords implements \IteratorAggregate
         }
     }
 
-    /** @return list<string> */
-    private function cells(string $record): array
+    /**
+     * @param  non-empty-string  $delimiter
+     * @return list<string> trimmed
+     */
+    public static function cells(string $record, string $delimiter): array
     {
-        return array_map(static fn (?string $cell): string => trim($cell ?? ''), str_getcsv($record, $this->delimiter, self::QUOTE, ''));
+        return array_map(static fn (?string $cell): string => trim($cell ?? ''), str_getcsv($record, $delimiter, self::QUOTE, ''));
     }
 
     /** @return non-empty-string that of the delimiters which a line uses most */

@@ -7,6 +7,7 @@ namespace Harmozon\Core\Readings;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Json\Node;
 use Harmozon\Core\Json\Range;
+use Harmozon\Core\Readings\Foreign\ColumnMap;
 use Harmozon\Core\Readings\Foreign\ReadingUnit;
 use Harmozon\Core\Words\Message;
 
@@ -25,13 +26,20 @@ final readonly class NumberColumn
     /** A number with its unit behind it: `402 V`, `45%`. */
     private const WITH_UNIT = '/^([+-]?[\d.,\x{A0}\x{2009}\x{202F}\'’ ]*\d)\s*([^\d\s].{0,10})$/u';
 
+    /** From what is written to what is kept: a factor, and then an offset. */
+    private float $factor;
+
+    private float $offset;
+
+    public string $name;
+
     /**
+     * @param  ColumnMap  $map  what it holds, and in which unit
      * @param  NumberSigns  $signs  of the file
-     * @param  float  $factor  and then $offset: from what is written to what is kept
-     * @param  string  $header  as it stands in the file, for questions
      */
-    public function __construct(public string $name, public int $position, private Range $range, private NumberSigns $signs, private float $factor = 1.0, private float $offset = 0.0, public string $header = '')
+    public function __construct(public ColumnMap $map, public int $position, private Range $range, private NumberSigns $signs)
     {
+        [$this->name, $this->factor, $this->offset] = [$map->field, $map->factor(), $map->offset()];
     }
 
     /** Whether a figure, as it is written, can be what the column holds. */

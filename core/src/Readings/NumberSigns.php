@@ -24,6 +24,9 @@ final class NumberSigns
 
     private const LARGE = 32;
 
+    /** From so many rows on, a column that has not told is read as the others are. */
+    private const ENOUGH_ROWS = 1000;
+
     private const GROUPED_BY_POINT = '/^[+-]?[1-9]\d{0,2}(?:\.\d{3})+$/';
 
     private const GROUPED_BY_COMMA = '/^[+-]?[1-9]\d{0,2}(?:,\d{3})+$/';
@@ -39,10 +42,8 @@ final class NumberSigns
 
     private int $seenInAll;
 
-    /** Rows that were looked at; from so many on, a column that has not told is read as the others are. */
+    /** Rows that were looked at. */
     private int $rows = 0;
-
-    private const ENOUGH_ROWS = 1000;
 
     private bool $isSettled = false;
 

@@ -6,8 +6,11 @@ namespace Harmozon\Core\Readings;
 
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Json\Range;
+use Harmozon\Core\Readings\Foreign\ColumnMap;
+use Harmozon\Core\Readings\Foreign\Encoding;
 use Harmozon\Core\Readings\Foreign\Mapping;
 use Harmozon\Core\Readings\Foreign\ReadingUnit;
+use Harmozon\Core\Readings\Foreign\TimeMap;
 use Harmozon\Core\Record\Point;
 use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
@@ -47,6 +50,26 @@ final readonly class ReadingColumns
         return $this->headers[$position] ?? '';
     }
 
+    /**
+     * The same as a mapping tells it, for a file that has none.
+     *
+     * @param  non-empty-string  $delimiter
+     */
+    public function asMapping(string $delimiter, Layout $layout): Mapping
+    {
+        $columns = [];
+        foreach ($this->numbers as $column) {
+            $columns[$this->headerAt($column->position)] = $column->map;
+        }
+        foreach (['source' => $this->source, 'note' => $this->note, 'event' => $this->event] as $field => $position) {
+            if ($position !== null) {
+                $columns[$this->headerAt($position)] = new ColumnMap($field);
+            }
+        }
+
+        return new Mapping($delimiter, '.', Encoding::Utf8, $columns, $this->time === [] ? null : new TimeMap($this->timeHeader()), $layout);
+    }
+
     /** The file's own name of its clock; empty where it has none. */
     public function timeHeader(): string
     {
@@ -80,6 +103,10 @@ final readonly class ReadingColumns
 
                     continue;
                 }
+                $below = $layout->unit($position);
+                if ($below !== null && $below !== $own->unit) {
+                    throw FieldError::at('readings', Message::of('readings.two_units', name: mb_scrub($cell), unit: $below->value));
+                }
                 $positions[$own->field] = $position;
                 $units[$own->field] = $own->unit;
             }
@@ -92,8 +119,7 @@ final readonly class ReadingColumns
         }
         $numbers = [];
         foreach (array_intersect_key($ranges, $positions) as $name => $range) {
-            $unit = $units[$name] ?? null;
-            $numbers[$name] = new NumberColumn($name, $positions[$name], $range, $signs, $unit?->factor() ?? 1.0, $unit?->offset() ?? 0.0, $cells[$positions[$name]]);
+            $numbers[$name] = new NumberColumn(new ColumnMap($name, $units[$name] ?? null), $positions[$name], $range, $signs);
         }
 
         return new self(
@@ -106,27 +132,6 @@ final readonly class ReadingColumns
             $ignored,
             $cells,
         );
-    }
-
-    /**
-     * The columns of a file of ours as a mapping tells them.
-     *
-     * @param  list<string>  $cells  of the header
-     * @return array<string, array{field: string, unit?: string}> by header
-     */
-    public static function told(array $cells): array
-    {
-        $told = [];
-        foreach ($cells as $cell) {
-            $own = OwnWithUnit::of($cell);
-            if ($own !== null) {
-                $told[$cell] = ['field' => $own->field, 'unit' => $own->unit->value];
-            } elseif (in_array(mb_strtolower($cell), self::fields(), true) && mb_strtolower($cell) !== 'time') {
-                $told[$cell] = ['field' => mb_strtolower($cell)];
-            }
-        }
-
-        return $told;
     }
 
     /**
@@ -150,7 +155,7 @@ final readonly class ReadingColumns
         $numbers = $texts = [];
         foreach ($mapping->columns as $header => $column) {
             if (isset($ranges[$column->field])) {
-                $numbers[$column->field] = new NumberColumn($column->field, $positions[$header], $ranges[$column->field], $signs, $column->factor(), $column->offset(), (string) $header);
+                $numbers[$column->field] = new NumberColumn($column, $positions[$header], $ranges[$column->field], $signs);
             } else {
                 $texts[$column->field] = $positions[$header];
             }

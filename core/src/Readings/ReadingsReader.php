@@ -7,11 +7,11 @@ namespace Harmozon\Core\Readings;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Json\Node;
 use Harmozon\Core\Readings\Foreign\Encoding;
+use Harmozon\Core\Readings\Foreign\FileHead;
 use Harmozon\Core\Readings\Foreign\HeaderWords;
 use Harmozon\Core\Readings\Foreign\LayoutFinder;
 use Harmozon\Core\Readings\Foreign\Mapping;
 use Harmozon\Core\Readings\Foreign\Sniffer;
-use Harmozon\Core\Readings\Foreign\TimeMap;
 use Harmozon\Core\Record\Event;
 use Harmozon\Core\Record\EventCode;
 use Harmozon\Core\Record\Reading;
@@ -21,7 +21,7 @@ use Harmozon\Core\Words\Message;
 
 /**
  * Reads a readings file row by row: a header with `t_s` (or `time`) and any of the contract's columns. A bad row is
- * reported and left out; the rest is kept. Never holds more than one row.
+ * reported and left out; the rest is kept. Holds no more than one row, but where it must wait to know how they are to be read.
  */
 final class ReadingsReader
 {
@@ -31,10 +31,9 @@ final class ReadingsReader
 
     private ?FileClock $clock = null;
 
-    private ?Mapping $guessed = null;
+    private ?Settling $settling = null;
 
-    /** Lines that a guess is made from. */
-    private const PEEK = 40;
+    private bool $isGuessed = false;
 
     /**
      * @param  Mapping|null  $mapping  null: a file of ours, or one whose mapping is guessed
@@ -48,7 +47,7 @@ final class ReadingsReader
     /** How a file that is not ours was taken to be written; null where nothing had to be guessed. */
     public function guessed(): ?Mapping
     {
-        return $this->guessed;
+        return $this->isGuessed ? $this->settling?->mapping() : null;
     }
 
     /** What its first row says of the hour; null where it counts seconds, or before that row. */
@@ -86,9 +85,9 @@ final class ReadingsReader
         }
         $signs = $this->mapping === null ? NumberSigns::between($records->delimiter()) : NumberSigns::told($this->mapping->decimal, $this->mapping->thousands);
         $this->columns = $mapping === null ? ReadingColumns::of($header, $signs, $layout) : ReadingColumns::mapped($header, $mapping, $signs);
-        $this->clock = new FileClock($mapping?->time);
-        $settling = $this->settling($this->columns, $signs, $mapping);
-        foreach ($this->settled($settling, $rows, $signs, $mapping, $records->delimiter(), $header) as $line => $cells) {
+        $this->settling = new Settling($this->columns, $signs, $mapping ?? $this->columns->asMapping($records->delimiter(), $layout));
+        foreach ($this->settling->rows($rows) as $line => $cells) {
+            $this->clock ??= $this->settling->clock();
             try {
                 $cells = self::cells($cells, 'row');
                 $reading = $this->reading($this->columns, $cells);
@@ -105,48 +104,8 @@ final class ReadingsReader
                     yield $line => $event;
                 }
             } catch (FieldError $e) {
-                yield $line => new RejectedRow($settling->lineOf($line), is_array($cells) && HeaderWords::areTotals($cells) ? Message::of('readings.totals') : $e->complaint());
+                yield $line => new RejectedRow($this->settling->lineOf($line), is_array($cells) && HeaderWords::areTotals($cells) ? Message::of('readings.totals') : $e->complaint());
             }
-        }
-    }
-
-    private function settling(ReadingColumns $columns, NumberSigns $signs, ?Mapping $mapping): Settling
-    {
-        $hasShort = $columns->time !== [] && ! isset($columns->numbers['t_s']) && $mapping?->time?->format === null;
-
-        return new Settling($columns, $signs, $this->clock ?? new FileClock(null), $hasShort ? new ShortClock : null);
-    }
-
-    /**
-     * The rows, oldest first, once it is known how they are to be read.
-     *
-     * @param  \Generator<int, list<string>|Message>  $rows
-     * @param  Mapping|null  $mapping  null: a file of ours
-     * @param  list<string>  $header
-     * @return \Generator<int, list<string>|Message>
-     *
-     * @throws UnsureFile when nothing tells
-     */
-    private function settled(Settling $settling, \Generator $rows, NumberSigns $signs, ?Mapping $mapping, string $delimiter, array $header): \Generator
-    {
-        [$columns, $clock] = [$this->columns ?? throw new \LogicException('the header comes first'), $this->clock];
-        $isFirst = true;
-        try {
-            foreach ($settling->rows($rows) as $line => $row) {
-                if ($isFirst) {
-                    $format = $settling->clockFormat();
-                    $this->clock = $format === null ? $clock : new FileClock(new TimeMap($columns->timeHeader(), $format));
-                    $this->guessed = $this->guessed?->withDecimal($signs->decimal() ?? $this->guessed->decimal);
-                    $isFirst = false;
-                }
-                yield $line => $row;
-            }
-        } catch (UnsureFile $unsure) {
-            $decimal = $signs->decimal();
-            throw $unsure->within($mapping?->withDecimal($decimal ?? $mapping->decimal)->toArray() ?? [
-                'delimiter' => $delimiter, ...($decimal === null ? [] : ['decimal' => $decimal]), 'columns' => ReadingColumns::told($header),
-                ...($columns->time === [] ? [] : ['time' => ['column' => $columns->timeHeader()]]),
-            ]);
         }
     }
 
@@ -176,7 +135,7 @@ final class ReadingsReader
             yield from $lines;
         })();
         $head = [];
-        while (count($head) < self::PEEK && $all->valid()) {
+        while (count($head) < FileHead::LINES && $all->valid()) {
             $head[] = (string) $all->current();
             $all->next();
         }
@@ -191,10 +150,11 @@ final class ReadingsReader
         if (self::isOurs($layout->table($head), $layout->delimiter)) {
             return [$layout->table($whole), null, $layout];
         }
-        $this->guessed = Sniffer::guess($head);
-        $layout = $this->guessed->layout ?? $layout;
+        $guess = Sniffer::guess($head);
+        $this->isGuessed = $guess !== null;
+        $layout = $guess->layout ?? $layout;
 
-        return [$layout->table($this->guessed === null ? $whole : self::decoded($whole, $this->guessed)), $this->guessed, $layout];
+        return [$layout->table($guess === null ? $whole : self::decoded($whole, $guess)), $guess, $layout];
     }
 
     /**

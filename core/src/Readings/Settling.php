@@ -26,19 +26,23 @@ final class Settling
     /** Rows that are held at the most. */
     private const MOST_HELD = 200_000;
 
-    /** Stands in no cell. */
+    /** Stands between the cells of a row that is held, unless one of them holds it. */
     private const BETWEEN = "\x1F";
+
+    /** Null where a mapping says how the clock is written, or there is none. */
+    private readonly ?ShortClock $short;
 
     /** @var array<int, int> where the newest stands first: the line of a row in the file, by the number it is told with */
     private array $lines = [];
 
     /**
      * @param  ReadingColumns  $columns  of the file
-     * @param  FileClock  $clock  by which its times are read
-     * @param  ShortClock|null  $short  null where a mapping says how the clock is written, or there is none
+     * @param  Mapping  $mapping  of the file, but for what is open
      */
-    public function __construct(private readonly ReadingColumns $columns, private readonly NumberSigns $signs, private readonly FileClock $clock, private readonly ?ShortClock $short)
+    public function __construct(private readonly ReadingColumns $columns, private readonly NumberSigns $signs, private readonly Mapping $mapping)
     {
+        $hasClock = $columns->time !== [] && ! isset($columns->numbers['t_s']) && $mapping->time?->format === null;
+        $this->short = $hasClock ? new ShortClock : null;
     }
 
     /**
@@ -59,14 +63,22 @@ final class Settling
         return $this->lines[$number] ?? $number;
     }
 
-    /** How a clock in two parts is written; null where it is none. */
-    public function clockFormat(): ?string
+    /** A clock by which the rows can be counted from the first one that is told. */
+    public function clock(): FileClock
     {
-        return $this->short?->format();
+        $format = $this->short?->format();
+
+        return new FileClock($format === null ? $this->mapping->time : $this->mapping->time?->written($format));
+    }
+
+    /** How the file was taken to be written. */
+    public function mapping(): Mapping
+    {
+        return $this->mapping->withDecimal($this->signs->decimal() ?? $this->mapping->decimal);
     }
 
     /**
-     * @param  iterable<int, string|Message>  $first  packed
+     * @param  iterable<int, string|list<string>|Message>  $first  packed
      * @param  \Generator<int, list<string>|Message>  $rows  behind them
      * @return \Generator<int, list<string>|Message>
      */
@@ -74,8 +86,7 @@ final class Settling
     {
         $held = [];
         foreach ($first as $line => $row) {
-            $row = is_string($row) ? explode(self::BETWEEN, $row) : $row;
-            yield from $this->look($line, $row, $held);
+            yield from $this->look($line, self::opened($row), $held);
         }
         while ($rows->valid() && ($held !== [] || $this->short?->isOpen() === true || ! $this->signs->isSettled())) {
             yield from $this->look($rows->key(), $rows->current(), $held);
@@ -91,7 +102,7 @@ final class Settling
 
     /**
      * @param  list<string>|Message  $row
-     * @param  array<int, string|Message>  $held
+     * @param  array<int, string|list<string>|Message>  $held
      * @return iterable<int, list<string>|Message> the row with those that were held, or none while it is open how they are read
      */
     private function look(int $line, array|Message $row, array &$held): iterable
@@ -104,7 +115,7 @@ final class Settling
         }
         $isOpen = $this->short?->isOpen() === true || $this->signs->isOpen();
         if ($isOpen && count($held) < self::MOST_HELD) {
-            $held[$line] = is_array($row) ? implode(self::BETWEEN, $row) : $row;
+            $held[$line] = self::packed($row);
 
             return [];
         }
@@ -122,11 +133,11 @@ final class Settling
     {
         $this->signs->conclude();
         if ($this->short?->isUnsure() === true) {
-            throw UnsureFile::ofClock($this->short->example(), $this->columns->timeHeader());
+            throw UnsureFile::ofClock($this->short->example(), $this->columns->timeHeader(), $this->mapping());
         }
         $unsure = $this->signs->unsure();
         if ($unsure !== null) {
-            throw UnsureFile::ofSigns($unsure[1], $this->columns->headerAt($unsure[0]));
+            throw UnsureFile::ofSigns($unsure[1], $this->columns->headerAt($unsure[0]), $this->mapping());
         }
     }
 
@@ -134,7 +145,7 @@ final class Settling
      * The first rows; all of them where the newest stands first.
      *
      * @param  \Generator<int, list<string>|Message>  $rows
-     * @return array<int, string|Message> packed
+     * @return array<int, string|list<string>|Message> packed
      *
      * @throws FieldError where the newest stands first, and there are more than can be turned round
      */
@@ -143,10 +154,11 @@ final class Settling
         $held = [];
         $falls = $steps = 0;
         $last = null;
+        $clock = $this->clock();
         while ($rows->valid() && count($held) < self::FIRST_ROWS && $falls === $steps) {
             $row = $rows->current();
-            $held[$rows->key()] = is_array($row) ? implode(self::BETWEEN, $row) : $row;
-            $now = is_array($row) ? $this->moment($row) : null;
+            $held[$rows->key()] = self::packed($row);
+            $now = is_array($row) ? $this->moment($row, $clock) : null;
             if ($now !== null && $last !== null && $now[0] !== $last[0]) {
                 $steps++;
                 $falls += $now[0] < $last[0] && ($now[1] || $last[0] > 2 * self::MIDNIGHT_S || $now[0] > $last[0] - self::MIDNIGHT_S) ? 1 : 0;
@@ -159,7 +171,7 @@ final class Settling
         }
         while ($rows->valid()) {
             $row = $rows->current();
-            $held[$rows->key()] = is_array($row) ? implode(self::BETWEEN, $row) : $row;
+            $held[$rows->key()] = self::packed($row);
             if (count($held) > self::MOST_HELD) {
                 throw FieldError::at('readings', Message::of('readings.newest_first', most: Amount::count(self::MOST_HELD)));
             }
@@ -172,8 +184,8 @@ final class Settling
     }
 
     /**
-     * @param  array<int, string|Message>  $held
-     * @return \Generator<int, string|Message> the last one first, by ascending numbers
+     * @param  array<int, string|list<string>|Message>  $held
+     * @return \Generator<int, string|list<string>|Message> the last one first, by ascending numbers
      */
     private function turned(array $held): \Generator
     {
@@ -186,7 +198,7 @@ final class Settling
      * @param  list<string>  $row
      * @return array{float, bool}|null seconds, and whether they are those of a day too; null where the row tells none
      */
-    private function moment(array $row): ?array
+    private function moment(array $row, FileClock $clock): ?array
     {
         try {
             $seconds = $this->columns->numbers['t_s'] ?? null;
@@ -196,7 +208,7 @@ final class Settling
                 return $text === '' ? null : [$seconds->read($text), true];
             }
             $text = FileClock::text($this->columns->time, $row);
-            $at = $text === '' ? null : $this->clock->moment($text);
+            $at = $text === '' ? null : $clock->moment($text);
 
             return $at === null ? null : [$at->seconds, $at->hasDate];
         } catch (FieldError) {
@@ -205,18 +217,18 @@ final class Settling
     }
 
     /**
-     * @param  array<int, string|Message>  $held
+     * @param  array<int, string|list<string>|Message>  $held
      * @return \Generator<int, list<string>|Message>
      */
     private static function unpacked(array $held): \Generator
     {
         foreach ($held as $line => $row) {
-            yield $line => is_string($row) ? explode(self::BETWEEN, $row) : $row;
+            yield $line => self::opened($row);
         }
     }
 
     /**
-     * @param  array<int, string|Message>  $held
+     * @param  array<int, string|list<string>|Message>  $held
      * @param  list<string>|Message  $row
      * @return \Generator<int, list<string>|Message>
      */
@@ -224,5 +236,27 @@ final class Settling
     {
         yield from self::unpacked($held);
         yield $line => $row;
+    }
+
+    /**
+     * A row takes a fifth of the room as one text.
+     *
+     * @param  list<string>|Message  $row
+     * @return string|list<string>|Message
+     */
+    private static function packed(array|Message $row): string|array|Message
+    {
+        $text = is_array($row) ? implode(self::BETWEEN, $row) : '';
+
+        return is_array($row) && substr_count($text, self::BETWEEN) === count($row) - 1 ? $text : $row;
+    }
+
+    /**
+     * @param  string|list<string>|Message  $row
+     * @return list<string>|Message
+     */
+    private static function opened(string|array|Message $row): array|Message
+    {
+        return is_string($row) ? explode(self::BETWEEN, $row) : $row;
     }
 }

@@ -5,14 +5,15 @@ declare(strict_types=1);
 namespace Harmozon\Core\Readings;
 
 use Harmozon\Core\Json\FieldError;
+use Harmozon\Core\Readings\Foreign\Mapping;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** A readings file that can be read in two ways, and nothing in it tells which: both are shown, with what settles it. */
+/** A readings file that can be read in two ways, and nothing in it tells which: both are shown, with the mapping that settles it. */
 final class UnsureFile extends FieldError
 {
-    /** @var list<array{words: Message, settles: array<string, mixed>}> both readings, and what of a mapping says so */
-    public array $readings = [];
+    /** @var list<array{words: Message, mapping: Mapping}> both ways to read it */
+    public array $ways = [];
 
     /** The file's own name of the column. */
     public string $column = '';
@@ -25,14 +26,15 @@ final class UnsureFile extends FieldError
      *
      * @param  string  $example  a time as it stands in the file
      * @param  string  $column  the file's own name of it
+     * @param  Mapping  $mapping  of the file, but for what is asked
      */
-    public static function ofClock(string $example, string $column): self
+    public static function ofClock(string $example, string $column, Mapping $mapping): self
     {
         [$seconds, $minutes] = [(int) ShortClock::seconds($example, ShortClock::MINUTES), intdiv((int) ShortClock::seconds($example, ShortClock::HOURS), 60)];
 
         return self::of($column, $example, [
-            [Message::of('readings.as_minutes', minutes: Amount::count(intdiv($seconds, 60)), seconds: Amount::count($seconds % 60)), ['time' => ['column' => $column, 'format' => ShortClock::MINUTES]]],
-            [Message::of('readings.as_hours', hours: Amount::count(intdiv($minutes, 60)), minutes: Amount::count($minutes % 60)), ['time' => ['column' => $column, 'format' => ShortClock::HOURS]]],
+            ['words' => Message::of('readings.as_minutes', minutes: Amount::count(intdiv($seconds, 60)), seconds: Amount::count($seconds % 60)), 'mapping' => $mapping->withClock(ShortClock::MINUTES)],
+            ['words' => Message::of('readings.as_hours', hours: Amount::count(intdiv($minutes, 60)), minutes: Amount::count($minutes % 60)), 'mapping' => $mapping->withClock(ShortClock::HOURS)],
         ]);
     }
 
@@ -41,53 +43,31 @@ final class UnsureFile extends FieldError
      *
      * @param  string  $example  a number as it stands in the file
      * @param  string  $column  the file's own name of its column
+     * @param  Mapping  $mapping  of the file, but for what is asked
      */
-    public static function ofSigns(string $example, string $column): self
+    public static function ofSigns(string $example, string $column, Mapping $mapping): self
     {
         $sign = str_contains($example, ',') ? ',' : '.';
         [$whole, $behind] = [...explode($sign, (string) preg_replace('/[^\d.,+-]/', '', $example)), ''];
 
         return self::of($column, $example, [
-            [Message::of('readings.as_decimals', number: "{$whole}.{$behind}"), ['decimal' => $sign]],
-            [Message::of('readings.as_thousands', number: $whole.$behind), ['decimal' => $sign === ',' ? '.' : ',']],
+            ['words' => Message::of('readings.as_decimals', number: "{$whole}.{$behind}"), 'mapping' => $mapping->withDecimal($sign)],
+            ['words' => Message::of('readings.as_thousands', number: $whole.$behind), 'mapping' => $mapping->withDecimal($sign === ',' ? '.' : ',')],
         ]);
     }
 
-    /**
-     * The same with all of the mapping that settles it.
-     *
-     * @param  array<string, mixed>  $mapping  of the file, but for what is asked
-     */
-    public function within(array $mapping): self
+    /** @param  array{array{words: Message, mapping: Mapping}, array{words: Message, mapping: Mapping}}  $ways */
+    private static function of(string $column, string $example, array $ways): self
     {
-        $readings = array_map(static fn (array $r): array => [$r['words'], [...$mapping, ...$r['settles']]], $this->readings);
-
-        return self::of($this->column, $this->example, $readings);
-    }
-
-    /** @param  list<array{Message, array<string, mixed>}>  $readings */
-    private static function of(string $column, string $example, array $readings): self
-    {
-        [$first, $second] = $readings;
         $json = static fn (array $mapping): string => (string) json_encode($mapping, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+        [$first, $second] = [$ways[0]['mapping']->toArray(), $ways[1]['mapping']->toArray()];
+        $differs = array_filter($second, static fn (mixed $value, string $key): bool => ($first[$key] ?? null) !== $value, ARRAY_FILTER_USE_BOTH);
         $unsure = new self('readings', Message::of(
             'readings.unsure',
-            column: $column, example: $example, first: $first[0], second: $second[0], mapping: $json($first[1]), other: $json(self::differs($second[1], $first[1])),
+            column: $column, example: $example, first: $ways[0]['words'], second: $ways[1]['words'], mapping: $json($first), other: $json($differs),
         ));
-        $unsure->column = $column;
-        $unsure->example = $example;
-        $unsure->readings = array_map(static fn (array $r): array => ['words' => $r[0], 'settles' => $r[1]], $readings);
+        [$unsure->column, $unsure->example, $unsure->ways] = [$column, $example, $ways];
 
         return $unsure;
-    }
-
-    /**
-     * @param  array<string, mixed>  $one
-     * @param  array<string, mixed>  $other
-     * @return array<string, mixed> what stands in one and not in the other
-     */
-    private static function differs(array $one, array $other): array
-    {
-        return array_filter($one, static fn (mixed $value, string $key): bool => ($other[$key] ?? null) !== $value, ARRAY_FILTER_USE_BOTH);
     }
 }

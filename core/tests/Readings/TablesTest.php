@@ -31,6 +31,34 @@ final class TablesTest extends TestCase
         self::read(['t_s;kw;handle_c', 's;kW;°F', '0;50;190']);
     }
 
+    public function test_a_unit_beside_a_name_of_ours_and_another_below_it_are_refused_or_left_out(): void
+    {
+        self::assertStringContainsString('the row below it says °C', str_replace('degC', '°C', Say::refusal(static fn () => self::read(['t_s;kw;handle (degF)', 's;kW;°C', '0;50;190']))));
+        $reader = new ReadingsReader;
+        iterator_to_array($reader->read(['Elapsed (s);Power (kW);Current (A)', 's;W;A', '0;50;190']), false);
+        self::assertSame(['Power (kW)'], $reader->ignoredColumns());
+    }
+
+    public function test_what_settles_a_question_knows_the_lines_around_the_table(): void
+    {
+        try {
+            self::read(['Recorder 4', 't_s;handle (degF);Note;amps;kw', 's;;;mA;kW', '1.000;90;a;200;50', '2.000;91;b;300;51']);
+            self::fail('it was read');
+        } catch (UnsureFile $unsure) {
+            self::assertSame([[[1000, 0.2], [2000, 0.3]], [[1_000_000, 0.2], [2_000_000, 0.3]]], array_map(
+                static fn (array $way): array => array_map(static fn (array $r): array => [$r[0], $r[2]], self::read(['Recorder 4', 't_s;handle (degF);Note;amps;kw', 's;;;mA;kW', '1.000;90;a;200;50', '2.000;91;b;300;51'], $way['mapping']->toArray())),
+                $unsure->ways,
+            ));
+        }
+    }
+
+    public function test_a_row_that_waits_keeps_whatever_stands_in_its_cells(): void
+    {
+        $rows = iterator_to_array((new ReadingsReader)->read(['t_s;Note;kw', "20;odd\x1Ftext;52", '10;b;51', '0;c;50']), false);
+
+        self::assertSame("odd\x1Ftext", $rows[2] instanceof Reading ? $rows[2]->note : null);
+    }
+
     public function test_a_line_that_tells_what_stands_between_cells_is_heeded_with_and_without_a_mapping(): void
     {
         $lines = ["sep=;\r\n", "t_s;kw\r\n", "0;50,5\r\n", "60;51,5\r\n"];

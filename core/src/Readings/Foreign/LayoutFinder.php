@@ -35,7 +35,7 @@ final class LayoutFinder
         $units = [];
         foreach (array_slice($lines, $at + 1) as $line) {
             if (trim($line) !== '') {
-                $units = self::units(self::cells($line, $delimiter));
+                $units = self::units(CsvRecords::cells(rtrim($line, "\r\n"), $delimiter));
                 break;
             }
         }
@@ -66,7 +66,7 @@ final class LayoutFinder
                 continue;
             }
             $delimiter = $told ?? CsvRecords::mostUsed($line);
-            if (self::isHeader(self::cells($line, $delimiter))) {
+            if (self::isHeader(CsvRecords::cells(rtrim($line, "\r\n"), $delimiter))) {
                 return [$i, $delimiter];
             }
         }
@@ -107,14 +107,5 @@ final class LayoutFinder
         }
 
         return array_filter($units) === [] ? [] : $units;
-    }
-
-    /**
-     * @param  non-empty-string  $delimiter
-     * @return list<string>
-     */
-    private static function cells(string $line, string $delimiter): array
-    {
-        return array_map(static fn (?string $cell): string => trim($cell ?? ''), str_getcsv(rtrim($line, "\r\n"), $delimiter, '"', ''));
     }
 }

@@ -28,6 +28,12 @@ final readonly class Mapping
         return new self($this->delimiter, $decimal === ',' ? ',' : '.', $this->encoding, $this->columns, $this->time, $this->layout, $this->empty, $this->thousands);
     }
 
+    /** The same with another way of writing its clock. */
+    public function withClock(string $format): self
+    {
+        return new self($this->delimiter, $this->decimal, $this->encoding, $this->columns, $this->time?->written($format), $this->layout, $this->empty, $this->thousands);
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {

@@ -87,14 +87,18 @@ final class Sniffer
     }
 
     /**
-     * @param  ReadingUnit|null  $below  in the row of units
+     * @param  ReadingUnit|null  $below  in the row of units; where the header says another, the column is left for somebody to tell
      * @param  list<string>  $cells
      * @param  list<string>  $taken
      */
     private static function column(string $name, ?ReadingUnit $below, array $cells, array $taken): ?ColumnMap
     {
         $numbers = array_values(array_filter(array_map(static fn (string $c): string => str_replace(',', '.', NumberColumn::ungrouped(NumberColumn::apart($c)[0] ?? $c)), $cells), is_numeric(...)));
-        $unit = $below ?? self::unit($name);
+        $named = self::unit($name);
+        if ($below !== null && $named !== null && $below !== $named) {
+            return null;
+        }
+        $unit = $below ?? $named;
         if (self::isEpochMs($cells)) {
             return null;
         }

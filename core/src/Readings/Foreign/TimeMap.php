@@ -25,6 +25,12 @@ final readonly class TimeMap
         return $this->hourColumn === null ? [$this->column] : [$this->column, $this->hourColumn];
     }
 
+    /** The same column, written so. */
+    public function written(string $format): self
+    {
+        return new self($this->column, $format, $this->zone, $this->isMilliseconds, $this->hourColumn);
+    }
+
     /** Whether it is a clock in two parts. */
     public function isShort(): bool
     {
