@@ -21,9 +21,6 @@ final class EventBook
     /** Events of one session. */
     public const MOST = 500;
 
-    /** Amps that were read so long before tell what a piece carried (ms). */
-    private const SAME_LOAD_MS = 600_000;
-
     public function __construct(private readonly OutOfUse $outOfUse)
     {
     }
@@ -66,7 +63,7 @@ final class EventBook
             return false;
         }
         $amps = DB::table('readings')->where('charge_session_id', $session->id)->whereNotNull('amps')->where('t_ms', '<=', $event->tMs)
-            ->where('t_ms', '>=', $event->tMs - self::SAME_LOAD_MS)->orderByDesc('t_ms')->value('amps');
+            ->where('t_ms', '>=', $event->tMs - 1000 * ByTouch::LOAD_LASTS_S)->orderByDesc('t_ms')->value('amps');
         $adapter = SessionChain::of($session)->answer->chain->adapters[0] ?? null;
 
         return ByTouch::takesOutOfUse($event, is_numeric($amps) ? (float) $amps : null, $adapter?->rating->plate->continuousA);

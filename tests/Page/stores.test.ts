@@ -65,6 +65,7 @@ const need: Terms['need'] = {
     neighbour_leaves_at_minute: 20,
     derated_kw: 50,
     next_stop_kw: 100,
+    cabin_kw: 1.5,
     prepared_minutes: 20,
     km: 150,
     reserve_soc: 10,

@@ -145,6 +145,7 @@ final readonly class TermsWriter
                 'km' => UsualNeed::KM,
                 'reserve_soc' => Distance::USUAL_RESERVE,
                 'next_stop_kw' => UsualNeed::NEXT_STOP_KW,
+                'cabin_kw' => UsualNeed::CABIN_KW,
             ],
         ];
     }

@@ -28,6 +28,9 @@ final class UsualNeed
 
     public const NEXT_STOP_KW = 100.0;
 
+    /** What heats or cools a cabin, where its figure is told. */
+    public const CABIN_KW = 1.5;
+
     public static function conditions(): Conditions
     {
         return new Conditions(ambientC: self::AMBIENT_C, pack: new PackOnArrival(self::PACK_C), earlierUse: new EarlierUse(restedMinutes: self::RESTED_MINUTES));

@@ -62,6 +62,18 @@ final readonly class Outlet
         return $this->site->stalls !== [] && count($this->faultyStalls()) === count($this->site->stalls);
     }
 
+    /** @return list<Stall> whose bay lies so, those that something is known against among them */
+    public function stallsOf(Bay $bay): array
+    {
+        return array_values(array_filter($this->site->stalls, static fn (Stall $s): bool => $s->bay === $bay));
+    }
+
+    /** @return list<Stall> that a trailer can be driven through, and nothing is known against */
+    public function pullThrough(): array
+    {
+        return array_values(array_filter($this->stallsOf(Bay::PullThrough), static fn (Stall $s): bool => $s->fault === null));
+    }
+
     /**
      * Stalls to try when one does not start: sound, and not of the cabinet that feeds it. Those of another cabinet come
      * before those whose cabinet nobody has read.

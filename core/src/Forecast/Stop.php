@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Harmozon\Core\Forecast;
 
 use Harmozon\Core\Chain\Unread;
-use Harmozon\Core\Equipment\Bay;
-use Harmozon\Core\Equipment\Stall;
 use Harmozon\Core\Fit\GateName;
 use Harmozon\Core\Words\Message;
 
@@ -84,8 +82,7 @@ final readonly class Stop
     /** Whether a trailer is behind the car, and no bay is known that can be driven through. */
     public function isTightForTrailer(): bool
     {
-        return $this->forecast->answer->conditions->visit->towing
-            && array_filter($this->forecast->answer->chain->outlet->site->stalls, static fn (Stall $s): bool => $s->bay === Bay::PullThrough) === [];
+        return $this->forecast->answer->conditions->visit->towing && $this->forecast->answer->chain->outlet->pullThrough() === [];
     }
 
     public function isWhollyFaulty(): bool

@@ -16,6 +16,9 @@ final class ByTouch
     /** A piece that is hot below this share of its rating has a bad contact. */
     private const SOUND_SHARE = 0.5;
 
+    /** Amps that were read no longer ago tell what a piece carries: contacts take minutes to cool (s). */
+    public const LOAD_LASTS_S = 600;
+
     /**
      * Whether an adapter that felt hot must be looked at before it is used again.
      *

@@ -128,9 +128,10 @@ final class Judge
     private function impliedUsableKwh(Measured $measured): ?float
     {
         $gained = $measured->energy->socGained();
+        $flowedH = max(0.0, ($measured->count->lastTs ?? 0.0) - ($measured->course->firstFlowS() ?? INF)) / 3600;
 
         return $measured->energy->kwh === null || $gained === null || $gained < 1
             ? null
-            : ($measured->energy->kwh * Efficiency::of($this->answer->chain, $this->answer->voltage) - $this->cabinKw * ($measured->count->lastTs ?? 0.0) / 3600) / ($gained / 100);
+            : ($measured->energy->kwh * Efficiency::of($this->answer->chain, $this->answer->voltage) - $this->cabinKw * $flowedH) / ($gained / 100);
     }
 }

@@ -61,7 +61,8 @@ final readonly class Track
                 continue;
             }
             if ($charge >= $soc) {
-                return $before === null || $charge <= $before[1] ? ($before === null ? null : $tS) : $before[0] + ($soc - $before[1]) / ($charge - $before[1]) * ($tS - $before[0]);
+                // What it began with was never reached on the way.
+                return $before === null ? null : $before[0] + ($soc - $before[1]) / ($charge - $before[1]) * ($tS - $before[0]);
             }
             $before = [$tS, $charge];
         }

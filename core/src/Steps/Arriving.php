@@ -39,7 +39,7 @@ final readonly class Arriving
     private function park(): Step
     {
         $reach = $this->answer->gate(GateName::Reach);
-        $kept = array_map(static fn (Stall $s): string => $s->label, array_values(array_filter($this->answer->chain->outlet->site->stalls, static fn (Stall $s): bool => $s->bay === Bay::Accessible)));
+        $kept = array_map(static fn (Stall $s): string => $s->label, $this->answer->chain->outlet->stallsOf(Bay::Accessible));
         $isShared = $this->answer->chain->outlet->feed->cabinet?->policy !== null;
 
         return new Step(

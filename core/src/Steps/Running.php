@@ -31,6 +31,7 @@ final readonly class Running
     {
         $isSocket = $this->answer->chain->outlet->coupler->isSocket();
         $minutes = Amount::minutes(self::FIRST_POWER_MINUTES);
+        $lockable = $this->lockable();
 
         return [
             ...($isSocket ? [] : [new Step(StepPhase::Start, StepCode::Authorise, $this->authorise(), Message::of('step_sign.accepted'), ifNot: Message::of('step_if_not.another_way'))]),
@@ -40,9 +41,9 @@ final readonly class Running
             ),
             $this->compare(),
             new Step(StepPhase::Run, StepCode::TakeTemperatures, Message::of('step.take_temperatures'), ifNot: Message::of('step_if_not.smell')),
-            ...($this->lockable() === null ? [] : [
-                new Step(StepPhase::Run, StepCode::LockAdapter, Message::of('step.lock_adapter', adapter: $this->lockable()), Message::of('step_sign.does_not_come_off')),
-                new Step(StepPhase::Stop, StepCode::UnlockAdapter, Message::of('step.unlock_adapter', adapter: $this->lockable())),
+            ...($lockable === null ? [] : [
+                new Step(StepPhase::Run, StepCode::LockAdapter, Message::of('step.lock_adapter', adapter: $lockable), Message::of('step_sign.does_not_come_off')),
+                new Step(StepPhase::Stop, StepCode::UnlockAdapter, Message::of('step.unlock_adapter', adapter: $lockable)),
             ]),
             new Step(
                 StepPhase::Stop, StepCode::StopSession, $isSocket ? Message::of('step.stop_in_car') : Message::of('step.stop_session'),

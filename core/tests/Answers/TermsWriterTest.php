@@ -72,7 +72,7 @@ final class TermsWriterTest extends TestCase
         $read = (new CaseReader)->case(Node::of(Cases::file(case: ['conditions' => array_diff_key($need, ['begins' => true])])))->conditions;
 
         self::assertEquals(UsualNeed::conditions(), $read);
-        self::assertSame(['neighbour_at_minute', 'neighbour_leaves_at_minute', 'derated_kw', 'prepared_minutes', 'km', 'reserve_soc', 'next_stop_kw'], array_keys($need['begins']));
+        self::assertSame(['neighbour_at_minute', 'neighbour_leaves_at_minute', 'derated_kw', 'prepared_minutes', 'km', 'reserve_soc', 'next_stop_kw', 'cabin_kw'], array_keys($need['begins']));
     }
 
     /** @return array<string, mixed> */

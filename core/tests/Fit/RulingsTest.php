@@ -275,7 +275,7 @@ final class RulingsTest extends TestCase
 
         // 48 A × 277 V = 13.3 kW at an ideal supply, 48 A × 208 V here.
         self::assertSame([Outcome::Limited, 9.984], [$best->outcome, $best->expectedPeakKw()]);
-        self::assertSame("Held back by the car's onboard charger. A supply of 277 V would give 13.3 kW; this one has 208 V and gives 10 kW.", Say::it($best->why()));
+        self::assertSame("Held back by the car's onboard charger. This supply has 208 V and gives 10 kW; with 277 V it would be 13.3 kW.", Say::it($best->why()));
     }
 
     /** 48 A and 11.5 kW: its best volts are 240 V. Whichever code binds, and however little is lost, the volts are named. */
@@ -283,9 +283,9 @@ final class RulingsTest extends TestCase
     {
         $why = static fn (float $volts, float $amps): string => Say::it(Cases::answer(Cases::file([], ['supply.volts' => $volts, 'supply.amps' => $amps, 'cable.continuous_a' => 60], post: Cases::AC_POST))->best->why());
 
-        self::assertSame("Held back by the car's onboard charger. A supply of 240 V would give 11.5 kW; this one has 208 V and gives 10 kW.", $why(208, 60));
-        self::assertSame('Held back by the amps of the supply. A supply of 240 V would give 7.2 kW; this one has 208 V and gives 6.2 kW.', $why(208, 30));
-        self::assertSame("The peak is set by the car's onboard charger. A supply of 240 V would give 11.5 kW; this one has 230 V and gives 11 kW.", $why(230, 60));
+        self::assertSame("Held back by the car's onboard charger. This supply has 208 V and gives 10 kW; with 240 V it would be 11.5 kW.", $why(208, 60));
+        self::assertSame('Held back by the amps of the supply. This supply has 208 V and gives 6.2 kW; with 240 V it would be 7.2 kW.', $why(208, 30));
+        self::assertSame("The peak is set by the car's onboard charger. This supply has 230 V and gives 11 kW; with 240 V it would be 11.5 kW.", $why(230, 60));
         self::assertStringNotContainsString('would give', $why(240, 60));
     }
 

@@ -41,9 +41,10 @@ final class VisitWeighsTest extends TestCase
 
         self::assertSame([Result::Pass, 'Port rear left, cable 5 m: reaches either way round, one bay. With the trailer, take a pull-through bay: P1.'], $reach($through));
         self::assertSame([Result::Caution, 'With a trailer: there is no pull-through bay here. It takes two bays or more, or unhitching where that is allowed.'], $reach([['label' => 'B2', 'bay' => 'end']]));
-        self::assertStringContainsString('nobody has noted a pull-through bay', $reach([['label' => 'B2'], ['label' => 'B3', 'bay' => 'standard']])[1]);
-        self::assertStringContainsString('nobody has noted a pull-through bay', $reach([])[1]);
+        self::assertStringContainsString('no pull-through bay is noted', $reach([['label' => 'B2'], ['label' => 'B3', 'bay' => 'standard']])[1]);
+        self::assertStringContainsString('no pull-through bay is noted', $reach([])[1]);
         self::assertSame(Result::Pass, $reach([], false)[0]);
+        self::assertStringContainsString('something is known against the pull-through bay here (P1)', $reach([['label' => 'P1', 'bay' => 'pull_through', 'fault' => 'dark screen'], ['label' => 'B2', 'bay' => 'standard']])[1]);
         // A cable that is too short is said as ever, and what nobody has read stays unread, with the trailer beside it.
         self::assertStringContainsString('will probably not reach', $reach($through, more: ['cable.length_m' => 0.5])[1]);
         [$result, $said] = $reach([], more: ['cable.length_m' => null]);

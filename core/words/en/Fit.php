@@ -152,8 +152,9 @@ return [
     'reach.back_in' => 'Port {port}, cable {cable}: back in, one bay.',
     'reach.two_bays' => 'Port {port}, cable {cable}: reaches only across two bays; look for an end stall.',
     'reach.pull_through' => '{reach} With the trailer, take a pull-through bay: {stalls}.',
+    'reach.pull_through_faulty' => 'With a trailer: something is known against the pull-through bay here ({stalls}). Without one it takes two bays or more, or unhitching where that is allowed.',
     'reach.no_pull_through' => 'With a trailer: there is no pull-through bay here. It takes two bays or more, or unhitching where that is allowed.',
-    'reach.pull_through_unread' => 'With a trailer: nobody has noted a pull-through bay here. Without one it takes two bays or more, or unhitching where that is allowed.',
+    'reach.pull_through_unread' => 'With a trailer: no pull-through bay is noted here. Without one it takes two bays or more, or unhitching where that is allowed.',
     'reach.too_short' => 'Port {port}, cable {cable}: will probably not reach.',
 
     // Why an answer is what it is.
@@ -162,8 +163,8 @@ return [
     'power.about' => 'about {kw}',
     'why.no_limit' => 'Joins and may charge; no limit of the chain is known yet.',
     'why.adapter_lowest' => 'The amps of {adapter} are the lowest limit, and nothing says that it holds the current back by itself.',
-    'why.low_supply' => 'Held back by {binding}. A supply of {best} would give {best_kw}; this one has {volts} and gives {kw}.',
-    'why.peak_low_supply' => 'The peak is set by {binding}. A supply of {best} would give {best_kw}; this one has {volts} and gives {kw}.',
+    'why.low_supply' => 'Held back by {binding}. This supply has {volts} and gives {kw}; with {best} it would be {best_kw}.',
+    'why.peak_low_supply' => 'The peak is set by {binding}. This supply has {volts} and gives {kw}; with {best} it would be {best_kw}.',
     'why.next_to_nothing' => 'Joins, and gives next to nothing: {kw}, held by {binding}.',
     'why.held_back' => 'Held back by {binding}.',
     'why.peak' => 'The peak is set by {binding}.',

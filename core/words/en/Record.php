@@ -58,7 +58,7 @@ return [
     'missing.value' => 'no {quantity} were read, and they do not follow from the rest',
     'finding.boost_overrun' => '{Link} carried more than its continuous {continuous} for {minutes}{estimated, select, yes { (estimated)} other {}}; its plate allows {allowed}.',
     'finding.over' => '{Link} saw {peak}{estimated, select, yes { (estimated)} other {}}, over its limit of {limit}.',
-    'finding.over_about' => '{Link} saw {peak}{estimated, select, yes { (estimated)} other {}}, over the {limit} that is typical of its kind. Nobody has read its plate: look at it.',
+    'finding.over_about' => '{Link} saw {peak}{estimated, select, yes { (estimated)} other {}}, over {limit}, which is only typical of its kind. Read its plate.',
     'finding.too_hot' => '{Point} reached {celsius}: too hot to hold. The contact inside is hotter than its surface.',
     'finding.rose' => '{Point} reached {celsius}, {rise} above the air around it: more than a sound contact rises. The contact inside is hotter than its surface.',
     'finding.warm' => '{Point} reached {celsius}: watch it. The contact inside is hotter than its surface.',

@@ -125,7 +125,7 @@ return [
     'warming.sudden' => 'suddenly warmer: test it before it is used again',
     'next_test.recalled' => 'It is under recall: leave it out of use.',
     'next_test.damaged' => 'It is out of use until somebody has looked at it.',
-    'next_test.firmware' => 'Its firmware was changed on {day}: test it anew before a journey.',
+    'next_test.firmware' => 'Its firmware changed on {day}: test it again before a journey.',
     'next_test.smelt' => 'It smelt or grew hot: test it before it is used again.',
     'next_test.sudden' => 'Its last session was suddenly warmer: test it before it is used again.',
     'next_test.warming' => 'It gets warmer from session to session: test it before it is used again.',

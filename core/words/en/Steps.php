@@ -153,7 +153,7 @@ return [
     'rung.another_stall' => 'Try another stall, one that shares no cabinet with this one where you can tell.',
     'rung.another_stall_of' => 'Try another stall that shares no cabinet with this one, as far as is known: {stalls}.',
     'rung.next_stop_or_call' => 'Go on to the next stop of the ranking. {call}',
-    'help.socket' => 'Or call whoever helps you with the car.',
+    'help.socket' => 'If you are stuck, call your breakdown service.',
     'help.call' => "The number of the network's help line is on the stall; read out: {where}.",
     'help.call_line' => 'The help line is {line}; read out: {where}.',
     'help.stall' => 'stall {stall}',

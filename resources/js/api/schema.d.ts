@@ -1982,6 +1982,7 @@ export interface components {
                 begins: {
                     neighbour_at_minute: number;
                     neighbour_leaves_at_minute: number;
+                    cabin_kw: number;
                     derated_kw: number;
                     next_stop_kw: number;
                     prepared_minutes: number;

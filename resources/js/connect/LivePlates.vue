@@ -4,7 +4,7 @@ import type { Judgement } from '@/api/client';
 import PlateBar from '@/ui/PlateBar.vue';
 import Said from '@/words/Said.vue';
 import { useTerms } from '@/stores/terms';
-import { number, percent, quantity } from '@/ui/figures';
+import { number, orAbout, percent, quantity } from '@/ui/figures';
 import { say } from '@/words/say';
 
 const props = defineProps<{ judgement: Judgement }>();
@@ -17,10 +17,6 @@ const rows = computed(() =>
     .toSorted((a, b) => (b.utilisation ?? -1) - (a.utilisation ?? -1)),
 );
 const allowed = computed(() => props.judgement.plate_check.filter((r) => r.minutes_words !== null));
-function limitOf(row: Judgement['plate_check'][number]): string {
-  const figure = quantity(row.limit ?? 0, row.quantity);
-  return row.limit_is_about ? say('figure.about', { figure }) : figure;
-}
 </script>
 
 <template>
@@ -43,7 +39,7 @@ function limitOf(row: Judgement['plate_check'][number]): string {
         <span class="value figures">{{
           say('live.of', {
             peak: number(row.peak, row.quantity === 'kw' ? 1 : 0),
-            limit: limitOf(row),
+            limit: orAbout(quantity(row.limit ?? 0, row.quantity), row.limit_is_about),
           })
         }}</span>
         <PlateBar :row="row" />

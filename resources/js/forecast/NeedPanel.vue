@@ -83,10 +83,9 @@ const cabin = computed({
   get: () => (need.value.cabinKw === null ? need.value.cabin : FIGURE),
   set: (chosen: string) => {
     const word = (['off', 'mild', 'strong'] as const).find((w) => w === chosen);
-    forecast.want(word ? { cabin: word, cabinKw: null } : { cabinKw: CABIN_KW });
+    forecast.want(word ? { cabin: word, cabinKw: null } : { cabinKw: begins.cabin_kw });
   },
 });
-const CABIN_KW = 1.5;
 const cabinKw = wanted('cabinKw');
 const isTowing = wanted('isTowing');
 const minutes = (n: number) => say('figure.minutes', { n });

@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import type { Forecasts } from '@/api/client';
 import { useGarage } from '@/stores/garage';
-import { kw, number, quantity } from '@/ui/figures';
+import { kw, number, orAbout, quantity } from '@/ui/figures';
 import Said from '@/words/Said.vue';
 import { say } from '@/words/say';
 
@@ -37,10 +37,9 @@ function says(c: OneCar): string {
   if (c.takes_kw === null) {
     return gives(c);
   }
-  const takes = kws(c.takes_kw);
   return say('sticker.takes', {
     gives: gives(c),
-    takes: c.takes_is_about ? say('figure.about', { figure: takes }) : takes,
+    takes: orAbout(kws(c.takes_kw), c.takes_is_about),
   });
 }
 

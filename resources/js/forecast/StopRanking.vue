@@ -5,7 +5,7 @@ import { useForecast } from '@/stores/forecast';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
 import JointGlyph from '@/ui/JointGlyph.vue';
-import { duration, money } from '@/ui/figures';
+import { duration, money, orAbout } from '@/ui/figures';
 import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 import { useRanking } from './useRanking';
@@ -62,9 +62,7 @@ function keepBeside(stop: Stop): void {
           <span class="quiet place">{{ place(s.outlet) }}</span>
           <span class="reason">{{ s.reasons[order] }}</span>
         </div>
-        <span class="figures number">{{
-          s.about ? say('figure.about', { figure: duration(s.minutes) }) : duration(s.minutes)
-        }}</span>
+        <span class="figures number">{{ orAbout(duration(s.minutes), s.about) }}</span>
         <span class="figures number">{{
           s.amount === null
             ? say('figure.unknown')

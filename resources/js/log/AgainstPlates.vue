@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import type { Judgement, PlateRow } from '@/api/client';
 import { useTerms } from '@/stores/terms';
 import { useUnits } from '@/stores/units';
-import { number, percent, quantity } from '@/ui/figures';
+import { number, orAbout, percent, quantity } from '@/ui/figures';
 import { listed, say } from '@/words/say';
 
 /** The plate check piece by piece: the piece under test first and open, the others in a line each that opens. */
@@ -32,10 +32,8 @@ const LETTERS = { v: say('plates.row_v'), a: say('plates.row_a'), kw: say('plate
 
 const boosted = (row: PlateRow) => row.allowed_minutes !== null;
 
-function limitOf(row: PlateRow): string {
-  const figure = number(row.limit);
-  return row.limit === null ? say('figure.unknown') : row.limit_is_about ? say('figure.about', { figure }) : figure;
-}
+const limitOf = (row: PlateRow): string =>
+  row.limit === null ? say('figure.unknown') : orAbout(number(row.limit), row.limit_is_about);
 
 function rowsOf(row: PlateRow): Row[] {
   const words = terms.words('plate_state', row.peak_state);

@@ -10,7 +10,8 @@ type Windows = components['schemas']['Windows'];
 type Mean = Pick<Windows['to_charge'][number], 'mean_kw' | 'minutes'>;
 type More = Pick<Windows['added'][number], 'percent' | 'km'>;
 
-const props = defineProps<{ windows: Windows; other?: Windows; heads: [string, string] }>();
+/** Folded away where it stands beside a sentence that says what matters. */
+const props = defineProps<{ windows: Windows; other?: Windows; heads: [string, string]; folds?: boolean }>();
 const units = useUnits();
 
 const mean = (w: Mean | null | undefined): string =>
@@ -46,13 +47,13 @@ const rows = computed(() => [
 </script>
 
 <template>
-  <section v-if="rows.length > 0">
-    <h2>{{ say('averages.title') }}</h2>
+  <component :is="folds ? 'details' : 'section'" v-if="rows.length > 0">
+    <component :is="folds ? 'summary' : 'h2'">{{ say('averages.title') }}</component>
     <table>
       <thead>
         <tr>
           <td />
-          <th v-for="head in heads" :key="head" scope="col">{{ head }}</th>
+          <th v-for="(head, i) in heads" :key="i" scope="col">{{ head }}</th>
         </tr>
       </thead>
       <tbody>
@@ -65,7 +66,7 @@ const rows = computed(() => [
         </tr>
       </tbody>
     </table>
-  </section>
+  </component>
 </template>
 
 <style scoped>

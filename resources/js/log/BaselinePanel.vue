@@ -71,6 +71,7 @@ function chosen(event: Event): void {
           <li v-for="c in b.comparison.confounders" :key="c.code">{{ c.detail }}</li>
         </ul>
         <AveragesTable
+          folds
           :windows="b.comparison.windows.with"
           :other="b.comparison.windows.without"
           :heads="[say('averages.this'), BASELINE_LETTERS[i] ?? '']"

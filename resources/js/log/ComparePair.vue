@@ -9,6 +9,7 @@ import { day } from '@/ui/figures';
 import { useAttempt } from '@/ui/useAttempt';
 import TextButton from '@/ui/TextButton.vue';
 import { listed, say } from '@/words/say';
+import AveragesTable from './AveragesTable.vue';
 import { adaptersOf } from './naming';
 
 /** Two sessions that were picked: what differs between them, and what else was different. */
@@ -73,6 +74,13 @@ async function keep(): Promise<void> {
         <li v-for="line in rises" :key="line">{{ line }}</li>
         <li v-for="c in comparison.confounders" :key="c.code">{{ c.detail }}</li>
       </ul>
+      <AveragesTable
+        v-if="comparison"
+        folds
+        :windows="comparison.windows.with"
+        :other="comparison.windows.without"
+        :heads="[name(withIt), name(without)]"
+      />
     </template>
     <p v-else>{{ say('log.pick_another') }}</p>
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>

@@ -2,7 +2,7 @@
 import type { PlateRow } from '@/api/client';
 import PlateBar from '@/ui/PlateBar.vue';
 import { useTerms } from '@/stores/terms';
-import { number, percent, quantity } from '@/ui/figures';
+import { number, orAbout, percent, quantity } from '@/ui/figures';
 import { listed, say } from '@/words/say';
 
 defineProps<{ rows: PlateRow[] }>();
@@ -22,7 +22,7 @@ function margin(row: PlateRow): string {
 function limit(row: PlateRow): string {
   const units = { v: 'figure.volts', a: 'figure.amps', kw: 'figure.kw' } as const;
   const figure = say(units[row.quantity], { n: number(row.limit) });
-  return row.limit_is_about ? say('figure.about', { figure }) : figure;
+  return orAbout(figure, row.limit_is_about);
 }
 
 function more(row: PlateRow): string {

@@ -120,3 +120,7 @@ export const month = (key: string): string =>
 export function hour(iso: string, timeZone: string): string {
   return new Intl.DateTimeFormat(locale.value, { timeZone, hour: '2-digit', minute: '2-digit' }).format(new Date(iso));
 }
+
+/** A figure that may stand for one nobody has read. */
+export const orAbout = (figure: string, isAbout: boolean): string =>
+  isAbout ? say('figure.about', { figure }) : figure;

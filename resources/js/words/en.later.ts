@@ -213,7 +213,7 @@ export const later = {
   'shots.of': 'Photograph at {time}',
   'shots.waits': 'at {time}, waits',
   'touch.title': 'By touch',
-  'touch.how': 'Without a thermometer: hold the back of a hand to the outside, never to metal.',
+  'touch.how': 'No thermometer? Hold the back of your hand against the outside, never against metal.',
   'touch.point': 'Where',
   'touch.hot_now':
     'It felt hot: ask the car for less or stop, let it cool, and look at its contacts before the next session.',

@@ -7,6 +7,7 @@ namespace Harmozon\Core\Fit\Gates;
 use Harmozon\Core\Chain\Fact;
 use Harmozon\Core\Chain\Unread;
 use Harmozon\Core\Equipment\Bay;
+use Harmozon\Core\Equipment\Outlet;
 use Harmozon\Core\Equipment\PortCorner;
 use Harmozon\Core\Equipment\Stall;
 use Harmozon\Core\Fit\Figure;
@@ -40,43 +41,42 @@ final class ReachGate implements Gate
     {
         $port = $situation->chain->inlet->port;
         $length = $situation->chain->outlet->fittings->cable?->lengthM;
-        $tight = $situation->conditions->visit->towing ? self::tight($situation->chain->outlet->site->stalls) : null;
+        $tight = $situation->conditions->visit->towing ? self::tight($situation->chain->outlet) : null;
         if ($port === null || $length === null) {
             return GateResult::unread(GateName::Reach, $port !== null
                 ? [Unread::of(Fact::CableLength, $situation->chain)]
-                : [Unread::of(Fact::PortCorner, $situation->chain), ...($length === null ? [Unread::of(Fact::CableLength, $situation->chain)] : [])], $tight === null ? null : $tight());
+                : [Unread::of(Fact::PortCorner, $situation->chain), ...($length === null ? [Unread::of(Fact::CableLength, $situation->chain)] : [])], $tight);
         }
 
         $reach = $this->park($port, $length);
-        $through = self::through($situation->chain->outlet->site->stalls);
+        $labels = self::labels($situation->chain->outlet->pullThrough());
 
         return match (true) {
             ! $situation->conditions->visit->towing, $reach->cautions() !== [] => $reach,
             $tight !== null => GateResult::caution(GateName::Reach, $tight, $reach->figures()),
-            default => GateResult::pass(GateName::Reach, static fn (): Message => Message::of('reach.pull_through', reach: $reach->reason(), stalls: Listing::comma($through)), $reach->figures()),
+            default => GateResult::pass(GateName::Reach, static fn (): Message => Message::of('reach.pull_through', reach: $reach->reason(), stalls: $labels), $reach->figures()),
         };
     }
 
-    /**
-     * A trailer behind the car asks for a bay that is driven through.
-     *
-     * @param  list<Stall>  $stalls
-     * @return (\Closure(): Message)|null null where there is one
-     */
-    private static function tight(array $stalls): ?\Closure
+    /** A trailer behind the car asks for a pull-through bay; null where there is one. */
+    private static function tight(Outlet $outlet): ?Message
     {
+        $stalls = $outlet->site->stalls;
         $isRead = $stalls !== [] && array_filter($stalls, static fn (Stall $s): bool => $s->bay === null) === [];
+        $faulty = $outlet->stallsOf(Bay::PullThrough);
 
-        return self::through($stalls) !== [] ? null : static fn (): Message => $isRead ? Message::of('reach.no_pull_through') : Message::of('reach.pull_through_unread');
+        return match (true) {
+            $outlet->pullThrough() !== [] => null,
+            $faulty !== [] => Message::of('reach.pull_through_faulty', stalls: self::labels($faulty)),
+            $isRead => Message::of('reach.no_pull_through'),
+            default => Message::of('reach.pull_through_unread'),
+        };
     }
 
-    /**
-     * @param  list<Stall>  $stalls
-     * @return list<string> labels of those that are driven through
-     */
-    private static function through(array $stalls): array
+    /** @param  list<Stall>  $stalls */
+    private static function labels(array $stalls): Listing
     {
-        return array_map(static fn (Stall $s): string => $s->label, array_values(array_filter($stalls, static fn (Stall $s): bool => $s->bay === Bay::PullThrough)));
+        return Listing::comma(array_map(static fn (Stall $s): string => $s->label, $stalls));
     }
 
     private function park(PortCorner $port, float $lengthM): GateResult
