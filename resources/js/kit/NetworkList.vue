@@ -125,7 +125,7 @@ const set = (id: string, step: Step, state: string) =>
 
 li {
   display: grid;
-  grid-template-columns: minmax(120px, 1.4fr) repeat(5, minmax(104px, 1fr)) 60px;
+  grid-template-columns: minmax(96px, 1fr) repeat(6, minmax(104px, 1fr)) 60px;
   gap: var(--space-2) var(--space-6);
   align-items: end;
   padding: var(--space-4) 0;
@@ -142,9 +142,17 @@ label {
   font-size: var(--size-small);
 }
 
-select {
+select,
+li input {
   display: block;
   width: 100%;
+  min-width: 0;
+}
+
+li input {
+  padding: var(--space-2) var(--space-3);
+  border: 1px solid var(--line-strong);
+  background: var(--paper-raised);
 }
 
 .to_do select {

@@ -103,6 +103,10 @@ p {
   margin: var(--space-1) 0;
 }
 
+strong {
+  margin-right: var(--space-3);
+}
+
 .small {
   font-size: var(--size-small);
 }

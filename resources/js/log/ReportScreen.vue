@@ -202,7 +202,7 @@ onMounted(async () => {
     <PlateCheck :rows="judgement.plate_check" />
     <TemperatureTable v-if="judgement.temperatures.length > 0" :temperatures="judgement.temperatures" />
 
-    <section v-if="instruments.length > 0" aria-labelledby="instruments-title">
+    <section v-if="instruments.length > 0" class="instruments" aria-labelledby="instruments-title">
       <h2 id="instruments-title">{{ say('report.instruments') }}</h2>
       <ul class="flags">
         <li v-for="line in instruments" :key="line">{{ line }}</li>
@@ -302,7 +302,8 @@ h1 {
 }
 
 aside section + section,
-.main section {
+.main section,
+.instruments {
   margin-top: var(--space-8);
 }
 

@@ -83,7 +83,7 @@ ul,
 li,
 .heads {
   display: grid;
-  grid-template-columns: 2fr 4fr 2fr 4fr 3fr 56px;
+  grid-template-columns: 2fr 4fr 2fr 4fr 4fr 56px;
   gap: var(--space-1) var(--space-4);
   align-items: baseline;
 }
@@ -125,8 +125,12 @@ input {
     grid-area: 2 / 1 / auto / span 3;
   }
 
+  li .cabinet {
+    grid-area: 3 / 1;
+  }
+
   li .bay {
-    grid-area: 3 / 1 / auto / span 3;
+    grid-area: 3 / 2 / auto / span 2;
   }
 }
 </style>

@@ -414,7 +414,7 @@ export const later = {
   'log.pair': 'Two sessions compared',
   'log.pair_of': '{with} against {without}',
   'log.pick_another': 'Pick another session of the same car to compare it with.',
-  'log.rises': '{point}: rose by {with}, the other time by {without}',
+  'log.rises': '{point}: rise {with}, the other time {without}',
   'log.keep_baseline': 'Keep as baseline and open the report',
   'log.unpick': 'stop comparing',
   'log.sums': 'What the log adds up to',

@@ -403,7 +403,7 @@ export const en = {
   'stalls.cabinet': 'cabinet',
   'stalls.fault': 'known fault',
   'stalls.bay': 'bay',
-  'stalls.bay_unread': 'not read',
+  'stalls.bay_unread': 'bay not read',
   'stalls.of': '{what} of stall {n}',
   'stalls.add': 'Add a stall',
   'stalls.remove': 'Remove',
