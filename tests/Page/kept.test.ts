@@ -12,7 +12,7 @@ const PATH = '/api/sessions/01ARZ3NDEKTSV4RRFFQ69G5FAV/readings';
 const question = () =>
   new Request(`http://wren.example${PATH}`, { headers: { 'X-Account': 'ida', 'X-Garage': 'yard' } });
 const answer = (count: number) => new Response(JSON.stringify({ count }));
-const oneMore = () => amend<List>('ida', 'yard', PATH, ({ count }) => ({ count: count + 1 }));
+const oneMore = () => amend<List>('ida', 'yard', PATH, (list) => list && { count: list.count + 1 });
 
 async function kept(): Promise<unknown> {
   const asked = question();
@@ -51,10 +51,19 @@ describe('an answer that is kept', () => {
     expect(await kept()).toEqual({ count: 6 });
   });
 
+  test('is there from the first change that knows the whole of it, and not before', async () => {
+    await oneMore();
+    expect(await kept()).toBeUndefined();
+    await amend<List>('ida', 'yard', PATH, (list) => list ?? { count: 0 });
+    await oneMore();
+    await amend<List>('ida', 'yard', PATH, (list) => list ?? { count: 0 });
+    expect(await kept()).toEqual({ count: 1 });
+  });
+
   test('of somebody else is left alone', async () => {
     const asked = question();
     asks(asked);
-    await amend<List>('bo', 'yard', PATH, ({ count }) => ({ count: count + 1 }));
+    await amend<List>('bo', 'yard', PATH, () => ({ count: 9 }));
     await keep(asked, answer(0));
     expect(await kept()).toEqual({ count: 0 });
   });

@@ -205,6 +205,18 @@ describe('what is done without a network', () => {
     expect(server.came).toEqual([first.reading.client_id, second.reading.client_id]);
   });
 
+  it('is on the device when the server has it, though nobody has asked for it there', async () => {
+    const outbox = await start();
+    const id = ulid();
+    const taken = reading(50, 60);
+    await outbox.begin(...begun(id));
+    await outbox.add(id, taken);
+    await settle(outbox);
+    const path = `ida g1 /api/sessions/${id}`;
+    expect((await (await db()).get('kept', `${path}/readings`))?.body).toEqual({ count: 1, readings: [taken.reading] });
+    expect((await (await db()).get('kept', path))?.body).toEqual({ session: { id } });
+  });
+
   it('stands once though an answer was lost on the way back', async () => {
     const outbox = await start();
     const id = ulid();

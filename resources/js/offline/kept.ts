@@ -72,15 +72,26 @@ export async function recall(request: Request): Promise<{ body: unknown; at: num
   }
 }
 
-/** What has changed since an answer was given, so that without a network it does not lag behind what is known here. */
-export async function amend<T>(account: string, garage: string, path: string, change: (body: T) => T): Promise<void> {
+/**
+ * What has changed since an answer was given, so that without a network it does not lag behind what is known here.
+ *
+ * @param change of the answer that is kept; of undefined where none is, which stays so where it gives undefined back
+ */
+export async function amend<T>(
+  account: string,
+  garage: string,
+  path: string,
+  change: (body: T | undefined) => T | undefined,
+): Promise<void> {
   const key = ofGarage(account, garage) + path;
-  const changed = { at: ++turn, change: (body: unknown) => change(body as T) };
+  const changed = { at: ++turn, change: (body: unknown) => change(body as T | undefined) };
   changes.set(key, [...(changes.get(key) ?? []).slice(1 - MOST_CHANGES), changed]);
   try {
     const tx = (await db()).transaction('kept', 'readwrite');
     const found = await tx.store.get(key);
-    await Promise.all([found ? tx.store.put({ ...found, body: change(found.body as T) }) : undefined, tx.done]);
+    const body = change(found?.body as T | undefined);
+    const at = found?.at ?? Date.now();
+    await Promise.all([body === undefined ? undefined : tx.store.put({ key, at, body }), tx.done]);
   } catch {
     // The next answer tells.
   }

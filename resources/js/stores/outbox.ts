@@ -35,9 +35,17 @@ function bare<T extends object>(value: T): T {
   return 'file' in value ? { ...plain, file: value.file } : plain;
 }
 
+/** The newest readings of a session, as the server gives them. */
+interface List {
+  count: number;
+  readings: Reading[];
+}
+
 /** What an act that was sent has told of its session. */
 export interface News {
   session: string;
+  /** The server has heard of it now. */
+  isBegun?: true;
   report?: Report;
   judged?: Judged;
   events?: Events;
@@ -240,16 +248,19 @@ export const useOutbox = defineStore('outbox', () => {
     ];
   }
 
-  /** The list of readings as it is kept here, with those that the server has now. */
+  /** The session and the list of its readings as they are kept here, with what the server has now. */
   async function noteKept({ account: whose, garage, session }: Act, news: News): Promise<void> {
-    if (news.taken || news.forgotten !== undefined) {
-      interface List {
-        count: number;
-        readings: Reading[];
-      }
-      await amend<List>(whose ?? '', garage, `/api/sessions/${session}/readings`, ({ count, readings }) => {
-        const now = afterNews({ held: readings, heldCount: count }, news);
-        return { count: now.heldCount, readings: now.held };
+    const path = `/api/sessions/${session}`;
+    const { report, judged, events, isBegun, taken, forgotten } = news;
+    if (report ?? judged ?? events) {
+      await amend<Report>(whose ?? '', garage, path, (body) => report ?? (body && { ...body, ...judged, ...events }));
+    }
+    if (isBegun ?? taken ?? forgotten) {
+      // Nobody has asked for the list of a session that began here a moment ago: it begins empty.
+      const none = isBegun ? { count: 0, readings: [] } : undefined;
+      await amend<List>(whose ?? '', garage, `${path}/readings`, (body = none) => {
+        const now = body && afterNews({ held: body.readings, heldCount: body.count }, news);
+        return now && { count: now.heldCount, readings: now.held };
       });
     }
   }
@@ -309,7 +320,7 @@ export const useOutbox = defineStore('outbox', () => {
       case 'begin': {
         const age_s = Math.max(0, (Date.now() - act.startedMs) / 1000);
         const body = { ...act.body, id: session, age_s };
-        return { session, report: await ask(api.POST('/sessions', { body, headers, signal })) };
+        return { session, isBegun: true, report: await ask(api.POST('/sessions', { body, headers, signal })) };
       }
       case 'reading': {
         const readings = batch.flatMap((a) => (a.kind === 'reading' ? [a.reading] : []));
