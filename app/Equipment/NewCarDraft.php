@@ -11,6 +11,7 @@ use Harmozon\Core\Case\NewCar;
 use Harmozon\Core\Catalogue\CarKinds;
 use Harmozon\Core\Catalogue\CarQuestion;
 use Harmozon\Core\Catalogue\Catalogue;
+use Harmozon\Core\Catalogue\FoundBy;
 use Harmozon\Core\Catalogue\OnboardCharger;
 use Harmozon\Core\Catalogue\PackClass;
 use Harmozon\Core\Catalogue\Region;
@@ -23,6 +24,7 @@ use Harmozon\Core\Fit\Narrowing;
 use Harmozon\Core\Fit\Outcome;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Json\Node;
+use Harmozon\Core\Words\Voice;
 
 /** What a person's answers about a car come to so far, at the kinds of charger. Nothing is written. */
 final class NewCarDraft
@@ -35,6 +37,7 @@ final class NewCarDraft
         private readonly EquipmentReader $reader,
         private readonly Crate $crate,
         private readonly FitWriter $writer,
+        private readonly Voice $voice,
     ) {
     }
 
@@ -81,7 +84,7 @@ final class NewCarDraft
 
     /**
      * @param  list<Adapter>  $kit
-     * @return list<array{row: array{name: string, group: string, here: bool, by_adapter: bool, cell: array<string, mixed>}, answer: ChainAnswer}>
+     * @return list<array{row: array{name: string, found_by: string, group: string, here: bool, by_adapter: bool, cell: array<string, mixed>}, answer: ChainAnswer}>
      */
     private function cells(Vehicle $car, array $kit, Conditions $conditions, Region $region): array
     {
@@ -95,6 +98,7 @@ final class NewCarDraft
             return [
                 'row' => [
                     'name' => $kind->name,
+                    'found_by' => $this->voice->paragraph(FoundBy::outlet($outlet)),
                     'group' => $this->kinds->groupOf($kind),
                     'here' => $this->kinds->isIn($kind, $region),
                     'by_adapter' => $answer->best->outcome === Outcome::NoJoint && $buying->answer($outlet, $car)->best->outcome->mayFlow(),

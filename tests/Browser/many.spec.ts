@@ -33,6 +33,10 @@ test('pieces are looked for, sifted and ordered', async ({ page }) => {
   await sift(page).getByRole('searchbox').fill('brindle');
   await expect(page.getByRole('heading', { name: 'Brindle' })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Pippin' })).toHaveCount(0);
+  // By what people call its plug, a car and a charger alike.
+  await sift(page).getByRole('searchbox').fill('NACS');
+  await expect(page.getByRole('heading', { name: 'Millrace post, j3400' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Brindle' })).toHaveCount(0);
   await sift(page).getByRole('searchbox').fill('nobody has this');
   await expect(page.getByText('Nothing here is like that.')).toBeVisible();
   await sift(page).getByRole('searchbox').fill('');

@@ -67,6 +67,14 @@ test('whoever has no account sees what one answer tells, and the car waits for t
   await expect(socket).toContainText('with a portable supply for this socket');
   expect(hands.actions).toBe(2);
 
+  // Somebody looks for a charger by what people call it, whether it fits or not.
+  await page.getByRole('searchbox', { name: 'Find a kind of charger' }).fill('level 1');
+  await expect(answers(page).getByRole('listitem')).toHaveCount(3);
+  await expect(socket).toBeVisible();
+  await page.getByRole('searchbox', { name: 'Find a kind of charger' }).fill('chademo');
+  await expect(answers(page).getByRole('listitem').first()).toContainText('does not go into a ccs1 inlet');
+  await page.getByRole('searchbox', { name: 'Find a kind of charger' }).fill('');
+
   // The answers are on the device: a reload loses none.
   await page.reload();
   await expect(socket).toContainText('1.4');

@@ -66,7 +66,7 @@ test('after every act one stands somewhere sensible', async ({ page }) => {
   await add.press('Enter');
   await expect(kinds.getByLabel('Look for')).toBeFocused();
   await page.keyboard.type('no such thing');
-  await expect(kinds.getByText('No kind is called "no such thing".')).toBeVisible();
+  await expect(kinds.getByText('No kind matches "no such thing".')).toBeVisible();
   await page.keyboard.press('Escape');
 
   // From a session to its report, by a thumb that does not wait for the list of readings.

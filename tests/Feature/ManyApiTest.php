@@ -100,11 +100,13 @@ final class ManyApiTest extends TestCase
     {
         $told = $this->getJson('/api/garage/plates')->assertOk();
         Contract::holds('GET', '/garage/plates', $told);
+        self::assertStringContainsString('combo', $told->json('found_by')[Outlet::query()->where('name', 'Fernway 350')->firstOrFail()->ulid]);
         $unread = $told->json('unread');
         $of = static fn (string $name): int => $unread[Outlet::query()->where('name', $name)->firstOrFail()->ulid];
         // Its highest volts, which nobody has read.
         self::assertSame([1, 0], [$of('Fernway 400'), $of('Fernway 350')]);
         $car = $this->postJson('/api/pieces/vehicles', ['name' => 'Bare', 'spec' => ['inlets' => [['coupler' => 'type1', 'ac' => ['max_kw' => 7.4]]]]])->json('id');
+        self::assertStringContainsString('j1772', $this->getJson('/api/garage/plates')->json("found_by.{$car}"));
         // Its kWh; the phases and the window of its onboard charger are fixed by its plug's standard.
         self::assertSame(1, $this->getJson('/api/garage/plates')->json("unread.{$car}"));
     }

@@ -20,8 +20,10 @@ use App\Models\Tour;
 use App\Models\Vehicle;
 use Harmozon\Core\Answers\TermsWriter;
 use Harmozon\Core\Case\PlateWriter;
+use Harmozon\Core\Catalogue\FoundBy;
 use Harmozon\Core\Catalogue\Region;
 use Harmozon\Core\Chain\UnreadFacts;
+use Harmozon\Core\Words\Voice;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 
@@ -48,23 +50,28 @@ final class GarageController extends Controller
         ]);
     }
 
-    /** The plates of the outlets as lines, and how much of every piece nobody has read: wanted only where somebody chooses among them. */
-    public function plates(Crate $crate, PlateWriter $plates, Rows $rows): JsonResponse
+    /** The outlets' ratings as lines, and of every piece how much nobody has read and the words by which it is found: wanted only where somebody chooses among them. */
+    public function plates(Crate $crate, PlateWriter $plates, Rows $rows, Voice $voice): JsonResponse
     {
-        $lines = $unread = [];
+        $lines = $unread = $foundBy = [];
         foreach ($rows->inOrder() as $row) {
             $outlet = $crate->outlet($row);
             $lines[$row->ulid] = $plates->outlet($outlet);
             $unread[$row->ulid] = UnreadFacts::ofOutlet($outlet);
+            $foundBy[$row->ulid] = $voice->paragraph(FoundBy::outlet($outlet));
         }
-        foreach (Vehicle::inOrder() as $vehicle) {
-            $unread[$vehicle->ulid] = UnreadFacts::ofVehicle($crate->vehicle($vehicle));
+        foreach (Vehicle::inOrder() as $row) {
+            $vehicle = $crate->vehicle($row);
+            $unread[$row->ulid] = UnreadFacts::ofVehicle($vehicle);
+            $foundBy[$row->ulid] = $voice->paragraph(FoundBy::vehicle($vehicle));
         }
-        foreach (Adapter::inOrder() as $adapter) {
-            $unread[$adapter->ulid] = UnreadFacts::ofAdapter($crate->adapter($adapter));
+        foreach (Adapter::inOrder() as $row) {
+            $adapter = $crate->adapter($row);
+            $unread[$row->ulid] = UnreadFacts::ofAdapter($adapter);
+            $foundBy[$row->ulid] = $voice->paragraph(FoundBy::adapter($adapter));
         }
 
-        return response()->json(['outlets' => (object) $lines, 'unread' => (object) $unread]);
+        return response()->json(['outlets' => (object) $lines, 'unread' => (object) $unread, 'found_by' => (object) $foundBy]);
     }
 
     /** The names of every closed set in the garage's language, and what a driver is taken to want while nothing else is said. */

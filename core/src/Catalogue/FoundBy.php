@@ -8,10 +8,12 @@ use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Equipment\Coupler;
 use Harmozon\Core\Equipment\CouplerFamily;
 use Harmozon\Core\Equipment\CurrentKind;
+use Harmozon\Core\Equipment\Inlet;
 use Harmozon\Core\Equipment\Outlet;
+use Harmozon\Core\Equipment\Vehicle;
 use Harmozon\Core\Words\Message;
 
-/** The words by which people look for a kind: names of plugs and sockets, and levels of charging. */
+/** The words by which people look for a piece or a kind: names of plugs and sockets, and levels of charging. */
 final class FoundBy
 {
     /** Volts up to which an AC supply is "level 1" (SAE J1772). */
@@ -41,6 +43,12 @@ final class FoundBy
             self::coupler($adapter->input), self::coupler($adapter->output),
             $adapter->isPortableSupply() ? Message::of('found_by.supply') : Message::of('found_by.adapter'),
         ];
+    }
+
+    /** @return list<Message> */
+    public static function vehicle(Vehicle $vehicle): array
+    {
+        return array_map(static fn (Inlet $i): Message => self::coupler($i->coupler), $vehicle->inlets);
     }
 
     private static function coupler(Coupler $coupler): Message

@@ -517,7 +517,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The plates of the outlets as lines, and of every piece how many facts nobody has read, by id */
+        /** The ratings of the outlets as lines, and of every piece how many facts nobody has read and the words by which people look for it, by id */
         get: operations["plates"];
         put?: never;
         post?: never;
@@ -2179,6 +2179,8 @@ export interface components {
             /** @description At every kind of charger, with the garage's own kit */
             rows: {
                 name: string;
+                /** @description Words by which people look for it */
+                found_by: string;
                 group: string;
                 /** @description Whether the kind exists in the region */
                 here: boolean;
@@ -4238,6 +4240,9 @@ export interface operations {
                         };
                         unread: {
                             [key: string]: number;
+                        };
+                        found_by: {
+                            [key: string]: string;
                         };
                     };
                 };

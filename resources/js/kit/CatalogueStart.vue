@@ -5,6 +5,7 @@ import type { components } from '@/api/schema';
 import type { Draft } from '@/stores/edit';
 import AnyFace from '@/ui/AnyFace.vue';
 import { useAttempt } from '@/ui/useAttempt';
+import { holdsWords } from '@/ui/lookedFor';
 import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 
@@ -38,17 +39,10 @@ const all = computed(() => {
 });
 /** Kinds that hold every word that is looked for. */
 const groups = computed(() => {
-  // A number belongs to the word before it: "level 1", "type 2".
-  const words = wanted.value
-    .toLowerCase()
-    .replace(/\b(level|type|ccs|combo)\s+(\d)\b/g, '$1$2')
-    .split(/\s+/)
-    .filter(Boolean);
-  const isWanted = (text: string) => words.every((word) => text.toLowerCase().includes(word));
   return all.value
     .map((g) => ({
       ...g,
-      items: g.items.filter((i) => isWanted(`${g.name} ${i.id} ${i.name} ${i.hint} ${i.found_by}`)),
+      items: g.items.filter((i) => holdsWords(wanted.value, g.name, i.id, i.name, i.hint, i.found_by)),
     }))
     .filter((g) => g.items.length > 0);
 });

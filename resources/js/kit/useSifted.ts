@@ -2,6 +2,7 @@ import { computed, reactive, ref } from 'vue';
 import type { Adapter, Outlet, Place, Vehicle } from '@/api/client';
 import type { PieceKind } from '@/stores/edit';
 import { useGarage } from '@/stores/garage';
+import { holdsWords } from '@/ui/lookedFor';
 
 export interface Wanted {
   words: string;
@@ -38,13 +39,7 @@ export function useSifted() {
       wanted.isUnread,
   );
 
-  function holds(...texts: (string | undefined)[]): boolean {
-    const all = texts.join(' ').toLowerCase();
-    return wanted.words
-      .toLowerCase()
-      .split(/\s+/)
-      .every((word) => all.includes(word));
-  }
+  const holds = (...texts: (string | undefined)[]): boolean => holdsWords(wanted.words, ...texts);
 
   const isAsked = (id: string, couplers: string[], currents: string[], networks: string[]): boolean =>
     (wanted.coupler === '' || couplers.includes(wanted.coupler)) &&
@@ -73,7 +68,10 @@ export function useSifted() {
       garage.vehicles.filter((v) => {
         const sides = v.spec.inlets.flatMap((i) => [...(i.dc ? ['dc'] : []), ...(i.ac ? ['ac'] : [])]);
         const couplers = v.spec.inlets.map((i) => i.coupler);
-        return holds(v.name, v.blurb, ...couplers) && isAsked(v.id, couplers, sides, v.spec.programmes ?? []);
+        return (
+          holds(v.name, v.blurb, ...couplers, garage.foundBy[v.id]) &&
+          isAsked(v.id, couplers, sides, v.spec.programmes ?? [])
+        );
       }),
     ),
   );
@@ -81,7 +79,7 @@ export function useSifted() {
     ordered(
       garage.adapters.filter(
         (a) =>
-          holds(a.tag, a.name, a.blurb, a.spec.input, a.spec.output) &&
+          holds(a.tag, a.name, a.blurb, a.spec.input, a.spec.output, garage.foundBy[a.id]) &&
           isAsked(a.id, [a.spec.input, a.spec.output], a.spec.current ? [a.spec.current] : [], []),
       ),
     ),
@@ -94,7 +92,7 @@ export function useSifted() {
         outlets: ordered(
           p.outlets.filter(
             (o) =>
-              holds(p.name, o.name, o.blurb, o.spec.coupler) &&
+              holds(p.name, o.name, o.blurb, o.spec.coupler, garage.foundBy[o.id]) &&
               isAsked(o.id, [o.spec.coupler], [o.spec.current], networksOf(o)),
           ),
         ),

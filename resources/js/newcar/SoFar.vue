@@ -6,6 +6,7 @@ import { useTerms } from '@/stores/terms';
 import JointGlyph from '@/ui/JointGlyph.vue';
 import TextButton from '@/ui/TextButton.vue';
 import { ranged } from '@/ui/figures';
+import { holdsWords } from '@/ui/lookedFor';
 import { say } from '@/words/say';
 import type { NewCar, NewCarRow, Region } from './useNewCar';
 
@@ -18,15 +19,18 @@ const garage = useGarage();
 const account = useAccount();
 const showsElsewhere = ref(false);
 
-const rows = computed(() => props.draft?.rows ?? []);
+const wanted = ref('');
+const all = computed(() => props.draft?.rows ?? []);
+const rows = computed(() => all.value.filter((r) => holdsWords(wanted.value, r.name, r.found_by)));
 const here = computed(() => rows.value.filter((r) => r.here));
 const elsewhere = computed(() => rows.value.filter((r) => !r.here));
-const charging = computed(() => here.value.filter((r) => r.cell.flows === 'yes').length);
-/** What charges comes first, then what has to be checked, then what a piece for sale would join. */
+const allHere = computed(() => all.value.filter((r) => r.here));
+const charging = computed(() => allHere.value.filter((r) => r.cell.flows === 'yes').length);
+/** What charges comes first, then what has to be checked, then what a piece for sale would join. What doesn't fit is shown to whoever looks for it. */
 const RANK = { yes: 0, maybe: 1, no: 2 };
 const joins = (some: NewCarRow[]): NewCarRow[] =>
   some
-    .filter((r) => r.cell.outcome !== 'no_joint' || r.by_adapter)
+    .filter((r) => r.cell.outcome !== 'no_joint' || r.by_adapter || wanted.value.trim() !== '')
     .sort((a, b) => RANK[a.cell.flows] - RANK[b.cell.flows]);
 const apart = (some: NewCarRow[]): number => some.length - joins(some).length;
 const lists = computed(() => [
@@ -54,13 +58,13 @@ const onRegion = (event: Event): void => emit('region', (event.target as HTMLSel
 <template>
   <section class="so-far" aria-labelledby="so-far-title">
     <h2 id="so-far-title">{{ say('new_car.so_far') }}</h2>
-    <p v-if="rows.length === 0" class="quiet nothing">{{ say('new_car.nothing_yet') }}</p>
+    <p v-if="all.length === 0" class="quiet nothing">{{ say('new_car.nothing_yet') }}</p>
     <template v-else>
       <p class="count" role="status">
         {{
           say('new_car.charges_at', {
             n: charging,
-            all: here.length,
+            all: allHere.length,
             region: terms.words('region', draft?.region ?? ''),
           })
         }}
@@ -72,6 +76,11 @@ const onRegion = (event: Event): void => emit('region', (event.target as HTMLSel
           <option v-for="r in terms.all('region')" :key="r.id" :value="r.id">{{ r.title }}</option>
         </select>
       </label>
+      <label class="region">
+        {{ say('new_car.find_kind') }}
+        <input v-model="wanted" type="search" autocomplete="off" />
+      </label>
+      <p v-if="rows.length === 0" class="quiet" role="status">{{ say('kit.no_kind', { wanted }) }}</p>
       <template v-for="list in lists" :key="list.id">
         <h3 v-if="list.id === 'elsewhere'">{{ say('new_car.elsewhere') }}</h3>
         <ul>
@@ -175,6 +184,14 @@ li .small {
   gap: var(--space-2) var(--space-4);
   align-items: baseline;
   margin-top: var(--space-4);
+}
+
+.region input {
+  flex: 1;
+  min-width: 140px;
+  padding: var(--space-2) var(--space-4);
+  border: 1px solid var(--line-strong);
+  background: var(--paper-raised);
 }
 
 .nothing {

@@ -27,6 +27,8 @@ export const useGarage = defineStore('garage', () => {
   const plates = ref<Record<string, string[]> | null>(null);
   /** How many facts of a piece nobody has read, once somebody wants to know. */
   const unread = ref<Record<string, number>>({});
+  /** The words by which people look for a piece. */
+  const foundBy = ref<Record<string, string>>({});
   const groups = ref<{ id: string; name: string }[]>([]);
   let loading: Promise<void> | null = null;
 
@@ -82,6 +84,7 @@ export const useGarage = defineStore('garage', () => {
     const told = await ask(api.GET('/garage/plates'));
     plates.value = told.outlets;
     unread.value = told.unread;
+    foundBy.value = told.found_by;
   }
 
   /** The plates of the outlets as lines, once somebody wants them. */
@@ -110,6 +113,7 @@ export const useGarage = defineStore('garage', () => {
     tour,
     cars,
     unread,
+    foundBy,
     sections,
     groups,
     outlets,

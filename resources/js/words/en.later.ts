@@ -627,6 +627,7 @@ export const later = {
   'new_car.needs_supply': 'with a portable supply for this socket',
   'new_car.nothing_yet': 'Choose what you see behind the charge-port door. The first answers appear here at once.',
   'new_car.by_adapter': 'by adapter',
+  'new_car.find_kind': 'Find a kind of charger',
   'new_car.no_joint_at': "{n, plural, one {Doesn't fit at # other kind.} other {Doesn't fit at # other kinds.}}",
   'new_car.typical_how':
     'A span, or "about", rests on figures that are typical for such a car, until you enter your own. They never decide whether something is safe.',
@@ -714,7 +715,7 @@ export const later = {
   'kit.add_place': 'Add a place',
   'kit.charger_kinds': 'Kinds of charger',
   'kit.find_kind': 'Look for',
-  'kit.no_kind': 'No kind is called "{wanted}".',
+  'kit.no_kind': 'No kind matches "{wanted}".',
   'kit.adapter_kinds': 'Kinds of adapter',
   'kit.read_adapter': "the adapter's own plate, every figure of it",
   'kit.rename': 'Rename',
