@@ -1,6 +1,6 @@
 #!/usr/bin/env bash
 # Runs the checks and tests of a project that is set up:  build/test.sh [--quick]
-#   --quick   what a change needs before a commit: all but the journeys in Chromium, the attacks, the analysis of the tests, and the PHP tests of the group slow
+#   --quick   what a change needs before a commit: all but the journeys in Chromium, the attacks, and the PHP tests of the group slow
 # Checks run side by side, one a core. Each part says how long it took. What failed is printed where it fails and again at the end, before the last line,
 # which counts.
 set -uo pipefail
@@ -86,8 +86,6 @@ else
   queue "PHP style: core" "vendor/bin/pint --test core"
 fi
 queue "page style: ESLint" "npm run -s lint"
-# What it finds, a test that runs finds too.
-[ "$quick" = yes ] || queue "analysis of the tests" "$phpstan -c phpstan.tests.neon"
 queue "page style: Prettier" "npm run -s format:check -- --log-level warn"
 queue "API types match the OpenAPI document" "$api_types"
 run_queued
@@ -95,9 +93,22 @@ run_queued
 slow=()
 [ "$quick" = no ] || slow=(--exclude-group slow)
 suite "PHPUnit: core and app" .cache/phpunit.xml vendor/bin/paratest -p "$cores" --testsuite core,app --no-progress "${slow[@]}" --log-junit .cache/phpunit.xml
+# The attacks wait for servers more than they compute: they begin while the page's units run.
+attacked=.cache/test/attack.xml
+attacks_end() {
+  wait "$attacks"
+  local status=$?
+  cat "$work/attack.out"
+  mv "$attacked" .cache/attack.xml
+  return "$status"
+}
+if [ "$quick" = no ]; then
+  vendor/bin/paratest -p "$cores" --testsuite attack --no-progress --log-junit "$attacked" >"$work/attack.out" 2>&1 &
+  attacks=$!
+fi
 suite "Vitest: units of the page" .cache/vitest.xml npx vitest run --reporter=dot --reporter=junit --outputFile.junit=.cache/vitest.xml
 if [ "$quick" = no ]; then
-  suite "PHPUnit: attacks, a short round" .cache/attack.xml vendor/bin/paratest -p "$cores" --testsuite attack --no-progress --log-junit .cache/attack.xml
+  suite "PHPUnit: attacks, a short round" .cache/attack.xml attacks_end
   suite "Playwright: journeys in Chromium" .cache/playwright.xml env PLAYWRIGHT_JUNIT_OUTPUT_FILE=.cache/playwright.xml npx playwright test
 fi
 
