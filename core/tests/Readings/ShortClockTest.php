@@ -8,6 +8,7 @@ use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Json\Node;
 use Harmozon\Core\Readings\Foreign\MappingReader;
 use Harmozon\Core\Readings\ReadingsReader;
+use Harmozon\Core\Readings\UnsureFile;
 use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -43,6 +44,22 @@ final class ShortClockTest extends TestCase
             self::fail('it was taken');
         } catch (FieldError $e) {
             self::assertSame('column "time": 0:50 is 0 min 50 s or 0 h 50 min, and nothing in the file tells which. The mapping {"delimiter":",","decimal":".","encoding":"utf-8","columns":{"kw":{"field":"kw"}},"time":{"column":"time","format":"m:ss"}} settles it; for 0 h 50 min put {"time":{"column":"time","format":"h:mm"}} into it', Say::it($e->problem));
+        }
+    }
+
+    /** Nothing is read in one way for its first rows and in another for the rest. */
+    public function test_what_nothing_tells_in_more_rows_than_are_kept_is_asked_as_well(): void
+    {
+        $lines = (static function (): \Generator {
+            yield 'time,kw';
+            for ($i = 0; $i <= 200_001; $i++) {
+                yield '0:10,50';
+            }
+            yield '75:00,50';
+        })();
+        $this->expectException(UnsureFile::class);
+        foreach ((new ReadingsReader)->read($lines) as $row) {
+            self::fail('it was taken');
         }
     }
 

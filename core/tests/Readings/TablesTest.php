@@ -79,7 +79,9 @@ final class TablesTest extends TestCase
         self::assertSame([[0, null, null, 50.5], [30_000, null, null, 51.5], [60_000, null, 130.0, 52.5005]], self::read($lines, $mapping));
         $written = (new MappingReader)->mapping(Node::fromJson((string) json_encode($mapping)))->toArray();
         self::assertEquals($mapping, array_intersect_key($written, $mapping));
-        self::assertSame(['Day', 'Hour', 'P', 'A'], FileHead::of($lines, (new MappingReader)->mapping(Node::fromJson((string) json_encode($mapping))))->headers);
+        $head = FileHead::of($lines, (new MappingReader)->mapping(Node::fromJson((string) json_encode($mapping))));
+        self::assertSame(['Day', 'Hour', 'P', 'A'], $head->headers);
+        self::assertSame([['01.03.2031', '01.03.2031', '01.03.2031'], ['50,500', '51,500', '52,500.5']], [$head->samples[0], $head->samples[2]]);
     }
 
     /** @return iterable<string, array{array<string, mixed>, string}> */
