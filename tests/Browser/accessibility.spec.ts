@@ -33,7 +33,7 @@ for (const walk of WALKS) {
       await closeWhy(page);
       await page.goto('/forecast');
       await expect(page.getByText('into the pack')).toBeVisible();
-      for (const sheet of ['Compare', 'Where to go', 'Sticker', 'Next 5 %']) {
+      for (const sheet of ['Compare', 'Where to go', 'Advertised power', 'Next 5 %']) {
         await page.getByText(sheet, { exact: true }).click();
         await looker.finds(sheet);
       }
@@ -66,22 +66,22 @@ for (const walk of WALKS) {
       await choose(page, 'Brindle', 'Fernway 350');
       await closeWhy(page);
       await page.goto('/connect');
-      await expect(page.getByRole('button', { name: 'Start the session' })).toBeVisible();
+      await expect(page.getByRole('button', { name: 'Start session' })).toBeVisible();
       await looker.finds('steps');
-      await page.getByRole('button', { name: 'Start the session' }).click();
+      await page.getByRole('button', { name: 'Start session' }).click();
       await expect(page.getByRole('button', { name: 'Nothing happens' })).toBeEnabled();
       await looker.finds('waiting for power');
       await page.getByRole('button', { name: 'Nothing happens' }).click();
       await looker.finds('when nothing starts');
       await page.getByRole('button', { name: 'Back to the clock' }).click();
-      await page.getByRole('button', { name: 'Stop and part' }).click();
+      await page.getByRole('button', { name: 'Stop and disconnect' }).click();
       await looker.finds('stop and part');
       await page.getByRole('button', { name: 'Smell or heat' }).click();
       await expect(page.getByRole('dialog', { name: 'Stop the session' })).toBeVisible();
       await looker.finds('smell or heat');
       await page.getByRole('button', { name: /It was a slip/ }).click();
       await page.getByRole('button', { name: 'Back to the readings' }).click();
-      await page.getByRole('button', { name: 'To the readings' }).click();
+      await page.getByRole('button', { name: 'Enter readings' }).click();
       await page.getByLabel('Load a readings file').setInputFiles(readingsFile());
       await expect(page.getByText('readings added')).toBeVisible();
       await looker.finds('readings');
@@ -90,11 +90,11 @@ for (const walk of WALKS) {
       await page.getByLabel('Load a readings file').setInputFiles(foreign);
       await expect(page.getByRole('dialog').getByRole('slider')).toBeVisible();
       await looker.finds('a file before it is taken');
-      await page.getByRole('button', { name: 'Put the file away' }).click();
+      await page.getByRole('button', { name: 'Cancel' }).click();
       await expect(page.getByRole('dialog')).toHaveCount(0);
 
-      await page.getByRole('button', { name: 'Finish' }).click();
-      await expect(page.getByRole('heading', { name: 'Plate check' })).toBeVisible();
+      await page.getByRole('button', { name: 'Finish session' }).click();
+      await expect(page.getByRole('heading', { name: 'Ratings check' })).toBeVisible();
       await looker.finds('report');
       await page.context().close();
     });
@@ -113,18 +113,18 @@ test(`no dialog has a fault, ${DIALOGS.name}`, async ({ browser, baseURL }) => {
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog', { name: 'What is this plug?' })).toBeHidden();
   await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await expect(page.getByRole('dialog', { name: 'Shortcuts' })).toBeVisible();
   await looker.finds('keys');
   await page.goto('/kit');
   await page.getByRole('button', { name: 'Edit Tenon T-31' }).click();
   await expect(page.getByRole('dialog', { name: 'Edit Tenon T-31' })).toBeVisible();
   await looker.finds('editor');
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'Add an adapter from the catalogue' }).click();
+  await page.getByRole('button', { name: 'Add adapter from the catalogue' }).click();
   await expect(page.getByRole('dialog', { name: 'Kinds of adapter' }).getByRole('button').nth(3)).toBeVisible();
   await looker.finds('catalogue');
   await page.getByRole('button', { name: 'DC adapter, ccs1 to j3400' }).click();
-  await expect(page.getByRole('heading', { name: 'What its label says' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'What its label shows' })).toBeVisible();
   await looker.finds('label');
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog', { name: 'New adapter' })).toBeHidden();
@@ -133,7 +133,7 @@ test(`no dialog has a fault, ${DIALOGS.name}`, async ({ browser, baseURL }) => {
   await page.getByRole('checkbox', { name: 'choose Brindle' }).check();
   await page.getByRole('form', { name: 'Several at once' }).getByRole('combobox').selectOption('km_per_kwh');
   await looker.finds('tours and several');
-  await page.getByRole('button', { name: 'Choose no more' }).click();
+  await page.getByRole('button', { name: 'Done' }).click();
 
   // A network's file with words of its own, before and after; its stalls in the form.
   const imports = page.getByRole('dialog', { name: 'Import charging places' });
@@ -144,17 +144,17 @@ test(`no dialog has a fault, ${DIALOGS.name}`, async ({ browser, baseURL }) => {
   await imports.getByRole('button', { name: /^Bring in/ }).click();
   await expect(imports).toBeHidden();
   await page.getByRole('button', { name: 'Import places (OCPI)' }).click();
-  await expect(imports.getByRole('button', { name: 'Take back as a whole' })).toBeVisible();
+  await expect(imports.getByRole('button', { name: 'Undo this import' })).toBeVisible();
   await looker.finds('what was brought in');
   await page.keyboard.press('Escape');
   await expect(imports).toBeHidden();
   await page.getByRole('button', { name: 'Edit ccs1, 120 kW' }).click();
-  await expect(page.getByLabel('known fault of stall 2')).toHaveValue('out of order, says its network');
+  await expect(page.getByLabel('stall 2: known fault')).toHaveValue('out of order, says its network');
   await looker.finds('stalls');
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Import places (OCPI)' }).click();
-  await imports.getByRole('button', { name: 'Take back as a whole' }).click();
-  await expect(imports.getByText('Taken back.')).toBeVisible();
+  await imports.getByRole('button', { name: 'Undo this import' }).click();
+  await expect(imports.getByText('Import undone.')).toBeVisible();
   await page.context().close();
 });
 

@@ -7,9 +7,9 @@ test('a newcomer with the same-looking plug learns that a retrofit would help', 
   await choose(page, 'Marten', 'Ostler, third in full');
   const why = page.getByRole('complementary', { name: 'Why' });
 
-  await expect(why).toContainText('only the old language of the closed network');
+  await expect(why).toContainText("only the closed network's older protocol");
   await expect(why.getByRole('heading', { name: 'What would change it' })).toBeVisible();
-  await expect(why).toContainText('the retrofit of Marten that adds power-line communication');
+  await expect(why).toContainText('a retrofit for Marten that adds power-line communication');
 });
 
 test('a mixed household reads one fact and finds that one adapter serves two cars', async ({ page }) => {
@@ -19,8 +19,8 @@ test('a mixed household reads one fact and finds that one adapter serves two car
   await page.getByRole('button', { name: /^Dray.* 4 of 12/ }).click();
   await expect(page.getByText(/Dray can charge at 4 of 12/)).toBeVisible();
   const check = page.getByRole('region', { name: 'How to check Dray' });
-  await check.getByLabel('which networks admit Dray').fill('ostler');
-  await check.getByLabel('which networks admit Dray').press('Tab');
+  await check.getByLabel('which networks accept Dray').fill('ostler');
+  await check.getByLabel('which networks accept Dray').press('Tab');
   await check.getByRole('button', { name: 'I have read it' }).click();
 
   await expect(cell(page, 'Dray', 'Ostler, third in full')).toHaveAccessibleName(/Charges, 270 kW through A3/);
@@ -54,11 +54,11 @@ test('the board is read by kind, by row, and with what could be bought', async (
   await expect(page.getByRole('rowheader', { name: 'Closed hubs' })).toBeVisible();
   await page.getByRole('button', { name: 'Fernway 350' }).first().click();
   await expect(
-    page.getByText('Fernway 350 serves 3 of 5: Brindle 158 kW · Sorrel 234 kW · Dray 270 kW.'),
+    page.getByText('Fernway 350 charges 3 of 5: Brindle 158 kW · Sorrel 234 kW · Dray 270 kW.'),
   ).toBeVisible();
 
   await expect(cell(page, 'Pippin', 'Fernway 350')).toHaveAccessibleName(/Mates, won't charge/);
-  await page.getByText('kit I could buy').click();
+  await page.getByText('adapters I could buy').click();
   await expect(cell(page, 'Pippin', 'Fernway 350')).toHaveAccessibleName(/Would charge/);
 });
 
@@ -85,10 +85,10 @@ test('a plate is edited with checks as it is typed, and the change is taken back
   await page.getByRole('button', { name: 'Edit Fernway 150' }).click();
   const editor = page.getByRole('dialog', { name: 'Edit Fernway 150' });
   const plate = editor.getByRole('region', { name: 'Data plate' });
-  await plate.getByLabel('V to').fill('95000');
-  await plate.getByLabel('V to').press('Tab');
+  await plate.getByLabel('V, to').fill('95000');
+  await plate.getByLabel('V, to').press('Tab');
   await expect(plate.getByRole('alert')).toContainText('95000 is outside 1 … 2000 V');
-  await plate.getByLabel('V to').fill('500');
+  await plate.getByLabel('V, to').fill('500');
   await plate.getByLabel('kW', { exact: true }).fill('90000 W');
   await plate.getByLabel('kW', { exact: true }).press('Tab');
   await expect(plate.getByRole('alert')).toHaveCount(0);
@@ -104,9 +104,9 @@ test('a plate is edited with checks as it is typed, and the change is taken back
 test('a plate begun from the catalogue says what must be read off the real one', async ({ page }) => {
   await openDemo(page);
   await page.goto('/kit');
-  await page.getByRole('button', { name: 'Add an outlet from the catalogue' }).first().click();
+  await page.getByRole('button', { name: 'Add charger from the catalogue' }).first().click();
   await page.getByRole('button', { name: /^ccs1, 150 kW with 350 A/ }).click();
-  const editor = page.getByRole('dialog', { name: 'New outlet' });
+  const editor = page.getByRole('dialog', { name: 'New charger' });
 
   await expect(editor.getByText('amps, on the data plate: not the big number on the sticker')).toBeVisible();
 });
@@ -126,7 +126,7 @@ test('places come from a network file stall by stall, follow the next one, and a
   await expect(dialog.getByText('stalls 1, 2 (out of order, says its network)')).toBeVisible();
   await dialog.getByLabel(/connector "PANTOGRAPH"/).selectOption('ccs2');
   await dialog.getByLabel(/status "WOBBLY"/).selectOption('out_of_order');
-  await dialog.getByRole('button', { name: 'Bring in 1 new place, 2 new outlets' }).click();
+  await dialog.getByRole('button', { name: 'Import 1 new place, 2 new outlets' }).click();
 
   const card = page.getByRole('article').filter({ hasText: 'ccs1, 120 kW' });
   await expect(card).toContainText('2 stalls: 1, 2 (out of order, says its network)');
@@ -135,23 +135,23 @@ test('places come from a network file stall by stall, follow the next one, and a
   // The next file: what it changed is shown, what was assigned is remembered.
   await load(locationsFile(150_000, 'AVAILABLE'));
   await expect(dialog.getByText('kW: 120 → 150', { exact: true })).toHaveCount(2);
-  await expect(dialog.getByText('stall 2: out of order, says its network → nothing against it')).toBeVisible();
+  await expect(dialog.getByText('stall 2: out of order, says its network → no known fault')).toBeVisible();
   await expect(dialog.getByLabel(/connector "PANTOGRAPH"/)).toHaveValue('ccs2');
-  await dialog.getByRole('button', { name: 'Bring in changes of 2 outlets' }).click();
+  await dialog.getByRole('button', { name: 'Import changes of 2 outlets' }).click();
   await expect(page.getByRole('article').filter({ hasText: 'ccs1, 150 kW' })).toContainText('2 stalls: 1, 2');
 
   await load(locationsFile(150_000, 'AVAILABLE'));
-  await expect(dialog.getByText('Nothing is new and nothing has changed since the last time.')).toBeVisible();
+  await expect(dialog.getByText('Nothing new, and nothing has changed since the last file.')).toBeVisible();
   await dialog.getByLabel(/connector "PANTOGRAPH"/).selectOption('chademo');
   await expect(dialog.getByRole('button', { name: /^Bring in/ })).toBeVisible();
   await dialog.getByLabel(/connector "PANTOGRAPH"/).selectOption('ccs2');
   await dialog.getByRole('button', { name: 'Remember what these words mean' }).click();
   await expect(dialog).toBeHidden();
   await load(locationsFile(150_000, 'AVAILABLE'));
-  await dialog.getByRole('button', { name: 'Take back as a whole' }).click();
-  await expect(dialog.getByText('Taken back.')).toBeVisible();
-  await dialog.getByRole('button', { name: 'Take back as a whole' }).click();
-  await expect(dialog.getByText('Brought in before')).toHaveCount(0);
+  await dialog.getByRole('button', { name: 'Undo this import' }).click();
+  await expect(dialog.getByText('Import undone.')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Undo this import' }).click();
+  await expect(dialog.getByText('Earlier imports')).toHaveCount(0);
   await page.keyboard.press('Escape');
   await expect(page.getByRole('heading', { name: 'Sluice wharf' })).toHaveCount(0);
 });
@@ -185,7 +185,7 @@ test('numbers, distances and temperatures are written as where the garage is', a
   await openDemo(page);
   await expect(cell(page, 'Pippin', 'Yard socket, 240 V 50 A')).toContainText('6.6');
   await page.goto('/kit');
-  await page.getByLabel('Numbers and dates as in').selectOption('Netherlands');
+  await page.getByLabel('Number and date format').selectOption('Netherlands');
   await expect(page.getByText('12.345,6 · 25 Nov 2026, 14:05')).toBeVisible();
   await page.getByLabel('Units').selectOption('us');
   await page.getByRole('button', { name: 'Edit Pippin' }).click();
@@ -210,11 +210,11 @@ test('on a phone the board is one car at a time, and never a table to drag sidew
     const page = await context.newPage();
     await openDemo(page);
     await expect(page.getByRole('grid')).toHaveCount(0);
-    await page.getByRole('group', { name: 'Whose stops' }).getByRole('button', { name: 'Brindle' }).tap();
+    await page.getByRole('group', { name: 'Stops for' }).getByRole('button', { name: 'Brindle' }).tap();
     await expect(cell(page, 'Brindle', 'Fernway 350')).toHaveAccessibleName(/Charges, 158 kW/);
-    await expect(cell(page, 'Brindle', 'Fernway 350')).toContainText("limit: station's amps");
-    await expect(cell(page, 'Brindle', 'Fernway 50, chademo')).toContainText('the shapes do not mate');
-    await expect(cell(page, 'Brindle', 'Millrace post, j3400')).toContainText('more volts than a rating');
+    await expect(cell(page, 'Brindle', 'Fernway 350')).toContainText("limit: station's maximum current");
+    await expect(cell(page, 'Brindle', 'Fernway 50, chademo')).toContainText("shapes don't fit");
+    await expect(cell(page, 'Brindle', 'Millrace post, j3400')).toContainText('voltage above a rating');
     await expect(cell(page, 'Pippin', 'Fernway 350')).toHaveCount(0);
     expect(
       await page.evaluate(() =>

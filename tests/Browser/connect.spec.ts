@@ -57,7 +57,7 @@ async function thumb(page: Page, entries: [string, string][]): Promise<number> {
       taps++;
     }
   }
-  await page.getByRole('button', { name: 'Take the reading' }).tap();
+  await page.getByRole('button', { name: 'Save reading' }).tap();
   return taps + 1;
 }
 
@@ -65,7 +65,7 @@ async function begin(page: Page, car = 'Brindle', outlet = 'Ostler, second gener
   await openDemo(page);
   await choose(page, car, outlet);
   await page.goto('/connect');
-  await page.getByRole('button', { name: 'Start the session' }).click();
+  await page.getByRole('button', { name: 'Start session' }).click();
   await expect(page).toHaveURL(/\/connect\/[0-9A-Z]{26}/);
   return idOf(page);
 }
@@ -75,7 +75,7 @@ async function installed(page: Page): Promise<void> {
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
   await page.reload();
   await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
-  await expect(page.getByRole('group', { name: 'Whose stops' })).toBeVisible();
+  await expect(page.getByRole('group', { name: 'Stops for' })).toBeVisible();
 }
 
 test('a whole session without a network, reloaded midway, and sent when there is one', async ({ browser, baseURL }) => {
@@ -94,7 +94,7 @@ test('a whole session without a network, reloaded midway, and sent when there is
   // The order of this adapter's own instructions.
   await expect(page.getByRole('heading', { name: 'Adapter into the car' })).toBeVisible();
   await page.getByRole('button', { name: 'Clicked' }).tap();
-  await expect(page.getByRole('heading', { name: 'Adapter onto the handle' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Adapter onto the connector' })).toBeVisible();
   await page.getByRole('button', { name: 'Clicked' }).tap();
   await page.getByRole('button', { name: 'Current flows' }).tap();
   await expect(page.getByText(/No network since/)).toContainText('kept on this device');
@@ -137,7 +137,7 @@ test('a whole session without a network, reloaded midway, and sent when there is
   await key(page, '9').tap();
   await page.reload();
   await expect(page.getByRole('textbox', { name: 'Charge' })).toHaveValue('9');
-  await page.getByRole('button', { name: 'Finish' }).tap();
+  await page.getByRole('button', { name: 'Finish session' }).tap();
   await expect(page.getByText('Finished on this device')).toBeVisible();
 
   await context.setOffline(false);
@@ -159,7 +159,7 @@ test('a whole session without a network, reloaded midway, and sent when there is
 
 test('a server that dies between two batches, and an answer that is lost: everything stands once', async ({ page }) => {
   const id = await begin(page);
-  await page.getByRole('button', { name: 'To the readings' }).click();
+  await page.getByRole('button', { name: 'Enter readings' }).click();
   let calls = 0;
   await page.route(`**/api/sessions/${id}/readings`, async (route) => {
     if (route.request().method() !== 'POST') {
@@ -175,7 +175,7 @@ test('a server that dies between two batches, and an answer that is lost: everyt
   });
   for (const kw of ['50', '60', '70']) {
     await page.getByLabel('Power').fill(kw);
-    await page.getByRole('button', { name: 'Take the reading' }).click();
+    await page.getByRole('button', { name: 'Save reading' }).click();
     await expect(page.getByLabel('Power')).toHaveValue('');
   }
   await expect(page.getByText(/No network since/)).toBeVisible();
@@ -195,10 +195,10 @@ test('a server that is killed between two readings, and comes back', async ({ br
     const context = await browser.newContext({ baseURL: server.url });
     const page = await context.newPage();
     const id = await begin(page);
-    await page.getByRole('button', { name: 'To the readings' }).click();
+    await page.getByRole('button', { name: 'Enter readings' }).click();
     const take = async (kw: string) => {
       await page.getByRole('textbox', { name: 'Power' }).fill(kw);
-      await page.getByRole('button', { name: 'Take the reading' }).click();
+      await page.getByRole('button', { name: 'Save reading' }).click();
       await expect(page.getByRole('textbox', { name: 'Power' })).toHaveValue('');
     };
     await take('50');
@@ -225,16 +225,16 @@ test('two devices on one session, one with a wrong clock: both are kept, at thei
   baseURL,
 }) => {
   const id = await begin(page);
-  await page.getByRole('button', { name: 'To the readings' }).click();
+  await page.getByRole('button', { name: 'Enter readings' }).click();
   const context = await browser.newContext({ ...PHONE, baseURL });
   const phone = await context.newPage();
   await phone.clock.install({ time: new Date(Date.now() + 3_600_000) });
   await openDemo(phone);
   await phone.goto(`/connect/${id}`);
-  await phone.getByRole('button', { name: 'To the readings' }).tap();
+  await phone.getByRole('button', { name: 'Enter readings' }).tap();
   await thumb(phone, [['kW: Power', '61']]);
   await page.getByRole('textbox', { name: 'Power' }).fill('62');
-  await page.getByRole('button', { name: 'Take the reading' }).click();
+  await page.getByRole('button', { name: 'Save reading' }).click();
   await expect.poll(async () => (await readings(page, id)).values.map((r) => r.kw).toSorted()).toEqual([61, 62]);
   for (const reading of (await readings(page, id)).values) {
     expect(reading.t_s).toBeLessThan(120);
@@ -254,7 +254,7 @@ test('what can be pressed at the start stays where it is when the steps come', a
     await route.continue();
   });
   await phone.goto(`/connect/${id}`);
-  const pad = phone.getByRole('button', { name: 'To the readings' });
+  const pad = phone.getByRole('button', { name: 'Enter readings' });
   await expect(pad).toBeVisible();
   await expect(phone.getByRole('button', { name: 'Nothing happens' })).toBeDisabled();
   const before = await pad.boundingBox();
@@ -269,15 +269,15 @@ test('a session of the browser that is ended midway keeps what was typed', async
   await signIn(page);
   await choose(page, 'Brindle', 'Ostler, second generation');
   await page.goto('/connect');
-  await page.getByRole('button', { name: 'Start the session' }).click();
-  await page.getByRole('button', { name: 'To the readings' }).click();
-  await expect(page.getByRole('heading', { name: 'Peaks against plates' })).toBeVisible();
+  await page.getByRole('button', { name: 'Start session' }).click();
+  await page.getByRole('button', { name: 'Enter readings' }).click();
+  await expect(page.getByRole('heading', { name: 'Peaks and ratings' })).toBeVisible();
   const id = idOf(page);
 
   expire(baseURL);
 
   await page.getByLabel('Power').fill('88');
-  await page.getByRole('button', { name: 'Take the reading' }).click();
+  await page.getByRole('button', { name: 'Save reading' }).click();
   const again = page.getByRole('dialog', { name: 'Sign in again' });
   await again.getByLabel('Password').fill(demo.password);
   await again.getByRole('button', { name: 'Sign in' }).click();
@@ -288,10 +288,10 @@ test('a session of the browser that is ended midway keeps what was typed', async
 
 test('two tabs on one session: both are kept, each once', async ({ page, context }) => {
   const id = await begin(page);
-  await page.getByRole('button', { name: 'To the readings' }).click();
+  await page.getByRole('button', { name: 'Enter readings' }).click();
   const other = await context.newPage();
   await other.goto(`/connect/${id}`);
-  await other.getByRole('button', { name: 'To the readings' }).click();
+  await other.getByRole('button', { name: 'Enter readings' }).click();
   for (const [tab, kw] of [
     [page, '41'],
     [other, '42'],
@@ -299,7 +299,7 @@ test('two tabs on one session: both are kept, each once', async ({ page, context
     [other, '44'],
   ] as const) {
     await tab.getByLabel('Power').fill(kw);
-    await tab.getByRole('button', { name: 'Take the reading' }).click();
+    await tab.getByRole('button', { name: 'Save reading' }).click();
     await expect(tab.getByLabel('Power')).toHaveValue('');
   }
   await expect
@@ -312,9 +312,9 @@ test('two tabs on one session: both are kept, each once', async ({ page, context
 test('a phone whose clock is an hour wrong begins a session now, not an hour ago', async ({ page }) => {
   await page.clock.install({ time: new Date(Date.now() - 3_600_000) });
   const id = await begin(page);
-  await page.getByRole('button', { name: 'To the readings' }).click();
+  await page.getByRole('button', { name: 'Enter readings' }).click();
   await page.getByLabel('Power').fill('90');
-  await page.getByRole('button', { name: 'Take the reading' }).click();
+  await page.getByRole('button', { name: 'Save reading' }).click();
   await expect.poll(async () => (await readings(page, id)).count).toBe(1);
   const { session } = await stored(page, id);
   expect(Math.abs(Date.parse(session.started_at) - Date.now())).toBeLessThan(120_000);
@@ -324,8 +324,8 @@ test('a phone whose clock is an hour wrong begins a session now, not an hour ago
 
 test('a device without room says so, and the values stay on the screen', async ({ page }) => {
   const id = await begin(page);
-  await page.getByRole('button', { name: 'To the readings' }).click();
-  await expect(page.getByRole('heading', { name: 'Peaks against plates' })).toBeVisible();
+  await page.getByRole('button', { name: 'Enter readings' }).click();
+  await expect(page.getByRole('heading', { name: 'Peaks and ratings' })).toBeVisible();
   await page.evaluate(() => {
     const real = IDBObjectStore.prototype.add;
     Object.assign(window, { hasRoom: () => (IDBObjectStore.prototype.add = real) });
@@ -334,11 +334,11 @@ test('a device without room says so, and the values stay on the screen', async (
     };
   });
   await page.getByLabel('Power').fill('77');
-  await page.getByRole('button', { name: 'Take the reading' }).click();
+  await page.getByRole('button', { name: 'Save reading' }).click();
   await expect(page.getByRole('alert').filter({ hasText: 'could not write it down' })).toBeVisible();
   await expect(page.getByLabel('Power')).toHaveValue('77');
   await page.evaluate(() => (window as unknown as { hasRoom: () => void }).hasRoom());
-  await page.getByRole('button', { name: 'Take the reading' }).click();
+  await page.getByRole('button', { name: 'Save reading' }).click();
   await expect(page.getByLabel('Power')).toHaveValue('');
   await expect.poll(async () => (await readings(page, id)).values.map((r) => r.kw)).toEqual([77]);
 });
@@ -348,7 +348,7 @@ test('a stall that does not start: the ladder, the next stall, and what was trie
   await choose(page, 'Brindle', 'Ostler, second generation');
   await page.goto('/connect');
   await page.getByLabel('Stall').fill('2A');
-  await page.getByRole('button', { name: 'Start the session' }).click();
+  await page.getByRole('button', { name: 'Start session' }).click();
   await expect(page).toHaveURL(/\/connect\/[0-9A-Z]{26}/);
   const id = idOf(page);
   await page.getByRole('button', { name: 'Nothing happens' }).click();
@@ -392,7 +392,7 @@ test('smell or heat: large words, the adapter out of use, and a slip taken back'
   await dialog.getByRole('button', { name: /It was a slip/ }).click();
   await expect.poll(async () => (await stored(page, id)).events.map((e) => e.code)).not.toContain('smell_or_heat');
   await page.getByRole('button', { name: 'Smell or heat' }).click();
-  await dialog.getByRole('button', { name: 'It is stopped' }).click();
+  await dialog.getByRole('button', { name: "It's stopped" }).click();
   await expect(page.getByRole('heading', { name: 'Stop the session', level: 2 })).toBeVisible();
   await page.goto('/board');
   await expect(
@@ -404,7 +404,7 @@ test('after the session: what was paid and counted, beside the tariff; a reading
   page,
 }) => {
   const id = await begin(page);
-  await page.getByRole('button', { name: 'To the readings' }).click();
+  await page.getByRole('button', { name: 'Enter readings' }).click();
   for (const [minute, kw] of [
     ['0', '100'],
     ['10', '100'],
@@ -412,36 +412,36 @@ test('after the session: what was paid and counted, beside the tariff; a reading
   ] as const) {
     await page.getByLabel('Power').fill(kw);
     await page.getByLabel('at minute').fill(minute);
-    await page.getByRole('button', { name: 'Take the reading' }).click();
+    await page.getByRole('button', { name: 'Save reading' }).click();
     if (kw === '999') {
       // More than this chain can carry: kW or kWh?
       await expect(page.getByRole('alert')).toContainText('Is it kW or kWh?');
-      await page.getByRole('button', { name: 'kW: keep it so' }).click();
+      await page.getByRole('button', { name: 'kW: keep it' }).click();
     }
     await expect(page.getByLabel('Power')).toHaveValue('');
   }
   await page.getByRole('button', { name: 'Edit the reading at 20:00' }).click();
   await expect(page.getByLabel('Power')).toHaveValue('999');
   await page.getByLabel('Power').fill('99');
-  await page.getByRole('button', { name: 'Save the reading' }).click();
+  await page.getByRole('button', { name: 'Save reading' }).click();
   await expect.poll(async () => (await readings(page, id)).values.map((r) => r.kw)).toEqual([100, 100, 99]);
   // A correction is taken back as one.
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect.poll(async () => (await readings(page, id)).values.map((r) => r.kw)).toEqual([100, 100, 999]);
   await page.getByRole('button', { name: 'Edit the reading at 20:00' }).click();
   await page.getByLabel('Power').fill('99');
-  await page.getByRole('button', { name: 'Save the reading' }).click();
+  await page.getByRole('button', { name: 'Save reading' }).click();
   await expect.poll(async () => (await readings(page, id)).values.map((r) => r.kw)).toEqual([100, 100, 99]);
   await page.getByRole('button', { name: 'Delete the reading at 0:00' }).click();
   await expect.poll(async () => (await readings(page, id)).values.map((r) => r.kw)).toEqual([100, 99]);
 
-  await page.getByRole('button', { name: 'Stop and part' }).click();
+  await page.getByRole('button', { name: 'Stop and disconnect' }).click();
   await page.getByLabel('Paid').fill('12.50');
-  await page.getByLabel('The station counted').fill('33.4');
+  await page.getByLabel("Station's meter").fill('33.4');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText('Saved.')).toBeVisible();
   await expect(page.getByText(/Paid 12.50 USD/)).toBeVisible();
-  await page.getByRole('button', { name: 'Finish' }).click();
+  await page.getByRole('button', { name: 'Finish session' }).click();
   await expect(page).toHaveURL(new RegExp(`/log/${id}`));
   const { session } = await stored(page, id);
   expect(session.paid?.amount).toBe('12.50');
@@ -451,12 +451,12 @@ test('a session that was left running is found, its clock set right, and ended a
   page,
 }) => {
   const id = await begin(page);
-  await page.getByRole('button', { name: 'To the readings' }).click();
+  await page.getByRole('button', { name: 'Enter readings' }).click();
   await page.getByLabel('Power').fill('50');
-  await page.getByRole('button', { name: 'Take the reading' }).click();
+  await page.getByRole('button', { name: 'Save reading' }).click();
   await expect.poll(async () => (await readings(page, id)).count).toBe(1);
-  await page.getByRole('button', { name: 'Set the clock of this session right' }).click();
-  await page.getByLabel('It began so many minutes ago').fill('600');
+  await page.getByRole('button', { name: 'Correct the start time' }).click();
+  await page.getByLabel('It started this many minutes ago').fill('600');
   await page.getByRole('button', { name: 'Set', exact: true }).click();
   await expect(page.getByText('Was it forgotten?')).toBeVisible();
   await page.goto('/connect');

@@ -23,10 +23,10 @@ async function comeIn(page: Page, who: { email: string; password: string }): Pro
 async function record(page: Page): Promise<string> {
   await choose(page, 'Brindle', HERS);
   await page.goto('/connect');
-  await page.getByRole('button', { name: 'Start the session' }).click();
-  await page.getByRole('button', { name: 'To the readings' }).click();
+  await page.getByRole('button', { name: 'Start session' }).click();
+  await page.getByRole('button', { name: 'Enter readings' }).click();
   await page.getByRole('textbox', { name: 'Power' }).fill('50');
-  await page.getByRole('button', { name: 'Take the reading' }).click();
+  await page.getByRole('button', { name: 'Save reading' }).click();
   await expect(page.getByRole('heading', { name: 'Readings, 1' })).toBeVisible();
   return /connect\/(\w+)/.exec(page.url())?.[1] ?? '';
 }
@@ -84,22 +84,22 @@ test('two people, one device: nothing of one is seen by the other, and nothing t
   const [context, page] = await device(browser, baseURL);
   await choose(page, 'Brindle', HERS);
   await page.goto('/connect');
-  await expect(page.getByRole('button', { name: 'Start the session' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Start session' })).toBeVisible();
   await context.setOffline(true);
-  await page.getByRole('button', { name: 'Start the session' }).click();
-  await page.getByRole('button', { name: 'To the readings' }).click();
+  await page.getByRole('button', { name: 'Start session' }).click();
+  await page.getByRole('button', { name: 'Enter readings' }).click();
   await page.getByRole('textbox', { name: 'Power' }).fill('50');
-  await page.getByRole('button', { name: 'Take the reading' }).click();
+  await page.getByRole('button', { name: 'Save reading' }).click();
   await expect(page.getByRole('heading', { name: 'Readings, 1' })).toBeVisible();
   const id = /connect\/(\w+)/.exec(page.url())?.[1] ?? '';
 
   // She signs out without a network, and is told what waits.
-  await page.getByRole('button', { name: 'sign out' }).click();
-  const asked = page.getByRole('dialog', { name: 'Something waits to be sent' });
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  const asked = page.getByRole('dialog', { name: 'Not everything has been sent yet' });
   await expect(asked).toContainText('stay on this device');
   await asked.getByRole('button', { name: 'Stay signed in' }).click();
   await expect(page.getByRole('heading', { name: 'Readings, 1' })).toBeVisible();
-  await page.getByRole('button', { name: 'sign out' }).click();
+  await page.getByRole('button', { name: 'Sign out' }).click();
   await asked.getByRole('button', { name: 'Sign out' }).click();
   await seesNothing(page);
   for (const path of ['/board', `/connect/${id}`, '/log']) {
@@ -124,7 +124,7 @@ test('two people, one device: nothing of one is seen by the other, and nothing t
   await expect(page.getByRole('grid')).toBeVisible();
   await expect(page.getByText('Brindle')).toHaveCount(0);
   await context.setOffline(false);
-  await page.getByRole('button', { name: 'sign out' }).click();
+  await page.getByRole('button', { name: 'Sign out' }).click();
   await seesNothing(page);
 
   await comeIn(page, demo);
@@ -140,12 +140,12 @@ test('signing out without a network also works where nothing was installed', asy
   await signIn(page);
   await choose(page, 'Brindle', HERS);
   await page.goto('/connect');
-  await expect(page.getByRole('button', { name: 'Start the session' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Start session' })).toBeVisible();
   await context.setOffline(true);
-  await page.getByRole('button', { name: 'Start the session' }).click();
-  await page.getByRole('button', { name: 'sign out' }).click();
+  await page.getByRole('button', { name: 'Start session' }).click();
+  await page.getByRole('button', { name: 'Sign out' }).click();
   await page
-    .getByRole('dialog', { name: 'Something waits to be sent' })
+    .getByRole('dialog', { name: 'Not everything has been sent yet' })
     .getByRole('button', { name: 'Sign out' })
     .click();
   await expect(page.getByText('Brindle')).toHaveCount(0);
@@ -186,7 +186,7 @@ test('a browser whose time has run out goes on without a network, and is asked t
   await page.reload();
   await expect(page.getByRole('heading', { name: 'Readings, 1' })).toBeVisible();
   await page.getByRole('textbox', { name: 'Power' }).fill('60');
-  await page.getByRole('button', { name: 'Take the reading' }).click();
+  await page.getByRole('button', { name: 'Save reading' }).click();
   await expect(page.getByRole('heading', { name: 'Readings, 2' })).toBeVisible();
 
   await context.setOffline(false);
@@ -206,7 +206,7 @@ test('two tabs: whoever signs in in one is who the other shows', async ({ browse
   await signIn(one);
   await two.goto('/kit');
   await expect(two.getByRole('heading', { name: 'Brindle' })).toBeVisible();
-  await one.getByRole('button', { name: 'sign out' }).click();
+  await one.getByRole('button', { name: 'Sign out' }).click();
   await seesNothing(one);
   await seesNothing(two);
 

@@ -49,20 +49,20 @@ test('a membership pays from the third session', async ({ page }) => {
 
 test('a slider changes the binding link and the rail follows', async ({ page }) => {
   await openForecast(page, 'Brindle', 'Ostler, second generation');
-  await expect(verdict(page)).toContainText("The peak is set by the adapter's amps.");
+  await expect(verdict(page)).toContainText("Limited by the adapter's current rating.");
   await expect(rail(page).locator('.binds')).toContainText('A3 Tenon T-31');
   await expect(rail(page)).toContainText('boost 15.0 min today');
 
   // A pack at 0 °C takes 35 % of its curve: less than the adapter allows.
-  await page.getByRole('switch', { name: 'pack warmed up on the way' }).focus();
+  await page.getByRole('switch', { name: 'battery warmed up on the way' }).focus();
   await page.keyboard.press('Space');
-  const pack = page.getByRole('slider', { name: 'pack temperature' });
+  const pack = page.getByRole('slider', { name: 'battery temperature' });
   await pack.focus();
   for (let i = 0; i < 20; i++) await page.keyboard.press('ArrowLeft');
   await expect(pack).toHaveAttribute('aria-valuenow', '0');
-  await expect(verdict(page)).toContainText('The peak is set by a cold pack.');
+  await expect(verdict(page)).toContainText('Limited by the cold battery.');
   await expect(rail(page).locator('.binds')).toContainText("Brindle's pack");
-  await expect(page.getByRole('list', { name: 'Minutes by the link that binds' })).toContainText('cold pack');
+  await expect(page.getByRole('list', { name: 'Minutes by what limits them' })).toContainText('cold battery');
 
   // At 40 °C 300 A become 263 A; towards (500/263)² = 3.61 the load is full after 33.6 ln(3.61/2.61) min.
   await page.getByRole('button', { name: 'as usual' }).click();
@@ -89,7 +89,7 @@ test('the cursor reads every value and fills the heat bars', async ({ page }) =>
 
 test('sticker and plate, and the units of the garage', async ({ page }) => {
   await openForecast(page, 'Brindle', 'Fernway 350');
-  await page.getByText('Sticker', { exact: true }).click();
+  await page.getByText('Advertised power', { exact: true }).click();
   await expect(page.getByText('The sticker says 350 kW.')).toBeVisible();
   await expect(page.getByRole('listitem').filter({ hasText: 'at 300 V' })).toContainText('150');
 
@@ -122,11 +122,11 @@ test('a price is written down and the forecast knows it', async ({ page }) => {
   await page.goto('/kit');
   await page.getByRole('button', { name: 'Edit Ostler, third on old cabinet' }).click();
   const price = page.getByRole('region', { name: 'Price' });
-  await price.getByLabel('for a kWh').fill('cheap');
-  await price.getByLabel('for a kWh').press('Tab');
+  await price.getByLabel('per kWh').fill('cheap');
+  await price.getByLabel('per kWh').press('Tab');
   await expect(price.getByRole('alert')).toContainText('expected an amount of money');
-  await price.getByLabel('for a kWh').fill('0.50');
-  await price.getByLabel('for a kWh').press('Tab');
+  await price.getByLabel('per kWh').fill('0.50');
+  await price.getByLabel('per kWh').press('Tab');
   await expect(price.getByRole('alert')).toHaveCount(0);
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('button', { name: /^Undo/ })).toBeVisible();
@@ -142,7 +142,7 @@ test('a forecast that rests on an unread fact says so, and fits a narrow window'
   await page.getByText('Compare', { exact: true }).click();
   await page.getByRole('button', { name: 'Keep this chain to compare' }).click();
   await expect(page.getByRole('row').filter({ hasText: 'B Dray at Fernway 400' })).toBeVisible();
-  await expect(page.getByText("Check first. Not known yet: the station's highest volts.")).toBeVisible();
+  await expect(page.getByText("Check first. Not known yet: the station's maximum voltage.")).toBeVisible();
   for (const width of [1180, 1000, 820, 390]) {
     await page.setViewportSize({ width, height: 760 });
     await expect(page.getByRole('slider', { name: 'Cursor on the power curve' })).toBeVisible();
@@ -157,8 +157,8 @@ test('a night at a socket is told in hours', async ({ page }) => {
   await openForecast(page, 'Pippin', 'Yard socket, 240 V 50 A');
   await expect(page.locator('.figures-line')).toContainText('4 h 15 min');
   await expect(page.getByText('hours since plugging in')).toBeAttached();
-  await expect(page.getByRole('list', { name: 'Minutes by the link that binds' })).toContainText(
-    "car's onboard charger",
+  await expect(page.getByRole('list', { name: 'Minutes by what limits them' })).toContainText(
+    "onboard charger",
   );
 });
 
@@ -167,10 +167,10 @@ test('a stall that failed is noted in the report and ranks last by risk', async 
   await page.goto('/log');
   const failed = page.getByRole('link').filter({ hasText: 'Pippin at Fernway 50, chademo' }).first();
   await failed.click();
-  await page.getByRole('button', { name: 'Note a fault of this stall' }).click();
-  await page.getByLabel('What was wrong with this stall?').fill('the screen froze');
+  await page.getByRole('button', { name: 'Report a fault at this stall' }).click();
+  await page.getByLabel("What's wrong with this stall?").fill('the screen froze');
   await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByText('Known fault of this stall: the screen froze.')).toBeVisible();
+  await expect(page.getByText('Known fault at this stall: the screen froze.')).toBeVisible();
 
   await page.keyboard.press('2');
   await page.getByText('Where to go', { exact: true }).click();

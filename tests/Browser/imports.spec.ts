@@ -9,8 +9,8 @@ async function begin(page: Page): Promise<void> {
   await openDemo(page);
   await choose(page, 'Brindle', 'Ostler, second generation');
   await page.getByRole('button', { name: 'Connect this chain' }).click();
-  await page.getByRole('button', { name: 'Start the session' }).click();
-  await page.getByRole('button', { name: 'To the readings' }).click();
+  await page.getByRole('button', { name: 'Start session' }).click();
+  await page.getByRole('button', { name: 'Enter readings' }).click();
 }
 
 const csv = (name: string, text: string) => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
@@ -38,22 +38,22 @@ test("two files are one session: the thermometer's is pushed beside the car's, b
 
   const rows = Array.from({ length: 30 }, (_, i) => `${i * 10};${(20 + i / 2).toFixed(1).replace('.', ',')}`);
   await load(page, 'thermometer.csv', ['Laufzeit (s);T1', ...rows, 'x;1'].join('\n'));
-  const look = page.getByRole('dialog', { name: 'Before thermometer.csv is taken' });
+  const look = page.getByRole('dialog', { name: 'Check thermometer.csv before adding it' });
   await expect(look.getByRole('alert')).toBeVisible();
-  await look.getByLabel('What Laufzeit (s) holds').selectOption('t_s');
+  await look.getByLabel('What Laufzeit (s) contains').selectOption('t_s');
   await expect(look.getByRole('alert')).toBeVisible();
-  await look.getByLabel('What T1 holds').selectOption('adapter_c');
+  await look.getByLabel('What T1 contains').selectOption('adapter_c');
   await expect(look.getByRole('alert')).toHaveCount(0);
-  await look.getByLabel('Decimal sign').selectOption(',');
+  await look.getByLabel('Decimal separator').selectOption(',');
   await expect(look.getByRole('row', { name: '0:10 20.5 °C' })).toBeVisible();
   await expect(look.getByText('30 rows read; 1 row left out.')).toBeVisible();
 
   const slide = look.getByRole('slider', { name: 'Seconds after plugging in' });
-  await expect(slide).toHaveAttribute('aria-valuetext', 'with plugging in');
+  await expect(slide).toHaveAttribute('aria-valuetext', 'when plugging in');
   await slide.press('PageUp');
   await slide.press('Shift+ArrowRight');
   await slide.press('ArrowLeft');
-  await expect(look.getByText('The file begins 1:09 after plugging in.')).toBeVisible();
+  await expect(look.getByText('The file starts 1:09 after plugging in.')).toBeVisible();
   await expect(look.getByRole('row', { name: '1:09 20.0 °C' })).toBeVisible();
   const box = await slide.boundingBox();
   if (!box) {
@@ -68,10 +68,10 @@ test("two files are one session: the thermometer's is pushed beside the car's, b
   await look.getByRole('spinbutton', { name: 'Seconds after plugging in' }).fill('120');
   await page.keyboard.press('Tab');
   await expect(look.getByRole('row', { name: '2:00 20.0 °C' })).toBeVisible();
-  await look.getByRole('button', { name: 'Take it in' }).click();
+  await look.getByRole('button', { name: 'Add these readings' }).click();
   await readings(page, 630);
 
-  await page.getByRole('button', { name: 'Finish' }).click();
+  await page.getByRole('button', { name: 'Finish session' }).click();
   await expect(page).toHaveURL(/\/log\//);
   await expect(page.getByText(/adapter\s*34\.5 °C/).first()).toBeVisible();
 });
@@ -82,12 +82,12 @@ test('a file of that kind is read as was said, and one that was taken is taken b
     `Uhr;P1\n0${day}.05.2026 10:00:00;50500\n0${day}.05.2026 10:00:20;51000\n0${day}.05.2026 10:00:40;nothing\n`;
   await load(page, 'first.csv', file(1));
   const look = page.getByRole('dialog');
-  await look.getByLabel('What Uhr holds').selectOption('time');
-  await look.getByLabel('How Uhr is written').selectOption('d.m.Y H:i:s');
-  await look.getByLabel('What P1 holds').selectOption('kw');
+  await look.getByLabel('What Uhr contains').selectOption('time');
+  await look.getByLabel('Format of Uhr').selectOption('d.m.Y H:i:s');
+  await look.getByLabel('What P1 contains').selectOption('kw');
   await look.getByLabel('Unit of P1').selectOption('W');
   await expect(look.getByRole('row', { name: '0:20 51.0' })).toBeVisible();
-  await look.getByRole('button', { name: 'Take it in' }).click();
+  await look.getByRole('button', { name: 'Add these readings' }).click();
   await readings(page, 2);
   const saved = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Save the rows left out' }).click();
@@ -96,11 +96,11 @@ test('a file of that kind is read as was said, and one that was taken is taken b
   );
 
   await load(page, 'second.csv', file(2));
-  await expect(look.getByText('Read as the last file of this kind was.')).toBeVisible();
+  await expect(look.getByText('Read the same way as the last file of this kind.')).toBeVisible();
   await expect(look.getByRole('row', { name: '0:20 51.0' })).toBeVisible();
-  await look.getByRole('button', { name: 'Take it in' }).click();
+  await look.getByRole('button', { name: 'Add these readings' }).click();
   await readings(page, 4);
-  await page.getByRole('button', { name: 'Take back first.csv' }).click();
+  await page.getByRole('button', { name: 'Remove what first added.csv' }).click();
   await readings(page, 2);
   await page.getByRole('button', { name: /Undo/ }).click();
   await expect(page.getByRole('heading', { name: /^Readings, / })).toHaveCount(0);
@@ -111,7 +111,7 @@ test('degrees Fahrenheit beside our own names are read as such, and the handle w
   const rows = Array.from({ length: 12 }, (_, i) => `${i * 60},90,${i < 6 ? 95 : 190.4}`);
   await load(page, 'mixed.csv', ['t_s,kw,handle (degF)', ...rows].join('\n'));
   await expect(page.getByText('12 readings added')).toBeVisible();
-  await page.getByRole('button', { name: 'Finish' }).click();
+  await page.getByRole('button', { name: 'Finish session' }).click();
   await expect(page.getByText('Handle reached 88 °C: too hot to hold.').first()).toBeVisible();
 });
 
@@ -121,16 +121,16 @@ test('a clock of minutes is not taken for hours, and where nothing tells, it is 
   await load(page, 'long.csv', ['Time;Power (kW)', ...rows(39)].join('\n'));
   const look = page.getByRole('dialog');
   await expect(look.getByRole('row', { name: '7:00 50.0' })).toBeVisible();
-  await look.getByRole('button', { name: 'Take it in' }).click();
+  await look.getByRole('button', { name: 'Add these readings' }).click();
   await readings(page, 40);
 
   await load(page, 'short.csv', ['Clock;Current (A)', '0:00;100', '0:25;110', '0:50;120'].join('\n'));
   const asked = look.getByRole('group', { name: /how 0:50 in its column “Clock” is meant/ });
   await expect(asked.getByRole('button')).toHaveText(['0 min 50 s', '0 h 50 min']);
-  await expect(look.getByRole('button', { name: 'Take it in' })).toBeDisabled();
+  await expect(look.getByRole('button', { name: 'Add these readings' })).toBeDisabled();
   await asked.getByRole('button', { name: '0 min 50 s' }).click();
   await expect(look.getByRole('row', { name: '0:50 120.0' })).toBeVisible();
-  await look.getByRole('button', { name: 'Take it in' }).click();
+  await look.getByRole('button', { name: 'Add these readings' }).click();
   await readings(page, 43);
 });
 
@@ -146,15 +146,15 @@ test('French headers and a space between thousands are read, laid by the first c
   await expect(look.getByRole('row', { name: '1:00 21.0 50.2' })).toBeVisible();
   await look.getByLabel('Instrument').fill('Recorder of the club');
   await page.keyboard.press('Tab');
-  await look.getByRole('button', { name: 'Take it in' }).click();
+  await look.getByRole('button', { name: 'Add these readings' }).click();
   await readings(page, 20);
 
   await load(page, 'probe.csv', ['Heure;Temp poignée (°C)', `${at(2, 30)};31,5`, `${at(12, 30)};36,5`].join('\n'));
   await expect(look.getByRole('row', { name: '2:30 31.5 °C' })).toBeVisible();
-  await look.getByRole('button', { name: 'Take it in' }).click();
+  await look.getByRole('button', { name: 'Add these readings' }).click();
   await readings(page, 22);
 
-  await page.getByRole('button', { name: 'Finish' }).click();
+  await page.getByRole('button', { name: 'Finish session' }).click();
   await expect(page.getByText('Recorder of the club, 20 readings')).toBeVisible();
   await expect(page.getByText('probe, 2 readings')).toBeVisible();
   const saved = page.waitForEvent('download');
@@ -184,7 +184,7 @@ test('a large file is taken beside the server: stopped, gone on with, and its wo
     await page.getByRole('button', { name: 'Stop', exact: true }).click();
     await expect(page.getByText(/large\.csv: stopped at [1-9]\d? %/)).toBeVisible();
 
-    await page.getByRole('button', { name: 'Go on' }).click();
+    await page.getByRole('button', { name: 'Continue' }).click();
     await expect(page.getByText(/large\.csv: \d+ % taken, [1-9]/)).toBeVisible();
     kill(worker);
     await page.reload();

@@ -14,7 +14,7 @@ test('from signing in to a session that stands in the log', async ({ page, baseU
   // Nobody has an account of their own here yet: the first page makes one.
   await page.goto('/');
   await expect(page).toHaveURL(/\/begin/);
-  await page.getByRole('link', { name: 'I have an account' }).click();
+  await page.getByRole('link', { name: 'Sign in instead' }).click();
   // The page before it asks for an e-mail too.
   await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
   await page.getByLabel('E-mail').fill(demo.email);
@@ -31,15 +31,15 @@ test('from signing in to a session that stands in the log', async ({ page, baseU
   await page.getByRole('button', { name: 'Connect this chain' }).click();
   const note = `matinee ${Date.now()}`;
   await page.getByLabel('Note').fill(note);
-  await page.getByRole('button', { name: 'Start the session' }).click();
-  await page.getByRole('button', { name: 'To the readings' }).click();
+  await page.getByRole('button', { name: 'Start session' }).click();
+  await page.getByRole('button', { name: 'Enter readings' }).click();
   await expect(page).toHaveURL(/\/connect\/[0-9a-z]{26}/i);
 
   await page.getByLabel('Load a readings file').setInputFiles(readingsFile());
   await expect(page.getByText('151 readings added; 1 row left out.')).toBeVisible();
   await expect(page.getByText('line 153: soc_pct: "full" is not a number')).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Peaks against plates' })).toContainText('14 of 15 min');
-  await page.getByRole('button', { name: 'Finish' }).click();
+  await expect(page.getByRole('region', { name: 'Peaks and ratings' })).toContainText('14 of 15 min');
+  await page.getByRole('button', { name: 'Finish session' }).click();
 
   await expect(page).toHaveURL(/\/log\/[0-9a-z]{26}/i);
   await expect(page.getByRole('heading', { name: 'Stayed within its plates' })).toBeVisible();
@@ -64,11 +64,11 @@ test('an adapter held above its continuous amps too long fails, and says why', a
   await openDemo(page);
   await choose(page, 'Brindle', 'Ostler, second generation');
   await page.getByRole('button', { name: 'Connect this chain' }).click();
-  await page.getByRole('button', { name: 'Start the session' }).click();
-  await page.getByRole('button', { name: 'To the readings' }).click();
+  await page.getByRole('button', { name: 'Start session' }).click();
+  await page.getByRole('button', { name: 'Enter readings' }).click();
   await page.getByLabel('Load a readings file').setInputFiles(readingsFile(440, 20));
   await expect(page.getByText('readings added')).toBeVisible();
-  await page.getByRole('button', { name: 'Finish' }).click();
+  await page.getByRole('button', { name: 'Finish session' }).click();
 
   await expect(page.getByRole('heading', { name: 'Went over a plate' })).toBeVisible();
   await expect(
@@ -107,18 +107,18 @@ test('what was typed wrong is named and kept, and a reading can be taken back', 
   await openDemo(page);
   await choose(page, 'Pippin', 'Fernway 50, chademo');
   await page.getByRole('button', { name: 'Connect this chain' }).click();
-  await page.getByRole('button', { name: 'Start the session' }).click();
-  await page.getByRole('button', { name: 'To the readings' }).click();
+  await page.getByRole('button', { name: 'Start session' }).click();
+  await page.getByRole('button', { name: 'Enter readings' }).click();
 
   await page.getByLabel('Amps').fill('99999');
   await page.getByLabel('Charge').fill('31');
-  await page.getByRole('button', { name: 'Take the reading' }).click();
+  await page.getByRole('button', { name: 'Save reading' }).click();
   await expect(page.getByRole('alert')).toContainText('Amps: 99999 is outside');
   await expect(page.getByLabel('Amps')).toHaveValue('99999');
   await expect(page.getByLabel('Charge')).toHaveValue('31');
 
   await page.getByLabel('Amps').fill('118');
-  await page.getByRole('button', { name: 'Take the reading' }).click();
+  await page.getByRole('button', { name: 'Save reading' }).click();
   await expect(page.getByRole('heading', { name: 'Readings, 1' })).toBeVisible();
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(page.getByRole('heading', { name: /^Readings/ })).toHaveCount(0);

@@ -5,7 +5,7 @@ import { cell, choose, demo, expect, expire, openDemo, signIn, test } from './su
 test('a car kept without figures takes every figure later', async ({ page }) => {
   await openDemo(page);
   await page.goto('/kit');
-  await page.getByRole('button', { name: 'by its whole plate' }).click();
+  await page.getByRole('button', { name: 'with all its figures' }).click();
   const editor = page.getByRole('dialog');
   await editor.getByLabel('Name', { exact: true }).fill('Second-hand');
   await editor.getByRole('button', { name: 'Save' }).click();
@@ -38,7 +38,7 @@ test('an answer that is lost on its way makes nothing twice, also after a reload
     await route.abort();
   });
   const type = async () => {
-    await page.getByRole('button', { name: 'by its whole plate' }).click();
+    await page.getByRole('button', { name: 'with all its figures' }).click();
     await page.getByRole('dialog').getByLabel('Name', { exact: true }).fill('Second-hand');
     await page.getByRole('dialog').getByRole('button', { name: 'Save' }).click();
   };
@@ -61,20 +61,20 @@ test('two tabs: an older copy overwrites nothing, and what was typed stays', asy
   }
   const mine = page.getByRole('dialog');
   const theirs = other.getByRole('dialog');
-  await theirs.getByLabel('A continuous').fill('250');
+  await theirs.getByLabel('continuous A').fill('250');
   await theirs.getByRole('button', { name: 'Save' }).click();
   await expect(theirs).toBeHidden();
 
-  await mine.getByLabel('In a few words').fill('typed late');
-  await mine.getByLabel('A continuous').fill('280');
+  await mine.getByLabel('Short description').fill('typed late');
+  await mine.getByLabel('continuous A').fill('280');
   await mine.getByRole('button', { name: 'Save' }).click();
-  const meanwhile = mine.getByRole('region', { name: 'Changed meanwhile' });
-  await expect(meanwhile).toContainText('A continuous');
+  const meanwhile = mine.getByRole('region', { name: 'Changed in the meantime' });
+  await expect(meanwhile).toContainText('continuous A');
   await expect(meanwhile).toContainText('there: 250');
   await expect(meanwhile).toContainText('here: 280');
   await meanwhile.getByRole('button', { name: 'Take the other figures' }).click();
-  await expect(mine.getByLabel('A continuous')).toHaveValue('250');
-  await expect(mine.getByLabel('In a few words')).toHaveValue('typed late');
+  await expect(mine.getByLabel('continuous A')).toHaveValue('250');
+  await expect(mine.getByLabel('Short description')).toHaveValue('typed late');
   await mine.getByRole('button', { name: 'Save' }).click();
   await expect(mine).toBeHidden();
 
@@ -83,10 +83,10 @@ test('two tabs: an older copy overwrites nothing, and what was typed stays', asy
   await other.reload();
   await other.getByRole('button', { name: 'Remove Tenon T-31' }).click();
   await expect(other.getByText('Tenon T-31 removed.')).toBeVisible();
-  await mine.getByLabel('A continuous').fill('290');
+  await mine.getByLabel('continuous A').fill('290');
   await mine.getByRole('button', { name: 'Save' }).click();
   await mine.getByRole('button', { name: 'Bring it back' }).click();
-  await expect(mine.getByLabel('A continuous')).toHaveValue('290');
+  await expect(mine.getByLabel('continuous A')).toHaveValue('290');
   await mine.getByRole('button', { name: 'Save' }).click();
   await expect(mine).toBeHidden();
   await expect(page.getByText('1000 V · 290 A')).toBeVisible();
@@ -99,7 +99,7 @@ test('a report prints as a report', async ({ page }) => {
   await expect(page.getByRole('article')).toBeVisible();
   await page.emulateMedia({ media: 'print' });
 
-  await expect(page.getByRole('heading', { name: 'Plate check' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Ratings check' })).toBeVisible();
   await expect(page.getByRole('navigation')).toBeHidden();
   await expect(page.getByRole('group', { name: 'The chain' })).toBeHidden();
   for (const button of await page.getByRole('button').all()) {
@@ -123,7 +123,7 @@ test('what is chosen and wanted stands in the address: reload, back and a sent l
   await expect(page.getByRole('heading', { name: 'Brindle at Ostler, second generation', level: 2 })).toBeVisible();
   await page.getByText('no adapter', { exact: true }).click();
   await expect(cell(page, 'Brindle', 'Ostler, second generation')).toHaveAccessibleName(/No joint/);
-  await page.getByText('kit I own').click();
+  await page.getByText('adapters I own').click();
 
   await page.goto('/forecast');
   const ambient = page.getByRole('slider', { name: 'ambient' });
@@ -158,7 +158,7 @@ test('a session that runs out while one types: one signs in where one stands', a
   const editor = page.getByRole('dialog', { name: 'Edit Gudgeon G-2' });
   expire(baseURL);
   // It is noticed while the plate is checked.
-  await editor.getByLabel('In a few words').fill('typed before');
+  await editor.getByLabel('Short description').fill('typed before');
 
   const again = page.getByRole('dialog', { name: 'Sign in again' });
   await again.getByLabel('Password').fill('wrong');
@@ -167,20 +167,20 @@ test('a session that runs out while one types: one signs in where one stands', a
   await again.getByLabel('Password').fill(demo.password);
   await again.getByRole('button', { name: 'Sign in' }).click();
   await expect(again).toBeHidden();
-  await expect(editor.getByLabel('In a few words')).toHaveValue('typed before');
+  await expect(editor.getByLabel('Short description')).toHaveValue('typed before');
   await editor.getByRole('button', { name: 'Save' }).click();
   await expect(editor).toBeHidden();
   await expect(page.getByText('typed before')).toBeVisible();
 });
 
-test('what was put aside is found again in a list, long after the undo has gone', async ({ page }) => {
+test('what was deleted is found again in a list, long after the undo has gone', async ({ page }) => {
   await openDemo(page);
   await page.goto('/kit');
   await page.getByRole('button', { name: 'Remove Pippin' }).click();
   await expect(page.getByRole('button', { name: 'Remove Pippin' })).toHaveCount(0);
   await page.reload();
-  await page.getByRole('button', { name: 'Show what was put aside' }).click();
-  await page.getByRole('button', { name: 'Bring back Pippin' }).click();
-  await expect(page.getByText('Nothing was put aside in the last 30 days.')).toBeVisible();
+  await page.getByRole('button', { name: 'Show recently deleted' }).click();
+  await page.getByRole('button', { name: 'Restore Pippin' }).click();
+  await expect(page.getByText('Nothing was deleted in the last 30 days.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Remove Pippin' })).toBeVisible();
 });

@@ -40,9 +40,9 @@ test('the whole way with the keyboard alone', async ({ page }) => {
 
   // The keys show themselves, and go.
   await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await expect(page.getByRole('dialog', { name: 'Shortcuts' })).toBeVisible();
   await page.keyboard.press('Escape');
-  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeHidden();
+  await expect(page.getByRole('dialog', { name: 'Shortcuts' })).toBeHidden();
 
   await page.keyboard.press('n');
   await expect(page).toHaveURL(/\/connect(\?|$)/);
@@ -50,7 +50,7 @@ test('the whole way with the keyboard alone', async ({ page }) => {
   await page.keyboard.press('Enter');
   await tabTo(page, /To the readings/);
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('heading', { name: 'Peaks against plates' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Peaks and ratings' })).toBeVisible();
 
   for (const [minute, amps] of [
     ['0', '0'],

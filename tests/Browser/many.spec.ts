@@ -1,7 +1,7 @@
 import { type Page } from '@playwright/test';
 import { expect, openDemo, test } from './support';
 
-const sift = (page: Page) => page.getByRole('search', { name: 'Look among the pieces' });
+const sift = (page: Page) => page.getByRole('search', { name: 'Search pieces' });
 
 /** A network's file of places with ten stalls each, every one with a plate of its own. */
 function region(outlets: number): { name: string; mimeType: string; buffer: Buffer } {
@@ -38,13 +38,13 @@ test('pieces are looked for, sifted and ordered', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Millrace post, j3400' })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Brindle' })).toHaveCount(0);
   await sift(page).getByRole('searchbox').fill('nobody has this');
-  await expect(page.getByText('Nothing here is like that.')).toBeVisible();
+  await expect(page.getByText('Nothing here matches.')).toBeVisible();
   await sift(page).getByRole('searchbox').fill('');
   await sift(page).getByRole('combobox').nth(2).selectOption('Millrace');
   await expect(page.getByRole('heading', { name: 'Millrace post, j3400' })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Fernway 350' })).toHaveCount(0);
   await sift(page).getByRole('combobox').nth(2).selectOption('');
-  await sift(page).getByLabel('only with facts nobody has read').check();
+  await sift(page).getByLabel('only with unread facts').check();
   await expect(page.getByRole('heading', { name: 'Fernway 400' })).toBeVisible();
   await expect(page.getByText('1 fact not read').first()).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Fernway 350' })).toHaveCount(0);
@@ -57,22 +57,22 @@ test('one figure is written on several plates, and taken back as one', async ({ 
   await sift(page).getByRole('combobox').nth(2).selectOption('Fernway');
   await page.getByRole('checkbox', { name: 'choose Fernway 150' }).check();
   const several = page.getByRole('form', { name: 'Several at once' });
-  await several.getByRole('button', { name: 'All that are shown' }).click();
+  await several.getByRole('button', { name: 'Select all shown' }).click();
   await expect(several.getByRole('status')).toHaveText('5 chosen');
   await several.getByRole('combobox').selectOption('tariff.per_kwh');
   await several.getByRole('textbox').fill('0.99');
   await page.keyboard.press('Tab');
   await several.getByRole('button', { name: 'Write it on all 5' }).click();
-  await expect(page.getByText('$0.99 for a kWh')).toHaveCount(5);
+  await expect(page.getByText('$0.99 per kWh')).toHaveCount(5);
   await page.getByRole('button', { name: /^Undo/ }).click();
-  await expect(page.getByText('$0.99 for a kWh')).toHaveCount(0);
-  await expect(page.getByText('$0.48 for a kWh')).toHaveCount(5);
+  await expect(page.getByText('$0.99 per kWh')).toHaveCount(0);
+  await expect(page.getByText('$0.48 per kWh')).toHaveCount(5);
 });
 
 test('a tour of three places: board and ranking follow it, and so does a link that is sent', async ({ page }) => {
   await openDemo(page);
   await page.goto('/kit');
-  await page.getByRole('button', { name: 'Add a tour' }).click();
+  await page.getByRole('button', { name: 'Add tour' }).click();
   const tours = page.getByRole('region', { name: 'Tours' });
   await tours.getByLabel('Name', { exact: true }).fill('Three stops');
   for (const place of ['Ostler ridge', 'Millrace car park', 'Fernway junction']) {
@@ -117,7 +117,7 @@ test('a region of 2,000 outlets comes in, is looked through, and its board scrol
     await route.continue().catch(() => undefined);
   });
   await dialog.getByLabel(/file/i).first().setInputFiles(region(2000));
-  await expect(dialog.getByText('Reading the file: nothing is written yet.')).toBeVisible();
+  await expect(dialog.getByText('Reading the file. Nothing is saved yet.')).toBeVisible();
   await dialog.getByRole('button', { name: 'Stop', exact: true }).click();
   await expect(dialog.getByText('Stopped. Nothing was written')).toBeVisible();
   await page.unroute('**/api/ocpi/preview');

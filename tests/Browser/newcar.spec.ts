@@ -119,7 +119,7 @@ test('a newcomer who does not know three times is told to check, never that it c
   await page.reload();
   await expect(page.getByRole('heading', { name: 'What peak power does' })).toBeVisible();
   await page.getByLabel('Name of the car').fill('Teasel');
-  await hands.press('That is enough: show the board');
+  await hands.press("That's enough: show the board");
   await expect(page).toHaveURL(/\/board/);
   await expect(
     page.getByRole('button', { name: /^Teasel at Closed hub, third generation in full: Check first/ }),
@@ -141,7 +141,7 @@ test('a chain of a new car says what it rests on, and a fact that is read narrow
   await page.keyboard.press('Tab');
   await hands.press('Next');
   await page.getByLabel('Peak, as printed').fill('150');
-  await page.getByLabel('Maximum volts of the inlet, if a label says').fill('500');
+  await page.getByLabel('Maximum voltage of the inlet, if a label shows it').fill('500');
   await page.keyboard.press('Tab');
   await hands.press('Next');
   await hands.press(/11\.5 kW/);
@@ -157,27 +157,27 @@ test('a chain of a new car says what it rests on, and a fact that is read narrow
   await page.keyboard.press('2');
   const rests = page.getByRole('region', { name: /It rests on \d facts/ });
   await expect(rests.locator('summary').first()).toContainText('would narrow this from');
-  await rests.locator('summary').filter({ hasText: "the pack's voltage" }).click();
+  await rests.locator('summary').filter({ hasText: "the battery voltage" }).click();
   await rests.getByLabel('Battery voltage, nominal').fill('384');
   await page.keyboard.press('Tab');
   await rests.getByRole('button', { name: 'I have read it' }).click();
-  const risen = rests.locator('summary').filter({ hasText: "how the pack's voltage rises with charge" });
+  const risen = rests.locator('summary').filter({ hasText: "how the battery voltage rises with charge" });
   await expect(risen).toHaveCount(1);
-  await rests.getByLabel("how the pack's voltage rises with charge").fill('0:340 100:440');
+  await rests.getByLabel("how the battery voltage rises with charge").fill('0:340 100:440');
   await page.keyboard.press('Tab');
   await rests.getByRole('button', { name: 'I have read it' }).click();
-  await expect(rests.locator('summary').filter({ hasText: "the pack's voltage" })).toHaveCount(0);
+  await expect(rests.locator('summary').filter({ hasText: "the battery voltage" })).toHaveCount(0);
   // And undoing it brings the typical one back; until then the bar still offers to undo the car itself.
   await expect(page.getByText('New car changed.')).toBeVisible();
   await page.getByRole('button', { name: /^Undo/ }).click();
-  await expect(rests.locator('summary').filter({ hasText: "the pack's voltage" })).toHaveCount(1);
+  await expect(rests.locator('summary').filter({ hasText: "the battery voltage" })).toHaveCount(1);
 });
 
 test('a plate tells where each figure comes from, and one that is so needs no typing', async ({ page }) => {
   const hands = await begin(page);
   await hands.press(/Round, two big below/);
   await hands.press(/about 400 V/);
-  await hands.press('That is enough: show the board');
+  await hands.press("That's enough: show the board");
   await expect(page).toHaveURL(/\/board/);
   await page.goto('/kit');
   await page.getByRole('button', { name: 'Edit New car' }).click();
@@ -197,17 +197,17 @@ test('a plate tells where each figure comes from, and one that is so needs no ty
 test('whoever has places sees a new car at those', async ({ page }) => {
   await openDemo(page);
   await page.goto('/kit');
-  await page.getByRole('link', { name: 'Add a car' }).click();
+  await page.getByRole('link', { name: 'Add car' }).click();
   const hands = new Hands(page);
   await hands.press(/Large round, beside another/);
   await page.getByRole('button', { name: 'round AC plug, North America', exact: true }).click();
   await expect(page.getByRole('heading', { name: "What's the battery voltage?" })).toBeVisible();
-  await hands.press('That is enough: show the board');
+  await hands.press("That's enough: show the board");
   await expect(page).toHaveURL(/\/board/);
   await expect(page.getByRole('heading', { name: 'Fernway' }).first()).toBeVisible();
 });
 
-test('a plate is photographed, and the picture is put aside and brought back', async ({ page }) => {
+test('a plate is photographed, and the picture is deleted and brought back', async ({ page }) => {
   await openDemo(page);
   await page.goto('/kit');
   await page.getByRole('button', { name: 'Edit Tenon T-31' }).click();
@@ -216,9 +216,9 @@ test('a plate is photographed, and the picture is put aside and brought back', a
   // A pixel, as small as a PNG can be.
   const pixel = 'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==';
   const file = (name: string, bytes: Buffer) => ({ name, mimeType: 'image/png', buffer: bytes });
-  await photos.getByLabel('Photograph its plate').setInputFiles(file('plate.png', Buffer.from('no picture')));
+  await photos.getByLabel('Photograph its rating plate').setInputFiles(file('plate.png', Buffer.from('no picture')));
   await expect(photos.getByRole('alert')).toContainText('no photograph');
-  await photos.getByLabel('Photograph its plate').setInputFiles(file('plate.png', Buffer.from(pixel, 'base64')));
+  await photos.getByLabel('Photograph its rating plate').setInputFiles(file('plate.png', Buffer.from(pixel, 'base64')));
   const picture = photos.getByRole('img', { name: 'Photograph 1 of Tenon T-31' });
   await expect(picture).toBeVisible();
   await expect.poll(() => picture.evaluate((img: HTMLImageElement) => img.naturalWidth)).toBe(1);
@@ -226,8 +226,8 @@ test('a plate is photographed, and the picture is put aside and brought back', a
   await expect(picture).toHaveCount(0);
   await page.keyboard.press('Escape');
   await expect(plate).toHaveCount(0);
-  await page.getByRole('button', { name: 'Show what was put aside' }).click();
-  const aside = page.getByRole('region', { name: 'Put aside' });
+  await page.getByRole('button', { name: 'Show recently deleted' }).click();
+  const aside = page.getByRole('region', { name: 'Recently deleted' });
   await expect(aside).toContainText('photograph');
   await aside
     .getByRole('button', { name: /Bring back/ })
@@ -245,7 +245,7 @@ test('what is left to do at a network is told before the visit, and is done', as
   await page.goto('/board');
   await page.getByRole('button', { name: 'Pippin at Millrace post, type1:' }).click();
   await expect(
-    page.getByText('Do this before you leave, for Millrace: the app and the account.').first(),
+    page.getByText('Before you leave, set up Millrace: the app and the account.').first(),
   ).toBeVisible();
   await page.goto('/kit');
   for (const step of ['The app', 'The account']) {
@@ -282,7 +282,7 @@ test('a photograph that is larger than anybody reads is scaled down before it is
       }),
   );
   const file = { name: 'plate.jpg', mimeType: 'image/jpeg', buffer: Buffer.from(large, 'base64') };
-  await page.getByLabel('Photograph its plate').setInputFiles(file);
+  await page.getByLabel('Photograph its rating plate').setInputFiles(file);
   expect(await sent).toEqual([3000, 2000]);
   await expect(page.getByRole('img', { name: 'Photograph 1 of Tenon T-31' })).toBeVisible();
 });

@@ -12,7 +12,7 @@ async function begin(page: Page): Promise<void> {
   await page.getByLabel('E-mail').fill('ida@wren.example');
   await page.getByLabel('Password', { exact: true }).fill(PASSWORD);
   await page.getByText('Guessed from your browser').click();
-  await page.getByLabel('What the garage is called').fill('Wren and Daughter');
+  await page.getByLabel('Garage name').fill('Wren and Daughter');
   await page.getByRole('button', { name: 'Open my garage' }).click();
   await expect(
     page.getByRole('heading', { name: 'Open the charge-port door. Which of these do you see?' }),
@@ -22,26 +22,26 @@ async function begin(page: Page): Promise<void> {
 async function invite(page: Page, role: string): Promise<string> {
   await page.goto('/you');
   await page.getByRole('radio', { name: role }).check();
-  await page.getByLabel('For whom (a note to yourself)').fill('Bo, the van');
-  await page.getByRole('button', { name: 'Make a link' }).click();
-  return page.getByLabel('The link').inputValue();
+  await page.getByLabel('Who it is for (a note to yourself)').fill('Bo, the van');
+  await page.getByRole('button', { name: 'Create link' }).click();
+  return page.getByLabel('Link').inputValue();
 }
 
 test('the first page makes the first account, and afterwards the door is closed', async ({ page }) => {
   await page.goto('/');
-  await expect(page.getByRole('heading', { name: 'The first account here' })).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Look around in a made-up garage' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Create the first account' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Explore the demo garage' })).toBeVisible();
 
   // What was typed stays when a field is refused.
   await page.getByLabel('Name', { exact: true }).fill('Ida Wren');
   await page.getByLabel('E-mail').fill('ida@wren.example');
   await page.getByLabel('Password', { exact: true }).fill('seven swans');
   await page.getByText('Guessed from your browser').click();
-  await page.getByLabel('What the garage is called').fill('Wren and Daughter');
+  await page.getByLabel('Garage name').fill('Wren and Daughter');
   await page.getByLabel('Currency').selectOption('CHF');
   await page.getByRole('button', { name: 'Open my garage' }).click();
   await expect(page.getByRole('alert')).toContainText('Take at least 12 characters');
-  await expect(page.getByLabel('What the garage is called')).toHaveValue('Wren and Daughter');
+  await expect(page.getByLabel('Garage name')).toHaveValue('Wren and Daughter');
   await page.getByLabel('Password', { exact: true }).fill(PASSWORD);
   await page.getByRole('button', { name: 'Open my garage' }).click();
   await expect(
@@ -49,9 +49,9 @@ test('the first page makes the first account, and afterwards the door is closed'
   ).toBeVisible();
   await expect(page.getByText('Wren and Daughter').first()).toBeVisible();
 
-  await page.getByRole('button', { name: 'sign out' }).first().click();
+  await page.getByRole('button', { name: 'Sign out' }).first().click();
   await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
-  await expect(page.getByRole('link', { name: 'Make the first account' })).toHaveCount(0);
+  await expect(page.getByRole('link', { name: 'Create the first account' })).toHaveCount(0);
   await page.goto('/begin');
   await expect(page.getByText('Accounts are by invitation. Ask a garage owner for a link.')).toBeVisible();
 });
@@ -71,10 +71,10 @@ test('an invitation is accepted on a phone, once, and a driver is shown what a d
   await bo.getByLabel('Name', { exact: true }).fill('Bo');
   await bo.getByLabel('E-mail').fill('bo@wren.example');
   await bo.getByLabel('Password', { exact: true }).fill('eleven pipers piping');
-  await bo.getByRole('button', { name: 'Come in' }).tap();
-  await expect(bo.getByRole('heading', { name: 'Begin with your car' })).toBeVisible();
+  await bo.getByRole('button', { name: 'Accept invitation' }).tap();
+  await expect(bo.getByRole('heading', { name: 'Start with your car' })).toBeVisible();
   await bo.goto('/kit');
-  await expect(bo.getByRole('button', { name: 'by its whole plate' })).toBeVisible();
+  await expect(bo.getByRole('button', { name: 'with all its figures' })).toBeVisible();
   await expect(bo.getByRole('button', { name: 'Import places (OCPI)' })).toHaveCount(0);
 
   // The link is used up; the keeper sees who came, makes a reader of them, and sends them away.
@@ -83,10 +83,10 @@ test('an invitation is accepted on a phone, once, and a driver is shown what a d
   await bo.reload();
   await expect(bo.getByRole('alert')).toContainText('was used');
   await page.reload();
-  const role = page.getByLabel('What Bo is here');
+  const role = page.getByLabel("Bo's role");
   await role.selectOption('reader');
   await expect(role).toHaveValue('reader');
-  await page.getByRole('button', { name: 'Send Bo away' }).click();
+  await page.getByRole('button', { name: 'Remove Bo' }).click();
   await expect(page.getByText('bo@wren.example')).toHaveCount(0);
   await phone.close();
 });
@@ -101,22 +101,22 @@ test('somebody of one garage makes another and goes between them', async ({ page
   await guest.getByLabel('Name', { exact: true }).fill('Bo');
   await guest.getByLabel('E-mail').fill('bo@wren.example');
   await guest.getByLabel('Password', { exact: true }).fill('eleven pipers piping');
-  await guest.getByRole('button', { name: 'Come in' }).click();
-  await expect(guest.getByRole('heading', { name: 'Begin with your car' })).toBeVisible();
+  await guest.getByRole('button', { name: 'Accept invitation' }).click();
+  await expect(guest.getByRole('heading', { name: 'Start with your car' })).toBeVisible();
   await guest.goto('/kit');
   await expect(guest.getByRole('heading', { name: 'Kit', level: 1 })).toBeVisible();
-  await expect(guest.getByRole('button', { name: 'by its whole plate' })).toHaveCount(0);
+  await expect(guest.getByRole('button', { name: 'with all its figures' })).toHaveCount(0);
 
   await guest.goto('/you');
-  await guest.getByRole('button', { name: 'One more garage' }).click();
-  await guest.getByLabel('What the garage is called').fill("Bo's yard");
-  await guest.getByRole('button', { name: 'Make this garage' }).click();
-  await expect(guest.getByRole('heading', { name: 'Begin with your car' })).toBeVisible();
+  await guest.getByRole('button', { name: 'Create another garage' }).click();
+  await guest.getByLabel('Garage name').fill("Bo's yard");
+  await guest.getByRole('button', { name: 'Create garage' }).click();
+  await expect(guest.getByRole('heading', { name: 'Start with your car' })).toBeVisible();
   await guest.goto('/kit');
-  await expect(guest.getByRole('button', { name: 'by its whole plate' })).toBeVisible();
+  await expect(guest.getByRole('button', { name: 'with all its figures' })).toBeVisible();
   const tab = await context.newPage();
   await tab.goto('/kit');
-  await expect(tab.getByRole('button', { name: 'by its whole plate' })).toBeVisible();
+  await expect(tab.getByRole('button', { name: 'with all its figures' })).toBeVisible();
   await guest.goto('/you');
   await guest.getByRole('button', { name: 'Go to Wren and Daughter' }).click();
   // The page that was left names both garages; the next one comes when the server has answered.
@@ -124,7 +124,7 @@ test('somebody of one garage makes another and goes between them', async ({ page
   await expect(guest.getByText('Wren and Daughter').first()).toBeVisible();
 
   // The other tab still shows the other garage: what is typed there goes into no garage that it was not meant for.
-  await tab.getByRole('button', { name: 'by its whole plate' }).click();
+  await tab.getByRole('button', { name: 'with all its figures' }).click();
   await tab.getByLabel('Name', { exact: true }).fill('Van');
   await tab.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(tab.getByText('You are in another garage now').first()).toBeVisible();
@@ -135,8 +135,8 @@ test('somebody of one garage makes another and goes between them', async ({ page
   await guest.context().clearCookies();
   await openDemo(guest);
   await guest.goto(next);
-  await guest.getByRole('button', { name: 'Come in' }).click();
-  await expect(guest.getByRole('alert')).toContainText('Make an account of your own');
+  await guest.getByRole('button', { name: 'Accept invitation' }).click();
+  await expect(guest.getByRole('alert')).toContainText('Create your own account instead');
   await context.close();
 });
 
@@ -148,16 +148,16 @@ test('a password is changed, and every other browser is signed out', async ({ pa
   await other.getByLabel('E-mail').fill('ida@wren.example');
   await other.getByLabel('Password', { exact: true }).fill(PASSWORD);
   await other.getByRole('button', { name: 'Sign in' }).click();
-  await expect(other.getByRole('heading', { name: 'Begin with your car' })).toBeVisible();
+  await expect(other.getByRole('heading', { name: 'Start with your car' })).toBeVisible();
 
   await page.goto('/you');
   await expect(page.getByRole('button', { name: 'Sign out', exact: true })).toHaveCount(1);
-  await page.getByLabel('Your password now').fill('a guess of mine');
+  await page.getByLabel('Current password').fill('a guess of mine');
   await page.getByLabel('New password').fill('nine ladies dancing');
-  await page.getByRole('button', { name: 'Change the password' }).click();
-  await expect(page.getByRole('alert')).toContainText('This is not your password.');
-  await page.getByLabel('Your password now').fill(PASSWORD);
-  await page.getByRole('button', { name: 'Change the password' }).click();
+  await page.getByRole('button', { name: 'Change password' }).click();
+  await expect(page.getByRole('alert')).toContainText("This isn't your current password.");
+  await page.getByLabel('Current password').fill(PASSWORD);
+  await page.getByRole('button', { name: 'Change password' }).click();
   await expect(page.getByText('Every other browser was signed out.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Sign out', exact: true })).toHaveCount(0);
   await other.reload();
@@ -168,15 +168,15 @@ test('a password is changed, and every other browser is signed out', async ({ pa
 test('a garage is ended by its name, and its keeper makes another', async ({ page }) => {
   await begin(page);
   await page.goto('/you');
-  await page.getByRole('button', { name: 'End this garage' }).click();
-  await page.getByLabel('Type its name: Wren and Daughter').fill('Wren');
-  await page.getByRole('button', { name: 'End it for good' }).click();
+  await page.getByRole('button', { name: 'Delete garage' }).click();
+  await page.getByLabel("Type the garage's name: Wren and Daughter").fill('Wren');
+  await page.getByRole('button', { name: 'Delete garage permanently' }).click();
   await expect(page.getByRole('alert')).toContainText('Nothing was removed');
-  await page.getByLabel('Type its name: Wren and Daughter').fill('Wren and Daughter');
-  await page.getByRole('button', { name: 'End it for good' }).click();
-  await expect(page.getByRole('heading', { name: 'You belong to no garage' })).toBeVisible();
-  await page.getByLabel('What the garage is called').fill('Wren wharf');
-  await page.getByRole('button', { name: 'Make this garage' }).click();
+  await page.getByLabel("Type the garage's name: Wren and Daughter").fill('Wren and Daughter');
+  await page.getByRole('button', { name: 'Delete garage permanently' }).click();
+  await expect(page.getByRole('heading', { name: "You don't belong to a garage" })).toBeVisible();
+  await page.getByLabel('Garage name').fill('Wren wharf');
+  await page.getByRole('button', { name: 'Create garage' }).click();
   await expect(page.getByText('Wren wharf').first()).toBeVisible();
 });
 
@@ -194,11 +194,11 @@ test('a whole garage leaves as a file and comes into another', async ({ page, br
 
   await begin(page);
   await page.goto('/you');
-  await page.getByLabel('Bring a garage file in').setInputFiles(file);
+  await page.getByLabel('Import a garage file').setInputFiles(file);
   await expect(page.getByText(/\d+ pieces added; nothing replaced/)).toBeVisible();
-  await page.getByLabel('Bring a garage file in').setInputFiles(file);
+  await page.getByLabel('Import a garage file').setInputFiles(file);
   await expect(page.getByText('Nothing is new')).toBeVisible();
-  await page.getByLabel('Bring a garage file in').setInputFiles({
+  await page.getByLabel('Import a garage file').setInputFiles({
     name: 'shopping.json',
     mimeType: 'application/json',
     buffer: Buffer.from('{"milk": 2}'),
@@ -230,7 +230,7 @@ test('a garage that is too large to be waited for is sent in pieces and comes in
   await begin(page);
   await page.goto('/you');
   const panel = page.getByRole('status').filter({ hasText: 'large.json' });
-  await page.getByLabel('Bring a garage file in').setInputFiles(file(text));
+  await page.getByLabel('Import a garage file').setInputFiles(file(text));
   await expect(panel).toContainText('large.json: waiting its turn. You can leave this page.');
   await page.reload();
   await expect(panel).toContainText('waiting its turn');
@@ -241,7 +241,7 @@ test('a garage that is too large to be waited for is sent in pieces and comes in
   });
   try {
     await expect(panel).toContainText(/large\.json: imported\.\s*\d+ pieces added/, { timeout: 30_000 });
-    await page.getByLabel('Bring a garage file in').setInputFiles(file(text.replace('"vehicles"', '"vehicles" oh')));
+    await page.getByLabel('Import a garage file').setInputFiles(file(text.replace('"vehicles"', '"vehicles" oh')));
     await expect(panel).toContainText('is not valid JSON. Nothing was imported.', {
       timeout: 30_000,
     });

@@ -17,7 +17,7 @@ test('a report tells first what cost the most, and shows it closer on its one ax
   await page.goto(`/log/${await noted(page, 'Saw 45 kW')}`);
   await expect(page.getByText(/a stall that gives less than it says cost \d+ min\.$/)).toBeVisible();
 
-  const held = page.getByRole('region', { name: 'What held it back' });
+  const held = page.getByRole('region', { name: 'What limited it' });
   await expect(held).toContainText('45 kW level from the start');
   await expect(held).toContainText('Change the stall');
   const axis = page.getByRole('slider', { name: 'Cursor on the curves of the session' });
@@ -33,7 +33,7 @@ test('a report tells first what cost the most, and shows it closer on its one ax
 test('the piece under test stands first and open, its worst row in words', async ({ page }) => {
   await openDemo(page);
   await page.goto(`/log/${await noted(page, 'Hot afternoon')}`);
-  const plates = page.getByRole('region', { name: 'Against the plates' });
+  const plates = page.getByRole('region', { name: 'Ratings' });
   await expect(plates.getByRole('group').first()).toContainText('A3 (Tenon T-31)');
   await expect(plates.getByText('25.1 of 15')).toBeVisible();
   await expect(plates.getByText('502 of 500')).toBeVisible();
@@ -56,13 +56,13 @@ test('with against without: picked in the log, kept as a baseline, taken away an
     .check();
   const pair = page.getByRole('region', { name: 'Two sessions compared' });
   await expect(pair).toContainText(/of the power \(0\.\d\d to \d\.\d\d\)/);
-  await expect(pair).toContainText('At Ostler, second generation, the other time at Fernway 350.');
+  await expect(pair).toContainText('At Ostler, second generation, the other session at Fernway 350.');
   await pair.getByRole('button', { name: 'Keep as baseline and open the report' }).click();
 
-  const baselines = page.getByRole('region', { name: 'Against other sessions' });
+  const baselines = page.getByRole('region', { name: 'Compared with other sessions' });
   await expect(baselines).toContainText('of the power');
   await expect(page.getByRole('checkbox', { name: /B:/ })).toBeChecked();
-  await baselines.getByRole('button', { name: 'take it away' }).click();
+  await baselines.getByRole('button', { name: 'Remove' }).click();
   await expect(baselines).not.toContainText('of the power');
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(baselines).toContainText('of the power');
@@ -87,7 +87,7 @@ test('a plate edited later changes no verdict until it is judged anew, and that 
   await page.goto(`/log/${id}`);
   await expect(page.getByRole('heading', { name: 'Stayed within its plates' })).toBeVisible();
   await expect(page.getByText('A3 (Tenon T-31) changed since.')).toBeVisible();
-  await page.getByRole('button', { name: "Judge anew with today's plates" }).click();
+  await page.getByRole('button', { name: 'Re-check with current ratings' }).click();
   await expect(page.getByRole('heading', { name: 'Went over a plate' })).toBeVisible();
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(page.getByRole('heading', { name: 'Stayed within its plates' })).toBeVisible();
@@ -97,20 +97,20 @@ test('the log is looked through, added up, and the address keeps it', async ({ p
   await openDemo(page);
   await page.goto('/log');
   await expect(page.getByText('15 sessions, newest first.')).toBeVisible();
-  await page.getByLabel('Held back by').selectOption('a stall that gives less than it says');
+  await page.getByLabel('Limited by').selectOption('a derated stall');
   await expect(page.getByText('1 session, newest first.')).toBeVisible();
   await expect(page.getByRole('link').filter({ hasText: 'Sorrel at Fernway 400' })).toContainText(
     'A stall that gives less than it says cost',
   );
   await page.reload();
   await expect(page.getByText('1 session, newest first.')).toBeVisible();
-  await page.getByRole('button', { name: 'the whole log' }).click();
-  await page.getByRole('searchbox', { name: 'Look for' }).fill('matinee');
+  await page.getByRole('button', { name: 'Show the whole log' }).click();
+  await page.getByRole('searchbox', { name: 'Search' }).fill('matinee');
   await expect(page.getByText('1 session, newest first.')).toBeVisible();
-  await page.getByRole('searchbox', { name: 'Look for' }).fill('nothing like it');
-  await expect(page.getByText('No session is like that.')).toBeVisible();
-  await page.getByRole('button', { name: 'the whole log' }).click();
-  await expect(page.getByRole('region', { name: 'What the log adds up to' })).toContainText('Brindle');
+  await page.getByRole('searchbox', { name: 'Search' }).fill('nothing like it');
+  await expect(page.getByText('No session matches.')).toBeVisible();
+  await page.getByRole('button', { name: 'Show the whole log' }).click();
+  await expect(page.getByRole('region', { name: 'Totals' })).toContainText('Brindle');
 });
 
 test('a learned curve is taken and given back', async ({ page }) => {
@@ -119,10 +119,10 @@ test('a learned curve is taken and given back', async ({ page }) => {
   const brindle = page.getByRole('article').filter({ hasText: 'low-voltage crew van' });
   await expect(brindle).toContainText('3 sessions show this charge curve');
   await brindle.getByRole('button', { name: /Take it/ }).click();
-  await expect(brindle).toContainText('The plate holds the curve that 3 sessions have shown.');
+  await expect(brindle).toContainText('The car now has the curve shown by 3 sessions.');
   await page.goto('/forecast');
   await page.goto('/kit');
-  await expect(brindle).toContainText('The plate holds the curve that 3 sessions have shown.');
+  await expect(brindle).toContainText('The car now has the curve shown by 3 sessions.');
 });
 
 test('a learned curve that was taken is given back with undo', async ({ page }) => {
@@ -153,8 +153,8 @@ test("a thermometer's foreign file in °F and watts with decimal commas is taken
   await openDemo(page);
   await choose(page, 'Brindle', 'Ostler, second generation');
   await page.getByRole('button', { name: 'Connect this chain' }).click();
-  await page.getByRole('button', { name: 'Start the session' }).click();
-  await page.getByRole('button', { name: 'To the readings' }).click();
+  await page.getByRole('button', { name: 'Start session' }).click();
+  await page.getByRole('button', { name: 'Enter readings' }).click();
   const rows = Array.from(
     { length: 20 },
     (_, i) => `01.05.2026 10:${String(i).padStart(2, '0')}:00;${20 + i},5;120000,5;${60 + i},2`,
@@ -163,11 +163,11 @@ test("a thermometer's foreign file in °F and watts with decimal commas is taken
   await page
     .getByLabel('Load a readings file')
     .setInputFiles({ name: 'logger.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
-  const look = page.getByRole('dialog', { name: 'Before logger.csv is taken' });
-  await expect(look.getByLabel('What Leistung (W) holds')).toHaveValue('kw');
+  const look = page.getByRole('dialog', { name: 'Check logger.csv before adding it' });
+  await expect(look.getByLabel('What Leistung (W) contains')).toHaveValue('kw');
   await expect(look.getByLabel('Unit of Leistung (W)')).toHaveValue('W');
   await expect(look.getByRole('row', { name: /^0:00 20\.5 120\.0 15\.7/ })).toBeVisible();
-  await look.getByRole('button', { name: 'Take it in' }).click();
+  await look.getByRole('button', { name: 'Add these readings' }).click();
   await expect(page.getByText('20 readings added.')).toBeVisible();
   await expect(
     page.getByText(/Taken as: Akku \[%\] = soc_pct, Leistung \(W\) = kw, W, Adapter \(°F\) = adapter_c, degF/),
@@ -232,5 +232,5 @@ test('a report is printed to PDF, and read back it says what the screen says', a
   ]) {
     expect(text.replaceAll(' ', '')).toContain(words.replaceAll(' ', ''));
   }
-  expect(text).toContain('What this does not prove');
+  expect(text).toContain("What this doesn't prove");
 });

@@ -14,7 +14,7 @@ const standing = (page: Page) =>
 
 test('after every act one stands somewhere sensible', async ({ page }) => {
   await page.goto('/sign-in');
-  await page.getByRole('button', { name: 'Open the demo garage' }).focus();
+  await page.getByRole('button', { name: 'Explore the demo garage' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('grid')).toBeVisible();
   await expect.poll(() => standing(page)).toBe('the stage');
@@ -44,17 +44,17 @@ test('after every act one stands somewhere sensible', async ({ page }) => {
   await expect(editor).toBeHidden();
   await expect.poll(() => standing(page)).toBe('Edit Tenon T-31');
   await edit.press('Enter');
-  await editor.getByLabel('In a few words').fill('tried');
+  await editor.getByLabel('Short description').fill('tried');
   await editor.getByRole('button', { name: 'Save', exact: true }).press('Enter');
   await expect(editor).toBeHidden();
   await expect.poll(() => standing(page)).toBe('Edit Tenon T-31');
   await page.keyboard.press('u');
 
   // The kinds of the catalogue are a key away from their button, and gone again.
-  const add = page.getByRole('button', { name: 'Add an adapter from the catalogue' });
+  const add = page.getByRole('button', { name: 'Add adapter from the catalogue' });
   await add.press('Enter');
   const kinds = page.getByRole('dialog', { name: 'Kinds of adapter' });
-  await expect(kinds.getByLabel('Look for')).toBeFocused();
+  await expect(kinds.getByLabel('Search')).toBeFocused();
   await page.keyboard.type('chademo');
   await expect(kinds.getByRole('button', { name: /chademo/i }).first()).toBeVisible();
   expect(await kinds.locator('.item').count()).toBeLessThan(12);
@@ -64,7 +64,7 @@ test('after every act one stands somewhere sensible', async ({ page }) => {
   await expect(kinds).toBeHidden();
   await expect(add).toBeFocused();
   await add.press('Enter');
-  await expect(kinds.getByLabel('Look for')).toBeFocused();
+  await expect(kinds.getByLabel('Search')).toBeFocused();
   await page.keyboard.type('no such thing');
   await expect(kinds.getByText('No kind matches "no such thing".')).toBeVisible();
   await page.keyboard.press('Escape');
@@ -79,11 +79,11 @@ test('after every act one stands somewhere sensible', async ({ page }) => {
   await page.goto('/board');
   await cell(page, 'Sorrel', 'Ostler, second generation').press('Enter');
   await page.keyboard.press('n');
-  await page.getByRole('button', { name: 'Start the session' }).press('Enter');
-  await page.getByRole('button', { name: 'To the readings' }).press('Enter');
-  await expect(page.getByRole('heading', { name: 'Peaks against plates' })).toBeVisible();
+  await page.getByRole('button', { name: 'Start session' }).press('Enter');
+  await page.getByRole('button', { name: 'Enter readings' }).press('Enter');
+  await expect(page.getByRole('heading', { name: 'Peaks and ratings' })).toBeVisible();
   await expect.poll(() => standing(page)).not.toBe('nowhere');
-  await page.getByRole('button', { name: 'Finish' }).press('Enter');
+  await page.getByRole('button', { name: 'Finish session' }).press('Enter');
   pressed();
   await expect(page).toHaveURL(/\/log\//);
   await expect.poll(() => standing(page)).not.toBe('nowhere');
@@ -142,7 +142,7 @@ for (const width of [1280, 390, 320]) {
     for (const [path, sign] of [
       ['/forecast', 'into the pack'],
       ['/kit', 'Tenon T-31'],
-      ['/connect', 'Start the session'],
+      ['/connect', 'Start session'],
       ['/log', 'Log'],
       ['/bench', 'Bench'],
     ] as const) {
@@ -155,7 +155,7 @@ for (const width of [1280, 390, 320]) {
     for (const [button, dialog] of [
       ['Edit Pippin', 'Edit Pippin'],
       ['Edit Fernway 350', 'Edit Fernway 350'],
-      ['Add an adapter from the catalogue', 'Kinds of adapter'],
+      ['Add adapter from the catalogue', 'Kinds of adapter'],
       ['Import places (OCPI)', 'Import charging places'],
     ] as const) {
       await page.getByRole('button', { name: button }).first().click();

@@ -64,7 +64,7 @@ export function cell(page: Page, car: string, charger: string) {
 }
 
 export async function choose(page: Page, car: string, charger: string): Promise<void> {
-  const chips = page.getByRole('group', { name: 'Whose stops' });
+  const chips = page.getByRole('group', { name: 'Stops for' });
   if ((await chips.count()) > 0) {
     await chips.getByRole('button', { name: car }).click();
   }

@@ -36,7 +36,7 @@ final class AccountTest extends TestCase
         $email = $this->demoUser()->email;
         for ($i = 0; $i < 5; $i++) {
             $response = $this->postJson('/api/sign-in', ['email' => $email, 'password' => 'guess']);
-            $response->assertStatus(422)->assertJsonPath('errors.email.0', 'This e-mail address and password do not belong together.');
+            $response->assertStatus(422)->assertJsonPath('errors.email.0', "This e-mail address and password don't match.");
             Contract::holds('POST', '/sign-in', $response);
         }
         $response = $this->postJson('/api/sign-in', ['email' => $email, 'password' => config('harmozon.demo_password')]);

@@ -19,7 +19,7 @@ final class BodyTest extends TestCase
         $this->actingAs($this->demoUser());
         $long = json_encode(['name' => str_repeat('x', BodyLimit::JSON)]);
         foreach (['/api/sign-in', '/api/pieces/vehicles', '/api/forecast', '/api/nothing', '/api/logger/readings'] as $path) {
-            $this->raw('POST', $path, (string) $long)->assertStatus(413)->assertJsonPath('code', 'app.too_large')->assertJsonPath('message', 'This is larger than 2 MB, the most that is taken at once. Nothing was written.');
+            $this->raw('POST', $path, (string) $long)->assertStatus(413)->assertJsonPath('code', 'app.too_large')->assertJsonPath('message', 'This is larger than 2 MB, the maximum at once. Nothing was saved.');
         }
         // By what it says of itself, without a look at it.
         $this->raw('POST', '/api/fit', '{}', length: 50_000_000)->assertStatus(413);

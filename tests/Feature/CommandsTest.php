@@ -41,7 +41,7 @@ final class CommandsTest extends TestCase
         self::assertSame(['hub', 'a1', 'car#0'], $cells[2]['chain']);
 
         $wrong = $this->artisanRun(['harmozon:fit', '-', '--board'], (string) json_encode(Cases::changed($file, ['vehicles.1.id' => 'car'])));
-        self::assertSame([2, "vehicles[1].id: \"car\" stands twice\n"], [$wrong->getExitCode(), $wrong->getErrorOutput()]);
+        self::assertSame([2, "vehicles[1].id: \"car\" is listed twice\n"], [$wrong->getExitCode(), $wrong->getErrorOutput()]);
     }
 
     public function test_steps_are_told_in_the_contracts_fields_and_as_a_table(): void
@@ -52,13 +52,13 @@ final class CommandsTest extends TestCase
         $answer = json_decode($process->getOutput(), true, 512, JSON_THROW_ON_ERROR);
         self::assertSame(['post', 'a1', 'car#0'], $answer['chain']);
         self::assertSame(
-            ['join', 'handle_into_adapter', 'One click, and the two no longer part by a light pull.', false],
+            ['join', 'handle_into_adapter', "One click, and a light pull doesn't separate them.", false],
             [$answer['steps'][3]['phase'], $answer['steps'][3]['code'], $answer['steps'][3]['sign'], $answer['steps'][3]['default']],
         );
         self::assertSame(['another_stall', 'station'], [$answer['when_nothing_starts'][4]['code'], $answer['when_nothing_starts'][4]['tests']]);
 
         $table = $this->artisanRun(['harmozon:steps', '-'], $file)->getOutput();
-        self::assertStringContainsString('Push the handle into A1 until it clicks.', $table);
+        self::assertStringContainsString('Push the connector into A1 until it clicks.', $table);
         self::assertStringContainsString('when the latch is stuck', $table);
 
         $wrong = $this->artisanRun(['harmozon:steps', '-'], (string) json_encode(Cases::file(case: ['conditions.soc_from' => 120])));
@@ -143,7 +143,7 @@ final class CommandsTest extends TestCase
         $process = $this->artisanRun(['harmozon:forecast', '-'], (string) json_encode(Cases::file()));
         self::assertSame(0, $process->getExitCode());
         self::assertStringContainsString('20 min to 80 %: 44.2 kWh at the plug, 42.0 kWh in the pack', $process->getOutput());
-        self::assertStringContainsString("the car's own charge curve", $process->getOutput());
+        self::assertStringContainsString("the car's charge curve", $process->getOutput());
 
         $wrong = $this->artisanRun(['harmozon:forecast', '-', '--json'], (string) json_encode(Cases::changed(Cases::file(), ['conditions.faults' => ['derated_kw' => 'half']])));
         self::assertSame([2, '', "conditions.faults.derated_kw: expected a number, got text\n"], [$wrong->getExitCode(), $wrong->getOutput(), $wrong->getErrorOutput()]);

@@ -101,7 +101,7 @@ final class FitApiTest extends TestCase
         foreach (range(1, 800) as $n) {
             $outlet->replicate(['ulid'])->fill(['name' => "Copy {$n}", 'position' => 100 + $n])->save();
         }
-        Contract::holds('GET', '/board', $this->getJson('/api/board')->assertStatus(422)->assertJsonPath('errors.outlets.0', 'no more than 4000 pairs of an outlet and a car are answered at once: ask for those in view'));
+        Contract::holds('GET', '/board', $this->getJson('/api/board')->assertStatus(422)->assertJsonPath('errors.outlets.0', 'at most 4000 pairs of charger and car can be answered at once: ask for those in view'));
         $this->getJson('/api/board?first=200')->assertOk()->assertJsonCount(1000, 'cells');
         // A fleet so large that its top must be shorter.
         $car = Vehicle::query()->firstOrFail();

@@ -223,7 +223,7 @@ final class PeopleTest extends TestCase
         $this->postJson('/api/pieces/vehicles', $car, ['X-Garage' => $here])->assertCreated();
         // Another tab has gone to another garage.
         $this->postJson('/api/garages', self::GARAGE)->assertCreated();
-        $this->postJson('/api/pieces/vehicles', $car, ['X-Garage' => $here])->assertStatus(412)->assertJsonPath('message', 'You are in another garage now, perhaps through another tab. Nothing was written: reload this page.');
+        $this->postJson('/api/pieces/vehicles', $car, ['X-Garage' => $here])->assertStatus(412)->assertJsonPath('message', 'Another garage is open now, perhaps in another tab. Nothing was saved. Reload this page.');
         $this->getJson('/api/garage', ['X-Garage' => $here])->assertStatus(412);
         self::assertSame(1, Vehicle::query()->withoutGlobalScopes()->count());
         $this->putJson("/api/garages/{$here}/stand", [], ['X-Garage' => 'wherever'])->assertOk();
@@ -252,7 +252,7 @@ final class PeopleTest extends TestCase
         User::creating(static function (User $user): void {
             User::withoutEvents(static fn () => User::query()->firstOrCreate(['email' => $user->email], ['ulid' => strtolower((string) \Illuminate\Support\Str::ulid()), 'name' => 'The first', 'password' => 'x']));
         });
-        $this->postJson('/api/accounts', self::WREN)->assertConflict()->assertJsonPath('message', 'Somebody else has just written the same. Nothing was written; try again.');
+        $this->postJson('/api/accounts', self::WREN)->assertConflict()->assertJsonPath('message', 'Somebody else has just entered the same. Nothing was saved. Try again.');
         User::flushEventListeners();
     }
 
@@ -264,7 +264,7 @@ final class PeopleTest extends TestCase
         foreach ([$this->putJson("/api/people/{$keeper->ulid}", ['role' => 'driver']), $this->deleteJson("/api/people/{$keeper->ulid}")] as $refused) {
             self::assertStringContainsString('without a keeper', (string) $refused->assertUnprocessable()->json('errors.role.0'));
         }
-        $this->deleteJson('/api/me', ['password' => 'the kettle is on again'])->assertUnprocessable()->assertJsonPath('errors.garages.0', 'Rook yard would be left without a keeper: make somebody else one first, or end the garage.');
+        $this->deleteJson('/api/me', ['password' => 'the kettle is on again'])->assertUnprocessable()->assertJsonPath('errors.garages.0', 'Rook yard would have no owner left. Make somebody else an owner first, or delete the garage.');
 
         Contract::holds('PUT', '/people/{person}', $this->putJson("/api/people/{$other->ulid}", ['role' => 'keeper'])->assertNoContent());
         Contract::holds('DELETE', '/people/{person}', $this->deleteJson("/api/people/{$keeper->ulid}")->assertNoContent());

@@ -68,7 +68,7 @@ final class PersonTest extends TestCase
         self::assertFalse(EndedSessions::has($here));
 
         Devices::of($rook)->signOutAll($here);
-        self::assertFalse(EndedSessions::has($here), 'this one stays');
+        self::assertFalse(EndedSessions::has($here), 'this browser stays');
         Devices::of($rook)->signOutAll();
         self::assertTrue(EndedSessions::has($here));
         self::assertStringNotContainsString($here, (string) DB::table('ended_sessions')->get());
@@ -124,7 +124,7 @@ final class PersonTest extends TestCase
         $rook = $this->rook();
         $this->actingAs($rook);
         Contract::holds('PUT', '/me', $this->putJson('/api/me', ['name' => 'Rook the Elder', 'email' => $rook->email])->assertOk()->assertJsonPath('user.name', 'Rook the Elder'));
-        $this->putJson('/api/me', ['email' => 'new@rook.example'])->assertUnprocessable()->assertJsonPath('errors.password.0', 'This is not your password.');
+        $this->putJson('/api/me', ['email' => 'new@rook.example'])->assertUnprocessable()->assertJsonPath('errors.password.0', "This isn't your current password.");
         $this->putJson('/api/me', ['email' => 'new@rook.example', 'password' => ['x']])->assertUnprocessable();
         $this->putJson('/api/me', ['email' => 'New@rook.example', 'password' => self::OLD])->assertOk()->assertJsonPath('user.email', 'new@rook.example');
         $this->person('another');
@@ -303,7 +303,7 @@ final class PersonTest extends TestCase
         $rook = $this->rook();
         $token = app('auth.password.broker')->createToken($rook);
         $this->travel(61)->minutes();
-        $this->postJson('/api/password/reset', ['email' => $rook->email, 'token' => $token, 'password' => self::NEW])->assertUnprocessable()->assertJsonPath('errors.token.0', 'This link was used or has run out: ask for another mail.');
+        $this->postJson('/api/password/reset', ['email' => $rook->email, 'token' => $token, 'password' => self::NEW])->assertUnprocessable()->assertJsonPath('errors.token.0', 'This link has been used or has expired. Ask for another e-mail.');
     }
 
     public function test_the_end_of_an_account(): void
@@ -324,7 +324,7 @@ final class PersonTest extends TestCase
         $this->artisan('harmozon:user', ['act' => 'add', 'email' => 'Bo@rook.example', '--name' => 'Bo', '--garage' => 'Rook yard', '--json' => true])->assertSuccessful();
         $bo = User::query()->where('email', 'bo@rook.example')->firstOrFail();
         self::assertSame(['Rook yard', Role::Keeper], [$bo->garage?->name, $bo->role()]);
-        $this->artisan('harmozon:user', ['act' => 'add', 'email' => 'ida@rook.example', '--garage' => $bo->garage?->ulid, '--role' => 'reader'])->assertSuccessful()->expectsOutputToContain('Password, told this once: ');
+        $this->artisan('harmozon:user', ['act' => 'add', 'email' => 'ida@rook.example', '--garage' => $bo->garage?->ulid, '--role' => 'reader'])->assertSuccessful()->expectsOutputToContain('Password, shown only now: ');
         $ida = User::query()->where('email', 'ida@rook.example')->firstOrFail();
         self::assertSame([$bo->garage_id, Role::Reader], [$ida->garage_id, $ida->role()]);
 

@@ -103,12 +103,12 @@ final class PieceApiTest extends TestCase
 
         self::assertSame([
             ['inlets.0.dc.signalling', 'Counts as power-line communication: IEC 61851-23 annex CC, IEC 61851-24 annex C, DIN 70121, ISO 15118.', false],
-            ['inlets.0.dc.max_v', "Counts as enough: a car's inlet is built for its own battery.", false],
+            ['inlets.0.dc.max_v', "Counts as high enough: a car's inlet is built for its own battery.", false],
             ['inlets.0.ac.min_v', 'Counts as 207 V: IEC 60038, EN 50160: 230/400 V ± 10 %.', false],
             ['inlets.0.ac.max_v', 'Counts as 253 V: IEC 60038, EN 50160: 230/400 V ± 10 %.', false],
             ['inlets.0.ac.phases', 'Counts as at least 1: IEC 62196-2.', false],
         ], $told(['coupler' => 'ccs2', 'dc' => ['max_a' => 300], 'ac' => ['max_kw' => 11]]));
-        self::assertSame([['inlets.0.ac.phases', 'This contradicts SAE J1772, SAE J3400. It is used all the same: check it.', true]], $told(['coupler' => 'type1', 'ac' => ['phases' => 3, 'min_v' => 100, 'max_v' => 250]]));
+        self::assertSame([['inlets.0.ac.phases', 'This contradicts SAE J1772, SAE J3400. Harmozon uses it anyway. Please check it.', true]], $told(['coupler' => 'type1', 'ac' => ['phases' => 3, 'min_v' => 100, 'max_v' => 250]]));
         self::assertSame([], $this->postJson('/api/pieces/tours/check', ['name' => 'North', 'spec' => ['places' => [], 'vehicles' => []]])->assertOk()->json('by_standard'));
         $post = $this->postJson('/api/pieces/outlets/check', ['name' => 'Post', 'place' => Place::query()->firstOrFail()->ulid, 'spec' => ['coupler' => 'type1', 'current' => 'ac', 'supply' => ['volts' => 240]]])->assertOk();
         self::assertSame(['signalling', 'supply.phases'], $post->json('by_standard.*.path'));

@@ -37,7 +37,7 @@ final class PrintTest extends TestCase
                 $report['session']['vehicle']['name'].' at '.$report['session']['outlet']['name'],
                 $report['session']['verdict'] === null ? 'Not finished yet' : $report['judgement']['verdict_words'],
                 $report['review']['headline'], ...$report['review']['proof'], ...$report['judgement']['findings'], ...$report['chain']['cautions'],
-                'Plate check', 'Instruments', 'Cautions', 'What this does not prove', 'outrank this sheet',
+                'Ratings check', 'Instruments', 'Cautions', "What this doesn't prove", 'outrank this sheet',
             ];
             foreach ($report['judgement']['plate_check'] as $row) {
                 $expected[] = $row['name'];

@@ -65,12 +65,12 @@ final class PutAsideTest extends TestCase
         }
 
         $this->travel(29)->days();
-        $this->artisan('harmozon:destroy')->expectsOutputToContain('Nothing has been put aside for more than 30 days')->assertSuccessful();
+        $this->artisan('harmozon:destroy')->expectsOutputToContain('Nothing has been deleted for more than 30 days')->assertSuccessful();
         self::assertSame($before, [$readings($session), $readings($other)]);
         self::assertFileExists($path);
 
         $this->travel(2)->days();
-        $this->artisan('harmozon:destroy')->expectsOutputToContain('vehicles: 1 destroyed')->assertSuccessful();
+        $this->artisan('harmozon:destroy')->expectsOutputToContain('vehicles: 1 removed permanently')->assertSuccessful();
         self::assertSame([0, $before[1]], [$readings($session), $readings($other)]);
         self::assertFileDoesNotExist($path);
         self::assertSame(0, DB::table('photos')->whereIn('ulid', [$ofCar, $ofOutlet, $ofSession])->count());
@@ -112,7 +112,7 @@ final class PutAsideTest extends TestCase
         }
         $photo = ['file' => UploadedFile::fake()->image('plate.jpg', 40, 30)];
         $this->actingAs($user)->post("/api/pieces/vehicles/{$car->ulid}/photos", $photo, ['Accept' => 'application/json'])->assertUnprocessable()
-            ->assertJsonPath('errors.file.0', 'at most 1,000 photographs are kept. 1,000 that were put aside still count until 30 days have passed');
+            ->assertJsonPath('errors.file.0', 'at most 1,000 photographs are kept. 1,000 that were deleted still count until 30 days have passed');
         $this->travel(31)->days();
         $this->artisan('harmozon:destroy')->assertSuccessful();
         $this->post("/api/pieces/vehicles/{$car->ulid}/photos", ['file' => UploadedFile::fake()->image('plate.jpg', 40, 30)])->assertCreated();

@@ -36,7 +36,7 @@ final class ReviewApiTest extends TestCase
 
         self::assertSame('derated_stall', $held[0]['cause']);
         self::assertEqualsWithDelta(45.0, $held[0]['level_kw'], 0.3);
-        self::assertStringStartsWith('It stayed within its plates; a stall that gives less than it says cost ', $report->json('review.headline'));
+        self::assertStringStartsWith('Within all ratings; a derated stall cost ', $report->json('review.headline'));
         self::assertGreaterThan(10, $held[0]['lost_minutes']);
         self::assertSame(['cause' => 'derated_stall', 'minutes' => round($held[0]['lost_minutes'], 1)], $report->json('session.summary.held_back'));
         self::assertStringContainsString('carried', $report->json('review.proof.0'));
@@ -75,11 +75,11 @@ final class ReviewApiTest extends TestCase
         $brindle = $this->noted('The same stretch through A3.')->ulid;
         $sorrel = $this->noted('Step-up all the way.')->ulid;
 
-        $other = $this->getJson("/api/compare?with={$brindle}&without={$sorrel}")->assertStatus(422)->assertJsonPath('errors.without.0', 'only sessions of one car can be held against each other');
+        $other = $this->getJson("/api/compare?with={$brindle}&without={$sorrel}")->assertStatus(422)->assertJsonPath('errors.without.0', 'only sessions of the same car can be compared');
         Contract::holds('GET', '/compare', $other);
         $this->getJson("/api/compare?with={$brindle}")->assertStatus(422)->assertJsonStructure(['errors' => ['without']]);
-        $this->putJson("/api/sessions/{$brindle}/baselines/{$sorrel}")->assertStatus(422)->assertJsonPath('errors.baseline.0', 'only sessions of one car can be held against each other');
-        $this->putJson("/api/sessions/{$brindle}/baselines/{$brindle}")->assertStatus(422)->assertJsonPath('errors.baseline.0', 'a session is not held against itself');
+        $this->putJson("/api/sessions/{$brindle}/baselines/{$sorrel}")->assertStatus(422)->assertJsonPath('errors.baseline.0', 'only sessions of the same car can be compared');
+        $this->putJson("/api/sessions/{$brindle}/baselines/{$brindle}")->assertStatus(422)->assertJsonPath('errors.baseline.0', "a session can't be compared with itself");
         $this->putJson("/api/sessions/{$brindle}/baselines/nowhere")->assertStatus(422);
     }
 
@@ -92,7 +92,7 @@ final class ReviewApiTest extends TestCase
             $this->putJson("/api/sessions/{$session->ulid}/baselines/{$other}")->assertOk();
         }
 
-        $this->putJson("/api/sessions/{$session->ulid}/baselines/{$others[5]}")->assertStatus(422)->assertJsonPath('errors.baseline.0', 'at most 5 sessions can be held against one: take one away first');
+        $this->putJson("/api/sessions/{$session->ulid}/baselines/{$others[5]}")->assertStatus(422)->assertJsonPath('errors.baseline.0', 'at most 5 sessions can be compared with one. Remove one first');
     }
 
     public function test_a_plate_edited_later_changes_no_verdict_until_it_is_judged_anew_and_that_can_be_taken_back(): void
@@ -109,7 +109,7 @@ final class ReviewApiTest extends TestCase
 
         $back = $this->postJson("/api/sessions/{$session->ulid}/judge-as-before")->assertOk()->assertJsonPath('session.verdict', 'passed')->assertJsonPath('plates.changed', ['A3 (Tenon T-31)'])->assertJsonPath('plates.before', null);
         Contract::holds('POST', '/sessions/{session}/judge-as-before', $back);
-        $this->postJson("/api/sessions/{$session->ulid}/judge-as-before")->assertStatus(422)->assertJsonPath('errors.session.0', 'it was never judged by other plates');
+        $this->postJson("/api/sessions/{$session->ulid}/judge-as-before")->assertStatus(422)->assertJsonPath('errors.session.0', 'has never been re-checked');
     }
 
     public function test_judging_anew_needs_the_pieces(): void
@@ -133,7 +133,7 @@ final class ReviewApiTest extends TestCase
         self::assertTrue(ChargeSession::query()->where('ulid', $a3['proven']['boost_session'])->whereJsonContains('chain_adapters', $a3['adapter'])->exists());
         self::assertGreaterThan(0.9, $a3['proven']['of_boost']);
         $unused = collect($trust->json('adapters'))->firstWhere('sessions', 0);
-        self::assertSame([true, 'Test it before the first journey.'], [$unused['next_test']['due'], $unused['next_test']['why']]);
+        self::assertSame([true, 'Test it before you rely on it.'], [$unused['next_test']['due'], $unused['next_test']['why']]);
     }
 
     public function test_memory_of_stalls_grades_and_learned_curves(): void
@@ -143,7 +143,7 @@ final class ReviewApiTest extends TestCase
         $outlet = Outlet::query()->where('name', 'Fernway 400')->firstOrFail()->ulid;
         $stall = collect($memory->json('stalls'))->firstWhere('outlet', $outlet);
 
-        self::assertSame(['2', ['The last time at stall 2 it gave no more than 45.2 kW: less than it says.']], [$stall['stall'], array_map(static fn (string $t): string => (string) preg_replace('/than 4\d(\.\d)? kW/', 'than 45.2 kW', $t), $stall['trouble'])]);
+        self::assertSame(['2', ['Last time at stall 2 it gave no more than 45.2 kW, less than its rating.']], [$stall['stall'], array_map(static fn (string $t): string => (string) preg_replace('/than 4\d(\.\d)? kW/', 'than 45.2 kW', $t), $stall['trouble'])]);
         $stalls = $this->getJson('/api/memory?part=stalls')->assertOk()->assertJsonPath('learned', []);
         Contract::holds('GET', '/memory', $stalls);
         self::assertSame($memory->json('stalls'), $stalls->json('stalls'));
@@ -228,7 +228,7 @@ final class ReviewApiTest extends TestCase
         $this->patchJson("/api/sessions/{$session->ulid}", ['station_kwh' => 47.5, 'paid' => ['amount' => '18.53', 'currency' => 'USD']])->assertOk();
         $this->getJson("/api/sessions/{$session->ulid}/cdr")->assertJsonPath('total_cost.excl_vat', 18.53)->assertJsonPath('total_energy', 47.5)->assertJsonPath('charging_periods.0.dimensions.0', ['type' => 'ENERGY', 'volume' => 47.5]);
         $open = $this->begin('Brindle', 'Fernway 350', []);
-        Contract::holds('GET', '/sessions/{session}/cdr', $this->getJson("/api/sessions/{$open}/cdr")->assertStatus(422)->assertJsonPath('errors.session.0', 'is still open: finish it first'));
+        Contract::holds('GET', '/sessions/{session}/cdr', $this->getJson("/api/sessions/{$open}/cdr")->assertStatus(422)->assertJsonPath('errors.session.0', 'is still open. Finish it first'));
     }
 
     public function test_another_garage_sees_none_of_it(): void

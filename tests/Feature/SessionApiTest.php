@@ -61,7 +61,7 @@ final class SessionApiTest extends TestCase
 
         $finished = $this->postJson("/api/sessions/{$id}/finish")->assertOk()->assertJsonPath('session.verdict', 'passed');
         Contract::holds('POST', '/sessions/{session}/finish', $finished);
-        $this->take($id, [['t_s' => 180, 'kw' => 1]])->assertStatus(422)->assertJsonPath('errors.session.0', 'is finished; reopen it to change its readings');
+        $this->take($id, [['t_s' => 180, 'kw' => 1]])->assertStatus(422)->assertJsonPath('errors.session.0', 'is finished. Reopen it to change its readings');
         Contract::holds('POST', '/sessions/{session}/reopen', $this->postJson("/api/sessions/{$id}/reopen")->assertOk()->assertJsonPath('session.verdict', null));
     }
 

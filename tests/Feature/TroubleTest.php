@@ -122,6 +122,6 @@ final class TroubleTest extends TestCase
         $e = new \PDOException('database is locked');
         $e->errorInfo = ['HY000', 5, ''];
 
-        self::assertSame('Somebody else is writing just now. Nothing was written; try again in a moment.', $voice->say(Trouble::of($e)->cause ?? self::fail('no trouble')));
+        self::assertSame('Somebody else is saving something right now. Nothing was saved. Try again in a moment.', $voice->say(Trouble::of($e)->cause ?? self::fail('no trouble')));
     }
 }

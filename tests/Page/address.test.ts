@@ -37,7 +37,7 @@ test.each<[string, Shown]>([
       ],
     },
   ],
-])('%s comes back as it was', (_, shown) => {
+])('%s comes back unchanged', (_, shown) => {
   expect(fromAddress(toAddress(shown))).toEqual(shown);
 });
 

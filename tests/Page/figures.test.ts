@@ -85,7 +85,7 @@ test('times, power and money as they are said', () => {
   expect([quantity(399.6, 'v'), quantity(157.54, 'kw')]).toEqual(['400 V', '157.5 kW']);
 });
 
-test('what is typed on a plate is read as it was written, and nothing is guessed', () => {
+test('what is typed on a plate is read unchanged written, and nothing is guessed', () => {
   expect(read('number', '350')).toBe(350);
   expect(read('number', '0,5')).toBe(0.5);
   expect(read('number', '')).toBeNull();

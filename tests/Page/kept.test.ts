@@ -34,7 +34,7 @@ describe('an answer that is kept', () => {
     expect(await kept()).toEqual({ count: 1 });
   });
 
-  test('that was asked for after a change is as it was given', async () => {
+  test('that was asked for after a change is unchanged given', async () => {
     await oneMore();
     const asked = question();
     asks(asked);

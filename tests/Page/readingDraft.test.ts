@@ -117,7 +117,7 @@ describe('a value that can hardly be what it was typed as', () => {
 describe('a reading that is corrected', () => {
   const old = { client_id: 'r', t_s: 123.4, kw: 50, adapter_c: 40, note: 'in the rain' } as Reading;
 
-  it('is typed again as it was read', () => {
+  it('is typed again unchanged read', () => {
     expect(typedOf(old, FIELDS, celsius)).toMatchObject({ kw: '50', adapter_c: '40', volts: '', minute: '2.06' });
     expect(typedOf(old, FIELDS, fahrenheit).adapter_c).toBe('104');
   });

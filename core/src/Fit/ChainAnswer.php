@@ -9,6 +9,7 @@ use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Chain\VoltagePlan;
 use Harmozon\Core\Equipment\Adapter;
+use Harmozon\Core\Equipment\Quantity;
 use Harmozon\Core\Power\BindingCode;
 use Harmozon\Core\Power\LimitSet;
 use Harmozon\Core\Power\Link;
@@ -218,23 +219,32 @@ final readonly class ChainAnswer
 
     private function whyPower(Peak $peak): Message
     {
-        $binding = $peak->binding->message();
+        $binding = $this->binding($peak);
         if ($this->outcome === Outcome::WontCharge) {
             return Message::of('why.next_to_nothing', kw: Amount::kw($peak->kw), binding: $binding);
         }
         $supply = LowSupply::of($this);
         if ($supply !== null) {
-            return $supply->message($binding, $this->outcome === Outcome::Limited);
+            return $supply->message($binding);
         }
-        if ($this->outcome !== Outcome::Limited) {
-            return Message::of('why.peak', binding: $binding);
-        }
-        $adapter = $this->adapterOf($peak->linkId);
+        $adapter = $this->outcome === Outcome::Limited && $peak->binding === BindingCode::AdapterCurrent ? $this->adapterOf($peak->linkId) : null;
 
-        return match (true) {
-            $adapter !== null && $peak->binding === BindingCode::AdapterCurrent && ! $adapter->holdsBack() => Message::of('why.adapter_lowest', adapter: $adapter->name),
-            default => Message::of('why.held_back', binding: $binding),
-        };
+        return $adapter?->holdsBack() === false
+            ? Message::of('why.adapter_lowest', adapter: $adapter->name)
+            : Message::of('why.limited', binding: $binding);
+    }
+
+    /** What limits the power, with the figure of its rating where it is one. */
+    private function binding(Peak $peak): Message
+    {
+        if ($peak->limit === null) {
+            return $peak->binding->message();
+        }
+        [$quantity, $limit] = $peak->limit;
+        $isAbout = array_filter($this->links(), static fn (Link $l): bool => $l->id === $peak->linkId && $l->isAbout($quantity)) !== [];
+        $said = ['binding' => $peak->binding->message(), 'limit' => $quantity === Quantity::Amps ? Amount::amps($limit) : Amount::kw($limit)];
+
+        return $isAbout ? Message::of('why.binding_about', ...$said) : Message::of('why.binding', ...$said);
     }
 
     private function adapterOf(string $linkId): ?Adapter

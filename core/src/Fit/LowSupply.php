@@ -45,10 +45,8 @@ final readonly class LowSupply
         return $bestKw === null || $bestKw < $answer->peak->kw + self::LEAST_KW ? null : new self($volts, $answer->peak->kw, $bestV, $bestKw);
     }
 
-    public function message(Message $binding, bool $isLimited): Message
+    public function message(Message $binding): Message
     {
-        $told = ['binding' => $binding, 'volts' => Amount::volts($this->volts), 'kw' => Amount::kw($this->kw), 'best' => Amount::volts($this->bestV), 'best_kw' => Amount::kw($this->bestKw)];
-
-        return $isLimited ? Message::of('why.low_supply', ...$told) : Message::of('why.peak_low_supply', ...$told);
+        return Message::of('why.low_supply', binding: $binding, volts: Amount::volts($this->volts), kw: Amount::kw($this->kw), best: Amount::volts($this->bestV), best_kw: Amount::kw($this->bestKw));
     }
 }

@@ -35,6 +35,15 @@ enum BindingCode: string implements Term
         };
     }
 
+    /** Whether it is a power that a rating plate gives. */
+    public function isRating(): bool
+    {
+        return match ($this) {
+            self::StationPower, self::AdapterPower, self::ConverterPower => true,
+            default => false,
+        };
+    }
+
     /**
      * Of several links that bind at once, the lowest is named: one that is not the vehicle's own first, since it is what
      * could be changed; then by the order of the cases.

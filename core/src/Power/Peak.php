@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Power;
 
-/** The highest power over a span of charge, and the link that holds it there. */
+use Harmozon\Core\Equipment\Quantity;
+
+/** The highest power over a span of charge, and the link that limits it there. */
 final readonly class Peak
 {
-    public function __construct(public float $kw, public float $soc, public BindingCode $binding, public string $linkId)
+    /** @param  array{Quantity, float}|null  $limit  what that link allows; null where it is no single figure */
+    public function __construct(public float $kw, public float $soc, public BindingCode $binding, public string $linkId, public ?array $limit = null)
     {
     }
 }

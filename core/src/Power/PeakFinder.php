@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Power;
 
 use Harmozon\Core\Equipment\Curve;
+use Harmozon\Core\Equipment\Quantity;
 
 /**
  * The exact maximum of the smallest limit over a span of charge. Between the points of the curves every limit is a
@@ -95,6 +96,10 @@ final class PeakFinder
             }
         }
 
-        return new Peak($kw, $soc, $binding->code ?? BindingCode::VehicleCurve, $binding->linkId ?? '');
+        return new Peak($kw, $soc, $binding->code ?? BindingCode::VehicleCurve, $binding->linkId ?? '', match (true) {
+            $binding instanceof AmpLimit => [Quantity::Amps, $binding->amps],
+            $binding instanceof KwLimit && $binding->code->isRating() => [Quantity::Kw, $binding->kw],
+            default => null,
+        });
     }
 }

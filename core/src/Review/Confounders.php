@@ -48,7 +48,7 @@ final class Confounders
 
         return $a === null || $b === null || abs($a - $b) <= self::AMBIENT_K
             ? null
-            : new Confounder('ambient', Message::of('confounder.ambient'), Message::of('confounds.ambient', with: Amount::celsius($a), without: Amount::celsius($b), difference: Amount::kelvin(abs($a - $b))));
+            : new Confounder('ambient', Message::of('confounder.ambient'), Message::of('confounds.ambient', with: Amount::celsius($a), without: Amount::celsius($b), difference: Amount::kelvin(abs($a - $b)), colder: $a < $b ? 'yes' : 'no'));
     }
 
     /** As it was read, else as the conditions say. */

@@ -43,9 +43,9 @@ final class TermsWriterTest extends TestCase
     {
         $outcomes = array_column(self::terms()['sets']['outcome'], null, 'id');
 
-        self::assertSame(['id' => 'limited', 'words' => 'charges, held back', 'title' => 'Charges, held back'], $outcomes['limited']);
+        self::assertSame(['id' => 'limited', 'words' => 'charges, limited', 'title' => 'Charges, limited'], $outcomes['limited']);
         self::assertSame(
-            ['refused_by_policy' => 'refused', 'unverified' => 'check', 'wont_charge' => "won't", 'no_joint' => 'no', 'hazard' => 'do not'],
+            ['refused_by_policy' => 'refused', 'unverified' => 'check', 'wont_charge' => "won't", 'no_joint' => 'no', 'hazard' => "don't"],
             self::terms()['outcome_short'],
         );
     }

@@ -82,7 +82,7 @@ final class WritersTest extends TestCase
         self::assertSame(['t_s' => 0.0, 'soc' => 10.0, 'v' => 300.0, 'a' => 0.0, 'kw' => 0.0, 'car_kw' => 150.0, 'binding' => 'handshake', 'binding_link' => null, 'km_per_hour' => 0.0], array_diff_key($answer['points'][0], ['theta' => 0, 'pack_c' => 0]));
         $last = $answer['points'][count($answer['points']) - 1];
         self::assertSame([80.0, 300.0, 200.0, 60.0, 'station_current', 'post', 342.0], [$last['soc'], $last['v'], $last['a'], $last['kw'], $last['binding'], $last['binding_link'], $last['km_per_hour']]);
-        self::assertSame(['words' => "the station's amps", 'label' => "station's amps", 'is_vehicles_own' => false], ((array) $answer['bindings'])['station_current']);
+        self::assertSame(['words' => "the station's maximum current", 'label' => "station's maximum current", 'is_vehicles_own' => false], ((array) $answer['bindings'])['station_current']);
     }
 
     public function test_a_check(): void
@@ -173,7 +173,7 @@ final class WritersTest extends TestCase
         $reader = new EquipmentReader;
         self::assertSame(['310–380 V · 60 kWh', 'ccs1: 500 V · 500 A · 150 kW'], $writer->vehicle($reader->vehicle(Node::of(Cases::CAR))));
         self::assertSame(['1000 V · 300 A · 500 A 15 min'], $writer->adapter($reader->adapter(Node::of(Cases::ADAPTER))));
-        self::assertSame(['plate not read'], $writer->adapter($reader->adapter(Node::of(Cases::changed(Cases::ADAPTER, ['plate' => null])))));
+        self::assertSame(['rating not read'], $writer->adapter($reader->adapter(Node::of(Cases::changed(Cases::ADAPTER, ['plate' => null])))));
     }
 
     public function test_a_garage_is_read_piece_by_piece(): void
@@ -184,11 +184,11 @@ final class WritersTest extends TestCase
 
         self::assertSame(['post car', 'post second', 'other car', 'other second'], $pairs);
         foreach ([
-            'vehicles[1].id: "car" stands twice' => ['vehicles.1.id' => 'car'],
-            'outlets[1].id: "post" stands twice' => ['outlets.1.id' => 'post'],
-            'adapters[0].id: "second" is the id of another piece' => ['adapters.0.id' => 'second'],
+            'vehicles[1].id: "car" is listed twice' => ['vehicles.1.id' => 'car'],
+            'outlets[1].id: "post" is listed twice' => ['outlets.1.id' => 'post'],
+            'adapters[0].id: another piece in this case already has the id "second"' => ['adapters.0.id' => 'second'],
             'outlets[1].attached_adapter.id: "pack" names a link' => ['outlets.1.attached_adapter' => ['id' => 'pack'] + Cases::ADAPTER],
-            'adapters[0].id: "x1" stands twice' => ['adapters.0.id' => 'x1', 'outlets.1.attached_adapter' => ['id' => 'x1'] + Cases::ADAPTER],
+            'adapters[0].id: "x1" is listed twice' => ['adapters.0.id' => 'x1', 'outlets.1.attached_adapter' => ['id' => 'x1'] + Cases::ADAPTER],
             'format: expected' => ['format' => 'harmozon/case'],
             'vehicles: expected a list' => ['vehicles' => 'all'],
         ] as $told => $changes) {

@@ -177,9 +177,9 @@ final class ByConstructionTest extends TestCase
             return [$answer->outcome->value, round($answer->expectedPeakKw() ?? 0, 2), $answer->isAtMost(), $told];
         };
 
-        self::assertSame(['charges', 7.36, false, ['One phase is certain. With three, up to 22 kW.']], $at(3, null));
-        self::assertSame(['charges', 7.36, false, ['One phase is certain. With three, up to 22 kW.']], $at(null, null));
-        self::assertSame(['charges', 7.36, false, ['One phase is certain. With three, up to 11 kW.']], $at(null, null, 11.0));
+        self::assertSame(['charges', 7.36, false, ['Calculated with one phase, which is certain. With three, up to 22 kW.']], $at(3, null));
+        self::assertSame(['charges', 7.36, false, ['Calculated with one phase, which is certain. With three, up to 22 kW.']], $at(null, null));
+        self::assertSame(['charges', 7.36, false, ['Calculated with one phase, which is certain. With three, up to 11 kW.']], $at(null, null, 11.0));
         self::assertSame(['charges', 7.36, false, []], $at(1, null));
         self::assertSame(['charges', 7.0, false, []], $at(null, null, 7.0));
         self::assertSame(['charges', 22.0, false, []], $at(3, 3));

@@ -128,7 +128,7 @@ final class FieldEdgesTest extends TestCase
             'outlet.known_fault' => [str_repeat('é', 200), 'outlet.known_fault: is longer than 200 characters'],
             'vehicle.name' => [str_repeat('é', 500), 'vehicle.name: is longer than 500 characters'],
             'vehicle.programmes' => [[str_repeat('é', 500)], 'vehicle.programmes[0]: is longer than 500 characters'],
-            'outlet.stalls' => [$stalls(2000), 'outlet.stalls: holds more than 2000 entries'],
+            'outlet.stalls' => [$stalls(2000), 'outlet.stalls: has more than 2000 entries'],
         ] as $path => [$longest, $complaint]) {
             $longer = match (true) {
                 is_string($longest) => $longest.'x',
@@ -147,7 +147,7 @@ final class FieldEdgesTest extends TestCase
         }
         // Windows whose ends meet are windows.
         self::assertSame('', $case(['outlet.min_v' => 400, 'outlet.max_v' => 400, 'vehicle.inlets.0.ac.min_v' => 230, 'vehicle.inlets.0.ac.max_v' => 230, 'conditions.soc_from' => 80]));
-        self::assertStringContainsString('vehicle.inlets[0].ac.min_v: 231 V lies above max_v', $case(['vehicle.inlets.0.ac.min_v' => 231, 'vehicle.inlets.0.ac.max_v' => 230]));
+        self::assertStringContainsString('vehicle.inlets[0].ac.min_v: 231 V is above max_v', $case(['vehicle.inlets.0.ac.min_v' => 231, 'vehicle.inlets.0.ac.max_v' => 230]));
         self::assertStringContainsString('adapters[0].plate.limit_c: ', $case(['adapters' => [Cases::changed(Cases::ADAPTER, ['plate.rated_at_c' => 90, 'plate.limit_c' => 90])]]));
         self::assertSame('', $case(['adapters' => [Cases::changed(Cases::ADAPTER, ['plate.rated_at_c' => 89, 'plate.limit_c' => 90])]]));
         // What was given is quoted up to forty characters.
@@ -164,16 +164,16 @@ final class FieldEdgesTest extends TestCase
         $garage = static fn (array $fields): string => Say::refusal(static fn () => (new CaseReader)->garage(Node::of($fields + ['format' => CaseReader::GARAGE_FORMAT, 'version' => 1, 'vehicles' => [], 'outlets' => []])));
         self::assertSame('', $garage([]));
         // One too many is refused before any is read; as many as may be are read, and the first is named.
-        self::assertSame(['vehicles[0].inlets: is required', 'vehicles: holds more than 20000 entries'], [$garage(['vehicles' => array_fill(0, 20_000, [])]), $garage(['vehicles' => array_fill(0, 20_001, [])])]);
-        self::assertSame(['outlets[0].current: is required', 'outlets: holds more than 20000 entries'], [$garage(['outlets' => array_fill(0, 20_000, [])]), $garage(['outlets' => array_fill(0, 20_001, [])])]);
-        self::assertSame(['adapters[0].id: is required', 'adapters: holds more than 1000 entries'], [$garage(['adapters' => array_fill(0, 1000, [])]), $garage(['adapters' => array_fill(0, 1001, [])])]);
+        self::assertSame(['vehicles[0].inlets: is required', 'vehicles: has more than 20000 entries'], [$garage(['vehicles' => array_fill(0, 20_000, [])]), $garage(['vehicles' => array_fill(0, 20_001, [])])]);
+        self::assertSame(['outlets[0].current: is required', 'outlets: has more than 20000 entries'], [$garage(['outlets' => array_fill(0, 20_000, [])]), $garage(['outlets' => array_fill(0, 20_001, [])])]);
+        self::assertSame(['adapters[0].id: is required', 'adapters: has more than 1000 entries'], [$garage(['adapters' => array_fill(0, 1000, [])]), $garage(['adapters' => array_fill(0, 1001, [])])]);
     }
 
     /** @param  callable(float): string  $complaint */
     private function edges(string $path, float $least, float $most, string $unit, callable $complaint): void
     {
         $named = (string) preg_replace('/\.(\d+)/', '[$1]', $path);
-        $span = trim(sprintf('%s … %s %s', $least, $most, $unit));
+        $span = trim(sprintf('%s to %s %s', $least, $most, $unit));
         self::assertSame(['', ''], [$complaint($least), $complaint($most)], $path);
         foreach ([round($least - 0.001, 3), round($most + 0.001, 3)] as $beyond) {
             self::assertSame(sprintf('%s: %s is outside %s', $named, $beyond, $span), $complaint($beyond));

@@ -48,7 +48,7 @@ final class CabinetTest extends TestCase
         $asked = array_map(static fn (Unread $u): array => [$u->path, $u->asked->kind(), $u->piece], $answer->limits->unread ?? []);
 
         self::assertSame([[$path, $kind, 'post']], $asked);
-        self::assertStringContainsString('The kW shown is a ceiling.', Say::all($answer->cautions()));
+        self::assertStringContainsString('The kW shown is a maximum.', Say::all($answer->cautions()));
     }
 
     /** @return iterable<string, array{array<string, mixed>, string, FactKind}> */
@@ -74,9 +74,9 @@ final class CabinetTest extends TestCase
     /** @return iterable<string, array{array<string, mixed>, string, string}> */
     public static function ceilings(): iterable
     {
-        yield 'the station' => [['outlet.max_a' => null], "the station's amps", 'post'];
-        yield 'its kW' => [['outlet.max_kw' => null], "the station's kW", 'post'];
-        yield "the inlet's amps" => [['vehicle.inlets.0.dc.max_a' => null], "the DC amps of the car's inlet", 'car'];
+        yield 'the station' => [['outlet.max_a' => null], "the station's maximum current", 'post'];
+        yield 'its kW' => [['outlet.max_kw' => null], "the station's maximum power", 'post'];
+        yield "the inlet's amps" => [['vehicle.inlets.0.dc.max_a' => null], "the DC current limit of the car's inlet", 'car'];
         yield 'the curve' => [['vehicle.charge_curve_kw' => null], "the car's charge curve", 'car'];
     }
 }

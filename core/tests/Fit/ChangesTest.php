@@ -72,15 +72,15 @@ final class ChangesTest extends TestCase
     public function test_what_could_be_bought_is_told_as_a_condition(): void
     {
         $case = Cases::read(Cases::file(outlet: ['coupler' => 'j3400', 'max_a' => 300]));
-        foreach ([[AdapterPolicy::Certified, 'A certified one of this kind would pass'], [AdapterPolicy::Any, 'A certified one of this kind would pass'], [AdapterPolicy::Maker, "One of this kind that the car's maker approves would pass"]] as [$policy, $said]) {
+        foreach ([[AdapterPolicy::Certified, 'A certified adapter of this kind would do'], [AdapterPolicy::Any, 'A certified adapter of this kind would do'], [AdapterPolicy::Maker, "An adapter of this kind that the car's maker approves would do"]] as [$policy, $said]) {
             $best = (new Fitter(self::catalogue()->forSale(), $case->conditions, $policy))->answer($case->outlet, $case->vehicle)->best;
 
             self::assertSame([Outcome::Limited, true], [$best->outcome, $best->isToBuy()]);
-            self::assertSame('would charge, held back', Say::it($best->word()));
+            self::assertSame('would charge, limited', Say::it($best->word()));
             self::assertStringStartsWith($said, Say::it(Cases::gate($best, GateName::Adapter)->reason()));
         }
         $own = Cases::answer(Cases::file(outlet: ['coupler' => 'j3400', 'max_a' => 300], adapters: [['holds_back' => true]]))->best;
-        self::assertSame([false, 'charges, held back'], [$own->isToBuy(), Say::it($own->word())]);
+        self::assertSame([false, 'charges, limited'], [$own->isToBuy(), Say::it($own->word())]);
     }
 
     public function test_an_answer_that_charges_needs_no_change(): void
@@ -92,7 +92,7 @@ final class ChangesTest extends TestCase
     {
         $file = Cases::file(car: ['inlets.0.dc.signalling' => ['can_legacy'], 'inlets.0.dc.retrofit' => ['adds' => ['plc'], 'state' => 'available']]);
 
-        self::assertContains('the retrofit of Test car that adds power-line communication: charges 150', self::changes($file));
+        self::assertContains('a retrofit for Test car that adds power-line communication: charges 150', self::changes($file));
         self::assertStringNotContainsString('retrofit', implode(self::changes(Cases::changed($file, ['vehicle.inlets.0.dc.retrofit' => 'impossible']))));
         // A retrofit that adds the language is of no use where another gate fails too.
         self::assertStringNotContainsString('retrofit', implode(self::changes(Cases::changed($file, ['outlet.min_v' => 450]))));
@@ -112,7 +112,7 @@ final class ChangesTest extends TestCase
             adapters: [['input' => 'ccs1', 'output' => 'chademo', 'translates' => ['from' => ['plc'], 'to' => ['can_chademo']], 'battery_ok' => false]],
         );
 
-        self::assertContains('charging the own battery of A1: charges 40', self::changes($file));
+        self::assertContains("charging A1's own battery: charges 40", self::changes($file));
     }
 
     public function test_arriving_lower_helps_where_the_ceiling_is_above_the_empty_pack(): void
@@ -120,7 +120,7 @@ final class ChangesTest extends TestCase
         // 580 V empty, 600 V at 10 %: a 590 V station meets it at 5 %.
         $file = Cases::file(car: Cases::HIGH_VOLTAGE, outlet: ['max_v' => 590]);
 
-        self::assertContains('arriving below 5 %: charges 150', self::changes($file));
+        self::assertContains('arriving with less than 5 %: charges 150', self::changes($file));
         self::assertStringNotContainsString('arriving', implode(self::changes(Cases::changed($file, ['outlet.max_v' => 500]))));
     }
 
@@ -131,13 +131,13 @@ final class ChangesTest extends TestCase
         self::assertContains('another stall: Closed hub, third generation in full: charges 150', self::changes(Cases::file(car: $high, outlet: $hub)));
 
         $closed = Cases::file(outlet: ['access' => ['kind' => 'makes', 'makes' => ['sluice']]]);
-        self::assertContains('an account or admission that lets this car start here: charges 150', self::changes($closed));
+        self::assertContains('an account or approval that lets this car start here: charges 150', self::changes($closed));
 
         $shared = Cases::file(outlet: ['cabinet' => ['kw' => 200, 'policy' => 'halves', 'partner_active' => true]]);
-        self::assertContains('when the neighbour at the cabinet has left: charges 150', self::changes($shared));
+        self::assertContains('waiting until the neighbour on the cabinet has left: charges 150', self::changes($shared));
 
         $extended = Cases::file(outlet: ['extension' => true]);
-        self::assertContains('without the extension lead: charges 150', self::changes($extended));
+        self::assertContains('leaving out the extension lead: charges 150', self::changes($extended));
     }
 
     public function test_changes_are_ranked_by_gain_and_every_one_improves_the_answer(): void

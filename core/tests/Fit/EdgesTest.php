@@ -21,14 +21,14 @@ final class EdgesTest extends TestCase
         $case = Cases::read(Cases::file(adapters: [[]]));
         $answer = $case->fitter()->exactly($case->outlet, $case->adapters, $case->vehicle)->best;
 
-        self::assertSame([Outcome::NoJoint, 'ccs1 does not go into the j3400 side of A1.'], [$answer->outcome, Say::it(Cases::gate($answer, GateName::Shape)->reason())]);
+        self::assertSame([Outcome::NoJoint, "ccs1 doesn't go into the j3400 side of A1."], [$answer->outcome, Say::it(Cases::gate($answer, GateName::Shape)->reason())]);
     }
 
     public function test_contacts_that_carry_no_such_current_are_named(): void
     {
         $answer = Cases::answer(Cases::file(outlet: ['coupler' => 'type1']))->best;
 
-        self::assertSame([Outcome::WontCharge, 'A type1 has no contacts for DC: the record of this outlet cannot be right.'], [$answer->outcome, Say::it(Cases::gate($answer, GateName::Current)->reason())]);
+        self::assertSame([Outcome::WontCharge, "A type1 has no contacts for DC, so this charger's record can't be right."], [$answer->outcome, Say::it(Cases::gate($answer, GateName::Current)->reason())]);
     }
 
     #[DataProvider('reaches')]
@@ -44,8 +44,8 @@ final class EdgesTest extends TestCase
     /** @return iterable<string, array{string, float, string, string}> */
     public static function reaches(): iterable
     {
-        yield 'either way round' => ['rear-left', 4.9, 'pass', 'either way round'];
-        yield 'a little less' => ['rear-left', 4.89, 'caution', 'back in, one bay'];
+        yield 'either way round' => ['rear-left', 4.9, 'pass', 'whichever way you park'];
+        yield 'a little less' => ['rear-left', 4.89, 'caution', 'back in; one bay is enough'];
         yield 'nose first' => ['front-left', 4.89, 'pass', 'nose first'];
         yield 'to the near corner' => ['front-right', 1.7, 'pass', 'nose first'];
         yield 'not quite to the near corner' => ['front-right', 1.69, 'caution', 'two bays'];
@@ -55,7 +55,7 @@ final class EdgesTest extends TestCase
         yield 'not quite to the middle' => ['front-centre', 1.19, 'caution', 'two bays'];
         yield 'backing in to the middle' => ['rear-centre', 1.2, 'caution', 'back in'];
         yield 'across two bays' => ['rear-left', 1.0, 'caution', 'two bays'];
-        yield 'too short' => ['rear-left', 0.99, 'caution', 'will probably not reach'];
+        yield 'too short' => ['rear-left', 0.99, 'caution', "probably won't reach"];
     }
 
     #[DataProvider('volts')]
@@ -99,32 +99,32 @@ final class EdgesTest extends TestCase
         $with = static fn (array ...$adapters): array => ['outlet' => ['coupler' => 'j3400'], 'adapters' => $adapters];
         yield 'no adapter' => [[], GateName::Adapter, 'pass', 'No adapter needed.'];
         // 150 kW at 320 V.
-        yield 'a boost that may be overrun' => [$with([]), GateName::Adapter, 'caution', 'A1 is rated for 300 A, 500 A for 15 min, and nothing says that it holds the current back by itself: the rest could carry 469 A. Ask the car for less, choose a weaker stall, or stop by the minute that the forecast names.'];
-        yield 'a rating that may be overrun' => [$with(['plate.boost_a' => null, 'plate.boost_minutes' => null]), GateName::Adapter, 'caution', 'A1 is rated for 300 A and nothing says that it holds the current back by itself: the rest could carry 469 A. Ask the car for less, or choose a weaker stall.'];
+        yield 'a boost that may be overrun' => [$with([]), GateName::Adapter, 'caution', "A1 may not limit the current itself. It is rated 300 A continuous and 500 A for 15 min; everything else here can carry 469 A. Lower the car's charging limit, pick a weaker stall, or stop by the minute given in the forecast."];
+        yield 'a rating that may be overrun' => [$with(['plate.boost_a' => null, 'plate.boost_minutes' => null]), GateName::Adapter, 'caution', "A1 may not limit the current itself. It is rated 300 A continuous; everything else here can carry 469 A. Lower the car's charging limit or pick a weaker stall."];
         yield 'one that holds back' => [$with(['holds_back' => true]), GateName::Adapter, 'pass', 'A1 is certified by a test laboratory.'];
-        yield 'one that only claims' => [$with(['certification' => 'claims']), GateName::Adapter, 'fail', 'A1 is only claimed to be built to the standard, and the policy asks for certified adapters.'];
-        yield 'an extension lead' => [['outlet' => ['extension' => true], 'post' => Cases::AC_POST], GateName::Adapter, 'caution', "An extension lead stands in the chain: use one only where the supply's handbook allows it."];
-        yield 'no DC side' => [['car' => ['inlets.0.dc' => null]], GateName::Signalling, 'fail', 'This inlet has no DC side, so it speaks no DC language.'];
+        yield 'one that only claims' => [$with(['certification' => 'claims']), GateName::Adapter, 'fail', 'A1 is said to be built to the standard, but not certified. Your policy requires certified adapters.'];
+        yield 'an extension lead' => [['outlet' => ['extension' => true], 'post' => Cases::AC_POST], GateName::Adapter, 'caution', "There's an extension lead in the chain. Use one only if the supply's handbook allows it."];
+        yield 'no DC side' => [['car' => ['inlets.0.dc' => null]], GateName::Signalling, 'fail', 'This inlet has no DC side, so it has no DC protocol.'];
         yield 'the pilot' => [['post' => Cases::AC_POST], GateName::Signalling, 'pass', 'Both use the AC control pilot.'];
-        yield 'one language' => [[], GateName::Signalling, 'pass', 'Both speak power-line communication.'];
+        yield 'one language' => [[], GateName::Signalling, 'pass', 'Both use power-line communication.'];
         $chademo = ['inlets.0.dc.signalling' => ['can_chademo']];
         $translates = ['translates' => ['from' => ['plc'], 'to' => ['can_chademo']]];
-        yield 'one translated into' => [['car' => $chademo, ...$with($translates)], GateName::Signalling, 'pass', 'A1 translates into CHAdeMO signalling, which Test car speaks.'];
-        yield 'translated away' => [['outlet' => ['coupler' => 'j3400', 'signalling' => null], 'adapters' => [$translates]], GateName::Signalling, 'fail', 'Test car understands power-line communication, and that cannot come through on this way, whatever the station speaks.'];
-        yield 'translated, if the station speaks it' => [['car' => $chademo, 'outlet' => ['coupler' => 'j3400', 'signalling' => null], 'adapters' => [$translates]], GateName::Signalling, 'unknown', 'Not known yet: which language this station speaks.'];
-        yield 'none in common' => [['outlet' => ['signalling' => ['can_chademo']]], GateName::Signalling, 'fail', 'The station speaks CHAdeMO signalling, Test car only power-line communication; whether a retrofit exists is not known.'];
-        yield 'the car unread' => [['car' => ['inlets.0.coupler' => 'j3400', 'inlets.0.dc.signalling' => null], 'outlet' => ['coupler' => 'j3400']], GateName::Signalling, 'unknown', 'Not known yet: which DC languages Test car speaks.'];
-        yield 'a recall that nobody looked up' => [$with(['recalled' => null]), GateName::Adapter, 'unknown', 'Not known yet: whether A1 is under recall. If A1 is, do not connect it.'];
-        yield 'damage that nobody looked for' => [$with(['damaged' => null]), GateName::Adapter, 'unknown', 'Not known yet: whether A1 is damaged. If A1 is, do not connect it.'];
-        yield 'amps that nobody read' => [$with(['plate.continuous_a' => null, 'plate.boost_a' => null, 'plate.boost_minutes' => null]), GateName::Adapter, 'unknown', 'Not known yet: the amps of A1.'];
-        yield 'a rating that nobody read' => [$with(['plate.max_v' => null]), GateName::Voltage, 'unknown', 'Not known yet: the rated volts of A1. A1 must be rated for 360 V at least.'];
-        yield 'more than a rating' => [$with(['plate.max_v' => 350]), GateName::Voltage, 'fail', '360 V would reach A1, which is rated for 350 V.', ['volts 360 V', 'rated 350 V']];
-        yield 'volts' => [[], GateName::Voltage, 'pass', 'The pack runs from 320 V to 360 V; the station gives 150 V to 1000 V.', ['pack_at_start 320 V', 'pack_at_target 360 V', 'station_min 150 V', 'station_max 1000 V']];
-        yield 'volts of the mains' => [['post' => Cases::AC_POST], GateName::Voltage, 'pass', "240 V lies within the onboard charger's volts.", ['supply 240 V']];
-        yield 'half a pack' => [['car' => [...Cases::HIGH_VOLTAGE, 'inlets.0.dc.split_pack' => true], 'outlet' => ['max_v' => 500]], GateName::Voltage, 'pass', "The car switches its pack to two halves, which lie below the station's 500 V.", ['pack_at_start 600 V', 'pack_at_target 750 V', 'station_min 150 V', 'station_max 500 V']];
-        yield 'shapes' => [$with([]), GateName::Shape, 'pass', 'j3400, through A1, meets ccs1.'];
-        yield 'current' => [$with([]), GateName::Current, 'pass', 'DC all along.'];
-        yield 'access' => [[], GateName::Access, 'pass', 'Open to everyone: start as the stall says.'];
+        yield 'one translated into' => [['car' => $chademo, ...$with($translates)], GateName::Signalling, 'pass', 'A1 translates to CHAdeMO signalling, which Test car uses.'];
+        yield 'translated away' => [['outlet' => ['coupler' => 'j3400', 'signalling' => null], 'adapters' => [$translates]], GateName::Signalling, 'fail', "Test car uses power-line communication, which can't reach it this way, whatever the station uses."];
+        yield 'translated, if the station speaks it' => [['car' => $chademo, 'outlet' => ['coupler' => 'j3400', 'signalling' => null], 'adapters' => [$translates]], GateName::Signalling, 'unknown', 'Not known yet: which communication protocol this station uses.'];
+        yield 'none in common' => [['outlet' => ['signalling' => ['can_chademo']]], GateName::Signalling, 'fail', "The station uses CHAdeMO signalling; Test car uses only power-line communication. Not known: whether there's a retrofit."];
+        yield 'the car unread' => [['car' => ['inlets.0.coupler' => 'j3400', 'inlets.0.dc.signalling' => null], 'outlet' => ['coupler' => 'j3400']], GateName::Signalling, 'unknown', 'Not known yet: which DC protocols Test car uses.'];
+        yield 'a recall that nobody looked up' => [$with(['recalled' => null]), GateName::Adapter, 'unknown', "Not known yet: whether A1 is under recall. If A1 is recalled, don't connect it."];
+        yield 'damage that nobody looked for' => [$with(['damaged' => null]), GateName::Adapter, 'unknown', "Not known yet: whether A1 is damaged. If A1 is damaged, don't connect it."];
+        yield 'amps that nobody read' => [$with(['plate.continuous_a' => null, 'plate.boost_a' => null, 'plate.boost_minutes' => null]), GateName::Adapter, 'unknown', "Not known yet: A1's current rating."];
+        yield 'a rating that nobody read' => [$with(['plate.max_v' => null]), GateName::Voltage, 'unknown', "Not known yet: A1's voltage rating. A1 must be rated for at least 360 V."];
+        yield 'more than a rating' => [$with(['plate.max_v' => 350]), GateName::Voltage, 'fail', 'A1 would see 360 V; it is rated for 350 V.', ['volts 360 V', 'rated 350 V']];
+        yield 'volts' => [[], GateName::Voltage, 'pass', "The battery runs from 320 V to 360 V; the station's range is 150 V to 1000 V.", ['pack_at_start 320 V', 'pack_at_target 360 V', 'station_min 150 V', 'station_max 1000 V']];
+        yield 'volts of the mains' => [['post' => Cases::AC_POST], GateName::Voltage, 'pass', "240 V is within the onboard charger's range.", ['supply 240 V']];
+        yield 'half a pack' => [['car' => [...Cases::HIGH_VOLTAGE, 'inlets.0.dc.split_pack' => true], 'outlet' => ['max_v' => 500]], GateName::Voltage, 'pass', "The car switches its battery to two halves, which are within the station's 500 V.", ['pack_at_start 600 V', 'pack_at_target 750 V', 'station_min 150 V', 'station_max 500 V']];
+        yield 'shapes' => [$with([]), GateName::Shape, 'pass', 'j3400 fits ccs1 through A1.'];
+        yield 'current' => [$with([]), GateName::Current, 'pass', 'DC all the way.'];
+        yield 'access' => [[], GateName::Access, 'pass', 'Open to everyone. Start as the stall says.'];
     }
 
     /** What nobody has read is the reason of an answer only where it keeps the answer open. */
@@ -132,8 +132,8 @@ final class EdgesTest extends TestCase
     {
         $why = static fn (array $outlet): string => Say::it(Cases::answer(Cases::file(outlet: $outlet))->best->why());
 
-        self::assertSame("The peak is set by the car's own charge curve.", $why(['cable' => ['length_m' => null, 'cooled' => true, 'continuous_a' => 500]]));
-        self::assertSame("Not known yet: the station's highest volts.", $why(['max_v' => null, 'cable' => null]));
+        self::assertSame("Limited by the car's charge curve.", $why(['cable' => ['length_m' => null, 'cooled' => true, 'continuous_a' => 500]]));
+        self::assertSame("Not known yet: the station's maximum voltage.", $why(['max_v' => null, 'cable' => null]));
     }
 
     /** Each adapter is held against what stands before it, not against the station. */
@@ -165,16 +165,16 @@ final class EdgesTest extends TestCase
         );
         $told = array_map(Say::it(...), Cases::answer($file)->best->cautions());
 
-        $parts = ['Starts with an account', 'A1 is due for a test', 'back in, one bay', 'Known fault of this stall: latch sticks.', 'Not read yet: ', 'A1: adapter into the car first', 'Look for debris', 'Stop the session first'];
+        $parts = ['Needs an account', 'A1 is due for a test', 'back in; one bay is enough', 'Known fault at this stall: latch sticks.', 'Not read yet: ', 'A1: adapter into the car first', 'Look for debris', 'Stop the session first'];
         self::assertCount(count($parts), $told);
         foreach ($parts as $i => $part) {
             self::assertStringContainsString($part, $told[$i]);
         }
-        self::assertStringContainsString('nothing says that it holds the current back', $told[1]);
+        self::assertStringContainsString('may not limit the current itself', $told[1]);
 
         $ac = array_map(Say::it(...), Cases::answer(Cases::file(post: Cases::AC_POST))->best->cautions());
         self::assertStringContainsString('licensed electrician', $ac[count($ac) - 1]);
-        self::assertStringNotContainsString('pull a handle', implode(' ', $ac));
+        self::assertStringNotContainsString('pull a connector', implode(' ', $ac));
     }
 
     public function test_an_adapter_that_may_not_hold_back_is_told_of_even_while_its_gate_asks_something_else(): void
@@ -183,9 +183,9 @@ final class EdgesTest extends TestCase
         $told = array_map(Say::it(...), $best->cautions());
 
         self::assertSame(Result::Unknown, Cases::gate($best, GateName::Adapter)->result());
-        self::assertStringContainsString('nothing says that it holds the current back by itself', implode(' ', $told));
-        self::assertStringContainsString('A1: order not known', implode(' ', $told));
-        self::assertStringNotContainsString('holds the current back', implode(' ', array_map(Say::it(...), Cases::answer(Cases::file(outlet: ['coupler' => 'j3400'], adapters: [['damaged' => null, 'holds_back' => true]]))->best->cautions())));
+        self::assertStringContainsString('may not limit the current itself', implode(' ', $told));
+        self::assertStringContainsString('A1: connecting order not known', implode(' ', $told));
+        self::assertStringNotContainsString('may not limit the current', implode(' ', array_map(Say::it(...), Cases::answer(Cases::file(outlet: ['coupler' => 'j3400'], adapters: [['damaged' => null, 'holds_back' => true]]))->best->cautions())));
         self::assertSame([], Cases::answer(Cases::file(outlet: ['coupler' => 'gbt_dc']))->best->cautions(), 'where nothing can flow there is nothing to be careful about');
     }
 

@@ -69,7 +69,7 @@ final class NetworkSetUpTest extends TestCase
     {
         $reason = self::answer(self::ACCOUNT, [['name' => 'Fernway', 'membership' => 'to_do', 'app' => 'to_do']])->gate(GateName::Access)->reason();
 
-        self::assertSame('Do this before you leave, for Fernway: the app and the membership.', \Harmozon\Core\Tests\Say::it($reason));
+        self::assertSame('Before you leave, set up Fernway: the app and the membership.', \Harmozon\Core\Tests\Say::it($reason));
     }
 
     public function test_a_state_that_is_none_is_named(): void

@@ -49,20 +49,20 @@ final class RulingsTest extends TestCase
         $active = ['translates' => ['from' => ['plc'], 'to' => ['can_chademo']], 'battery_ok' => true, 'holds_back' => true];
         $through = static fn (?array $station, ?array $car, array $adapter): array => Cases::file(['inlets.0.dc.signalling' => $car], ['coupler' => 'j3400', 'signalling' => $station], [$adapter]);
 
-        yield 'a station whose language nobody knows, and a car that has none' => [$through(null, [], []), Outcome::WontCharge, GateName::Signalling, Result::Fail, 'cannot come through'];
-        yield 'a language that the translation does not give' => [$through(null, ['plc'], $active), Outcome::WontCharge, GateName::Signalling, Result::Fail, 'whatever the station speaks'];
-        yield 'one that it may give' => [$through(null, ['can_chademo'], $active), Outcome::Unverified, GateName::Signalling, Result::Unknown, 'which language this station speaks'];
-        yield 'a translation that understands nothing' => [$through(null, ['can_chademo'], ['translates' => ['from' => [], 'to' => ['can_chademo']]] + $active), Outcome::WontCharge, GateName::Signalling, Result::Fail, 'gets through'];
-        yield 'a station that says nothing, to a car nobody asked' => [$through([], null, []), Outcome::WontCharge, GateName::Signalling, Result::Fail, 'gets through'];
-        yield 'nobody asked either' => [Cases::file(['inlets.0.coupler' => 'j3400', 'inlets.0.dc.signalling' => null], ['coupler' => 'j3400', 'signalling' => null]), Outcome::Unverified, GateName::Signalling, Result::Unknown, 'which DC languages Test car speaks'];
+        yield 'a station whose language nobody knows, and a car that has none' => [$through(null, [], []), Outcome::WontCharge, GateName::Signalling, Result::Fail, "can't reach"];
+        yield 'a language that the translation does not give' => [$through(null, ['plc'], $active), Outcome::WontCharge, GateName::Signalling, Result::Fail, 'whatever the station uses'];
+        yield 'one that it may give' => [$through(null, ['can_chademo'], $active), Outcome::Unverified, GateName::Signalling, Result::Unknown, 'which communication protocol this station uses'];
+        yield 'a translation that understands nothing' => [$through(null, ['can_chademo'], ['translates' => ['from' => [], 'to' => ['can_chademo']]] + $active), Outcome::WontCharge, GateName::Signalling, Result::Fail, 'reaches the car this way'];
+        yield 'a station that says nothing, to a car nobody asked' => [$through([], null, []), Outcome::WontCharge, GateName::Signalling, Result::Fail, 'reaches the car this way'];
+        yield 'nobody asked either' => [Cases::file(['inlets.0.coupler' => 'j3400', 'inlets.0.dc.signalling' => null], ['coupler' => 'j3400', 'signalling' => null]), Outcome::Unverified, GateName::Signalling, Result::Unknown, 'which DC protocols Test car uses'];
         yield 'an AC post that has none' => [Cases::file(outlet: ['signalling' => []], post: Cases::AC_POST), Outcome::WontCharge, GateName::Signalling, Result::Fail, 'control pilot'];
 
         $access = static fn (?array $makes, ?array $programmes, string $kind): array => Cases::file(['programmes' => $programmes], ['access' => ['kind' => $kind, 'makes' => $makes]]);
         foreach (['makes', 'owners_only'] as $kind) {
-            yield "{$kind}: an empty list admits nobody, whoever asks" => [$access([], null, $kind), Outcome::WontCharge, GateName::Access, Result::Fail, 'Nobody'];
-            yield "{$kind}: a car that no network admits" => [$access(null, [], $kind), Outcome::WontCharge, GateName::Access, Result::Fail, 'no network admits'];
-            yield "{$kind}: nothing known about the driver" => [$access(['ostler'], null, $kind), Outcome::Unverified, GateName::Access, Result::Unknown, 'which networks admit Test car'];
-            yield "{$kind}: nothing known about the place" => [$access(null, ['ostler'], $kind), Outcome::Unverified, GateName::Access, Result::Unknown, 'which makes are admitted'];
+            yield "{$kind}: an empty list admits nobody, whoever asks" => [$access([], null, $kind), Outcome::WontCharge, GateName::Access, Result::Fail, 'Not open to anyone'];
+            yield "{$kind}: a car that no network admits" => [$access(null, [], $kind), Outcome::WontCharge, GateName::Access, Result::Fail, "isn't on its list"];
+            yield "{$kind}: nothing known about the driver" => [$access(['ostler'], null, $kind), Outcome::Unverified, GateName::Access, Result::Unknown, 'which networks accept Test car'];
+            yield "{$kind}: nothing known about the place" => [$access(null, ['ostler'], $kind), Outcome::Unverified, GateName::Access, Result::Unknown, 'which makes may charge'];
         }
     }
 
@@ -78,29 +78,29 @@ final class RulingsTest extends TestCase
         yield 'split or not, the floor is too high' => [$at($split, ['max_v' => 500, 'min_v' => 350]), Outcome::WontCharge, GateName::Voltage, Result::Fail, '350 V'];
         yield 'split or not, the ceiling is too low' => [$at($split, ['max_v' => 280]), Outcome::WontCharge, GateName::Voltage, Result::Fail, 'half'];
         yield 'split, it would run from 300 V to 375 V' => [$at($split, ['max_v' => 500]), Outcome::Unverified, GateName::Voltage, Result::Unknown, 'two halves'];
-        yield 'either it does not start, or 375 V reach 320 V' => [$at($split, ['max_v' => 500], ['plate.max_v' => 320]), Outcome::Hazard, GateName::Voltage, Result::Fail, 'either nothing starts, or A1 sees more than the 320 V'];
+        yield 'either it does not start, or 375 V reach 320 V' => [$at($split, ['max_v' => 500], ['plate.max_v' => 320]), Outcome::Hazard, GateName::Voltage, Result::Fail, 'either nothing starts or A1 sees more than the 320 V'];
         yield 'a step-up that works needs no split' => [$at($split + $boost, ['max_v' => 500]), Outcome::Limited, GateName::Voltage, Result::Caution, 'steps up'];
         yield 'a step-up below the floor, and a split nobody knows of' => [$at($split + ['inlets.0.dc.boost_converter' => ['max_kw' => 100, 'input_v' => 250]], ['max_v' => 500, 'min_v' => 280]), Outcome::Unverified, GateName::Voltage, Result::Unknown, 'two halves'];
-        yield 'a step-up whose volts nobody read' => [$at($high + ['inlets.0.dc.boost_converter' => ['max_kw' => 100]], ['max_v' => 500]), Outcome::Unverified, GateName::Voltage, Result::Unknown, 'step-up takes in'];
-        yield 'it might put 500 V on 450 V' => [$at($high + ['inlets.0.dc.boost_converter' => ['max_kw' => 100]], ['max_v' => 500], ['plate.max_v' => 450]), Outcome::Unverified, GateName::Voltage, Result::Unknown, 'A1 is rated for 450 V: more would be dangerous'];
+        yield 'a step-up whose volts nobody read' => [$at($high + ['inlets.0.dc.boost_converter' => ['max_kw' => 100]], ['max_v' => 500]), Outcome::Unverified, GateName::Voltage, Result::Unknown, 'step-up converter takes'];
+        yield 'it might put 500 V on 450 V' => [$at($high + ['inlets.0.dc.boost_converter' => ['max_kw' => 100]], ['max_v' => 500], ['plate.max_v' => 450]), Outcome::Unverified, GateName::Voltage, Result::Unknown, 'A1 is rated for 450 V. More would be dangerous'];
         yield 'whatever it takes, no less than the floor of 470 V' => [$at($high + ['inlets.0.dc.boost_converter' => ['max_kw' => 100]], ['max_v' => 500, 'min_v' => 470], ['plate.max_v' => 450]), Outcome::Hazard, GateName::Voltage, Result::Fail, '450 V'];
 
         // The pack starts at 320 V and is at 360 V when it leaves.
-        yield 'a ceiling nobody read, and a piece that bears the start only' => [$at([], ['max_v' => null], ['plate.max_v' => 340]), Outcome::Unverified, GateName::Voltage, Result::Unknown, 'more would be dangerous'];
-        yield 'one that does not even bear the start' => [$at([], ['max_v' => null], ['plate.max_v' => 310]), Outcome::Hazard, GateName::Voltage, Result::Fail, 'highest volts'];
+        yield 'a ceiling nobody read, and a piece that bears the start only' => [$at([], ['max_v' => null], ['plate.max_v' => 340]), Outcome::Unverified, GateName::Voltage, Result::Unknown, 'More would be dangerous'];
+        yield 'one that does not even bear the start' => [$at([], ['max_v' => null], ['plate.max_v' => 310]), Outcome::Hazard, GateName::Voltage, Result::Fail, 'maximum voltage'];
         yield 'unless the car can split its pack' => [$at(['inlets.0.dc.split_pack' => true], ['max_v' => null], ['plate.max_v' => 310]), Outcome::Unverified, GateName::Voltage, Result::Unknown, 'dangerous'];
         yield 'or step up' => [$at($boost, ['max_v' => null], ['plate.max_v' => 310]), Outcome::Unverified, GateName::Voltage, Result::Unknown, 'dangerous'];
-        yield 'a floor above the pack, whatever the ceiling' => [$at([], ['max_v' => null, 'min_v' => 330]), Outcome::WontCharge, GateName::Voltage, Result::Fail, 'cannot go below 330 V'];
-        yield 'a pack nobody knows, above a floor that is more than the adapter bears' => [$at(['pack.voltage_by_soc' => null], ['min_v' => 550], ['plate.max_v' => 500]), Outcome::Hazard, GateName::Voltage, Result::Fail, "pack's voltage"];
+        yield 'a floor above the pack, whatever the ceiling' => [$at([], ['max_v' => null, 'min_v' => 330]), Outcome::WontCharge, GateName::Voltage, Result::Fail, "can't go below 330 V"];
+        yield 'a pack nobody knows, above a floor that is more than the adapter bears' => [$at(['pack.voltage_by_soc' => null], ['min_v' => 550], ['plate.max_v' => 500]), Outcome::Hazard, GateName::Voltage, Result::Fail, 'battery voltage'];
         yield 'a pack nobody knows, within what the station can give' => [$at(['pack.voltage_by_soc' => null], [], ['plate.max_v' => 500]), Outcome::Unverified, GateName::Voltage, Result::Unknown, 'A1 is rated for 500 V'];
-        yield 'a rating nobody read is named with what it must bear' => [$at([], [], ['plate.max_v' => null]), Outcome::Unverified, GateName::Voltage, Result::Unknown, 'A1 must be rated for 360 V at least'];
+        yield 'a rating nobody read is named with what it must bear' => [$at([], [], ['plate.max_v' => null]), Outcome::Unverified, GateName::Voltage, Result::Unknown, 'A1 must be rated for at least 360 V'];
 
         $ac = static fn (array $car, array $outlet): array => Cases::file($car, $outlet, post: Cases::AC_POST);
-        yield 'volts of the supply not read' => [$ac([], ['supply.volts' => null]), Outcome::Unverified, GateName::Voltage, Result::Unknown, 'Test car is rated for 250 V: more would be dangerous'];
-        yield 'a supply too high for a charger whose lowest volts nobody read' => [$ac(['inlets.0.ac.min_v' => null], ['supply.volts' => 277]), Outcome::Hazard, GateName::Voltage, Result::Fail, '277 V would reach'];
+        yield 'volts of the supply not read' => [$ac([], ['supply.volts' => null]), Outcome::Unverified, GateName::Voltage, Result::Unknown, "Test car's inlet is rated for 250 V. More would be dangerous"];
+        yield 'a supply too high for a charger whose lowest volts nobody read' => [$ac(['inlets.0.ac.min_v' => null], ['supply.volts' => 277]), Outcome::Hazard, GateName::Voltage, Result::Fail, 'would see 277 V'];
         yield 'a charger that starts above what its adapter bears' => [
             Cases::file(['inlets.0.ac.min_v' => 200], ['coupler' => 'j3400', 'supply.volts' => null], [['output' => 'type1', 'current' => 'ac', 'plate' => ['max_v' => 130, 'continuous_a' => 48]]], post: Cases::AC_POST),
-            Outcome::Hazard, GateName::Voltage, Result::Fail, 'supply volts',
+            Outcome::Hazard, GateName::Voltage, Result::Fail, 'supply voltage',
         ];
     }
 
@@ -108,27 +108,27 @@ final class RulingsTest extends TestCase
     private static function unknownPieces(): iterable
     {
         $through = static fn (array $adapter, array $car = []): array => Cases::file($car, ['coupler' => 'j3400'], [$adapter + ['holds_back' => true]]);
-        yield 'a recall nobody looked up names what it hides' => [$through(['recalled' => null]), Outcome::Unverified, GateName::Adapter, Result::Unknown, 'do not connect it'];
+        yield 'a recall nobody looked up names what it hides' => [$through(['recalled' => null]), Outcome::Unverified, GateName::Adapter, Result::Unknown, "don't connect it"];
         yield 'everything unread is asked for at once' => [
             $through(['recalled' => null, 'damaged' => null, 'certification' => null, 'plate' => ['max_v' => 1000]]),
-            Outcome::Unverified, GateName::Adapter, Result::Unknown, 'whether A1 is under recall and whether A1 is damaged and the amps of A1 and whether A1 is certified',
+            Outcome::Unverified, GateName::Adapter, Result::Unknown, "whether A1 is under recall and whether A1 is damaged and A1's current rating and whether A1 is certified",
         ];
-        yield 'amps nobody read are a matter of safety' => [$through(['plate' => ['max_v' => 1000]]), Outcome::Unverified, GateName::Adapter, Result::Unknown, 'the amps of A1'];
-        yield 'a recall nobody looked up, where the languages differ' => [$through(['recalled' => null], ['inlets.0.dc.signalling' => ['can_legacy']]), Outcome::WontCharge, GateName::Signalling, Result::Fail, 'speaks'];
+        yield 'amps nobody read are a matter of safety' => [$through(['plate' => ['max_v' => 1000]]), Outcome::Unverified, GateName::Adapter, Result::Unknown, "A1's current rating"];
+        yield 'a recall nobody looked up, where the languages differ' => [$through(['recalled' => null], ['inlets.0.dc.signalling' => ['can_legacy']]), Outcome::WontCharge, GateName::Signalling, Result::Fail, 'uses'];
         yield 'a claim that the policy refuses, and a recall nobody looked up' => [$through(['certification' => 'claims', 'recalled' => null]), Outcome::Unverified, GateName::Adapter, Result::Unknown, 'recall'];
         yield 'wired for AC or DC: either nothing reaches the car, or 360 V reach 300 V' => [$through(['current' => null, 'plate.max_v' => 300]), Outcome::Hazard, GateName::Voltage, Result::Fail, '360 V'];
 
         // Nothing flows where gate 2 fails, unless the outlet's current reaches the car's contacts all the same.
         $ac = ['current' => 'ac', 'plate' => ['max_v' => 250, 'continuous_a' => 48]];
         yield 'an AC adapter whose output has no contacts for DC' => [$through($ac + ['output' => 'type1']), Outcome::WontCharge, GateName::Voltage, Result::Pass, '360 V'];
-        yield 'one whose output has: 360 V reach its 250 V' => [$through($ac), Outcome::Hazard, GateName::Voltage, Result::Fail, '360 V would reach A1'];
+        yield 'one whose output has: 360 V reach its 250 V' => [$through($ac), Outcome::Hazard, GateName::Voltage, Result::Fail, 'A1 would see 360 V'];
         yield 'one that bears the volts does nothing' => [$through(['current' => 'ac', 'plate' => ['max_v' => 500, 'continuous_a' => 48]]), Outcome::WontCharge, GateName::Current, Result::Fail, 'AC only'];
         yield 'a recalled one reaches the contacts too' => [$through(['recalled' => true, 'current' => 'ac', 'plate' => ['max_v' => 500]]), Outcome::Hazard, GateName::Adapter, Result::Fail, 'recall'];
         yield 'a recalled one that nothing reaches through' => [$through($ac + ['output' => 'type1', 'recalled' => true]), Outcome::WontCharge, GateName::Current, Result::Fail, 'AC only'];
         yield 'a car without a DC side' => [$through($ac, ['inlets.0.dc' => null]), Outcome::WontCharge, GateName::Current, Result::Fail, 'AC only'];
 
         yield 'a plain AC plug goes into the upper half of an adapter, and finds no wire' => [
-            Cases::file(['inlets.0.coupler' => 'j3400'], [], [['input' => 'ccs1', 'output' => 'j3400', 'current' => null]], post: Cases::AC_POST), Outcome::WontCharge, GateName::Current, Result::Fail, 'no AC wiring',
+            Cases::file(['inlets.0.coupler' => 'j3400'], [], [['input' => 'ccs1', 'output' => 'j3400', 'current' => null]], post: Cases::AC_POST), Outcome::WontCharge, GateName::Current, Result::Fail, 'no AC is wired',
         ];
     }
 
@@ -179,7 +179,7 @@ final class RulingsTest extends TestCase
 
         self::assertSame([Outcome::Limited, 0.5], [$kw(0.5)->outcome, $kw(0.5)->expectedPeakKw()]);
         self::assertSame([Outcome::WontCharge, 0.0], [$kw(0.4)->outcome, $kw(0.4)->expectedPeakKw()]);
-        self::assertSame('Joins, and gives next to nothing: 0.4 kW, held by the cabinet shared with the neighbour.', Say::it($kw(0.4)->why()));
+        self::assertSame('Fits, but gives next to nothing: 0.4 kW, limited by a neighbour on the same cabinet.', Say::it($kw(0.4)->why()));
         self::assertFalse($kw(0.4)->isRefusedByPolicy());
     }
 
@@ -204,11 +204,11 @@ final class RulingsTest extends TestCase
 
         // Where something else fails as well, the policy is not the reason.
         $also = self::kit([$claims], ['inlets.0.dc.signalling' => ['can_legacy']])->best;
-        self::assertSame([false, "mates, won't charge"], [$also->isRefusedByPolicy(), Say::it($also->word())]);
+        self::assertSame([false, "fits, won't charge"], [$also->isRefusedByPolicy(), Say::it($also->word())]);
         // What any policy would leave open is left open; the driver's is a second reason, and names the adapter's.
         $open = self::kit([['recalled' => null] + $claims])->best;
         self::assertSame([Outcome::Unverified, false], [$open->outcome, $open->isRefusedByPolicy()]);
-        self::assertContains('Your policy refuses it as well: A2 is only claimed to be built to the standard, and the policy asks for certified adapters.', array_map(Say::it(...), $open->cautions()));
+        self::assertContains('Your policy rules it out as well: A2 is said to be built to the standard, but not certified. Your policy requires certified adapters.', array_map(Say::it(...), $open->cautions()));
         self::assertNull(self::kit([$claims])->best->policyToo());
     }
 
@@ -275,7 +275,7 @@ final class RulingsTest extends TestCase
 
         // 48 A × 277 V = 13.3 kW at an ideal supply, 48 A × 208 V here.
         self::assertSame([Outcome::Limited, 9.984], [$best->outcome, $best->expectedPeakKw()]);
-        self::assertSame("Held back by the car's onboard charger. This supply has 208 V and gives 10 kW; with 277 V it would be 13.3 kW.", Say::it($best->why()));
+        self::assertSame('Limited by the onboard charger (48 A). At 208 V this supply gives 10 kW; at 277 V it would be 13.3 kW.', Say::it($best->why()));
     }
 
     /** 48 A and 11.5 kW: its best volts are 240 V. Whichever code binds, and however little is lost, the volts are named. */
@@ -283,20 +283,20 @@ final class RulingsTest extends TestCase
     {
         $why = static fn (float $volts, float $amps): string => Say::it(Cases::answer(Cases::file([], ['supply.volts' => $volts, 'supply.amps' => $amps, 'cable.continuous_a' => 60], post: Cases::AC_POST))->best->why());
 
-        self::assertSame("Held back by the car's onboard charger. This supply has 208 V and gives 10 kW; with 240 V it would be 11.5 kW.", $why(208, 60));
-        self::assertSame('Held back by the amps of the supply. This supply has 208 V and gives 6.2 kW; with 240 V it would be 7.2 kW.', $why(208, 30));
-        self::assertSame("The peak is set by the car's onboard charger. This supply has 230 V and gives 11 kW; with 240 V it would be 11.5 kW.", $why(230, 60));
-        self::assertStringNotContainsString('would give', $why(240, 60));
+        self::assertSame('Limited by the onboard charger (48 A). At 208 V this supply gives 10 kW; at 240 V it would be 11.5 kW.', $why(208, 60));
+        self::assertSame("Limited by the supply's current (30 A). At 208 V this supply gives 6.2 kW; at 240 V it would be 7.2 kW.", $why(208, 30));
+        self::assertSame('Limited by the onboard charger (48 A). At 230 V this supply gives 11 kW; at 240 V it would be 11.5 kW.', $why(230, 60));
+        self::assertStringNotContainsString('it would be', $why(240, 60));
     }
 
     /** @return iterable<string, array{array<string, mixed>, bool, string|null}> the cabinet, whether its power is a ceiling, and what is said */
     public static function cabinets(): iterable
     {
         $open = ['kw' => 200, 'policy' => 'halves', 'partner_active' => null];
-        yield 'a share below what it has alone' => [$open, true, 'A neighbour on the same cabinet would leave 100 kW. The kW shown is without one.'];
+        yield 'a share below what it has alone' => [$open, true, 'The kW shown assumes no neighbour on the same cabinet. With one, 100 kW would be left.'];
         yield 'one that takes nothing away' => [['kw' => 300] + $open, false, null];
-        yield 'a cabinet that nobody read' => [['kw' => null] + $open, true, 'What a neighbour on the same cabinet would leave is not known. The kW shown is without one.'];
-        yield 'first come, and nobody knows what the neighbour takes' => [['policy' => 'first_come'] + $open, true, 'What a neighbour on the same cabinet would leave is not known. The kW shown is without one.'];
+        yield 'a cabinet that nobody read' => [['kw' => null] + $open, true, 'The kW shown assumes no neighbour on the same cabinet. Not known: what would be left with one.'];
+        yield 'first come, and nobody knows what the neighbour takes' => [['policy' => 'first_come'] + $open, true, 'The kW shown assumes no neighbour on the same cabinet. Not known: what would be left with one.'];
         yield 'no neighbour' => [['partner_active' => false] + $open, false, null];
         yield 'no policy read' => [['policy' => null] + $open, false, null];
     }

@@ -113,7 +113,7 @@ final class TypicalFactsTest extends TestCase
             });
     }
 
-    /** "Up to 180 kW of the 150 kW this car could take" cannot be. */
+    /** 'Up to 180 kW of the the 150 kW this car could take' cannot be. */
     public function test_no_span_goes_beyond_what_the_car_could_take(): void
     {
         $this->forAll(Generators::subset(array_keys(self::DOUBTED)), Generators::elements(60, 200, 350, 500, 700), Generators::elements(null, 80, 350))

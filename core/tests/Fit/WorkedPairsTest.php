@@ -53,8 +53,8 @@ final class WorkedPairsTest extends TestCase
     /** @return iterable<string, array<int, mixed>> */
     private static function shapes(): iterable
     {
-        yield 'combined meets combined' => [Cases::file(), Outcome::Charges, 150.0, GateName::Shape, Result::Pass, 'ccs1 meets ccs1'];
-        yield 'a big round DC connector goes into nothing else' => [Cases::file(outlet: ['coupler' => 'chademo', 'signalling' => ['can_chademo']]), Outcome::NoJoint, 0.0, GateName::Shape, Result::Fail, 'does not go into'];
+        yield 'combined meets combined' => [Cases::file(), Outcome::Charges, 150.0, GateName::Shape, Result::Pass, 'ccs1 fits ccs1'];
+        yield 'a big round DC connector goes into nothing else' => [Cases::file(outlet: ['coupler' => 'chademo', 'signalling' => ['can_chademo']]), Outcome::NoJoint, 0.0, GateName::Shape, Result::Fail, "doesn't fit"];
         yield 'an old paddle is named as historic' => [Cases::file(outlet: ['coupler' => 'legacy_paddle'], post: Cases::AC_POST), Outcome::NoJoint, 0.0, GateName::Shape, Result::Fail, 'historic'];
         yield 'a plain AC plug goes into the upper half of a combined inlet' => [Cases::file(post: Cases::AC_POST), Outcome::Charges, 11.5, GateName::Shape, Result::Pass, 'upper half'];
         yield 'a combined plug does not go into a plain AC inlet' => [Cases::file(car: ['inlets.0.coupler' => 'type1', 'inlets.0.dc' => null]), Outcome::NoJoint, 0.0, GateName::Shape, Result::Fail];
@@ -83,7 +83,7 @@ final class WorkedPairsTest extends TestCase
         yield 'an adapter whose current nobody read' => [
             Cases::file(outlet: ['coupler' => 'j3400'], adapters: [['current' => null]]), Outcome::Unverified, 150.0, GateName::Current, Result::Unknown, 'plate',
         ];
-        yield 'a car without a DC side at a DC post' => [Cases::file(car: ['inlets.0.dc' => null]), Outcome::WontCharge, 0.0, GateName::Current, Result::Fail, 'takes no DC'];
+        yield 'a car without a DC side at a DC post' => [Cases::file(car: ['inlets.0.dc' => null]), Outcome::WontCharge, 0.0, GateName::Current, Result::Fail, "doesn't take DC"];
     }
 
     /** @return iterable<string, array<int, mixed>> */
@@ -94,9 +94,9 @@ final class WorkedPairsTest extends TestCase
             Cases::file(car: $old + ['inlets.0.dc.retrofit' => ['adds' => ['plc'], 'state' => 'available']]), Outcome::WontCharge, 0.0, GateName::Signalling, Result::Fail, 'retrofit that adds power-line communication is available',
         ];
         yield 'same shape, older language, beyond retrofit' => [
-            Cases::file(car: $old + ['inlets.0.dc.retrofit' => 'impossible']), Outcome::WontCharge, 0.0, GateName::Signalling, Result::Fail, 'no retrofit is possible',
+            Cases::file(car: $old + ['inlets.0.dc.retrofit' => 'impossible']), Outcome::WontCharge, 0.0, GateName::Signalling, Result::Fail, "can't be retrofitted",
         ];
-        yield 'same shape, older language, retrofit not looked up' => [Cases::file(car: $old), Outcome::WontCharge, 0.0, GateName::Signalling, Result::Fail, 'not known'];
+        yield 'same shape, older language, retrofit not looked up' => [Cases::file(car: $old), Outcome::WontCharge, 0.0, GateName::Signalling, Result::Fail, 'Not known'];
         $open = ['inlets.0.coupler' => 'j3400'];
         yield 'nobody read the options screen' => [Cases::file(car: [...$open, 'inlets.0.dc.signalling' => null], outlet: ['coupler' => 'j3400']), Outcome::Unverified, 150.0, GateName::Signalling, Result::Unknown, 'options'];
         yield 'nobody knows what the station speaks' => [Cases::file(car: $open, outlet: ['coupler' => 'j3400', 'signalling' => null]), Outcome::Unverified, 150.0, GateName::Signalling, Result::Unknown, 'generation'];
@@ -109,7 +109,7 @@ final class WorkedPairsTest extends TestCase
         ];
         yield 'an active adapter that does not understand the station' => [
             Cases::file(car: ['inlets.0.coupler' => 'chademo', 'inlets.0.dc.signalling' => ['can_chademo']], adapters: [['input' => 'ccs1', 'output' => 'chademo', 'translates' => ['from' => ['can_gbt'], 'to' => ['can_chademo']], 'battery_ok' => true]]),
-            Outcome::WontCharge, 0.0, GateName::Signalling, Result::Fail, 'gets through',
+            Outcome::WontCharge, 0.0, GateName::Signalling, Result::Fail, 'reaches the car this way',
         ];
     }
 
@@ -117,7 +117,7 @@ final class WorkedPairsTest extends TestCase
     private static function voltages(): iterable
     {
         $high = Cases::HIGH_VOLTAGE;
-        yield 'high-voltage truck at a 500 V hub, no way to step up' => [Cases::file(car: $high, outlet: ['max_v' => 500]), Outcome::WontCharge, 0.0, GateName::Voltage, Result::Fail, 'no way to step up'];
+        yield 'high-voltage truck at a 500 V hub, no way to step up' => [Cases::file(car: $high, outlet: ['max_v' => 500]), Outcome::WontCharge, 0.0, GateName::Voltage, Result::Fail, 'no step-up converter'];
         yield 'steps up at the converter\'s 100 kW' => [
             Cases::file(car: $high + ['inlets.0.dc.boost_converter' => ['max_kw' => 100, 'max_input_a' => 300, 'input_v' => 400]], outlet: ['max_v' => 500]), Outcome::Limited, 100.0, GateName::Voltage, Result::Caution, 'steps up',
         ];
@@ -136,23 +136,23 @@ final class WorkedPairsTest extends TestCase
         yield 'meets the ceiling on the way: 700 V lies at 10 + 70 × 100/150 %' => [
             Cases::file(car: $high, outlet: ['max_v' => 700]), Outcome::Charges, 150.0, GateName::Voltage, Result::Caution, 'stops near 57 %',
         ];
-        yield 'a pack too low for the station' => [Cases::file(outlet: ['min_v' => 400]), Outcome::WontCharge, 0.0, GateName::Voltage, Result::Fail, 'cannot go below 400 V'];
+        yield 'a pack too low for the station' => [Cases::file(outlet: ['min_v' => 400]), Outcome::WontCharge, 0.0, GateName::Voltage, Result::Fail, "can't go below 400 V"];
         yield 'station ceiling not read' => [Cases::file(outlet: ['max_v' => null]), Outcome::Unverified, 150.0, GateName::Voltage, Result::Unknown, 'data plate'];
-        yield 'pack voltage not known' => [Cases::file(car: ['pack.voltage_by_soc' => null]), Outcome::Unverified, null, GateName::Voltage, Result::Unknown, "pack's voltage"];
+        yield 'pack voltage not known' => [Cases::file(car: ['pack.voltage_by_soc' => null]), Outcome::Unverified, null, GateName::Voltage, Result::Unknown, 'battery voltage'];
         yield 'a 500 V adapter under a 750 V pack is a hazard' => [
             Cases::file(car: $high, outlet: ['coupler' => 'j3400'], adapters: [['plate.max_v' => 500]]), Outcome::Hazard, 0.0, GateName::Voltage, Result::Fail, 'rated for 500 V',
         ];
-        yield 'an adapter without rated volts' => [Cases::file(outlet: ['coupler' => 'j3400'], adapters: [['plate.max_v' => null]]), Outcome::Unverified, 150.0, GateName::Voltage, Result::Unknown, 'stamped on the adapter'];
+        yield 'an adapter without rated volts' => [Cases::file(outlet: ['coupler' => 'j3400'], adapters: [['plate.max_v' => null]]), Outcome::Unverified, 150.0, GateName::Voltage, Result::Unknown, 'rating plate on the adapter'];
         yield '277 V through an adapter into a 250 V car' => [
             Cases::file(outlet: ['coupler' => 'j3400', 'supply.volts' => 277], adapters: [['output' => 'type1', 'current' => 'ac', 'plate' => ['max_v' => 300, 'continuous_a' => 48]]], post: Cases::AC_POST),
-            Outcome::Hazard, 0.0, GateName::Voltage, Result::Fail, '277 V would reach the inlet',
+            Outcome::Hazard, 0.0, GateName::Voltage, Result::Fail, 'inlet would see 277 V',
         ];
         yield '277 V straight into a 277 V car: 40 A × 277 V' => [
             Cases::file(car: ['inlets.0.coupler' => 'j3400', 'inlets.0.ac.max_v' => 277], outlet: ['coupler' => 'j3400', 'supply.volts' => 277, 'supply.amps' => 40], post: Cases::AC_POST),
             Outcome::Charges, 11.08, GateName::Voltage, Result::Pass,
         ];
         yield 'a truck whose charger starts at 200 V on 120 V' => [
-            Cases::file(car: ['inlets.0.ac.min_v' => 200], outlet: ['supply.volts' => 120], post: Cases::AC_POST), Outcome::WontCharge, 0.0, GateName::Voltage, Result::Fail, 'starts at 200 V',
+            Cases::file(car: ['inlets.0.ac.min_v' => 200], outlet: ['supply.volts' => 120], post: Cases::AC_POST), Outcome::WontCharge, 0.0, GateName::Voltage, Result::Fail, 'needs at least 200 V',
         ];
         yield 'onboard charger window not read' => [Cases::file(car: ['inlets.0.ac.max_v' => null], post: Cases::AC_POST), Outcome::Charges, 11.5, GateName::Voltage, Result::Pass];
     }
@@ -161,10 +161,10 @@ final class WorkedPairsTest extends TestCase
     private static function accesses(): iterable
     {
         yield 'an account is a matter of preparing' => [Cases::file(outlet: ['access' => ['kind' => 'account']]), Outcome::Charges, 150.0, GateName::Access, Result::Caution, 'account'];
-        yield 'admitted make' => [Cases::file(outlet: ['access' => ['kind' => 'makes', 'makes' => ['ostler']]]), Outcome::Charges, 150.0, GateName::Access, Result::Pass, 'admitted'];
-        yield 'make not admitted' => [Cases::file(outlet: ['access' => ['kind' => 'makes', 'makes' => ['sluice']]]), Outcome::WontCharge, 0.0, GateName::Access, Result::Fail, 'not admitted'];
+        yield 'admitted make' => [Cases::file(outlet: ['access' => ['kind' => 'makes', 'makes' => ['ostler']]]), Outcome::Charges, 150.0, GateName::Access, Result::Pass, 'accepted'];
+        yield 'make not admitted' => [Cases::file(outlet: ['access' => ['kind' => 'makes', 'makes' => ['sluice']]]), Outcome::WontCharge, 0.0, GateName::Access, Result::Fail, "isn't accepted"];
         yield 'nobody knows whether the make is admitted' => [Cases::file(car: ['programmes' => null], outlet: ['access' => ['kind' => 'makes', 'makes' => ['ostler']]]), Outcome::Unverified, 150.0, GateName::Access, Result::Unknown];
-        yield 'reserved for owners, a stranger' => [Cases::file(car: ['programmes' => []], outlet: ['access' => ['kind' => 'owners_only']]), Outcome::WontCharge, 0.0, GateName::Access, Result::Fail, 'no network admits Test car'];
+        yield 'reserved for owners, a stranger' => [Cases::file(car: ['programmes' => []], outlet: ['access' => ['kind' => 'owners_only']]), Outcome::WontCharge, 0.0, GateName::Access, Result::Fail, "Test car isn't on its list"];
         yield 'access not known' => [Cases::file(outlet: ['access' => null]), Outcome::Unverified, 150.0, GateName::Access, Result::Unknown, 'sign'];
     }
 
@@ -177,18 +177,18 @@ final class WorkedPairsTest extends TestCase
         yield 'a damaged adapter is never used' => [$through(['damaged' => true], 'any'), Outcome::Hazard, 0.0, GateName::Adapter, Result::Fail, 'damaged'];
         yield 'nobody looked for a recall' => [$through(['recalled' => null]), Outcome::Unverified, 150.0, GateName::Adapter, Result::Unknown, 'recall notices'];
         yield 'nobody looked it over' => [$through(['damaged' => null]), Outcome::Unverified, 150.0, GateName::Adapter, Result::Unknown, 'contacts'];
-        yield 'built to the standard is not certified to it' => [$through(['certification' => 'claims']), Outcome::WontCharge, 0.0, GateName::Adapter, Result::Fail, 'claimed'];
-        yield 'built to the standard, with warnings' => [$through(['certification' => 'claims'], 'any'), Outcome::Charges, 150.0, GateName::Adapter, Result::Caution, 'claimed'];
-        yield 'not the maker\'s own, under the strict policy' => [$through(['maker_approved' => false], 'maker'), Outcome::WontCharge, 0.0, GateName::Adapter, Result::Fail, 'not approved'];
+        yield 'built to the standard is not certified to it' => [$through(['certification' => 'claims']), Outcome::WontCharge, 0.0, GateName::Adapter, Result::Fail, 'said to be built'];
+        yield 'built to the standard, with warnings' => [$through(['certification' => 'claims'], 'any'), Outcome::Charges, 150.0, GateName::Adapter, Result::Caution, 'said to be built'];
+        yield 'not the maker\'s own, under the strict policy' => [$through(['maker_approved' => false], 'maker'), Outcome::WontCharge, 0.0, GateName::Adapter, Result::Fail, "doesn't approve"];
         yield 'the maker\'s view not known, under the strict policy' => [$through(['maker_approved' => null], 'maker'), Outcome::Unverified, 150.0, GateName::Adapter, Result::Unknown];
         yield 'an active adapter with a flat battery' => [
-            $through(['translates' => ['from' => ['plc'], 'to' => ['plc']], 'battery_ok' => false]), Outcome::WontCharge, 0.0, GateName::Adapter, Result::Fail, 'battery first',
+            $through(['translates' => ['from' => ['plc'], 'to' => ['plc']], 'battery_ok' => false]), Outcome::WontCharge, 0.0, GateName::Adapter, Result::Fail, "A1's own battery is flat",
         ];
         yield 'overdue for a test' => [$through(['test_overdue' => true]), Outcome::Charges, 150.0, GateName::Adapter, Result::Caution, 'due for a test'];
         yield 'two stacked adapters that would fit' => [
             Cases::file(outlet: ['coupler' => 'gbt_dc'], adapters: [['input' => 'gbt_dc', 'output' => 'j3400'], ['id' => 'a2', 'name' => 'A2']]), Outcome::Hazard, 0.0, GateName::Adapter, Result::Fail, 'stacked',
         ];
-        yield 'an extension lead on DC' => [Cases::file(outlet: ['extension' => true]), Outcome::Hazard, 0.0, GateName::Adapter, Result::Fail, 'never extend DC'];
+        yield 'an extension lead on DC' => [Cases::file(outlet: ['extension' => true]), Outcome::Hazard, 0.0, GateName::Adapter, Result::Fail, 'Never extend DC'];
         yield 'the station\'s own adapter, where the plain connector does not fit' => [
             Cases::file(outlet: ['coupler' => 'j3400', 'attached_adapter' => Cases::ADAPTER + ['holds_back' => true]]), Outcome::Charges, 150.0, GateName::Adapter, Result::Pass,
         ];
@@ -204,7 +204,7 @@ final class WorkedPairsTest extends TestCase
         yield 'a 350 sticker hides 350 A: 350 A × 360 V at 80 % of a flat curve' => [
             Cases::file(outlet: ['max_a' => 350, 'cable.continuous_a' => 500], car: ['charge_curve_kw' => [[0, 150], [100, 150]]]), Outcome::Limited, 126.0,
         ];
-        yield 'the back of the cable does not reach' => [Cases::file(outlet: ['cable.length_m' => 0.8]), Outcome::Charges, 150.0, GateName::Reach, Result::Caution, 'not reach'];
+        yield 'the back of the cable does not reach' => [Cases::file(outlet: ['cable.length_m' => 0.8]), Outcome::Charges, 150.0, GateName::Reach, Result::Caution, "won't reach"];
         yield 'a short cable to a rear port: back in' => [Cases::file(outlet: ['cable.length_m' => 1.9]), Outcome::Charges, 150.0, GateName::Reach, Result::Caution, 'back in'];
         yield 'reach is never worse than a question' => [Cases::file(car: ['inlets.0.port' => null]), Outcome::Charges, 150.0, GateName::Reach, Result::Unknown];
         yield 'a neighbour halves a 200 kW cabinet' => [
@@ -228,7 +228,7 @@ final class WorkedPairsTest extends TestCase
     {
         $cautions = Cases::answer(Cases::file(outlet: ['known_fault' => 'the latch sticks.']))->best->cautions();
 
-        self::assertContains('Known fault of this stall: the latch sticks.', Say::voice()->each($cautions));
+        self::assertContains('Known fault at this stall: the latch sticks.', Say::voice()->each($cautions));
     }
 
     public function test_a_fault_of_one_stall_of_several_is_told_of_that_stall(): void
@@ -240,8 +240,8 @@ final class WorkedPairsTest extends TestCase
         [$dead, $dark] = [['label' => '2', 'fault' => 'out of order.'], ['label' => 'by the bins', 'evse_id' => 'XX*1', 'fault' => 'screen dark']];
 
         self::assertSame([], $told($sound));
-        self::assertSame(['Not every stall is sound: 2 (out of order). Take another one.'], $told($sound, $dead));
-        self::assertSame(['Not every stall is sound: 2 (out of order), by the bins (screen dark). Take another one.'], $told($dead, $sound, $dark));
+        self::assertSame(['Some stalls have a known fault: 2 (out of order). Take another one.'], $told($sound, $dead));
+        self::assertSame(['Some stalls have a known fault: 2 (out of order), by the bins (screen dark). Take another one.'], $told($dead, $sound, $dark));
         self::assertSame(['Every stall has a known fault: 2 (out of order), by the bins (screen dark).'], $told($dead, $dark));
     }
 }

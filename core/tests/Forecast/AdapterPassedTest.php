@@ -25,14 +25,14 @@ final class AdapterPassedTest extends TestCase
         $told = self::told([]);
 
         self::assertSame(['adapter' => 'a1', 'minute' => 15.9, 'soc' => 69.47, 'allowed_a' => 300.0, 'would_carry_a' => 500.0], $told['stop_at']);
-        self::assertSame('Nothing says that A1 holds the current back: from minute 15.9, at 69 %, the rest of the chain would go on to carry 500 A where it allows 300 A. Stop by then or ask the car for less; these minutes assume that it is obeyed.', $told['stop_words']);
+        self::assertSame("A1 may not limit the current itself. From minute 15.9, at 69 %, everything else here can still carry 500 A; A1 is rated 300 A by then. Stop by then or lower the car's charging limit. This forecast assumes you do.", $told['stop_words']);
     }
 
     public function test_with_the_first_power_where_there_is_no_boost_or_more_than_it(): void
     {
         $told = self::told(self::NO_BOOST);
         self::assertSame(['adapter' => 'a1', 'minute' => 0.75, 'soc' => 10.0, 'allowed_a' => 300.0, 'would_carry_a' => 500.0], $told['stop_at']);
-        self::assertSame('Nothing says that A1 holds the current back: from the first power the rest of the chain would carry 500 A where it allows 300 A. Ask the car for less, or choose a weaker stall; these minutes assume that it is obeyed.', $told['stop_words']);
+        self::assertSame("A1 may not limit the current itself. From the start, everything else here can carry 500 A; A1 is rated 300 A. Lower the car's charging limit or pick a weaker stall. This forecast assumes you do.", $told['stop_words']);
 
         $told = self::told([], ['max_a' => 600, 'cable.continuous_a' => 600, 'max_kw' => 600]);
         self::assertSame(['adapter' => 'a1', 'minute' => 0.75, 'soc' => 10.0, 'allowed_a' => 500.0, 'would_carry_a' => 600.0], $told['stop_at']);

@@ -86,15 +86,15 @@ final class BillTest extends TestCase
     public static function unreadPrices(): iterable
     {
         yield 'all that counts is read' => [[], 0.0, '6.00', '6.00', []];
-        yield 'energy' => [['perKwh' => null], 0.0, '0.00', null, ['the price of a kWh']];
-        yield 'minutes' => [['perMinute' => null], 0.0, '6.00', null, ['the price of a minute']];
-        yield 'none of it' => [['perKwh' => null, 'perMinute' => null, 'sessionFee' => null, 'idlePerMinute' => null], 0.0, null, null, ['the price of a kWh', 'the price of a minute', 'the fee for a session']];
+        yield 'energy' => [['perKwh' => null], 0.0, '0.00', null, ['the price per kWh']];
+        yield 'minutes' => [['perMinute' => null], 0.0, '6.00', null, ['the price per minute']];
+        yield 'none of it' => [['perKwh' => null, 'perMinute' => null, 'sessionFee' => null, 'idlePerMinute' => null], 0.0, null, null, ['the price per kWh', 'the price per minute', 'the session fee']];
         yield 'minutes by power' => [['perMinute' => null, 'minuteBands' => [new MinuteBand(0, '0.10')]], 0.0, '9.00', '9.00', []];
-        yield 'the fee' => [['sessionFee' => null], 0.0, '6.00', '6.00', ['the fee for a session']];
+        yield 'the fee' => [['sessionFee' => null], 0.0, '6.00', '6.00', ['the session fee']];
         yield 'idle minutes that nobody spends' => [['idlePerMinute' => null], 0.0, '6.00', '6.00', []];
-        yield 'idle minutes' => [['idlePerMinute' => null, 'idleGraceMinutes' => 5.0], 5.1, '6.00', '6.00', ['the price of idle minutes and the grace before it']];
+        yield 'idle minutes' => [['idlePerMinute' => null, 'idleGraceMinutes' => 5.0], 5.1, '6.00', '6.00', ['the idle fee and when it starts']];
         yield 'idle minutes within the grace' => [['idlePerMinute' => null, 'idleGraceMinutes' => 5.0], 5.0, '6.00', '6.00', []];
-        yield 'the grace' => [['idlePerMinute' => '0.40'], 5.0, '6.00', '6.00', ['the price of idle minutes and the grace before it']];
+        yield 'the grace' => [['idlePerMinute' => '0.40'], 5.0, '6.00', '6.00', ['the idle fee and when it starts']];
         yield 'the grace of minutes that cost nothing' => [['idlePerMinute' => '0'], 5.0, '6.00', '6.00', []];
     }
 

@@ -51,7 +51,7 @@ final class CabinTest extends TestCase
         self::assertEqualsWithDelta($off->totals->minutes, $on->totals->minutes, 0.01);
         self::assertEqualsWithDelta(60 + 2 / 0.95, $on->totals->peakKw, 1e-6);
         self::assertEqualsWithDelta($on->totals->cabinKwh / 0.95, $on->totals->plugKwh - $off->totals->plugKwh, 1e-6);
-        self::assertStringContainsString('and just as long', Say::it($on->advice->saving?->message(1.0, true) ?? throw new \LogicException));
+        self::assertStringContainsString('in the same time', Say::it($on->advice->saving?->message(1.0, true) ?? throw new \LogicException));
         self::assertNull($off->advice->saving);
     }
 
@@ -65,8 +65,8 @@ final class CabinTest extends TestCase
         // 3 kW of 1.296 kW: (3 − 1.296) / 60 = 2.84 % an hour are lost.
         $strong = $at(['conditions.cabin' => 'strong', 'conditions.soc_from' => 10]);
         self::assertSame(['end.charge_falls', 10.0], [$strong->cutShort?->code, $strong->totals->socEnd]);
-        self::assertSame('The charge falls by 3 % an hour: heating or cooling takes more than the 1.4 kW from the plug can cover.', Say::it($strong->cutShort));
-        self::assertSame('Switch off heating or cooling: the charge rises only without it.', Say::it($strong->advice->saving?->message(0.0, true) ?? throw new \LogicException));
+        self::assertSame('The charge falls by 3 % an hour: heating or cooling takes more than the 1.4 kW from the plug.', Say::it($strong->cutShort));
+        self::assertSame("Switch off heating or cooling. With it on, the charge won't rise.", Say::it($strong->advice->saving?->message(0.0, true) ?? throw new \LogicException));
     }
 
     public function test_energy_is_conserved_and_more_of_it_never_charges_faster(): void

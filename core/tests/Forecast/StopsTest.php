@@ -38,16 +38,16 @@ final class StopsTest extends TestCase
         self::assertSame(['fast', 'cheap', 'unread', 'broken', 'foreign'], self::ids($ranking->by(RankOrder::Risk)));
 
         $reason = static fn (string $id, RankOrder $order): string => Say::all($ranking->reasons(self::stop($ranking, $id), $order));
-        self::assertSame("Quickest: 20 min, held by the car's own charge curve for 19 min of them.", $reason('fast', RankOrder::Time));
-        self::assertStringContainsString("16 min more than Fast: held by the station's kW", $reason('cheap', RankOrder::Time));
+        self::assertSame("Quickest: 20 min, limited by the car's charge curve for 19 min of that.", $reason('fast', RankOrder::Time));
+        self::assertStringContainsString("16 min more than Fast: limited by the station's maximum power", $reason('cheap', RankOrder::Time));
         // 44.211 kWh × 0.40 = 17.68; × 0.60 = 26.53.
         self::assertSame('None is cheaper: 17.68 USD for 44.2 kWh.', $reason('broken', RankOrder::Money));
-        self::assertSame('17.68 USD for 44.2 kWh, as at Broken.', $reason('cheap', RankOrder::Money));
+        self::assertSame('17.68 USD for 44.2 kWh, the same as Broken.', $reason('cheap', RankOrder::Money));
         self::assertSame('26.53 USD for 44.2 kWh, 8.85 USD more than Broken.', $reason('fast', RankOrder::Money));
         self::assertStringStartsWith('Price not read', $reason('unread', RankOrder::Money));
-        self::assertSame('Nothing left open: access and plates are read, no fault is known.', $reason('fast', RankOrder::Risk));
+        self::assertSame('Nothing in doubt: access and ratings are read, no fault is known.', $reason('fast', RankOrder::Risk));
         self::assertSame('Known fault: latch sticks.', $reason('broken', RankOrder::Risk));
-        self::assertSame("Not read: the station's highest volts.", $reason('unread', RankOrder::Risk));
+        self::assertSame("Not read: the station's maximum voltage.", $reason('unread', RankOrder::Risk));
         self::assertStringContainsString('gbt_dc', $reason('foreign', RankOrder::Risk));
     }
 
@@ -56,14 +56,14 @@ final class StopsTest extends TestCase
         $ranking = self::ranking([['id' => 'ceiling', 'name' => 'Ceiling', 'max_v' => 350], ['id' => 'slow', 'name' => 'Slow', 'max_kw' => 30]]);
 
         self::assertSame(['slow', 'ceiling'], self::ids($ranking->by(RankOrder::Time)));
-        self::assertStringEndsWith('The station ends at 350 V; the pack is there at 63 %.', Say::all($ranking->reasons(self::stop($ranking, 'ceiling'), RankOrder::Time)));
+        self::assertStringEndsWith("The station can't go above 350 V; the battery reaches that at 63 %.", Say::all($ranking->reasons(self::stop($ranking, 'ceiling'), RankOrder::Time)));
     }
 
     public function test_two_currencies_are_not_compared(): void
     {
         $ranking = self::ranking([['id' => 'home', 'tariff' => self::PRICE], ['id' => 'away', 'tariff' => self::FREE + ['currency' => 'EUR', 'per_kwh' => '0.90']]]);
 
-        self::assertSame('17.68 USD for 44.2 kWh; not compared with another currency.', Say::all($ranking->reasons(self::stop($ranking, 'home'), RankOrder::Money)));
+        self::assertSame('17.68 USD for 44.2 kWh. Not compared: it is in another currency.', Say::all($ranking->reasons(self::stop($ranking, 'home'), RankOrder::Money)));
     }
 
     public function test_what_cannot_be_compared_is_not(): void
@@ -77,11 +77,11 @@ final class StopsTest extends TestCase
         $reason = static fn (string $id, RankOrder $order): string => Say::all($ranking->reasons(self::stop($ranking, $id), $order));
 
         self::assertSame(['slow', 'half', 'short'], self::ids($ranking->by(RankOrder::Time)));
-        self::assertStringStartsWith('Quickest: 89 min, held by', $reason('slow', RankOrder::Time));
-        self::assertStringStartsWith("14 min: held by the car's own charge curve", $reason('short', RankOrder::Time));
-        self::assertStringStartsWith('3.32 USD for 33.2 kWh. The station ends', $reason('short', RankOrder::Money));
+        self::assertStringStartsWith('Quickest: 89 min, limited by', $reason('slow', RankOrder::Time));
+        self::assertStringStartsWith("14 min: limited by the car's charge curve", $reason('short', RankOrder::Time));
+        self::assertStringStartsWith("3.32 USD for 33.2 kWh. The station can't go above", $reason('short', RankOrder::Money));
         self::assertStringStartsWith('Price not read', $reason('slow', RankOrder::Money));
-        self::assertSame("At least 0.44 USD. Not read: the price of a minute, the fee for a session. The sign at the stall, or its network's app, tells it.", $reason('half', RankOrder::Money));
+        self::assertSame("At least 0.44 USD. Not read: the price per minute, the session fee. Check the sign at the stall or the network's app.", $reason('half', RankOrder::Money));
     }
 
     public function test_access_is_counted_and_said_once(): void
@@ -90,8 +90,8 @@ final class StopsTest extends TestCase
         $stop = self::stop($ranking, 'closed');
 
         self::assertSame(3, $stop->risk, 'two for access, one for the volts');
-        self::assertSame("Access not verified: who may start a session here; not read: the station's highest volts.", Say::all($ranking->reasons($stop, RankOrder::Risk)));
-        self::assertStringEndsWith("Check first: who may start a session here, the station's highest volts.", Say::all($ranking->reasons($stop, RankOrder::Time)));
+        self::assertSame("Access not confirmed: who may start a session here; not read: the station's maximum voltage.", Say::all($ranking->reasons($stop, RankOrder::Risk)));
+        self::assertStringEndsWith("Check first: who may start a session here, the station's maximum voltage.", Say::all($ranking->reasons($stop, RankOrder::Time)));
     }
 
     public function test_a_place_counts_as_faulty_only_when_no_stall_of_it_is_sound(): void
@@ -112,7 +112,7 @@ final class StopsTest extends TestCase
     {
         $time = static fn (float $kw): string => Say::all(($ranking = self::ranking([['id' => 'one', 'name' => 'One', 'max_kw' => 50], ['id' => 'two', 'name' => 'Two', 'max_kw' => $kw]]))->reasons(self::stop($ranking, 'two'), RankOrder::Time));
 
-        self::assertStringContainsString('as at One', $time(49.57));
+        self::assertStringContainsString('the same as One', $time(49.57));
         self::assertStringContainsString('more than One', $time(49.5));
     }
 
@@ -132,9 +132,9 @@ final class StopsTest extends TestCase
         $told = static fn (string $id, RankOrder $order): string => strtok(Say::all($ranking->reasons(self::stop($ranking, $id), $order)), ',:') ?: '';
 
         self::assertSame(['None is quicker', '20 min'], [$told('one', RankOrder::Time), $told('two', RankOrder::Time)]);
-        self::assertStringContainsString('20 min, as at One', Say::all($ranking->reasons(self::stop($ranking, 'two'), RankOrder::Time)));
+        self::assertStringContainsString('20 min, the same as One', Say::all($ranking->reasons(self::stop($ranking, 'two'), RankOrder::Time)));
         self::assertSame(['None is cheaper', '17.68 USD for 44.2 kWh'], [$told('one', RankOrder::Money), $told('two', RankOrder::Money)]);
-        self::assertSame('17.68 USD for 44.2 kWh, as at One.', Say::all($ranking->reasons(self::stop($ranking, 'two'), RankOrder::Money)));
+        self::assertSame('17.68 USD for 44.2 kWh, the same as One.', Say::all($ranking->reasons(self::stop($ranking, 'two'), RankOrder::Money)));
     }
 
     public function test_one_stop_alone_is_neither_the_quickest_nor_the_cheapest(): void
@@ -142,7 +142,7 @@ final class StopsTest extends TestCase
         $ranking = self::ranking([['id' => 'only', 'tariff' => self::PRICE]]);
         $stop = self::stop($ranking, 'only');
 
-        self::assertStringStartsWith('20 min: held by', Say::all($ranking->reasons($stop, RankOrder::Time)));
+        self::assertStringStartsWith('20 min: limited by', Say::all($ranking->reasons($stop, RankOrder::Time)));
         self::assertSame('17.68 USD for 44.2 kWh.', Say::all($ranking->reasons($stop, RankOrder::Money)));
     }
 

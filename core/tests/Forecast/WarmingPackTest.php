@@ -36,7 +36,7 @@ final class WarmingPackTest extends TestCase
         $forecast = self::forecast();
 
         self::assertEqualsWithDelta(10 + 45 * 6 / 450, self::at($forecast, 45)->heat->packC, 1e-9);
-        self::assertSame(['The pack begins at 10 °C and warms while it charges.'], array_map(Say::it(...), $forecast->advice->notes));
+        self::assertSame(['The battery starts at 10 °C and warms up while it charges.'], array_map(Say::it(...), $forecast->advice->notes));
     }
 
     /** Charging alone adds 0.04 · 36 / 6 = 0.24 K with every percent, whatever the pack's size. */
@@ -110,7 +110,7 @@ final class WarmingPackTest extends TestCase
 
         self::assertSame(50.0, $distance(['km' => 180, 'reserve_soc' => 10])->totals->socEnd);
         self::assertSame(50.0, $distance(['km' => 180])->totals->socEnd);
-        self::assertSame('180 km with 10 % left on arrival ask for 50 %, by one figure for every speed.', Say::it($distance(['km' => 180])->advice->notes[0]));
+        self::assertSame('180 km with 10 % left on arrival needs 50 %, counting the same consumption at every speed.', Say::it($distance(['km' => 180])->advice->notes[0]));
         self::assertSame([100.0, 'note.distance_beyond'], [$distance(['km' => 500])->totals->socEnd, $distance(['km' => 500])->advice->notes[0]->code]);
         self::assertSame([10.0, 'note.distance_there'], [$distance(['km' => 30, 'reserve_soc' => 0])->totals->socEnd, $distance(['km' => 30, 'reserve_soc' => 0])->advice->notes[0]->code]);
         $unread = $distance(['km' => 180], ['vehicle.km_per_kwh' => null]);

@@ -157,7 +157,7 @@ final class WorkedForecastsTest extends TestCase
         $forecast = self::forecast(Cases::file(outlet: ['max_v' => 350]));
 
         self::assertEqualsWithDelta(62.5, $forecast->totals->socEnd, 1e-6);
-        self::assertSame('The station ends at 350 V; the pack is there at 63 %.', Say::it($forecast->cutShort));
+        self::assertSame("The station can't go above 350 V; the battery reaches that at 63 %.", Say::it($forecast->cutShort));
         self::assertEqualsWithDelta(31.5, $forecast->totals->packKwh, 1e-6);
         self::assertSame(55.0, $forecast->course->marginal[count($forecast->course->marginal) - 1]->soc);
     }
@@ -200,11 +200,11 @@ final class WorkedForecastsTest extends TestCase
     public function test_what_is_not_known_is_asked_for(): void
     {
         $forecast = self::forecast(Cases::file(car: ['pack.usable_kwh' => null]));
-        self::assertSame([null, ["the pack's usable kWh"]], [$forecast->totals->minutes, array_map(static fn ($u): string => Say::it($u->fact()), $forecast->missing)]);
+        self::assertSame([null, ["the battery's usable energy"]], [$forecast->totals->minutes, array_map(static fn ($u): string => Say::it($u->fact()), $forecast->missing)]);
 
         $noVolts = self::forecast(Cases::file(car: ['pack.voltage_by_soc' => null]));
         self::assertNull($noVolts->totals->minutes);
-        self::assertSame("the pack's voltage", Say::it($noVolts->missing[0]->fact()));
+        self::assertSame('the battery voltage', Say::it($noVolts->missing[0]->fact()));
 
         $refused = self::forecast(Cases::file(outlet: ['signalling' => ['can_legacy']]));
         self::assertSame([null, 10.0, 'wont_charge'], [$refused->totals->minutes, $refused->totals->socEnd, $refused->answer->outcome->value]);
@@ -215,7 +215,7 @@ final class WorkedForecastsTest extends TestCase
     {
         $forecast = self::forecast(Cases::file(car: ['charge_curve_kw' => [[0, 100], [70, 0], [100, 0]]]));
 
-        self::assertSame("Nothing flows any more: the car's own charge curve allows none.", Say::it($forecast->cutShort));
+        self::assertSame("Charging ends here: the car's charge curve allows no more.", Say::it($forecast->cutShort));
         self::assertGreaterThan(69.5, $forecast->totals->socEnd);
         self::assertLessThan(70.0, $forecast->totals->socEnd);
     }

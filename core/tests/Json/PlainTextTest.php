@@ -72,7 +72,7 @@ final class PlainTextTest extends TestCase
     }
 
     #[TestWith(['{"x": 2000}', null])]
-    #[TestWith(['{"x": 2000.1}', 'x: 2000.1 is outside 0 … 2000 kWh'])]
+    #[TestWith(['{"x": 2000.1}', 'x: 2000.1 is outside 0 to 2000 kWh'])]
     #[TestWith(['{"x": [1]}', 'x: expected a number, got a list'])]
     #[TestWith(['{"x": {"a": 1}}', 'x: expected a number, got an object'])]
     #[TestWith(['{"x": true}', 'x: expected a number, got true or false'])]

@@ -83,8 +83,8 @@ final class OcpiLocationsTest extends TestCase
             ['#4', null, null, '#4', '1'],
         ], array_map(static fn (array $s): array => [$s['label'], $s['evse_id'], $s['fault'], $s['uid'], $s['connector']], $place->outlets[0]->spec['stalls']));
         self::assertSame([
-            'stall E5 is planned or taken away',
-            'stall E3 is in the file twice: the first is read',
+            'stall E5 is planned or removed',
+            'stall E3 is in the file twice; the first one is used',
         ], Say::voice()->each($place->notUnderstood));
     }
 
@@ -119,7 +119,7 @@ final class OcpiLocationsTest extends TestCase
 
         $leftOut = self::file($evses, $said->with(TermKind::Standard, 'PANTOGRAPH', Assigned::LEFT_OUT));
         self::assertSame(['chademo'], $couplers($leftOut));
-        self::assertSame('stall A: connector "PANTOGRAPH", as you chose', Say::it($leftOut->places[0]->notUnderstood[0]));
+        self::assertSame('stall A: connector "PANTOGRAPH", left out as you chose', Say::it($leftOut->places[0]->notUnderstood[0]));
         self::assertSame([['standard', 'PANTOGRAPH', '', 2], ['status', 'WOBBLY', 'out_of_order', 2]], $terms($leftOut), 'it can be assigned otherwise');
     }
 
@@ -154,7 +154,7 @@ final class OcpiLocationsTest extends TestCase
         $places = (new LocationsReader(Say::voice()))->read($json)->places;
 
         self::assertSame([['XX*ABC', 'L', 'One'], ['XX*DEF', 'L', 'Two street'], ['', 'No id', 'No id']], array_map(static fn (FilePlace $p): array => [$p->party, $p->id, $p->name], $places));
-        self::assertSame(['location "L" is in the file twice: the first is read'], Say::voice()->each($places[0]->notUnderstood));
+        self::assertSame(['location "L" is in the file twice; the first one is used'], Say::voice()->each($places[0]->notUnderstood));
     }
 
     public function test_an_address_stands_on_every_outlet_of_its_place(): void
@@ -196,7 +196,7 @@ final class OcpiLocationsTest extends TestCase
         yield 'another object' => ['{"stations": []}', 'locations: expected a list of Locations'];
         yield 'a location that is text' => ['["here"]', 'locations[0]: expected an object'];
         yield 'volts in words' => ['[{"id":"L","evses":[{"connectors":[{"standard":"CHADEMO","power_type":"DC","max_voltage":"high"}]}]}]', 'locations[0].evses[0].connectors[0].max_voltage: expected a number'];
-        yield 'more places than a file may have' => [(string) json_encode(array_fill(0, 5001, (object) [])), 'locations: holds more than 5000 entries'];
+        yield 'more places than a file may have' => [(string) json_encode(array_fill(0, 5001, (object) [])), 'locations: has more than 5000 entries'];
         yield 'as many as it may have, without names' => [(string) json_encode(array_fill(0, 5000, (object) [])), 'locations[0].id: is required'];
         yield 'kilowatts for watts, a million times over' => ['[{"id":"L","evses":[{"connectors":[{"standard":"CHADEMO","power_type":"DC","max_electric_power":50000000}]}]}]', 'max_electric_power: 50000000 is outside'];
     }

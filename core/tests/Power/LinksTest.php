@@ -23,11 +23,11 @@ final class LinksTest extends TestCase
         );
         self::assertSame([LinkKind::Outlet, LinkKind::Cable, LinkKind::Adapter, LinkKind::Inlet, LinkKind::Pack], array_column($links, 'kind'));
         self::assertSame(
-            ['Test post', "the station's cable", 'A1', 'the inlet of Test car', 'the pack of Test car'],
+            ['Test post', "the station's cable", 'A1', "Test car's inlet", "Test car's battery"],
             array_map(static fn (Link $l): string => Say::it($l->name), $links),
         );
         self::assertSame(
-            ['Test post', "The station's cable", 'A1', 'Test car, ccs1', "Test car's pack"],
+            ['Test post', "The station's cable", 'A1', 'Test car, ccs1', "Test car's battery"],
             array_map(static fn (Link $l): string => Say::it($l->label), $links),
         );
         self::assertSame(
@@ -78,7 +78,7 @@ final class LinksTest extends TestCase
         $ac = self::links(Cases::file(post: Cases::AC_POST));
 
         self::assertSame('? V', Say::it($unread[0]->plateLine));
-        self::assertSame('plate not read', Say::it($unread[1]->plateLine));
+        self::assertSame('rating not read', Say::it($unread[1]->plateLine));
         self::assertSame('240 V · 48 A', Say::it($ac[0]->plateLine));
         self::assertSame('250 V · 48 A · 11.5 kW', Say::it($ac[2]->plateLine));
     }

@@ -82,7 +82,7 @@ final class FilesOntoSessionsTest extends TestCase
         $rows = iterator_to_array((new ReadingsReader(null, -90_000))->read($lines), false);
 
         self::assertSame(['line 2', 'line 3', 0], array_map(static fn (mixed $r): mixed => $r instanceof RejectedRow ? "line {$r->line}" : ($r instanceof Reading ? $r->tMs : null), $rows));
-        self::assertSame('t_s: lies before plugging in', $rows[0] instanceof RejectedRow ? Say::it($rows[0]->reason) : '');
+        self::assertSame('t_s: is before plugging in', $rows[0] instanceof RejectedRow ? Say::it($rows[0]->reason) : '');
         $later = iterator_to_array((new ReadingsReader(null, 1_500))->read($lines), false);
         self::assertSame([1_500, 91_499, 91_500], array_map(static fn (mixed $r): ?int => $r instanceof Reading ? $r->tMs : null, $later));
     }
@@ -92,7 +92,7 @@ final class FilesOntoSessionsTest extends TestCase
         $mapping = self::mapping(['columns' => ['t' => ['field' => 't_s'], 'I' => ['field' => 'amps', 'unit' => 'mA', 'sign' => -1]]]);
         $rows = iterator_to_array((new ReadingsReader($mapping))->read(["t;I\n", "0;3\n", "1;-3\n"]), false);
 
-        self::assertSame('amps: 3, read as -0.003, is outside 0 … 3000 A', $rows[0] instanceof RejectedRow ? Say::it($rows[0]->reason) : '');
+        self::assertSame('amps: 3, read as -0.003, is outside 0 to 3000 A', $rows[0] instanceof RejectedRow ? Say::it($rows[0]->reason) : '');
         self::assertSame(0.003, $rows[1] instanceof Reading ? $rows[1]->amps : null);
     }
 

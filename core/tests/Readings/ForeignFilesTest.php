@@ -144,7 +144,7 @@ final class ForeignFilesTest extends TestCase
 
     public function test_what_cannot_be_guessed_is_refused_as_ever(): void
     {
-        foreach (["name,address\nx,y\n" => 'the header needs a column t_s (seconds) or time', "Time,Mood\n10:00,fine\n" => 'the header names none of '.implode(', ', Reading::quantities())] as $text => $words) {
+        foreach (["name,address\nx,y\n" => 'the header needs a column t_s (seconds) or time', "Time,Mood\n10:00,fine\n" => 'the header has none of '.implode(', ', Reading::quantities())] as $text => $words) {
             try {
                 self::rows(new ReadingsReader, $text);
                 self::fail($text);
@@ -171,7 +171,7 @@ final class ForeignFilesTest extends TestCase
 
         self::assertEquals(new Reading(0, volts: 350.0), $rows[2]);
         $reasons = array_map(static fn (mixed $r): string => $r instanceof RejectedRow ? Say::it($r->reason) : 'kept', array_slice($rows, 1));
-        self::assertSame(['time: "soon" is not written as H:i:s', 'volts: 9999999999, read as 9999999.999, is outside 0 … 2000 V', 'volts: "x" is not a number'], array_values($reasons));
+        self::assertSame(['time: "soon" does not match H:i:s', 'volts: 9999999999, read as 9999999.999, is outside 0 to 2000 V', 'volts: "x" is not a number'], array_values($reasons));
     }
 
     public function test_a_column_that_is_not_there_is_named(): void
@@ -279,7 +279,7 @@ final class ForeignFilesTest extends TestCase
             [4, new Reading(60_000, kw: 51.0)],
         ], array_slice($rows, 0, 4));
         self::assertInstanceOf(RejectedRow::class, $rows[4][1]);
-        self::assertStringStartsWith('event: "exploded" is none of plugged, ', Say::it($rows[4][1]->reason));
+        self::assertStringStartsWith('event: "exploded" is not one of plugged, ', Say::it($rows[4][1]->reason));
         self::assertEquals([5, new Reading(90_000, kw: 52.0)], $rows[5]);
     }
 

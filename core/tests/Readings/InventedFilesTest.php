@@ -85,7 +85,7 @@ final class InventedFilesTest extends TestCase
         }
         $text = implode("\n", [...array_slice($lines, 0, 8), '…', end($lines)]);
 
-        self::assertSame([], array_values(array_diff($said, ['a line of totals, which is no reading'])), $text);
+        self::assertSame([], array_values(array_diff($said, ['a line of totals, not a reading'])), $text);
         self::assertCount(20, $readings, $text);
         foreach ($readings as $i => $reading) {
             [$soc, $volts, $amps, $kw, $celsius] = self::truth($i);

@@ -47,9 +47,9 @@ final class ReadingsReaderTest extends TestCase
 
         self::assertEquals([0, 10, 20], $times("time,kw\n23:59:50,1\n0:00:00,1\n0:00:10,1\n"));
         // 30 February is no 2 March.
-        self::assertStringStartsWith('time: "2026-02-30 10:00" is neither ISO 8601', $times("time,kw\n2026-03-01 10:00,1\n2026-02-30 10:00,1\n")[1]);
+        self::assertStringStartsWith('time: "2026-02-30 10:00" is not a time: use ISO 8601', $times("time,kw\n2026-03-01 10:00,1\n2026-02-30 10:00,1\n")[1]);
         self::assertEquals([0, 90.5], $times("time,kw\n2026-05-01T10:00:00Z,1\n2026-05-01T12:01:30.5+02:00,1\n"));
-        self::assertEquals([0, 'time: "soon" is neither ISO 8601 nor h:mm:ss'], $times("time,kw\n0:00,1\nsoon,1\n"));
+        self::assertEquals([0, 'time: "soon" is not a time: use ISO 8601 or h:mm:ss'], $times("time,kw\n0:00,1\nsoon,1\n"));
     }
 
     public function test_a_bad_row_is_reported_by_its_line_and_the_rest_is_kept(): void
@@ -60,10 +60,10 @@ final class ReadingsReaderTest extends TestCase
         self::assertSame([
             0,
             '3 t_s: "x" is not a number',
-            '4 soc_pct: 110 is outside 0 … 100 %',
-            '5 volts: -1 is outside 0 … 2000 V',
-            '6 volts: 1e999 is outside 0 … 2000 V',
-            '7 row: holds no value',
+            '4 soc_pct: 110 is outside 0 to 100 %',
+            '5 volts: -1 is outside 0 to 2000 V',
+            '6 volts: 1e999 is outside 0 to 2000 V',
+            '7 row: has no value',
             '8 t_s: is missing',
             '9 row: has more cells than the header',
             "10 soc_pct: \"10\n20\" is not a number",
@@ -102,7 +102,7 @@ final class ReadingsReaderTest extends TestCase
     /** @return iterable<string, array{string, list<string>}> */
     public static function quotes(): iterable
     {
-        $open = 'row: a quotation mark is opened and not closed';
+        $open = 'row: a quotation mark is opened but never closed';
         yield 'a quoted cell' => ["0,1,\"a, b\"\n1,1,c", ['2 0: a, b', '3 1: c']];
         yield 'a doubled quote' => ["0,1,\"5\"\" hose\"\n1,1,c", ['2 0: 5" hose', '3 1: c']];
         yield 'a quote inside a cell' => ["0,1,5\" hose\n1,1,c\n2,1,6\" hose", ['2 0: 5" hose', '3 1: c', '4 2: 6" hose']];
@@ -125,7 +125,7 @@ final class ReadingsReaderTest extends TestCase
     {
         yield 'nothing at all' => ['', 'the file is empty'];
         yield 'no time' => ["volts,amps\n1,2\n", 'needs a column t_s'];
-        yield 'no value' => ["t_s,note\n1,x\n", 'names none of'];
+        yield 'no value' => ["t_s,note\n1,x\n", 'has none of'];
         yield 'a column twice' => ["t_s,kw,kw\n1,2,3\n", '"kw" twice'];
     }
 

@@ -43,7 +43,7 @@ final class ShortClockTest extends TestCase
             self::seconds(['0:00', '0:10', '0:50']);
             self::fail('it was taken');
         } catch (FieldError $e) {
-            self::assertSame('column "time": 0:50 is 0 min 50 s or 0 h 50 min, and nothing in the file tells which. The mapping {"delimiter":",","decimal":".","encoding":"utf-8","columns":{"kw":{"field":"kw"}},"time":{"column":"time","format":"m:ss"}} settles it; for 0 h 50 min put {"time":{"column":"time","format":"h:mm"}} into it', Say::it($e->problem));
+            self::assertSame('column "time": 0:50 could be 0 min 50 s or 0 h 50 min; nothing in the file shows which. For 0 min 50 s use the mapping {"delimiter":",","decimal":".","encoding":"utf-8","columns":{"kw":{"field":"kw"}},"time":{"column":"time","format":"m:ss"}}; for 0 h 50 min change it to {"time":{"column":"time","format":"h:mm"}}', Say::it($e->problem));
         }
     }
 

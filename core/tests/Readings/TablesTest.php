@@ -33,7 +33,7 @@ final class TablesTest extends TestCase
 
     public function test_a_unit_beside_a_name_of_ours_and_another_below_it_are_refused_or_left_out(): void
     {
-        self::assertStringContainsString('the row below it says °C', str_replace('degC', '°C', Say::refusal(static fn () => self::read(['t_s;kw;handle (degF)', 's;kW;°C', '0;50;190']))));
+        self::assertStringContainsString('the row below it gives °C', str_replace('degC', '°C', Say::refusal(static fn () => self::read(['t_s;kw;handle (degF)', 's;kW;°C', '0;50;190']))));
         $reader = new ReadingsReader;
         iterator_to_array($reader->read(['Elapsed (s);Power (kW);Current (A)', 's;W;A', '0;50;190']), false);
         self::assertSame(['Power (kW)'], $reader->ignoredColumns());
@@ -157,7 +157,7 @@ final class TablesTest extends TestCase
 
     public function test_a_line_of_totals_is_named_and_left_out(): void
     {
-        self::assertSame(['line 4: a line of totals, which is no reading'], self::said(['Time;Power (kW)', '10:00:00;50', '10:01:00;51', 'Summe;101']));
+        self::assertSame(['line 4: a line of totals, not a reading'], self::said(['Time;Power (kW)', '10:00:00;50', '10:01:00;51', 'Summe;101']));
     }
 
     /**

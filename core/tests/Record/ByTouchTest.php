@@ -41,7 +41,7 @@ final class ByTouchTest extends TestCase
         $events = [new Event(EventCode::FeltHot, 60_000, 'adapter'), new Event(EventCode::FeltHot, 90_000, 'handle'), new Event(EventCode::FeltWarm, 95_000, 'cable'), new Event(EventCode::FeltHot, 99_000, 'elbow')];
         $recorded = Recorded::of($answer, $case->conditions, $judge->judgement(), $events);
 
-        self::assertSame('Adapter and handle felt hot to the touch. That proves nothing, but look at the contacts before the next session.', Say::it(Headline::beside($recorded)[0]));
+        self::assertSame("Adapter and handle felt hot to the touch. That's no measurement, but look at the contacts before the next session.", Say::it(Headline::beside($recorded)[0]));
         self::assertSame([], $recorded->judgement->temperatures);
         self::assertNull(ByTouch::caution([new Event(EventCode::FeltCool, 0, 'adapter')]));
     }

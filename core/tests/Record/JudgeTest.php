@@ -111,7 +111,7 @@ final class JudgeTest extends TestCase
         $twenty = self::judge($noted(20));
         self::assertNotSame(PlateState::Over, self::row($twenty, 'a1', Quantity::Amps)->state);
         self::assertSame(Verdict::Caution, $twenty->verdict);
-        self::assertSame('A1 may have carried more than its continuous 300 A for 20 min, 20 min of them unread; its plate allows 15 min.', Say::it($twenty->findings[0]));
+        self::assertSame('A1 may have carried more than its continuous 300 A for 20 min, 20 min of that unread; it is rated for 15 min.', Say::it($twenty->findings[0]));
 
         // What was read decides alone: 17 minutes of it fail, whatever lies in the gap.
         $mixed = self::judge([...self::steady(440, 1020), new Reading(1_320_000, 30, 340, 440)]);
@@ -147,7 +147,7 @@ final class JudgeTest extends TestCase
         $typical = self::judge(self::steady(290, 600), [...$file, 'outlet' => [...$outlet, 'max_a' => 200, 'origins' => ['max_a' => ['origin' => 'typical']]]]);
         $row = self::row($typical, $outlet['id'], Quantity::Amps);
         self::assertSame([Verdict::Caution, PlateState::Over, true], [$typical->verdict, $row->state, $row->isAboutLimit()]);
-        self::assertStringContainsString('saw 290 A, over 200 A, which is only typical of its kind. Read its plate.', Say::all($typical->findings));
+        self::assertStringContainsString('saw 290 A, above 200 A, which is only typical for its kind. Read its rating plate.', Say::all($typical->findings));
         self::assertFalse(self::row($typical, $outlet['id'], Quantity::Kw)->isAboutLimit());
     }
 
@@ -262,7 +262,7 @@ final class JudgeTest extends TestCase
         self::assertSame(Verdict::Incomplete, self::judge(self::steady(250, 1))->verdict);
         $noAmps = self::judge([new Reading(0, kw: 60), new Reading(1000, kw: 60), new Reading(2000, kw: 60)]);
         self::assertSame(Verdict::Incomplete, $noAmps->verdict);
-        self::assertStringContainsString('Amps were neither read', Say::it($noAmps->findings[0]));
+        self::assertStringContainsString('Current was neither read', Say::it($noAmps->findings[0]));
         self::assertSame(PlateState::NotMeasured, self::row($noAmps, 'a1', Quantity::Amps)->state);
         self::assertStringContainsString('No current flowed', Say::it(self::judge(self::steady(0, 60))->findings[0]));
     }
@@ -329,7 +329,7 @@ final class JudgeTest extends TestCase
         $measured = self::judge(array_map(static fn (int $i): Reading => new Reading($i * 121_000, kw: 10), range(0, 300)));
 
         self::assertSame([200, 100], [count($measured->measured->irregularities->gaps), $measured->measured->irregularities->gapsLeftOut]);
-        self::assertStringContainsString('300 stretches without readings', Say::all($measured->findings));
+        self::assertStringContainsString('300 gaps without readings', Say::all($measured->findings));
     }
 
     /** What nobody asked for is remembered on as it was written. */
@@ -389,7 +389,7 @@ final class JudgeTest extends TestCase
 
     public function test_a_doubtful_charge_spoils_only_what_was_estimated_from_it(): void
     {
-        $doubted = static fn (Reading ...$more): bool => str_contains(Say::all(self::judge([...self::steady(250, 10), ...$more])->findings), 'rests on a reading that looks wrong');
+        $doubted = static fn (Reading ...$more): bool => str_contains(Say::all(self::judge([...self::steady(250, 10), ...$more])->findings), 'comes from a reading that looks wrong');
 
         self::assertFalse($doubted(new Reading(20_000, 20, 340, 260)), 'read beside a charge that fell');
         self::assertTrue($doubted(new Reading(20_000, 20, kw: 95)), 'estimated from a charge that fell');
@@ -401,7 +401,7 @@ final class JudgeTest extends TestCase
         $judgement = self::judge([...self::steady(250, 300), new Reading(310_000, 30, 340, 260, 120.0)]);
 
         self::assertSame(Verdict::Caution, $judgement->verdict);
-        self::assertStringContainsString('rests on a reading that looks wrong', Say::all($judgement->findings));
+        self::assertStringContainsString('comes from a reading that looks wrong', Say::all($judgement->findings));
     }
 
     public function test_surfaces_that_are_held_have_limits_and_rise_needs_an_ambient(): void
@@ -450,9 +450,9 @@ final class JudgeTest extends TestCase
         $finding = static fn (array $celsius): string => Say::it(self::judge([...self::steady(250, 300), new Reading(301_000, 30, 340, 250, celsius: $celsius)])->findings[0]);
 
         self::assertStringContainsString('Adapter reached 61 °C: too hot to hold', $finding(['adapter' => 61.0, 'ambient' => 40.0]));
-        self::assertStringContainsString('Inlet reached 49 °C, 50 K above the air around it', $finding(['inlet' => 49.0, 'ambient' => -1.0]));
-        self::assertStringContainsString('Handle reached 45 °C, 50 K above the air around it', $finding(['handle' => 45.0, 'ambient' => -5.0]));
-        self::assertStringContainsString('Handle reached 52 °C: watch it', $finding(['handle' => 52.0, 'ambient' => 30.0]));
+        self::assertStringContainsString('Inlet reached 49 °C, 50 K above ambient', $finding(['inlet' => 49.0, 'ambient' => -1.0]));
+        self::assertStringContainsString('Handle reached 45 °C, 50 K above ambient', $finding(['handle' => 45.0, 'ambient' => -5.0]));
+        self::assertStringContainsString('Handle reached 52 °C: keep an eye on it', $finding(['handle' => 52.0, 'ambient' => 30.0]));
     }
 
     public function test_the_ambient_is_carried_on_for_half_an_hour(): void
@@ -471,9 +471,9 @@ final class JudgeTest extends TestCase
 
     public function test_a_plain_pass_says_one_thing_and_estimates_that_decide_nothing_are_named(): void
     {
-        self::assertSame(['Every value that was read stayed below 90 % of its plate.'], Say::voice()->each(self::judge(self::steady(250, 300))->findings));
+        self::assertSame(['Every value read stayed below 90 % of its rating.'], Say::voice()->each(self::judge(self::steady(250, 300))->findings));
         $some = self::judge([new Reading(0, 45, kw: 68), new Reading(60_000, 45, volts: 339, amps: 400), new Reading(120_000, 45, kw: 68)]);
-        self::assertSame(["Some values are estimated from the pack's voltage curve; what decides was read."], Say::voice()->each($some->findings));
+        self::assertSame(['Some values are estimated from the battery voltage curve; the deciding one was read.'], Say::voice()->each($some->findings));
     }
 
     public function test_the_heat_load_goes_back_to_the_ambient_of_the_conditions_after_half_an_hour(): void

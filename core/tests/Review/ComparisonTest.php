@@ -31,7 +31,7 @@ final class ComparisonTest extends TestCase
         self::assertEqualsWithDelta(0.9, $comparison->ratio?->value, 0.002);
         self::assertEqualsWithDelta(60 * 60 * 0.5 / 0.95 * (1 / 90 - 1 / 100), $comparison->minutesDifference, 0.05);
         self::assertSame([], $comparison->confounders);
-        self::assertSame('Slower by 2.1 min: 0.90 of the power (0.90 to 0.90) from 10 % to 60 %.', Say::it($comparison->sentence));
+        self::assertSame('Slower by 2.1 min: 0.90 of the power (0.90 to 0.90) between 10 % and 60 % charge.', Say::it($comparison->sentence));
     }
 
     /** @return iterable<string, array{float, string}> */
@@ -78,7 +78,7 @@ final class ComparisonTest extends TestCase
         self::assertSame('cannot_tell', $comparison->answer->value);
         self::assertLessThan(0.97, $comparison->ratio?->low);
         self::assertGreaterThan(1.03, $comparison->ratio?->high);
-        self::assertStringStartsWith('These two sessions do not tell: ', Say::it($comparison->sentence));
+        self::assertStringStartsWith("These two sessions can't tell: ", Say::it($comparison->sentence));
     }
 
     public function test_too_little_charge_in_common(): void
@@ -87,28 +87,28 @@ final class ComparisonTest extends TestCase
         $little = Comparison::of(self::session(50.0, 10, 44.5), self::session(100.0, 30, 60));
         $enough = Comparison::of(self::session(50.0, 10, 46), self::session(100.0, 30, 60));
 
-        self::assertSame(['cannot_tell', null, 'These two sessions have no charge in common.'], [$nothing->answer->value, $nothing->ratio, Say::it($nothing->sentence)]);
-        self::assertSame(['cannot_tell', 'These two sessions have 14 % of charge in common; it takes 15 % to tell.'], [$little->answer->value, Say::it($little->sentence)]);
+        self::assertSame(['cannot_tell', null, 'These two sessions share no charge range.'], [$nothing->answer->value, $nothing->ratio, Say::it($nothing->sentence)]);
+        self::assertSame(['cannot_tell', 'These two sessions share 14 % of charge; it takes 15 % to tell.'], [$little->answer->value, Say::it($little->sentence)]);
         self::assertSame('slower', $enough->answer->value);
     }
 
     /** @return iterable<string, array{array<string, mixed>, array<string, mixed>, string|null, string}> changes, of the session too, its code, its words */
     public static function confounders(): iterable
     {
-        yield 'starts 6 points apart' => [[], ['from' => 16.0], 'start_soc', 'It began at 16 %, the other at 10 %.'];
+        yield 'starts 6 points apart' => [[], ['from' => 16.0], 'start_soc', 'Started at 16 %, the other session at 10 %.'];
         yield 'starts 5 points apart' => [[], ['from' => 15.0], null, ''];
-        yield '6 K warmer air' => [['conditions.ambient_c' => 31], [], 'ambient', '31 °C around it, the other time 25 °C: 6 K apart.'];
+        yield '6 K warmer air' => [['conditions.ambient_c' => 31], [], 'ambient', 'Ambient was 31 °C, 6 K warmer than in the other session (25 °C).'];
         yield '5 K warmer air' => [['conditions.ambient_c' => 30], [], null, ''];
-        yield '6 K colder air, as read' => [[], ['celsius' => ['ambient' => 19.0]], 'ambient', '19 °C around it, the other time 25 °C: 6 K apart.'];
-        yield 'another station' => [['outlet.id' => 'other', 'outlet.name' => 'Other post'], [], 'station', 'At Other post, the other time at Test post.'];
-        yield 'another stall' => [[], ['stall' => '3'], 'stall', 'At stall 3, the other time at 2.'];
-        yield 'a prepared pack' => [['conditions.pack_prepared' => false, 'conditions.pack_c' => 30], [], 'preparation', 'The pack was prepared otherwise.'];
-        yield 'prepared for some minutes' => [['conditions.pack_prepared' => 5, 'conditions.pack_c' => 30], [], 'preparation', 'The pack was prepared otherwise.'];
-        yield 'preparation that nobody noted' => [['conditions.pack_prepared' => null], [], 'preparation', 'Nobody noted for both whether the pack was prepared.'];
-        yield 'another cable' => [['outlet.cable.continuous_a' => 400], [], 'cable', 'A cooled cable of 400 A, the other time a cooled cable of 500 A.'];
-        yield 'an uncooled cable' => [['outlet.cable.cooled' => false], [], 'cable', 'An uncooled cable of 500 A, the other time a cooled cable of 500 A.'];
-        yield 'estimated power' => [[], ['amps' => true], 'estimated', 'Charge or power of one of them is estimated, not read.'];
-        yield 'charge that nobody read' => [[], ['soc' => false], 'estimated', 'Charge or power of one of them is estimated, not read.'];
+        yield '6 K colder air, as read' => [[], ['celsius' => ['ambient' => 19.0]], 'ambient', 'Ambient was 19 °C, 6 K colder than in the other session (25 °C).'];
+        yield 'another station' => [['outlet.id' => 'other', 'outlet.name' => 'Other post'], [], 'station', 'At Other post, the other session at Test post.'];
+        yield 'another stall' => [[], ['stall' => '3'], 'stall', 'At stall 3, the other session at stall 2.'];
+        yield 'a prepared pack' => [['conditions.pack_prepared' => false, 'conditions.pack_c' => 30], [], 'preparation', 'The battery was warmed up for one session and not for the other.'];
+        yield 'prepared for some minutes' => [['conditions.pack_prepared' => 5, 'conditions.pack_c' => 30], [], 'preparation', 'The battery was warmed up for one session and not for the other.'];
+        yield 'preparation that nobody noted' => [['conditions.pack_prepared' => null], [], 'preparation', 'Not noted for both sessions: whether the battery was warmed up.'];
+        yield 'another cable' => [['outlet.cable.continuous_a' => 400], [], 'cable', 'A cooled cable of 400 A, in the other session a cooled cable of 500 A.'];
+        yield 'an uncooled cable' => [['outlet.cable.cooled' => false], [], 'cable', 'An uncooled cable of 500 A, in the other session a cooled cable of 500 A.'];
+        yield 'estimated power' => [[], ['amps' => true], 'estimated', 'Charge or power in one of them is estimated, not read.'];
+        yield 'charge that nobody read' => [[], ['soc' => false], 'estimated', 'Charge or power in one of them is estimated, not read.'];
     }
 
     /**
@@ -130,8 +130,8 @@ final class ComparisonTest extends TestCase
     {
         $comparison = Comparison::of(self::session(90.0, changes: ['conditions.ambient_c' => 40, 'outlet.id' => 'other']), self::session(100.0));
 
-        self::assertSame('Slower by 2.1 min: 0.90 of the power (0.90 to 0.90) from 10 % to 60 %. It differs, but so did the air around it, the station.', Say::it($comparison->sentence));
-        self::assertStringNotContainsString('so did', Say::it(Comparison::of(self::session(90.0, changes: ['outlet.id' => 'other']), self::session(100.0))->sentence));
+        self::assertSame('Slower by 2.1 min: 0.90 of the power (0.90 to 0.90) between 10 % and 60 % charge. But the ambient temperature, the station differed too.', Say::it($comparison->sentence));
+        self::assertStringNotContainsString('differed too', Say::it(Comparison::of(self::session(90.0, changes: ['outlet.id' => 'other']), self::session(100.0))->sentence));
     }
 
     public function test_rises_stand_side_by_side(): void

@@ -31,7 +31,7 @@ final class CountedTest extends TestCase
 
     public function test_the_stations_energy_is_held_against_the_readings(): void
     {
-        self::assertStringContainsString('5 % apart, as it should be', self::told(31.5, 30.0));
+        self::assertStringContainsString('5 % apart, as expected', self::told(31.5, 30.0));
         self::assertStringContainsString('10 % more', self::told(33.0, 30.0));
         self::assertStringContainsString(', 10 % less', self::told(27.0, 30.0));
         // 5.3 % are more than rounding.
@@ -44,17 +44,17 @@ final class CountedTest extends TestCase
         self::assertSame('16.50', (new Counted(self::tariff(), false, 30.0, 12.0, 20.0, null))->tariffAmount());
         self::assertSame('16.50', (new Counted(self::tariff(), false, null, 30.0, 20.0, null))->tariffAmount());
         self::assertNull((new Counted(null, false, null, 30.0, 20.0, null))->tariffAmount());
-        self::assertStringContainsString('16.50 USD: as it should be', self::told(30.0, null, '16.99'));
+        self::assertStringContainsString('16.50 USD, as expected', self::told(30.0, null, '16.99'));
         self::assertStringContainsString('more than the 16.50 USD', self::told(30.0, null, '17.00'));
-        self::assertStringContainsString('as it should be', self::told(30.0, null, '16.01'));
+        self::assertStringContainsString('as expected', self::told(30.0, null, '16.01'));
         self::assertStringContainsString('less than the 16.50 USD', self::told(30.0, null, '16.00'));
     }
 
     public function test_what_cannot_be_compared_is_said(): void
     {
         self::assertStringContainsString('the two are not compared', self::told(30.0, null, '16.50', currency: 'EUR'));
-        self::assertStringContainsString('not known', self::told(null, null, '16.50'));
-        self::assertStringContainsString('not known', self::told(30.0, null, '16.50', minutes: null));
-        self::assertStringContainsString('not known', self::told(30.0, null, '16.50', tariff: self::tariff(null)));
+        self::assertStringContainsString("Can't be compared", self::told(null, null, '16.50'));
+        self::assertStringContainsString("Can't be compared", self::told(30.0, null, '16.50', minutes: null));
+        self::assertStringContainsString("Can't be compared", self::told(30.0, null, '16.50', tariff: self::tariff(null)));
     }
 }

@@ -82,7 +82,7 @@ final class DiagnosisTest extends TestCase
         self::assertEqualsWithDelta(26 / 2 * (1 - 60 / 150), $held->loss->minutes, 0.03);
         self::assertSame(60.0, $held->levelKw);
         self::assertSame('low', $held->finding->confidence->value);
-        self::assertSame('60 kW level from the start for 13 min: 40 % of what was expected, and far below every plate.', Say::it($held->finding->evidence));
+        self::assertSame('Steady at 60 kW from the start for 13 min: 40 % of forecast, and far below every rating.', Say::it($held->finding->evidence));
     }
 
     /** Against its own forecast a session at the station's plate loses nothing; against the car it does. */
@@ -93,7 +93,7 @@ final class DiagnosisTest extends TestCase
         self::assertEqualsWithDelta(0.0, $held->loss->minutes, 0.02);
         self::assertEqualsWithDelta(26 / 2 * (1 - 90 / 150), $held->loss->behindCarMinutes, 0.03);
         self::assertSame(['high', 'post'], [$held->finding->confidence->value, $held->finding->linkId]);
-        self::assertSame('90 kW level for 13 min; Test post allows 90 kW.', Say::it($held->finding->evidence));
+        self::assertSame('Steady at 90 kW for 13 min; Test post allows 90 kW.', Say::it($held->finding->evidence));
     }
 
     public function test_amps_that_follow_from_the_rest_are_of_medium_confidence(): void
@@ -162,8 +162,8 @@ final class DiagnosisTest extends TestCase
     {
         [$boost, $after] = self::boosted([], [[8, -400], [8, -250]])->heldBackBy;
 
-        self::assertSame(['a1', 'high', 400.0, '400 A level for 6.5 min; A1 allows 400 A.'], [$boost->finding->linkId, $boost->finding->confidence->value, $boost->finding->limit, Say::it($boost->finding->evidence)]);
-        self::assertSame(['a1', 'high', 250.0, '400 A fell to 250 A at once, after 8 min above the 250 A that A1 carries for good.'], [$after->finding->linkId, $after->finding->confidence->value, $after->finding->limit, Say::it($after->finding->evidence)]);
+        self::assertSame(['a1', 'high', 400.0, 'Steady at 400 A for 6.5 min; A1 allows 400 A.'], [$boost->finding->linkId, $boost->finding->confidence->value, $boost->finding->limit, Say::it($boost->finding->evidence)]);
+        self::assertSame(['a1', 'high', 250.0, "400 A fell to 250 A at once, after 8 min above A1's continuous 250 A."], [$after->finding->linkId, $after->finding->confidence->value, $after->finding->limit, Say::it($after->finding->evidence)]);
     }
 
     /** Both the cable and the adapter fall to 250 A: the thermometer names the one that is warmer. */
@@ -255,7 +255,7 @@ final class DiagnosisTest extends TestCase
         yield 'as noted' => [$flowing, [self::event(EventCode::Plugged, 0.5), self::event(EventCode::CurrentFlows, 3.3)], 168.0, 'No current for 2.8 min after plugging in.'];
         yield 'short enough' => [$flowing, [self::event(EventCode::Plugged, 1.4), self::event(EventCode::CurrentFlows, 3.3)], 114.0, null];
         yield 'plugged in anew' => [[...$idle(0, 60, 120, 180), ...$flowing], [self::event(EventCode::Plugged, 1.0)], 140.0, 'No current for 2.3 min after plugging in.'];
-        yield 'with the last phase' => [[...$idle(0, 60, 120, 180), ...$flowing], [new Event(EventCode::FailedStart, 90_000, 'isolation test')], 200.0, 'No current for 3.3 min after plugging in; the last that was seen: isolation test'];
+        yield 'with the last phase' => [[...$idle(0, 60, 120, 180), ...$flowing], [new Event(EventCode::FailedStart, 90_000, 'isolation test')], 200.0, 'No current for 3.3 min after plugging in. Last seen: isolation test'];
         yield 'never' => [$idle(0, 60, 120, 180, 240), [], null, 'No current at all in 4 min.'];
         yield 'not yet' => [$idle(0, 30, 60, 90), [], null, null];
     }
@@ -300,8 +300,8 @@ final class DiagnosisTest extends TestCase
         $two = self::diagnosis([], [new Reading(0, 10, 320, 0, 0), new Reading(60_000, 12, 325, 400, 130)]);
         $without = self::diagnosis([], array_map(static fn (int $i): Reading => new Reading(60_000 * $i, 10 + $i, null, null, null), range(0, 9)));
 
-        self::assertSame(['not_enough_readings', '2 of the 3 readings that it takes.'], [self::causes($two)[0], Say::it($two->heldBackBy[0]->finding->evidence)]);
-        self::assertSame(['not_enough_readings', 'Neither amps nor kW were read, nor do they follow.'], [self::causes($without)[0], Say::it($without->heldBackBy[0]->finding->evidence)]);
+        self::assertSame(['not_enough_readings', '2 readings; it takes 3.'], [self::causes($two)[0], Say::it($two->heldBackBy[0]->finding->evidence)]);
+        self::assertSame(['not_enough_readings', "Neither current nor power was read, and they can't be calculated."], [self::causes($without)[0], Say::it($without->heldBackBy[0]->finding->evidence)]);
     }
 
     public function test_without_a_forecast_it_says_so(): void
@@ -309,7 +309,7 @@ final class DiagnosisTest extends TestCase
         $held = self::diagnosis(['vehicle.pack.usable_kwh' => null, 'vehicle.charge_curve_kw' => null], self::readings([[12, 120]]))->heldBackBy;
 
         self::assertSame(['unexplained'], array_map(static fn (HeldBack $h): string => $h->finding->cause->value, $held));
-        self::assertSame(['120 kW; there is no forecast of this chain to hold it against.', null], [Say::it($held[0]->finding->evidence), $held[0]->loss->minutes]);
+        self::assertSame(['120 kW; there is no forecast for this chain to compare it with.', null], [Say::it($held[0]->finding->evidence), $held[0]->loss->minutes]);
     }
 
     public function test_a_break_in_the_middle(): void

@@ -44,7 +44,7 @@ final class ExpectedTest extends TestCase
         $visit = (new VisitWriter(new StepsWriter(Say::voice()), Say::voice()))->visit(StepList::of($forecast->answer), $forecast, Cases::read(Cases::file())->conditions);
 
         self::assertSame(['phases' => 1, 'most_kw' => 180.0, 'most_a' => 600.0, 'ask_from_c' => 60.0], $visit['entries']);
-        self::assertSame('A stall that gives this little is worth leaving.', $visit['expected']['words']['leave']);
+        self::assertSame("This stall gives so little that it's worth leaving.", $visit['expected']['words']['leave']);
         self::assertCount(count(Expected::of($forecast)->points), $visit['expected']['points']);
     }
 
@@ -72,11 +72,11 @@ final class ExpectedTest extends TestCase
 
         self::assertSame('Take the first temperatures.', $told[60]);
         self::assertSame('Ten minutes: take the temperatures.', $told[600]);
-        self::assertStringContainsString('two minutes of its boost', $told[(int) round($spent * 60) - 120]);
+        self::assertStringContainsString('two minutes of boost left', $told[(int) round($spent * 60) - 120]);
         self::assertSame((int) round((float) $forecast->totals->minutes * 60) - 120, array_key_last($told));
         $unheld = self::forecast(Cases::changed($file, ['adapters.0.holds_back' => null, 'adapters.0.plate.boost_minutes' => 8]));
         self::assertNotNull($unheld->advice->passed);
-        self::assertStringContainsString('holds the current back', array_map(Say::it(...), Reminders::of($unheld))[(int) round($unheld->advice->passed->minute * 60) - 120]);
+        self::assertStringContainsString('may not limit the current itself', array_map(Say::it(...), Reminders::of($unheld))[(int) round($unheld->advice->passed->minute * 60) - 120]);
         $none = self::forecast(Cases::file([], ['min_v' => 400]));
         self::assertSame([], Reminders::of($none));
     }

@@ -24,8 +24,8 @@ final class HeadlineTest extends TestCase
     {
         $derated = self::session(60.0);
 
-        self::assertStringStartsWith('It stayed within its plates; a stall that gives less than it says cost ', Say::it(Headline::of($derated)));
-        self::assertSame('Change the stall; if the next gives as little, the cause lies elsewhere.', Say::it(Headline::beside($derated)[0]));
+        self::assertStringStartsWith('Within all ratings; a derated stall cost ', Say::it(Headline::of($derated)));
+        self::assertSame('Change stalls. If the next one gives as little, the cause is elsewhere.', Say::it(Headline::beside($derated)[0]));
     }
 
     /** 90 kW for 18.25 minutes beyond the ramp, where the car alone takes 150: 7.3 minutes longer, as was known. */
@@ -33,8 +33,8 @@ final class HeadlineTest extends TestCase
     {
         $known = self::session(90.0, ['outlet.max_kw' => 90]);
 
-        self::assertSame('It stayed within its plates, and went as forecast.', Say::it(Headline::of($known)));
-        self::assertSame("It cost nothing against the forecast; the station's kW made it 7.3 min longer than the car alone would take.", Say::it(Headline::beside($known)[0]));
+        self::assertSame('Within all ratings, and as forecast.', Say::it(Headline::of($known)));
+        self::assertSame("No time lost against the forecast. The station's maximum power made it 7.3 min longer than the car alone would take.", Say::it(Headline::beside($known)[0]));
     }
 
     /** Against a car that takes 90 kW at every charge, by its entered curve. */
@@ -42,28 +42,28 @@ final class HeadlineTest extends TestCase
     {
         $headline = static fn (float $kw, float $minutes = 20): string => Say::it(Headline::of(self::session($kw, ['vehicle.charge_curve_kw' => [[0, 90], [100, 90]]], minutes: $minutes)));
 
-        self::assertSame('It stayed within its plates, and went as forecast.', $headline(96.0));
-        self::assertMatchesRegularExpression('/^It stayed within its plates, and gave (9\.9|10) kW more than forecast on average\.$/', $headline(100.0));
-        self::assertMatchesRegularExpression('/^It stayed within its plates; its power was (9\.9|10) kW off the forecast on average\.$/', $headline(80.0, 6));
+        self::assertSame('Within all ratings, and as forecast.', $headline(96.0));
+        self::assertMatchesRegularExpression('/^Within all ratings, and (9\.9|10) kW above the forecast on average\.$/', $headline(100.0));
+        self::assertMatchesRegularExpression('/^Within all ratings; power was (9\.9|10) kW off the forecast on average\.$/', $headline(80.0, 6));
     }
 
     public function test_what_went_over_stands_before_what_it_cost(): void
     {
         $over = self::session(120.0, ['vehicle.inlets.0.dc.max_a' => 300]);
 
-        self::assertStringContainsString('over its limit of 300 A', Say::it(Headline::of($over)));
+        self::assertStringContainsString('it is rated 300 A', Say::it(Headline::of($over)));
     }
 
     public function test_nothing_lost_and_nothing_to_grade(): void
     {
-        self::assertSame(['It cost nothing in time.'], array_map(Say::it(...), Headline::beside(self::session(150.0))));
-        self::assertSame(['It stayed within its plates.', []], [Say::it(Headline::of(self::session(150.0, soc: false))), Headline::beside(self::session(150.0, soc: false))]);
+        self::assertSame(['No time lost.'], array_map(Say::it(...), Headline::beside(self::session(150.0))));
+        self::assertSame(['Within all ratings.', []], [Say::it(Headline::of(self::session(150.0, soc: false))), Headline::beside(self::session(150.0, soc: false))]);
     }
 
     public function test_what_is_proven(): void
     {
-        self::assertSame(['A1 carried 147 A for ten minutes; its plate says 300 A for good.', 'A gentle session says nothing about the top.', 'Not proven: 1000 V (340 V seen).'], array_map(Say::it(...), Proof::of(self::session(50.0, self::ADAPTED))));
-        self::assertSame(['A1: no ten minutes of amps were read, so nothing is proven.', 'Not proven: 1000 V (340 V seen).'], array_map(Say::it(...), Proof::of(self::session(50.0, self::ADAPTED, minutes: 5))));
+        self::assertSame(['A1 carried 147 A for 10 minutes; rated 300 A continuous.', "A gentle session doesn't test the top of the rating.", 'Not proven: 1000 V (340 V seen).'], array_map(Say::it(...), Proof::of(self::session(50.0, self::ADAPTED))));
+        self::assertSame(['A1: no 10-minute current reading, so nothing is proven yet.', 'Not proven: 1000 V (340 V seen).'], array_map(Say::it(...), Proof::of(self::session(50.0, self::ADAPTED, minutes: 5))));
         self::assertSame([], Proof::of(self::session(50.0)));
     }
 

@@ -34,15 +34,15 @@ final class MemoryTest extends TestCase
     public static function visits(): iterable
     {
         yield 'a good one' => [[self::visit('2026-11-01', kw: 140)], 140.0, '2026-11-01', 0, []];
-        yield 'a failed start' => [[self::visit('2026-11-01', started: false, failed: 2)], 100.0, null, 2, ['2 starts failed here in the last 90 days, and none has gone well since.']];
-        yield 'one that never started' => [[self::visit('2026-11-01', started: false, kw: null)], null, null, 1, ['1 start failed here in the last 90 days, and none has gone well since.']];
+        yield 'a failed start' => [[self::visit('2026-11-01', started: false, failed: 2)], 100.0, null, 2, ['2 starts failed here in the last 90 days, and no start has worked since.']];
+        yield 'one that never started' => [[self::visit('2026-11-01', started: false, kw: null)], null, null, 1, ['1 start failed here in the last 90 days, and no start has worked since.']];
         yield 'lifted by a good one' => [[self::visit('2026-11-01', started: false, failed: 2), self::visit('2026-11-05')], 100.0, '2026-11-05', 2, []];
-        yield 'not lifted by an earlier one' => [[self::visit('2026-11-01'), self::visit('2026-11-05', started: false, failed: 1)], 100.0, '2026-11-01', 1, ['1 start failed here in the last 90 days, and none has gone well since.']];
-        yield 'derated' => [[self::visit('2026-11-01', kw: 140), self::visit('2026-11-05', kw: 50, derated: true)], 140.0, '2026-11-01', 0, ['The last time here it gave no more than 50 kW: less than it says.']];
+        yield 'not lifted by an earlier one' => [[self::visit('2026-11-01'), self::visit('2026-11-05', started: false, failed: 1)], 100.0, '2026-11-01', 1, ['1 start failed here in the last 90 days, and no start has worked since.']];
+        yield 'derated' => [[self::visit('2026-11-01', kw: 140), self::visit('2026-11-05', kw: 50, derated: true)], 140.0, '2026-11-01', 0, ['Last time here it gave no more than 50 kW, less than its rating.']];
         yield 'derated and dead cooling, lifted by a good one' => [[self::visit('2026-11-01', kw: 50, derated: true), self::visit('2026-11-03', cooling: true), self::visit('2026-11-05', kw: 140)], 140.0, '2026-11-05', 0, []];
-        yield 'dead cooling' => [[self::visit('2026-11-05', cooling: true)], 100.0, null, 0, ['The last time here the cooling of the cable had failed.']];
+        yield 'dead cooling' => [[self::visit('2026-11-05', cooling: true)], 100.0, null, 0, ["Last time here the cable's cooling had failed."]];
         yield 'a chain that never charges' => [[new Visit('post', '', '2026-11-01', false, 2, null, isExpected: false)], null, null, 0, []];
-        yield '90 days ago' => [[self::visit('2026-08-28', started: false, failed: 1)], 100.0, null, 1, ['1 start failed here in the last 90 days, and none has gone well since.']];
+        yield '90 days ago' => [[self::visit('2026-08-28', started: false, failed: 1)], 100.0, null, 1, ['1 start failed here in the last 90 days, and no start has worked since.']];
         yield '91 days ago' => [[self::visit('2026-08-27', started: false, failed: 1)], 100.0, null, 0, []];
     }
 
@@ -64,7 +64,7 @@ final class MemoryTest extends TestCase
 
         self::assertSame(['post', 'other'], array_keys($each));
         self::assertSame(['2', '3'], array_map(static fn (StallMemory $m): string => $m->stall, $each['post']));
-        self::assertSame(['1 start failed at stall 2 in the last 90 days, and none has gone well since.'], array_map(Say::it(...), StallMemory::remembered($each['post'])->trouble ?? []));
+        self::assertSame(['1 start failed at stall 2 in the last 90 days, and no start has worked since.'], array_map(Say::it(...), StallMemory::remembered($each['post'])->trouble ?? []));
         self::assertNull(StallMemory::remembered($each['other']));
     }
 
@@ -78,7 +78,7 @@ final class MemoryTest extends TestCase
 
         self::assertSame(Result::Caution, Cases::gate($best, GateName::Access)->result());
         self::assertSame('charges', $best->outcome->value);
-        self::assertContains('1 start failed here in the last 90 days, and none has gone well since.', array_map(Say::it(...), $best->cautions()));
+        self::assertContains('1 start failed here in the last 90 days, and no start has worked since.', array_map(Say::it(...), $best->cautions()));
         $other = Cases::read(Cases::changed($file, ['outlet.id' => 'other']))->outlet;
         $ranking = Ranking::of([$case->outlet, $other], $case->vehicle, new Fitter([], $case->conditions, $case->policy));
         self::assertSame(['other', 'post'], array_map(static fn ($s): string => $s->outletId(), $ranking->by(RankOrder::Risk)));
@@ -201,7 +201,7 @@ final class MemoryTest extends TestCase
 
     public function test_grades_in_words(): void
     {
-        self::assertSame('3 forecasts, off by 3 min and 4 kW on average; they promise too much: it takes 3 min longer.', Say::it(Grades::of(array_map(static fn (float $e): array => ['minutes' => 20.0, 'measured_minutes' => 20 + $e, 'mean_error_kw' => 4.0, 'bias_kw' => -1.0], [2.0, 3.0, 4.0]))?->message() ?? throw new \LogicException));
+        self::assertSame('3 forecasts, off by 3 min and 4 kW on average. Charging has taken 3 min longer than forecast.', Say::it(Grades::of(array_map(static fn (float $e): array => ['minutes' => 20.0, 'measured_minutes' => 20 + $e, 'mean_error_kw' => 4.0, 'bias_kw' => -1.0], [2.0, 3.0, 4.0]))?->message() ?? throw new \LogicException));
     }
 
     private static function visit(string $day, ?float $kw = 100.0, int $failed = 0, bool $started = true, bool $derated = false, bool $cooling = false, string $stall = '', string $outlet = 'post'): Visit

@@ -166,15 +166,15 @@ final class StepListTest extends TestCase
         $file = Cases::file(['charge_curve_kw' => [[0, 190], [100, 190]], 'inlets.0.dc.max_kw' => 190], self::ADAPTED, [['plate.boost_minutes' => 5]]);
         $list = self::list($file);
 
-        self::assertStringContainsString('nothing says that it holds the current back', Say::all(array_map(static fn ($c) => $c->message, Cautions::placed($list->answer))));
-        self::assertStringNotContainsString('holds the current back by itself: the rest', Say::it(self::step($list, StepCode::ComparePower)->caution()));
+        self::assertStringContainsString('may not limit the current itself', Say::all(array_map(static fn ($c) => $c->message, Cautions::placed($list->answer))));
+        self::assertStringNotContainsString('pick a weaker stall, or stop', Say::it(self::step($list, StepCode::ComparePower)->caution()));
         self::assertMatchesRegularExpression('/minute \d/', Say::it(self::step($list, StepCode::StopSession)->caution()));
         self::assertStringNotContainsString('minute', Say::it(self::step($list, StepCode::ComparePower)->caution()));
 
         // Where the first power is too much, it is told there, not at the end.
         $atOnce = self::list(Cases::changed($file, ['adapters.0.plate.boost_a' => null, 'adapters.0.plate.boost_minutes' => null]));
-        self::assertStringContainsString('from the first power', Say::it(self::step($atOnce, StepCode::ComparePower)->caution()));
-        self::assertStringNotContainsString('first power', Say::it(self::step($atOnce, StepCode::StopSession)->caution()));
+        self::assertStringContainsString('From the start', Say::it(self::step($atOnce, StepCode::ComparePower)->caution()));
+        self::assertStringNotContainsString('From the start', Say::it(self::step($atOnce, StepCode::StopSession)->caution()));
     }
 
     public function test_the_idle_fee_is_told_with_its_minutes_or_said_to_be_unread(): void
@@ -183,9 +183,9 @@ final class StepListTest extends TestCase
         $do = static fn (array $tariff): string => Say::it(self::step(self::list(Cases::file([], ['tariff' => $tariff])), StepCode::MoveAway)->do);
 
         self::assertStringContainsString('0.40 USD a minute, 5 min after', $do($tariff));
-        self::assertStringContainsString('nobody has read', $do([...$tariff, 'idle_grace_minutes' => null]));
-        self::assertSame('Make room for the next one.', $do([...$tariff, 'idle_per_minute' => '0']));
-        self::assertStringContainsString('nobody has read it', $do([...$tariff, 'idle_per_minute' => null]));
+        self::assertStringContainsString('Not read', $do([...$tariff, 'idle_grace_minutes' => null]));
+        self::assertSame('Make room for the next car.', $do([...$tariff, 'idle_per_minute' => '0']));
+        self::assertStringContainsString('Nobody has read when', $do([...$tariff, 'idle_per_minute' => null]));
     }
 
     public function test_the_ladder_goes_from_the_cheap_to_another_place(): void
@@ -216,7 +216,7 @@ final class StepListTest extends TestCase
     public function test_a_shared_cabinet_and_the_second_cable_are_told_where_they_matter(): void
     {
         $shared = Cases::file([], ['cabinet' => ['kw' => 350, 'policy' => 'halves', 'partner_active' => false, 'partner_kw' => null, 'module_kw' => null]]);
-        self::assertStringContainsString('share a cabinet', Say::it(self::step(self::list($shared), StepCode::Park)->caution()));
+        self::assertStringContainsString('share cabinets', Say::it(self::step(self::list($shared), StepCode::Park)->caution()));
         self::assertStringNotContainsString('cabinet', Say::it(self::step(self::list(Cases::file()), StepCode::Park)->caution()));
         self::assertStringContainsString('second cable', Say::it(self::step(self::list($shared), StepCode::ComparePower)->caution()));
         $ac = self::list(Cases::file(['inlets.0.coupler' => 'type1', 'inlets.0.dc' => null], post: Cases::AC_POST));
@@ -231,7 +231,7 @@ final class StepListTest extends TestCase
 
         self::assertStringStartsWith('Open to everyone', $do(['access.kind' => 'open']));
         self::assertStringStartsWith('Nobody has read', $do(['access.kind' => null]));
-        self::assertStringContainsString('account of Millrace', $do(['access.kind' => 'account', 'access.network' => 'Millrace']));
+        self::assertStringContainsString('your Millrace account', $do(['access.kind' => 'account', 'access.network' => 'Millrace']));
         self::assertStringStartsWith('Start with your account:', $do(['access.kind' => 'account']));
         self::assertStringStartsWith('Start by certificate', $do(['access' => ['kind' => 'makes', 'makes' => ['ostler']]]));
     }
@@ -241,11 +241,11 @@ final class StepListTest extends TestCase
         $attached = self::list(Cases::file([], [...self::ADAPTED, 'attached_adapter' => Cases::ADAPTER]));
         self::assertSame('A click from the dock.', Say::it(self::step($attached, StepCode::DockAttachedAdapter)->sign));
         self::assertStringNotContainsString('A1', Say::it(self::step($attached, StepCode::Stow)->do));
-        self::assertStringContainsString('did not come out on the handle', Say::it(self::step($attached, StepCode::HandleIntoAdapter)->do));
+        self::assertStringContainsString("didn't come out on the connector", Say::it(self::step($attached, StepCode::HandleIntoAdapter)->do));
         self::assertFalse(self::step($attached, StepCode::ReleaseAttachedAdapter)->isDefault);
         $own = self::list(Cases::file([], self::ADAPTED, [[]]));
-        self::assertStringContainsString('count your kit: A1', Say::it(self::step($own, StepCode::Stow)->do));
-        self::assertStringContainsString('Push the handle into A1', Say::it(self::step($own, StepCode::HandleIntoAdapter)->do));
+        self::assertStringContainsString('count your own pieces: A1', Say::it(self::step($own, StepCode::Stow)->do));
+        self::assertStringContainsString('Push the connector into A1', Say::it(self::step($own, StepCode::HandleIntoAdapter)->do));
         self::assertNotContains('dock_attached_adapter', self::codes($own->steps));
     }
 

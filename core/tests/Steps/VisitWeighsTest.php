@@ -39,14 +39,14 @@ final class VisitWeighsTest extends TestCase
         };
         $through = [['label' => 'P1', 'bay' => 'pull_through'], ['label' => 'B2', 'bay' => 'standard']];
 
-        self::assertSame([Result::Pass, 'Port rear left, cable 5 m: reaches either way round, one bay. With the trailer, take a pull-through bay: P1.'], $reach($through));
-        self::assertSame([Result::Caution, 'With a trailer: there is no pull-through bay here. It takes two bays or more, or unhitching where that is allowed.'], $reach([['label' => 'B2', 'bay' => 'end']]));
-        self::assertStringContainsString('no pull-through bay is noted', $reach([['label' => 'B2'], ['label' => 'B3', 'bay' => 'standard']])[1]);
-        self::assertStringContainsString('no pull-through bay is noted', $reach([])[1]);
+        self::assertSame([Result::Pass, 'Port rear left, cable 5 m: reaches from one bay, whichever way you park. With the trailer, take a pull-through bay: P1.'], $reach($through));
+        self::assertSame([Result::Caution, "With a trailer: there's no pull-through bay here. You need two bays or more, or to unhitch where that is allowed."], $reach([['label' => 'B2', 'bay' => 'end']]));
+        self::assertStringContainsString('no pull-through bay is recorded', $reach([['label' => 'B2'], ['label' => 'B3', 'bay' => 'standard']])[1]);
+        self::assertStringContainsString('no pull-through bay is recorded', $reach([])[1]);
         self::assertSame(Result::Pass, $reach([], false)[0]);
-        self::assertStringContainsString('something is known against the pull-through bay here (P1)', $reach([['label' => 'P1', 'bay' => 'pull_through', 'fault' => 'dark screen'], ['label' => 'B2', 'bay' => 'standard']])[1]);
+        self::assertStringContainsString('a problem on record with the pull-through bay here (P1)', $reach([['label' => 'P1', 'bay' => 'pull_through', 'fault' => 'dark screen'], ['label' => 'B2', 'bay' => 'standard']])[1]);
         // A cable that is too short is said as ever, and what nobody has read stays unread, with the trailer beside it.
-        self::assertStringContainsString('will probably not reach', $reach($through, more: ['cable.length_m' => 0.5])[1]);
+        self::assertStringContainsString("probably won't reach", $reach($through, more: ['cable.length_m' => 0.5])[1]);
         [$result, $said] = $reach([], more: ['cable.length_m' => null]);
         self::assertSame(Result::Unknown, $result);
         self::assertStringContainsString('With a trailer', $said);
@@ -70,7 +70,7 @@ final class VisitWeighsTest extends TestCase
     {
         $list = self::list(Cases::file([], [...self::ADAPTED, 'stalls' => [['label' => 'A1', 'bay' => 'accessible'], ['label' => 'A2', 'bay' => 'standard'], ['label' => 'A3', 'bay' => 'accessible']]], [[]]));
 
-        self::assertStringContainsString('A1 and A3 are kept free for those who need the room.', Say::all(self::step($list, StepCode::Park)->cautions));
+        self::assertStringContainsString('A1 and A3 are reserved for people who need the room.', Say::all(self::step($list, StepCode::Park)->cautions));
     }
 
     public function test_a_heavy_adapter_is_held_until_it_is_latched(): void
@@ -78,8 +78,8 @@ final class VisitWeighsTest extends TestCase
         $said = static fn (array $adapter): string => Say::all(self::step(self::list(Cases::file([], self::ADAPTED, [$adapter])), StepCode::HandleIntoAdapter)->cautions);
 
         self::assertStringContainsString('the adapter weighs 700 g', $said(['mass_g' => 700]));
-        self::assertStringNotContainsString('Hold handle', $said(['mass_g' => 699]));
-        self::assertStringContainsString('Hold handle and adapter together until both are latched, and do not let the cable hang from the inlet.', $said([]));
+        self::assertStringNotContainsString('Hold connector', $said(['mass_g' => 699]));
+        self::assertStringContainsString("Hold connector and adapter together until both are latched, and don't let the cable hang from the inlet.", $said([]));
     }
 
     public function test_a_lock_is_locked_once_current_flows_and_unlocked_before_the_stop(): void
@@ -91,7 +91,7 @@ final class VisitWeighsTest extends TestCase
         self::assertSame(array_search('stop_session', $locked, true), (int) array_search('unlock_adapter', $locked, true) + 1);
         self::assertNotContains('lock_adapter', $codes([]));
         self::assertNotContains('lock_adapter', $codes(['theft_lock' => false]));
-        self::assertStringContainsString('A1 has no lock', Say::all(self::step(self::list(Cases::file([], self::ADAPTED, [['theft_lock' => false]])), StepCode::MoveAway)->cautions));
+        self::assertStringContainsString("A1 can't be locked", Say::all(self::step(self::list(Cases::file([], self::ADAPTED, [['theft_lock' => false]])), StepCode::MoveAway)->cautions));
         self::assertSame([], self::step(self::list(Cases::file([], self::ADAPTED, [[]])), StepCode::MoveAway)->cautions);
     }
 
@@ -103,10 +103,10 @@ final class VisitWeighsTest extends TestCase
         $last = end($rungs);
 
         self::assertInstanceOf(Rung::class, $last);
-        self::assertSame('Go on to the next stop of the ranking. The help line is 0800 555 0100; read out: Test post, 4 Weir Road, Tollmere, stall 7B.', Say::it($last->do));
-        self::assertSame('The help line is 0800 555 0100; read out: Test post, 4 Weir Road, Tollmere, stall 7B. No force, no tools, and nothing is cut.', Say::it($list->stuckLatch[count($list->stuckLatch) - 1]));
+        self::assertSame('Go on to the next stop in the ranking. The help line is 0800 555 0100. Read out: Test post, 4 Weir Road, Tollmere, stall 7B.', Say::it($last->do));
+        self::assertSame('The help line is 0800 555 0100. Read out: Test post, 4 Weir Road, Tollmere, stall 7B. No force, no tools, and never cut anything.', Say::it($list->stuckLatch[count($list->stuckLatch) - 1]));
         $unknown = self::list(Cases::file([], self::ADAPTED, [[]]))->ladder;
-        self::assertStringContainsString("number of the network's help line is on the stall; read out: Test post.", Say::it($unknown[count($unknown) - 1]->do));
+        self::assertStringContainsString("network's help-line number is on the stall. Read out: Test post.", Say::it($unknown[count($unknown) - 1]->do));
     }
 
     public function test_new_firmware_asks_for_a_new_first_test(): void

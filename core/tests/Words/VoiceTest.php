@@ -113,10 +113,10 @@ final class VoiceTest extends TestCase
     {
         $named = static fn (string $name): string => Say::it(Message::of('link.pack', vehicle: $name));
 
-        self::assertSame('the pack of {vehicle}', $named('{vehicle}'));
-        self::assertSame("the pack of Mum's '{' # car", $named("Mum's '{' # car"));
-        self::assertSame('the pack of <b>', $named('<b>'));
-        self::assertStringStartsWith('the pack of a', $named("a\xFF"));
+        self::assertSame("{vehicle}'s battery", $named('{vehicle}'));
+        self::assertSame("Mum's '{' # car's battery", $named("Mum's '{' # car"));
+        self::assertSame("<b>'s battery", $named('<b>'));
+        self::assertStringStartsWith('a', $named("a\xFF"));
     }
 
     public function test_a_message_without_a_pattern_or_a_figure_is_our_own_fault(): void

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 return [
     // Fields that cannot be accepted.
-    'new_car.two_faces' => 'takes at most two inlets, each of another shape',
-    'new_car.no_inlet' => 'is a socket, not an inlet of a car',
-    'new_car.no_class' => 'is no class of pack that is known here',
+    'new_car.two_faces' => 'takes at most two inlets, each a different shape',
+    'new_car.no_inlet' => "is a socket, not a car's inlet",
+    'new_car.no_class' => 'is not a battery class known here',
 
     // Where a garage is.
     'region.north-america' => 'North America',

@@ -10,14 +10,14 @@ return [
     'list.space' => ' ',
     'list.dot' => ' · ',
     'amount.hours' => '{hours} h {minutes} min',
-    'amount.range' => '{least} … {most} {unit}',
-    'amount.range_bare' => '{least} … {most}',
+    'amount.range' => '{least} to {most} {unit}',
+    'amount.range_bare' => '{least} to {most}',
 
     // Fields that cannot be accepted.
     'value.curve_empty' => 'needs at least one [soc, value] pair',
-    'value.curve_rises' => 'states of charge must rise from point to point',
-    'value.boost_low' => 'boost amps ({boost}) cannot be below continuous amps ({continuous})',
-    'value.boost_minutes' => 'boost amps need the minutes they may last',
-    'value.limit_low' => 'the allowed temperature ({limit}) must be above the rated ambient ({rated})',
+    'value.curve_rises' => 'the state of charge must rise from one point to the next',
+    'value.boost_low' => 'the boost rating ({boost}) must not be below the continuous rating ({continuous})',
+    'value.boost_minutes' => 'a boost rating needs the minutes it may last',
+    'value.limit_low' => 'the temperature limit ({limit}) must be above the rated ambient temperature ({rated})',
     'value.no_inlet' => 'vehicle {vehicle} has no inlet {index}',
 ];
