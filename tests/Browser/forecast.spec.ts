@@ -157,9 +157,7 @@ test('a night at a socket is told in hours', async ({ page }) => {
   await openForecast(page, 'Pippin', 'Yard socket, 240 V 50 A');
   await expect(page.locator('.figures-line')).toContainText('4 h 15 min');
   await expect(page.getByText('hours since plugging in')).toBeAttached();
-  await expect(page.getByRole('list', { name: 'Minutes by what limits them' })).toContainText(
-    "onboard charger",
-  );
+  await expect(page.getByRole('list', { name: 'Minutes by what limits them' })).toContainText('onboard charger');
 });
 
 test('a stall that failed is noted in the report and ranks last by risk', async ({ page }) => {

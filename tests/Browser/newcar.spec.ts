@@ -157,20 +157,20 @@ test('a chain of a new car says what it rests on, and a fact that is read narrow
   await page.keyboard.press('2');
   const rests = page.getByRole('region', { name: /It rests on \d facts/ });
   await expect(rests.locator('summary').first()).toContainText('would narrow this from');
-  await rests.locator('summary').filter({ hasText: "the battery voltage" }).click();
+  await rests.locator('summary').filter({ hasText: 'the battery voltage' }).click();
   await rests.getByLabel('Battery voltage, nominal').fill('384');
   await page.keyboard.press('Tab');
   await rests.getByRole('button', { name: 'I have read it' }).click();
-  const risen = rests.locator('summary').filter({ hasText: "how the battery voltage rises with charge" });
+  const risen = rests.locator('summary').filter({ hasText: 'how the battery voltage rises with charge' });
   await expect(risen).toHaveCount(1);
-  await rests.getByLabel("how the battery voltage rises with charge").fill('0:340 100:440');
+  await rests.getByLabel('how the battery voltage rises with charge').fill('0:340 100:440');
   await page.keyboard.press('Tab');
   await rests.getByRole('button', { name: 'I have read it' }).click();
-  await expect(rests.locator('summary').filter({ hasText: "the battery voltage" })).toHaveCount(0);
+  await expect(rests.locator('summary').filter({ hasText: 'the battery voltage' })).toHaveCount(0);
   // And undoing it brings the typical one back; until then the bar still offers to undo the car itself.
   await expect(page.getByText('New car changed.')).toBeVisible();
   await page.getByRole('button', { name: /^Undo/ }).click();
-  await expect(rests.locator('summary').filter({ hasText: "the battery voltage" })).toHaveCount(1);
+  await expect(rests.locator('summary').filter({ hasText: 'the battery voltage' })).toHaveCount(1);
 });
 
 test('a plate tells where each figure comes from, and one that is so needs no typing', async ({ page }) => {
@@ -244,9 +244,7 @@ test('what is left to do at a network is told before the visit, and is done', as
   await expect(networks.getByLabel('The app, Millrace')).toHaveValue('to_do');
   await page.goto('/board');
   await page.getByRole('button', { name: 'Pippin at Millrace post, type1:' }).click();
-  await expect(
-    page.getByText('Before you leave, set up Millrace: the app and the account.').first(),
-  ).toBeVisible();
+  await expect(page.getByText('Before you leave, set up Millrace: the app and the account.').first()).toBeVisible();
   await page.goto('/kit');
   for (const step of ['The app', 'The account']) {
     const kept = page.waitForResponse((r) => r.url().includes('/api/pieces/networks/') && r.ok());

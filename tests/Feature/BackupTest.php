@@ -100,10 +100,10 @@ final class BackupTest extends TestCase
         yield 'a picture that is another' => [static fn (\ZipArchive $z): bool => $z->addFromString('private/photos/one.jpg', 'b picture'), 'is damaged: private/photos/one.jpg'];
         yield 'a picture that is not there' => [static fn (\ZipArchive $z): bool => $z->deleteName('private/photos/one.jpg'), 'is damaged: private/photos/one.jpg'];
         yield 'a database of nothing' => [static fn (\ZipArchive $z): bool => $z->addFromString('database.sqlite', 'nothing'), 'is damaged: database.sqlite'];
-        yield 'no manifest' => [static fn (\ZipArchive $z): bool => $z->deleteName('manifest.json'), 'is no backup'];
+        yield 'no manifest' => [static fn (\ZipArchive $z): bool => $z->deleteName('manifest.json'), 'is not a Harmozon backup'];
         yield 'a newer kind of backup' => [$manifest(static fn (array $m): array => ['version' => 2] + $m), 'newer version'];
         yield 'a newer database' => [$manifest(static fn (array $m): array => ['migrations' => [...$m['migrations'], '2999_01_01_000001_more']] + $m), 'newer version'];
-        yield 'a way out of the folder' => [$manifest(static fn (array $m): array => ['files' => [...$m['files'], 'private/../../escaped' => ['bytes' => 1, 'sha256' => 'x']]] + $m), 'is no backup'];
+        yield 'a way out of the folder' => [$manifest(static fn (array $m): array => ['files' => [...$m['files'], 'private/../../escaped' => ['bytes' => 1, 'sha256' => 'x']]] + $m), 'is not a Harmozon backup'];
         yield 'a database that is whole by its sum and broken inside' => [static function (\ZipArchive $zip) use ($manifest): void {
             $broken = substr_replace((string) $zip->getFromName('database.sqlite'), str_repeat("\xff", 4096), 4096, 4096);
             $zip->addFromString('database.sqlite', $broken);

@@ -30,9 +30,9 @@ final class BenchTest extends TestCase
             ['board', ['--runs=1'], '/pairs: 720; median [\d.]+ ms .* \d+ a second, peak memory [\d.]+ MB\na bare loop over their shapes: [\d.]+ ms; the board takes [\d.]+ times as long/'],
             ['forecast', ['--runs=1'], '/forecasts from 10 to 80 %: \d+; median/'],
             ['ranking', ['--runs=1'], '/outlets ranked for one car: 60; median/'],
-            ['check', ['--runs=1', '--rows=2000'], '/^2,000 rows split by a bare loop of fgetcsv: [\d.]+ s at best\nthe same rows read and judged: .* times as long/'],
-            ['import', ['--rows=12000'], '/^12,000 rows of a readings file taken in the background: [\d.]+ s, [\d,]+ rows a second; judged after [\d.]+ s\n/'],
-            ['session', ['--rows=300', '--runs=3'], '/^One more reading in a session of 300, over HTTP, 3 times: \d+ ms at the median, .*\nits report, 3 times: .*\nbeside it/'],
+            ['check', ['--runs=1', '--rows=2000'], '/^2,000 rows split by a bare loop of fgetcsv: [\d.]+ s at best\nthe same rows read and checked: .* times as long/'],
+            ['import', ['--rows=12000'], '/^12,000 rows of a readings file imported in the background: [\d.]+ s, [\d,]+ rows a second; checked after [\d.]+ s\n/'],
+            ['session', ['--rows=300', '--runs=3'], '/^One more reading in a session of 300, over HTTP, 3 times: \d+ ms at the median, .*\nits report, 3 times: .*\nfor comparison/'],
             ['log', ['--sessions=120', '--runs=3'], '/^The newest 100 of \d+ sessions with \d+,\d+ readings, over HTTP: \d+ ms at the median/'],
             ['crowd', ['--runs=1'], '/^50 people at once, 50 requests: \d+ a second; /'],
         ] as $bench) {

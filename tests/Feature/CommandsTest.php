@@ -87,7 +87,7 @@ final class CommandsTest extends TestCase
         yield 'a command nobody knows' => [['harmozon:guess'], '"harmozon:guess"'];
         yield 'a switch with a value' => [['harmozon:fit', '-', '--json=1'], '"--json"'];
         yield 'a file that is not there' => [['harmozon:fit', '/nowhere.json'], 'case: "/nowhere.json"'];
-        yield 'a folder' => [['harmozon:fit', __DIR__], 'is not a file that can be read'];
+        yield 'a folder' => [['harmozon:fit', __DIR__], "can't be read"];
         yield 'half of what a check needs' => [['harmozon:check', '-'], 'missing: "readings"'];
     }
 
@@ -97,7 +97,7 @@ final class CommandsTest extends TestCase
             $process = Process::fromShellCommandline("php artisan harmozon:fit -{$option} > /dev/full", dirname(__DIR__, 2));
             $process->setInput(self::file());
             self::assertSame(1, $process->run());
-            self::assertStringContainsString('cannot be written', $process->getErrorOutput());
+            self::assertStringContainsString("can't be written", $process->getErrorOutput());
         }
     }
 
@@ -142,7 +142,7 @@ final class CommandsTest extends TestCase
     {
         $process = $this->artisanRun(['harmozon:forecast', '-'], (string) json_encode(Cases::file()));
         self::assertSame(0, $process->getExitCode());
-        self::assertStringContainsString('20 min to 80 %: 44.2 kWh at the plug, 42.0 kWh in the pack', $process->getOutput());
+        self::assertStringContainsString('20 min to 80 %: 44.2 kWh at the plug, 42.0 kWh into the battery', $process->getOutput());
         self::assertStringContainsString("the car's charge curve", $process->getOutput());
 
         $wrong = $this->artisanRun(['harmozon:forecast', '-', '--json'], (string) json_encode(Cases::changed(Cases::file(), ['conditions.faults' => ['derated_kw' => 'half']])));
@@ -208,8 +208,8 @@ final class CommandsTest extends TestCase
         yield 'no JSON' => [['harmozon:fit', '-', '--json'], '{', 'case: not valid JSON'];
         yield 'nothing' => [['harmozon:fit', '-', '--json'], '', 'case: not valid JSON'];
         yield 'a list' => [['harmozon:fit', '-'], '[1]', 'case: expected an object, got a list'];
-        yield 'no such file' => [['harmozon:fit', '/no/such.case.json'], '', 'case: "/no/such.case.json" is not a file'];
-        yield 'a version to come' => [['harmozon:fit', '-', '--json'], $wrong(['version' => 9]), 'version: 9 is not known'];
+        yield 'no such file' => [['harmozon:fit', '/no/such.case.json'], '', 'case: "/no/such.case.json" can\'t be read'];
+        yield 'a version to come' => [['harmozon:fit', '-', '--json'], $wrong(['version' => 9]), 'version: version 9 is not known'];
         yield 'an impossible number' => [['harmozon:fit', '-', '--json'], $wrong(['vehicle.inlets.0.dc.max_v' => -1]), 'vehicle.inlets[0].dc.max_v: -1 is outside'];
         yield 'the wrong type' => [['harmozon:check', '-', __FILE__, '--json'], $wrong(['outlet.max_a' => 'many']), 'outlet.max_a: expected a number'];
         yield 'readings without a time' => [['harmozon:check', '-', __FILE__, '--json'], self::file(), 'readings: the header needs a column t_s'];

@@ -36,7 +36,7 @@ final class NewCarApiTest extends TestCase
         self::assertSame(['limited', true, true], [$dc['cell']['outcome'], $dc['cell']['about'], $dc['here']]);
         self::assertCount(2, $dc['cell']['band_kw']);
         $socket = collect($draft->json('rows'))->firstWhere('name', 'Travel socket, 120 V 30 A');
-        self::assertSame(['limited', ['buy-tt-30-type1'], 'Would charge, held back'], [$socket['cell']['outcome'], $socket['cell']['adapters'], $socket['cell']['title']]);
+        self::assertSame(['limited', ['buy-tt-30-type1'], 'Would charge, limited'], [$socket['cell']['outcome'], $socket['cell']['adapters'], $socket['cell']['title']]);
         self::assertFalse(collect($draft->json('rows'))->firstWhere('name', 'ccs2, 50 kW')['here']);
         $classes = $this->getJson('/api/car-kinds')->assertOk();
         Contract::holds('GET', '/car-kinds', $classes);

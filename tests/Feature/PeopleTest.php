@@ -85,14 +85,14 @@ final class PeopleTest extends TestCase
         yield 'a list for a password' => [['password' => ['a', 'b']], 'password', 'must be text'];
         yield 'one character' => [['password' => str_repeat('s', 14)], 'password', 'repeats itself'];
         yield 'a word over and over' => [['password' => 'swan7swan7swan7'], 'password', 'repeats itself'];
-        yield 'one that is tried first' => [['password' => '1qaz2wsx3edc'], 'password', 'Many people have this'];
-        yield 'the same with a year' => [['password' => 'Football12345678!'], 'password', 'Many people have this'];
-        yield 'hardly more than the name' => [['name' => 'Idabella Wrenfield', 'password' => 'wrenfield1234'], 'password', 'hardly more than "Wrenfield"'];
-        yield 'hardly more than the address' => [['email' => 'idabella@wren.example', 'password' => 'idabella-12!x'], 'password', 'hardly more than "idabella"'];
-        yield 'the name of this' => [['password' => 'harmozon2026'], 'password', 'hardly more than "harmozon"'];
+        yield 'one that is tried first' => [['password' => '1qaz2wsx3edc'], 'password', 'Many people use this'];
+        yield 'the same with a year' => [['password' => 'Football12345678!'], 'password', 'Many people use this'];
+        yield 'hardly more than the name' => [['name' => 'Idabella Wrenfield', 'password' => 'wrenfield1234'], 'password', 'little more than "Wrenfield"'];
+        yield 'hardly more than the address' => [['email' => 'idabella@wren.example', 'password' => 'idabella-12!x'], 'password', 'little more than "idabella"'];
+        yield 'the name of this' => [['password' => 'harmozon2026'], 'password', 'little more than "harmozon"'];
         yield 'a currency in words' => [['garage' => ['currency' => 'euro']], 'garage.currency', 'format'];
         yield 'other units' => [['garage' => ['units' => 'cubits']], 'garage.units', 'invalid'];
-        yield 'a place nobody knows' => [['garage' => ['locale' => 'en-QQ']], 'garage.locale', 'place'];
+        yield 'a place nobody knows' => [['garage' => ['locale' => 'en-QQ']], 'garage.locale', 'locale'];
         yield 'a zone nobody knows' => [['garage' => ['timezone' => 'Moon/Tranquility']], 'garage.timezone', 'timezone'];
     }
 
@@ -179,7 +179,7 @@ final class PeopleTest extends TestCase
             $response = $try();
             self::assertSame(in_array($act, $may, true), $allowed($response), $act);
             if (! $allowed($response)) {
-                self::assertStringContainsString("As a {$role->value} one may not", (string) $response->json('message'));
+                self::assertStringContainsString("As a ".($role === Role::Reader ? 'viewer' : 'driver')." you can't", (string) $response->json('message'));
             }
         }
         foreach ([['DELETE', "/api/pieces/vehicles/{$car->ulid}"], ['POST', '/api/ocpi/preview'], ['POST', '/api/people/invitations'], ['PUT', "/api/people/{$keeper->ulid}"], ['DELETE', "/api/people/{$keeper->ulid}"], ['PUT', '/api/garage'], ['DELETE', '/api/garage']] as [$method, $path]) {
@@ -241,7 +241,7 @@ final class PeopleTest extends TestCase
         foreach ([['PUT', '/api/me', ['name' => 'Mine now']], ['PUT', '/api/me', ['email' => 'mine@now.example', 'password' => $password]], ['PUT', '/api/me/password', ['password' => $password, 'new_password' => self::WREN['password']]],
             ['DELETE', '/api/me', ['password' => $password]], ['POST', '/api/people/invitations', ['role' => 'keeper']], ['PUT', "/api/people/{$demo->ulid}", ['role' => 'reader']], ['DELETE', "/api/people/{$demo->ulid}", []],
             ['POST', "/api/invitations/{$token}/join", []], ['POST', '/api/garages', self::GARAGE], ['DELETE', '/api/garage', ['name' => 'The Lanternfish Puppet Company']]] as [$method, $path, $body]) {
-            self::assertStringContainsString('made-up garage', (string) $this->json($method, $path, $body)->assertForbidden()->json('message'), "{$method} {$path}");
+            self::assertStringContainsString('demo garage', (string) $this->json($method, $path, $body)->assertForbidden()->json('message'), "{$method} {$path}");
         }
         $this->getJson('/api/me')->assertJsonPath('user.name', $demo->name)->assertJsonPath('role', 'keeper')->assertJsonCount(1, 'garages');
         $this->getJson("/api/invitations/{$token}")->assertOk();
@@ -262,7 +262,7 @@ final class PeopleTest extends TestCase
         $other = $this->person('other', Role::Driver, $keeper->garage);
         $this->actingAs($keeper);
         foreach ([$this->putJson("/api/people/{$keeper->ulid}", ['role' => 'driver']), $this->deleteJson("/api/people/{$keeper->ulid}")] as $refused) {
-            self::assertStringContainsString('without a keeper', (string) $refused->assertUnprocessable()->json('errors.role.0'));
+            self::assertStringContainsString('no owner left', (string) $refused->assertUnprocessable()->json('errors.role.0'));
         }
         $this->deleteJson('/api/me', ['password' => 'the kettle is on again'])->assertUnprocessable()->assertJsonPath('errors.garages.0', 'Rook yard would have no owner left. Make somebody else an owner first, or delete the garage.');
 

@@ -177,7 +177,7 @@ final class PersonTest extends TestCase
         $this->putJson('/api/me/password', ['password' => self::OLD, 'new_password' => self::NEW])->assertNoContent();
 
         self::assertCount(1, $said('rook@another.example'));
-        self::assertStringContainsString('your account now goes by new@rook.example', $said('rook@another.example')[0]);
+        self::assertStringContainsString('your account now uses new@rook.example', $said('rook@another.example')[0]);
         self::assertCount(1, $said('new@rook.example'));
         self::assertStringContainsString('your password was changed', $said('new@rook.example')[0]);
     }

@@ -103,7 +103,7 @@ final class PhotoApiTest extends TestCase
 
     public function test_what_is_too_large_is_told_with_its_size(): void
     {
-        $this->keep(self::wide(4_000, 4_001))->assertStatus(422)->assertJsonPath('errors.file.0', 'is 4,000 × 4,001 pixels; 16 megapixels are the most');
+        $this->keep(self::wide(4_000, 4_001))->assertStatus(422)->assertJsonPath('errors.file.0', 'is 4,000 × 4,001 pixels; the maximum is 16 megapixels');
     }
 
     public function test_what_a_camera_wrote_into_it_is_gone_and_it_stands_upright(): void

@@ -131,7 +131,7 @@ final class PlateFieldsTest extends TestCase
 
         $late = $this->putJson("/api/pieces/vehicles/{$id}", ['version' => $version, 'changes' => ['pack.usable_kwh' => 60]])->assertStatus(410);
         Contract::holds('PUT', '/pieces/{kind}/{piece}', $late);
-        self::assertStringContainsString('Typed was deleted meanwhile', $late->json('message'));
+        self::assertStringContainsString('Typed was deleted in the meantime', $late->json('message'));
         $back = $this->postJson("/api/pieces/vehicles/{$id}/restore")->assertOk()->json('version');
         $this->putJson("/api/pieces/vehicles/{$id}", ['version' => $back, 'changes' => ['pack.usable_kwh' => 60]])->assertOk();
         self::assertSame(60, $this->spec('vehicle', $id)['pack']['usable_kwh']);

@@ -65,7 +65,7 @@ final class PutAsideTest extends TestCase
         }
 
         $this->travel(29)->days();
-        $this->artisan('harmozon:destroy')->expectsOutputToContain('Nothing has been deleted for more than 30 days')->assertSuccessful();
+        $this->artisan('harmozon:destroy')->expectsOutputToContain('Nothing was deleted more than 30 days ago')->assertSuccessful();
         self::assertSame($before, [$readings($session), $readings($other)]);
         self::assertFileExists($path);
 
@@ -112,7 +112,7 @@ final class PutAsideTest extends TestCase
         }
         $photo = ['file' => UploadedFile::fake()->image('plate.jpg', 40, 30)];
         $this->actingAs($user)->post("/api/pieces/vehicles/{$car->ulid}/photos", $photo, ['Accept' => 'application/json'])->assertUnprocessable()
-            ->assertJsonPath('errors.file.0', 'at most 1,000 photographs are kept. 1,000 that were deleted still count until 30 days have passed');
+            ->assertJsonPath('errors.file.0', 'at most 1,000 photographs; 1,000 deleted ones still count for 30 days');
         $this->travel(31)->days();
         $this->artisan('harmozon:destroy')->assertSuccessful();
         $this->post("/api/pieces/vehicles/{$car->ulid}/photos", ['file' => UploadedFile::fake()->image('plate.jpg', 40, 30)])->assertCreated();

@@ -23,7 +23,7 @@ final class RefusalsTest extends TestCase
     public function test_an_address_that_is_not_there_or_does_not_take_the_call_says_so(): void
     {
         $this->deleteJson('/api/board')->assertStatus(405)->assertJsonPath('message', "This address doesn't accept DELETE; it accepts GET, HEAD. Nothing was saved.")->assertHeader('Allow', 'GET, HEAD');
-        self::assertStringContainsString('does not take POST', (string) $this->post('/board')->assertStatus(405)->getContent());
+        self::assertStringContainsString('accept POST', (string) $this->post('/board')->assertStatus(405)->getContent());
         $this->getJson('/api/nothing')->assertNotFound()->assertJsonPath('code', 'app.no_such_address');
         $this->getJson('/api/sessions/nothing')->assertNotFound()->assertJsonPath('code', 'app.no_such_record');
     }

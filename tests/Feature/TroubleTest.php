@@ -42,14 +42,14 @@ final class TroubleTest extends TestCase
     /** @return iterable<string, array{int, string, string, string|null}> */
     public static function causes(): iterable
     {
-        yield 'busy' => [5, 'database is locked', 'Somebody else is writing', '2'];
-        yield 'locked' => [6, 'database table is locked', 'Somebody else is writing', '2'];
-        yield 'read-only' => [8, 'attempt to write a readonly database', 'cannot be written to', null];
+        yield 'busy' => [5, 'database is locked', 'Somebody else is saving', '2'];
+        yield 'locked' => [6, 'database table is locked', 'Somebody else is saving', '2'];
+        yield 'read-only' => [8, 'attempt to write a readonly database', 'is read-only', null];
         yield 'full' => [13, 'database or disk is full', 'The disk is full', null];
         yield 'broken' => [11, 'database disk image is malformed', 'is broken', null];
         yield 'not a database' => [26, 'file is not a database', 'is broken', null];
-        yield 'not there' => [14, 'unable to open database file', 'cannot be opened', null];
-        yield 'of another version' => [1, 'no such table: vehicles', 'not set up for this version', null];
+        yield 'not there' => [14, 'unable to open database file', "can't be opened", null];
+        yield 'of another version' => [1, 'no such table: vehicles', "isn't set up for this version", null];
     }
 
     public function test_a_log_that_cannot_be_written_hides_no_cause_and_stops_nothing(): void

@@ -140,7 +140,7 @@ test('several things are joined as the language does it', () => {
     '5 rows read; 2 rows left out.',
   ]);
   expect(say('forecast.pays', { other: 'x', sessions: 1, kwh: '58 kWh' })).toBe(
-    'x; the membership pays with one such session a month (58 kWh).',
+    'x; membership pays off with one session like this a month (58 kWh).',
   );
 });
 

@@ -124,8 +124,14 @@ test('a figure typed into a part that came as an empty list is kept', () => {
 });
 
 test('only what differs is sent', () => {
-  const before = { name: 'continuous current', spec: { plate: { max_v: 500, kw: null }, inlets: [{ dc: { max_a: 1 } }], list: [1, 2] } };
-  const after = { name: 'continuous current', spec: { plate: { max_v: 1000 }, inlets: [{ dc: { max_a: 2 } }], list: [1] } };
+  const before = {
+    name: 'continuous current',
+    spec: { plate: { max_v: 500, kw: null }, inlets: [{ dc: { max_a: 1 } }], list: [1, 2] },
+  };
+  const after = {
+    name: 'continuous current',
+    spec: { plate: { max_v: 1000 }, inlets: [{ dc: { max_a: 2 } }], list: [1] },
+  };
 
   expect(differences(before, after)).toEqual({
     'spec.plate.max_v': 1000,

@@ -96,10 +96,14 @@ describe('a session as it is now', () => {
   });
 
   it('stands at the stall that was changed to last, else at the one it began at', () => {
-    const report = told([event('1', 5, 'stall_changed', 'B'), event('2', 9, 'stall_changed', 'C')], { stall: 'continuous current' });
+    const report = told([event('1', 5, 'stall_changed', 'B'), event('2', 9, 'stall_changed', 'C')], {
+      stall: 'continuous current',
+    });
 
     expect(stateOf({ ...nothing, report }, []).stall).toBe('C');
-    expect(stateOf({ ...nothing, report: told([], { stall: 'continuous current' }) }, []).stall).toBe('continuous current');
+    expect(stateOf({ ...nothing, report: told([], { stall: 'continuous current' }) }, []).stall).toBe(
+      'continuous current',
+    );
     expect(stateOf(nothing, []).stall).toBeNull();
   });
 });

@@ -143,8 +143,7 @@ export const later = {
   'connect.at_through': '{car} at {outlet}, through {adapters}',
   'connect.verdict': '{title} {power}',
   'connect.up_to': 'up to {kw}',
-  'connect.hazard':
-    'Do not connect this chain.',
+  'connect.hazard': 'Do not connect this chain.',
   'connect.note': 'Note',
   'connect.note_hint': 'Stall number, instrument, anything worth remembering',
   'connect.start': 'Start session',
@@ -512,7 +511,8 @@ export const later = {
   'trust.sessions': '{n, plural, one {# session} other {# sessions}}',
   'trust.handshake': 'starts within {s} s',
   'trust.failed': '{n, plural, one {# failed start} other {# failed starts}}',
-  'learned.offer': '{n} sessions show this charge curve (copper, with its spread). Dotted: the curve recorded for the car.',
+  'learned.offer':
+    '{n} sessions show this charge curve (copper, with its spread). Dotted: the curve recorded for the car.',
   'learned.taken': 'The car now has the curve shown by {n} sessions.',
   'learned.take': 'Use this curve',
   'plates.scroll': 'Every rating, piece by piece',
@@ -652,8 +652,7 @@ export const later = {
   'photos.removed': 'A photograph of {name} deleted.',
   // Tours.
   'tours.title': 'Tours',
-  'tours.lead':
-    'Places in travel order, and the cars that go. The board and the ranking follow the tour you choose.',
+  'tours.lead': 'Places in travel order, and the cars that go. The board and the ranking follow the tour you choose.',
   'tours.add': 'Add tour',
   'tours.new_name': 'New tour',
   'tours.stops': 'Stops, in order',

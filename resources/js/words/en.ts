@@ -88,8 +88,7 @@ export const en = {
   'account.look_around': 'Or look around first in a made-up garage:',
   'account.open_demo': 'Explore the demo garage',
   'account.name': 'Name',
-  'account.password_how':
-    'At least {n} characters. A few words only you would put together are easy to remember.',
+  'account.password_how': 'At least {n} characters. A few words only you would put together are easy to remember.',
   'password.length': 'Password length',
   'password.short': '{n, plural, one {# more character} other {# more characters}}',
   'password.enough': 'Long enough; longer is harder to guess.',
@@ -163,7 +162,8 @@ export const en = {
   'end.account_now': 'Delete account permanently',
   'end.keep': 'Cancel',
   'end.garage': 'Delete garage',
-  'end.garage_how': 'Deletes every car, adapter, place and session in it, for everybody, permanently. Save {file} first.',
+  'end.garage_how':
+    'Deletes every car, adapter, place and session in it, for everybody, permanently. Save {file} first.',
   'move.title': 'Move a garage',
   'move.how':
     'One file with cars, adapters, places, chargers, network words and every session with its readings. Photographs are not included.',
@@ -180,7 +180,8 @@ export const en = {
   'move.waiting': '{name}: waiting its turn. You can leave this page.',
   'move.running': '{name}: importing, {n, plural, one {# reading} other {# readings}} so far. You can leave this page.',
   'move.failed': '{name}: {problem}. Nothing was imported.',
-  'file.no_worker': 'Nothing is importing files in the background right now. ./harmozon start runs the worker that does.',
+  'file.no_worker':
+    'Nothing is importing files in the background right now. ./harmozon start runs the worker that does.',
   'move.done': '{name}: imported.',
   'move.remove': 'Remove {name}',
   'move.clear': 'Clear this note',
@@ -354,8 +355,7 @@ export const en = {
   'queue.offline': 'No network since {since}.',
   'queue.kept': '{n, plural, one {One entry is} other {# entries are}} kept on this device.',
   'queue.waiting': '{n, plural, one {One entry is} other {# entries are}} waiting to be sent.',
-  'queue.full':
-    "This device couldn't save it: it's full, or set to keep nothing. Your values are still on the screen.",
+  'queue.full': "This device couldn't save it: it's full, or set to keep nothing. Your values are still on the screen.",
   'queue.refused': "{n, plural, one {One entry wasn't} other {# entries weren't}} accepted. Nothing is lost:",
   'queue.refused_act': '{act} ({why})',
   'queue.retry': 'Try again',
