@@ -16,7 +16,7 @@ const browser = await chromium.launch({ executablePath, args });
 const visitor = await browser.newContext({ baseURL: base });
 const door = await visitor.newPage();
 await door.goto('/sign-in');
-await door.getByRole('button', { name: 'Open the demo garage' }).click();
+await door.getByRole('button', { name: 'Explore the demo garage' }).click();
 await door.getByRole('grid').waitFor();
 const storageState = await visitor.storageState();
 await visitor.close();

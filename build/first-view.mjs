@@ -39,10 +39,10 @@ async function measure(what, storageState, path, until) {
 }
 
 const visitor = await measure('A visitor, the sign-in page', undefined, '/sign-in', (page) =>
-  page.getByRole('button', { name: 'Open the demo garage' }).waitFor(),
+  page.getByRole('button', { name: 'Explore the demo garage' }).waitFor(),
 );
 const page = visitor.pages()[0];
-await page.getByRole('button', { name: 'Open the demo garage' }).click();
+await page.getByRole('button', { name: 'Explore the demo garage' }).click();
 await page.getByRole('grid').waitFor();
 await measure('Signed in, the board', await visitor.storageState(), '/board', (board) =>
   board.getByRole('grid').waitFor(),

@@ -21,11 +21,11 @@ const context = await browser.newContext({
 });
 const page = await context.newPage();
 await page.goto('/sign-in');
-await page.getByRole('button', { name: 'Open the demo garage' }).click();
-await page.getByRole('group', { name: 'Whose stops' }).waitFor();
+await page.getByRole('button', { name: 'Explore the demo garage' }).click();
+await page.getByRole('group', { name: 'Stops for' }).waitFor();
 await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
 await page.reload();
-await page.getByRole('group', { name: 'Whose stops' }).waitFor();
+await page.getByRole('group', { name: 'Stops for' }).waitFor();
 await page.waitForLoadState('networkidle');
 
 await context.setOffline(true);
@@ -35,7 +35,7 @@ const paints = [];
 const boards = [];
 for (let run = 0; run < RUNS; run++) {
   await page.goto('/board');
-  await page.getByRole('group', { name: 'Whose stops' }).waitFor();
+  await page.getByRole('group', { name: 'Stops for' }).waitFor();
   const at = await page.evaluate(() => ({
     paint: performance.getEntriesByName('first-contentful-paint')[0]?.startTime ?? NaN,
     board: performance.now(),

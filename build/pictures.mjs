@@ -19,7 +19,7 @@ async function at(size, colorScheme, walk) {
     await page.screenshot({ path: join(folder, `${name}.png`) });
   };
   const open = async () => {
-    await page.getByRole('button', { name: 'Open the demo garage' }).click();
+    await page.getByRole('button', { name: 'Explore the demo garage' }).click();
     // A table, or on a phone one car at a time.
     await page
       .getByRole('grid')
@@ -27,7 +27,7 @@ async function at(size, colorScheme, walk) {
       .waitFor();
   };
   const choose = async (car, outlet) => {
-    const chips = page.getByRole('group', { name: 'Whose stops' });
+    const chips = page.getByRole('group', { name: 'Stops for' });
     if ((await chips.count()) > 0) {
       await chips.getByRole('button', { name: car }).click();
     }
@@ -49,7 +49,7 @@ async function session(page, picture, step = async () => undefined) {
     await page.getByRole('button', { name: 'Done', exact: true }).click();
   }
   await step();
-  await page.getByRole('button', { name: 'Start the session' }).click();
+  await page.getByRole('button', { name: 'Start session' }).click();
   await page.getByRole('button', { name: 'Current flows' }).click();
   for (const [minute, soc, volts, amps] of [
     ['0', '18', '289', '0'],
@@ -68,7 +68,7 @@ async function session(page, picture, step = async () => undefined) {
   await page.getByRole('textbox', { name: 'Charge' }).fill('41');
   await page.evaluate(() => document.getElementById('stage')?.scrollTo(0, 0));
   await picture();
-  await page.getByRole('button', { name: 'Put this session aside' }).click();
+  await page.getByRole('button', { name: 'Delete this session' }).click();
   await page.waitForURL(/\/connect(\?|$)/);
 }
 
@@ -102,7 +102,7 @@ await at(wide, 'light', async ({ page, take, open, choose }) => {
   await page.goto('/board');
   await choose('Brindle', 'Fernway 150');
   await page.goto('/forecast');
-  await page.getByText('into the pack').waitFor();
+  await page.getByText('into the battery').waitFor();
   await page.getByText('Compare', { exact: true }).click();
   await page.getByRole('button', { name: 'Keep this chain to compare' }).click();
   await page.getByText('Where to go', { exact: true }).click();
@@ -120,7 +120,7 @@ await at(wide, 'light', async ({ page, take, open, choose }) => {
   await page.goto('/board');
   await choose('Brindle', 'Ostler, second generation');
   await page.goto('/forecast');
-  await page.getByText('into the pack').waitFor();
+  await page.getByText('into the battery').waitFor();
   const curve = await page.getByRole('slider', { name: 'Cursor on the power curve' }).boundingBox();
   await page.mouse.move(curve.x + curve.width * 0.44, curve.y + 60);
   await take('forecast');
@@ -148,7 +148,7 @@ await at(phone, 'dark', async ({ page, take, open, choose }) => {
   await page.evaluate(() => document.querySelector('[data-scrolls]').scrollTo(0, 0));
   await take('board-phone');
   await page.goto('/forecast');
-  await page.getByText('into the pack').waitFor();
+  await page.getByText('into the battery').waitFor();
   await take('forecast-phone');
   await session(page, () => take('connect-phone'));
 });

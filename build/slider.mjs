@@ -20,7 +20,7 @@ const context = await browser.newContext({
 });
 const page = await context.newPage();
 await page.goto('/sign-in');
-await page.getByRole('button', { name: 'Open the demo garage' }).click();
+await page.getByRole('button', { name: 'Explore the demo garage' }).click();
 await page.getByRole('grid').waitFor();
 await page.getByRole('button', { name: 'Brindle at Ostler, second generation:' }).click();
 await page.goto('/forecast');

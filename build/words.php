@@ -9,6 +9,7 @@ declare(strict_types=1);
  */
 
 use Harmozon\Core\Words\Language;
+use Tests\EveryWord;
 
 require __DIR__.'/../vendor/autoload.php';
 
@@ -62,28 +63,11 @@ function said(string $pattern): array
     return array_values(array_unique(array_map(static fn (array $values): string => (string) $formatter->format($values), examples($pattern))));
 }
 
-/** @return array<string, string> the page's own patterns, by their codes */
-function ofPage(string $file): array
-{
-    preg_match_all('/^\s*\'?([a-z0-9_.]+)\'?:\s*(?:\'((?:[^\'\\\\]|\\\\.)*)\'|"((?:[^"\\\\]|\\\\.)*)"),$/m', (string) file_get_contents($file), $found, PREG_SET_ORDER);
-
-    return array_column(array_map(static fn (array $f): array => [$f[1], stripslashes($f[3] ?? $f[2])], $found), 1, 0);
-}
-
-$root = dirname(__DIR__);
-$rooms = [];
-foreach (glob("{$root}/core/words/en/*.php") ?: [] as $file) {
-    $rooms['Core: '.basename($file, '.php')] = require $file;
-}
-$rooms['Application: errors, mails, commands, print'] = require "{$root}/app/Words/en.php";
-$rooms['Page: board, account, plates'] = ofPage("{$root}/resources/js/words/en.ts");
-$rooms['Page: the other stages'] = ofPage("{$root}/resources/js/words/en.later.ts");
-
 $e = static fn (string $text): string => htmlspecialchars($text, ENT_QUOTES | ENT_SUBSTITUTE);
 echo "<!doctype html>\n<html lang=\"en\">\n<meta charset=\"utf-8\">\n<title>Every word of Harmozon</title>\n";
 echo "<style>body{max-width:60rem;margin:2rem auto;font:1rem/1.4 sans-serif;padding:0 1rem}dt{color:#666;font:.8rem monospace;margin-top:.8rem}dd{margin:.1rem 0 0;white-space:pre-wrap}</style>\n";
 echo "<h1>Every word of Harmozon</h1>\n<p>Each message with example values. Made by build/words.php.</p>\n";
-foreach ($rooms as $room => $patterns) {
+foreach (EveryWord::rooms() as $room => $patterns) {
     echo '<h2>'.$e($room)."</h2>\n<dl>\n";
     foreach ($patterns as $code => $pattern) {
         echo '<dt>'.$e($code)."</dt>\n";

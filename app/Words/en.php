@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-/* What the application itself has to say, beside the core's patterns (core/words/en.php). */
+/* What the application itself has to say, as well as the core's patterns (core/words/en.php). */
 return [
     'app.sign_in_refused' => "This e-mail address and password don't match.",
     'app.door_closed' => 'Accounts are by invitation. Ask a garage owner for a link.',
@@ -131,7 +131,7 @@ return [
     'app.too_many_baselines' => 'at most {most} sessions can be compared with one. Remove one first',
     'app.never_judged_anew' => 'has never been re-checked',
     'app.no_such_token' => 'This token is not known, or has expired. Create another one under Account.',
-    'app.token_may_not' => 'Whoever created this token may no longer record in this garage.',
+    'app.token_may_not' => 'The person who created this token may no longer record in this garage.',
     'app.logger_too_fast' => 'Too fast. Try again in {seconds} seconds. Nothing of this was saved.',
     'app.too_many_tokens' => 'at most {most} tokens. Revoke one first',
     'app.not_finished' => 'is still open. Finish it first',

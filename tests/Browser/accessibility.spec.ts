@@ -32,7 +32,7 @@ for (const walk of WALKS) {
       await looker.finds('why');
       await closeWhy(page);
       await page.goto('/forecast');
-      await expect(page.getByText('into the pack')).toBeVisible();
+      await expect(page.getByText('into the battery')).toBeVisible();
       for (const sheet of ['Compare', 'Where to go', 'Advertised power', 'Next 5 %']) {
         await page.getByText(sheet, { exact: true }).click();
         await looker.finds(sheet);
@@ -75,11 +75,11 @@ for (const walk of WALKS) {
       await looker.finds('when nothing starts');
       await page.getByRole('button', { name: 'Back to the clock' }).click();
       await page.getByRole('button', { name: 'Stop and disconnect' }).click();
-      await looker.finds('stop and part');
+      await looker.finds('stop and disconnect');
       await page.getByRole('button', { name: 'Smell or heat' }).click();
       await expect(page.getByRole('dialog', { name: 'Stop the session' })).toBeVisible();
       await looker.finds('smell or heat');
-      await page.getByRole('button', { name: /It was a slip/ }).click();
+      await page.getByRole('button', { name: /Pressed by mistake/ }).click();
       await page.getByRole('button', { name: 'Back to the readings' }).click();
       await page.getByRole('button', { name: 'Enter readings' }).click();
       await page.getByLabel('Load a readings file').setInputFiles(readingsFile());
@@ -141,7 +141,7 @@ test(`no dialog has a fault, ${DIALOGS.name}`, async ({ browser, baseURL }) => {
   await imports.getByLabel(/A Locations file/).setInputFiles(locationsFile());
   await expect(imports.getByLabel(/connector "PANTOGRAPH"/)).toBeVisible();
   await looker.finds('import');
-  await imports.getByRole('button', { name: /^Bring in/ }).click();
+  await imports.getByRole('button', { name: /^Import/ }).click();
   await expect(imports).toBeHidden();
   await page.getByRole('button', { name: 'Import places (OCPI)' }).click();
   await expect(imports.getByRole('button', { name: 'Undo this import' })).toBeVisible();
@@ -179,7 +179,7 @@ async function newCar(looker: Looker): Promise<void> {
   await looker.finds('what it rests on');
   await closeWhy(page);
   await page.goto('/forecast');
-  await expect(page.getByRole('region', { name: /It rests on/ })).toBeVisible();
+  await expect(page.getByRole('region', { name: /This depends on/ })).toBeVisible();
   await looker.finds('a forecast that rests on typical facts');
 }
 

@@ -34,7 +34,7 @@ test('refused: a high-voltage truck at 500 V, an AC adapter at a hub, a recalled
   await openDemo(page);
   const why = page.getByRole('complementary', { name: 'Why' });
   await choose(page, 'Dray', 'Ostler, second generation');
-  await expect(why).toContainText('the station ends at 500 V, and the car has no way to step up');
+  await expect(why).toContainText("The station can't go above 500 V, and the car has no step-up converter");
   await choose(page, 'Pippin', 'Ostler, second generation');
   await expect(why).toContainText('A5 (Gudgeon G-5) is wired for AC only, and this outlet gives DC');
 
@@ -45,7 +45,7 @@ test('refused: a high-voltage truck at 500 V, an AC adapter at a hub, a recalled
   await expect(cell(page, 'Brindle', 'Ostler, first generation')).toHaveAccessibleName(/Do not connect through A4/);
   await choose(page, 'Brindle', 'Ostler, second generation');
   await why.getByRole('button', { name: 'through A4' }).click();
-  await expect(why).toContainText('is under recall: do not use it');
+  await expect(why).toContainText('is under recall. ');
 });
 
 test('the board is read by kind, by row, and with what could be bought', async ({ page }) => {
@@ -57,7 +57,7 @@ test('the board is read by kind, by row, and with what could be bought', async (
     page.getByText('Fernway 350 charges 3 of 5: Brindle 158 kW · Sorrel 234 kW · Dray 270 kW.'),
   ).toBeVisible();
 
-  await expect(cell(page, 'Pippin', 'Fernway 350')).toHaveAccessibleName(/Mates, won't charge/);
+  await expect(cell(page, 'Pippin', 'Fernway 350')).toHaveAccessibleName(/Fits, won't charge/);
   await page.getByText('adapters I could buy').click();
   await expect(cell(page, 'Pippin', 'Fernway 350')).toHaveAccessibleName(/Would charge/);
 });
@@ -76,7 +76,7 @@ test('the identify key leads from what one sees to a row', async ({ page }) => {
 
   await page.getByRole('button', { name: 'What is this plug?' }).click();
   await key.getByRole('button', { name: 'legacy_paddle' }).click();
-  await expect(key).toContainText('historic, not usable');
+  await expect(key).toContainText('historic, no longer usable');
 });
 
 test('a plate is edited with checks as it is typed, and the change is taken back', async ({ page }) => {
@@ -87,7 +87,7 @@ test('a plate is edited with checks as it is typed, and the change is taken back
   const plate = editor.getByRole('region', { name: 'Data plate' });
   await plate.getByLabel('V, to').fill('95000');
   await plate.getByLabel('V, to').press('Tab');
-  await expect(plate.getByRole('alert')).toContainText('95000 is outside 1 … 2000 V');
+  await expect(plate.getByRole('alert')).toContainText('95000 is outside 1 to 2000 V');
   await plate.getByLabel('V, to').fill('500');
   await plate.getByLabel('kW', { exact: true }).fill('90000 W');
   await plate.getByLabel('kW', { exact: true }).press('Tab');
@@ -108,7 +108,7 @@ test('a plate begun from the catalogue says what must be read off the real one',
   await page.getByRole('button', { name: /^ccs1, 150 kW with 350 A/ }).click();
   const editor = page.getByRole('dialog', { name: 'New charger' });
 
-  await expect(editor.getByText('amps, on the data plate: not the big number on the sticker')).toBeVisible();
+  await expect(editor.getByText("amps, on the data plate: not the station's advertised power")).toBeVisible();
 });
 
 test('places come from a network file stall by stall, follow the next one, and are taken back as a whole', async ({
@@ -143,7 +143,7 @@ test('places come from a network file stall by stall, follow the next one, and a
   await load(locationsFile(150_000, 'AVAILABLE'));
   await expect(dialog.getByText('Nothing new, and nothing has changed since the last file.')).toBeVisible();
   await dialog.getByLabel(/connector "PANTOGRAPH"/).selectOption('chademo');
-  await expect(dialog.getByRole('button', { name: /^Bring in/ })).toBeVisible();
+  await expect(dialog.getByRole('button', { name: /^Import/ })).toBeVisible();
   await dialog.getByLabel(/connector "PANTOGRAPH"/).selectOption('ccs2');
   await dialog.getByRole('button', { name: 'Remember what these words mean' }).click();
   await expect(dialog).toBeHidden();
@@ -172,13 +172,13 @@ test('no new name stands beside an old verdict while the answer is on its way', 
   await cell(page, 'Pippin', 'Fernway 350').click();
   await asked;
   await expect(why).toContainText('Sorrel at Ostler, second generation');
-  await expect(why).toContainText('Charges, held back');
+  await expect(why).toContainText('Charges, limited');
   await expect(why).not.toContainText('Pippin');
 
   answer();
   await expect(why).toContainText('Pippin at Fernway 350');
-  await expect(why).toContainText("Mates, won't charge");
-  await expect(why).not.toContainText('Charges, held back');
+  await expect(why).toContainText("Fits, won't charge");
+  await expect(why).not.toContainText('Charges, limited');
 });
 
 test('numbers, distances and temperatures are written as where the garage is', async ({ page }) => {

@@ -113,7 +113,7 @@ test('a whole session without a network, reloaded midway, and sent when there is
 
   await page.reload();
   await expect(page.getByRole('heading', { name: 'Readings, 1' })).toBeVisible();
-  await expect(page.getByText('What is shown here is as of')).toBeVisible();
+  await expect(page.getByText('This is what was known on')).toBeVisible();
   // This driver reads the charge and the power, in this order.
   await expect(key(page, '%: Charge')).toHaveAttribute('aria-pressed', 'true');
   expect(
@@ -180,7 +180,7 @@ test('a server that dies between two batches, and an answer that is lost: everyt
   }
   await expect(page.getByText(/No network since/)).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Readings, 3' })).toBeVisible();
-  await expect(page.getByText('is judged when the server has them')).toBeVisible();
+  await expect(page.getByText('are checked once the server has them')).toBeVisible();
   for (let i = 0; i < 4; i++) {
     await page.evaluate(() => window.dispatchEvent(new Event('online')));
   }
@@ -335,7 +335,7 @@ test('a device without room says so, and the values stay on the screen', async (
   });
   await page.getByLabel('Power').fill('77');
   await page.getByRole('button', { name: 'Save reading' }).click();
-  await expect(page.getByRole('alert').filter({ hasText: 'could not write it down' })).toBeVisible();
+  await expect(page.getByRole('alert').filter({ hasText: "couldn't save it" })).toBeVisible();
   await expect(page.getByLabel('Power')).toHaveValue('77');
   await page.evaluate(() => (window as unknown as { hasRoom: () => void }).hasRoom());
   await page.getByRole('button', { name: 'Save reading' }).click();
@@ -355,10 +355,10 @@ test('a stall that does not start: the ladder, the next stall, and what was trie
   const ladder = page.getByRole('region', { name: 'When nothing starts' });
   await ladder
     .getByRole('listitem')
-    .filter({ hasText: 'join it again' })
+    .filter({ hasText: 'connect again' })
     .getByRole('button', { name: 'Tried it' })
     .click();
-  await expect(page.getByText('One thing was tried.')).toBeVisible();
+  await expect(page.getByText('1 thing tried.')).toBeVisible();
   await page.getByRole('button', { name: 'Nothing happens' }).click();
   await expect(ladder.getByRole('button', { name: 'Tried it again' })).toBeVisible();
   // 2B shares the cabinet of 2A.
@@ -386,10 +386,10 @@ test('smell or heat: large words, the adapter out of use, and a slip taken back'
   const id = await begin(page);
   await page.getByRole('button', { name: 'Smell or heat' }).click();
   const dialog = page.getByRole('dialog', { name: 'Stop the session' });
-  await expect(dialog).toContainText('Do not touch metal');
+  await expect(dialog).toContainText("Don't touch metal");
   await expect(dialog).toContainText('Tenon T-31');
   await expect.poll(async () => (await stored(page, id)).events.map((e) => e.code)).toContain('smell_or_heat');
-  await dialog.getByRole('button', { name: /It was a slip/ }).click();
+  await dialog.getByRole('button', { name: /Pressed by mistake/ }).click();
   await expect.poll(async () => (await stored(page, id)).events.map((e) => e.code)).not.toContain('smell_or_heat');
   await page.getByRole('button', { name: 'Smell or heat' }).click();
   await dialog.getByRole('button', { name: "It's stopped" }).click();
@@ -436,7 +436,7 @@ test('after the session: what was paid and counted, beside the tariff; a reading
   await expect.poll(async () => (await readings(page, id)).values.map((r) => r.kw)).toEqual([100, 99]);
 
   await page.getByRole('button', { name: 'Stop and disconnect' }).click();
-  await page.getByLabel('Paid').fill('12.50');
+  await page.getByLabel('Paid', { exact: true }).fill('12.50');
   await page.getByLabel("Station's meter").fill('33.4');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText('Saved.')).toBeVisible();
@@ -458,7 +458,7 @@ test('a session that was left running is found, its clock set right, and ended a
   await page.getByRole('button', { name: 'Correct the start time' }).click();
   await page.getByLabel('It started this many minutes ago').fill('600');
   await page.getByRole('button', { name: 'Set', exact: true }).click();
-  await expect(page.getByText('Was it forgotten?')).toBeVisible();
+  await expect(page.getByText('Did you forget it?')).toBeVisible();
   await page.goto('/connect');
   await page
     .getByRole('region', { name: 'Still open' })
@@ -481,7 +481,7 @@ test('what was seen with a network is there without one, with its date', async (
   await installed(page);
   await choose(page, 'Brindle', 'Ostler, second generation');
   await page.goto('/forecast');
-  await expect(page.getByText('into the pack')).toBeVisible();
+  await expect(page.getByText('into the battery')).toBeVisible();
   // An answer is kept once it is there; the rail's may still change what is asked.
   await page.waitForLoadState('networkidle');
   await page.goto('/kit');
@@ -491,7 +491,7 @@ test('what was seen with a network is there without one, with its date', async (
   await context.setOffline(true);
   for (const [path, words] of [
     ['/board', /Brindle at Ostler, second generation/],
-    ['/forecast', /into the pack/],
+    ['/forecast', /into the battery/],
     ['/kit', /low-voltage crew van/],
   ] as const) {
     await page.goto(path);
@@ -501,7 +501,7 @@ test('what was seen with a network is there without one, with its date', async (
         .or(page.getByRole('button', { name: words }))
         .first(),
     ).toBeVisible();
-    await expect(page.getByText('What is shown here is as of')).toBeVisible();
+    await expect(page.getByText('This is what was known on')).toBeVisible();
   }
   await context.close();
 });

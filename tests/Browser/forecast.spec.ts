@@ -9,7 +9,7 @@ async function openForecast(page: Page, car: string, outlet: string): Promise<vo
   await choose(page, car, outlet);
   await page.keyboard.press('2');
   await expect(page.getByRole('heading', { name: `Forecast: ${car} at ${outlet}`, level: 1 })).toBeAttached();
-  await expect(page.getByText('into the pack')).toBeVisible();
+  await expect(page.getByText('into the battery')).toBeVisible();
 }
 
 test('two stops are compared and the cheaper one is chosen', async ({ page }) => {
@@ -27,7 +27,7 @@ test('two stops are compared and the cheaper one is chosen', async ({ page }) =>
   const row = (name: string) => page.getByRole('row').filter({ hasText: name });
   await expect(row('A Brindle at Fernway 350')).toContainText('$30.42');
   await expect(row('B Brindle at Ostler, second generation, A3')).toContainText('$26.61');
-  await page.getByRole('button', { name: 'choose Brindle at Ostler, second generation, A3' }).click();
+  await page.getByRole('button', { name: 'Use Brindle at Ostler, second generation, A3' }).click();
 
   await expect(rail(page)).toContainText('A3 Tenon T-31');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Forecast: Brindle at Ostler, second generation');
@@ -36,10 +36,12 @@ test('two stops are compared and the cheaper one is chosen', async ({ page }) =>
 
 test('a membership pays from the third session', async ({ page }) => {
   await openForecast(page, 'Pippin', 'Fernway 50, chademo');
-  // 25.2 kWh into the pack are 26.526 at the plug: 12.73 at 0.48, 9.55 at 0.36; 7.00 are saved with 58.33 kWh.
+  // 25.2 kWh into the battery are 26.526 at the plug: 12.73 at 0.48, 9.55 at 0.36; 7.00 are saved with 58.33 kWh.
   const figures = page.locator('.figures-line');
   await expect(figures).toContainText('$12.73');
-  await expect(figures).toContainText('$9.55 as a member; the membership pays from session 3 a month (58.33 kWh).');
+  await expect(figures).toContainText(
+    '$9.55 as a member; membership pays off from 3 sessions like this a month (58.33 kWh).',
+  );
 
   await page.getByRole('switch', { name: 'I am a member here' }).focus();
   await page.keyboard.press('Space');
@@ -49,7 +51,7 @@ test('a membership pays from the third session', async ({ page }) => {
 
 test('a slider changes the binding link and the rail follows', async ({ page }) => {
   await openForecast(page, 'Brindle', 'Ostler, second generation');
-  await expect(verdict(page)).toContainText("Limited by the adapter's current rating.");
+  await expect(verdict(page)).toContainText("Limited by the adapter's current rating (500 A).");
   await expect(rail(page).locator('.binds')).toContainText('A3 Tenon T-31');
   await expect(rail(page)).toContainText('boost 15.0 min today');
 
@@ -77,9 +79,9 @@ test('the cursor reads every value and fills the heat bars', async ({ page }) =>
   const cursor = page.getByRole('slider', { name: 'Cursor on the power curve' });
   await cursor.focus();
   await page.keyboard.press('Home');
-  await expect(rail(page)).toContainText('heat 0 %');
+  await expect(rail(page)).toContainText('thermal load 0 %');
   await page.keyboard.press('End');
-  await expect(cursor).toHaveAttribute('aria-valuetext', /80 %, 82 kW, held by the car's own charge curve/);
+  await expect(cursor).toHaveAttribute('aria-valuetext', /80 %, 82 kW, limited by the car's charge curve/);
   await expect(page.locator('.cursor-line')).toContainText('330 V');
   await expect(rail(page).locator('.binds')).toContainText("Brindle's pack");
   await expect(verdict(page)).toContainText('82 kW at 32:14');
@@ -90,7 +92,7 @@ test('the cursor reads every value and fills the heat bars', async ({ page }) =>
 test('sticker and plate, and the units of the garage', async ({ page }) => {
   await openForecast(page, 'Brindle', 'Fernway 350');
   await page.getByText('Advertised power', { exact: true }).click();
-  await expect(page.getByText('The sticker says 350 kW.')).toBeVisible();
+  await expect(page.getByText('Advertised: 350 kW.')).toBeVisible();
   await expect(page.getByRole('listitem').filter({ hasText: 'at 300 V' })).toContainText('150');
 
   const figures = page.locator('.figures-line');
@@ -113,7 +115,7 @@ test('a chain that does not charge has a reason instead of a curve', async ({ pa
   await choose(page, 'Marten', 'Ostler, third in full');
   await page.keyboard.press('2');
 
-  await expect(page.getByRole('heading', { name: "Mates, won't charge: no forecast" })).toBeVisible();
+  await expect(page.getByRole('heading', { name: "Fits, won't charge: no forecast" })).toBeVisible();
 });
 
 test('a price is written down and the forecast knows it', async ({ page }) => {

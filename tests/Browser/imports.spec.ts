@@ -64,7 +64,7 @@ test("two files are one session: the thermometer's is pushed beside the car's, b
   await page.mouse.down();
   await page.mouse.move(box.x + 200 + (box.width - 20) / 20, box.y + 150, { steps: 4 });
   await page.mouse.up();
-  await expect(look.getByText(/The file begins 1:(39|40|38) after plugging in\./)).toBeVisible();
+  await expect(look.getByText(/The file starts 1:(39|40|38) after plugging in\./)).toBeVisible();
   await look.getByRole('spinbutton', { name: 'Seconds after plugging in' }).fill('120');
   await page.keyboard.press('Tab');
   await expect(look.getByRole('row', { name: '2:00 20.0 °C' })).toBeVisible();
@@ -100,7 +100,7 @@ test('a file of that kind is read as was said, and one that was taken is taken b
   await expect(look.getByRole('row', { name: '0:20 51.0' })).toBeVisible();
   await look.getByRole('button', { name: 'Add these readings' }).click();
   await readings(page, 4);
-  await page.getByRole('button', { name: 'Remove what first added.csv' }).click();
+  await page.getByRole('button', { name: 'Remove what first.csv added' }).click();
   await readings(page, 2);
   await page.getByRole('button', { name: /Undo/ }).click();
   await expect(page.getByRole('heading', { name: /^Readings, / })).toHaveCount(0);
@@ -125,7 +125,7 @@ test('a clock of minutes is not taken for hours, and where nothing tells, it is 
   await readings(page, 40);
 
   await load(page, 'short.csv', ['Clock;Current (A)', '0:00;100', '0:25;110', '0:50;120'].join('\n'));
-  const asked = look.getByRole('group', { name: /how 0:50 in its column “Clock” is meant/ });
+  const asked = look.getByRole('group', { name: /what 0:50 in the column "Clock" means/ });
   await expect(asked.getByRole('button')).toHaveText(['0 min 50 s', '0 h 50 min']);
   await expect(look.getByRole('button', { name: 'Add these readings' })).toBeDisabled();
   await asked.getByRole('button', { name: '0 min 50 s' }).click();
@@ -193,7 +193,7 @@ test('a large file is taken beside the server: stopped, gone on with, and its wo
     await expect(page.getByText('400,000 readings added.')).toBeVisible({ timeout: 90_000 });
     await expect(page.getByRole('heading', { name: /^Readings, 400.?000$/ })).toBeVisible();
     // What they say follows when they are judged.
-    await expect(page.getByText('It is being judged')).toHaveCount(0, { timeout: 90_000 });
+    await expect(page.getByText('The report is being worked out')).toHaveCount(0, { timeout: 90_000 });
     await expect(page.getByText('No readings yet.')).toHaveCount(0);
   } finally {
     kill(worker);

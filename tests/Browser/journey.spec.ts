@@ -24,7 +24,7 @@ test('from signing in to a session that stands in the log', async ({ page, baseU
   await expect(cell(page, 'Brindle', 'Ostler, second generation')).toHaveAccessibleName(/Charges, 158 kW through A3/);
   await choose(page, 'Brindle', 'Ostler, second generation');
   const why = page.getByRole('complementary', { name: 'Why' });
-  await expect(why.getByRole('listitem').filter({ hasText: 'signalling' })).toContainText('power-line communication');
+  await expect(why.getByRole('listitem').filter({ hasText: 'protocol' })).toContainText('power-line communication');
   await expect(why).toContainText('adapter into the car first');
   await expect(page.getByRole('group', { name: 'The chain' })).toContainText('A3 Tenon T-31');
 
@@ -42,7 +42,7 @@ test('from signing in to a session that stands in the log', async ({ page, baseU
   await page.getByRole('button', { name: 'Finish session' }).click();
 
   await expect(page).toHaveURL(/\/log\/[0-9a-z]{26}/i);
-  await expect(page.getByRole('heading', { name: 'Stayed within its plates' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Within all ratings' })).toBeVisible();
   const amps = page.getByRole('row', { name: /A3 \(Tenon T-31\).* 420 A/ });
   await expect(amps).toContainText('500 A');
   await expect(amps).toContainText('80 A');
@@ -53,7 +53,7 @@ test('from signing in to a session that stands in the log', async ({ page, baseU
   await expect(page.getByRole('heading', { name: 'Log', level: 1 })).toBeVisible();
   await page.reload();
   const line = page.getByRole('link').filter({ hasText: note });
-  await expect(line).toContainText('Stayed within its plates');
+  await expect(line).toContainText('Within all ratings');
   await expect(line).toContainText('Brindle at Ostler, second generation');
 
   expect(elsewhere).toEqual([]);
@@ -70,37 +70,37 @@ test('an adapter held above its continuous amps too long fails, and says why', a
   await expect(page.getByText('readings added')).toBeVisible();
   await page.getByRole('button', { name: 'Finish session' }).click();
 
-  await expect(page.getByRole('heading', { name: 'Went over a plate' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Exceeded a rating' })).toBeVisible();
   await expect(
-    page.getByText(/carried more than its continuous 300 A for 20 min; its plate allows 15 min/),
+    page.getByText(/carried more than its continuous 300 A for 20 min; it is rated for 15 min/),
   ).toBeVisible();
 });
 
 test('a newcomer learns why the same-looking plug does nothing', async ({ page }) => {
   await openDemo(page);
-  await expect(cell(page, 'Marten', 'Ostler, third in full')).toHaveAccessibleName(/Mates, won't charge/);
+  await expect(cell(page, 'Marten', 'Ostler, third in full')).toHaveAccessibleName(/Fits, won't charge/);
   await choose(page, 'Marten', 'Ostler, third in full');
 
   await expect(page.getByRole('complementary', { name: 'Why' })).toContainText(
-    'a retrofit that adds power-line communication is available',
+    'A retrofit that adds power-line communication is available',
   );
 });
 
 test('a piece is swapped in the rail and the rest follows', async ({ page }) => {
   await openDemo(page);
   await choose(page, 'Sorrel', 'Ostler, second generation');
-  await page.getByRole('button', { name: /Swap the outlet/ }).click();
-  const outlets = page.getByRole('group', { name: 'outlet' });
+  await page.getByRole('button', { name: /Change charger/ }).click();
+  const outlets = page.getByRole('group', { name: 'charger' });
   await outlets.getByRole('button', { name: /Ostler, third in full/ }).click();
   await expect(page.getByRole('heading', { name: 'Sorrel at Ostler, third in full' })).toBeVisible();
   await expect(page.getByRole('complementary', { name: 'Why' })).toContainText('234 kW');
 
-  await page.getByRole('button', { name: /Swap the adapter/ }).click();
+  await page.getByRole('button', { name: /Change adapter/ }).click();
   await page
     .getByRole('group', { name: 'adapter' })
     .getByRole('button', { name: /A4 · Halyard/ })
     .click();
-  await expect(page.getByRole('complementary', { name: 'Why' }).getByText('No joint')).toBeVisible();
+  await expect(page.getByRole('complementary', { name: 'Why' }).getByText("Doesn't fit")).toBeVisible();
 });
 
 test('what was typed wrong is named and kept, and a reading can be taken back', async ({ page }) => {
@@ -130,6 +130,6 @@ test('a wrong password is refused and nothing is lost', async ({ page }) => {
   await page.getByLabel('Password').fill('guess');
   await page.getByRole('button', { name: 'Sign in' }).click();
 
-  await expect(page.getByRole('alert')).toContainText('do not belong together');
+  await expect(page.getByRole('alert')).toContainText("don't match");
   await expect(page.getByLabel('E-mail')).toHaveValue('someone@else.example');
 });

@@ -43,7 +43,7 @@ test('an answer that is lost on its way makes nothing twice, also after a reload
     await page.getByRole('dialog').getByRole('button', { name: 'Save' }).click();
   };
   await type();
-  await expect(page.getByRole('dialog')).toContainText('cannot be reached');
+  await expect(page.getByRole('dialog')).toContainText("Can't reach Harmozon");
   await page.reload();
   await page.unroute('**/api/pieces/vehicles');
   await type();
@@ -70,9 +70,9 @@ test('two tabs: an older copy overwrites nothing, and what was typed stays', asy
   await mine.getByRole('button', { name: 'Save' }).click();
   const meanwhile = mine.getByRole('region', { name: 'Changed in the meantime' });
   await expect(meanwhile).toContainText('continuous A');
-  await expect(meanwhile).toContainText('there: 250');
+  await expect(meanwhile).toContainText('saved: 250');
   await expect(meanwhile).toContainText('here: 280');
-  await meanwhile.getByRole('button', { name: 'Take the other figures' }).click();
+  await meanwhile.getByRole('button', { name: 'Use the saved figures' }).click();
   await expect(mine.getByLabel('continuous A')).toHaveValue('250');
   await expect(mine.getByLabel('Short description')).toHaveValue('typed late');
   await mine.getByRole('button', { name: 'Save' }).click();
@@ -85,7 +85,7 @@ test('two tabs: an older copy overwrites nothing, and what was typed stays', asy
   await expect(other.getByText('Tenon T-31 removed.')).toBeVisible();
   await mine.getByLabel('continuous A').fill('290');
   await mine.getByRole('button', { name: 'Save' }).click();
-  await mine.getByRole('button', { name: 'Bring it back' }).click();
+  await mine.getByRole('button', { name: 'Restore it' }).click();
   await expect(mine.getByLabel('continuous A')).toHaveValue('290');
   await mine.getByRole('button', { name: 'Save' }).click();
   await expect(mine).toBeHidden();
@@ -122,7 +122,7 @@ test('what is chosen and wanted stands in the address: reload, back and a sent l
   await page.goBack();
   await expect(page.getByRole('heading', { name: 'Brindle at Ostler, second generation', level: 2 })).toBeVisible();
   await page.getByText('no adapter', { exact: true }).click();
-  await expect(cell(page, 'Brindle', 'Ostler, second generation')).toHaveAccessibleName(/No joint/);
+  await expect(cell(page, 'Brindle', 'Ostler, second generation')).toHaveAccessibleName(/Doesn't fit/);
   await page.getByText('adapters I own').click();
 
   await page.goto('/forecast');
@@ -163,7 +163,7 @@ test('a session that runs out while one types: one signs in where one stands', a
   const again = page.getByRole('dialog', { name: 'Sign in again' });
   await again.getByLabel('Password').fill('wrong');
   await again.getByRole('button', { name: 'Sign in' }).click();
-  await expect(again.getByRole('alert')).toContainText('do not belong together');
+  await expect(again.getByRole('alert')).toContainText("don't match");
   await again.getByLabel('Password').fill(demo.password);
   await again.getByRole('button', { name: 'Sign in' }).click();
   await expect(again).toBeHidden();
@@ -176,11 +176,11 @@ test('a session that runs out while one types: one signs in where one stands', a
 test('what was deleted is found again in a list, long after the undo has gone', async ({ page }) => {
   await openDemo(page);
   await page.goto('/kit');
-  await page.getByRole('button', { name: 'Remove Pippin' }).click();
-  await expect(page.getByRole('button', { name: 'Remove Pippin' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Delete Pippin' }).click();
+  await expect(page.getByRole('button', { name: 'Delete Pippin' })).toHaveCount(0);
   await page.reload();
   await page.getByRole('button', { name: 'Show recently deleted' }).click();
   await page.getByRole('button', { name: 'Restore Pippin' }).click();
   await expect(page.getByText('Nothing was deleted in the last 30 days.')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Remove Pippin' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Delete Pippin' })).toBeVisible();
 });

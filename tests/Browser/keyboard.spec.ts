@@ -46,9 +46,9 @@ test('the whole way with the keyboard alone', async ({ page }) => {
 
   await page.keyboard.press('n');
   await expect(page).toHaveURL(/\/connect(\?|$)/);
-  await tabTo(page, /Start the session/);
+  await tabTo(page, /Start session/);
   await page.keyboard.press('Enter');
-  await tabTo(page, /To the readings/);
+  await tabTo(page, /Enter readings/);
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Peaks and ratings' })).toBeVisible();
 
@@ -71,7 +71,7 @@ test('the whole way with the keyboard alone', async ({ page }) => {
   }
   await tabTo(page, /^Finish/);
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('heading', { name: 'Stayed within its plates' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Within all ratings' })).toBeVisible();
 
   await page.keyboard.press('4');
   await expect(page.getByRole('heading', { name: 'Log', level: 1 })).toBeVisible();

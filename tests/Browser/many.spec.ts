@@ -55,7 +55,7 @@ test('one figure is written on several plates, and taken back as one', async ({ 
   await page.goto('/kit');
   await page.getByRole('button', { name: 'Edit several' }).click();
   await sift(page).getByRole('combobox').nth(2).selectOption('Fernway');
-  await page.getByRole('checkbox', { name: 'choose Fernway 150' }).check();
+  await page.getByRole('checkbox', { name: 'select Fernway 150' }).check();
   const several = page.getByRole('form', { name: 'Several at once' });
   await several.getByRole('button', { name: 'Select all shown' }).click();
   await expect(several.getByRole('status')).toHaveText('5 chosen');
@@ -78,7 +78,7 @@ test('a tour of three places: board and ranking follow it, and so does a link th
   for (const place of ['Ostler ridge', 'Millrace car park', 'Fernway junction']) {
     await tours.getByRole('combobox').selectOption({ label: place });
   }
-  await tours.getByRole('button', { name: 'earlier Fernway junction' }).click();
+  await tours.getByRole('button', { name: 'Move up Fernway junction' }).click();
   await tours.getByRole('checkbox', { name: 'Sorrel' }).check();
   await tours.getByRole('button', { name: 'Save' }).click();
   await expect(tours.getByText('Ostler ridge, Fernway junction, Millrace car park')).toBeVisible();
@@ -119,10 +119,10 @@ test('a region of 2,000 outlets comes in, is looked through, and its board scrol
   await dialog.getByLabel(/file/i).first().setInputFiles(region(2000));
   await expect(dialog.getByText('Reading the file. Nothing is saved yet.')).toBeVisible();
   await dialog.getByRole('button', { name: 'Stop', exact: true }).click();
-  await expect(dialog.getByText('Stopped. Nothing was written')).toBeVisible();
+  await expect(dialog.getByText('Stopped. Nothing was saved')).toBeVisible();
   await page.unroute('**/api/ocpi/preview');
   await dialog.getByLabel(/file/i).first().setInputFiles(region(2000));
-  await dialog.getByRole('button', { name: /^Bring in 200/ }).click();
+  await dialog.getByRole('button', { name: /^Import 200/ }).click();
   await expect(dialog).toHaveCount(0, { timeout: 60_000 });
 
   await sift(page).getByRole('searchbox').fill('towpath 137');

@@ -50,7 +50,7 @@ test('from the first page to the first answer in five actions, and to the board 
   await expect(page).toHaveURL(/\/board/);
   expect(hands.actions).toBe(9);
   await expect(page.getByRole('heading', { name: 'Combined DC' })).toBeVisible();
-  await expect(page.getByText('There is no place in this garage yet')).toBeVisible();
+  await expect(page.getByText('This garage has no places yet')).toBeVisible();
   await expect(page.getByRole('button', { name: /^New car at Household socket, 120 V 15 A:/ })).toContainText(
     'about 1.4',
   );
@@ -72,7 +72,7 @@ test('whoever has no account sees what one answer tells, and the car waits for t
   await expect(answers(page).getByRole('listitem')).toHaveCount(3);
   await expect(socket).toBeVisible();
   await page.getByRole('searchbox', { name: 'Find a kind of charger' }).fill('chademo');
-  await expect(answers(page).getByRole('listitem').first()).toContainText('does not go into a ccs1 inlet');
+  await expect(answers(page).getByRole('listitem').first()).toContainText("doesn't fit a ccs1 inlet");
   await page.getByRole('searchbox', { name: 'Find a kind of charger' }).fill('');
 
   // The answers are on the device: a reload loses none.
@@ -147,7 +147,7 @@ test('a chain of a new car says what it rests on, and a fact that is read narrow
   await hands.press(/11\.5 kW/);
   await expect(page).toHaveURL(/\/board/);
   await page
-    .getByRole('button', { name: /^New car at DC stall, 150 kW sticker, 500 A|^New car at .*350 kW.*:/ })
+    .getByRole('button', { name: /^New car at DC stall, 150 kW advertised, 500 A|^New car at .*350 kW.*:/ })
     .first()
     .click();
   const why = page.getByRole('complementary', { name: 'Why' });
@@ -155,7 +155,7 @@ test('a chain of a new car says what it rests on, and a fact that is read narrow
   // No session begins at a kind of charger.
   await expect(why).toContainText('This is a kind of charger');
   await page.keyboard.press('2');
-  const rests = page.getByRole('region', { name: /It rests on \d facts/ });
+  const rests = page.getByRole('region', { name: /This depends on \d facts/ });
   await expect(rests.locator('summary').first()).toContainText('would narrow this from');
   await rests.locator('summary').filter({ hasText: 'the battery voltage' }).click();
   await rests.getByLabel('Battery voltage, nominal').fill('384');
@@ -184,9 +184,7 @@ test('a plate tells where each figure comes from, and one that is so needs no ty
   const plate = page.getByRole('dialog');
   await expect(plate.getByText(/^typical · /).first()).toBeVisible();
   await expect(plate.getByText(/^read · /)).toHaveCount(0);
-  const confirm = plate
-    .getByRole('button', { name: /I have read it: it is so Volts by charge|it is so.*olts/ })
-    .first();
+  const confirm = plate.getByRole('button', { name: /this is right.*oltage by charge/ }).first();
   await confirm.click();
   await plate.getByRole('button', { name: 'Save' }).click();
   await expect(plate).toHaveCount(0);
@@ -199,7 +197,7 @@ test('whoever has places sees a new car at those', async ({ page }) => {
   await page.goto('/kit');
   await page.getByRole('link', { name: 'Add car' }).click();
   const hands = new Hands(page);
-  await hands.press(/Large round, beside another/);
+  await hands.press(/Large round, next to another/);
   await page.getByRole('button', { name: 'round AC plug, North America', exact: true }).click();
   await expect(page.getByRole('heading', { name: "What's the battery voltage?" })).toBeVisible();
   await hands.press("That's enough: show the board");
@@ -217,12 +215,12 @@ test('a plate is photographed, and the picture is deleted and brought back', asy
   const pixel = 'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==';
   const file = (name: string, bytes: Buffer) => ({ name, mimeType: 'image/png', buffer: bytes });
   await photos.getByLabel('Photograph its rating plate').setInputFiles(file('plate.png', Buffer.from('no picture')));
-  await expect(photos.getByRole('alert')).toContainText('no photograph');
+  await expect(photos.getByRole('alert')).toContainText('Must be a JPEG, PNG or WebP picture');
   await photos.getByLabel('Photograph its rating plate').setInputFiles(file('plate.png', Buffer.from(pixel, 'base64')));
   const picture = photos.getByRole('img', { name: 'Photograph 1 of Tenon T-31' });
   await expect(picture).toBeVisible();
   await expect.poll(() => picture.evaluate((img: HTMLImageElement) => img.naturalWidth)).toBe(1);
-  await photos.getByRole('button', { name: /Remove photograph 1/ }).click();
+  await photos.getByRole('button', { name: /Delete photograph 1/ }).click();
   await expect(picture).toHaveCount(0);
   await page.keyboard.press('Escape');
   await expect(plate).toHaveCount(0);
@@ -230,7 +228,7 @@ test('a plate is photographed, and the picture is deleted and brought back', asy
   const aside = page.getByRole('region', { name: 'Recently deleted' });
   await expect(aside).toContainText('photograph');
   await aside
-    .getByRole('button', { name: /Bring back/ })
+    .getByRole('button', { name: /Restore/ })
     .first()
     .click();
   await page.getByRole('button', { name: 'Edit Tenon T-31' }).click();
@@ -254,7 +252,7 @@ test('what is left to do at a network is told before the visit, and is done', as
   await expect(page.getByText('Millrace changed.')).toBeVisible();
   await page.goto('/board');
   await expect(page.getByRole('heading', { name: 'Pippin at Millrace post, type1' })).toBeVisible();
-  await expect(page.getByText('Do this before you leave')).toHaveCount(0);
+  await expect(page.getByText('Before you leave')).toHaveCount(0);
 });
 
 test('a photograph that is larger than anybody reads is scaled down before it is sent', async ({ page }) => {

@@ -40,7 +40,7 @@ test('the first page makes the first account, and afterwards the door is closed'
   await page.getByLabel('Garage name').fill('Wren and Daughter');
   await page.getByLabel('Currency').selectOption('CHF');
   await page.getByRole('button', { name: 'Open my garage' }).click();
-  await expect(page.getByRole('alert')).toContainText('Take at least 12 characters');
+  await expect(page.getByRole('alert')).toContainText('Use at least 12 characters');
   await expect(page.getByLabel('Garage name')).toHaveValue('Wren and Daughter');
   await page.getByLabel('Password', { exact: true }).fill(PASSWORD);
   await page.getByRole('button', { name: 'Open my garage' }).click();
@@ -67,7 +67,7 @@ test('an invitation is accepted on a phone, once, and a driver is shown what a d
   const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, baseURL });
   const bo = await phone.newPage();
   await bo.goto(link);
-  await expect(bo.getByText('Into Wren and Daughter, as a driver.')).toBeVisible();
+  await expect(bo.getByText('Join Wren and Daughter as driver.')).toBeVisible();
   await bo.getByLabel('Name', { exact: true }).fill('Bo');
   await bo.getByLabel('E-mail').fill('bo@wren.example');
   await bo.getByLabel('Password', { exact: true }).fill('eleven pipers piping');
@@ -93,7 +93,7 @@ test('an invitation is accepted on a phone, once, and a driver is shown what a d
 
 test('somebody of one garage makes another and goes between them', async ({ page, browser, baseURL }) => {
   await begin(page);
-  const link = await invite(page, 'reader');
+  const link = await invite(page, 'viewer');
 
   const context = await browser.newContext({ baseURL });
   const guest = await context.newPage();
@@ -127,7 +127,7 @@ test('somebody of one garage makes another and goes between them', async ({ page
   await tab.getByRole('button', { name: 'with all its figures' }).click();
   await tab.getByLabel('Name', { exact: true }).fill('Van');
   await tab.getByRole('button', { name: 'Save', exact: true }).click();
-  await expect(tab.getByText('You are in another garage now').first()).toBeVisible();
+  await expect(tab.getByText('Another garage is open now').first()).toBeVisible();
   await expect(tab.getByLabel('Name', { exact: true })).toHaveValue('Van');
 
   // The made-up account, which anybody opens, is no way in.
@@ -158,7 +158,7 @@ test('a password is changed, and every other browser is signed out', async ({ pa
   await expect(page.getByRole('alert')).toContainText("This isn't your current password.");
   await page.getByLabel('Current password').fill(PASSWORD);
   await page.getByRole('button', { name: 'Change password' }).click();
-  await expect(page.getByText('Every other browser was signed out.')).toBeVisible();
+  await expect(page.getByText('Every other browser has been signed out.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Sign out', exact: true })).toHaveCount(0);
   await other.reload();
   await expect(other.getByRole('heading', { name: 'Sign in' })).toBeVisible();
@@ -171,7 +171,7 @@ test('a garage is ended by its name, and its keeper makes another', async ({ pag
   await page.getByRole('button', { name: 'Delete garage' }).click();
   await page.getByLabel("Type the garage's name: Wren and Daughter").fill('Wren');
   await page.getByRole('button', { name: 'Delete garage permanently' }).click();
-  await expect(page.getByRole('alert')).toContainText('Nothing was removed');
+  await expect(page.getByRole('alert')).toContainText('Nothing was deleted');
   await page.getByLabel("Type the garage's name: Wren and Daughter").fill('Wren and Daughter');
   await page.getByRole('button', { name: 'Delete garage permanently' }).click();
   await expect(page.getByRole('heading', { name: "You don't belong to a garage" })).toBeVisible();
@@ -195,9 +195,9 @@ test('a whole garage leaves as a file and comes into another', async ({ page, br
   await begin(page);
   await page.goto('/you');
   await page.getByLabel('Import a garage file').setInputFiles(file);
-  await expect(page.getByText(/\d+ pieces added; nothing replaced/)).toBeVisible();
+  await expect(page.getByText(/\d+ pieces added; none replaced/)).toBeVisible();
   await page.getByLabel('Import a garage file').setInputFiles(file);
-  await expect(page.getByText('Nothing is new')).toBeVisible();
+  await expect(page.getByText('Nothing new')).toBeVisible();
   await page.getByLabel('Import a garage file').setInputFiles({
     name: 'shopping.json',
     mimeType: 'application/json',

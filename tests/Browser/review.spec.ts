@@ -15,16 +15,16 @@ const noted = (page: Page, note: string): Promise<string> =>
 test('a report tells first what cost the most, and shows it closer on its one axis', async ({ page }) => {
   await openDemo(page);
   await page.goto(`/log/${await noted(page, 'Saw 45 kW')}`);
-  await expect(page.getByText(/a stall that gives less than it says cost \d+ min\.$/)).toBeVisible();
+  await expect(page.getByText(/a derated stall cost \d+ min\.$/)).toBeVisible();
 
   const held = page.getByRole('region', { name: 'What limited it' });
   await expect(held).toContainText('45 kW level from the start');
-  await expect(held).toContainText('Change the stall');
+  await expect(held).toContainText('Change stalls');
   const axis = page.getByRole('slider', { name: 'Cursor on the curves of the session' });
   await axis.focus();
   await page.keyboard.press('End');
   await expect(axis).toHaveAttribute('aria-valuetext', /60 %.* kW/);
-  await held.getByRole('button', { name: /Look closer/ }).click();
+  await held.getByRole('button', { name: /Zoom in/ }).click();
   await expect(page.getByRole('button', { name: 'whole session' })).toBeVisible();
   await page.getByRole('button', { name: 'whole session' }).click();
   await expect(page.getByRole('button', { name: 'whole session' })).toBeHidden();
@@ -33,7 +33,7 @@ test('a report tells first what cost the most, and shows it closer on its one ax
 test('the piece under test stands first and open, its worst row in words', async ({ page }) => {
   await openDemo(page);
   await page.goto(`/log/${await noted(page, 'Hot afternoon')}`);
-  const plates = page.getByRole('region', { name: 'Ratings' });
+  const plates = page.getByRole('region', { name: 'Ratings', exact: true });
   await expect(plates.getByRole('group').first()).toContainText('A3 (Tenon T-31)');
   await expect(plates.getByText('25.1 of 15')).toBeVisible();
   await expect(plates.getByText('502 of 500')).toBeVisible();
@@ -85,12 +85,12 @@ test('a plate edited later changes no verdict until it is judged anew, and that 
     if (!kept.ok) throw new Error(await kept.text());
   });
   await page.goto(`/log/${id}`);
-  await expect(page.getByRole('heading', { name: 'Stayed within its plates' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Within all ratings' })).toBeVisible();
   await expect(page.getByText('A3 (Tenon T-31) changed since.')).toBeVisible();
   await page.getByRole('button', { name: 'Re-check with current ratings' }).click();
-  await expect(page.getByRole('heading', { name: 'Went over a plate' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Exceeded a rating' })).toBeVisible();
   await page.getByRole('button', { name: /^Undo/ }).click();
-  await expect(page.getByRole('heading', { name: 'Stayed within its plates' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Within all ratings' })).toBeVisible();
 });
 
 test('the log is looked through, added up, and the address keeps it', async ({ page }) => {
@@ -100,7 +100,7 @@ test('the log is looked through, added up, and the address keeps it', async ({ p
   await page.getByLabel('Limited by').selectOption('a derated stall');
   await expect(page.getByText('1 session, newest first.')).toBeVisible();
   await expect(page.getByRole('link').filter({ hasText: 'Sorrel at Fernway 400' })).toContainText(
-    'A stall that gives less than it says cost',
+    'A derated stall cost',
   );
   await page.reload();
   await expect(page.getByText('1 session, newest first.')).toBeVisible();
@@ -118,7 +118,7 @@ test('a learned curve is taken and given back', async ({ page }) => {
   await page.goto('/kit');
   const brindle = page.getByRole('article').filter({ hasText: 'low-voltage crew van' });
   await expect(brindle).toContainText('3 sessions show this charge curve');
-  await brindle.getByRole('button', { name: /Take it/ }).click();
+  await brindle.getByRole('button', { name: /Use this curve/ }).click();
   await expect(brindle).toContainText('The car now has the curve shown by 3 sessions.');
   await page.goto('/forecast');
   await page.goto('/kit');
@@ -129,8 +129,8 @@ test('a learned curve that was taken is given back with undo', async ({ page }) 
   await openDemo(page);
   await page.goto('/kit');
   const brindle = page.getByRole('article').filter({ hasText: 'low-voltage crew van' });
-  await brindle.getByRole('button', { name: /Take it/ }).click();
-  await expect(brindle).toContainText('The plate holds the curve');
+  await brindle.getByRole('button', { name: /Use this curve/ }).click();
+  await expect(brindle).toContainText('The car now has the curve');
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(brindle).toContainText('3 sessions show this charge curve');
 });
@@ -139,13 +139,13 @@ test('what a stall is remembered for stands on the board, in the kit and among t
   await openDemo(page);
   await expect(page.getByRole('rowheader', { name: /Fernway 400/ })).toContainText('stall 2');
   await choose(page, 'Brindle', 'Fernway 400');
-  await expect(page.getByRole('complementary', { name: 'Why' })).toContainText('less than it says');
+  await expect(page.getByRole('complementary', { name: 'Why' })).toContainText('less than its rating');
   await page.goto('/kit');
   await expect(page.getByRole('article').filter({ hasText: 'Fernway 400' })).toContainText(
-    'The last time at stall 2 it gave no more than',
+    'Last time at stall 2 it gave no more than',
   );
   await expect(page.getByRole('article').filter({ hasText: 'j3400 to combined DC, recalled' })).toContainText(
-    'It is under recall',
+    'Under recall',
   );
 });
 
@@ -170,7 +170,7 @@ test("a thermometer's foreign file in °F and watts with decimal commas is taken
   await look.getByRole('button', { name: 'Add these readings' }).click();
   await expect(page.getByText('20 readings added.')).toBeVisible();
   await expect(
-    page.getByText(/Taken as: Akku \[%\] = soc_pct, Leistung \(W\) = kw, W, Adapter \(°F\) = adapter_c, degF/),
+    page.getByText(/Read as: Akku \[%\] = soc_pct, Leistung \(W\) = kw, W, Adapter \(°F\) = adapter_c, degF/),
   ).toBeVisible();
 });
 

@@ -26,13 +26,13 @@ test('after every act one stands somewhere sensible', async ({ page }) => {
   await expect.poll(() => standing(page)).toBe('the stage');
 
   // Taking a piece away: next to where it was; and back again.
-  await page.getByRole('button', { name: 'Remove Gudgeon G-2' }).focus();
+  await page.getByRole('button', { name: 'Delete Gudgeon G-2' }).focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('button', { name: 'Remove Gudgeon G-2' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Delete Gudgeon G-2' })).toHaveCount(0);
   await expect.poll(() => standing(page)).toBe('Edit Tenon T-31');
   await page.getByRole('button', { name: /^Undo/ }).focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('button', { name: 'Remove Gudgeon G-2' })).toHaveCount(1);
+  await expect(page.getByRole('button', { name: 'Delete Gudgeon G-2' })).toHaveCount(1);
   await expect.poll(() => standing(page)).toBe('Edit Tenon T-31');
 
   // The plate's form, closed without and with a change.
@@ -140,7 +140,7 @@ for (const width of [1280, 390, 320]) {
     expect(await faults(page)).toEqual([]);
 
     for (const [path, sign] of [
-      ['/forecast', 'into the pack'],
+      ['/forecast', 'into the battery'],
       ['/kit', 'Tenon T-31'],
       ['/connect', 'Start session'],
       ['/log', 'Log'],

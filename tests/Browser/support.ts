@@ -43,7 +43,7 @@ export async function endElsewhere(browser: Browser, baseURL: string | undefined
   const page = await context.newPage();
   await signIn(page);
   await page.goto('/you');
-  const devices = page.getByRole('button', { name: 'Sign out', exact: true });
+  const devices = page.getByRole('main').getByRole('button', { name: 'Sign out', exact: true });
   await devices.first().click();
   await expect(devices).toHaveCount(0);
   await context.close();

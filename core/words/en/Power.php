@@ -34,7 +34,7 @@ return [
     'binding_label.supply_current' => "supply's current",
     'binding_label.ramp' => 'ramp-up',
     'binding_label.handshake' => 'handshake',
-    'link_kind.outlet' => 'outlet',
+    'link_kind.outlet' => 'charger',
     'link_kind.cable' => 'cable',
     'link_kind.adapter' => 'adapter',
     'link_kind.inlet' => 'inlet',

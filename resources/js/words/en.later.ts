@@ -305,7 +305,7 @@ export const later = {
   'file.taken': 'Read as: {columns}.',
   'file.column': '{header} = {field}',
   'file.column_negative': '{header} = {field}, sign reversed',
-  'file.loaded': '{n, plural, one {# reading added.} other {# readings added.}}',
+  'file.loaded': '{n, plural, one {# reading loaded.} other {# readings loaded.}}',
   'file.arriving': '{name}: {percent} uploaded',
   'file.arriving_open': '{name}: {percent} uploaded. Choose the same file again to continue.',
   'file.waiting': '{name}: waiting its turn',

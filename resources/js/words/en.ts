@@ -110,7 +110,7 @@ export const en = {
   'forgotten.how': 'We send a link to this address. It works once, for one hour, and lets you set a new password.',
   'forgotten.send': 'Send link',
   'forgotten.sent': 'If {email} has an account here, an e-mail is on its way.',
-  'forgotten.without_mail': 'No e-mail set up here? Whoever runs this server can set a password at the command line.',
+  'forgotten.without_mail': 'No e-mail set up here? The site operator can set a password at the command line.',
   'new_password.title': 'Set a new password',
   'new_password.for': 'For {email}. You will be signed out everywhere else.',
   'new_password.new': 'New password',

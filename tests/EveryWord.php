@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+/** Every pattern that a person may read, from the core, the application and the page, by its code. */
+final class EveryWord
+{
+    private const PAGE = '/^\s*\'?([a-z0-9_.]+)\'?:\s*(?:\'((?:[^\'\\\\]|\\\\.)*)\'|"((?:[^"\\\\]|\\\\.)*)"),$/m';
+
+    /** @return array<string, array<string, string>> rooms by their names, in the order in which they are read */
+    public static function rooms(): array
+    {
+        $root = dirname(__DIR__);
+        $rooms = [];
+        foreach (glob("{$root}/core/words/en/*.php") ?: [] as $file) {
+            /** @var array<string, string> $patterns */
+            $patterns = require $file;
+            $rooms['Core: '.basename($file, '.php')] = $patterns;
+        }
+        /** @var array<string, string> $ofApplication */
+        $ofApplication = require "{$root}/app/Words/en.php";
+
+        return [
+            ...$rooms,
+            'Application: errors, mails, commands, print' => $ofApplication,
+            'Page: board, account, plates' => self::ofPage("{$root}/resources/js/words/en.ts"),
+            'Page: the other stages' => self::ofPage("{$root}/resources/js/words/en.later.ts"),
+        ];
+    }
+
+    /** @return array<string, string> */
+    private static function ofPage(string $file): array
+    {
+        preg_match_all(self::PAGE, (string) file_get_contents($file), $found, PREG_SET_ORDER);
+
+        return array_column(array_map(static fn (array $f): array => [$f[1], stripslashes($f[3] ?? $f[2])], $found), 1, 0);
+    }
+}
