@@ -1,4 +1,4 @@
-// Takes the pictures of the README from the demo garage of a running server:
+// Takes the pictures for the README from the demo garage of a running server:
 //   ./harmozon reset-demo && ./harmozon start &      then      node build/pictures.mjs [address]
 import { chromium } from '@playwright/test';
 import { args, executablePath } from './chromium.mjs';

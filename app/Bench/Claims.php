@@ -8,7 +8,7 @@ use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
 /**
- * What the README promises of a bench, in the third column of its table of figures: `median ≤ 45 ms`, `rate ≥ 1500`. The
+ * What docs/figures.md promises of a bench, in the third column of its table: `median ≤ 45 ms`, `rate ≥ 1500`. The
  * words before the sign are the names of the bench's own figures.
  */
 final readonly class Claims
@@ -20,11 +20,11 @@ final readonly class Claims
     {
     }
 
-    /** @param  string  $readme  Markdown */
-    public static function in(string $readme): self
+    /** @param  string  $text  Markdown */
+    public static function in(string $text): self
     {
         $ofBench = [];
-        foreach (explode("\n", $readme) as $line) {
+        foreach (explode("\n", $text) as $line) {
             $cells = array_map(trim(...), explode('|', $line));
             if (preg_match('/`php artisan harmozon:bench (\w+)`/', $line, $bench) === 1 && count($cells) === 6) {
                 preg_match_all(self::CLAIM, $cells[3], $claims, PREG_SET_ORDER);

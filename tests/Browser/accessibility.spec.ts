@@ -130,7 +130,7 @@ test(`no dialog has a fault, ${DIALOGS.name}`, async ({ browser, baseURL }) => {
   await expect(page.getByRole('dialog', { name: 'New adapter' })).toBeHidden();
   await page.getByRole('button', { name: 'Edit Autumn season' }).click();
   await page.getByRole('button', { name: 'Edit several' }).click();
-  await page.getByRole('checkbox', { name: 'choose Brindle' }).check();
+  await page.getByRole('checkbox', { name: 'select Brindle' }).check();
   await page.getByRole('form', { name: 'Several at once' }).getByRole('combobox').selectOption('km_per_kwh');
   await looker.finds('tours and several');
   await page.getByRole('button', { name: 'Done' }).click();

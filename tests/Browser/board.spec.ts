@@ -36,7 +36,7 @@ test('refused: a high-voltage truck at 500 V, an AC adapter at a hub, a recalled
   await choose(page, 'Dray', 'Ostler, second generation');
   await expect(why).toContainText("The station can't go above 500 V, and the car has no step-up converter");
   await choose(page, 'Pippin', 'Ostler, second generation');
-  await expect(why).toContainText('A5 (Gudgeon G-5) is wired for AC only, and this outlet gives DC');
+  await expect(why).toContainText('A5 (Gudgeon G-5) is wired for AC only. This charger gives DC');
 
   for (const each of await page.getByRole('gridcell').getByRole('button').all()) {
     await expect(each).not.toHaveAccessibleName(/(Charges|Limited|Check first).*A4/);
@@ -58,7 +58,7 @@ test('the board is read by kind, by row, and with what could be bought', async (
   ).toBeVisible();
 
   await expect(cell(page, 'Pippin', 'Fernway 350')).toHaveAccessibleName(/Fits, won't charge/);
-  await page.getByText('adapters I could buy').click();
+  await page.getByText('could buy').click();
   await expect(cell(page, 'Pippin', 'Fernway 350')).toHaveAccessibleName(/Would charge/);
 });
 
@@ -126,7 +126,7 @@ test('places come from a network file stall by stall, follow the next one, and a
   await expect(dialog.getByText('stalls 1, 2 (out of order, says its network)')).toBeVisible();
   await dialog.getByLabel(/connector "PANTOGRAPH"/).selectOption('ccs2');
   await dialog.getByLabel(/status "WOBBLY"/).selectOption('out_of_order');
-  await dialog.getByRole('button', { name: 'Import 1 new place, 2 new outlets' }).click();
+  await dialog.getByRole('button', { name: 'Import 1 new place, 2 new chargers' }).click();
 
   const card = page.getByRole('article').filter({ hasText: 'ccs1, 120 kW' });
   await expect(card).toContainText('2 stalls: 1, 2 (out of order, says its network)');
@@ -137,7 +137,7 @@ test('places come from a network file stall by stall, follow the next one, and a
   await expect(dialog.getByText('kW: 120 → 150', { exact: true })).toHaveCount(2);
   await expect(dialog.getByText('stall 2: out of order, says its network → no known fault')).toBeVisible();
   await expect(dialog.getByLabel(/connector "PANTOGRAPH"/)).toHaveValue('ccs2');
-  await dialog.getByRole('button', { name: 'Import changes of 2 outlets' }).click();
+  await dialog.getByRole('button', { name: 'Import 2 changed chargers' }).click();
   await expect(page.getByRole('article').filter({ hasText: 'ccs1, 150 kW' })).toContainText('2 stalls: 1, 2');
 
   await load(locationsFile(150_000, 'AVAILABLE'));

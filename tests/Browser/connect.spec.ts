@@ -42,7 +42,7 @@ const readings = (page: Page, id: string) =>
 const idOf = (page: Page) => /\/connect\/([0-9A-Z]{26})/.exec(page.url())?.[1] ?? '';
 
 const key = (page: Page, name: string) =>
-  page.getByRole('group', { name: 'Keys' }).getByRole('button', { name, exact: true });
+  page.getByRole('group', { name: 'Keypad' }).getByRole('button', { name, exact: true });
 
 /** Types with the pad, and counts what it costs. */
 async function thumb(page: Page, entries: [string, string][]): Promise<number> {

@@ -53,7 +53,7 @@ test('a slider changes the binding link and the rail follows', async ({ page }) 
   await openForecast(page, 'Brindle', 'Ostler, second generation');
   await expect(verdict(page)).toContainText("Limited by the adapter's current rating (500 A).");
   await expect(rail(page).locator('.binds')).toContainText('A3 Tenon T-31');
-  await expect(rail(page)).toContainText('boost 15.0 min today');
+  await expect(rail(page)).toContainText('boost used: 15.0 min today');
 
   // A pack at 0 °C takes 35 % of its curve: less than the adapter allows.
   await page.getByRole('switch', { name: 'battery warmed up on the way' }).focus();
@@ -63,7 +63,7 @@ test('a slider changes the binding link and the rail follows', async ({ page }) 
   for (let i = 0; i < 20; i++) await page.keyboard.press('ArrowLeft');
   await expect(pack).toHaveAttribute('aria-valuenow', '0');
   await expect(verdict(page)).toContainText('Limited by the cold battery.');
-  await expect(rail(page).locator('.binds')).toContainText("Brindle's pack");
+  await expect(rail(page).locator('.binds')).toContainText("Brindle's battery");
   await expect(page.getByRole('list', { name: 'Minutes by what limits them' })).toContainText('cold battery');
 
   // At 40 °C 300 A become 263 A; towards (500/263)² = 3.61 the load is full after 33.6 ln(3.61/2.61) min.
@@ -71,7 +71,7 @@ test('a slider changes the binding link and the rail follows', async ({ page }) 
   const ambient = page.getByRole('slider', { name: 'ambient' });
   await ambient.focus();
   for (let i = 0; i < 20; i++) await page.keyboard.press('ArrowRight');
-  await expect(rail(page)).toContainText('boost 10.9 min today');
+  await expect(rail(page)).toContainText('boost used: 10.9 min today');
 });
 
 test('the cursor reads every value and fills the heat bars', async ({ page }) => {
@@ -83,7 +83,7 @@ test('the cursor reads every value and fills the heat bars', async ({ page }) =>
   await page.keyboard.press('End');
   await expect(cursor).toHaveAttribute('aria-valuetext', /80 %, 82 kW, limited by the car's charge curve/);
   await expect(page.locator('.cursor-line')).toContainText('330 V');
-  await expect(rail(page).locator('.binds')).toContainText("Brindle's pack");
+  await expect(rail(page).locator('.binds')).toContainText("Brindle's battery");
   await expect(verdict(page)).toContainText('82 kW at 32:14');
   await page.keyboard.press('Escape');
   await expect(verdict(page)).toContainText('158 kW');

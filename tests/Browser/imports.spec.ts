@@ -100,7 +100,7 @@ test('a file of that kind is read as was said, and one that was taken is taken b
   await expect(look.getByRole('row', { name: '0:20 51.0' })).toBeVisible();
   await look.getByRole('button', { name: 'Add these readings' }).click();
   await readings(page, 4);
-  await page.getByRole('button', { name: 'Remove what first.csv added' }).click();
+  await page.getByRole('button', { name: 'Undo first.csv' }).click();
   await readings(page, 2);
   await page.getByRole('button', { name: /Undo/ }).click();
   await expect(page.getByRole('heading', { name: /^Readings, / })).toHaveCount(0);

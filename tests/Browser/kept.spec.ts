@@ -5,7 +5,7 @@ import { cell, choose, demo, expect, expire, openDemo, signIn, test } from './su
 test('a car kept without figures takes every figure later', async ({ page }) => {
   await openDemo(page);
   await page.goto('/kit');
-  await page.getByRole('button', { name: 'with all its figures' }).click();
+  await page.getByRole('button', { name: 'Enter all figures' }).click();
   const editor = page.getByRole('dialog');
   await editor.getByLabel('Name', { exact: true }).fill('Second-hand');
   await editor.getByRole('button', { name: 'Save' }).click();
@@ -38,7 +38,7 @@ test('an answer that is lost on its way makes nothing twice, also after a reload
     await route.abort();
   });
   const type = async () => {
-    await page.getByRole('button', { name: 'with all its figures' }).click();
+    await page.getByRole('button', { name: 'Enter all figures' }).click();
     await page.getByRole('dialog').getByLabel('Name', { exact: true }).fill('Second-hand');
     await page.getByRole('dialog').getByRole('button', { name: 'Save' }).click();
   };
@@ -81,8 +81,8 @@ test('two tabs: an older copy overwrites nothing, and what was typed stays', asy
   // Put aside in the other tab while it is edited here.
   await page.getByRole('button', { name: 'Edit Tenon T-31' }).click();
   await other.reload();
-  await other.getByRole('button', { name: 'Remove Tenon T-31' }).click();
-  await expect(other.getByText('Tenon T-31 removed.')).toBeVisible();
+  await other.getByRole('button', { name: 'Delete Tenon T-31' }).click();
+  await expect(other.getByText('Tenon T-31 deleted.')).toBeVisible();
   await mine.getByLabel('continuous A').fill('290');
   await mine.getByRole('button', { name: 'Save' }).click();
   await mine.getByRole('button', { name: 'Restore it' }).click();
@@ -123,7 +123,7 @@ test('what is chosen and wanted stands in the address: reload, back and a sent l
   await expect(page.getByRole('heading', { name: 'Brindle at Ostler, second generation', level: 2 })).toBeVisible();
   await page.getByText('no adapter', { exact: true }).click();
   await expect(cell(page, 'Brindle', 'Ostler, second generation')).toHaveAccessibleName(/Doesn't fit/);
-  await page.getByText('adapters I own').click();
+  await page.getByText('my adapters').click();
 
   await page.goto('/forecast');
   const ambient = page.getByRole('slider', { name: 'ambient' });

@@ -62,7 +62,7 @@ test('one figure is written on several plates, and taken back as one', async ({ 
   await several.getByRole('combobox').selectOption('tariff.per_kwh');
   await several.getByRole('textbox').fill('0.99');
   await page.keyboard.press('Tab');
-  await several.getByRole('button', { name: 'Write it on all 5' }).click();
+  await several.getByRole('button', { name: 'Set it for all 5' }).click();
   await expect(page.getByText('$0.99 per kWh')).toHaveCount(5);
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(page.getByText('$0.99 per kWh')).toHaveCount(0);
@@ -93,7 +93,7 @@ test('a tour of three places: board and ranking follow it, and so does a link th
   ]);
   await expect(grid.getByRole('columnheader')).toHaveCount(2);
   // What its best answers go through: the AC adapter at the car park, the DC adapter at the junction.
-  await expect(page.getByText('To pack for this tour: A1 · Tenon T-11, A2 · Gudgeon G-2')).toBeVisible();
+  await expect(page.getByText('Pack for this tour: A1 · Tenon T-11, A2 · Gudgeon G-2')).toBeVisible();
   await page.getByRole('button', { name: 'Sorrel at Fernway 350:' }).click();
   await page.keyboard.press('2');
   await page.getByText('Where to go', { exact: true }).click();

@@ -74,7 +74,7 @@ test('an invitation is accepted on a phone, once, and a driver is shown what a d
   await bo.getByRole('button', { name: 'Accept invitation' }).tap();
   await expect(bo.getByRole('heading', { name: 'Start with your car' })).toBeVisible();
   await bo.goto('/kit');
-  await expect(bo.getByRole('button', { name: 'with all its figures' })).toBeVisible();
+  await expect(bo.getByRole('button', { name: 'Enter all figures' })).toBeVisible();
   await expect(bo.getByRole('button', { name: 'Import places (OCPI)' })).toHaveCount(0);
 
   // The link is used up; the keeper sees who came, makes a reader of them, and sends them away.
@@ -105,7 +105,7 @@ test('somebody of one garage makes another and goes between them', async ({ page
   await expect(guest.getByRole('heading', { name: 'Start with your car' })).toBeVisible();
   await guest.goto('/kit');
   await expect(guest.getByRole('heading', { name: 'Kit', level: 1 })).toBeVisible();
-  await expect(guest.getByRole('button', { name: 'with all its figures' })).toHaveCount(0);
+  await expect(guest.getByRole('button', { name: 'Enter all figures' })).toHaveCount(0);
 
   await guest.goto('/you');
   await guest.getByRole('button', { name: 'Create another garage' }).click();
@@ -113,18 +113,18 @@ test('somebody of one garage makes another and goes between them', async ({ page
   await guest.getByRole('button', { name: 'Create garage' }).click();
   await expect(guest.getByRole('heading', { name: 'Start with your car' })).toBeVisible();
   await guest.goto('/kit');
-  await expect(guest.getByRole('button', { name: 'with all its figures' })).toBeVisible();
+  await expect(guest.getByRole('button', { name: 'Enter all figures' })).toBeVisible();
   const tab = await context.newPage();
   await tab.goto('/kit');
-  await expect(tab.getByRole('button', { name: 'with all its figures' })).toBeVisible();
+  await expect(tab.getByRole('button', { name: 'Enter all figures' })).toBeVisible();
   await guest.goto('/you');
-  await guest.getByRole('button', { name: 'Go to Wren and Daughter' }).click();
+  await guest.getByRole('button', { name: 'Open Wren and Daughter' }).click();
   // The page that was left names both garages; the next one comes when the server has answered.
   await guest.waitForURL('**/board');
   await expect(guest.getByText('Wren and Daughter').first()).toBeVisible();
 
   // The other tab still shows the other garage: what is typed there goes into no garage that it was not meant for.
-  await tab.getByRole('button', { name: 'with all its figures' }).click();
+  await tab.getByRole('button', { name: 'Enter all figures' }).click();
   await tab.getByLabel('Name', { exact: true }).fill('Van');
   await tab.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(tab.getByText('Another garage is open now').first()).toBeVisible();

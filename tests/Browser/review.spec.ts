@@ -18,7 +18,7 @@ test('a report tells first what cost the most, and shows it closer on its one ax
   await expect(page.getByText(/a derated stall cost \d+ min\.$/)).toBeVisible();
 
   const held = page.getByRole('region', { name: 'What limited it' });
-  await expect(held).toContainText('45 kW level from the start');
+  await expect(held).toContainText('Steady at 45 kW from the start');
   await expect(held).toContainText('Change stalls');
   const axis = page.getByRole('slider', { name: 'Cursor on the curves of the session' });
   await axis.focus();
@@ -170,7 +170,7 @@ test("a thermometer's foreign file in °F and watts with decimal commas is taken
   await look.getByRole('button', { name: 'Add these readings' }).click();
   await expect(page.getByText('20 readings added.')).toBeVisible();
   await expect(
-    page.getByText(/Read as: Akku \[%\] = soc_pct, Leistung \(W\) = kw, W, Adapter \(°F\) = adapter_c, degF/),
+    page.getByText('Read as: Akku [%] = Charge, Leistung (W) = Power in W, Adapter (°F) = Adapter in °F'),
   ).toBeVisible();
 });
 

@@ -9,7 +9,7 @@ use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 use PHPUnit\Framework\TestCase;
 
-/** Whether a bench is held against what the README promises of it. */
+/** Whether a bench is held against what docs/figures.md promises of it. */
 final class ClaimsTest extends TestCase
 {
     private const TABLE = <<<'MD'
@@ -48,7 +48,7 @@ final class ClaimsTest extends TestCase
 
     public function test_the_readme_promises_something_of_every_bench(): void
     {
-        $claims = Claims::in((string) file_get_contents(dirname(__DIR__, 2).'/README.md'));
+        $claims = Claims::in((string) file_get_contents(dirname(__DIR__, 2).'/docs/figures.md'));
 
         foreach (['board', 'forecast', 'ranking', 'check', 'garage', 'session', 'log', 'import', 'crowd'] as $bench) {
             self::assertGreaterThan(0, $claims->count($bench), $bench);

@@ -131,7 +131,7 @@ test('several things are joined as the language does it', () => {
   expect([listed('and', []), listed('and', ['A1']), listed('and', ['A1', 'A2', 'A3'])]).toEqual([
     '',
     'A1',
-    'A1 and A2 and A3',
+    'A1, A2 and A3',
   ]);
   const read = (n: number, rejected: number) => say('look.count', { n, rejected });
   expect([read(5, 0), read(1, 1), read(5, 2)]).toEqual([

@@ -20,7 +20,7 @@ use Illuminate\Console\Command;
 final class BenchCommand extends Command
 {
     protected $signature = 'harmozon:bench {what=board : board, forecast, ranking, check, garage, session, log, import or crowd}
-        {--held : fail where the README promises more than was measured}
+        {--held : fail where docs/figures.md promises more than was measured}
         {--runs= : how often; 7 of board, forecast and ranking, 3 of check, 60 of garage, 100 of session, 40 of log, 20 of crowd}
         {--rows= : of the readings file; 1,000,000 of check and import, 86,400 of session}
         {--sessions= : of the log, 5,000, each with 1,000 readings}';
@@ -57,7 +57,7 @@ final class BenchCommand extends Command
     /** @param  list<Message>  $lines */
     private function held(string $what, array $lines, Voice $voice): int
     {
-        $claims = Claims::in((string) file_get_contents(base_path('README.md')));
+        $claims = Claims::in((string) file_get_contents(base_path('docs/figures.md')));
         $broken = $claims->broken($what, $lines);
         foreach ($broken as $claim) {
             $this->error($voice->say($claim));

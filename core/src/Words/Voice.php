@@ -96,8 +96,21 @@ final readonly class Voice
             $figure instanceof Amount => $this->amount($figure),
             // What came from outside may hold broken characters, on which ICU would refuse the whole sentence.
             is_string($figure) => mb_scrub($figure),
-            default => implode($this->language->patterns[$figure->joiner->value], array_map($this->part(...), $figure->items)),
+            default => $this->listing($figure),
         };
+    }
+
+    /** "Birch", "Birch and Cedar", "Birch, Cedar and Elm". */
+    private function listing(Listing $listing): string
+    {
+        $joint = $this->language->patterns[$listing->joiner->value];
+        $parts = array_map($this->part(...), $listing->items);
+        if ($listing->joiner !== Joiner::And || count($parts) < 3) {
+            return implode($joint, $parts);
+        }
+        $last = array_pop($parts);
+
+        return implode($this->language->patterns[Joiner::Comma->value], $parts).$joint.$last;
     }
 
     private static function capital(string $text): string

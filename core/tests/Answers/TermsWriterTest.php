@@ -45,7 +45,7 @@ final class TermsWriterTest extends TestCase
 
         self::assertSame(['id' => 'limited', 'words' => 'charges, limited', 'title' => 'Charges, limited'], $outcomes['limited']);
         self::assertSame(
-            ['refused_by_policy' => 'refused', 'unverified' => 'check', 'wont_charge' => "won't", 'no_joint' => "doesn't", 'hazard' => 'do not'],
+            ['refused_by_policy' => 'refused', 'unverified' => 'check', 'wont_charge' => "won't", 'no_joint' => '–', 'hazard' => 'do not'],
             self::terms()['outcome_short'],
         );
     }

@@ -111,7 +111,7 @@ final class RulingsTest extends TestCase
         yield 'a recall nobody looked up names what it hides' => [$through(['recalled' => null]), Outcome::Unverified, GateName::Adapter, Result::Unknown, "don't connect it"];
         yield 'everything unread is asked for at once' => [
             $through(['recalled' => null, 'damaged' => null, 'certification' => null, 'plate' => ['max_v' => 1000]]),
-            Outcome::Unverified, GateName::Adapter, Result::Unknown, "whether A1 is under recall and whether A1 is damaged and A1's current rating and whether A1 is certified",
+            Outcome::Unverified, GateName::Adapter, Result::Unknown, "whether A1 is under recall, whether A1 is damaged, A1's current rating and whether A1 is certified",
         ];
         yield 'amps nobody read are a matter of safety' => [$through(['plate' => ['max_v' => 1000]]), Outcome::Unverified, GateName::Adapter, Result::Unknown, "A1's current rating"];
         yield 'a recall nobody looked up, where the languages differ' => [$through(['recalled' => null], ['inlets.0.dc.signalling' => ['can_legacy']]), Outcome::WontCharge, GateName::Signalling, Result::Fail, 'uses'];

@@ -102,11 +102,12 @@ final class VoiceTest extends TestCase
 
         self::assertSame('', $said(Listing::and([])));
         self::assertSame('A1', $said(Listing::and(['A1'])));
-        self::assertSame('A1 and A2 and A3', $said(Listing::and(['A1', 'A2', 'A3'])));
+        self::assertSame('A1, A2 and A3', $said(Listing::and(['A1', 'A2', 'A3'])));
+        self::assertSame('A1, A2, A3 and A4', $said(Listing::and(['A1', 'A2', 'A3', 'A4'])));
         self::assertSame('400 V, 300 A', $said(Listing::comma([Amount::volts(400), Amount::amps(300)])));
         self::assertSame('a; b', $said(Listing::semicolon(['a', 'b'])));
         self::assertSame('a · b', $said(Listing::dotted(['a', 'b'])));
-        self::assertSame("outlet the station's cable", $voice->paragraph([Message::of('link_kind.outlet'), Message::of('link.cable')]));
+        self::assertSame("charger the station's cable", $voice->paragraph([Message::of('link_kind.outlet'), Message::of('link.cable')]));
     }
 
     public function test_what_a_person_typed_is_never_a_pattern_and_never_breaks_one(): void

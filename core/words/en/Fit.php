@@ -29,7 +29,7 @@ return [
     'outcome_short.unverified' => 'check',
     'outcome_short.refused_by_policy' => 'refused',
     'outcome_short.wont_charge' => "won't",
-    'outcome_short.no_joint' => "doesn't",
+    'outcome_short.no_joint' => '–',
     'outcome_short.hazard' => 'do not',
     'policy.maker' => 'maker-approved adapters only',
     'policy.certified' => 'certified adapters',

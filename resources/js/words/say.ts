@@ -36,7 +36,11 @@ export function say(code: Code, figures: Figures = {}): string {
 
 type Joint = 'and' | 'comma' | 'dot' | 'plus' | 'semicolon';
 
-/** Several things in a row, joined as the language does it; nothing for none. */
+/** Several things in a row, joined as the language does it; nothing for none. "Birch, Cedar and Elm". */
 export function listed(joint: Joint, items: readonly string[]): string {
+  const [last, ...before] = items.toReversed();
+  if (joint === 'and' && before.length > 1 && last !== undefined) {
+    return say('list.and', { first: listed('comma', before.toReversed()), rest: last });
+  }
   return items.reduceRight((rest, first) => (rest === '' ? first : say(`list.${joint}`, { first, rest })), '');
 }

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue';
+import { ref, watch } from 'vue';
 import type { Import, ImportLook, Mapping } from '@/api/client';
 import { listed, say } from '@/words/say';
-import { useReadingFields } from '@/connect/readingFields';
+import { formatExample, useColumnWords } from './columnWords';
 import { draftOf, HOUR, mappingOf, type MappingDraft } from './mappingDraft';
 
 /** Which column of a file that is not ours holds what; every change is looked at at once. */
@@ -18,22 +18,13 @@ const DELIMITERS = {
 };
 const ENCODINGS: Mapping['encoding'][] = ['utf-8', 'windows-1252'];
 
-const { screen, heat } = useReadingFields();
+const words = useColumnWords();
 /** What was chosen stays, however long the server looks at it; other columns are begun anew. */
 const draft = ref(draftOf(props.file, props.look));
 watch(
   () => JSON.stringify(props.look.headers),
   () => (draft.value = draftOf(props.file, props.look)),
 );
-const names = computed<Record<string, string>>(() => ({
-  t_s: say('field.t_s'),
-  time: say('field.time'),
-  [HOUR]: say('field.hour'),
-  source: say('field.source'),
-  note: say('field.note'),
-  event: say('field.event'),
-  ...Object.fromEntries([...screen, ...heat.value].map((f) => [f.name, f.label])),
-}));
 const unitsOf = (field: string) => props.look.fields.find((f) => f.field === field)?.units ?? [];
 
 function change(edit: (draft: MappingDraft) => void): void {
@@ -111,8 +102,8 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value;
               @change="(e) => hold(i, value(e))"
             >
               <option value="">{{ say('look.nothing') }}</option>
-              <option v-for="f in look.fields" :key="f.field" :value="f.field">{{ names[f.field] ?? f.field }}</option>
-              <option :value="HOUR">{{ names[HOUR] }}</option>
+              <option v-for="f in look.fields" :key="f.field" :value="f.field">{{ words.field(f.field) }}</option>
+              <option :value="HOUR">{{ words.field(HOUR) }}</option>
             </select>
           </td>
           <td>
@@ -124,9 +115,9 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value;
             >
               <option value="">{{ say('look.iso') }}</option>
               <option v-if="c.format !== '' && !look.formats.includes(c.format)" :value="c.format">
-                {{ c.format }}
+                {{ formatExample(c.format) }}
               </option>
-              <option v-for="f in look.formats" :key="f" :value="f">{{ f }}</option>
+              <option v-for="f in look.formats" :key="f" :value="f">{{ formatExample(f) }}</option>
             </select>
             <select
               v-else-if="unitsOf(c.field).length > 0"
@@ -134,7 +125,7 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value;
               :aria-label="say('look.unit_of', { header: c.header })"
               @change="(e) => changeColumn(i, { unit: value(e) })"
             >
-              <option v-for="u in unitsOf(c.field)" :key="u" :value="u">{{ u }}</option>
+              <option v-for="u in unitsOf(c.field)" :key="u" :value="u">{{ words.unit(u) }}</option>
             </select>
             <label v-if="TURNED.includes(c.field)" class="turn"
               ><input

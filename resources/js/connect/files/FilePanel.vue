@@ -6,6 +6,7 @@ import { useUndo } from '@/stores/undo';
 import TextButton from '@/ui/TextButton.vue';
 import Said from '@/words/Said.vue';
 import { listed, say } from '@/words/say';
+import { useColumnWords } from './columnWords';
 import FileLook from './FileLook.vue';
 import { useFiles } from './useFiles';
 
@@ -24,6 +25,7 @@ const isMovingIn = defineModel<boolean>('moving', { required: true });
 const LISTED = 6;
 
 const undo = useUndo();
+const words = useColumnWords();
 const files = useFiles(
   props.session,
   () => emit('in'),
@@ -90,7 +92,9 @@ const taken = (i: Import) =>
   Object.entries(i.mapping?.columns ?? {}).map(([header, column]) =>
     say(column.sign === -1 ? 'file.column_negative' : 'file.column', {
       header,
-      field: listed('comma', [column.field, ...(column.unit ? [column.unit] : [])]),
+      field: column.unit
+        ? say('file.in_unit', { field: words.field(column.field), unit: words.unit(column.unit) })
+        : words.field(column.field),
     }),
   );
 const mayGoOn = (i: Import) => i.state === 'stopped' || i.state === 'failed';
