@@ -61,7 +61,7 @@ async function session(page, picture, step = async () => undefined) {
     await page.getByRole('textbox', { name: 'Volts' }).fill(volts);
     await page.getByRole('textbox', { name: 'Amps' }).fill(amps);
     await page.getByLabel('at minute').fill(minute);
-    await page.getByRole('button', { name: 'Take the reading' }).click();
+    await page.getByRole('button', { name: 'Save reading' }).click();
     await page.getByRole('cell', { name: soc + '.0' }).waitFor();
   }
   await page.getByRole('button', { name: 'Dismiss' }).click();
@@ -96,7 +96,7 @@ await at(wide, 'light', async ({ page, take, open, choose }) => {
   await page.getByRole('heading', { name: 'Cars' }).waitFor();
   await take('kit');
   await page.getByRole('button', { name: 'Edit Tenon T-31' }).click();
-  await page.getByRole('region', { name: 'Plate', exact: true }).waitFor();
+  await page.getByRole('region', { name: 'Rating', exact: true }).waitFor();
   await page.waitForFunction(() => document.querySelector('.el-drawer-fade-enter-active') === null);
   await take('plate-editor');
   await page.goto('/board');
@@ -111,8 +111,8 @@ await at(wide, 'light', async ({ page, take, open, choose }) => {
   await page.getByText('Compare', { exact: true }).click();
   await page.getByRole('row').filter({ hasText: 'A Brindle at Fernway 350' }).waitFor();
   await take('forecast-compare');
-  await page.getByRole('button', { name: 'leave out Brindle at Fernway 150' }).click();
-  await page.getByRole('button', { name: 'leave out Brindle at Ostler, second generation, A3' }).click();
+  await page.getByRole('button', { name: 'Remove Brindle at Fernway 150' }).click();
+  await page.getByRole('button', { name: 'Remove Brindle at Ostler, second generation, A3' }).click();
   await page.getByText('Where to go', { exact: true }).click();
   await page.getByText('by money', { exact: true }).click();
   await page.mouse.move(0, 0);

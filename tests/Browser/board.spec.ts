@@ -76,7 +76,7 @@ test('the identify key leads from what one sees to a row', async ({ page }) => {
 
   await page.getByRole('button', { name: 'What is this plug?' }).click();
   await key.getByRole('button', { name: 'legacy_paddle' }).click();
-  await expect(key).toContainText('historic, no longer usable');
+  await expect(key).toContainText('No car in use today takes it.');
 });
 
 test('a plate is edited with checks as it is typed, and the change is taken back', async ({ page }) => {

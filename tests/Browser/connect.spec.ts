@@ -436,7 +436,7 @@ test('after the session: what was paid and counted, beside the tariff; a reading
   await expect.poll(async () => (await readings(page, id)).values.map((r) => r.kw)).toEqual([100, 99]);
 
   await page.getByRole('button', { name: 'Stop and disconnect' }).click();
-  await page.getByLabel('Paid', { exact: true }).fill('12.50');
+  await page.getByRole('textbox', { name: /^Paid/ }).fill('12.50');
   await page.getByLabel("Station's meter").fill('33.4');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText('Saved.')).toBeVisible();

@@ -100,7 +100,7 @@ test('a file of that kind is read as was said, and one that was taken is taken b
   await expect(look.getByRole('row', { name: '0:20 51.0' })).toBeVisible();
   await look.getByRole('button', { name: 'Add these readings' }).click();
   await readings(page, 4);
-  await page.getByRole('button', { name: 'Undo first.csv' }).click();
+  await page.getByRole('button', { name: 'Remove first.csv' }).click();
   await readings(page, 2);
   await page.getByRole('button', { name: /Undo/ }).click();
   await expect(page.getByRole('heading', { name: /^Readings, / })).toHaveCount(0);
@@ -180,15 +180,15 @@ test('a large file is taken beside the server: stopped, gone on with, and its wo
   let worker = work();
   try {
     await load(page, 'large.csv', ours(400_000));
-    await expect(page.getByText(/large\.csv: [1-9]\d? % taken, [1-9]/)).toBeVisible({ timeout: 30_000 });
+    await expect(page.getByText(/large\.csv: [1-9]\d? % read, [1-9]/)).toBeVisible({ timeout: 30_000 });
     await page.getByRole('button', { name: 'Stop', exact: true }).click();
     await expect(page.getByText(/large\.csv: stopped at [1-9]\d? %/)).toBeVisible();
 
     await page.getByRole('button', { name: 'Continue' }).click();
-    await expect(page.getByText(/large\.csv: \d+ % taken, [1-9]/)).toBeVisible();
+    await expect(page.getByText(/large\.csv: \d+ % read, [1-9]/)).toBeVisible();
     kill(worker);
     await page.reload();
-    await expect(page.getByText(/large\.csv: [1-9]\d? % taken, [1-9]/)).toBeVisible();
+    await expect(page.getByText(/large\.csv: [1-9]\d? % read, [1-9]/)).toBeVisible();
     worker = work();
     await expect(page.getByText('400,000 readings added.')).toBeVisible({ timeout: 90_000 });
     await expect(page.getByRole('heading', { name: /^Readings, 400.?000$/ })).toBeVisible();

@@ -100,7 +100,9 @@ test('a piece is swapped in the rail and the rest follows', async ({ page }) => 
     .getByRole('group', { name: 'adapter' })
     .getByRole('button', { name: /A4 · Halyard/ })
     .click();
-  await expect(page.getByRole('complementary', { name: 'Why' }).getByText("Doesn't fit")).toBeVisible();
+  await expect(
+    page.getByRole('complementary', { name: 'Why' }).getByText("Doesn't fit", { exact: true }),
+  ).toBeVisible();
 });
 
 test('what was typed wrong is named and kept, and a reading can be taken back', async ({ page }) => {

@@ -71,7 +71,7 @@ test('two tabs: an older copy overwrites nothing, and what was typed stays', asy
   const meanwhile = mine.getByRole('region', { name: 'Changed in the meantime' });
   await expect(meanwhile).toContainText('continuous A');
   await expect(meanwhile).toContainText('saved: 250');
-  await expect(meanwhile).toContainText('here: 280');
+  await expect(meanwhile).toContainText('yours: 280');
   await meanwhile.getByRole('button', { name: 'Use the saved figures' }).click();
   await expect(mine.getByLabel('continuous A')).toHaveValue('250');
   await expect(mine.getByLabel('Short description')).toHaveValue('typed late');

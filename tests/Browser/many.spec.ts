@@ -58,7 +58,7 @@ test('one figure is written on several plates, and taken back as one', async ({ 
   await page.getByRole('checkbox', { name: 'select Fernway 150' }).check();
   const several = page.getByRole('form', { name: 'Several at once' });
   await several.getByRole('button', { name: 'Select all shown' }).click();
-  await expect(several.getByRole('status')).toHaveText('5 chosen');
+  await expect(several.getByRole('status')).toHaveText('5 selected');
   await several.getByRole('combobox').selectOption('tariff.per_kwh');
   await several.getByRole('textbox').fill('0.99');
   await page.keyboard.press('Tab');

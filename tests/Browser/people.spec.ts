@@ -81,7 +81,7 @@ test('an invitation is accepted on a phone, once, and a driver is shown what a d
   await bo.context().clearCookies();
   await bo.goto(`${link}`);
   await bo.reload();
-  await expect(bo.getByRole('alert')).toContainText('was used');
+  await expect(bo.getByRole('alert')).toContainText('has been used');
   await page.reload();
   const role = page.getByLabel("Bo's role");
   await role.selectOption('reader');
@@ -151,7 +151,7 @@ test('a password is changed, and every other browser is signed out', async ({ pa
   await expect(other.getByRole('heading', { name: 'Start with your car' })).toBeVisible();
 
   await page.goto('/you');
-  await expect(page.getByRole('button', { name: 'Sign out', exact: true })).toHaveCount(1);
+  await expect(page.getByRole('main').getByRole('button', { name: 'Sign out', exact: true })).toHaveCount(1);
   await page.getByLabel('Current password').fill('a guess of mine');
   await page.getByLabel('New password').fill('nine ladies dancing');
   await page.getByRole('button', { name: 'Change password' }).click();
@@ -159,7 +159,7 @@ test('a password is changed, and every other browser is signed out', async ({ pa
   await page.getByLabel('Current password').fill(PASSWORD);
   await page.getByRole('button', { name: 'Change password' }).click();
   await expect(page.getByText('Every other browser has been signed out.')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Sign out', exact: true })).toHaveCount(0);
+  await expect(page.getByRole('main').getByRole('button', { name: 'Sign out', exact: true })).toHaveCount(0);
   await other.reload();
   await expect(other.getByRole('heading', { name: 'Sign in' })).toBeVisible();
   await context.close();

@@ -179,7 +179,7 @@ final class PeopleTest extends TestCase
             $response = $try();
             self::assertSame(in_array($act, $may, true), $allowed($response), $act);
             if (! $allowed($response)) {
-                self::assertStringContainsString("As a ".($role === Role::Reader ? 'viewer' : 'driver')." you can't", (string) $response->json('message'));
+                self::assertStringContainsString('As a '.($role === Role::Reader ? 'viewer' : 'driver')." you can't", (string) $response->json('message'));
             }
         }
         foreach ([['DELETE', "/api/pieces/vehicles/{$car->ulid}"], ['POST', '/api/ocpi/preview'], ['POST', '/api/people/invitations'], ['PUT', "/api/people/{$keeper->ulid}"], ['DELETE', "/api/people/{$keeper->ulid}"], ['PUT', '/api/garage'], ['DELETE', '/api/garage']] as [$method, $path]) {

@@ -343,7 +343,7 @@ export const en = {
   'identify.no_contacts': 'none',
   'identify.which': 'Which of these is it?',
   'identify.pair': '{charger} to {car}',
-  'identify.historic': 'No car in use today takes it. Historic, no longer usable.',
+  'identify.historic': 'No car in use today takes it.',
   'identify.on_board': 'On your board:',
   'identify.not_on_board': 'None of your places has one yet. Add one under Kit.',
   'identify.cars': 'Your cars with this inlet:',
