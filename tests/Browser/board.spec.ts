@@ -191,9 +191,9 @@ test('numbers, distances and temperatures are written as where the garage is', a
   await page.getByRole('button', { name: 'Edit Pippin' }).click();
   const editor = page.getByRole('dialog', { name: 'Edit Pippin' });
   // 6.4 km/kWh.
-  await expect(editor.getByLabel('range')).toHaveValue('3,9767756');
+  await expect(editor.getByLabel('distance per kWh')).toHaveValue('3,9767756');
   await expect(editor.getByText('mi/kWh')).toBeVisible();
-  await editor.getByLabel('range').fill('4,5');
+  await editor.getByLabel('distance per kWh').fill('4,5');
   await editor.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(editor).toBeHidden();
 

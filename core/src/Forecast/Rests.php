@@ -36,7 +36,7 @@ final class Rests
         foreach ($chain->adapters as $adapter) {
             foreach ($limits->changing->heat as $link) {
                 if ($link->linkId === $adapter->id && $link->theta >= self::WARM) {
-                    $warm[] = Message::of('note.warm', link: Message::of('link.named', name: $adapter->name), theta: Amount::share($link->theta));
+                    $warm[] = Message::of('note.warm', link: Message::of('link.named', name: $adapter->name), theta: Amount::ofHundred($link->theta));
                 }
             }
         }

@@ -206,7 +206,7 @@ final readonly class VerdictRule
         }
         foreach ($rows as $row) {
             if (($row->boost->thetaMax ?? 0.0) > 1.0) {
-                $remarks[] = Message::of('finding.heat', link: $row->link->name, theta: Amount::share($row->boost->thetaMax));
+                $remarks[] = Message::of('finding.heat', link: $row->link->name, theta: Amount::ofHundred($row->boost->thetaMax));
             }
         }
         if ($measured->irregularities->gaps !== []) {

@@ -28,7 +28,9 @@ interface Piece {
 
 const terms = useTerms();
 const units = useUnits();
-const LETTERS = { v: say('plates.row_v'), a: say('plates.row_a'), kw: say('plates.row_kw') } as const;
+const NAMES = { v: say('plates.row_v'), a: say('plates.row_a'), kw: say('plates.row_kw') } as const;
+/** Where there is little room. */
+const UNITS = { v: say('unit.volts'), a: say('unit.amps'), kw: say('unit.kw') } as const;
 
 const boosted = (row: PlateRow) => row.allowed_minutes !== null;
 
@@ -40,7 +42,7 @@ function rowsOf(row: PlateRow): Row[] {
   const of = (peak: string, limit: string) => say('plates.of', { peak, limit });
   const first: Row = {
     key: row.quantity,
-    name: boosted(row) ? say('plates.row_a_boost') : LETTERS[row.quantity],
+    name: boosted(row) ? say('plates.row_a_boost') : NAMES[row.quantity],
     value:
       row.peak === null
         ? (row.missing ?? number(null))
@@ -96,7 +98,7 @@ const pieces = computed<Piece[]>(() => {
       'dot',
       props.judgement.plate_check
         .filter((r) => r.link === piece.link && r.utilisation !== null)
-        .map((r) => say('plates.others_share', { quantity: LETTERS[r.quantity], share: percent(r.utilisation) })),
+        .map((r) => say('plates.others_share', { quantity: UNITS[r.quantity], share: percent(r.utilisation) })),
     );
   }
   return found;

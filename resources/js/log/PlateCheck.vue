@@ -30,7 +30,7 @@ function more(row: PlateRow): string {
     row.minutes_words === null
       ? null
       : say('plates.above', { minutes: row.minutes_words, amps: quantity(row.continuous_limit ?? 0, 'a') });
-  const heat = row.theta_max === null ? null : say('plates.heat', { theta: number(row.theta_max, 2) });
+  const heat = row.theta_max === null ? null : say('plates.heat', { theta: percent(row.theta_max) });
   const source = row.missing ?? (row.provenance && terms.words('provenance', row.provenance));
   return listed(
     'semicolon',

@@ -3,7 +3,7 @@ import { area, curveStepAfter, line } from 'd3-shape';
 import { computed } from 'vue';
 import type { SessionReview } from '@/api/client';
 import { plain } from '@/words/habits';
-import { number } from '@/ui/figures';
+import { percent } from '@/ui/figures';
 import { say } from '@/words/say';
 import { EDGE, upright, type Panel } from './axis';
 
@@ -89,7 +89,7 @@ const hottest = computed(() =>
     />
     <template v-if="hottest">
       <text class="note" :x="width - EDGE.right" :y="heat.floor + 14" text-anchor="end">
-        {{ say('report.heat_reached', { theta: number(hottest.theta, 2) }) }}
+        {{ say('report.heat_reached', { theta: percent(hottest.theta) }) }}
       </text>
     </template>
   </g>

@@ -431,7 +431,7 @@ export const en = {
   'field.heater': 'battery heater',
   'field.volts_by_charge': 'voltage by charge',
   'field.kw_by_charge': 'power by charge',
-  'field.range': 'efficiency',
+  'field.range': 'distance per kWh',
   'field.admitted_by': 'accepted by (networks, or "none")',
   'field.inlet': 'Inlet {n}',
   'field.shape': 'shape',
