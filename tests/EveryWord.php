@@ -24,10 +24,22 @@ final class EveryWord
 
         return [
             ...$rooms,
+            'Catalogue: kinds of charger' => self::ofCatalogue("{$root}/core/catalogue/charger-kinds.json"),
             'Application: errors, mails, commands, print' => $ofApplication,
             'Page: board, account, plates' => self::ofPage("{$root}/resources/js/words/en.ts"),
             'Page: the other stages' => self::ofPage("{$root}/resources/js/words/en.later.ts"),
         ];
+    }
+
+    /** @return array<string, string> what is seen of a kind, and what to read on it */
+    private static function ofCatalogue(string $file): array
+    {
+        $words = [];
+        foreach ((array) json_decode((string) file_get_contents($file), true)['kinds'] as $kind) {
+            $words["kind.{$kind['id']}"] = implode('. ', [$kind['name'], $kind['seen'], ...$kind['read']]);
+        }
+
+        return $words;
     }
 
     /** @return array<string, string> */

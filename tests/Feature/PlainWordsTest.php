@@ -56,6 +56,19 @@ final class PlainWordsTest extends TestCase
         self::assertSame([], $faults);
     }
 
+    public function test_the_page_of_all_words_is_that_of_today(): void
+    {
+        $page = (string) file_get_contents(dirname(__DIR__, 2).'/docs/words.html');
+        $missing = [];
+        foreach (EveryWord::rooms() as $patterns) {
+            foreach ($patterns as $code => $pattern) {
+                $told = str_contains($pattern, '{') ? "<dt>{$code}</dt>" : "<dt>{$code}</dt>\n<dd>".htmlspecialchars($pattern, ENT_QUOTES | ENT_SUBSTITUTE).'</dd>';
+                $missing = [...$missing, ...(str_contains($page, $told) ? [] : [$code])];
+            }
+        }
+        self::assertSame([], $missing, 'php build/words.php >docs/words.html prints it anew');
+    }
+
     /** A rule that cannot fail is no rule. */
     public function test_old_terms_are_found(): void
     {

@@ -217,6 +217,19 @@ describe('what is done without a network', () => {
     expect((await (await db()).get('kept', path))?.body).toEqual({ session: { id } });
   });
 
+  it('is not kept for somebody who signed out while it was on its way', async () => {
+    const outbox = await start();
+    const answer = server.answer.bind(server);
+    server.answer = (...call) => {
+      useAccount().me = null;
+      return answer(...call);
+    };
+    await outbox.begin(...begun(ulid()));
+    await quiet(outbox);
+    expect(server.begun).toHaveLength(1);
+    expect(await (await db()).getAllKeys('kept')).toEqual([]);
+  });
+
   it('stands once though an answer was lost on the way back', async () => {
     const outbox = await start();
     const id = ulid();

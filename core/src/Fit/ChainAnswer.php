@@ -241,7 +241,7 @@ final readonly class ChainAnswer
             return $peak->binding->message();
         }
         [$quantity, $limit] = $peak->limit;
-        $isAbout = array_filter($this->links(), static fn (Link $l): bool => $l->id === $peak->linkId && $l->isAbout($quantity)) !== [];
+        $isAbout = $this->assumed() !== [] && array_filter($this->links(), static fn (Link $l): bool => $l->id === $peak->linkId && $l->isAbout($quantity)) !== [];
         $said = ['binding' => $peak->binding->message(), 'limit' => $quantity === Quantity::Amps ? Amount::amps($limit) : Amount::kw($limit)];
 
         return $isAbout ? Message::of('why.binding_about', ...$said) : Message::of('why.binding', ...$said);

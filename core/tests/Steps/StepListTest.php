@@ -185,7 +185,7 @@ final class StepListTest extends TestCase
         self::assertStringContainsString('0.40 USD a minute, 5 min after', $do($tariff));
         self::assertStringContainsString('Not read', $do([...$tariff, 'idle_grace_minutes' => null]));
         self::assertSame('Make room for the next car.', $do([...$tariff, 'idle_per_minute' => '0']));
-        self::assertStringContainsString('Nobody has read when', $do([...$tariff, 'idle_per_minute' => null]));
+        self::assertStringContainsString('shows when', $do([...$tariff, 'idle_per_minute' => null]));
     }
 
     public function test_the_ladder_goes_from_the_cheap_to_another_place(): void
@@ -230,7 +230,7 @@ final class StepListTest extends TestCase
         $do = static fn (array $access): string => Say::it(self::step(self::list(Cases::file([], $access)), StepCode::Authorise)->do);
 
         self::assertStringStartsWith('Open to everyone', $do(['access.kind' => 'open']));
-        self::assertStringStartsWith('Nobody has read', $do(['access.kind' => null]));
+        self::assertStringStartsWith("Follow the stall's screen to start", $do(['access.kind' => null]));
         self::assertStringContainsString('your Millrace account', $do(['access.kind' => 'account', 'access.network' => 'Millrace']));
         self::assertStringStartsWith('Start with your account:', $do(['access.kind' => 'account']));
         self::assertStringStartsWith('Start by certificate', $do(['access' => ['kind' => 'makes', 'makes' => ['ostler']]]));

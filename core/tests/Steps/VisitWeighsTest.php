@@ -44,7 +44,7 @@ final class VisitWeighsTest extends TestCase
         self::assertStringContainsString('no pull-through bay is recorded', $reach([['label' => 'B2'], ['label' => 'B3', 'bay' => 'standard']])[1]);
         self::assertStringContainsString('no pull-through bay is recorded', $reach([])[1]);
         self::assertSame(Result::Pass, $reach([], false)[0]);
-        self::assertStringContainsString('a problem on record with the pull-through bay here (P1)', $reach([['label' => 'P1', 'bay' => 'pull_through', 'fault' => 'dark screen'], ['label' => 'B2', 'bay' => 'standard']])[1]);
+        self::assertStringContainsString('the pull-through bay here (P1) has a problem on record', $reach([['label' => 'P1', 'bay' => 'pull_through', 'fault' => 'dark screen'], ['label' => 'B2', 'bay' => 'standard']])[1]);
         // A cable that is too short is said as ever, and what nobody has read stays unread, with the trailer beside it.
         self::assertStringContainsString("probably won't reach", $reach($through, more: ['cable.length_m' => 0.5])[1]);
         [$result, $said] = $reach([], more: ['cable.length_m' => null]);

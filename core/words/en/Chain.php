@@ -59,7 +59,7 @@ return [
     'fact.cabinet_policy' => 'how the cabinet shares its power',
     'where.cabinet_policy' => "a notice at the stalls, or this site's page in the network's app",
     'fact.cabinet_kw' => "the cabinet's power",
-    'where.cabinet_kw' => 'the rating plate on the cabinet if you can get to it; otherwise ask the site operator',
+    'where.cabinet_kw' => 'the rating plate on the cabinet, or the site operator',
     'fact.cabinet_module_kw' => "the size of the cabinet's power modules",
     'where.cabinet_module_kw' => "the cabinet maker's data sheet",
     'fact.cabinet_partner_kw' => 'how much power the neighbour is taking',

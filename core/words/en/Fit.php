@@ -152,7 +152,7 @@ return [
     'reach.back_in' => 'Port {port}, cable {cable}: back in; one bay is enough.',
     'reach.two_bays' => 'Port {port}, cable {cable}: reaches only if you park across two bays. Look for an end stall.',
     'reach.pull_through' => '{reach} With the trailer, take a pull-through bay: {stalls}.',
-    'reach.pull_through_faulty' => 'With a trailer: there is a problem on record with the pull-through bay here ({stalls}). Otherwise you need two bays or more, or to unhitch where that is allowed.',
+    'reach.pull_through_faulty' => 'With a trailer: the pull-through bay here ({stalls}) has a problem on record. Without it you need two bays or more, or to unhitch where that is allowed.',
     'reach.no_pull_through' => "With a trailer: there's no pull-through bay here. You need two bays or more, or to unhitch where that is allowed.",
     'reach.pull_through_unread' => 'With a trailer: no pull-through bay is recorded here. Without one you need two bays or more, or to unhitch where that is allowed.',
     'reach.too_short' => "Port {port}, cable {cable}: probably won't reach.",

@@ -8,11 +8,11 @@ return [
 
     // Why an answer is what it is.
     'doubt.narrows' => 'Reading {fact} would narrow this from {now} to about {then}.',
-    'doubt.rests' => 'It also depends on {fact}, which nobody has read.',
+    'doubt.rests' => 'It also depends on {fact}, which has not been read.',
     'doubt.span' => '{low}–{high}',
 
     // Why a forecast ends, or why there is none.
-    'note.heater_unread' => "The battery starts at {from} and warms up while it charges. Nobody has read its heater's power, so none is counted: it may go quicker than this.",
+    'note.heater_unread' => "The battery starts at {from} and warms up while it charges. Its heater's power has not been read and is not counted: charging may be faster than this.",
     'note.warming' => 'The battery starts at {from} and warms up while it charges.',
     'note.distance' => '{km} with {reserve} left on arrival needs {soc}, counting the same consumption at every speed.',
     'note.distance_there' => '{km} with {reserve} left on arrival needs {soc}, counting the same consumption at every speed. You already have enough.',

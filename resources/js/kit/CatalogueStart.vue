@@ -6,6 +6,7 @@ import type { Draft } from '@/stores/edit';
 import AnyFace from '@/ui/AnyFace.vue';
 import { useAttempt } from '@/ui/useAttempt';
 import { holdsWords } from '@/ui/lookedFor';
+import SearchField from '@/ui/SearchField.vue';
 import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 
@@ -17,7 +18,7 @@ const catalogue = ref<components['schemas']['Catalogue'] | null>(null);
 const isOpen = ref(false);
 const { error, attempt } = useAttempt();
 const wanted = ref('');
-const input = ref<HTMLInputElement>();
+const input = ref<{ focus(): void }>();
 const all = computed(() => {
   const c = catalogue.value;
   if (!c) {
@@ -90,10 +91,7 @@ function hand(): void {
     @opened="input?.focus()"
     @closed="hand"
   >
-    <label class="search">
-      {{ say('kit.find_kind') }}
-      <input ref="input" v-model="wanted" type="search" autocomplete="off" />
-    </label>
+    <SearchField ref="input" v-model="wanted" :label="say('kit.find_kind')" />
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
     <div class="list">
       <template v-for="group in groups" :key="group.name">
@@ -117,21 +115,6 @@ function hand(): void {
 </template>
 
 <style scoped>
-.search {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--space-2) var(--space-6);
-  align-items: baseline;
-}
-
-.search input {
-  flex: 1;
-  min-width: 180px;
-  padding: var(--space-2) var(--space-4);
-  border: 1px solid var(--line-strong);
-  background: var(--paper-raised);
-}
-
 .list {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));

@@ -4,6 +4,7 @@ import { useAccount } from '@/stores/account';
 import { useGarage } from '@/stores/garage';
 import { useTerms } from '@/stores/terms';
 import JointGlyph from '@/ui/JointGlyph.vue';
+import SearchField from '@/ui/SearchField.vue';
 import TextButton from '@/ui/TextButton.vue';
 import { ranged } from '@/ui/figures';
 import { holdsWords } from '@/ui/lookedFor';
@@ -76,10 +77,7 @@ const onRegion = (event: Event): void => emit('region', (event.target as HTMLSel
           <option v-for="r in terms.all('region')" :key="r.id" :value="r.id">{{ r.title }}</option>
         </select>
       </label>
-      <label class="region">
-        {{ say('new_car.find_kind') }}
-        <input v-model="wanted" type="search" autocomplete="off" />
-      </label>
+      <SearchField v-model="wanted" class="find" :label="say('new_car.find_kind')" />
       <p v-if="rows.length === 0" class="quiet" role="status">{{ say('kit.no_kind', { wanted }) }}</p>
       <template v-for="list in lists" :key="list.id">
         <h3 v-if="list.id === 'elsewhere'">{{ say('new_car.elsewhere') }}</h3>
@@ -186,12 +184,8 @@ li .small {
   margin-top: var(--space-4);
 }
 
-.region input {
-  flex: 1;
-  min-width: 140px;
-  padding: var(--space-2) var(--space-4);
-  border: 1px solid var(--line-strong);
-  background: var(--paper-raised);
+.find {
+  margin-top: var(--space-4);
 }
 
 .nothing {

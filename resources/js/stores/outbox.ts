@@ -250,15 +250,19 @@ export const useOutbox = defineStore('outbox', () => {
 
   /** The session and the list of its readings as they are kept here, with what the server has now. */
   async function noteKept({ account: whose, garage, session }: Act, news: News): Promise<void> {
+    // Somebody signed out while it was on its way: nothing of them is kept from now on.
+    if (whose === undefined || whose !== account.me?.user.id) {
+      return;
+    }
     const path = `/api/sessions/${session}`;
     const { report, judged, events, isBegun, taken, forgotten } = news;
     if (report ?? judged ?? events) {
-      await amend<Report>(whose ?? '', garage, path, (body) => report ?? (body && { ...body, ...judged, ...events }));
+      await amend<Report>(whose, garage, path, (body) => report ?? (body && { ...body, ...judged, ...events }));
     }
     if (isBegun ?? taken ?? forgotten) {
       // Nobody has asked for the list of a session that began here a moment ago: it begins empty.
       const none = isBegun ? { count: 0, readings: [] } : undefined;
-      await amend<List>(whose ?? '', garage, `${path}/readings`, (body = none) => {
+      await amend<List>(whose, garage, `${path}/readings`, (body = none) => {
         const now = body && afterNews({ held: body.readings, heldCount: body.count }, news);
         return now && { count: now.heldCount, readings: now.held };
       });

@@ -184,7 +184,8 @@ export const later = {
   'step.clicked': 'Clicked',
   'step.no_click': 'No click',
   'step.sign': 'It worked when: {sign}',
-  'step.default': "This is the usual order. Nobody has read this piece's own instructions, and those decide.",
+  'step.default':
+    "This is the usual order: this piece's own instructions have not been read. If they differ, follow them.",
   'step.next': 'Next: {title}.',
   'step.aloud': 'Read aloud',
   'ladder.title': 'When nothing starts',
@@ -213,7 +214,7 @@ export const later = {
   'shots.of': 'Photograph at {time}',
   'shots.waits': 'at {time}, not sent yet',
   'touch.title': 'By touch',
-  'touch.how': 'No thermometer? Hold the back of your hand against the outside, never against metal.',
+  'touch.how': 'No thermometer? Touch the outside with the back of your hand, never metal.',
   'touch.point': 'Where',
   'touch.hot_now':
     'It felt hot. Lower the charging limit or stop, let it cool, and look at its contacts before the next session.',
