@@ -123,7 +123,7 @@ test(`no dialog has a fault, ${DIALOGS.name}`, async ({ browser, baseURL }) => {
   await page.getByRole('button', { name: 'Add adapter from the catalogue' }).click();
   await expect(page.getByRole('dialog', { name: 'Kinds of adapter' }).getByRole('button').nth(3)).toBeVisible();
   await looker.finds('catalogue');
-  await page.getByRole('button', { name: 'DC adapter, ccs1 to j3400' }).click();
+  await page.getByRole('button', { name: 'DC adapter, CCS1 to J3400' }).click();
   await expect(page.getByRole('heading', { name: 'What its label shows' })).toBeVisible();
   await looker.finds('label');
   await page.keyboard.press('Escape');
@@ -148,7 +148,7 @@ test(`no dialog has a fault, ${DIALOGS.name}`, async ({ browser, baseURL }) => {
   await looker.finds('what was brought in');
   await page.keyboard.press('Escape');
   await expect(imports).toBeHidden();
-  await page.getByRole('button', { name: 'Edit ccs1, 120 kW' }).click();
+  await page.getByRole('button', { name: 'Edit CCS1, 120 kW' }).click();
   await expect(page.getByLabel('stall 2: known fault')).toHaveValue('out of order, says its network');
   await looker.finds('stalls');
   await page.keyboard.press('Escape');

@@ -35,7 +35,7 @@ test('two stops are compared and the cheaper one is chosen', async ({ page }) =>
 });
 
 test('a membership pays from the third session', async ({ page }) => {
-  await openForecast(page, 'Pippin', 'Fernway 50, chademo');
+  await openForecast(page, 'Pippin', 'Fernway 50, CHAdeMO');
   // 25.2 kWh into the battery are 26.526 at the plug: 12.73 at 0.48, 9.55 at 0.36; 7.00 are saved with 58.33 kWh.
   const figures = page.locator('.figures-line');
   await expect(figures).toContainText('$12.73');
@@ -165,7 +165,7 @@ test('a night at a socket is told in hours', async ({ page }) => {
 test('a stall that failed is noted in the report and ranks last by risk', async ({ page }) => {
   await openDemo(page);
   await page.goto('/log');
-  const failed = page.getByRole('link').filter({ hasText: 'Pippin at Fernway 50, chademo' }).first();
+  const failed = page.getByRole('link').filter({ hasText: 'Pippin at Fernway 50, CHAdeMO' }).first();
   await failed.click();
   await page.getByRole('button', { name: 'Report a fault at this stall' }).click();
   await page.getByLabel("What's wrong with this stall?").fill('the screen froze');
@@ -176,7 +176,7 @@ test('a stall that failed is noted in the report and ranks last by risk', async 
   await page.getByText('Where to go', { exact: true }).click();
   await page.getByText('by risk', { exact: true }).click();
   const last = page.locator('.stops > li').last();
-  await expect(last).toContainText('Fernway 50, chademo');
+  await expect(last).toContainText('Fernway 50, CHAdeMO');
   await expect(last).toContainText('Known fault: the screen froze.');
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(last).not.toContainText('the screen froze');

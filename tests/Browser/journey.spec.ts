@@ -107,7 +107,7 @@ test('a piece is swapped in the rail and the rest follows', async ({ page }) => 
 
 test('what was typed wrong is named and kept, and a reading can be taken back', async ({ page }) => {
   await openDemo(page);
-  await choose(page, 'Pippin', 'Fernway 50, chademo');
+  await choose(page, 'Pippin', 'Fernway 50, CHAdeMO');
   await page.getByRole('button', { name: 'Connect this chain' }).click();
   await page.getByRole('button', { name: 'Start session' }).click();
   await page.getByRole('button', { name: 'Enter readings' }).click();

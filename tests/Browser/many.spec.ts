@@ -35,13 +35,13 @@ test('pieces are looked for, sifted and ordered', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Pippin' })).toHaveCount(0);
   // By what people call its plug, a car and a charger alike.
   await sift(page).getByRole('searchbox').fill('NACS');
-  await expect(page.getByRole('heading', { name: 'Millrace post, j3400' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Millrace post, J3400' })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Brindle' })).toHaveCount(0);
   await sift(page).getByRole('searchbox').fill('nobody has this');
   await expect(page.getByText('Nothing here matches.')).toBeVisible();
   await sift(page).getByRole('searchbox').fill('');
   await sift(page).getByRole('combobox').nth(2).selectOption('Millrace');
-  await expect(page.getByRole('heading', { name: 'Millrace post, j3400' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Millrace post, J3400' })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Fernway 350' })).toHaveCount(0);
   await sift(page).getByRole('combobox').nth(2).selectOption('');
   await sift(page).getByLabel('only with unread facts').check();

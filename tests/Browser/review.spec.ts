@@ -144,7 +144,7 @@ test('what a stall is remembered for stands on the board, in the kit and among t
   await expect(page.getByRole('article').filter({ hasText: 'Fernway 400' })).toContainText(
     'Last time at stall 2 it gave no more than',
   );
-  await expect(page.getByRole('article').filter({ hasText: 'j3400 to combined DC, recalled' })).toContainText(
+  await expect(page.getByRole('article').filter({ hasText: 'J3400 to combined DC, recalled' })).toContainText(
     'Under recall',
   );
 });

@@ -40,8 +40,8 @@ final class FitApiTest extends TestCase
         // 500 A × 315.1 V where the falling curve meets the adapter's amps, at 55.1 %.
         self::assertSame(['charges', 157.54, ['A3']], $this->cell($response, 'Brindle', 'Ostler, second generation'));
         self::assertSame(['wont_charge', 0.0, ['A1']], $this->cell($response, 'Marten', 'Fernway 150'));
-        self::assertSame(['hazard', 0.0, ['A5']], $this->cell($response, 'Pippin', 'Millrace post, j3400'));
-        self::assertSame(['no_joint', 0.0, []], $this->cell($response, 'Dray', 'Fernway 50, chademo'));
+        self::assertSame(['hazard', 0.0, ['A5']], $this->cell($response, 'Pippin', 'Millrace post, J3400'));
+        self::assertSame(['no_joint', 0.0, []], $this->cell($response, 'Dray', 'Fernway 50, CHAdeMO'));
         self::assertSame('unverified', $this->cell($response, 'Dray', 'Fernway 400')[0]);
         self::assertSame(['charges', 6.6, ['P1']], $this->cell($response, 'Pippin', 'Yard socket, 240 V 50 A'));
     }
@@ -56,7 +56,7 @@ final class FitApiTest extends TestCase
         self::assertSame(['handle', 'adapter', 'car'], array_column($steps->json('pieces'), 'kind'));
         self::assertContains('handle_into_adapter', array_column($steps->json('steps'), 'code'));
 
-        $hazard = $ask('Pippin', 'Millrace post, j3400')->assertOk();
+        $hazard = $ask('Pippin', 'Millrace post, J3400')->assertOk();
         Contract::holds('POST', '/steps', $hazard);
         self::assertSame([['do_not_connect'], [], []], [array_column($hazard->json('steps'), 'code'), $hazard->json('pieces'), $hazard->json('when_nothing_starts')]);
 

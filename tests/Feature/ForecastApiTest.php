@@ -41,7 +41,7 @@ final class ForecastApiTest extends TestCase
 
     public function test_three_chains_side_by_side_and_not_four(): void
     {
-        $three = $this->forecast([], ['Brindle', 'Fernway 350'], ['Brindle', 'Fernway 150'], ['Dray', 'Fernway 50, chademo'])->assertOk()->assertJsonCount(3, 'forecasts');
+        $three = $this->forecast([], ['Brindle', 'Fernway 350'], ['Brindle', 'Fernway 150'], ['Dray', 'Fernway 50, CHAdeMO'])->assertOk()->assertJsonCount(3, 'forecasts');
         Contract::holds('POST', '/forecast', $three);
         self::assertGreaterThan($three->json('forecasts.0.minutes'), $three->json('forecasts.1.minutes'));
         self::assertSame(['no_joint', null], [$three->json('forecasts.2.outcome'), $three->json('forecasts.2.minutes')]);
@@ -85,7 +85,7 @@ final class ForecastApiTest extends TestCase
         Contract::holds('POST', '/ranking', $response);
         $names = fn (string $order): array => $this->names($response, $order);
 
-        self::assertSame('Fernway 50, chademo', $names('time')[0]);
+        self::assertSame('Fernway 50, CHAdeMO', $names('time')[0]);
         self::assertSame('Yard socket, 240 V 50 A', $names('money')[0]);
         foreach (['time', 'money', 'risk'] as $order) {
             $places = array_column(array_column($response->json('stops'), 'places'), $order);

@@ -25,14 +25,14 @@ final class NetworkApiTest extends TestCase
     public function test_gate_five_reads_the_list(): void
     {
         $millrace = Network::query()->where('name', 'Millrace')->firstOrFail();
-        self::assertSame('access.before_you_leave', $this->access('Pippin', 'Millrace post, type1'));
+        self::assertSame('access.before_you_leave', $this->access('Pippin', 'Millrace post, Type 1'));
         $this->putJson("/api/pieces/networks/{$millrace->ulid}", ['version' => 1, 'changes' => ['app' => 'done', 'account' => 'not_needed']])->assertOk();
-        self::assertSame('access.ready', $this->access('Pippin', 'Millrace post, type1'));
+        self::assertSame('access.ready', $this->access('Pippin', 'Millrace post, Type 1'));
         $this->deleteJson("/api/pieces/networks/{$millrace->ulid}")->assertNoContent();
-        self::assertSame('access.needs_account_of', $this->access('Pippin', 'Millrace post, type1'));
+        self::assertSame('access.needs_account_of', $this->access('Pippin', 'Millrace post, Type 1'));
         self::assertContains('networks', $this->getJson('/api/put-aside')->json('items.*.kind'));
         $this->postJson("/api/pieces/networks/{$millrace->ulid}/restore")->assertOk();
-        self::assertSame('access.ready', $this->access('Pippin', 'Millrace post, type1'));
+        self::assertSame('access.ready', $this->access('Pippin', 'Millrace post, Type 1'));
     }
 
     public function test_a_network_is_kept_as_typed_or_refused_by_name(): void

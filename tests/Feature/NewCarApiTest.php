@@ -31,13 +31,13 @@ final class NewCarApiTest extends TestCase
         Contract::holds('POST', '/new-car', $draft);
 
         self::assertSame(['inlet', 'pack', 'energy', 'peak', 'onboard'], $draft->json('asks'));
-        $dc = collect($draft->json('rows'))->firstWhere('name', 'ccs1, 150 kW with 350 A');
+        $dc = collect($draft->json('rows'))->firstWhere('name', 'CCS1, 150 kW with 350 A');
         // 350 A at the 362 V of its class: 127 kW of 150.
         self::assertSame(['limited', true, true], [$dc['cell']['outcome'], $dc['cell']['about'], $dc['here']]);
         self::assertCount(2, $dc['cell']['band_kw']);
         $socket = collect($draft->json('rows'))->firstWhere('name', 'Travel socket, 120 V 30 A');
         self::assertSame(['limited', ['buy-tt-30-type1'], 'Would charge, limited'], [$socket['cell']['outcome'], $socket['cell']['adapters'], $socket['cell']['title']]);
-        self::assertFalse(collect($draft->json('rows'))->firstWhere('name', 'ccs2, 50 kW')['here']);
+        self::assertFalse(collect($draft->json('rows'))->firstWhere('name', 'CCS2, 50 kW')['here']);
         $classes = $this->getJson('/api/car-kinds')->assertOk();
         Contract::holds('GET', '/car-kinds', $classes);
         self::assertSame(['350', '400', '650', '800'], $classes->json('classes.*.id'));

@@ -30,14 +30,14 @@ final class OcpiApiTest extends TestCase
         $preview = $this->upload('preview', self::locations())->assertOk();
         Contract::holds('POST', '/ocpi/preview', $preview);
         self::assertSame([1, 3, 0], [$preview->json('counts.places.new'), $preview->json('counts.outlets.new'), $preview->json('counts.outlets.changed')]);
-        self::assertSame(['ccs1, 350 kW', 'chademo', 'type2, 22 kW'], array_column($preview->json('places.0.outlets'), 'name'));
+        self::assertSame(['CCS1, 350 kW', 'CHAdeMO', 'Type 2, 22 kW'], array_column($preview->json('places.0.outlets'), 'name'));
         self::assertSame(['new', 'new', 'new'], array_column($preview->json('places.0.outlets'), 'kind'));
         self::assertSame([['label' => '1', 'evse_id' => 'XX*ABC*E1', 'fault' => null], ['label' => '2', 'evse_id' => 'XX*ABC*E2', 'fault' => 'out of order, says its network']], $preview->json('places.0.outlets.0.stalls'));
         self::assertSame(5, Place::query()->count(), 'a preview writes nothing');
 
         $imported = $this->upload('import', self::locations())->assertOk()->assertJsonPath('counts.outlets.new', 3)->assertJsonPath('counts.places.new', 1);
         Contract::holds('POST', '/ocpi/import', $imported);
-        $outlet = $this->outlet('ccs1, 350 kW');
+        $outlet = $this->outlet('CCS1, 350 kW');
         self::assertEquals([920, 500, 350, null, ['plc']], [$outlet->spec['max_v'], $outlet->spec['max_a'], $outlet->spec['max_kw'], $outlet->spec['min_v'], $outlet->spec['signalling']]);
         self::assertSame(['out of order, says its network'], array_values(array_filter(array_column($outlet->spec['stalls'], 'fault'))));
     }
@@ -61,7 +61,7 @@ final class OcpiApiTest extends TestCase
     public function test_the_file_changes_what_changed_and_what_was_typed_stays(): void
     {
         $this->upload('import', self::locations())->assertOk();
-        $ccs = $this->outlet('ccs1, 350 kW');
+        $ccs = $this->outlet('CCS1, 350 kW');
         $this->putJson("/api/pieces/outlets/{$ccs->ulid}", ['version' => 1, 'name' => 'The big ones', 'changes' => ['min_v' => 150, 'max_a' => 480]])->assertOk();
 
         $next = self::locations();
@@ -77,7 +77,7 @@ final class OcpiApiTest extends TestCase
         self::assertSame(['changed', 'same', 'gone'], array_column($preview->json('places.0.outlets'), 'kind'));
         self::assertEqualsCanonicalizing([
             // Both named it anew: the name that was typed stays.
-            ['path' => 'name', 'here' => 'The big ones', 'file' => 'ccs1, 300 kW', 'kept' => true],
+            ['path' => 'name', 'here' => 'The big ones', 'file' => 'CCS1, 300 kW', 'kept' => true],
             ['path' => 'max_a', 'here' => 480, 'file' => 400, 'kept' => true],
             ['path' => 'max_kw', 'here' => 350, 'file' => 300, 'kept' => false],
             ['path' => 'sticker_kw', 'here' => 350, 'file' => 300, 'kept' => false],
@@ -88,7 +88,7 @@ final class OcpiApiTest extends TestCase
         $ccs->refresh();
         self::assertEquals(['The big ones', 150, 480, 300, 3], [$ccs->name, $ccs->spec['min_v'], $ccs->spec['max_a'], $ccs->spec['max_kw'], $ccs->version]);
         self::assertSame([], array_filter(array_column($ccs->spec['stalls'], 'fault')));
-        self::assertSame(0, Outlet::query()->where('name', 'type2, 22 kW')->count());
+        self::assertSame(0, Outlet::query()->where('name', 'Type 2, 22 kW')->count());
         $this->upload('import', $next)->assertOk()->assertJsonPath('import', null);
     }
 
@@ -97,7 +97,7 @@ final class OcpiApiTest extends TestCase
         $empty = $this->rows();
         $this->upload('import', self::locations())->assertOk();
         $first = $this->rows();
-        $imported = $this->outlet('chademo')->spec['origins'];
+        $imported = $this->outlet('CHAdeMO')->spec['origins'];
         self::assertSame(['origin' => 'imported', 'on' => $this->today()], $imported['max_a']);
         $next = self::locations();
         $next[0]['name'] = 'Sluice wharf north';
@@ -105,7 +105,7 @@ final class OcpiApiTest extends TestCase
         $next[0]['evses'][0]['connectors'][1]['max_amperage'] = 200;
         unset($next[0]['evses'][2]);
         $this->upload('import', $next)->assertOk();
-        $chademo = $this->outlet('chademo');
+        $chademo = $this->outlet('CHAdeMO');
         $this->putJson("/api/pieces/outlets/{$chademo->ulid}", ['version' => $chademo->version, 'changes' => ['min_v' => 150, 'max_a' => 190]])->assertOk();
 
         $list = $this->getJson('/api/ocpi/imports')->assertOk();
@@ -115,17 +115,17 @@ final class OcpiApiTest extends TestCase
 
         $undone = $this->postJson("/api/ocpi/imports/{$newest}/undo")->assertOk();
         Contract::holds('POST', '/ocpi/imports/{import}/undo', $undone);
-        self::assertSame(['chademo'], $undone->json('kept'));
+        self::assertSame(['CHAdeMO'], $undone->json('kept'));
         $chademo->refresh();
         self::assertEquals([150, 190, 'read'], [$chademo->spec['min_v'], $chademo->spec['max_a'], $chademo->spec['origins']['max_a']['origin']], 'typed since');
         $this->postJson("/api/ocpi/imports/{$newest}/undo")->assertNotFound();
 
         // The rest is as it was, and the first one goes as a whole but for what was typed on.
-        self::assertSame(['Sluice wharf', 920, 'type2, 22 kW'], [Place::query()->latest('id')->firstOrFail()->name, $this->outlet('ccs1, 350 kW')->spec['max_v'], $this->outlet('type2, 22 kW')->name]);
+        self::assertSame(['Sluice wharf', 920, 'Type 2, 22 kW'], [Place::query()->latest('id')->firstOrFail()->name, $this->outlet('CCS1, 350 kW')->spec['max_v'], $this->outlet('Type 2, 22 kW')->name]);
         $this->putJson("/api/pieces/outlets/{$chademo->ulid}", ['version' => $chademo->version, 'changes' => ['min_v' => null, 'max_a' => 125, 'origins' => $imported]])->assertOk();
         self::assertSame($first, $this->rows());
         $this->putJson("/api/pieces/outlets/{$chademo->ulid}", ['version' => $chademo->version + 1, 'changes' => ['min_v' => 150]])->assertOk();
-        self::assertSame(['chademo', 'Sluice wharf'], $this->postJson("/api/ocpi/imports/{$oldest}/undo")->assertOk()->json('kept'));
+        self::assertSame(['CHAdeMO', 'Sluice wharf'], $this->postJson("/api/ocpi/imports/{$oldest}/undo")->assertOk()->json('kept'));
         self::assertCount(count($empty) + 1, $this->rows());
         self::assertSame([], $this->getJson('/api/ocpi/imports')->json());
     }
@@ -143,10 +143,10 @@ final class OcpiApiTest extends TestCase
     public function test_what_somebody_took_away_does_not_come_back_with_the_next_file(): void
     {
         $this->upload('import', self::locations())->assertOk();
-        $this->deleteJson('/api/pieces/outlets/'.$this->outlet('chademo')->ulid)->assertNoContent();
+        $this->deleteJson('/api/pieces/outlets/'.$this->outlet('CHAdeMO')->ulid)->assertNoContent();
 
         $this->upload('import', self::locations())->assertOk()->assertJsonPath('import', null)->assertJsonPath('counts.outlets.aside', 1);
-        self::assertSame(0, Outlet::query()->where('name', 'chademo')->count());
+        self::assertSame(0, Outlet::query()->where('name', 'CHAdeMO')->count());
     }
 
     public function test_a_word_of_the_network_is_assigned_once_and_remembered(): void
@@ -165,10 +165,10 @@ final class OcpiApiTest extends TestCase
         $this->upload('import', $file, $terms)->assertOk();
 
         self::assertSame(['type2', 'out_of_order'], array_column($this->upload('preview', $file)->assertOk()->json('terms'), 'ours'));
-        self::assertSame('out of order, says its network', $this->outlet('type2, 22 kW')->spec['stalls'][0]['fault']);
+        self::assertSame('out of order, says its network', $this->outlet('Type 2, 22 kW')->spec['stalls'][0]['fault']);
         // Assigned otherwise, it is what changed.
         $this->upload('import', $file, ['terms' => [['kind' => 'status', 'theirs' => 'WOBBLY', 'ours' => 'works']]])->assertOk()->assertJsonPath('counts.outlets.changed', 1);
-        self::assertNull($this->outlet('type2, 22 kW')->spec['stalls'][0]['fault']);
+        self::assertNull($this->outlet('Type 2, 22 kW')->spec['stalls'][0]['fault']);
         self::assertSame(2, NetworkTerm::query()->count());
     }
 

@@ -29,21 +29,21 @@ final class VisitorTest extends TestCase
     /** @return iterable<string, array{array<string, string>, string, list<string>}> */
     public static function regions(): iterable
     {
-        yield 'a time zone' => [['timezone' => 'Europe/Berlin'], 'europe', ['type2']];
-        yield 'one without a country: the way of writing' => [['timezone' => 'Etc/UTC', 'locale' => 'en-GB'], 'uk', ['type2']];
+        yield 'a time zone' => [['timezone' => 'Europe/Berlin'], 'europe', ['Type 2']];
+        yield 'one without a country: the way of writing' => [['timezone' => 'Etc/UTC', 'locale' => 'en-GB'], 'uk', ['Type 2']];
         yield 'a choice beats both' => [['timezone' => 'Europe/Berlin', 'locale' => 'de-DE', 'region' => 'china'], 'china', []];
-        yield 'no zone at all' => [['timezone' => 'Mars/Olympus'], 'elsewhere', ['type1', 'type2']];
+        yield 'no zone at all' => [['timezone' => 'Mars/Olympus'], 'elsewhere', ['Type 1', 'Type 2']];
     }
 
     /**
      * @param  array<string, string>  $told
-     * @param  list<string>  $posts  couplers of the AC posts that exist there, of type1 and type2
+     * @param  list<string>  $posts  couplers of the AC posts that exist there, of Type 1 and Type 2
      */
     #[DataProvider('regions')]
     public function test_the_region_is_chosen_or_guessed(array $told, string $region, array $posts): void
     {
         $draft = $this->postJson('/api/visitors/new-car', ['faces' => ['ccs2'], ...$told])->assertOk();
-        $here = collect($draft->json('rows'))->where('here', true)->where('group', 'ac')->pluck('name')->map(static fn (string $n): string => preg_match('/type[12]/', $n, $found) === 1 ? $found[0] : '')->filter()->unique()->sort()->values()->all();
+        $here = collect($draft->json('rows'))->where('here', true)->where('group', 'ac')->pluck('name')->map(static fn (string $n): string => preg_match('/Type [12]/', $n, $found) === 1 ? $found[0] : '')->filter()->unique()->sort()->values()->all();
 
         self::assertSame([$region, $posts], [$draft->json('region'), $here]);
         self::assertFalse(collect($draft->json('rows'))->firstWhere('name', 'Paddle post')['here']);

@@ -29,7 +29,7 @@ final class CatalogueController extends Controller
             'adapters' => array_map(static fn (array $kind): array => [...$kind, 'found_by' => $adapters[$kind['id']], 'adapter' => FactDays::usual(FactOwner::Adapter, $kind['adapter'])], ShippedKinds::adapters()),
             'marks' => array_map(static fn (Marks $m): array => [
                 'coupler' => $m->family->value, 'outline' => $m->outline, 'contacts' => $m->contacts, 'big_below' => $m->bigBelow,
-                'words' => $voice->say($m->message()), 'historic' => $m->family->isHistoric(),
+                'words' => $voice->say($m->message()), 'name' => $voice->begin($m->family->name()), 'seen' => $voice->say($m->family->message()), 'historic' => $m->family->isHistoric(),
             ], Marks::all()),
         ]);
     }

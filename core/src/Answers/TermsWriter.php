@@ -85,7 +85,7 @@ final readonly class TermsWriter
     /** @return array<string, mixed> */
     public function terms(): array
     {
-        $coupler = fn (Term $t): array => ['id' => $t instanceof SocketKind ? $t->coupler()->id : $t->value, ...$this->words($t)];
+        $coupler = fn (CouplerFamily|SocketKind $t): array => ['id' => $t instanceof SocketKind ? $t->coupler()->id : $t->value, ...$this->words($t), 'name' => $this->voice->begin($t->name())];
 
         return [
             'sets' => array_map(fn (string $set): array => array_map($this->term(...), $set::cases()), self::SETS),

@@ -27,7 +27,7 @@ final readonly class PlateWriter
         return [
             $this->voice->say(PlateLine::pack($vehicle)),
             ...array_map(fn (Inlet $i, int $index): string => $this->voice->say(Message::of(
-                'plate.of_coupler', coupler: $i->coupler->id, plate: PlateLine::inlet($vehicle, $index, $i->dc === null ? CurrentKind::Ac : CurrentKind::Dc),
+                'plate.of_coupler', coupler: $i->coupler->name(), plate: PlateLine::inlet($vehicle, $index, $i->dc === null ? CurrentKind::Ac : CurrentKind::Dc),
             )), $vehicle->inlets, array_keys($vehicle->inlets)),
         ];
     }
@@ -44,7 +44,7 @@ final readonly class PlateWriter
         $stalls = PlateLine::stalls($outlet);
 
         return $this->voice->each([
-            Message::of('plate.of_coupler', coupler: $outlet->coupler->id, plate: PlateLine::outlet($outlet)),
+            Message::of('plate.of_coupler', coupler: $outlet->coupler->name(), plate: PlateLine::outlet($outlet)),
             ...($stalls === null ? [] : [$stalls]),
         ]);
     }

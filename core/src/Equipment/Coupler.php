@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Equipment;
 
+use Harmozon\Core\Words\Message;
+
 /** One mating shape: a family, and for sockets the kind of socket (`socket:14-50`). */
 final readonly class Coupler
 {
@@ -40,6 +42,17 @@ final readonly class Coupler
     public function isSocket(): bool
     {
         return $this->family === CouplerFamily::Socket;
+    }
+
+    /** What people call it: "CCS1", "NEMA 14-50". A kind of socket that is not in SocketKind keeps its own name. */
+    public function name(): Message
+    {
+        $kind = substr($this->id, strlen('socket:'));
+
+        return match (true) {
+            ! $this->isSocket() => $this->family->name(),
+            default => SocketKind::tryFrom($kind)?->name() ?? Message::of('coupler_name.other_socket', kind: $kind),
+        };
     }
 
     /** As a vehicle inlet: whether this connector goes in (the same shape, or the AC half of a combined inlet). */

@@ -51,8 +51,15 @@ enum CouplerFamily: string implements Term
         return $this === self::LegacyPaddle || $this === self::LegacyButt;
     }
 
+    /** In words, for somebody who looks at it: "round AC plug, North America". */
     public function message(): Message
     {
         return Message::of('coupler.'.$this->value);
+    }
+
+    /** The short name that the field uses: "Type 1". */
+    public function name(): Message
+    {
+        return Message::of('coupler_name.'.$this->value);
     }
 }

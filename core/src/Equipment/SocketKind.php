@@ -31,4 +31,10 @@ enum SocketKind: string implements Term
     {
         return Message::of('socket.'.$this->value);
     }
+
+    /** The short name of its standard: "NEMA 14-50". */
+    public function name(): Message
+    {
+        return Message::of('socket_name.'.$this->value);
+    }
 }

@@ -119,8 +119,14 @@ final class ChangeFinder
         ];
 
         return $figures === []
-            ? Message::of('change.adapter_unrated', kind: $kind->name)
-            : Message::of('change.adapter', kind: $kind->name, plate: Listing::spaced($figures));
+            ? Message::of('change.adapter_unrated', kind: self::inSentence($kind->name))
+            : Message::of('change.adapter', kind: self::inSentence($kind->name), plate: Listing::spaced($figures));
+    }
+
+    /** "Active adapter" as "active adapter", "AC adapter" as it is. */
+    private static function inSentence(string $kind): string
+    {
+        return preg_match('/^[A-Z][a-z]/', $kind) === 1 ? lcfirst($kind) : $kind;
     }
 
     /** @return \Generator<int, Change> arriving where the pack lies below the station's ceiling */

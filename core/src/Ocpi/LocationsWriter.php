@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Ocpi;
 
+use Harmozon\Core\Equipment\Coupler;
 use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Json\Node;
 use Harmozon\Core\Json\Range;
@@ -37,7 +38,7 @@ final class LocationsWriter
                 $spec = Node::of($outlet['spec']);
                 $standard = Terms::standard($spec->text('coupler'));
                 if ($standard === null) {
-                    $leftOut[] = Message::of('ocpi.no_name', place: $place['name'], coupler: $spec->text('coupler'));
+                    $leftOut[] = Message::of('ocpi.no_name', place: $place['name'], coupler: Coupler::of($spec->text('coupler'))->name());
 
                     continue;
                 }

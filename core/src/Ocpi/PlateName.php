@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Ocpi;
 
+use Harmozon\Core\Equipment\Coupler;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
@@ -34,7 +35,7 @@ final class PlateName
      */
     private static function of(array $plate, array $units): Message
     {
-        $coupler = is_string($plate['coupler'] ?? null) ? $plate['coupler'] : '';
+        $coupler = Coupler::of(is_string($plate['coupler'] ?? null) ? $plate['coupler'] : '')->name();
         $supply = is_array($plate['supply'] ?? null) ? $plate['supply'] : [];
         $figures = [...$plate, ...array_filter(['max_v' => $supply['volts'] ?? null, 'max_a' => $supply['amps'] ?? null], is_float(...))];
         $told = [];
@@ -45,6 +46,6 @@ final class PlateName
             }
         }
 
-        return $told === [] ? Message::of('link.named', name: $coupler) : Message::of('ocpi.outlet', coupler: $coupler, figures: Listing::comma($told));
+        return $told === [] ? $coupler : Message::of('ocpi.outlet', coupler: $coupler, figures: Listing::comma($told));
     }
 }

@@ -72,7 +72,7 @@ final class Links
         return new Link(
             $chain->inletLink(), LinkKind::Inlet, $vehicle->id,
             Message::of('link.inlet', vehicle: $vehicle->name),
-            Message::of('link_label.inlet', vehicle: $vehicle->name, coupler: $chain->inlet->coupler->id),
+            Message::of('link_label.inlet', vehicle: $vehicle->name, coupler: $chain->inlet->coupler->name()),
             PlateLine::inlet($vehicle, $chain->inletIndex, $chain->current),
             PlateNow::asPrinted(Plate::of($chain->inlet->ratedV($chain->current), $side?->maxA, maxKw: $side?->maxKw)),
             $chain->current === CurrentKind::Dc ? self::about($chain, Fact::InletA, Fact::InletKw) : self::about($chain, Fact::AcA, Fact::AcKw),

@@ -162,16 +162,16 @@ final class WritersTest extends TestCase
         $outlet = static fn (array $changes, array $post = Cases::DC_POST): array => $writer->outlet((new EquipmentReader)->outlet(Node::of(Cases::changed($post, $changes))));
         $stalls = static fn (int $count, array $faults = []): array => array_map(static fn (int $i): array => ['label' => (string) $i, 'fault' => $faults[$i] ?? null], range(1, $count));
 
-        self::assertSame(['ccs1: 1000 V · 500 A · 350 kW'], $outlet([]));
-        self::assertSame(['ccs1: ? V · 500 A'], $outlet(['max_v' => null, 'max_kw' => null, 'stalls' => []]));
-        self::assertSame(['type1: 240 V · 48 A'], $outlet([], Cases::AC_POST));
-        self::assertSame(['ccs1: 1000 V · 500 A · 350 kW', '1 stall: 1'], $outlet(['stalls' => $stalls(1)]));
+        self::assertSame(['CCS1: 1000 V · 500 A · 350 kW'], $outlet([]));
+        self::assertSame(['CCS1: ? V · 500 A'], $outlet(['max_v' => null, 'max_kw' => null, 'stalls' => []]));
+        self::assertSame(['Type 1: 240 V · 48 A'], $outlet([], Cases::AC_POST));
+        self::assertSame(['CCS1: 1000 V · 500 A · 350 kW', '1 stall: 1'], $outlet(['stalls' => $stalls(1)]));
         self::assertSame('3 stalls: 1, 2 (out of order), 3', $outlet(['stalls' => $stalls(3, [2 => 'out of order'])])[1]);
         self::assertSame('12 stalls: 1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12', $outlet(['stalls' => $stalls(12)])[1]);
         self::assertSame(['13 stalls', '13 stalls: 5 (dark)'], [$outlet(['stalls' => $stalls(13)])[1], $outlet(['stalls' => $stalls(13, [5 => 'dark'])])[1]]);
 
         $reader = new EquipmentReader;
-        self::assertSame(['310–380 V · 60 kWh', 'ccs1: 500 V · 500 A · 150 kW'], $writer->vehicle($reader->vehicle(Node::of(Cases::CAR))));
+        self::assertSame(['310–380 V · 60 kWh', 'CCS1: 500 V · 500 A · 150 kW'], $writer->vehicle($reader->vehicle(Node::of(Cases::CAR))));
         self::assertSame(['1000 V · 300 A · 500 A 15 min'], $writer->adapter($reader->adapter(Node::of(Cases::ADAPTER))));
         self::assertSame(['rating not read'], $writer->adapter($reader->adapter(Node::of(Cases::changed(Cases::ADAPTER, ['plate' => null])))));
     }

@@ -102,7 +102,7 @@ final class ChangesTest extends TestCase
     {
         $changes = self::changes(Cases::file(outlet: ['coupler' => 'j3400']));
 
-        self::assertContains('a certified DC adapter, j3400 to ccs1, 1000 V 350 A (500 A for 12 min): charges 150', $changes);
+        self::assertContains('a certified DC adapter, J3400 to CCS1, 1000 V 350 A (500 A for 12 min): charges 150', $changes);
     }
 
     public function test_one_s_own_active_adapter_wants_charging(): void

@@ -21,14 +21,14 @@ final class EdgesTest extends TestCase
         $case = Cases::read(Cases::file(adapters: [[]]));
         $answer = $case->fitter()->exactly($case->outlet, $case->adapters, $case->vehicle)->best;
 
-        self::assertSame([Outcome::NoJoint, "ccs1 doesn't go into the j3400 side of A1."], [$answer->outcome, Say::it(Cases::gate($answer, GateName::Shape)->reason())]);
+        self::assertSame([Outcome::NoJoint, 'A1 takes J3400 on its charger side, not CCS1.'], [$answer->outcome, Say::it(Cases::gate($answer, GateName::Shape)->reason())]);
     }
 
     public function test_contacts_that_carry_no_such_current_are_named(): void
     {
         $answer = Cases::answer(Cases::file(outlet: ['coupler' => 'type1']))->best;
 
-        self::assertSame([Outcome::WontCharge, "A type1 has no contacts for DC, so this charger's record can't be right."], [$answer->outcome, Say::it(Cases::gate($answer, GateName::Current)->reason())]);
+        self::assertSame([Outcome::WontCharge, "Type 1 has no contacts for DC, so this charger's record can't be right."], [$answer->outcome, Say::it(Cases::gate($answer, GateName::Current)->reason())]);
     }
 
     #[DataProvider('reaches')]
@@ -122,7 +122,7 @@ final class EdgesTest extends TestCase
         yield 'volts' => [[], GateName::Voltage, 'pass', "The battery runs from 320 V to 360 V; the station's range is 150 V to 1000 V.", ['pack_at_start 320 V', 'pack_at_target 360 V', 'station_min 150 V', 'station_max 1000 V']];
         yield 'volts of the mains' => [['post' => Cases::AC_POST], GateName::Voltage, 'pass', "240 V is within the onboard charger's range.", ['supply 240 V']];
         yield 'half a pack' => [['car' => [...Cases::HIGH_VOLTAGE, 'inlets.0.dc.split_pack' => true], 'outlet' => ['max_v' => 500]], GateName::Voltage, 'pass', "The car switches its battery to two halves, which are within the station's 500 V.", ['pack_at_start 600 V', 'pack_at_target 750 V', 'station_min 150 V', 'station_max 500 V']];
-        yield 'shapes' => [$with([]), GateName::Shape, 'pass', 'j3400 fits ccs1 through A1.'];
+        yield 'shapes' => [$with([]), GateName::Shape, 'pass', 'J3400 fits CCS1 through A1.'];
         yield 'current' => [$with([]), GateName::Current, 'pass', 'DC all the way.'];
         yield 'access' => [[], GateName::Access, 'pass', 'Open to everyone. Start as the stall says.'];
     }

@@ -53,9 +53,9 @@ final class WorkedPairsTest extends TestCase
     /** @return iterable<string, array<int, mixed>> */
     private static function shapes(): iterable
     {
-        yield 'combined meets combined' => [Cases::file(), Outcome::Charges, 150.0, GateName::Shape, Result::Pass, 'ccs1 fits ccs1'];
+        yield 'combined meets combined' => [Cases::file(), Outcome::Charges, 150.0, GateName::Shape, Result::Pass, 'CCS1 fits CCS1'];
         yield 'a big round DC connector goes into nothing else' => [Cases::file(outlet: ['coupler' => 'chademo', 'signalling' => ['can_chademo']]), Outcome::NoJoint, 0.0, GateName::Shape, Result::Fail, "doesn't fit"];
-        yield 'an old paddle is named as historic' => [Cases::file(outlet: ['coupler' => 'legacy_paddle'], post: Cases::AC_POST), Outcome::NoJoint, 0.0, GateName::Shape, Result::Fail, 'historic'];
+        yield 'an old paddle is named as historic' => [Cases::file(outlet: ['coupler' => 'legacy_paddle'], post: Cases::AC_POST), Outcome::NoJoint, 0.0, GateName::Shape, Result::Fail, 'Historic paddle: no car'];
         yield 'a plain AC plug goes into the upper half of a combined inlet' => [Cases::file(post: Cases::AC_POST), Outcome::Charges, 11.5, GateName::Shape, Result::Pass, 'upper half'];
         yield 'a combined plug does not go into a plain AC inlet' => [Cases::file(car: ['inlets.0.coupler' => 'type1', 'inlets.0.dc' => null]), Outcome::NoJoint, 0.0, GateName::Shape, Result::Fail];
         yield 'the overseas combined plug is another shape' => [Cases::file(outlet: ['coupler' => 'ccs2']), Outcome::NoJoint, 0.0, GateName::Shape, Result::Fail];

@@ -48,7 +48,7 @@ final class StopsTest extends TestCase
         self::assertSame('Nothing in doubt: access and ratings are read, no fault is known.', $reason('fast', RankOrder::Risk));
         self::assertSame('Known fault: latch sticks.', $reason('broken', RankOrder::Risk));
         self::assertSame("Not read: the station's maximum voltage.", $reason('unread', RankOrder::Risk));
-        self::assertStringContainsString('gbt_dc', $reason('foreign', RankOrder::Risk));
+        self::assertStringContainsString('GB/T DC', $reason('foreign', RankOrder::Risk));
     }
 
     public function test_a_stop_that_ends_early_stands_behind_those_that_do_not(): void

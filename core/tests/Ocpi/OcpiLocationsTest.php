@@ -132,15 +132,15 @@ final class OcpiLocationsTest extends TestCase
     {
         $c = static fn (int $a, ?int $w): array => array_filter(['standard' => 'CHADEMO', 'power_type' => 'DC', 'max_voltage' => 500, 'max_amperage' => $a, 'max_electric_power' => $w], static fn (mixed $v): bool => $v !== null);
 
-        self::assertSame(['chademo, 50 kW, 500 V, 125 A', 'chademo, 50 kW, 500 V, 200 A', 'chademo'], array_map(static fn (FileOutlet $o): string => $o->name, self::read([$c(125, 50000), $c(200, 50000), $c(200, null)])->outlets));
+        self::assertSame(['CHAdeMO, 50 kW, 500 V, 125 A', 'CHAdeMO, 50 kW, 500 V, 200 A', 'CHAdeMO'], array_map(static fn (FileOutlet $o): string => $o->name, self::read([$c(125, 50000), $c(200, 50000), $c(200, null)])->outlets));
     }
 
     public function test_posts_of_the_mains_that_would_share_a_name_bear_their_supply(): void
     {
         $c = static fn (int $a): array => ['standard' => 'IEC_62196_T2', 'power_type' => 'AC_3_PHASE', 'max_voltage' => 230, 'max_amperage' => $a, 'max_electric_power' => 11000];
 
-        self::assertSame(['type2, 11 kW'], array_map(static fn (FileOutlet $o): string => $o->name, self::read([$c(16)])->outlets));
-        self::assertSame(['type2, 11 kW, 230 V, 16 A', 'type2, 11 kW, 230 V, 32 A'], array_map(static fn (FileOutlet $o): string => $o->name, self::read([$c(16), $c(32)])->outlets));
+        self::assertSame(['Type 2, 11 kW'], array_map(static fn (FileOutlet $o): string => $o->name, self::read([$c(16)])->outlets));
+        self::assertSame(['Type 2, 11 kW, 230 V, 16 A', 'Type 2, 11 kW, 230 V, 32 A'], array_map(static fn (FileOutlet $o): string => $o->name, self::read([$c(16), $c(32)])->outlets));
     }
 
     public function test_a_location_is_known_by_its_network_and_id_and_one_that_is_there_twice_is_read_once(): void
@@ -178,7 +178,7 @@ final class OcpiLocationsTest extends TestCase
         $outlets = array_map(static fn ($o, int $i): array => ['id' => "o{$i}", 'spec' => $o->spec], $place->outlets, array_keys($place->outlets));
         $written = (new LocationsWriter)->write([['id' => $place->id, 'party' => $place->party, 'name' => $place->name, 'outlets' => [...$outlets, ['id' => 'old', 'spec' => ['coupler' => 'legacy_paddle', 'current' => 'ac']]]]]);
 
-        self::assertSame(['Sluice wharf: legacy_paddle has no name in OCPI'], Say::voice()->each($written['left_out']));
+        self::assertSame(['Sluice wharf: historic paddle has no name in OCPI'], Say::voice()->each($written['left_out']));
         self::assertEquals($place, (new LocationsReader(Say::voice()))->read((string) json_encode(['data' => $written['locations']]))->places[0]);
     }
 

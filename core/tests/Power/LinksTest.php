@@ -27,7 +27,7 @@ final class LinksTest extends TestCase
             array_map(static fn (Link $l): string => Say::it($l->name), $links),
         );
         self::assertSame(
-            ['Test post', "The station's cable", 'A1', 'Test car, ccs1', "Test car's battery"],
+            ['Test post', "The station's cable", 'A1', 'Test car, CCS1', "Test car's battery"],
             array_map(static fn (Link $l): string => Say::it($l->label), $links),
         );
         self::assertSame(

@@ -69,18 +69,18 @@ return [
     'contradiction.of_standard' => '{Fact}: the figure entered contradicts {standard}. Harmozon uses it anyway. Please check it.',
 
     // Gate 1, shape.
-    'shape.historic' => '{coupler}: a historic plug that no car in use today takes.',
-    'shape.adapter_apart' => "{connector} doesn't go into the {input} side of {adapter}.",
-    'shape.needs_supply' => 'A {connector} needs a portable supply to reach the {inlet} inlet.',
+    'shape.historic' => '{Coupler}: no car in use today takes it.',
+    'shape.adapter_apart' => '{adapter} takes {input} on its charger side, not {connector}.',
+    'shape.needs_supply' => 'A {connector} socket needs a portable supply to reach the {inlet} inlet.',
     'shape.apart' => "A {connector} connector doesn't fit a {inlet} inlet.",
-    'shape.upper_half' => '{connector} goes into the upper half of the {inlet} inlet.',
-    'shape.meets' => '{connector} fits {inlet}.',
-    'shape.meets_through' => '{coupler} fits {inlet} through {adapters}.',
+    'shape.upper_half' => '{Connector} goes into the upper half of the {inlet} inlet.',
+    'shape.meets' => '{Connector} fits {inlet}.',
+    'shape.meets_through' => '{Coupler} fits {inlet} through {adapters}.',
 
     // Gate 2, current.
-    'current.no_contacts' => "A {coupler} has no contacts for {current}, so this charger's record can't be right.",
+    'current.no_contacts' => "{Coupler} has no contacts for {current}, so this charger's record can't be right.",
     'current.adapter_differs' => '{adapter} is wired for {wired} only. This charger gives {current}.',
-    'current.upper_half' => '{connector} goes into the upper half of {adapter} on the charger side, and no AC is wired behind it.',
+    'current.upper_half' => '{Connector} goes into the upper half of {adapter} on the charger side, and no AC is wired behind it.',
     'current.inlet_lacks' => "This inlet on {vehicle} doesn't take {current}.",
     'current.all_along' => '{current} all the way.',
 

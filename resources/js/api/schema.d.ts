@@ -1924,6 +1924,13 @@ export interface components {
             words: string;
             title: string;
         };
+        /** @description A plug or socket with what one sees of it and what people call it */
+        Coupler: {
+            id: string;
+            words: string;
+            title: string;
+            name: string;
+        };
         Terms: {
             sets: {
                 cause: components["schemas"]["Term"][];
@@ -1964,8 +1971,8 @@ export interface components {
             outcome_short: {
                 [key: string]: string;
             };
-            couplers: components["schemas"]["Term"][];
-            sockets: components["schemas"]["Term"][];
+            couplers: components["schemas"]["Coupler"][];
+            sockets: components["schemas"]["Coupler"][];
             /** @description Languages that a workshop may add */
             retrofits: components["schemas"]["Term"][];
             /** @description The usual conditions in the words of the case file and where each of the others begins when it is switched on */
@@ -2200,6 +2207,10 @@ export interface components {
         Catalogue: {
             marks: {
                 coupler: string;
+                /** @description What people call it */
+                name: string;
+                /** @description What one sees of it */
+                seen: string;
                 /** @enum {string} */
                 outline: "round" | "flat-top" | "oval" | "large round" | "paddle" | "square";
                 contacts: number;

@@ -1,14 +1,17 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue';
-import { api, ask, wordsOf } from '@/api/client';
 import type { components } from '@/api/schema';
+import { useAccount } from '@/stores/account';
 import { useBoard } from '@/stores/board';
+import { useCatalogue } from '@/stores/catalogue';
 import { useGarage } from '@/stores/garage';
 import CouplerFace from '@/ui/CouplerFace.vue';
 import TextButton from '@/ui/TextButton.vue';
+import { useAttempt } from '@/ui/useAttempt';
 import { say, type Code } from '@/words/say';
+import KindLinks from './KindLinks.vue';
 
-/** A short key of questions from what one sees to a row, a column or a piece of the crate. */
+/** A few questions about what one sees, which lead to a row, a column, an adapter or a kind of the catalogue. */
 const emit = defineEmits<{ found: [outletId: string | null] }>();
 
 type Marks = components['schemas']['Catalogue']['marks'][number];
@@ -22,21 +25,17 @@ const subjectWords: Record<Subject, Code> = {
 
 const garage = useGarage();
 const board = useBoard();
-const marks = ref<Marks[]>([]);
+const account = useAccount();
+const catalogue = useCatalogue();
+const marks = computed(() => catalogue.catalogue?.marks ?? []);
 const subject = ref<Subject>('connector');
 const bigBelow = ref<boolean | null>(null);
 const contacts = ref<number | null>(null);
 const first = ref<Marks | null>(null);
 const chosen = ref<Marks | null>(null);
-const error = ref('');
+const { error, attempt } = useAttempt();
 
-onMounted(async () => {
-  try {
-    marks.value = (await ask(api.GET('/catalogue'))).marks;
-  } catch (e) {
-    error.value = wordsOf(e);
-  }
-});
+onMounted(() => attempt(catalogue.load));
 
 const left = computed(() => marks.value.filter((m) => bigBelow.value === null || m.big_below === bigBelow.value));
 const counts = computed(() => [...new Set(left.value.map((m) => m.contacts))].sort((a, b) => a - b));
@@ -51,6 +50,16 @@ const cars = computed(() =>
 );
 const pieces = computed(() =>
   garage.adapters.filter((a) => a.spec.input === first.value?.coupler && a.spec.output === chosen.value?.coupler),
+);
+/** Of the catalogue, for somebody who has none of these yet. */
+const kinds = computed(() =>
+  subject.value === 'adapter'
+    ? catalogue.adapters
+        .filter((k) => k.adapter.input === first.value?.coupler && k.adapter.output === chosen.value?.coupler)
+        .map((k) => ({ name: k.name, to: { path: '/kit', query: { adapter: k.id } } }))
+    : catalogue.chargers
+        .filter((k) => k.outlet.coupler === chosen.value?.coupler)
+        .map((k) => ({ name: k.name, to: { path: '/kit', query: { charger: k.id } } })),
 );
 
 function again(): void {
@@ -112,7 +121,8 @@ function toColumn(vehicleId: string): void {
         <li v-for="m in candidates" :key="m.coupler">
           <button type="button" class="plain-button" @click="pick(m)">
             <CouplerFace :coupler="m.coupler" />
-            <strong>{{ m.coupler }}</strong>
+            <strong>{{ m.name }}</strong>
+            <span class="quiet">{{ m.seen }}</span>
           </button>
         </li>
       </ul>
@@ -122,9 +132,7 @@ function toColumn(vehicleId: string): void {
       <div>
         <h3>
           {{
-            subject === 'adapter'
-              ? say('identify.pair', { charger: first?.coupler ?? '', car: chosen.coupler })
-              : chosen.coupler
+            subject === 'adapter' ? say('identify.pair', { charger: first?.name ?? '', car: chosen.name }) : chosen.name
           }}
         </h3>
         <p>{{ chosen.words }}</p>
@@ -138,6 +146,7 @@ function toColumn(vehicleId: string): void {
           <p v-for="o in outlets" :key="o.id">
             <TextButton @click="toRow(o.id)">{{ o.name }}</TextButton>
           </p>
+          <KindLinks v-if="outlets.length === 0 && account.may('edit')" :kinds="kinds" />
         </template>
         <template v-else-if="subject === 'inlet'">
           <p class="quiet">
@@ -149,7 +158,12 @@ function toColumn(vehicleId: string): void {
         </template>
         <template v-else>
           <p class="quiet">{{ pieces.length > 0 ? say('identify.in_crate') : say('identify.not_in_crate') }}</p>
-          <p v-for="a in pieces" :key="a.id">{{ say('rail.tagged', { tag: a.tag, name: a.name }) }}</p>
+          <p v-for="a in pieces" :key="a.id">
+            <RouterLink :to="{ path: '/kit', query: { find: a.name } }">{{
+              say('rail.tagged', { tag: a.tag, name: a.name })
+            }}</RouterLink>
+          </p>
+          <KindLinks v-if="pieces.length === 0 && account.may('edit')" :kinds="kinds" />
         </template>
         <TextButton @click="again">{{ say('identify.again') }}</TextButton>
       </div>

@@ -1,8 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { api, ask } from '@/api/client';
-import type { components } from '@/api/schema';
-import type { Draft } from '@/stores/edit';
+import { useCatalogue, type Start } from '@/stores/catalogue';
 import AnyFace from '@/ui/AnyFace.vue';
 import { useAttempt } from '@/ui/useAttempt';
 import { holdsWords } from '@/ui/lookedFor';
@@ -12,32 +10,28 @@ import { say } from '@/words/say';
 
 /** Begins a plate from a kind of the catalogue; what its own plate must tell is shown beside it. */
 const props = defineProps<{ what: 'chargers' | 'adapters' }>();
-const emit = defineEmits<{ begin: [draft: Draft, read: string[]] }>();
+const emit = defineEmits<{ begin: [start: Start] }>();
 
-const catalogue = ref<components['schemas']['Catalogue'] | null>(null);
+const catalogue = useCatalogue();
 const isOpen = ref(false);
 const { error, attempt } = useAttempt();
 const wanted = ref('');
 const input = ref<{ focus(): void }>();
-const all = computed(() => {
-  const c = catalogue.value;
-  if (!c) {
-    return [];
-  }
-  return props.what === 'adapters'
+const all = computed(() =>
+  props.what === 'adapters'
     ? [
         {
           name: '',
-          items: c.adapters.map((k) => ({ ...k, hint: '', faces: [k.adapter.input, k.adapter.output] })),
+          items: catalogue.adapters.map((k) => ({ ...k, hint: '', faces: [k.adapter.input, k.adapter.output] })),
         },
       ]
-    : c.groups.map((g) => ({
+    : (catalogue.catalogue?.groups ?? []).map((g) => ({
         name: g.name,
-        items: c.chargers
+        items: catalogue.chargers
           .filter((k) => k.group === g.id)
           .map((k) => ({ ...k, hint: k.seen, faces: [k.outlet.coupler] })),
-      }));
-});
+      })),
+);
 /** Kinds that hold every word that is looked for. */
 const groups = computed(() => {
   return all.value
@@ -51,9 +45,7 @@ const groups = computed(() => {
 function open(): Promise<void> {
   wanted.value = '';
   isOpen.value = true;
-  return attempt(async () => {
-    catalogue.value ??= await ask(api.GET('/catalogue'));
-  });
+  return attempt(catalogue.load);
 }
 
 let chosen: string | null = null;
@@ -65,15 +57,11 @@ function choose(id: string): void {
 
 /** Only once the dialog has gone: it gives the focus back to its own button first. */
 function hand(): void {
-  const id = chosen;
+  const start =
+    chosen === null ? null : props.what === 'adapters' ? catalogue.adapter(chosen) : catalogue.charger(chosen);
   chosen = null;
-  const charger = catalogue.value?.chargers.find((k) => k.id === id);
-  const adapter = catalogue.value?.adapters.find((k) => k.id === id);
-  if (props.what === 'chargers' && charger) {
-    emit('begin', { name: charger.name, blurb: '', spec: charger.outlet as Record<string, unknown> }, charger.read);
-  } else if (adapter) {
-    const spec = adapter.adapter as Record<string, unknown>;
-    emit('begin', { name: adapter.name, tag: 'N1', blurb: '', spec }, [say('kit.read_adapter')]);
+  if (start) {
+    emit('begin', start);
   }
 }
 </script>
@@ -110,7 +98,9 @@ function hand(): void {
         </button>
       </template>
     </div>
-    <p v-if="catalogue && groups.length === 0" class="quiet" role="status">{{ say('kit.no_kind', { wanted }) }}</p>
+    <p v-if="catalogue.catalogue && groups.length === 0" class="quiet" role="status">
+      {{ say('kit.no_kind', { wanted }) }}
+    </p>
   </el-dialog>
 </template>
 

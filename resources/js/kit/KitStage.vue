@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
 import { pricePlate } from '@/plates/lines';
 import { useAccount } from '@/stores/account';
+import { useCatalogue, type Start } from '@/stores/catalogue';
 import { useEdit, type Draft, type Found, type PieceKind } from '@/stores/edit';
 import { useExperience } from '@/stores/experience';
 import { useGarage } from '@/stores/garage';
@@ -22,6 +24,8 @@ import { useAttempt } from '@/ui/useAttempt';
 import TextButton from '@/ui/TextButton.vue';
 import { say, type Code } from '@/words/say';
 
+const route = useRoute();
+const router = useRouter();
 const garage = useGarage();
 const account = useAccount();
 const edit = useEdit();
@@ -31,7 +35,7 @@ const opened = ref<{ kind: PieceKind; found: Found | null; draft: Draft; read: s
 const importing = ref(false);
 const { error, attempt } = useAttempt();
 
-const sifted = useSifted();
+const sifted = useSifted(typeof route.query.find === 'string' ? route.query.find : '');
 /** A region is not drawn at once. */
 const MOST_PLACES = 40;
 const most = ref(MOST_PLACES);
@@ -75,6 +79,38 @@ function open(id: string): void {
 function begin(kind: PieceKind, draft: Draft, read: string[] = []): void {
   opened.value = { kind, found: null, draft, read };
 }
+
+function beginOutlet({ draft, read }: Start, place: string): void {
+  begin('outlets', { ...draft, place }, read);
+}
+
+/** With the next tag that is free, which may be changed. */
+function beginAdapter({ draft }: Start): void {
+  const taken = garage.adapters.map((a) => a.tag);
+  let n = 1;
+  while (taken.includes(`A${n}`)) {
+    n++;
+  }
+  begin('adapters', { ...draft, tag: `A${n}` }, [say('kit.read_adapter')]);
+}
+
+const catalogue = useCatalogue();
+/** A kind that was found elsewhere, as by *What is this plug?*, is opened at once. */
+onMounted(async () => {
+  const { charger, adapter } = route.query;
+  const place = garage.places[0];
+  if (!account.may('edit') || (charger === undefined && adapter === undefined)) {
+    return;
+  }
+  await attempt(catalogue.load);
+  const start = catalogue.charger(String(charger)) ?? catalogue.adapter(String(adapter));
+  await router.replace({ query: {} });
+  if (start && charger !== undefined && place) {
+    beginOutlet(start, place.id);
+  } else if (start && adapter !== undefined) {
+    beginAdapter(start);
+  }
+});
 
 const newCar = (): Draft => ({
   name: say('kit.new_car_name'),
@@ -135,11 +171,7 @@ const newCar = (): Draft => ({
     <section v-if="!sifted.isSifted.value || sifted.adapters.value.length > 0" aria-labelledby="adapters-title">
       <div class="section-head">
         <h2 id="adapters-title">{{ say('kit.adapters') }}</h2>
-        <CatalogueStart
-          v-if="account.may('edit')"
-          what="adapters"
-          @begin="(draft, read) => begin('adapters', draft, read)"
-        />
+        <CatalogueStart v-if="account.may('edit')" what="adapters" @begin="beginAdapter" />
       </div>
       <div class="cards">
         <PlateCard
@@ -172,11 +204,7 @@ const newCar = (): Draft => ({
             @click="attempt(() => edit.remove('places', p.id, p.name))"
           />
         </span>
-        <CatalogueStart
-          v-if="account.may('edit')"
-          what="chargers"
-          @begin="(draft, read) => begin('outlets', { ...draft, place: p.id }, read)"
-        />
+        <CatalogueStart v-if="account.may('edit')" what="chargers" @begin="beginOutlet($event, p.id)" />
       </div>
       <div class="cards">
         <PlateCard
@@ -208,7 +236,7 @@ const newCar = (): Draft => ({
       @done="sifted.stop"
     />
     <p class="places">
-      <TextButton v-if="account.may('edit')" @click="begin('places', { name: say('kit.new_place_name') })">
+      <TextButton v-if="account.may('edit')" @click="begin('places', { name: '' })">
         {{ say('kit.add_place') }}
       </TextButton>
       <TextButton v-if="account.may('keep')" @click="importing = true">

@@ -33,7 +33,7 @@ function chosen(term: Term, event: Event): void {
         <template v-if="term.kind === 'standard'">
           <option :value="LEFT_OUT">{{ say('ocpi.leave_out') }}</option>
           <option v-for="one in [...known().couplers, ...known().sockets]" :key="one.id" :value="one.id">
-            {{ say('entry.coded', { words: one.words, code: one.id }) }}
+            {{ say('entry.named', one) }}
           </option>
         </template>
         <template v-else>

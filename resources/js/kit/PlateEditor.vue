@@ -10,6 +10,7 @@ import ChangedMeanwhile from './ChangedMeanwhile.vue';
 import FieldEntry from '@/plates/FieldEntry.vue';
 import { fieldsOf } from '@/plates/fields';
 import { isAbout, originsOf, type FactOrigin } from '@/plates/origins';
+import { useGarage } from '@/stores/garage';
 import AnyFace from '@/ui/AnyFace.vue';
 import { LABEL_FIELDS } from './label';
 import PhotoStrip from './PhotoStrip.vue';
@@ -26,6 +27,7 @@ const emit = defineEmits<{ done: [] }>();
 const edit = useEdit();
 const account = useAccount();
 const terms = useTerms();
+const garage = useGarage();
 const draft = ref<Draft>(JSON.parse(JSON.stringify(props.start)) as Draft);
 /** What the draft began from: the newest version that was seen. */
 const base = ref<Found | null>(props.found);
@@ -186,6 +188,12 @@ async function goOn(theirs: Found, next: Draft): Promise<void> {
       <div v-if="kind === 'adapters'" class="tag">
         <label for="piece-tag">{{ say('editor.tag') }}</label>
         <el-input id="piece-tag" v-model="draft.tag" maxlength="4" required />
+      </div>
+      <div v-if="kind === 'outlets' && !base && garage.places.length > 1">
+        <label for="piece-place">{{ say('editor.place') }}</label>
+        <select id="piece-place" v-model="draft.place">
+          <option v-for="p in garage.places" :key="p.id" :value="p.id">{{ p.name }}</option>
+        </select>
       </div>
       <div v-if="kind !== 'places'">
         <label for="piece-blurb">{{ say('editor.blurb') }}</label>

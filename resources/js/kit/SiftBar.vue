@@ -9,9 +9,6 @@ const wanted = defineModel<Wanted>({ required: true });
 const isChoosing = defineModel<boolean>('choosing', { required: true });
 defineProps<{ couplers: string[]; networks: string[]; canEdit: boolean }>();
 const terms = useTerms();
-
-const shape = (id: string): string =>
-  [...terms.known().couplers, ...terms.known().sockets].find((c) => c.id === id)?.words ?? id;
 const orders = [
   { id: 'arranged', words: say('sift.arranged') },
   { id: 'name', words: say('sift.by_name') },
@@ -30,7 +27,7 @@ const orders = [
       <select v-model="wanted.coupler">
         <option value="">{{ say('sift.any') }}</option>
         <option v-for="c in couplers" :key="c" :value="c">
-          {{ say('new_car.coded', { words: shape(c), code: c }) }}
+          {{ terms.coupler(c) }}
         </option>
       </select>
     </label>

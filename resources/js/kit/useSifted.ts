@@ -13,11 +13,11 @@ export interface Wanted {
   order: 'arranged' | 'name' | 'unread';
 }
 
-/** Of many pieces those that are looked for, in the wanted order, and those that are chosen to be edited together. */
-export function useSifted() {
+/** Of many pieces those that are looked for, in the wanted order, and those that are chosen to be edited together; begins with words from elsewhere. */
+export function useSifted(words = '') {
   const garage = useGarage();
   const wanted = reactive<Wanted>({
-    words: '',
+    words,
     coupler: '',
     current: '',
     network: '',

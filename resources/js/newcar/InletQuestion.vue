@@ -34,7 +34,6 @@ const first = computed(() => faces.value[0]);
 const hasPartner = (id: string) => id === 'chademo' || id === 'gbt_dc';
 const showsSecond = ref(faces.value.length > 1);
 const seconds = computed(() => ['type1', 'type2', 'gbt_ac', 'chademo', 'gbt_dc'].filter((id) => id !== first.value));
-const words = (id: string) => terms.known().couplers.find((c) => c.id === id)?.words ?? id;
 
 function choose(id: string): void {
   faces.value = [id];
@@ -56,7 +55,7 @@ function chooseSecond(id: string | null): void {
       v-for="f in showsOthers ? [...usual, ...others] : usual"
       :key="f.id"
       :title="say(f.title)"
-      :hint="say('new_car.coded', { words: words(f.id), code: f.id })"
+      :hint="terms.coupler(f.id)"
       :is-chosen="first === f.id"
       @choose="choose(f.id)"
     >
@@ -77,7 +76,7 @@ function chooseSecond(id: string | null): void {
       <Choice
         v-for="id in seconds"
         :key="id"
-        :title="words(id)"
+        :title="terms.coupler(id)"
         :is-chosen="faces[1] === id"
         @choose="chooseSecond(id)"
       />

@@ -1,5 +1,6 @@
 import type { Term } from '@/api/client';
 import type { PieceKind } from '@/stores/edit';
+import type { Terms } from '@/api/client';
 import type { useTerms } from '@/stores/terms';
 import { say } from '@/words/say';
 
@@ -49,8 +50,8 @@ type Options = NonNullable<Field['options']>;
 export const optionsOf = (terms: readonly Term[]): Options => terms.map((t) => [t.id, t.words] as const);
 
 /** Shapes by their names, their codes beside them. */
-const shapesOf = (terms: readonly Term[]): Options =>
-  terms.map((t) => [t.id, say('entry.coded', { words: t.words, code: t.id })] as const);
+const shapesOf = (couplers: Terms['couplers']): Options =>
+  couplers.map(({ id, name, words }) => [id, say('entry.named', { name, words })] as const);
 
 const v = (path: string, label = say('unit.volts')): Field => ({
   path,

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import { api, ask, type Terms } from '@/api/client';
+import { say } from '@/words/say';
 
 export type TermSet = keyof Terms['sets'];
 
@@ -43,7 +44,13 @@ export const useTerms = defineStore('terms', () => {
   /** Words for an outcome where there is little room; nothing where the kW say it. */
   const short = (outcome: string): string => known().outcome_short[outcome] ?? '';
 
+  /** A plug or socket as people call it, with what one sees of it; a kind of socket of somebody's own keeps its name. */
+  function coupler(id: string): string {
+    const one = [...known().couplers, ...known().sockets].find((c) => c.id === id);
+    return one ? say('entry.named', one) : id.replace('socket:', '');
+  }
+
   const isLoaded = computed(() => terms.value !== null);
 
-  return { load, isLoaded, known, all, words, title, short };
+  return { load, isLoaded, known, all, words, title, short, coupler };
 });

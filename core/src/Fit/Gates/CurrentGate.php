@@ -20,13 +20,13 @@ final class CurrentGate implements Gate
         $chain = $situation->chain;
         $current = $chain->current;
         if (! $chain->outlet->coupler->family->carries($current)) {
-            return GateResult::fail(GateName::Current, Message::of('current.no_contacts', coupler: $chain->outlet->coupler->id, current: $current->message()));
+            return GateResult::fail(GateName::Current, Message::of('current.no_contacts', coupler: $chain->outlet->coupler->name(), current: $current->message()));
         }
         $connector = $chain->outlet->coupler;
         foreach ($chain->adapters as $adapter) {
             // The AC half of a combined shape goes in, and there is no wire behind it.
             if (! $adapter->input->is($connector) && $adapter->input->takes($connector)) {
-                return GateResult::fail(GateName::Current, Message::of('current.upper_half', connector: $connector->id, adapter: $adapter->name));
+                return GateResult::fail(GateName::Current, Message::of('current.upper_half', connector: $connector->name(), adapter: $adapter->name));
             }
             $connector = $adapter->output;
             if ($adapter->passes->current !== null && $adapter->passes->current !== $current) {

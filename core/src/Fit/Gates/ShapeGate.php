@@ -19,11 +19,11 @@ final class ShapeGate implements Gate
         $chain = $situation->chain;
         $connector = $chain->outlet->coupler;
         if ($connector->family->isHistoric()) {
-            return GateResult::fail(GateName::Shape, Message::of('shape.historic', coupler: $connector->id));
+            return GateResult::fail(GateName::Shape, Message::of('shape.historic', coupler: $connector->name()));
         }
         foreach ($chain->adapters as $adapter) {
             if (! $adapter->input->takes($connector)) {
-                return GateResult::fail(GateName::Shape, Message::of('shape.adapter_apart', connector: $connector->id, input: $adapter->input->id, adapter: $adapter->name));
+                return GateResult::fail(GateName::Shape, Message::of('shape.adapter_apart', connector: $connector->name(), input: $adapter->input->name(), adapter: $adapter->name));
             }
             $connector = $adapter->output;
         }
@@ -31,12 +31,12 @@ final class ShapeGate implements Gate
 
         return match (true) {
             ! $inlet->takes($connector) => GateResult::fail(GateName::Shape, $connector->isSocket()
-                ? Message::of('shape.needs_supply', connector: $connector->id, inlet: $inlet->id)
-                : Message::of('shape.apart', connector: $connector->id, inlet: $inlet->id)),
-            ! $inlet->is($connector) => GateResult::pass(GateName::Shape, Message::of('shape.upper_half', connector: $connector->id, inlet: $inlet->id)),
-            $chain->adapters === [] => GateResult::pass(GateName::Shape, Message::of('shape.meets', connector: $connector->id, inlet: $inlet->id)),
+                ? Message::of('shape.needs_supply', connector: $connector->name(), inlet: $inlet->name())
+                : Message::of('shape.apart', connector: $connector->name(), inlet: $inlet->name())),
+            ! $inlet->is($connector) => GateResult::pass(GateName::Shape, Message::of('shape.upper_half', connector: $connector->name(), inlet: $inlet->name())),
+            $chain->adapters === [] => GateResult::pass(GateName::Shape, Message::of('shape.meets', connector: $connector->name(), inlet: $inlet->name())),
             default => GateResult::pass(GateName::Shape, Message::of(
-                'shape.meets_through', coupler: $chain->outlet->coupler->id, adapters: Listing::and($chain->adapterNames()), inlet: $inlet->id,
+                'shape.meets_through', coupler: $chain->outlet->coupler->name(), adapters: Listing::and($chain->adapterNames()), inlet: $inlet->name(),
             )),
         };
     }

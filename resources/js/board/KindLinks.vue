@@ -1,0 +1,25 @@
+<script setup lang="ts">
+import type { RouteLocationRaw } from 'vue-router';
+import { say } from '@/words/say';
+
+/** Kinds of the catalogue that somebody may add to the garage, each opened with the figures that are usual for it. */
+defineProps<{ kinds: { name: string; to: RouteLocationRaw }[] }>();
+</script>
+
+<template>
+  <template v-if="kinds.length > 0">
+    <p class="quiet">{{ say('identify.kinds') }}</p>
+    <ul>
+      <li v-for="k in kinds" :key="k.name">
+        <RouterLink :to="k.to">{{ k.name }}</RouterLink>
+      </li>
+    </ul>
+  </template>
+</template>
+
+<style scoped>
+ul {
+  margin: 0;
+  padding-left: var(--space-7);
+}
+</style>
