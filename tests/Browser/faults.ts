@@ -1,4 +1,5 @@
 import axe from 'axe-core';
+import { cutOff } from './cutoff';
 import { expect, type Browser, type Page } from '@playwright/test';
 
 /** One way of looking at the page. */
@@ -112,6 +113,7 @@ export class Looker {
       await this.take(look);
       expect(await faults(this.page, look.rules), `${what}, ${look.name}`).toEqual([]);
       expect(await fits(this.page), `${what}, ${look.name}: nothing runs out at the side`).toBe(true);
+      expect.soft(await cutOff(this.page), `${what}, ${look.name}: nothing is cut off`).toEqual([]);
     }
     await this.take(this.walk.looks[0]);
   }

@@ -11,6 +11,7 @@ import TextButton from '@/ui/TextButton.vue';
 import Said from '@/words/Said.vue';
 import { listed, say } from '@/words/say';
 import GateLadder from './GateLadder.vue';
+import WhatChanges from './WhatChanges.vue';
 
 const emit = defineEmits<{ back: [] }>();
 
@@ -33,6 +34,8 @@ const cautions = computed(() => {
 });
 /** kW as they are read at a glance, with their unit. */
 const told = promised;
+/** Nothing will flow: what would change that is wanted before anything else. */
+const isStuck = computed(() => answer.value?.flows === 'no');
 const flows = computed(() => answer.value !== null && answer.value.flows !== 'no');
 
 /** A piece of the crate by its tag and its own name; another by the name it has. */
@@ -74,6 +77,10 @@ defineExpose({ focus: () => heading.value?.focus() });
       </p>
       <p v-if="answer.other_way_is_hazard" class="other-hazard">{{ say('why.other_hazard') }}</p>
       <p v-if="answer.to_buy" class="quiet">{{ say('why.to_buy') }}</p>
+      <template v-if="isStuck">
+        <p class="because">{{ answer.why }}</p>
+        <WhatChanges :changes="answer.changes" />
+      </template>
       <GateLadder :gates="answer.gates" />
       <p v-if="garage.areKinds" class="quiet connect">
         <Said code="why.kind">
@@ -82,12 +89,22 @@ defineExpose({ focus: () => heading.value?.focus() });
           >
         </Said>
       </p>
-      <el-button v-else type="primary" class="connect" @click="router.push('/connect')">{{
+      <el-button v-else-if="answer.flows === 'yes'" type="primary" class="connect" @click="router.push('/connect')">{{
         say('why.connect')
       }}</el-button>
+      <p v-else-if="answer.outcome === 'hazard'" class="quiet connect">
+        <Said code="why.run_anyway">
+          <template #log
+            ><RouterLink to="/log?enter=chain">{{ say('screen.log') }}</RouterLink></template
+          >
+        </Said>
+      </p>
+      <p v-else class="connect">
+        <RouterLink to="/connect">{{ answer.flows === 'maybe' ? say('why.connect_to_see') : say('why.record_anyway') }}</RouterLink>
+      </p>
       <template v-if="answer.rests_on.length > 0">
         <h3>{{ say('why.rests_on') }}</h3>
-        <ul class="lines">
+        <ul class="facts">
           <li v-for="fact in answer.rests_on" :key="fact.path">
             {{ say('why.assumed', { fact: fact.fact, origin: terms.words('origin', fact.origin) }) }}
             <span class="small quiet">{{ say('why.read_at', { where: fact.where }) }}</span>
@@ -96,13 +113,13 @@ defineExpose({ focus: () => heading.value?.focus() });
       </template>
       <template v-if="answer.contradictions.length > 0">
         <h3>{{ say('why.contradictions') }}</h3>
-        <ul class="lines">
+        <ul class="facts">
           <li v-for="fact in answer.contradictions" :key="fact.path">{{ fact.says }}</li>
         </ul>
       </template>
       <template v-if="answer.by_standard.length > 0">
         <h3>{{ say('why.by_standard') }}</h3>
-        <ul class="lines">
+        <ul class="facts">
           <li v-for="fact in answer.by_standard" :key="fact.path">
             <span class="fact">{{ fact.fact }}</span>
             <span class="small quiet">{{ fact.standard }}</span>
@@ -111,23 +128,15 @@ defineExpose({ focus: () => heading.value?.focus() });
       </template>
       <template v-if="cautions.length > 0">
         <h3>{{ say('why.before') }}</h3>
-        <ul class="lines">
+        <ul class="facts">
           <li v-for="caution in cautions" :key="caution">{{ caution }}</li>
         </ul>
         <p class="small quiet">{{ say('why.handbooks') }}</p>
       </template>
-      <template v-if="answer.changes.length > 0">
-        <h3>{{ say('why.changes') }}</h3>
-        <ul class="lines changes">
-          <li v-for="change in answer.changes" :key="change.change">
-            <span>{{ change.change }}</span>
-            <span class="figures">{{ told(change) }}</span>
-          </li>
-        </ul>
-      </template>
+      <WhatChanges v-if="!isStuck" :changes="answer.changes" />
       <template v-if="answer.alternatives.length > 0">
         <h3>{{ say('why.other_ways') }}</h3>
-        <ul class="lines">
+        <ul class="facts">
           <li v-for="way in answer.alternatives" :key="way.chain.join()">
             <TextButton @click="rail.choose({ adapters: way.adapters })">
               {{ otherWay(way.adapters) }}
@@ -175,6 +184,10 @@ h2 {
   color: var(--brick-text);
 }
 
+.because {
+  margin: var(--space-2) 0;
+}
+
 .connect {
   margin: var(--space-6) 0 var(--space-2);
 }
@@ -187,14 +200,14 @@ h3 {
   margin: var(--space-7) 0 var(--space-1);
 }
 
-.lines {
+.facts {
   margin: 0;
   padding: 0;
   border-top: 1px solid var(--line);
   list-style: none;
 }
 
-.lines li {
+.facts li {
   padding: var(--space-3) 0;
   border-bottom: 1px solid var(--line);
   line-height: 1.35;
@@ -206,17 +219,6 @@ h3 {
 
 .fact::first-letter {
   text-transform: uppercase;
-}
-
-.changes li {
-  display: flex;
-  gap: var(--space-6);
-  justify-content: space-between;
-}
-
-.changes .figures {
-  font-weight: 640;
-  white-space: nowrap;
 }
 
 .small {

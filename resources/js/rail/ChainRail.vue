@@ -212,7 +212,7 @@ const verdictKw = computed(() => {
 <style scoped>
 .rail {
   display: grid;
-  grid-template-columns: 118px minmax(0, 1fr) 250px;
+  grid-template-columns: 126px minmax(0, 1fr) 250px;
   gap: var(--space-7);
   align-items: center;
   min-height: 104px;
@@ -297,12 +297,8 @@ const verdictKw = computed(() => {
 }
 
 .why {
-  display: -webkit-box;
-  overflow: hidden;
   font-size: var(--size-small);
-  line-height: 1.3;
-  -webkit-box-orient: vertical;
-  -webkit-line-clamp: 3;
+  line-height: 1.25;
 }
 
 .folded {
@@ -347,11 +343,8 @@ const verdictKw = computed(() => {
   }
 
   .folded .names {
-    overflow: hidden;
-    max-width: 46vw;
     font-size: var(--size-small);
-    text-overflow: ellipsis;
-    white-space: nowrap;
+    line-height: 1.2;
   }
 
   .verdict {

@@ -1,0 +1,68 @@
+import { type Page } from '@playwright/test';
+
+/**
+ * What of the page's text can't be read where it stands, one line each: text that runs out of the block it belongs to, out of the window, or out of a
+ * drawing; and a box that hides a part of what is in it. A table that is meant to be moved sideways says so with `data-sideways`.
+ */
+export async function cutOff(page: Page): Promise<string[]> {
+  return page.evaluate(() => {
+    const SLACK = 1.5;
+    const found = new Set<string>();
+    const name = (e: Element): string => {
+      const own = e.id ? `#${e.id}` : [...e.classList].map((c) => `.${c}`).join('');
+      return `${e.tagName.toLowerCase()}${own}`;
+    };
+    const path = (e: Element): string => (e.parentElement ? `${name(e.parentElement)} > ${name(e)}` : name(e));
+    const isAside = (e: Element): boolean => e.closest('[data-sideways], .sr-only, .skip, [inert], [aria-hidden="true"]') !== null;
+    const box = (e: Element): Element => {
+      let at: Element = e;
+      while (at.parentElement && /^(inline|contents)/.test(getComputedStyle(at).display)) {
+        if (getComputedStyle(at).display.startsWith('inline-')) {
+          return at;
+        }
+        at = at.parentElement;
+      }
+      return at;
+    };
+    const quote = (text: string): string => `"${text.trim().replace(/\s+/g, ' ').slice(0, 60)}"`;
+
+    const texts = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+    for (let node = texts.nextNode(); node; node = texts.nextNode()) {
+      const parent = node.parentElement;
+      const text = node.textContent ?? '';
+      if (!parent || text.trim() === '' || isAside(parent) || !parent.checkVisibility({ visibilityProperty: true })) {
+        continue;
+      }
+      if (['SCRIPT', 'STYLE', 'OPTION', 'TEXTAREA', 'NOSCRIPT', 'TITLE'].includes(parent.tagName.toUpperCase())) {
+        continue;
+      }
+      const range = document.createRange();
+      range.selectNodeContents(node);
+      const rects = [...range.getClientRects()].filter((r) => r.width > 0 && r.height > 0);
+      const svg = parent.closest('svg');
+      const edge = (svg ?? box(parent)).getBoundingClientRect();
+      for (const rect of rects) {
+        const over = Math.max(rect.right - edge.right, edge.left - rect.left, svg ? rect.bottom - edge.bottom : 0);
+        if (over > SLACK) {
+          found.add(`${quote(text)} runs ${over.toFixed(0)} px out of ${path(svg ?? box(parent))}`);
+        }
+        if (rect.right > document.documentElement.clientWidth + SLACK) {
+          found.add(`${quote(text)} runs out of the window in ${path(parent)}`);
+        }
+      }
+    }
+    for (const e of document.body.querySelectorAll('*')) {
+      if (isAside(e) || !e.checkVisibility({ visibilityProperty: true }) || e.closest('svg')) {
+        continue;
+      }
+      const { overflowX, overflowY } = getComputedStyle(e);
+      if (overflowX !== 'visible' && e.scrollWidth > e.clientWidth + SLACK && e.clientWidth > 0 && !/^(INPUT|SELECT|TEXTAREA)$/.test(e.tagName)) {
+        found.add(`${path(e)} is ${String(e.scrollWidth - e.clientWidth)} px too narrow for ${quote(e.textContent ?? '')}`);
+      }
+      if (/hidden|clip/.test(overflowY) && e.scrollHeight > e.clientHeight + 3 && e.clientHeight > 0 && (e.textContent ?? '').trim() !== '') {
+        found.add(`${path(e)} hides ${String(e.scrollHeight - e.clientHeight)} px of ${quote(e.textContent ?? '')}`);
+      }
+    }
+    return [...found];
+  });
+}
