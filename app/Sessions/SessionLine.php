@@ -39,13 +39,22 @@ final class SessionLine
      */
     private function summary(array $kept, Verdict $verdict): array
     {
-        $finding = $kept['finding'] ?? null;
-        $message = Message::fromArray($finding);
+        $finding = $this->said($kept['finding'] ?? null);
+        $says = array_values(array_filter(array_map($this->said(...), is_array($kept['says'] ?? null) ? $kept['says'] : []), is_string(...)));
 
         return [
             ...$kept,
             'verdict_words' => $this->voice->begin($verdict->message()),
-            'finding' => $message === null ? (is_string($finding) ? $finding : null) : $this->voice->say($message),
+            'finding' => $finding,
+            // A session that was finished before the log said more has its first finding.
+            'says' => $says === [] && $finding !== null ? [$finding] : $says,
         ];
+    }
+
+    private function said(mixed $kept): ?string
+    {
+        $message = Message::fromArray($kept);
+
+        return $message === null ? (is_string($kept) ? $kept : null) : $this->voice->say($message);
     }
 }

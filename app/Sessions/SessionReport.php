@@ -14,6 +14,8 @@ use Harmozon\Core\Record\Judgement;
 use Harmozon\Core\Record\Trace;
 use Harmozon\Core\Review\Counted;
 use Harmozon\Core\Review\DutyStrip;
+use Harmozon\Core\Review\LogWords;
+use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
 
 /** Asks the core to judge a stored session, and puts its answer into words of the API. */
@@ -99,6 +101,7 @@ final class SessionReport
 
         return [$judgement->verdict->value, [
             'finding' => isset($judgement->findings[0]) ? $judgement->findings[0]->toArray() : null,
+            'says' => array_map(static fn (Message $m): array => $m->toArray(), LogWords::of($read->recorded)),
             'held_back' => $this->review->line($read->recorded),
             'readings' => $measured->count->all,
             'minutes' => $measured->count->lastTs === null ? null : round($measured->count->lastTs / 60, 1),

@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import type { Page } from '@playwright/test';
-import { choose, expect, openDemo, test } from './support';
+import { choose, expect, openDemo, readingsFile, test } from './support';
 
 // From a session to what it proves: the report, two sessions compared, plates changed since, what the log adds up to.
 
@@ -97,10 +97,11 @@ test('the log is looked through, added up, and the address keeps it', async ({ p
   await openDemo(page);
   await page.goto('/log');
   await expect(page.getByText('15 sessions, newest first.')).toBeVisible();
+  await page.getByRole('button', { name: 'Filter' }).click();
   await page.getByLabel('Limited by').selectOption('a derated stall');
   await expect(page.getByText('1 session, newest first.')).toBeVisible();
   await expect(page.getByRole('link').filter({ hasText: 'Sorrel at Fernway 400' })).toContainText(
-    'A derated stall cost',
+    'a derated stall cost',
   );
   await page.reload();
   await expect(page.getByText('1 session, newest first.')).toBeVisible();
@@ -111,6 +112,38 @@ test('the log is looked through, added up, and the address keeps it', async ({ p
   await expect(page.getByText('No session matches.')).toBeVisible();
   await page.getByRole('button', { name: 'Show the whole log' }).click();
   await expect(page.getByRole('region', { name: 'Totals' })).toContainText('Brindle');
+
+  // What was picked to be compared stands in the address too, and a session of elsewhere is dropped from it.
+  const picks = page.getByRole('checkbox', { name: /compare Brindle/ });
+  await picks.nth(0).check();
+  await picks.nth(1).check();
+  await expect(page.getByRole('region', { name: 'Two sessions compared' })).toContainText('compared with');
+  await page.reload();
+  await expect(page.getByRole('region', { name: 'Two sessions compared' })).toContainText('compared with');
+  await page.goto('/log?compare=01ARZ3NDEKTSV4RRFFQ69G5FAV');
+  await expect(page).toHaveURL(/\/log$/);
+});
+
+test('a chain that must not be connected has no start; a session of it is entered from the log, marked', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await choose(page, 'Dray', 'Ostler, second generation');
+  const why = page.getByRole('complementary', { name: 'Why' });
+  await expect(why.getByRole('button', { name: 'Connect this chain' })).toHaveCount(0);
+  await why.getByRole('link', { name: 'Log' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Enter a past session' });
+  await expect(dialog.getByLabel('Adapter')).toHaveValue(/.+/);
+  await dialog.getByLabel('h', { exact: true }).fill('3');
+  await dialog.getByRole('button', { name: 'Enter session' }).click();
+  await page.getByLabel('Load a readings file').setInputFiles(readingsFile());
+  await expect(page.getByText('readings added')).toBeVisible();
+  await page.getByRole('button', { name: 'Finish session' }).click();
+  await expect(page.getByText(/Harmozon advises against this chain/).first()).toBeVisible();
+  await page.goto('/log');
+  await expect(page.getByRole('link').filter({ hasText: 'Dray at Ostler, second generation' }).first()).toContainText(
+    /advises against/,
+  );
 });
 
 test('a learned curve is taken and given back', async ({ page }) => {

@@ -29,7 +29,11 @@ test('nothing is cut off in any Why', async ({ page }) => {
   await page.setViewportSize({ width: 320, height: 700 });
   for (const chain of kinds) {
     await choose(page, chain?.car ?? '', chain?.outlet ?? '');
-    for (const [width, height] of [[390, 844], [640, 400], [320, 700]] as const) {
+    for (const [width, height] of [
+      [390, 844],
+      [640, 400],
+      [320, 700],
+    ] as const) {
       await page.setViewportSize({ width, height });
       expect.soft(await cutOff(page), `${chain?.car ?? ''} at ${chain?.outlet ?? ''}, ${String(width)} px`).toEqual([]);
     }

@@ -49,15 +49,27 @@ final class Headline
     /** @return list<Message> */
     private static function costs(Recorded $session): array
     {
+        $cost = self::dearest($session->diagnosis) ?? self::slowest($session->diagnosis);
+        $limit = self::limit($session);
+
+        return match (true) {
+            $cost !== null => [...($limit === null ? [] : [$limit]), $cost->finding->tryNext],
+            $session->diagnosis->grade !== null => [Message::of('headline.no_loss')],
+            default => [],
+        };
+    }
+
+    /** What made it longer, where the first sentence does not say so already: than forecast, or than the car alone would take. */
+    public static function limit(Recorded $session): ?Message
+    {
         $dearest = self::dearest($session->diagnosis);
         $slow = self::slowest($session->diagnosis);
 
         return match (true) {
-            $dearest !== null && self::isSound($session) => [$dearest->finding->tryNext],
-            $dearest !== null => [Message::of('headline.lost', minutes: Amount::minutes($dearest->loss->minutes), cause: $dearest->finding->cause->message()), $dearest->finding->tryNext],
-            $slow !== null => [Message::of('headline.behind_car', minutes: Amount::minutes($slow->loss->behindCarMinutes), cause: $slow->finding->cause->message()), $slow->finding->tryNext],
-            $session->diagnosis->grade !== null => [Message::of('headline.no_loss')],
-            default => [],
+            $dearest !== null && self::isSound($session) => null,
+            $dearest !== null => Message::of('headline.lost', minutes: Amount::minutes($dearest->loss->minutes), cause: $dearest->finding->cause->message()),
+            $slow !== null => Message::of('headline.behind_car', minutes: Amount::minutes($slow->loss->behindCarMinutes), cause: $slow->finding->cause->message()),
+            default => null,
         };
     }
 

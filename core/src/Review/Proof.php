@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Review;
 
+use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Equipment\Quantity;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
@@ -28,7 +29,7 @@ final class Proof
             if ($continuous === null) {
                 $proof[] = Message::of('proof.nothing', adapter: $adapter->name);
             } else {
-                $proof[] = Message::of('proof.continuous', adapter: $adapter->name, amps: Amount::amps($continuous * ($adapter->rating->plate->continuousA ?? 0.0)), limit: Amount::amps($adapter->rating->plate->continuousA));
+                $proof[] = self::continuous($adapter, $continuous);
             }
             if ($continuous !== null && $continuous < self::GENTLE) {
                 $proof[] = Message::of('proof.gentle');
@@ -39,5 +40,26 @@ final class Proof
         }
 
         return $proof;
+    }
+
+    /** What the first adapter that is proven by it carried for ten minutes. */
+    public static function carried(Recorded $session): ?Message
+    {
+        foreach ($session->answer->chain->adapters as $i => $adapter) {
+            $continuous = ($session->judgement->proven[$i] ?? null)?->ofContinuous;
+            if ($continuous !== null) {
+                return self::continuous($adapter, $continuous);
+            }
+        }
+
+        return null;
+    }
+
+    /** @param  float  $share  of its continuous amps */
+    private static function continuous(Adapter $adapter, float $share): Message
+    {
+        $rated = $adapter->rating->plate->continuousA;
+
+        return Message::of('proof.continuous', adapter: $adapter->name, amps: Amount::amps($share * ($rated ?? 0.0)), limit: Amount::amps($rated));
     }
 }

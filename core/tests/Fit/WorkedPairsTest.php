@@ -162,6 +162,7 @@ final class WorkedPairsTest extends TestCase
     {
         yield 'an account is a matter of preparing' => [Cases::file(outlet: ['access' => ['kind' => 'account']]), Outcome::Charges, 150.0, GateName::Access, Result::Caution, 'account'];
         yield 'admitted make' => [Cases::file(outlet: ['access' => ['kind' => 'makes', 'makes' => ['ostler']]]), Outcome::Charges, 150.0, GateName::Access, Result::Pass, 'accepted'];
+        yield 'admitted make, typed in another case' => [Cases::file(outlet: ['access' => ['kind' => 'makes', 'makes' => ['Ostler ']]]), Outcome::Charges, 150.0, GateName::Access, Result::Pass, 'accepted'];
         yield 'make not admitted' => [Cases::file(outlet: ['access' => ['kind' => 'makes', 'makes' => ['sluice']]]), Outcome::WontCharge, 0.0, GateName::Access, Result::Fail, "isn't accepted"];
         yield 'nobody knows whether the make is admitted' => [Cases::file(car: ['programmes' => null], outlet: ['access' => ['kind' => 'makes', 'makes' => ['ostler']]]), Outcome::Unverified, 150.0, GateName::Access, Result::Unknown];
         yield 'reserved for owners, a stranger' => [Cases::file(car: ['programmes' => []], outlet: ['access' => ['kind' => 'owners_only']]), Outcome::WontCharge, 0.0, GateName::Access, Result::Fail, "Test car isn't on its list"];

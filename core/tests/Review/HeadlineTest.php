@@ -7,6 +7,7 @@ namespace Harmozon\Core\Tests\Review;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Review\Headline;
+use Harmozon\Core\Review\LogWords;
 use Harmozon\Core\Review\Memory\Sums;
 use Harmozon\Core\Review\Memory\Visit;
 use Harmozon\Core\Review\Proof;
@@ -80,6 +81,20 @@ final class HeadlineTest extends TestCase
     public function test_a_visit_that_was_kept_without_power(): void
     {
         self::assertNull(Visit::fromArray(['outlet' => 'post'])->peakKw);
+    }
+
+    public function test_a_line_of_the_log_says_what_it_came_to_what_limited_it_and_what_it_proved(): void
+    {
+        $says = static fn (Recorded $session): array => array_map(Say::it(...), LogWords::of($session));
+        $gentle = $says(self::session(50.0, self::ADAPTED));
+        self::assertSame(Say::it(Headline::of(self::session(50.0, self::ADAPTED))), $gentle[0]);
+        self::assertContains('A1 carried 147 A for 10 minutes; rated 300 A continuous.', $gentle);
+        self::assertSame(['Within all ratings.'], $says(self::session(150.0, soc: false)));
+
+        // A chain that was advised against is marked before anything else, once.
+        $refused = $says(self::session(50.0, [...self::ADAPTED, 'outlet.signalling' => ['can_chademo']]));
+        self::assertStringStartsWith('Harmozon advises against this chain (fits, won\'t charge): ', $refused[0]);
+        self::assertCount(1, array_filter($refused, static fn (string $said): bool => str_starts_with($said, 'Harmozon advises')));
     }
 
     /** @param  array<string, mixed>  $changes */

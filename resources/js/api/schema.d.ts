@@ -2758,6 +2758,8 @@ export interface components {
         Summary: {
             verdict_words: string;
             finding: components["schemas"]["TextOrNull"];
+            /** @description What it came to, what limited it and what it proved, the most important first */
+            says: string[];
             /** @description What cost the most minutes against the forecast; absent in sessions finished before that was told */
             held_back?: null | {
                 cause: string;

@@ -76,7 +76,7 @@ watch([() => board.kit, () => board.policy], () => rail.refresh());
 
 <template>
   <div class="board-stage">
-    <section class="board" aria-labelledby="board-title" data-scrolls>
+    <section class="board" aria-labelledby="board-title" data-scrolls data-sideways>
       <h1 id="board-title" class="sr-only">{{ say('board.title') }}</h1>
       <!-- On a wide screen the switches stand in the strip, so that the board keeps its height. -->
       <Teleport defer to="#stage-tools" :disabled="!isWide">

@@ -100,7 +100,9 @@ defineExpose({ focus: () => heading.value?.focus() });
         </Said>
       </p>
       <p v-else class="connect">
-        <RouterLink to="/connect">{{ answer.flows === 'maybe' ? say('why.connect_to_see') : say('why.record_anyway') }}</RouterLink>
+        <RouterLink to="/connect">{{
+          answer.flows === 'maybe' ? say('why.connect_to_see') : say('why.record_anyway')
+        }}</RouterLink>
       </p>
       <template v-if="answer.rests_on.length > 0">
         <h3>{{ say('why.rests_on') }}</h3>

@@ -154,9 +154,16 @@ async function begin(): Promise<void> {
       <p v-else-if="visitError" class="complaint" role="alert">{{ visitError }}</p>
       <p v-else class="quiet waits" role="status">{{ say('connect.steps_coming') }}</p>
     </div>
-    <div class="begins">
+    <p v-if="isHazard" class="quiet">
+      <Said code="why.run_anyway">
+        <template #log
+          ><RouterLink to="/log?enter=chain">{{ say('screen.log') }}</RouterLink></template
+        >
+      </Said>
+    </p>
+    <div v-else class="begins">
       <h2>{{ say('connect.begin') }}</h2>
-      <p class="quiet">{{ isBarred ? say('connect.write_down_how') : say('connect.begin_how') }}</p>
+      <p class="quiet">{{ answer.flows === 'no' ? say('connect.write_down_how') : say('connect.begin_how') }}</p>
       <label for="stall">{{ say('connect.stall_label') }}</label>
       <input id="stall" v-model="stall" list="stalls" maxlength="60" autocomplete="off" class="text" />
       <datalist id="stalls"><option v-for="label in stalls" :key="label" :value="label" /></datalist>
@@ -166,13 +173,13 @@ async function begin(): Promise<void> {
       <p v-if="!account.may('record')" class="quiet">{{ say('connect.readers') }}</p>
       <el-button
         v-else
-        :type="isBarred ? 'default' : 'primary'"
+        :type="flows ? 'primary' : 'default'"
         size="large"
         class="begin"
         :loading="isBusy"
         @click="begin"
       >
-        {{ isHazard ? say('connect.write_down') : say('connect.start') }}
+        {{ answer.flows === 'no' ? say('connect.write_down') : say('connect.start') }}
       </el-button>
       <p v-if="forecast.main?.stop_words" class="caution">{{ forecast.main.stop_words }}</p>
       <p class="quiet small">{{ say('connect.handbooks') }}</p>

@@ -116,10 +116,6 @@ td {
   color: var(--ochre-text);
 }
 
-.acts {
-  white-space: nowrap;
-}
-
 .acts button {
   margin-left: var(--space-4);
   font-size: var(--size-small);

@@ -27,7 +27,7 @@ import ReadingForm from './ReadingForm.vue';
 import SmellOrHeat from './SmellOrHeat.vue';
 import StuckLatch from './StuckLatch.vue';
 import WhenNothingStarts from './WhenNothingStarts.vue';
-import { faceOf, isForgotten as forgotten, newestOf, sincePluggedS, triedRungs } from './sessionState';
+import { faceOf, isForgotten as forgotten, newestOf, sincePluggedS, skipsHandshake, triedRungs } from './sessionState';
 import { useReminders } from './useReminders';
 import type { OpenSession } from './useSession';
 import { useVisit, type Question, type Rung } from './useVisit';
@@ -77,7 +77,7 @@ const done = useSessionStorage<string[]>(`harmozon-steps-${props.id}`, []);
 const isParting = useSessionStorage(`harmozon-parting-${props.id}`, false);
 const isOnLadder = ref(false);
 /** Whoever wants to write down what is there before the current flows. */
-const skips = useSessionStorage(`harmozon-skips-${props.id}`, false);
+const skips = useSessionStorage(skipsHandshake(props.id), false);
 const edits = ref<Reading | null>(null);
 const smells = ref(false);
 const smell = ref<string | null>(null);
@@ -433,6 +433,7 @@ header .quiet span {
 
 .capture {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: var(--space-6);
   align-content: start;
 }

@@ -314,7 +314,7 @@ useShortcuts({ ' ': submit });
 <style scoped>
 .digits {
   display: grid;
-  grid-template-columns: repeat(4, 1fr);
+  grid-template-columns: repeat(4, minmax(0, 1fr));
   gap: var(--space-3);
 }
 
@@ -389,6 +389,7 @@ useShortcuts({ ' ': submit });
 
 .bottom {
   display: flex;
+  flex-wrap: wrap;
   gap: var(--space-5);
   align-items: flex-end;
   margin: var(--space-4) 0 var(--space-3);

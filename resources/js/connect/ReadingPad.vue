@@ -67,7 +67,7 @@ const rows = [
 <style scoped>
 .pad {
   display: grid;
-  grid-template-columns: repeat(4, 1fr);
+  grid-template-columns: repeat(4, minmax(0, 1fr));
   gap: var(--space-3);
   margin-top: var(--space-4);
 }

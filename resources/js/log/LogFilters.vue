@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useDebounceFn } from '@vueuse/core';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import { useGarage } from '@/stores/garage';
 import { useTerms } from '@/stores/terms';
 import TextButton from '@/ui/TextButton.vue';
@@ -52,36 +52,86 @@ const selects = computed(() => [
     ],
   },
 ]);
+const days = ['from', 'to'] as const;
+const isOpen = ref(false);
+/** What is asked for, in words, each to be dropped with one press. */
+const asked = computed(() => [
+  ...selects.value.flatMap((s) => {
+    const id = props.filter[s.key];
+    return id
+      ? [{ key: s.key, name: s.name, value: s.options.find((o) => o.id === id)?.words ?? say('log.gone') }]
+      : [];
+  }),
+  ...days.flatMap((key) => {
+    const value = props.filter[key];
+    return value ? [{ key, name: key === 'from' ? say('log.from') : say('log.to'), value }] : [];
+  }),
+]);
 </script>
 
 <template>
   <form class="filters" role="search" :aria-label="say('log.look')" @submit.prevent>
-    <label
-      ><span>{{ say('log.look') }}</span
-      ><input type="search" :value="filter.q ?? ''" autocomplete="off" @input="typed(valueOf($event))"
-    /></label>
-    <label v-for="s in selects" :key="s.key"
-      ><span>{{ s.name }}</span
-      ><select :value="props.filter[s.key] ?? ''" @change="emit('want', { [s.key]: valueOf($event) })">
-        <option value="">{{ say('log.any') }}</option>
-        <option v-for="o in s.options" :key="o.id" :value="o.id">{{ o.words }}</option>
-      </select></label
-    >
-    <label v-for="key in ['from', 'to'] as const" :key="key"
-      ><span>{{ key === 'from' ? say('log.from') : say('log.to') }}</span
-      ><input type="date" :value="filter[key] ?? ''" @change="emit('want', { [key]: valueOf($event) })"
-    /></label>
-    <TextButton v-if="isFiltered" @click="emit('all')">{{ say('log.all') }}</TextButton>
+    <div class="one">
+      <label
+        ><span class="sr-only">{{ say('log.look') }}</span
+        ><input
+          type="search"
+          :placeholder="say('log.look')"
+          :value="filter.q ?? ''"
+          autocomplete="off"
+          @input="typed(valueOf($event))"
+      /></label>
+      <TextButton :aria-expanded="isOpen" @click="isOpen = !isOpen">{{
+        isOpen ? say('log.fewer_filters') : say('log.filters')
+      }}</TextButton>
+      <TextButton
+        v-for="a in asked"
+        :key="a.key"
+        class="asked"
+        :aria-label="say('log.drop', a)"
+        @click="emit('want', { [a.key]: '' })"
+        >{{ say('log.asked', a) }} ×</TextButton
+      >
+      <TextButton v-if="isFiltered" @click="emit('all')">{{ say('log.all') }}</TextButton>
+    </div>
+    <div v-if="isOpen" class="all">
+      <label v-for="s in selects" :key="s.key"
+        ><span>{{ s.name }}</span
+        ><select :value="props.filter[s.key] ?? ''" @change="emit('want', { [s.key]: valueOf($event) })">
+          <option value="">{{ say('log.any') }}</option>
+          <option v-for="o in s.options" :key="o.id" :value="o.id">{{ o.words }}</option>
+        </select></label
+      >
+      <label v-for="key in days" :key="key"
+        ><span>{{ key === 'from' ? say('log.from') : say('log.to') }}</span
+        ><input type="date" :value="filter[key] ?? ''" @change="emit('want', { [key]: valueOf($event) })"
+      /></label>
+    </div>
   </form>
 </template>
 
 <style scoped>
 .filters {
+  margin-top: var(--space-5);
+}
+
+.one,
+.all {
   display: flex;
   flex-wrap: wrap;
   gap: var(--space-4) var(--space-6);
+  align-items: center;
+}
+
+.all {
   align-items: end;
-  margin-top: var(--space-5);
+  margin-top: var(--space-4);
+}
+
+.asked {
+  padding: 0 var(--space-4);
+  border: 1px solid var(--line-strong);
+  text-decoration: none;
 }
 
 label {

@@ -2,7 +2,6 @@
 import { computed } from 'vue';
 import type { SessionLine } from '@/api/client';
 import { useAccount } from '@/stores/account';
-import { useTerms } from '@/stores/terms';
 import VerdictStamp from './VerdictStamp.vue';
 import { day, hour, number } from '@/ui/figures';
 import { say } from '@/words/say';
@@ -11,15 +10,9 @@ import SparkCurve from './SparkCurve.vue';
 
 const props = defineProps<{ session: SessionLine; isPicked: boolean; canPick: boolean }>();
 const emit = defineEmits<{ pick: [] }>();
-const terms = useTerms();
 const account = useAccount();
 const to = computed(() => (props.session.finished_at ? `/log/${props.session.id}` : `/connect/${props.session.id}`));
 const through = computed(() => wayOf(props.session));
-/** What cost the most minutes against the forecast, where that is worth telling. */
-const held = computed(() => {
-  const lost = props.session.summary?.held_back;
-  return lost ? say('log.held', { cause: terms.title('cause', lost.cause), minutes: number(lost.minutes, 0) }) : '';
-});
 </script>
 
 <template>
@@ -32,9 +25,10 @@ const held = computed(() => {
       <span class="what">
         <strong>{{ say('connect.at', { car: session.vehicle.name, outlet: session.outlet.name }) }}</strong>
         <span class="quiet">{{ through }}</span>
-        <span v-if="held" class="held">{{ held }}</span>
+        <span v-for="said in session.summary?.says ?? []" :key="said" class="said">{{ said }}</span>
         <span v-if="session.note" class="note quiet">{{ session.note }}</span>
       </span>
+      <VerdictStamp :verdict="session.verdict" />
       <SparkCurve :points="session.summary?.spark ?? []" class="spark" />
       <dl class="figures">
         <div>
@@ -56,7 +50,6 @@ const held = computed(() => {
           </dd>
         </div>
       </dl>
-      <VerdictStamp :verdict="session.verdict" />
     </RouterLink>
     <label class="pick" :class="{ off: !canPick }">
       <input type="checkbox" :checked="isPicked" :disabled="!canPick" @change="emit('pick')" />
@@ -94,14 +87,13 @@ const held = computed(() => {
   opacity: 0.35;
 }
 
-.held {
-  font-size: var(--size-small);
-  font-weight: 600;
+.said {
+  font-size: var(--size-label);
 }
 
 .line {
   display: grid;
-  grid-template-columns: 104px minmax(0, 1fr) 130px 216px 236px;
+  grid-template-columns: 104px minmax(0, 1fr) 190px 120px 216px;
   gap: var(--space-7);
   align-items: center;
   padding: var(--space-5) var(--space-2);
@@ -128,10 +120,7 @@ const held = computed(() => {
 }
 
 .note {
-  overflow: hidden;
   font-size: var(--size-small);
-  text-overflow: ellipsis;
-  white-space: nowrap;
 }
 
 dl {
@@ -173,6 +162,12 @@ dd span {
   .when {
     flex-direction: row;
     gap: var(--space-4);
+  }
+}
+
+@media (width <= 480px) {
+  .line {
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

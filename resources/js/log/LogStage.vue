@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useIntersectionObserver, useMediaQuery } from '@vueuse/core';
-import { computed, ref, useTemplateRef } from 'vue';
-import type { SessionLine } from '@/api/client';
+import { computed, defineAsyncComponent, ref, useTemplateRef } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { useAccount } from '@/stores/account';
 import EmptyState from '@/ui/EmptyState.vue';
 import TextButton from '@/ui/TextButton.vue';
 import Said from '@/words/Said.vue';
@@ -10,9 +11,26 @@ import ComparePair from './ComparePair.vue';
 import LogChunk from './LogChunk.vue';
 import LogFilters from './LogFilters.vue';
 import LogSums from './LogSums.vue';
-import { FILTERS, useLog } from './useLog';
+import { useLog } from './useLog';
+import { usePicks } from './usePicks';
 
-const { sessions, total, next, error, filter, isFiltered, want, more } = useLog();
+/** What stands behind a press comes with the first press. */
+const EnterSession = defineAsyncComponent(() => import('./EnterSession.vue'));
+
+const { sessions, total, next, error, filter, isFiltered, want, showAll, more } = useLog();
+const { picked, isPicked, canPick, pick, unpick } = usePicks(sessions);
+const account = useAccount();
+const route = useRoute();
+const router = useRouter();
+/** A chain that must not be connected leads here from the board. */
+const isEntering = ref(route.query.enter !== undefined);
+
+function closeEntry(): void {
+  isEntering.value = false;
+  if (route.query.enter !== undefined) {
+    void router.replace({ query: { ...route.query, enter: undefined } });
+  }
+}
 const isWide = useMediaQuery('(width > 900px)');
 /** The sums above the list are there. */
 const isSettled = ref(false);
@@ -22,15 +40,6 @@ useIntersectionObserver(end, ([seen]) => seen?.isIntersecting && void more(), {
   rootMargin: '800px',
 });
 
-/** Picked to be compared: of one car, two at most. */
-const picked = ref<SessionLine[]>([]);
-const isPicked = (s: SessionLine) => picked.value.some((p) => p.id === s.id);
-const canPick = (s: SessionLine) =>
-  s.finished_at !== null &&
-  (isPicked(s) || (picked.value.length < 2 && picked.value.every((p) => p.vehicle.id === s.vehicle.id)));
-function pick(session: SessionLine): void {
-  picked.value = isPicked(session) ? picked.value.filter((p) => p.id !== session.id) : [...picked.value, session];
-}
 /** So many are drawn, or left out of the page, together. */
 const CHUNK = 20;
 const chunks = computed(() => {
@@ -54,19 +63,21 @@ const isEmpty = computed(() => sessions.value?.length === 0 && !isFiltered.value
     </p>
   </EmptyState>
   <section v-else class="log" aria-labelledby="log-title">
-    <h1 id="log-title">{{ say('log.title') }}</h1>
-    <p class="quiet" role="status">{{ say('log.count', { n: total }) }}</p>
-    <details :open="isWide || isFiltered" class="look">
-      <summary :class="{ none: isWide }">{{ say('log.look_and_sums') }}</summary>
-      <LogFilters
-        :filter="filter"
-        :is-filtered="isFiltered"
-        @want="want"
-        @all="want(Object.fromEntries(FILTERS.map((key) => [key, ''])))"
-      />
+    <header>
+      <div>
+        <h1 id="log-title">{{ say('log.title') }}</h1>
+        <p class="quiet" role="status">{{ say('log.count', { n: total }) }}</p>
+      </div>
+      <TextButton v-if="account.may('record')" aria-haspopup="dialog" @click="isEntering = true">{{
+        say('enter.title')
+      }}</TextButton>
+    </header>
+    <LogFilters :filter="filter" :is-filtered="isFiltered" @want="want" @all="showAll" />
+    <details :open="isWide" class="look">
+      <summary :class="{ none: isWide }">{{ say('log.sums') }}</summary>
       <LogSums :filter="filter" @settled="isSettled = true" />
     </details>
-    <ComparePair v-if="picked.length > 0" :pair="picked" @none="picked = []" />
+    <ComparePair v-if="picked.length > 0" :pair="picked" @none="unpick" />
     <div v-show="isSettled" class="sessions">
       <LogChunk
         v-for="(chunk, i) in chunks"
@@ -85,6 +96,16 @@ const isEmpty = computed(() => sessions.value?.length === 0 && !isFiltered.value
       </TextButton>
     </p>
   </section>
+  <el-dialog
+    :model-value="isEntering"
+    :title="say('enter.title')"
+    width="min(520px, 94%)"
+    append-to-body
+    destroy-on-close
+    @close="closeEntry"
+  >
+    <EnterSession @cancel="closeEntry" />
+  </el-dialog>
 </template>
 
 <style scoped>
@@ -92,6 +113,14 @@ const isEmpty = computed(() => sessions.value?.length === 0 && !isFiltered.value
   max-width: 1160px;
   margin: 0 auto;
   padding: var(--space-7) var(--space-8) var(--space-10);
+}
+
+header {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--space-3) var(--space-7);
+  align-items: baseline;
+  justify-content: space-between;
 }
 
 .sessions {

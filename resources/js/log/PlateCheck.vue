@@ -42,54 +42,50 @@ function more(row: PlateRow): string {
 <template>
   <section aria-labelledby="plates-title">
     <h2 id="plates-title">{{ say('plates.title') }}</h2>
-    <div class="scroll" role="region" :aria-label="say('plates.scroll')" tabindex="0">
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">{{ say('plates.piece') }}</th>
-            <th scope="col" class="n">{{ say('plates.peak') }}</th>
-            <th scope="col" class="n">{{ say('plates.limit') }}</th>
-            <th scope="col" class="n">{{ say('plates.margin') }}</th>
-            <th scope="col" class="wide">
-              <span class="sr-only">{{ say('plates.share_long') }}</span>
-            </th>
-            <th scope="col" class="n">{{ say('plates.share') }}</th>
-            <th scope="col">{{ say('plates.state') }}</th>
-            <th scope="col">{{ say('plates.more') }}</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr
-            v-for="(row, i) in rows"
-            :key="row.link + row.quantity"
-            :class="[row.state, { first: rows[i - 1]?.link !== row.link }]"
-          >
-            <th scope="row">
-              <span :class="{ 'sr-only': rows[i - 1]?.link === row.link }">{{ row.name }}</span>
-            </th>
-            <td class="n figures">
-              {{ row.peak === null ? number(null) : quantity(row.peak, row.quantity) }}
-            </td>
-            <td class="n figures">{{ row.limit === null ? say('figure.unknown') : limit(row) }}</td>
-            <td class="n figures">{{ margin(row) }}</td>
-            <td class="wide"><PlateBar v-if="row.utilisation !== null" :row="row" /></td>
-            <td class="n figures">{{ percent(row.utilisation) }}</td>
-            <td class="state">{{ terms.words('plate_state', row.state) }}</td>
-            <td class="more">
-              {{ more(row) }}
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
+    <table>
+      <thead>
+        <tr>
+          <th scope="col">{{ say('plates.piece') }}</th>
+          <th scope="col" class="n">{{ say('plates.peak') }}</th>
+          <th scope="col" class="n">{{ say('plates.limit') }}</th>
+          <th scope="col" class="n">{{ say('plates.margin') }}</th>
+          <th scope="col" class="wide">
+            <span class="sr-only">{{ say('plates.share_long') }}</span>
+          </th>
+          <th scope="col" class="n">{{ say('plates.share') }}</th>
+          <th scope="col">{{ say('plates.state') }}</th>
+          <th scope="col">{{ say('plates.more') }}</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr
+          v-for="(row, i) in rows"
+          :key="row.link + row.quantity"
+          :class="[row.state, { first: rows[i - 1]?.link !== row.link }]"
+        >
+          <th scope="row">
+            <span :class="{ 'sr-only': rows[i - 1]?.link === row.link }">{{ row.name }}</span>
+          </th>
+          <td class="n figures" :data-name="say('plates.peak')">
+            {{ row.peak === null ? number(null) : quantity(row.peak, row.quantity) }}
+          </td>
+          <td class="n figures" :data-name="say('plates.limit')">
+            {{ row.limit === null ? say('figure.unknown') : limit(row) }}
+          </td>
+          <td class="n figures" :data-name="say('plates.margin')">{{ margin(row) }}</td>
+          <td class="wide"><PlateBar v-if="row.utilisation !== null" :row="row" /></td>
+          <td class="n figures" :data-name="say('plates.share')">{{ percent(row.utilisation) }}</td>
+          <td class="state">{{ terms.words('plate_state', row.state) }}</td>
+          <td class="more">
+            {{ more(row) }}
+          </td>
+        </tr>
+      </tbody>
+    </table>
   </section>
 </template>
 
 <style scoped>
-.scroll {
-  overflow-x: auto;
-}
-
 table {
   width: 100%;
   margin-top: var(--space-3);
@@ -151,5 +147,51 @@ tbody tr.first {
 .not_measured .state {
   color: var(--ink-soft);
   font-weight: 500;
+}
+
+/* On a phone a rating is a block: its name, four figures in two lines, and the rest below. */
+@media (width <= 720px) {
+  thead {
+    position: absolute;
+    overflow: hidden;
+    width: 1px;
+    height: 1px;
+    clip-path: inset(50%);
+  }
+
+  tbody tr {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 0 var(--space-6);
+    padding: var(--space-3) 0;
+    border-bottom: 1px solid var(--line);
+  }
+
+  th,
+  td {
+    padding: 0;
+  }
+
+  tbody th,
+  .wide,
+  .state,
+  .more {
+    grid-column: 1 / -1;
+  }
+
+  .wide {
+    width: auto;
+  }
+
+  .n {
+    display: flex;
+    justify-content: space-between;
+  }
+
+  .n::before {
+    color: var(--ink-soft);
+    content: attr(data-name);
+    font-size: var(--size-small);
+  }
 }
 </style>

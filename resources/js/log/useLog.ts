@@ -29,9 +29,11 @@ export function useLog() {
   const isFiltered = computed(() => Object.keys(filter.value).length > 0);
 
   async function want(changes: Filter): Promise<void> {
-    const query = Object.fromEntries(Object.entries({ ...filter.value, ...changes }).filter(([, value]) => value));
+    const query = Object.fromEntries(Object.entries({ ...route.query, ...changes }).filter(([, value]) => value));
     await router.replace({ path: route.path, query });
   }
+
+  const showAll = (): Promise<void> => want(Object.fromEntries(FILTERS.map((key) => [key, ''])));
 
   async function page(after: string | null): Promise<void> {
     const mine = ++asked;
@@ -63,5 +65,5 @@ export function useLog() {
 
   watch(filter, () => page(null), { immediate: true });
 
-  return { sessions, total, next, error, filter, isFiltered, want, more };
+  return { sessions, total, next, error, filter, isFiltered, want, showAll, more };
 }

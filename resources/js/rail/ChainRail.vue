@@ -325,7 +325,7 @@ const verdictKw = computed(() => {
 
 @media (width <= 720px) {
   .rail {
-    grid-template-columns: auto minmax(0, 1fr);
+    grid-template-columns: minmax(11em, 1fr) minmax(0, auto);
     gap: var(--space-5);
     min-height: 48px;
     padding: var(--space-3) var(--space-6);
@@ -343,6 +343,7 @@ const verdictKw = computed(() => {
   }
 
   .folded .names {
+    min-width: 0;
     font-size: var(--size-small);
     line-height: 1.2;
   }

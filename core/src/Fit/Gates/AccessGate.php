@@ -60,7 +60,7 @@ final class AccessGate implements Gate
         if ($programmes === null) {
             return GateResult::unread(GateName::Access, [Unread::of(Fact::Programmes, $chain)]);
         }
-        $admitted = array_values(array_intersect($makes, $programmes));
+        $admitted = array_values(array_uintersect($makes, $programmes, static fn (string $a, string $b): int => strcasecmp(trim($a), trim($b))));
 
         return $admitted === []
             ? GateResult::fail(GateName::Access, self::notAdmitted($makes, $vehicle))

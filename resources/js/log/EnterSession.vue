@@ -1,0 +1,138 @@
+<script setup lang="ts">
+import { computed, reactive, watch } from 'vue';
+import { useRouter } from 'vue-router';
+import { api, ask } from '@/api/client';
+import { useGarage } from '@/stores/garage';
+import { useRail } from '@/stores/rail';
+import { skipsHandshake } from '@/connect/sessionState';
+import { useAttempt } from '@/ui/useAttempt';
+import TextButton from '@/ui/TextButton.vue';
+import { say } from '@/words/say';
+
+/** A session that was run without Harmozon, or against its advice: its chain and when it began; its readings follow. */
+const emit = defineEmits<{ cancel: [] }>();
+
+const garage = useGarage();
+const rail = useRail();
+const router = useRouter();
+const { isBusy, error, attempt } = useAttempt();
+const chosen = reactive({
+  car: rail.pick.vehicle ?? '',
+  charger: rail.pick.outlet ?? '',
+  adapter: rail.answer?.adapters[0] ?? '',
+  hours: '1',
+  minutes: '0',
+  note: '',
+});
+// After a reload the chain of the rail is known a moment later.
+watch(
+  () => rail.answer,
+  (answer) => (chosen.adapter ||= answer?.adapters[0] ?? ''),
+);
+const ageS = computed(
+  () => 3600 * Number(chosen.hours.replace(',', '.')) + 60 * Number(chosen.minutes.replace(',', '.')),
+);
+
+function enter(): Promise<void> {
+  return attempt(async () => {
+    const { session } = await ask(
+      api.POST('/sessions', {
+        body: {
+          vehicle: chosen.car,
+          outlet: chosen.charger,
+          adapters: chosen.adapter === '' ? [] : [chosen.adapter],
+          policy: 'any',
+          note: chosen.note,
+          age_s: ageS.value,
+        },
+      }),
+    );
+    // It ran already: nobody waits for its power.
+    sessionStorage.setItem(skipsHandshake(session.id), 'true');
+    await router.push(`/connect/${session.id}`);
+  });
+}
+</script>
+
+<template>
+  <form @submit.prevent="enter">
+    <p class="quiet">{{ say('enter.how') }}</p>
+    <label>
+      {{ say('log.car') }}
+      <select v-model="chosen.car" required>
+        <option v-for="v in garage.vehicles" :key="v.id" :value="v.id">{{ v.name }}</option>
+      </select>
+    </label>
+    <label>
+      {{ say('log.outlet') }}
+      <select v-model="chosen.charger" required>
+        <optgroup v-for="p in garage.places" :key="p.id" :label="p.name">
+          <option v-for="o in p.outlets" :key="o.id" :value="o.id">{{ o.name }}</option>
+        </optgroup>
+      </select>
+    </label>
+    <label>
+      {{ say('log.adapter') }}
+      <select v-model="chosen.adapter">
+        <option value="">{{ say('enter.direct') }}</option>
+        <option v-for="a in garage.adapters" :key="a.id" :value="a.id">
+          {{ say('rail.tagged', { tag: a.tag, name: a.name }) }}
+        </option>
+      </select>
+    </label>
+    <fieldset>
+      <legend>{{ say('enter.began') }}</legend>
+      <label class="ago"><input v-model="chosen.hours" inputmode="decimal" required /> {{ say('enter.hours') }}</label>
+      <label class="ago"
+        ><input v-model="chosen.minutes" inputmode="decimal" required /> {{ say('enter.minutes') }}</label
+      >
+    </fieldset>
+    <label>
+      {{ say('connect.note') }}
+      <input v-model="chosen.note" maxlength="1000" autocomplete="off" />
+    </label>
+    <p v-if="error" class="complaint" role="alert">{{ error }}</p>
+    <p class="acts">
+      <el-button type="primary" native-type="submit" :loading="isBusy">{{ say('enter.do') }}</el-button>
+      <TextButton @click="emit('cancel')">{{ say('enter.leave') }}</TextButton>
+    </p>
+  </form>
+</template>
+
+<style scoped>
+form,
+label {
+  display: flex;
+  flex-direction: column;
+}
+
+form {
+  gap: var(--space-5);
+}
+
+fieldset {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--space-6);
+  margin: 0;
+  padding: 0;
+  border: 0;
+}
+
+.ago {
+  flex-direction: row;
+  gap: var(--space-3);
+  align-items: center;
+}
+
+.ago input {
+  width: 5em;
+}
+
+.acts {
+  display: flex;
+  gap: var(--space-7);
+  align-items: center;
+  margin: 0;
+}
+</style>
