@@ -24,6 +24,7 @@ use Harmozon\Core\Fit\Narrowing;
 use Harmozon\Core\Fit\Outcome;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Json\Node;
+use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
 
 /** What a person's answers about a car come to so far, at the kinds of charger. Nothing is written. */
@@ -79,7 +80,7 @@ final class NewCarDraft
     /** @param  array<string, mixed>  $plate */
     private function car(array $plate): Vehicle
     {
-        return $this->reader->vehicle(Node::of(['id' => 'new', 'name' => 'new', ...(array) json_decode((string) json_encode($plate), true)]));
+        return $this->reader->vehicle(Node::of(['id' => 'new', 'name' => $this->voice->say(Message::of('app.this_car')), ...(array) json_decode((string) json_encode($plate), true)]));
     }
 
     /**

@@ -56,6 +56,28 @@ final class EventBook
         });
     }
 
+    /**
+     * Without those of a file that were noted by hand already: the session's own file, loaded again, says nothing new.
+     *
+     * @param  array<string, Event>  $events  by the ids of their rows
+     * @return array<string, Event>
+     */
+    public static function unknown(ChargeSession $session, array $events): array
+    {
+        if ($events === []) {
+            return [];
+        }
+        $known = $session->events()->get()->map(static fn (SessionEvent $e): string => self::saying($e->code, $e->t_ms, $e->detail))->all();
+
+        return array_filter($events, static fn (Event $e): bool => ! in_array(self::saying($e->code, $e->tMs, $e->detail), $known, true));
+    }
+
+    /** What was noted, to the second. */
+    private static function saying(EventCode $code, int $tMs, ?string $detail): string
+    {
+        return implode("\n", [$code->value, (string) intdiv($tMs, 1000), $detail ?? '']);
+    }
+
     /** Whether an adapter felt hot while it carried less than a half of what it may. */
     private static function isHotBelowItsRating(ChargeSession $session, Event $event): bool
     {

@@ -73,7 +73,7 @@ final class ReadingBook
                 throw SessionDoor::tooMany();
             }
 
-            return [$added, $this->events->note($session, $events)];
+            return [$added, $this->events->note($session, EventBook::unknown($session, $events))];
         });
     }
 

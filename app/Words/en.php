@@ -143,6 +143,7 @@ return [
     'console.cost_member' => '{cost}, {member} for members',
     'console.more_rejected' => 'and {count, plural, one {# line} other {# lines}} more left out',
     'console.rejected' => 'line {line} left out: {reason}',
+    'app.this_car' => 'this car',
     'app.visitors_closed' => 'This site answers only people who have an account. Ask a garage owner for an invitation.',
     'console.cost_at_least' => 'at least {cost}; not read: {parts}',
     'console.unused_columns' => 'Columns not used: {columns}',

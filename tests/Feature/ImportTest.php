@@ -90,6 +90,15 @@ final class ImportTest extends TestCase
         self::assertSame(20, $this->readings());
     }
 
+    public function test_the_sessions_own_file_loaded_again_notes_nothing_twice(): void
+    {
+        $this->postJson("/api/sessions/{$this->session->ulid}/events", ['events' => [['client_id' => '01ARZ3NDEKTSV4RRFFQ69G5FAV', 't_s' => 3.4, 'code' => 'plugged']]])->assertSuccessful();
+        $this->taken("t_s,kw,event\n0,0,\n3.4,0,plugged\n60,50,current_flows\n")->assertOk();
+        self::assertSame(['plugged', 'current_flows'], DB::table('session_events')->where('charge_session_id', $this->session->id)->orderBy('t_ms')->pluck('code')->all());
+        $this->taken($this->get("/api/sessions/{$this->session->ulid}/export.csv")->assertOk()->streamedContent());
+        self::assertSame(2, DB::table('session_events')->where('charge_session_id', $this->session->id)->count());
+    }
+
     public function test_what_was_corrected_by_hand_is_remembered_for_files_of_that_header(): void
     {
         $text = "Uhrzeit;P1;T1\n01.05.2026 10:00:00;50500;20\n01.05.2026 10:01:00;51000;21\n";

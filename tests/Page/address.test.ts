@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { fromAddress, saysAnything, toAddress, type Shown } from '@/frame/address';
+import { fromAddress, knownHere, saysAnything, toAddress, type Shown } from '@/frame/address';
 
 // What an answer depends on stands in the address.
 
@@ -61,4 +61,19 @@ test('what an address says in other words is usual', () => {
   ).toEqual(usual);
   expect(fromAddress({ need: '{"fromSoc":"20","toSoc":[1],"idleMinutes":5}' }).need).toEqual({ idleMinutes: 5 });
   expect(fromAddress({ need: '[1,2]' }).need).toEqual({});
+});
+
+test('pieces of another garage are dropped from an address', () => {
+  const knows = {
+    outlet: (id: string) => id === 'O1',
+    vehicle: (id: string) => id === 'V1',
+    adapter: (id: string) => id === 'A1',
+    tour: () => false,
+  };
+  const here = { ...usual, outlet: 'O1', vehicle: 'V1', adapters: ['A1'] };
+  expect(knownHere(here, knows)).toEqual(here);
+  expect(knownHere({ ...here, vehicle: 'V9', tour: 'T9' }, knows)).toEqual({ ...usual, outlet: 'O1' });
+  expect(knownHere({ ...here, adapters: ['A1', 'A9'] }, knows).adapters).toBeNull();
+  const [own, foreign] = ['O1', 'O9'].map((outlet) => ({ outlet, vehicle: 'V1', adapters: [] }));
+  expect(knownHere({ ...usual, beside: [own!, foreign!] }, knows).beside).toEqual([own]);
 });

@@ -26,6 +26,9 @@ final readonly class Amount
     ) {
     }
 
+    /** Of a share, as answers give it. */
+    private const SHARE_DECIMALS = 4;
+
     /** Below this many, with one decimal. */
     private static function finerBelow(int $many, ?float $value, Unit $unit): self
     {
@@ -60,7 +63,8 @@ final readonly class Amount
     /** A share of one, in percent. */
     public static function ofHundred(?float $share): self
     {
-        return self::percent($share === null ? null : 100 * $share);
+        // As rounded as answers give it, so that a page that rounds the answer comes to the same figure.
+        return self::percent($share === null ? null : 100 * round($share, self::SHARE_DECIMALS));
     }
 
     public static function minutes(?float $minutes): self

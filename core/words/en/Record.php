@@ -17,7 +17,7 @@ return [
     'plate_state.within' => 'within',
     'plate_state.close' => 'close',
     'plate_state.over' => 'over',
-    'plate_state.not_measured' => 'not measured',
+    'plate_state.not_measured' => "can't tell",
     'temperature_state.within' => 'within',
     'temperature_state.caution' => 'caution',
     'temperature_state.over' => 'over',

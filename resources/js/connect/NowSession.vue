@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { refDebounced, useMediaQuery, useSessionStorage } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
-import { useRouter } from 'vue-router';
+import { useRoute, useRouter } from 'vue-router';
 import type { Reading } from '@/api/client';
 import SessionCurve from '@/chart/SessionCurve.vue';
 import type { EventCode } from '@/offline/acts';
@@ -27,7 +27,7 @@ import ReadingForm from './ReadingForm.vue';
 import SmellOrHeat from './SmellOrHeat.vue';
 import StuckLatch from './StuckLatch.vue';
 import WhenNothingStarts from './WhenNothingStarts.vue';
-import { faceOf, isForgotten as forgotten, newestOf, sincePluggedS, skipsHandshake, triedRungs } from './sessionState';
+import { faceOf, isForgotten as forgotten, newestOf, sincePluggedS, triedRungs } from './sessionState';
 import { useReminders } from './useReminders';
 import type { OpenSession } from './useSession';
 import { useVisit, type Question, type Rung } from './useVisit';
@@ -77,7 +77,11 @@ const done = useSessionStorage<string[]>(`harmozon-steps-${props.id}`, []);
 const isParting = useSessionStorage(`harmozon-parting-${props.id}`, false);
 const isOnLadder = ref(false);
 /** Whoever wants to write down what is there before the current flows. */
-const skips = useSessionStorage(skipsHandshake(props.id), false);
+const skips = useSessionStorage(`harmozon-skips-${props.id}`, false);
+/** A session that ran already, entered from the log: nobody waits for its power. */
+if (useRoute().query.readings !== undefined) {
+  skips.value = true;
+}
 const edits = ref<Reading | null>(null);
 const smells = ref(false);
 const smell = ref<string | null>(null);
@@ -127,10 +131,10 @@ async function flows(): Promise<void> {
 }
 
 /** A rung was tried: it is kept, and the clock runs anew from the next plugging in. */
-async function tries(rung: Rung, at: string | null): Promise<void> {
-  await s.note('failed_start', at === null ? rung.code : `${rung.code}: ${at}`);
-  if (at !== null) {
-    await s.note('stall_changed', at);
+async function tries(rung: Rung, noted: string | null): Promise<void> {
+  await s.note('failed_start', noted === null ? rung.code : `${rung.code}: ${noted}`);
+  if (noted !== null && rung.code === 'another_stall') {
+    await s.note('stall_changed', noted);
   }
   if (rung.code !== 'read_screens' && rung.code !== 'next_stop') {
     await s.note('plugged');

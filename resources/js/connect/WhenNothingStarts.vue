@@ -1,14 +1,21 @@
 <script setup lang="ts">
+import { reactive } from 'vue';
 import { useForecast } from '@/stores/forecast';
 import TextButton from '@/ui/TextButton.vue';
-import { say } from '@/words/say';
+import { say, type Code } from '@/words/say';
 import type { Rung, Visit } from './useVisit';
 
 /** What to try when nothing starts, rung by rung; the next stall and the next stop are one tap away. */
 const props = defineProps<{ visit: Visit; tried: ReadonlySet<string> }>();
-const emit = defineEmits<{ tried: [rung: Rung, stall: string | null]; close: [] }>();
+const emit = defineEmits<{ tried: [rung: Rung, noted: string | null]; close: [] }>();
 
 const forecast = useForecast();
+/** What is written beside a rung: what the screens said, or what stands on the next stall. */
+const ASKED: Partial<Record<string, Code>> = { read_screens: 'ladder.message', another_stall: 'ladder.stall' };
+const written = reactive<Record<string, string>>({});
+const asks = (rung: Rung) => (rung.stalls.length === 0 ? ASKED[rung.code] : undefined);
+const noted = (rung: Rung) => written[rung.code]?.trim() || null;
+
 const stopsHere = (rung: Rung) => rung.code === 'next_stop';
 
 function leave(rung: Rung): void {
@@ -34,10 +41,19 @@ function leave(rung: Rung): void {
           >
             {{ say('ladder.go', { stall }) }}
           </button>
+          <label v-if="asks(rung)" class="asked">
+            {{ say(asks(rung)!) }}
+            <input v-model="written[rung.code]" maxlength="200" autocomplete="off" />
+          </label>
           <RouterLink v-if="stopsHere(rung)" class="way" to="/forecast" @click="leave(rung)">{{
             say('ladder.stops')
           }}</RouterLink>
-          <button v-else-if="rung.stalls.length === 0" type="button" class="way" @click="emit('tried', rung, null)">
+          <button
+            v-else-if="rung.stalls.length === 0"
+            type="button"
+            class="way"
+            @click="emit('tried', rung, noted(rung))"
+          >
             {{ tried.has(rung.code) ? say('ladder.again') : say('ladder.tried') }}
           </button>
         </span>
@@ -83,5 +99,15 @@ li {
   display: flex;
   flex-wrap: wrap;
   gap: var(--space-4);
+}
+.asked {
+  display: flex;
+  flex: 1 1 100%;
+  flex-direction: column;
+  font-size: var(--size-small);
+}
+
+.asked input {
+  min-height: 40px;
 }
 </style>

@@ -71,9 +71,6 @@ export function stateOf({ report, begun, held, heldCount }: Known, acts: Act[]):
   };
 }
 
-/** Where it is kept that nobody waits for a session's power. */
-export const skipsHandshake = (id: string): string => `harmozon-skips-${id}`;
-
 /** The four faces of an open session. */
 export type Face = 'handshake' | 'ladder' | 'now' | 'after';
 

@@ -70,6 +70,31 @@ export function fromAddress(query: LocationQuery): Shown {
   };
 }
 
+/** Without what this garage doesn't have: an address that was sent or kept may be of another one. */
+export function knownHere(
+  shown: Shown,
+  knows: {
+    outlet: (id: string) => boolean;
+    vehicle: (id: string) => boolean;
+    adapter: (id: string, outlet: string) => boolean;
+    tour: (id: string) => boolean;
+  },
+): Shown {
+  const isChain = (b: Beside): boolean =>
+    knows.outlet(b.outlet) && knows.vehicle(b.vehicle) && b.adapters.every((a) => knows.adapter(a, b.outlet));
+  const outlet = shown.outlet !== null && knows.outlet(shown.outlet) ? shown.outlet : null;
+  const vehicle = shown.vehicle !== null && knows.vehicle(shown.vehicle) ? shown.vehicle : null;
+  const isWhole = outlet !== null && vehicle !== null && shown.adapters?.every((a) => knows.adapter(a, outlet));
+  return {
+    ...shown,
+    outlet,
+    vehicle,
+    adapters: isWhole ? shown.adapters : null,
+    tour: shown.tour !== null && knows.tour(shown.tour) ? shown.tour : null,
+    beside: shown.beside.filter(isChain),
+  };
+}
+
 /** Whether an address says anything of it at all. */
 export const saysAnything = (query: LocationQuery): boolean =>
   ['at', 'car', 'by', 'tour', 'kit', 'policy', 'sheet', 'need', 'beside'].some((key) => key in query);

@@ -5,7 +5,7 @@ import { useBoard } from '@/stores/board';
 import { useGarage } from '@/stores/garage';
 import { useForecast } from '@/stores/forecast';
 import { useRail } from '@/stores/rail';
-import { fromAddress, saysAnything, toAddress } from './address';
+import { fromAddress, knownHere, saysAnything, toAddress } from './address';
 
 /** Whether two addresses say the same, in whatever order. */
 const same = (one: object, other: object): boolean => Object.keys(differences(one, other)).length === 0;
@@ -48,7 +48,15 @@ export function useAddress(isReady: Ref<boolean>): void {
         return;
       }
       isTaking = true;
-      const shown = fromAddress(route.query);
+      const shown = knownHere(fromAddress(route.query), {
+        outlet: (id) => garage.outlet(id) !== undefined,
+        vehicle: (id) => garage.vehicle(id) !== undefined,
+        adapter: (id, outlet) =>
+          garage.adapter(id) !== undefined ||
+          garage.outlet(outlet)?.spec.attached_adapter?.id === id ||
+          board.kit === 'buy',
+        tour: (id) => garage.tours.some((t) => t.id === id),
+      });
       garage.tourId = shown.tour;
       board.kit = shown.kit as typeof board.kit;
       board.policy = shown.policy as typeof board.policy;

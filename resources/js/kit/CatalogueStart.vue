@@ -9,10 +9,14 @@ import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 
 /** Begins a plate from a kind of the catalogue; what its own plate must tell is shown beside it. */
-const props = defineProps<{ what: 'chargers' | 'adapters' }>();
+const props = defineProps<{ what: 'chargers' | 'adapters'; place?: string }>();
 const emit = defineEmits<{ begin: [start: Start] }>();
 
 const catalogue = useCatalogue();
+/** Of many places, which one it would be added to. */
+const label = computed(() =>
+  props.place === undefined ? undefined : say('kit.add_outlet_to', { place: props.place }),
+);
 const isOpen = ref(false);
 const { error, attempt } = useAttempt();
 const wanted = ref('');
@@ -67,7 +71,7 @@ function hand(): void {
 </script>
 
 <template>
-  <TextButton aria-haspopup="dialog" @click="open">
+  <TextButton aria-haspopup="dialog" :aria-label="label" @click="open">
     {{ what === 'adapters' ? say('kit.add_adapter') : say('kit.add_outlet') }}
   </TextButton>
   <el-dialog

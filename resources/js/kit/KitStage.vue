@@ -204,7 +204,7 @@ const newCar = (): Draft => ({
             @click="attempt(() => edit.remove('places', p.id, p.name))"
           />
         </span>
-        <CatalogueStart v-if="account.may('edit')" what="chargers" @begin="beginOutlet($event, p.id)" />
+        <CatalogueStart v-if="account.may('edit')" :place="p.name" what="chargers" @begin="beginOutlet($event, p.id)" />
       </div>
       <div class="cards">
         <PlateCard

@@ -21,7 +21,7 @@ const emit = defineEmits<{ edit: []; remove: []; choose: [isChosen: boolean] }>(
 <template>
   <article class="card">
     <h3>
-      <span v-if="tag" class="tag">{{ tag }}</span>{{ name }}
+      <span v-if="tag" class="tag">{{ tag }}</span> {{ name }}
     </h3>
     <label v-if="choice" class="choose">
       <input

@@ -205,6 +205,12 @@ async function goOn(theirs: Found, next: Draft): Promise<void> {
         <h3>{{ group.title }}</h3>
         <TextButton
           v-if="group.under && !group.hasNoSwitch && !isBrief"
+          :aria-label="
+            say('button.of', {
+              act: isThere(group.under) ? say('editor.take_off') : say('editor.add'),
+              name: group.title,
+            })
+          "
           @click="set(group.under, isThere(group.under) ? null : (group.start ?? {}))"
         >
           {{ isThere(group.under) ? say('editor.take_off') : say('editor.add') }}

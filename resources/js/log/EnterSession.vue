@@ -4,7 +4,6 @@ import { useRouter } from 'vue-router';
 import { api, ask } from '@/api/client';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
-import { skipsHandshake } from '@/connect/sessionState';
 import { useAttempt } from '@/ui/useAttempt';
 import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
@@ -48,8 +47,7 @@ function enter(): Promise<void> {
       }),
     );
     // It ran already: nobody waits for its power.
-    sessionStorage.setItem(skipsHandshake(session.id), 'true');
-    await router.push(`/connect/${session.id}`);
+    await router.push({ path: `/connect/${session.id}`, query: { readings: '' } });
   });
 }
 </script>

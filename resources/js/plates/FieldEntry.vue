@@ -86,7 +86,7 @@ function speak(language: string, isSpoken: boolean): void {
 </script>
 
 <template>
-  <div class="entry" :class="[field.kind, { wrong: complaint }]">
+  <div class="entry" :class="[field.kind, { wrong: complaint, wide: field.isWide }]">
     <template v-if="field.kind === 'languages'">
       <fieldset>
         <legend>{{ field.label }}</legend>
@@ -171,6 +171,15 @@ legend {
   font-size: var(--size-small);
 }
 
+label::first-letter,
+legend::first-letter {
+  text-transform: uppercase;
+}
+
+.wide {
+  grid-column: span 2;
+}
+
 .origin {
   margin: 1px 0 0;
   color: var(--ink-faint);
@@ -213,7 +222,7 @@ fieldset label {
   border-color: var(--ink);
 }
 
-input:not([type]) {
+.typed input {
   width: 100%;
   min-width: 0;
   padding: var(--space-1) 0;
@@ -223,7 +232,7 @@ input:not([type]) {
   font-weight: 620;
 }
 
-.curve input:not([type]) {
+.curve .typed input {
   font-size: var(--size-label);
   font-weight: 500;
 }

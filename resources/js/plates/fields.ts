@@ -31,6 +31,8 @@ export interface Field {
   options?: readonly (readonly [value: string, words: string])[];
   /** Cannot be left empty. */
   needed?: boolean;
+  /** Its options are long. */
+  isWide?: boolean;
 }
 
 export interface FieldGroup {
@@ -98,8 +100,22 @@ function adapter(at: string, couplers: Options, sockets: Options, terms: ReturnT
       },
       fields: [
         ...(at === '' ? [] : [{ path: `${at}name`, label: say('editor.name'), kind: 'text' as const }]),
-        { path: `${at}input`, label: say('field.charger_side'), kind: 'choice', options: input, needed: true },
-        { path: `${at}output`, label: say('field.car_side'), kind: 'choice', options: couplers, needed: true },
+        {
+          path: `${at}input`,
+          label: say('field.charger_side'),
+          kind: 'choice',
+          options: input,
+          needed: true,
+          isWide: true,
+        },
+        {
+          path: `${at}output`,
+          label: say('field.car_side'),
+          kind: 'choice',
+          options: couplers,
+          needed: true,
+          isWide: true,
+        },
         { path: `${at}current`, label: say('field.wired_for'), kind: 'choice', options: options('current') },
       ],
     },
@@ -153,7 +169,14 @@ function inlet(i: number, couplers: Options, corners: Options): FieldGroup[] {
     {
       title: say('field.inlet', { n: i + 1 }),
       fields: [
-        { path: `${at}.coupler`, label: say('field.shape'), kind: 'choice', options: couplers, needed: true },
+        {
+          path: `${at}.coupler`,
+          label: say('field.shape'),
+          kind: 'choice',
+          options: couplers,
+          needed: true,
+          isWide: true,
+        },
         { path: `${at}.port`, label: say('field.corner'), kind: 'choice', options: corners },
       ],
     },
@@ -244,6 +267,7 @@ export function fieldsOf(
               kind: 'choice',
               options: [...couplers, ...sockets],
               needed: true,
+              isWide: true,
             },
             { path: 'current', label: say('field.gives'), kind: 'choice', options: currents, needed: true },
             { path: 'signalling', label: say('field.speaks'), kind: 'languages' },

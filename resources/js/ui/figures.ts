@@ -14,7 +14,7 @@ export function number(value: number | null | undefined, decimals = 0): string {
 export function percent(share: number | null | undefined): string {
   return share === null || share === undefined
     ? say('figure.none')
-    : say('figure.percent', { n: Math.round(share * 100) });
+    : say('figure.percent', { n: Math.round(Number((share * 100).toFixed(6))) });
 }
 
 /** Points of charge. */
