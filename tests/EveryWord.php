@@ -27,6 +27,7 @@ final class EveryWord
             'Catalogue: kinds of charger' => self::ofCatalogue("{$root}/core/catalogue/charger-kinds.json"),
             'Application: errors, mails, commands, print' => $ofApplication,
             'Page: board, account, plates' => self::ofPage("{$root}/resources/js/words/en.ts"),
+            'Page: glossary' => self::ofPage("{$root}/resources/js/words/en.glossary.ts"),
             'Page: the other stages' => self::ofPage("{$root}/resources/js/words/en.later.ts"),
         ];
     }

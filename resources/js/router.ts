@@ -108,6 +108,12 @@ export const router = createRouter({
       meta: { title: 'screen.new_car', stage: 'kit' },
     },
     {
+      path: '/glossary',
+      name: 'glossary',
+      component: worded(() => import('./frame/GlossaryScreen.vue')),
+      meta: { title: 'screen.glossary' },
+    },
+    {
       path: '/bench',
       name: 'bench',
       component: () => import('./bench/BenchStage.vue'),

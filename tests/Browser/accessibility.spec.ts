@@ -44,7 +44,7 @@ for (const walk of WALKS) {
       const looker = await Looker.at(browser, baseURL, walk);
       const { page } = looker;
       await openDemo(page);
-      for (const path of ['/you', '/kit', '/bench', '/log', '/nowhere']) {
+      for (const path of ['/you', '/kit', '/bench', '/log', '/glossary', '/nowhere']) {
         await page.goto(path);
         await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
         await looker.finds(path);

@@ -1,5 +1,5 @@
 import { type Page } from '@playwright/test';
-import { cell, demo, expect, test } from './support';
+import { cell, choose, demo, expect, openDemo, test } from './support';
 
 /** Tab until the focus stands on something with this name; fails when it cannot be reached. */
 async function tabTo(page: Page, name: RegExp): Promise<void> {
@@ -77,4 +77,27 @@ test('the whole way with the keyboard alone', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Log', level: 1 })).toBeVisible();
   await page.keyboard.press('1');
   await expect(page.getByRole('grid')).toBeVisible();
+});
+
+test('a term is explained where it stands, with the keyboard alone, and all of them together', async ({ page }) => {
+  await openDemo(page);
+  await choose(page, 'Marten', 'Fernway 150');
+  const term = page.getByRole('button', { name: 'protocol', exact: true });
+  await term.focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('How car and station talk before and during charging.')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByText('How car and station talk before and during charging.')).toBeHidden();
+  await expect(term).toBeFocused();
+  await page.keyboard.press('Enter');
+  await page.getByRole('link', { name: 'All terms' }).press('Enter');
+  await expect(page.getByRole('heading', { name: 'Glossary' })).toBeVisible();
+  await expect(page.getByText('How car and station talk before and during charging.')).toBeInViewport();
+  await expect(page.getByRole('term')).toHaveCount(34);
+
+  // On a phone there is no strip with shortcuts: help is in the head.
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.getByRole('button', { name: 'Help' }).click();
+  await page.getByRole('dialog', { name: 'Shortcuts' }).getByRole('link', { name: 'Glossary' }).click();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
 });

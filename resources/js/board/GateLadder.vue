@@ -2,6 +2,8 @@
 import { computed, defineAsyncComponent } from 'vue';
 import type { Gate } from '@/api/client';
 import { useTerms } from '@/stores/terms';
+import TermHint from '@/ui/TermHint.vue';
+import { OF_GATE } from '@/words/glossaryTerms';
 import { say } from '@/words/say';
 
 /** A form for a fact that nobody has read: most chains have none. */
@@ -27,7 +29,8 @@ const breaksAt = computed(() => {
         <path v-else class="cross" d="M3 3L13 13M13 3L3 13" />
       </svg>
       <span class="name"
-        ><span aria-hidden="true">{{ terms.words('gate', gate.gate) }}</span
+        ><TermHint v-if="OF_GATE[gate.gate]" :term="OF_GATE[gate.gate]!">{{ terms.words('gate', gate.gate) }}</TermHint
+        ><span v-else aria-hidden="true">{{ terms.words('gate', gate.gate) }}</span
         ><span class="sr-only">{{
           say('why.result', { gate: terms.words('gate', gate.gate), result: terms.words('result', gate.result) })
         }}</span></span

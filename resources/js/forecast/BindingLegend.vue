@@ -2,6 +2,8 @@
 import { computed, useId } from 'vue';
 import type { Forecast } from '@/api/client';
 import { duration } from '@/ui/figures';
+import TermHint from '@/ui/TermHint.vue';
+import { OF_BINDING } from '@/words/glossaryTerms';
 import { say } from '@/words/say';
 import HatchDefs from '@/chart/HatchDefs.vue';
 import { hatchOf } from '@/chart/hatch';
@@ -29,7 +31,8 @@ const rows = computed(() =>
         <HatchDefs v-if="i === 0" :prefix="hatch" />
         <rect x="0.5" y="0.5" width="25" height="15" :fill="row.fill" class="swatch" />
       </svg>
-      <span>{{ row.words }}</span>
+      <TermHint v-if="OF_BINDING[row.code]" :term="OF_BINDING[row.code]!">{{ row.words }}</TermHint>
+      <span v-else>{{ row.words }}</span>
       <span class="figures">{{ row.minutes < 1 ? say('figure.under_a_minute') : duration(row.minutes) }}</span>
     </li>
     <li>

@@ -6,7 +6,9 @@ import { useTheme } from '@/ui/useTheme';
 import { say } from '@/words/say';
 import LeaveDialog from './LeaveDialog.vue';
 
-/** Day or night, and the way out. */
+/** Day or night, help where there is no strip with shortcuts, and the way out. */
+defineProps<{ hasHelp?: boolean }>();
+const emit = defineEmits<{ help: [] }>();
 const account = useAccount();
 const theme = useTheme();
 const outbox = useOutbox();
@@ -27,6 +29,7 @@ async function leave(): Promise<void> {
       {{ theme.isNight() ? say('frame.day') : say('frame.night') }}
     </button>
     <slot />
+    <button v-if="hasHelp" type="button" class="plain-button" @click="emit('help')">{{ say('frame.help') }}</button>
     <RouterLink to="/you" class="plain-button" :title="account.me?.user.name">{{ say('frame.you') }}</RouterLink>
     <button type="button" class="plain-button" @click="leave">
       {{ say('frame.sign_out') }}

@@ -70,7 +70,7 @@ useShortcuts({
   <div class="frame">
     <a class="skip" href="#stage">{{ say('frame.skip') }}</a>
     <section class="top" :aria-label="say('frame.rail')">
-      <AccountTools class="by-hand" />
+      <AccountTools class="by-hand" has-help @help="showsKeys = true" />
       <ChainRail />
     </section>
     <QueueLine v-if="isReady" class="queue-line" />

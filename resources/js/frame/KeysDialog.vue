@@ -26,6 +26,9 @@ const keys: [string, Code][] = [
         <dd>{{ say(meaning) }}</dd>
       </template>
     </dl>
+    <p>
+      <RouterLink to="/glossary" @click="isOpen = false">{{ say('screen.glossary') }}</RouterLink>
+    </p>
   </el-dialog>
 </template>
 

@@ -8,7 +8,9 @@ import type { StandardLine } from '@/stores/edit';
 import StallsEntry from './StallsEntry.vue';
 import { useTerms } from '@/stores/terms';
 import { useUnits } from '@/stores/units';
+import TermHint from '@/ui/TermHint.vue';
 import TextButton from '@/ui/TextButton.vue';
+import { OF_FIELD } from '@/words/glossaryTerms';
 import { listed, say } from '@/words/say';
 
 /** One figure of a plate. Empty is not known. */
@@ -83,13 +85,18 @@ function speak(language: string, isSpoken: boolean): void {
   const rest = (spoken.value ?? []).filter((l) => l !== language);
   model.value = isSpoken ? [...rest, language] : rest;
 }
+/** The term that its label needs explained, by the end of its path. */
+const term = computed(() => {
+  const found = Object.keys(OF_FIELD).find((end) => props.field.path === end || props.field.path.endsWith(`.${end}`));
+  return found === undefined ? undefined : OF_FIELD[found];
+});
 </script>
 
 <template>
   <div class="entry" :class="[field.kind, { wrong: complaint, wide: field.isWide }]">
     <template v-if="field.kind === 'languages'">
       <fieldset>
-        <legend>{{ field.label }}</legend>
+        <legend>{{ field.label }} <TermHint v-if="term" :term="term" is-mark /></legend>
         <label v-for="language in terms.all('signalling')" :key="language.id">
           <input
             type="checkbox"
@@ -109,7 +116,10 @@ function speak(language: string, isSpoken: boolean): void {
       <StallsEntry v-model="model" />
     </fieldset>
     <template v-else>
-      <label :for="id">{{ field.label }}</label>
+      <span class="named"
+        ><label :for="id">{{ field.label }}</label
+        ><TermHint v-if="term" :term="term" is-mark
+      /></span>
       <select v-if="field.kind === 'choice'" :id="id" v-model="text" :aria-invalid="complaint ? 'true' : undefined">
         <option v-if="!field.needed" value="">{{ say('entry.not_known') }}</option>
         <option v-for="[value, words] in field.options" :key="value" :value="value">{{ words }}</option>
@@ -174,6 +184,12 @@ legend {
 label::first-letter,
 legend::first-letter {
   text-transform: uppercase;
+}
+
+.named {
+  display: flex;
+  gap: var(--space-2);
+  align-items: center;
 }
 
 .wide {

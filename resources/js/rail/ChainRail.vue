@@ -215,7 +215,7 @@ const verdictKw = computed(() => {
   grid-template-columns: 126px minmax(0, 1fr) 250px;
   gap: var(--space-7);
   align-items: center;
-  min-height: 104px;
+  min-height: 112px;
   padding: var(--space-6) var(--space-8);
 }
 

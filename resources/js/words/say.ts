@@ -1,9 +1,10 @@
 import { IntlMessageFormat } from 'intl-messageformat';
 import { en } from './en';
+import type { glossary } from './en.glossary';
 import type { later } from './en.later';
 import { locale } from './habits';
 
-export type Code = keyof typeof en | keyof typeof later;
+export type Code = keyof typeof en | keyof typeof later | keyof typeof glossary;
 export type Figures = Record<string, string | number>;
 
 const patterns: Partial<Record<Code, string>> = { ...en };
@@ -15,7 +16,8 @@ export function worded<T>(stage: () => Promise<T>): () => Promise<T> {
 }
 
 export async function learn(): Promise<void> {
-  Object.assign(patterns, (await import('./en.later')).later);
+  const [stages, terms] = await Promise.all([import('./en.later'), import('./en.glossary')]);
+  Object.assign(patterns, stages.later, terms.glossary);
 }
 
 /** The pattern of a code, read once for a place's way of writing. Another language is another file with the same codes. */
