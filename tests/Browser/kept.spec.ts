@@ -184,3 +184,46 @@ test('what was deleted is found again in a list, long after the undo has gone', 
   await expect(page.getByText('Nothing was deleted in the last 30 days.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Delete Pippin' })).toBeVisible();
 });
+
+test('what is half typed outlives Escape, a reload and signing in again, and nobody else sees it', async ({
+  page,
+  baseURL,
+}) => {
+  await signIn(page);
+  await page.goto('/kit');
+  const open = async () => {
+    await page.getByRole('button', { name: 'Edit Tenon T-31' }).click();
+    return page.getByRole('dialog', { name: 'Edit Tenon T-31' });
+  };
+  let editor = await open();
+  await editor.getByLabel('Short description').fill('half a sentence');
+  await page.keyboard.press('Escape');
+  await expect(editor).toBeHidden();
+  editor = await open();
+  await expect(editor.getByText('Not saved yet: this is what you typed before.')).toBeVisible();
+  await expect(editor.getByLabel('Short description')).toHaveValue('half a sentence');
+
+  await page.reload();
+  editor = await open();
+  await expect(editor.getByLabel('Short description')).toHaveValue('half a sentence');
+  expire(baseURL);
+  await editor.getByRole('button', { name: 'Save' }).click();
+  const again = page.getByRole('dialog', { name: 'Sign in again' });
+  await again.getByLabel('Password').fill(demo.password);
+  await again.getByRole('button', { name: 'Sign in' }).click();
+  await expect(again).toBeHidden();
+  await expect(editor.getByLabel('Short description')).toHaveValue('half a sentence');
+
+  // Not wanted after all; and after signing out nothing of it is left in the tab.
+  await page.reload();
+  editor = await open();
+  await editor.getByRole('button', { name: 'Discard it' }).click();
+  await expect(editor.getByLabel('Short description')).not.toHaveValue('half a sentence');
+  await editor.getByLabel('Short description').fill('another half');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+  expect(
+    await page.evaluate(() => Object.keys(sessionStorage).filter((key) => key.startsWith('harmozon-draft'))),
+  ).toEqual([]);
+});

@@ -3,6 +3,7 @@ import { onMounted, ref } from 'vue';
 import { api, ask } from '@/api/client';
 import type { components } from '@/api/schema';
 import { useAccount } from '@/stores/account';
+import { useDraft } from '@/stores/drafts';
 import { day } from '@/ui/figures';
 import { useAttempt } from '@/ui/useAttempt';
 import TextButton from '@/ui/TextButton.vue';
@@ -16,6 +17,7 @@ const account = useAccount();
 const told = ref<Schemas['People'] | null>(null);
 const role = ref<Schemas['Role']>('driver');
 const note = ref('');
+const kept = useDraft('invitation', note);
 const link = ref('');
 const isCopied = ref(false);
 const { isBusy, error, attempt } = useAttempt();
@@ -39,6 +41,7 @@ const invite = () =>
     link.value = made.link;
     isCopied.value = false;
     note.value = '';
+    kept.drop();
   });
 
 const withdraw = (invitation: string) =>

@@ -5,6 +5,7 @@ import { ulid } from '@/api/ulid';
 import type { Doing } from '@/offline/acts';
 import { useAttempt } from '@/ui/useAttempt';
 import { useBoard } from '@/stores/board';
+import { useDraft } from '@/stores/drafts';
 import { useAccount } from '@/stores/account';
 import { useForecast } from '@/stores/forecast';
 import { useGarage } from '@/stores/garage';
@@ -25,8 +26,8 @@ const board = useBoard();
 const garage = useGarage();
 const forecast = useForecast();
 const outbox = useOutbox();
-const note = ref('');
-const stall = ref('');
+const typed = ref({ note: '', stall: '' });
+const kept = useDraft(`begin ${rail.outlet?.id ?? ''}`, typed);
 const { isBusy, error, attempt } = useAttempt((e) => (outbox.isFull ? say('queue.full') : wordsOf(e)));
 
 const answer = computed(() => rail.answer);
@@ -87,7 +88,7 @@ async function begin(): Promise<void> {
     const id = ulid();
     const startedMs = Date.now();
     const plugged: Doing = { kind: 'event', event: { client_id: ulid(), t_s: 0, code: 'plugged', detail: null } };
-    const label = stall.value.trim() === '' ? null : stall.value.trim();
+    const label = typed.value.stall.trim() === '' ? null : typed.value.stall.trim();
     await outbox.begin(
       {
         id,
@@ -97,7 +98,7 @@ async function begin(): Promise<void> {
         outlet: { id: outlet.id, name: outlet.name },
         adapters: adapters.map((a) => ({ id: a, name: nameOf(a) })),
         stall: label,
-        note: note.value,
+        note: typed.value.note,
         question: question.value,
         visit: visit.value,
       },
@@ -109,7 +110,7 @@ async function begin(): Promise<void> {
           vehicle: vehicle.id,
           adapters,
           policy: board.policy,
-          note: note.value,
+          note: typed.value.note,
           stall: label,
           conditions: conditions.value,
         },
@@ -118,6 +119,7 @@ async function begin(): Promise<void> {
       ...(isBarred.value ? [] : [plugged]),
     );
     done.value = [];
+    kept.drop();
     emit('begun', id);
   });
 }
@@ -165,10 +167,10 @@ async function begin(): Promise<void> {
       <h2>{{ say('connect.begin') }}</h2>
       <p class="quiet">{{ answer.flows === 'no' ? say('connect.write_down_how') : say('connect.begin_how') }}</p>
       <label for="stall">{{ say('connect.stall_label') }}</label>
-      <input id="stall" v-model="stall" list="stalls" maxlength="60" autocomplete="off" class="text" />
+      <input id="stall" v-model="typed.stall" list="stalls" maxlength="60" autocomplete="off" class="text" />
       <datalist id="stalls"><option v-for="label in stalls" :key="label" :value="label" /></datalist>
       <label for="note">{{ say('connect.note') }}</label>
-      <el-input id="note" v-model="note" maxlength="1000" :placeholder="say('connect.note_hint')" />
+      <el-input id="note" v-model="typed.note" maxlength="1000" :placeholder="say('connect.note_hint')" />
       <p v-if="error" class="complaint" role="alert">{{ error }}</p>
       <p v-if="!account.may('record')" class="quiet">{{ say('connect.readers') }}</p>
       <el-button

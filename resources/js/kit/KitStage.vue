@@ -33,6 +33,13 @@ const experience = useExperience();
 /** What is being edited; a piece that is new has no id yet. */
 const opened = ref<{ kind: PieceKind; found: Found | null; draft: Draft; read: string[] } | null>(null);
 const importing = ref(false);
+/** A closed import is there when it is opened again; one that is done is followed by a new one. */
+const imports = ref(0);
+function imported(): void {
+  importing.value = false;
+  imports.value++;
+}
+
 const { error, attempt } = useAttempt();
 
 const sifted = useSifted(typeof route.query.find === 'string' ? route.query.find : '');
@@ -271,8 +278,8 @@ const newCar = (): Draft => ({
         @done="opened = null"
       />
     </el-drawer>
-    <el-dialog v-model="importing" :title="say('kit.import_title')" width="min(640px, 94%)" destroy-on-close>
-      <OcpiImport @done="importing = false" />
+    <el-dialog v-model="importing" :title="say('kit.import_title')" width="min(640px, 94%)">
+      <OcpiImport :key="imports" @done="imported" />
     </el-dialog>
   </div>
 </template>

@@ -8,12 +8,14 @@ import { same } from '@/api/differences';
 import { valueAt, withValue } from '@/api/dotted';
 import ChangedMeanwhile from './ChangedMeanwhile.vue';
 import FieldEntry from '@/plates/FieldEntry.vue';
+import KeptDraft from '@/plates/KeptDraft.vue';
 import { fieldsOf } from '@/plates/fields';
 import { isAbout, originsOf, type FactOrigin } from '@/plates/origins';
 import { useGarage } from '@/stores/garage';
 import AnyFace from '@/ui/AnyFace.vue';
 import { LABEL_FIELDS } from './label';
 import PhotoStrip from './PhotoStrip.vue';
+import { useDraft } from '@/stores/drafts';
 import { useTerms } from '@/stores/terms';
 import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
@@ -28,9 +30,11 @@ const edit = useEdit();
 const account = useAccount();
 const terms = useTerms();
 const garage = useGarage();
-const draft = ref<Draft>(JSON.parse(JSON.stringify(props.start)) as Draft);
-/** What the draft began from: the newest version that was seen. */
-const base = ref<Found | null>(props.found);
+/** What is typed, and what it began from: the newest version that was seen. */
+const typed = ref({ draft: JSON.parse(JSON.stringify(props.start)) as Draft, base: props.found });
+const kept = useDraft(`${props.kind} ${props.found?.id ?? `new ${props.start.name}`}`, typed);
+const draft = computed({ get: () => typed.value.draft, set: (now) => (typed.value = { ...typed.value, draft: now }) });
+const base = computed({ get: () => typed.value.base, set: (now) => (typed.value = { ...typed.value, base: now }) });
 /** The piece as somebody else has left it, while it was being edited here. */
 const meanwhile = ref<Found | null>(null);
 const isGone = ref(false);
@@ -148,6 +152,7 @@ async function save(): Promise<void> {
   isBusy.value = true;
   try {
     await (base.value === null ? edit.create(props.kind, draft.value) : edit.change(base.value, draft.value));
+    kept.drop();
     emit('done');
   } catch (e) {
     failedAt = changes;
@@ -170,6 +175,7 @@ async function goOn(theirs: Found, next: Draft): Promise<void> {
 
 <template>
   <form class="editor" @submit.prevent="save">
+    <KeptDraft :is-kept="kept.isKept.value" @start-over="kept.startOver" />
     <div v-if="isBrief && faces.length > 0" class="faces">
       <AnyFace v-for="(face, i) in faces" :key="i" :coupler="face" />
       <h3>{{ kind === 'adapters' ? say('editor.label_says') : say('editor.post_says') }}</h3>

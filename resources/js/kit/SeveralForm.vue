@@ -27,17 +27,21 @@ const groups = computed(() =>
     .filter((g) => g.fields.length > 0),
 );
 const field = computed(() => groups.value.flatMap((g) => g.fields).find((f) => f.path === path.value));
+const written = ref('');
 watch(path, () => (value.value = null));
 
 const write = () =>
   attempt(async () => {
     await edit.changeSeveral(props.kind, props.ids, path.value, value.value, field.value?.label ?? '');
-    emit('done');
+    written.value = say('several.done', { field: field.value?.label ?? '', n: props.ids.length });
+    path.value = '';
+    value.value = null;
   });
 </script>
 
 <template>
   <form class="several" :aria-label="say('several.title')" @submit.prevent="write">
+    <p v-if="written" class="written" role="status">{{ written }}</p>
     <strong role="status">{{ say('several.chosen', { n: ids.length }) }}</strong>
     <TextButton @click="emit('all')">{{ say('several.all') }}</TextButton>
     <label>

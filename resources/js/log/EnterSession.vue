@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed, reactive, watch } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { api, ask } from '@/api/client';
+import { useDraft } from '@/stores/drafts';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
 import { useAttempt } from '@/ui/useAttempt';
@@ -15,7 +16,7 @@ const garage = useGarage();
 const rail = useRail();
 const router = useRouter();
 const { isBusy, error, attempt } = useAttempt();
-const chosen = reactive({
+const chosen = ref({
   car: rail.pick.vehicle ?? '',
   charger: rail.pick.outlet ?? '',
   adapter: rail.answer?.adapters[0] ?? '',
@@ -23,13 +24,14 @@ const chosen = reactive({
   minutes: '0',
   note: '',
 });
+const kept = useDraft('past-session', chosen);
 // After a reload the chain of the rail is known a moment later.
 watch(
   () => rail.answer,
-  (answer) => (chosen.adapter ||= answer?.adapters[0] ?? ''),
+  (answer) => (chosen.value.adapter ||= answer?.adapters[0] ?? ''),
 );
 const ageS = computed(
-  () => 3600 * Number(chosen.hours.replace(',', '.')) + 60 * Number(chosen.minutes.replace(',', '.')),
+  () => 3600 * Number(chosen.value.hours.replace(',', '.')) + 60 * Number(chosen.value.minutes.replace(',', '.')),
 );
 
 function enter(): Promise<void> {
@@ -37,15 +39,16 @@ function enter(): Promise<void> {
     const { session } = await ask(
       api.POST('/sessions', {
         body: {
-          vehicle: chosen.car,
-          outlet: chosen.charger,
-          adapters: chosen.adapter === '' ? [] : [chosen.adapter],
+          vehicle: chosen.value.car,
+          outlet: chosen.value.charger,
+          adapters: chosen.value.adapter === '' ? [] : [chosen.value.adapter],
           policy: 'any',
-          note: chosen.note,
+          note: chosen.value.note,
           age_s: ageS.value,
         },
       }),
     );
+    kept.drop();
     // It ran already: nobody waits for its power.
     await router.push({ path: `/connect/${session.id}`, query: { readings: '' } });
   });

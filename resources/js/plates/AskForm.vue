@@ -7,6 +7,7 @@ import { optionsOf, type Field } from './fields';
 import { useTerms } from '@/stores/terms';
 import { say } from '@/words/say';
 import { useAccount } from '@/stores/account';
+import { useDraft } from '@/stores/drafts';
 import { useEdit } from '@/stores/edit';
 import { withValue } from '@/api/dotted';
 import { useAttempt } from '@/ui/useAttempt';
@@ -18,6 +19,7 @@ const props = defineProps<{ ask: Gate['asks'][number] }>();
 const edit = useEdit();
 const terms = useTerms();
 const value = ref<unknown>(null);
+const kept = useDraft(`ask ${props.ask.piece} ${props.ask.path}`, value);
 const account = useAccount();
 const { isBusy, error, attempt } = useAttempt();
 
@@ -94,6 +96,7 @@ async function keep(told: Record<string, unknown> = { [field.value.path]: value.
       await edit.refresh();
       throw e;
     });
+    kept.drop();
   });
 }
 </script>

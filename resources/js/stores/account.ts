@@ -1,3 +1,4 @@
+import { forgetDraftsBut } from '@/offline/drafts';
 import { useEventListener } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
@@ -50,6 +51,7 @@ export const useAccount = defineStore('account', () => {
   async function came(now: Me): Promise<void> {
     leaves(false);
     standIn(now.user.id);
+    forgetDraftsBut(String(now.user.id));
     await forgetAllBut({ account: now.user.id, garages: now.garages.map((g) => g.id) });
     rememberHere(now);
     me.value = now;
@@ -58,6 +60,7 @@ export const useAccount = defineStore('account', () => {
   /** Nothing that this device keeps can be seen any more. What waits to be sent stays, for whom it belongs to. */
   async function hide(): Promise<void> {
     forgetHere();
+    forgetDraftsBut(null);
     standIn(null);
     await forgetAllBut(null);
   }
