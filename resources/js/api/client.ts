@@ -149,9 +149,10 @@ api.use({
     }
     return response;
   },
-  onError({ id }) {
+  onError({ id, request }) {
     made.delete(id);
-    return new ApiError(0, say('api.unreachable'));
+    // Where nothing was to be written, nothing was typed.
+    return new ApiError(0, say(request.method === 'GET' ? 'api.unreachable_read' : 'api.unreachable'));
   },
 });
 

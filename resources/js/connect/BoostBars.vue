@@ -19,7 +19,9 @@ const bars = computed(() =>
     // Between two readings it falls by the clock.
     const isAbove = (props.readings[0]?.amps ?? 0) > limit;
     const left = Math.max(0, leftAtLast - mayBeAboveS(props.readings, props.elapsedS, limit) / 60);
-    return [{ ...row, allowed, left, isAbove, limit }];
+    // The server counted up to the last reading: what has passed since is told instead of a sum that no longer holds.
+    const said = left < leftAtLast ? say('boost.by_clock', { amps: number(limit) }) : (row.minutes_words ?? '');
+    return [{ ...row, allowed, left, isAbove, limit, said }];
   }),
 );
 </script>
@@ -36,7 +38,7 @@ const bars = computed(() =>
         </Said>
       </span>
     </p>
-    <p class="quiet">{{ bar.minutes_words }}</p>
+    <p class="quiet">{{ bar.said }}</p>
     <svg viewBox="0 0 100 12" preserveAspectRatio="none" aria-hidden="true" focusable="false">
       <path class="ground" d="M0 2H98L100 0V12L98 10H0Z" />
       <path class="fill" :d="`M0 2H${(bar.left / bar.allowed) * 98}V10H0Z`" />

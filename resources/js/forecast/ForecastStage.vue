@@ -84,7 +84,7 @@ onUnmounted(() => (forecast.cursorS = null));
         {{ say('forecast.title', { car: rail.vehicle?.name ?? '', outlet: rail.outlet?.name ?? '' }) }}
       </h1>
       <p v-if="forecast.error" class="complaint" role="alert">
-        {{ say('forecast.last_stands', { error: forecast.error }) }}
+        {{ say(forecast.main ? 'forecast.last_stands' : 'forecast.not_here', { error: forecast.error }) }}
       </p>
       <template v-if="forecast.main && forecast.main.minutes !== null">
         <p v-if="forecast.main.answer.flows === 'maybe'" class="check">
@@ -111,7 +111,7 @@ onUnmounted(() => (forecast.cursorS = null));
         <p>{{ forecast.main.stopped }}</p>
         <AskForm v-for="ask in forecast.main.asks" :key="ask.path" :ask="ask" />
       </div>
-      <p v-if="!isHere" class="quiet" role="status">{{ say('forecast.coming') }}</p>
+      <p v-if="!isHere && !forecast.error" class="quiet" role="status">{{ say('forecast.coming') }}</p>
       <div v-if="isHere" class="sheet">
         <el-segmented v-model="forecast.sheet" class="sheets" :options="sheets" :aria-label="say('forecast.sheets')" />
         <NextFive

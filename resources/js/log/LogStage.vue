@@ -17,7 +17,7 @@ import { usePicks } from './usePicks';
 /** What stands behind a press comes with the first press. */
 const EnterSession = defineAsyncComponent(() => import('./EnterSession.vue'));
 
-const { sessions, total, next, error, filter, isFiltered, want, showAll, more } = useLog();
+const { sessions, total, next, error, filter, isFiltered, want, showAll, more, again } = useLog();
 const { picked, isPicked, canPick, pick, unpick } = usePicks(sessions);
 const account = useAccount();
 const route = useRoute();
@@ -50,7 +50,20 @@ const isEmpty = computed(() => sessions.value?.length === 0 && !isFiltered.value
 </script>
 
 <template>
-  <p v-if="error" class="complaint" role="alert">{{ error }}</p>
+  <EmptyState v-if="error && sessions === null" :title="say('log.not_here')">
+    <p role="alert">{{ error }}</p>
+    <p>
+      <Said code="log.not_here_how">
+        <template #connect
+          ><RouterLink to="/connect">{{ say('screen.connect') }}</RouterLink></template
+        >
+      </Said>
+    </p>
+    <p>
+      <TextButton @click="again">{{ say('log.again') }}</TextButton>
+    </p>
+  </EmptyState>
+  <p v-else-if="error" class="complaint" role="alert">{{ error }}</p>
   <p v-else-if="sessions === null" class="quiet loading" role="status">{{ say('log.opening') }}</p>
   <EmptyState v-else-if="isEmpty" :title="say('log.empty')">
     <p>

@@ -65,5 +65,7 @@ export function useLog() {
 
   watch(filter, () => page(null), { immediate: true });
 
-  return { sessions, total, next, error, filter, isFiltered, want, showAll, more };
+  const again = (): Promise<void> => page(null);
+
+  return { sessions, total, next, error, filter, isFiltered, want, showAll, more, again };
 }

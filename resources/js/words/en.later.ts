@@ -18,6 +18,7 @@ export const later = {
   'forecast.volts_amps': 'volts and amps',
   'forecast.metric': 'km, °C',
   'forecast.us': 'mi, °F',
+  'forecast.not_here': '{error} Forecasts come from the server, and none for this chain is on this device yet.',
   'forecast.last_stands': '{error} This is still the last forecast.',
   'forecast.check_first': 'Check first.',
   'forecast.check_why': '{why} The forecast only holds if that check turns out well.',
@@ -208,6 +209,7 @@ export const later = {
   'expected.held': 'Limited by {binding}.',
   'expected.at': 'Expected {kw}.',
   'boost.above': '{piece}, above {amps} A',
+  'boost.by_clock': 'The last reading was above {amps} A, so the time since then counts as used.',
   'boost.left': '{left} of {allowed} min left',
   'event.keys': 'What happens',
   'event.photo': 'photo',
@@ -390,6 +392,10 @@ export const later = {
 
   'log.title': 'Log',
   'log.opening': 'Opening the log…',
+  'log.not_here': "The log can't be shown now",
+  'log.not_here_how':
+    'It comes from the server. Sessions that are still open are also on this device, under {connect}.',
+  'log.again': 'Try again',
   'log.empty': 'No sessions yet',
   'log.empty_how': '{board} and start one with {key}.',
   'log.count': '{n, plural, one {# session} other {# sessions}}, newest first.',

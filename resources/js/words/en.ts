@@ -53,6 +53,7 @@ export const en = {
   'list.semicolon': '{first}; {rest}',
 
   // Whatever goes wrong on the way to the server.
+  'api.unreachable_read': "Can't reach Harmozon. Check the connection.",
   'api.unreachable': "Can't reach Harmozon. Nothing is lost: what you typed is still here.",
   'api.stale': 'You were signed out in the meantime. Sign in and try again: what you typed is still here.',
   'api.answered': 'The server answered with status {status}.',
