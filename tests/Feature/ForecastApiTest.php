@@ -128,6 +128,11 @@ final class ForecastApiTest extends TestCase
         $this->actingAs(User::query()->where('email', config('harmozon.demo_email'))->firstOrFail());
         self::assertSame('us', $this->getJson('/api/me')->json('garage.units'));
         Contract::holds('PUT', '/garage/habits', $this->putJson('/api/garage/habits', ['units' => 'cubits'])->assertStatus(422));
+        Contract::holds('PUT', '/garage/habits', $this->putJson('/api/garage/habits', ['timezone' => 'Europe/Lisbon', 'currency' => 'EUR'])->assertNoContent());
+        $this->assertDatabaseHas('garages', ['timezone' => 'Europe/Lisbon', 'currency' => 'EUR']);
+        foreach ([['timezone' => 'Mars/Olympus'], ['currency' => 'gold'], []] as $wrong) {
+            $this->putJson('/api/garage/habits', $wrong)->assertStatus(422);
+        }
 
         $this->actingAs($this->stranger());
         self::assertSame('metric', $this->getJson('/api/me')->json('garage.units'));

@@ -11,19 +11,26 @@ use Illuminate\Validation\Rule;
 
 final class HabitsRequest extends FormRequest
 {
+    /** Columns of a garage. */
+    private const HABITS = ['units', 'locale', 'region', 'timezone', 'currency'];
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
         return [
-            'units' => ['required_without_all:locale,region', 'string', 'in:metric,us'],
+            'units' => ['required_without_all:locale,region,timezone,currency', 'string', 'in:metric,us'],
             'locale' => ['string', GarageFields::knownLocale(...)],
             'region' => ['string', Rule::enum(Region::class)],
+            'timezone' => ['string', 'timezone:all'],
+            'currency' => ['string', 'regex:/^[A-Z]{3}$/'],
         ];
     }
 
     /** @return array<string, string> by column, those that are given */
     public function habits(): array
     {
-        return array_filter(['units' => $this->string('units')->toString(), 'locale' => $this->string('locale')->toString(), 'region' => $this->string('region')->toString()], static fn (string $v): bool => $v !== '');
+        $given = array_map(fn (string $habit): string => $this->string($habit)->toString(), array_combine(self::HABITS, self::HABITS));
+
+        return array_filter($given, static fn (string $v): bool => $v !== '');
     }
 }

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { regions } from '@/words/habits';
 import { say } from '@/words/say';
-import { REGIONS } from '@/words/garageRegions';
-import { CURRENCIES, type NewGarage } from './newGarage';
+import { CURRENCIES, REGIONS } from '@/words/garageRegions';
+import type { NewGarage } from './newGarage';
 
 /** What a garage is called and how it reads figures. */
 const garage = defineModel<NewGarage>({ required: true });

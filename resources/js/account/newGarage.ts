@@ -3,24 +3,6 @@ import { regions } from '@/words/habits';
 
 export type NewGarage = components['schemas']['NewGarage'];
 
-export const CURRENCIES = [
-  'AUD',
-  'CAD',
-  'CHF',
-  'CNY',
-  'DKK',
-  'EUR',
-  'GBP',
-  'INR',
-  'JPY',
-  'NOK',
-  'NZD',
-  'SEK',
-  'SGD',
-  'USD',
-  'ZAR',
-];
-
 const CURRENCY_OF: Record<string, string> = {
   AU: 'AUD',
   CA: 'CAD',

@@ -535,7 +535,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** How temperatures, distances, numbers, dates and hours are shown; either or both */
+        /** How figures, dates and hours are shown, where the garage is and what it pays with; what is given is changed */
         put: operations["setHabits"];
         post?: never;
         delete?: never;
@@ -4277,6 +4277,8 @@ export interface operations {
                     units?: components["schemas"]["Units"];
                     locale?: components["schemas"]["Locale"];
                     region?: components["schemas"]["Region"];
+                    timezone?: string;
+                    currency?: string;
                 };
             };
         };

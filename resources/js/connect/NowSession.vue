@@ -12,6 +12,7 @@ import { useTerms } from '@/stores/terms';
 import SessionPhotos from '@/ui/SessionPhotos.vue';
 import { clock, hour } from '@/ui/figures';
 import TextButton from '@/ui/TextButton.vue';
+import ZoneNote from '@/ui/ZoneNote.vue';
 import Said from '@/words/Said.vue';
 import { listed, say } from '@/words/say';
 import AfterSession from './AfterSession.vue';
@@ -219,6 +220,7 @@ const count = (kwh: number) => s.correct({ station_kwh: kwh });
       </p>
     </header>
 
+    <ZoneNote :zone="account.zone" />
     <p v-if="reminder && !state.isFinished" class="reminder" role="alert">
       {{ reminder }}
       <TextButton @click="dismiss">{{ say('reminder.seen') }}</TextButton>

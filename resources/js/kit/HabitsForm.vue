@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { REGIONS } from '@/words/garageRegions';
+import { CURRENCIES, REGIONS, zones } from '@/words/garageRegions';
 import type { components } from '@/api/schema';
 import { useAccount } from '@/stores/account';
 import { useEdit } from '@/stores/edit';
@@ -16,6 +16,7 @@ const { error, attempt } = useAttempt();
 type Region = components['schemas']['Region'];
 
 const own = computed(() => account.me?.garage?.locale ?? 'en-GB');
+const currency = computed(() => account.me?.garage?.currency ?? 'EUR');
 const EXAMPLE = { number: 12_345.6, at: '2026-11-25T14:05:00Z' };
 const example = computed(() =>
   say('habits.example', {
@@ -59,6 +60,18 @@ const valueOf = (event: Event): string => (event.target as HTMLSelectElement).va
       {{ say('region.where') }}
       <select :value="account.me?.garage?.region" @change="choose({ region: valueOf($event) as Region })">
         <option v-for="r in REGIONS" :key="r.id" :value="r.id">{{ say(r.words) }}</option>
+      </select>
+    </label>
+    <label>
+      {{ say('habits.timezone') }}
+      <select :value="account.zone" @change="choose({ timezone: valueOf($event) })">
+        <option v-for="zone in zones(account.zone)" :key="zone" :value="zone">{{ zone.replaceAll('_', ' ') }}</option>
+      </select>
+    </label>
+    <label>
+      {{ say('garages.currency') }}
+      <select :value="currency" @change="choose({ currency: valueOf($event) })">
+        <option v-for="code in [...new Set([...CURRENCIES, currency])]" :key="code" :value="code">{{ code }}</option>
       </select>
     </label>
     <span class="quiet">{{ example }}</span>

@@ -5,6 +5,7 @@ import { useRoute, useRouter } from 'vue-router';
 import { useAccount } from '@/stores/account';
 import EmptyState from '@/ui/EmptyState.vue';
 import TextButton from '@/ui/TextButton.vue';
+import ZoneNote from '@/ui/ZoneNote.vue';
 import Said from '@/words/Said.vue';
 import { say } from '@/words/say';
 import ComparePair from './ComparePair.vue';
@@ -80,6 +81,7 @@ const isEmpty = computed(() => sessions.value?.length === 0 && !isFiltered.value
       <div>
         <h1 id="log-title">{{ say('log.title') }}</h1>
         <p class="quiet" role="status">{{ say('log.count', { n: total }) }}</p>
+        <ZoneNote :zone="account.zone" />
       </div>
       <TextButton v-if="account.may('record')" aria-haspopup="dialog" @click="isEntering = true">{{
         say('enter.title')

@@ -8,6 +8,7 @@ import { useUndo } from '@/stores/undo';
 import VerdictStamp from './VerdictStamp.vue';
 import { useTerms } from '@/stores/terms';
 import { clock, day, hour, number } from '@/ui/figures';
+import ZoneNote from '@/ui/ZoneNote.vue';
 import Said from '@/words/Said.vue';
 import { say } from '@/words/say';
 import { wayOf } from './naming';
@@ -106,6 +107,7 @@ onMounted(async () => {
   <article v-else class="report" aria-labelledby="report-title">
     <header>
       <div class="told">
+        <ZoneNote :zone="account.zone" />
         <p class="kicker">
           <Said
             code="report.when"

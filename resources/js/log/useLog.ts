@@ -1,3 +1,4 @@
+import { useDocumentVisibility, useIntervalFn } from '@vueuse/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { api, ask, wordsOf, type SessionLine } from '@/api/client';
@@ -7,6 +8,8 @@ export type Filter = Partial<Record<(typeof FILTERS)[number], string>>;
 
 /** Sessions that are asked for at once. */
 const PAGE = 100;
+/** How often a log with open sessions is asked for again (ms). */
+const AGAIN_MS = 10_000;
 
 /** The log as it is wanted: what is looked for stands in the address; more comes as one scrolls. */
 export function useLog() {
@@ -64,6 +67,15 @@ export function useLog() {
   }
 
   watch(filter, () => page(null), { immediate: true });
+
+  // One that is finished on another device is shown so, while somebody looks.
+  const seen = useDocumentVisibility();
+  useIntervalFn(() => {
+    const isOpen = sessions.value?.some((s) => s.finished_at === null) ?? false;
+    if (isOpen && seen.value === 'visible' && !isAsking && (sessions.value?.length ?? 0) <= PAGE) {
+      void page(null);
+    }
+  }, AGAIN_MS);
 
   const again = (): Promise<void> => page(null);
 

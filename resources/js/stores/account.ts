@@ -131,7 +131,7 @@ export const useAccount = defineStore('account', () => {
 
   /** How temperatures and distances, or numbers and dates, are written here. */
   async function setHabits(
-    habits: Partial<Pick<NonNullable<Me['garage']>, 'units' | 'locale' | 'region'>>,
+    habits: Partial<Pick<NonNullable<Me['garage']>, 'units' | 'locale' | 'region' | 'timezone' | 'currency'>>,
   ): Promise<void> {
     await ask(api.PUT('/garage/habits', { body: habits }));
     if (me.value?.garage) {

@@ -410,6 +410,8 @@ export const en = {
   'editor.name': 'Name',
   'habits.metric': 'kilometres, metres, °C',
   'habits.us': 'miles, feet, °F',
+  'habits.timezone': 'Time zone',
+  'habits.whose_time': 'Times here are those of the garage ({zone}).',
   'habits.written': 'Number and date format',
   'ocpi.stall_fault': '{label} ({fault})',
   'stalls.label': 'label',

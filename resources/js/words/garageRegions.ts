@@ -10,3 +10,25 @@ export const REGIONS: { id: string; words: Code }[] = [
   { id: 'oceania', words: 'region.oceania' },
   { id: 'elsewhere', words: 'region.elsewhere' },
 ];
+
+/** What a garage may pay with; another one is kept as it is. */
+export const CURRENCIES = [
+  'AUD',
+  'CAD',
+  'CHF',
+  'CNY',
+  'DKK',
+  'EUR',
+  'GBP',
+  'INR',
+  'JPY',
+  'NOK',
+  'NZD',
+  'SEK',
+  'SGD',
+  'USD',
+  'ZAR',
+];
+
+/** Time zones that this browser knows, and one that is kept already. */
+export const zones = (own: string): string[] => [...new Set([...Intl.supportedValuesOf('timeZone'), own])].sort();
