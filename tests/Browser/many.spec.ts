@@ -145,3 +145,13 @@ test('a region of 2,000 outlets comes in, is looked through, and its board scrol
       );
   await expect.poll(answered, { timeout: 30_000 }).toBeGreaterThan(0);
 });
+
+test('a car is copied with one press, and the copy is taken back', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/kit');
+  await page.getByRole('button', { name: 'Copy Brindle' }).click();
+  const copied = page.getByRole('article').filter({ has: page.getByRole('heading', { name: 'Brindle, copy' }) });
+  await expect(copied).toContainText('CCS1: ');
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(copied).toHaveCount(0);
+});

@@ -43,6 +43,7 @@ function imported(): void {
 const { error, attempt } = useAttempt();
 
 const sifted = useSifted(typeof route.query.find === 'string' ? route.query.find : '');
+const LONGEST_NAME = 120;
 /** A region is not drawn at once. */
 const MOST_PLACES = 40;
 const most = ref(MOST_PLACES);
@@ -91,14 +92,34 @@ function beginOutlet({ draft, read }: Start, place: string): void {
   begin('outlets', { ...draft, place }, read);
 }
 
-/** With the next tag that is free, which may be changed. */
-function beginAdapter({ draft }: Start): void {
+/** The next tag that is free, which may be changed. */
+function freeTag(): string {
   const taken = garage.adapters.map((a) => a.tag);
   let n = 1;
   while (taken.includes(`A${n}`)) {
     n++;
   }
-  begin('adapters', { ...draft, tag: `A${n}` }, [say('kit.read_adapter')]);
+  return `A${n}`;
+}
+
+function beginAdapter({ draft }: Start): void {
+  begin('adapters', { ...draft, tag: freeTag() }, [say('kit.read_adapter')]);
+}
+
+/** A second one of the same, under a name of its own: what was read on the first is taken over, and the undo takes it away. */
+function copy(id: string): Promise<void> {
+  return attempt(async () => {
+    const found = edit.find(id);
+    if (found) {
+      const { draft, kind } = found;
+      const tag = kind === 'adapters' ? { tag: freeTag() } : {};
+      await edit.create(kind, {
+        ...draft,
+        ...tag,
+        name: say('kit.copy_of', { name: draft.name }).slice(0, LONGEST_NAME),
+      });
+    }
+  });
 }
 
 const catalogue = useCatalogue();
@@ -165,8 +186,10 @@ const newCar = (): Draft => ({
           :lines="v.lines"
           :unread="sifted.unreadOf(v.id)"
           :choice="choiceOf('vehicles', v.id)"
+          is-copied
           @choose="sifted.choose('vehicles', v.id, $event)"
           @edit="open(v.id)"
+          @copy="copy(v.id)"
           @remove="attempt(() => edit.remove('vehicles', v.id, v.name))"
         >
           <p v-if="experience.gradeOf(v.id)" class="quiet small">{{ experience.gradeOf(v.id)?.words }}</p>
@@ -190,8 +213,10 @@ const newCar = (): Draft => ({
           :lines="a.lines"
           :unread="sifted.unreadOf(a.id)"
           :choice="choiceOf('adapters', a.id)"
+          is-copied
           @choose="sifted.choose('adapters', a.id, $event)"
           @edit="open(a.id)"
+          @copy="copy(a.id)"
           @remove="attempt(() => edit.remove('adapters', a.id, a.name))"
         >
           <AdapterTrust v-if="experience.trustIn(a.id)" :trust="experience.trustIn(a.id)!" />

@@ -11,11 +11,13 @@ defineProps<{
   lines: string[];
   /** Facts that nobody has read. */
   unread?: number;
+  /** Whether it is often needed twice, with little changed. */
+  isCopied?: boolean;
   /** Whether pieces are being chosen, and this one is among them; null where it cannot be. */
   choice?: { isChosen: boolean; isOpen: boolean } | undefined;
 }>();
 const account = useAccount();
-const emit = defineEmits<{ edit: []; remove: []; choose: [isChosen: boolean] }>();
+const emit = defineEmits<{ edit: []; copy: []; remove: []; choose: [isChosen: boolean] }>();
 </script>
 
 <template>
@@ -38,6 +40,7 @@ const emit = defineEmits<{ edit: []; remove: []; choose: [isChosen: boolean] }>(
     <p v-if="unread" class="unread">{{ say('sift.n_unread', { n: unread }) }}</p>
     <p class="acts">
       <TextButton v-if="account.may('edit')" :words="say('kit.edit')" :of="name" @click="emit('edit')" />
+      <TextButton v-if="isCopied && account.may('edit')" :words="say('kit.copy')" :of="name" @click="emit('copy')" />
       <TextButton v-if="account.may('keep')" :words="say('kit.remove')" :of="name" @click="emit('remove')" />
     </p>
     <slot />

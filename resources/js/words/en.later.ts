@@ -749,6 +749,8 @@ export const later = {
   'kit.new_networks': 'New network',
   'kit.new_tours': 'New tour',
   'kit.new_places': 'New place',
+  'kit.copy': 'Copy',
+  'kit.copy_of': '{name}, copy',
   'kit.edit_one': 'Edit {name}',
   'kit.import': 'Import places (OCPI)',
   'kit.export': 'Export places (OCPI)',
