@@ -7,6 +7,7 @@ namespace App\Moving;
 use App\Database\Unwritable;
 use Harmozon\Core\Case\GarageStream;
 use Harmozon\Core\Json\FieldError;
+use Harmozon\Core\Json\FileKind;
 use Harmozon\Core\Json\Node;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
@@ -43,7 +44,7 @@ final class TakenApart
     public static function of(iterable $chunks): self
     {
         $apart = new self;
-        foreach ((new GarageStream($chunks))->parts() as [$what, $number, $json]) {
+        foreach ((new GarageStream(self::ofGarage($chunks)))->parts() as [$what, $number, $json]) {
             match ($what) {
                 'row' => $apart->addRow($number, $json),
                 'session' => $apart->addSession($json),
@@ -52,6 +53,27 @@ final class TakenApart
         }
 
         return $apart;
+    }
+
+    /**
+     * A file of something else is named for what it is, as far as its beginning tells.
+     *
+     * @param  iterable<string>  $chunks
+     * @return \Generator<string>
+     *
+     * @throws FieldError
+     */
+    private static function ofGarage(iterable $chunks): \Generator
+    {
+        $isFirst = true;
+        foreach ($chunks as $chunk) {
+            $kind = $isFirst && ! str_contains($chunk, '"format"') ? FileKind::of($chunk) : null;
+            if ($kind !== null) {
+                throw FieldError::at('garage', Message::of('field.other_file', kind: $kind, wanted: Message::of('file_kind.garage')));
+            }
+            $isFirst = false;
+            yield $chunk;
+        }
     }
 
     /** Everything but the sessions. */

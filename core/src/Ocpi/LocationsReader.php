@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Ocpi;
 
 use Harmozon\Core\Json\FieldError;
+use Harmozon\Core\Json\FileKind;
 use Harmozon\Core\Json\Node;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
@@ -34,22 +35,53 @@ final readonly class LocationsReader
         try {
             $document = json_decode($json, true, Node::DEEPEST_JSON, JSON_THROW_ON_ERROR);
         } catch (\JsonException $e) {
-            throw FieldError::at('locations', Message::of('field.not_json', why: lcfirst($e->getMessage())));
+            throw self::another($json) ?? FieldError::at('locations', Message::of('field.not_json', why: lcfirst($e->getMessage())));
         }
         $list = is_array($document) && ! array_is_list($document) ? ($document['data'] ?? $document['locations'] ?? null) : $document;
         if (! is_array($list) || ! array_is_list($list) || $list === []) {
-            throw FieldError::at('locations', Message::of('field.locations'));
+            throw self::another($json) ?? FieldError::at('locations', Message::of('field.locations'));
+        }
+        if (is_array($list[0]) && ! isset($list[0]['evses'], $list[0]['id']) && ($another = self::another($json)) !== null) {
+            throw $another;
         }
         $list = Node::of(['locations' => $list])->list('locations', self::MOST_LOCATIONS);
         $connectors = new ConnectorReader($assigned);
-        $places = [];
+        $places = $leftOut = [];
         foreach ($list as $i => $location) {
-            $place = $this->place(Node::of($location, "locations[{$i}]"), $connectors);
+            $node = Node::of($location, "locations[{$i}]");
+            $why = self::whyNot($node);
+            if ($why !== null) {
+                $leftOut[] = $why;
+
+                continue;
+            }
+            $place = $this->place($node, $connectors);
             $key = "{$place->party} {$place->id}";
             $places[$key] = isset($places[$key]) ? $places[$key]->butNot(Message::of('ocpi.twice', id: $place->id)) : $place;
         }
 
-        return new LocationsFile(array_values($places), $connectors->foreign());
+        return new LocationsFile(array_values($places), $connectors->foreign(), $leftOut);
+    }
+
+    /** A file of something else is named for what it is. */
+    private static function another(string $content): ?FieldError
+    {
+        $kind = FileKind::of($content);
+
+        return $kind === null || $kind->code === 'file_kind.locations' ? null : FieldError::at('locations', Message::of('field.other_file', kind: $kind, wanted: Message::of('file_kind.locations')));
+    }
+
+    /** One that its network doesn't publish, or that has no stalls, is no place to charge. */
+    private static function whyNot(Node $location): ?Message
+    {
+        $name = self::given($location, 'name', 120) ?? self::given($location, 'address', 120) ?? self::given($location, 'id');
+
+        return match (true) {
+            $name === null => null,
+            $location->has('publish') && $location->boolOrNull('publish') === false => Message::of('ocpi.unpublished', place: $name),
+            $location->objectsOrNone('evses', self::MOST_EVSES) === [] => Message::of('ocpi.empty', place: $name),
+            default => null,
+        };
     }
 
     private function place(Node $location, ConnectorReader $connectors): FilePlace

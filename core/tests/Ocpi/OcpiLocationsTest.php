@@ -146,10 +146,10 @@ final class OcpiLocationsTest extends TestCase
     public function test_a_location_is_known_by_its_network_and_id_and_one_that_is_there_twice_is_read_once(): void
     {
         $json = (string) json_encode(['data' => [
-            ['country_code' => 'XX', 'party_id' => 'ABC', 'id' => 'L', 'name' => 'One'],
-            ['country_code' => 'XX', 'party_id' => 'DEF', 'id' => 'L', 'address' => 'Two street'],
-            ['country_code' => 'XX', 'party_id' => 'ABC', 'id' => 'L', 'name' => 'Again'],
-            ['name' => 'No id'],
+            ['country_code' => 'XX', 'party_id' => 'ABC', 'id' => 'L', 'name' => 'One', 'evses' => [[]]],
+            ['country_code' => 'XX', 'party_id' => 'DEF', 'id' => 'L', 'address' => 'Two street', 'evses' => [[]]],
+            ['country_code' => 'XX', 'party_id' => 'ABC', 'id' => 'L', 'name' => 'Again', 'evses' => [[]]],
+            ['name' => 'No id', 'evses' => [[]]],
         ]]);
         $places = (new LocationsReader(Say::voice()))->read($json)->places;
 

@@ -6,6 +6,8 @@ return [
     // Readings and places from files.
     'ocpi.unknown_standard' => 'stall {stall}: connector "{standard}" is not known here',
     'ocpi.standard_left_out' => 'stall {stall}: connector "{standard}", left out as you chose',
+    'ocpi.unpublished' => '{place} is left out: its network does not publish it',
+    'ocpi.empty' => '{place} is left out: it has no stalls',
     'ocpi.twice' => 'location "{id}" is in the file twice; the first one is used',
     'ocpi.stall_twice' => 'stall {stall} is in the file twice; the first one is used',
     'ocpi.not_there' => 'stall {stall} is planned or removed',

@@ -2273,6 +2273,8 @@ export interface components {
         };
         OcpiPreview: {
             counts: components["schemas"]["OcpiCounts"];
+            /** @description Locations that are no places to charge and why */
+            left_out: string[];
             /** @description Words of the network that are not the interface's own */
             terms: components["schemas"]["OcpiTerm"][];
             places: {

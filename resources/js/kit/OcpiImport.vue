@@ -154,6 +154,12 @@ function back(id: string): Promise<void> {
     <template v-if="preview">
       <NetworkWords v-if="preview.terms.length > 0" :terms="preview.terms" @assign="assign" />
       <PlaceChange v-for="(place, i) in changing.slice(0, MOST_SHOWN)" :key="i" :place="place" />
+      <ul v-if="preview.left_out.length > 0" class="left-out">
+        <li v-for="(line, i) in preview.left_out.slice(0, MOST_SHOWN)" :key="i">{{ line }}</li>
+        <li v-if="preview.left_out.length > MOST_SHOWN">
+          {{ say('list.more', { n: preview.left_out.length - MOST_SHOWN }) }}
+        </li>
+      </ul>
       <p v-if="changing.length > MOST_SHOWN">{{ say('list.more', { n: changing.length - MOST_SHOWN }) }}</p>
       <p v-if="same > 0" class="quiet">{{ say('ocpi.same_places', { n: same }) }}</p>
       <template v-if="what">
