@@ -82,7 +82,7 @@ await at(wide, 'light', async ({ page, take, open, choose }) => {
   await choose('Pippin', 'Fernway 350');
   await take('why');
   await page.getByRole('button', { name: 'What is this plug?' }).click();
-  await page.getByRole('button', { name: 'gbt_dc' }).waitFor();
+  await page.getByRole('button', { name: /^GB.T DC/ }).waitFor();
   await page.waitForFunction(() => document.querySelector('.dialog-fade-enter-active') === null);
   await take('identify');
   await page.goto('/new-car');

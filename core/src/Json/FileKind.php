@@ -32,7 +32,7 @@ final class FileKind
     public static function of(string $content): ?Message
     {
         foreach (self::BYTES as $start => $kind) {
-            if (str_starts_with($content, (string) $start)) {
+            if (str_starts_with($content, $start)) {
                 return Message::of($kind);
             }
         }
@@ -58,7 +58,7 @@ final class FileKind
     /** Three lines with as many commas, semicolons or tabs are a table. */
     private static function ofText(string $content): ?Message
     {
-        $lines = array_slice(preg_split('/\R/', substr($content, 0, 4096)) ?: [], 0, 3);
+        $lines = array_slice(explode("\n", substr($content, 0, 4096)), 0, 3);
         foreach ([',', ';', "\t"] as $separator) {
             $counts = array_map(static fn (string $line): int => substr_count($line, $separator), $lines);
             if (count($lines) === 3 && $counts[0] > 0 && count(array_unique($counts)) === 1) {
