@@ -14,8 +14,10 @@ final class LogWords
     public static function of(Recorded $session): array
     {
         $headline = Headline::of($session);
-        $refusal = VerdictRule::refusal($session->answer);
-        $says = [$refusal?->toArray() === $headline->toArray() ? null : $refusal, $headline, Headline::limit($session), Proof::carried($session)];
+        $against = $session->answer->outcome->mayFlow() ? null : Message::of('headline.against', outcome: $session->answer->word());
+        // The mark says it shorter than the finding does.
+        $isSaid = $against !== null && $headline->toArray() === VerdictRule::refusal($session->answer)?->toArray();
+        $says = [$against, $isSaid ? null : $headline, Headline::limit($session), Proof::carried($session)];
 
         return array_values(array_filter($says));
     }

@@ -27,10 +27,10 @@ return [
     'coupler.ccs1' => 'combined plug, North America',
     'coupler.ccs2' => 'combined plug, overseas',
     'coupler.chademo' => 'large round DC plug',
-    'coupler.gbt_ac' => 'GB/T AC plug',
-    'coupler.gbt_dc' => 'GB/T DC plug',
-    'coupler.legacy_paddle' => 'historic paddle',
-    'coupler.legacy_butt' => 'historic square plug',
+    'coupler.gbt_ac' => 'flat-topped AC plug with pins, China',
+    'coupler.gbt_dc' => 'large round DC plug, China',
+    'coupler.legacy_paddle' => 'flat paddle on a cable',
+    'coupler.legacy_butt' => 'square face with flat contacts',
     'coupler.socket' => 'plain socket',
 
     // The same by the names that the field uses.

@@ -106,6 +106,7 @@ return [
     'compare.cannot_tell' => "These two sessions can't tell: {power}.",
     'compare.too_little' => 'These two sessions share {percent} of charge; it takes {needed} to tell.',
     'compare.nothing_shared' => 'These two sessions share no charge range.',
+    'headline.against' => 'Run against advice: {outcome}.',
     'headline.cost' => 'Within all ratings; {cause} cost {minutes}.',
     'headline.as_forecast' => 'Within all ratings, and as forecast.',
     'headline.more' => 'Within all ratings, and {kw} above the forecast on average.',

@@ -214,6 +214,11 @@ legend {
   border-color: var(--ink);
 }
 
+.faces .quiet {
+  text-align: center;
+  line-height: 1.25;
+}
+
 .faces svg {
   height: 84px;
 }
