@@ -236,7 +236,7 @@ final class MeasuresTest extends TestCase
         $rows = array_values(array_filter($judgement->plateCheck, static fn (PlateRow $r): bool => $r->link->id === 'a1'));
 
         self::assertSame([[Quantity::Amps, PlateState::Close], [Quantity::Volts, PlateState::Within]], array_map(static fn (PlateRow $r): array => [$r->quantity, $r->state], array_slice($rows, 0, 2)));
-        self::assertContains('A1 came close to its current rating: 60 % of it.', Say::voice()->each($judgement->findings));
+        self::assertContains('A1 reached 60 % of its current rating.', Say::voice()->each($judgement->findings));
     }
 
     public function test_the_highest_minute_and_the_highest_ten_are_each_their_own(): void

@@ -70,7 +70,7 @@ return [
     'finding.boost_unread' => '{Link} may have carried more than its continuous {continuous} for {minutes}, {unread} of that unread; it is rated for {allowed}.',
     'finding.indicative' => 'The deciding figure is estimated from the battery voltage curve, so the verdict is indicative.',
     'finding.estimated' => 'Some values are estimated from the battery voltage curve; the deciding one was read.',
-    'finding.close' => '{Link} came close to its {quantity} rating: {share} of it.',
+    'finding.close' => '{Link} reached {share} of its {quantity} rating.',
     'finding.heat' => '{Link} reached a thermal load of {theta} of its rating.',
     'finding.gaps' => '{count, plural, one {# gap without readings; averages leave it out.} other {# gaps without readings; averages leave them out.}}',
     'finding.flags' => '{count, plural, one {# reading looks} other {# readings look}} doubtful; flagged and kept.',

@@ -157,8 +157,8 @@ return [
     'counted.other_currency' => 'Paid {paid}. The tariff is in {currency}, so the two are not compared.',
     'counted.no_tariff' => "Paid {paid}. Can't be compared with the tariff: a price, the energy or the minutes are missing.",
     'counted.as_tariff' => 'Paid {paid}. The tariff gives {tariff}, as expected.',
-    'counted.above_tariff' => 'Paid {paid}, more than the {tariff} by the tariff. Look for an idle or session fee, or correct the price.',
-    'counted.below_tariff' => 'Paid {paid}, less than the {tariff} by the tariff. If the price has changed, correct it here.',
+    'counted.above_tariff' => 'Paid {paid}; the tariff gives {tariff}. Look for an idle or session fee, or correct the price.',
+    'counted.below_tariff' => 'Paid {paid}; the tariff gives {tariff}. If the price has changed, correct it here.',
 
     // Calling somebody back to the car.
     'reminder.start' => 'Take the first temperatures.',
