@@ -45,9 +45,9 @@ final class CountedTest extends TestCase
         self::assertSame('16.50', (new Counted(self::tariff(), false, null, 30.0, 20.0, null))->tariffAmount());
         self::assertNull((new Counted(null, false, null, 30.0, 20.0, null))->tariffAmount());
         self::assertStringContainsString('16.50 USD, as expected', self::told(30.0, null, '16.99'));
-        self::assertStringContainsString('more than the 16.50 USD', self::told(30.0, null, '17.00'));
+        self::assertStringContainsString('the tariff gives 16.50 USD. Look for an idle', self::told(30.0, null, '17.00'));
         self::assertStringContainsString('as expected', self::told(30.0, null, '16.01'));
-        self::assertStringContainsString('less than the 16.50 USD', self::told(30.0, null, '16.00'));
+        self::assertStringContainsString('the tariff gives 16.50 USD. If the price', self::told(30.0, null, '16.00'));
     }
 
     public function test_what_cannot_be_compared_is_said(): void
