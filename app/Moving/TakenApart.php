@@ -69,7 +69,7 @@ final class TakenApart
         foreach ($chunks as $chunk) {
             $kind = $isFirst && ! str_contains($chunk, '"format"') ? FileKind::of($chunk) : null;
             if ($kind !== null) {
-                throw FieldError::at('garage', Message::of('field.other_file', kind: $kind, wanted: Message::of('file_kind.garage')));
+                throw FieldError::at('garage', Message::of('field.other_file', kind: $kind->message(), wanted: FileKind::Garage->message()));
             }
             $isFirst = false;
             yield $chunk;

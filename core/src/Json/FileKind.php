@@ -5,35 +5,47 @@ declare(strict_types=1);
 namespace Harmozon\Core\Json;
 
 use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Term;
 
 /** What a file seems to be that is not what was asked for, so that a mistake is named and not only refused. */
-final class FileKind
+enum FileKind: string implements Term
 {
+    case Picture = 'picture';
+    case Pdf = 'pdf';
+    case Archive = 'archive';
+    case Table = 'table';
+    case Tariffs = 'tariffs';
+    case ChargeRecords = 'charge_records';
+    case Locations = 'locations';
+    case Garage = 'garage';
+    case CaseFile = 'case';
+    case Readings = 'readings';
+
     /** First bytes of files that are no text. */
     private const BYTES = [
-        "\x89PNG" => 'file_kind.picture',
-        "\xFF\xD8\xFF" => 'file_kind.picture',
-        'GIF8' => 'file_kind.picture',
-        '%PDF' => 'file_kind.pdf',
-        "PK\x03\x04" => 'file_kind.archive',
+        "\x89PNG" => self::Picture,
+        "\xFF\xD8\xFF" => self::Picture,
+        'GIF8' => self::Picture,
+        '%PDF' => self::Pdf,
+        "PK\x03\x04" => self::Archive,
     ];
 
     /** Keys that only one kind of document has: modules of OCPI 2.2.1 first, then our own. */
     private const KEYS = [
-        'elements' => 'file_kind.tariffs',
-        'charging_periods' => 'file_kind.charge_records',
-        'evses' => 'file_kind.locations',
-        'sessions' => 'file_kind.garage',
-        'vehicle' => 'file_kind.case',
-        'readings' => 'file_kind.readings',
+        'elements' => self::Tariffs,
+        'charging_periods' => self::ChargeRecords,
+        'evses' => self::Locations,
+        'sessions' => self::Garage,
+        'vehicle' => self::CaseFile,
+        'readings' => self::Readings,
     ];
 
-    /** In words that go into a sentence: "a picture"; null where it can't be told. */
-    public static function of(string $content): ?Message
+    /** Null where it can't be told. */
+    public static function of(string $content): ?self
     {
         foreach (self::BYTES as $start => $kind) {
             if (str_starts_with($content, $start)) {
-                return Message::of($kind);
+                return $kind;
             }
         }
         $document = json_decode($content, true, Node::DEEPEST_JSON);
@@ -41,14 +53,20 @@ final class FileKind
         return is_array($document) ? self::ofDocument($document) : self::ofText($content);
     }
 
+    /** Inside a sentence: "a picture". */
+    public function message(): Message
+    {
+        return Message::of('file_kind.'.$this->value);
+    }
+
     /** @param  array<array-key, mixed>  $document */
-    private static function ofDocument(array $document): ?Message
+    private static function ofDocument(array $document): ?self
     {
         $list = array_is_list($document) ? $document : ($document['data'] ?? null);
         $one = is_array($list) && is_array($list[0] ?? null) ? $list[0] : $document;
         foreach (self::KEYS as $key => $kind) {
             if (array_key_exists($key, $one)) {
-                return Message::of($kind);
+                return $kind;
             }
         }
 
@@ -56,13 +74,13 @@ final class FileKind
     }
 
     /** Three lines with as many commas, semicolons or tabs are a table. */
-    private static function ofText(string $content): ?Message
+    private static function ofText(string $content): ?self
     {
         $lines = array_slice(explode("\n", substr($content, 0, 4096)), 0, 3);
         foreach ([',', ';', "\t"] as $separator) {
             $counts = array_map(static fn (string $line): int => substr_count($line, $separator), $lines);
             if (count($lines) === 3 && $counts[0] > 0 && count(array_unique($counts)) === 1) {
-                return Message::of('file_kind.table');
+                return self::Table;
             }
         }
 

@@ -68,7 +68,7 @@ final readonly class LocationsReader
     {
         $kind = FileKind::of($content);
 
-        return $kind === null || $kind->code === 'file_kind.locations' ? null : FieldError::at('locations', Message::of('field.other_file', kind: $kind, wanted: Message::of('file_kind.locations')));
+        return $kind === null || $kind === FileKind::Locations ? null : FieldError::at('locations', Message::of('field.other_file', kind: $kind->message(), wanted: FileKind::Locations->message()));
     }
 
     /** One that its network doesn't publish, or that has no stalls, is no place to charge. */

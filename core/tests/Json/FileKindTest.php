@@ -34,7 +34,7 @@ final class FileKindTest extends TestCase
     public function test_it_says_what_a_file_is(string $content, ?string $kind): void
     {
         $found = FileKind::of($content);
-        self::assertSame($kind ?? '', rtrim(Say::it($found), '.'));
+        self::assertSame($kind ?? '', rtrim(Say::it($found?->message()), '.'));
     }
 
     public function test_a_file_of_places_refuses_others_by_name_and_leaves_out_what_is_no_place(): void
