@@ -28,6 +28,9 @@ onMounted(useExperience().loadStalls);
 const isEmpty = computed(() => garage.vehicles.length === 0);
 const account = useAccount();
 const terms = useTerms();
+/** Widths of a sheet of paper, of the names and of a car (px). */
+const [SHEET_PX, NAMES_PX, CAR_PX] = [650, 222, 136];
+const onPaper = computed(() => Math.min(1, SHEET_PX / (NAMES_PX + CAR_PX * garage.vehicles.length)).toFixed(2));
 const isWide = useMediaQuery('(width > 1000px)');
 const isNarrow = useMediaQuery('(width <= 720px)');
 const showsDrawer = ref(false);
@@ -75,7 +78,7 @@ watch([() => board.kit, () => board.policy], () => rail.refresh());
 </script>
 
 <template>
-  <div class="board-stage">
+  <div class="board-stage" :style="{ '--on-paper': onPaper }">
     <section class="board" aria-labelledby="board-title" data-scrolls data-sideways>
       <h1 id="board-title" class="sr-only">{{ say('board.title') }}</h1>
       <!-- On a wide screen the switches stand in the strip, so that the board keeps its height. -->
@@ -196,6 +199,13 @@ watch([() => board.kit, () => board.policy], () => rail.refresh());
     width: fit-content;
     max-width: calc(100vw - 24px);
     margin-bottom: var(--space-3);
+  }
+}
+
+/* Small enough for every car to be on the sheet. */
+@media print {
+  .board-stage {
+    zoom: var(--on-paper);
   }
 }
 </style>

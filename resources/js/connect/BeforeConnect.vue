@@ -16,6 +16,7 @@ import Said from '@/words/Said.vue';
 import { listed, say } from '@/words/say';
 import { wordsOf } from '@/api/client';
 import StepCard from './StepCard.vue';
+import StepsOnPaper from './StepsOnPaper.vue';
 import { useVisit, type Question } from './useVisit';
 
 const emit = defineEmits<{ begun: [id: string] }>();
@@ -156,6 +157,7 @@ async function begin(): Promise<void> {
       <p v-else-if="visitError" class="complaint" role="alert">{{ visitError }}</p>
       <p v-else class="quiet waits" role="status">{{ say('connect.steps_coming') }}</p>
     </div>
+    <StepsOnPaper v-if="visit && !isBarred" :steps="visit.steps" />
     <p v-if="isHazard" class="quiet">
       <Said code="why.run_anyway">
         <template #log

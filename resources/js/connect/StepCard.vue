@@ -180,4 +180,10 @@ h2 {
   gap: var(--space-2) var(--space-7);
   align-items: baseline;
 }
+
+@media print {
+  .card {
+    display: none;
+  }
+}
 </style>

@@ -35,7 +35,7 @@ const heldBy = computed(() => {
     <span v-if="point.km_per_hour !== null">{{ perHour(point.km_per_hour) }}</span>
     <span class="held">{{ heldBy }}</span>
   </p>
-  <p v-else class="cursor-line quiet">{{ say('forecast.cursor_how') }}</p>
+  <p v-else class="cursor-line quiet screen-only">{{ say('forecast.cursor_how') }}</p>
 </template>
 
 <style scoped>

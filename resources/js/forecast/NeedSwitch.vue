@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { say } from '@/words/say';
+
 /** Something that is so or is not. */
 defineProps<{ label: string; disabled?: boolean }>();
 const model = defineModel<boolean>({ required: true });
@@ -7,6 +9,7 @@ const model = defineModel<boolean>({ required: true });
 <template>
   <div class="switch">
     <span aria-hidden="true">{{ label }}</span>
+    <span class="print-only">{{ model ? say('entry.yes') : say('entry.no') }}</span>
     <el-switch v-model="model" :aria-label="label" :disabled="disabled" />
   </div>
 </template>

@@ -7,6 +7,7 @@ import { useBoard } from '@/stores/board';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
 import { useTerms } from '@/stores/terms';
+import PrintHead from './PrintHead.vue';
 import UndoBar from './UndoBar.vue';
 import { useUndo } from '@/stores/undo';
 import AccountTools from './AccountTools.vue';
@@ -77,7 +78,7 @@ useShortcuts({
     <StageStrip class="strip" @keys="showsKeys = true" />
     <main id="stage" class="stage" tabindex="-1">
       <p v-if="error" class="complaint" role="alert">{{ error }}</p>
-      <slot v-else-if="isReady" />
+      <template v-else-if="isReady"><PrintHead /><slot /></template>
       <p v-else class="loading quiet" role="status">{{ say('frame.opening') }}</p>
     </main>
     <UndoBar />

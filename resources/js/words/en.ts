@@ -229,6 +229,7 @@ export const en = {
   'frame.missing': "There's nothing at this address",
   'frame.missing_why': 'It may have moved, or belong to another garage. {board}.',
   'frame.go_to_board': 'Go to the board',
+  'print.on': 'printed {day}, {hour}',
   'draft.kept': 'Not saved yet: this is what you typed before.',
   'draft.start_over': 'Discard it',
   'glossary.all': 'All terms',
