@@ -73,7 +73,7 @@ test('whoever has just signed in finds the garage without a network', async ({ b
   await context.setOffline(true);
   await page.reload();
   await expect(page.getByRole('grid')).toBeVisible();
-  await expect(page.getByText('The Lanternfish Puppet Company')).toBeVisible();
+  await expect(page.getByText('The Lanternfish Puppet Company', { exact: true })).toBeVisible();
   await context.close();
 });
 

@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace Harmozon\Core\Json;
 
 use Harmozon\Core\Words\Message;
-use Harmozon\Core\Words\Term;
 
 /** What a file seems to be that is not what was asked for, so that a mistake is named and not only refused. */
-enum FileKind: string implements Term
+enum FileKind: string
 {
     case Picture = 'picture';
     case Pdf = 'pdf';
