@@ -67,9 +67,9 @@ final class TakenApart
     {
         $isFirst = true;
         foreach ($chunks as $chunk) {
-            $kind = $isFirst && ! str_contains($chunk, '"format"') ? FileKind::of($chunk) : null;
-            if ($kind !== null) {
-                throw FieldError::at('garage', Message::of('field.other_file', kind: $kind->message(), wanted: FileKind::Garage->message()));
+            $why = $isFirst && ! str_contains($chunk, '"format"') ? FileKind::unlike($chunk, FileKind::Garage) : null;
+            if ($why !== null) {
+                throw FieldError::at('garage', $why);
             }
             $isFirst = false;
             yield $chunk;

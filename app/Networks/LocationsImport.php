@@ -44,7 +44,11 @@ final class LocationsImport
     {
     }
 
-    /** @return list<PlacePlan> what the file would do; writes nothing */
+    /**
+     * A location that is no place to charge begins none; one that is here already follows the file.
+     *
+     * @return list<PlacePlan> what the file would do; writes nothing
+     */
     public function plan(LocationsFile $file): array
     {
         $places = Place::query()->get();
@@ -52,13 +56,26 @@ final class LocationsImport
         $byOwnId = $places->keyBy('ulid');
         $outlets = self::outletsOf($places);
 
-        return array_map(static function (FilePlace $one) use ($byOrigin, $byOwnId, $outlets): PlacePlan {
+        $plans = array_map(static function (FilePlace $one) use ($byOrigin, $byOwnId, $outlets): PlacePlan {
             $place = $byOrigin->get(self::key($one->party, $one->id)) ?? $byOwnId->get($one->id);
             $here = $place === null ? [] : $outlets[$place->id] ?? [];
             $wasNamed = $place->origin['name'] ?? $one->name;
 
             return new PlacePlan($one, $place, $place !== null && ($place->name !== $wasNamed || $wasNamed === $one->name) ? $place->name : $one->name, Difference::of($one, array_map(self::known(...), array_values($here))), $here);
         }, $file->places);
+
+        return array_values(array_filter($plans, static fn (PlacePlan $p): bool => ! $p->isLeftOut()));
+    }
+
+    /**
+     * @param  list<PlacePlan>  $plans
+     * @return list<Message> why locations of the file begin no place
+     */
+    public static function leftOut(LocationsFile $file, array $plans): array
+    {
+        $planned = array_map(static fn (PlacePlan $p): FilePlace => $p->file, $plans);
+
+        return array_values(array_filter(array_map(static fn (FilePlace $one): ?Message => $one->whyNot === null || in_array($one, $planned, true) ? null : $one->whyNot, $file->places)));
     }
 
     /**

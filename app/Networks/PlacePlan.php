@@ -23,6 +23,12 @@ final readonly class PlacePlan
     {
     }
 
+    /** No place to charge, and none that the garage has. */
+    public function isLeftOut(): bool
+    {
+        return $this->place === null && $this->file->whyNot !== null;
+    }
+
     public function kind(): ChangeKind
     {
         $isTouched = $this->place?->name !== $this->name

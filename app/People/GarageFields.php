@@ -18,11 +18,23 @@ final class GarageFields
     {
         return [
             "{$under}name" => ['required', 'string', 'max:120'],
-            "{$under}currency" => ['required', 'string', 'regex:/^[A-Z]{3}$/'],
-            "{$under}units" => ['required', 'string', Rule::in(['metric', 'us'])],
-            "{$under}locale" => ['required', 'string', self::knownLocale(...)],
-            "{$under}timezone" => ['string', 'timezone:all'],
-            "{$under}region" => ['string', Rule::enum(Region::class)],
+            "{$under}currency" => ['required', ...self::habits()['currency']],
+            "{$under}units" => ['required', ...self::habits()['units']],
+            "{$under}locale" => ['required', ...self::habits()['locale']],
+            "{$under}timezone" => self::habits()['timezone'],
+            "{$under}region" => self::habits()['region'],
+        ];
+    }
+
+    /** @return array{units: list<mixed>, locale: list<mixed>, region: list<mixed>, timezone: list<mixed>, currency: list<mixed>} by column, where they are given */
+    public static function habits(): array
+    {
+        return [
+            'units' => ['string', Rule::in(['metric', 'us'])],
+            'locale' => ['string', self::knownLocale(...)],
+            'region' => ['string', Rule::enum(Region::class)],
+            'timezone' => ['string', 'timezone:all'],
+            'currency' => ['string', 'regex:/^[A-Z]{3}$/'],
         ];
     }
 

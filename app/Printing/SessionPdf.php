@@ -208,7 +208,7 @@ final class SessionPdf
     {
         $lines = $report['handshake_s'] === null ? [] : [$this->voice->say(Message::of('print.handshake', seconds: Amount::count((int) round((float) $report['handshake_s']))))];
         foreach (array_slice($report['events'], 0, self::LISTED) as $event) {
-            $lines[] = $event['detail'] === null ? $this->voice->say(Message::of('print.event', at: self::clock($event['t_s']), words: (string) $event['words'])) : $this->voice->say(Message::of('print.event_detail', at: self::clock($event['t_s']), words: (string) $event['words'], detail: (string) $event['detail']));
+            $lines[] = $event['detail_words'] === null ? $this->voice->say(Message::of('print.event', at: self::clock($event['t_s']), words: (string) $event['words'])) : $this->voice->say(Message::of('print.event_detail', at: self::clock($event['t_s']), words: (string) $event['words'], detail: (string) $event['detail_words']));
         }
         $this->section($sheet, Message::of('print.happened'), [...$lines, ...$report['counted']]);
     }

@@ -6,7 +6,9 @@ namespace App\Sessions;
 
 use App\Models\ChargeSession;
 use App\Models\SessionEvent;
+use Harmozon\Core\Record\EventCode;
 use Harmozon\Core\Record\HandshakeTime;
+use Harmozon\Core\Steps\Tried;
 use Harmozon\Core\Words\Voice;
 
 /** What happened during a session, in words of the API. */
@@ -28,9 +30,18 @@ final class SessionEvents
                 'code' => $e->code->value,
                 'words' => $this->voice->say($e->code->message()),
                 'detail' => $e->detail,
+                'detail_words' => $this->detail($e),
                 'took_out' => array_keys($e->took_out ?? []),
             ], $events),
             'handshake_s' => HandshakeTime::seconds(array_map(static fn (SessionEvent $e) => $e->core(), $events)),
         ];
+    }
+
+    /** As a person reads it: what was tried has codes of ours in it, everything else was typed. */
+    private function detail(SessionEvent $event): ?string
+    {
+        $tried = $event->code === EventCode::FailedStart && $event->detail !== null ? Tried::words($event->detail) : null;
+
+        return $tried === null ? $event->detail : $this->voice->say($tried);
     }
 }

@@ -277,7 +277,7 @@ final class MovingTest extends TestCase
     /** @return array<string, array{string, string}> */
     public static function broken(): array
     {
-        return ['no JSON' => ['{"format": "harmozon/garage", "version": 2, "sessions": [{]}', 'is not valid JSON'], 'no garage' => ['{"format": "harmozon/case", "version": 1}', 'harmozon/garage'], 'readings of a session' => ["t_s,kw\n0,1\n10,2\n", 'This is a table, such as readings of a session (CSV), not a garage that was saved from Harmozon.'], 'a picture' => ["\x89PNG\r\n", 'This is a picture'], 'a bad session' => ['{"format": "harmozon/garage", "version": 2, "vehicles": [], "outlets": [], "sessions": [{"id": "x"}]}', 'sessions[0]']];
+        return ['no JSON' => ['{"format": "harmozon/garage", "version": 2, "sessions": [{]}', 'is not valid JSON'], 'no garage' => ['{"format": "harmozon/case", "version": 1}', 'harmozon/garage'], 'readings of a session' => ["t_s,kw\n0,1\n10,2\n", 'This is a table, such as readings of a session (CSV), not a garage that was saved from Harmozon.'], 'a picture' => ["\x89PNG\r\n", 'This is a picture'], 'one that does not say what it is' => ['{"version": 2, "vehicles": [], "outlets": [], "sessions": []}', 'format: is required'], 'a bad session' => ['{"format": "harmozon/garage", "version": 2, "vehicles": [], "outlets": [], "sessions": [{"id": "x"}]}', 'sessions[0]']];
     }
 
     #[DataProvider('broken')]

@@ -42,6 +42,22 @@ final class OcpiApiTest extends TestCase
         self::assertSame(['out of order, says its network'], array_values(array_filter(array_column($outlet->spec['stalls'], 'fault'))));
     }
 
+    public function test_what_is_no_place_to_charge_begins_none_and_empties_one_that_is_here(): void
+    {
+        [$sluice] = self::locations();
+        $bare = ['id' => 'L2', 'name' => 'Bare quay', 'evses' => []];
+        $hidden = [...$sluice, 'id' => 'L3', 'name' => 'Depot', 'publish' => false];
+
+        $preview = $this->upload('preview', [$sluice, $bare, $hidden])->assertOk()->assertJsonPath('counts.places.new', 1);
+        Contract::holds('POST', '/ocpi/preview', $preview);
+        self::assertSame(['Bare quay is left out: it has no stalls', 'Depot is left out: its network does not publish it'], array_map(static fn (string $s): string => rtrim($s, '. '), $preview->json('left_out')));
+        $this->upload('import', [$sluice, $bare, $hidden])->assertOk();
+        self::assertSame(6, Place::query()->count());
+
+        // Its network has taken every stall away: that is told of a place that is here, not passed over.
+        $this->upload('preview', [[...$sluice, 'evses' => []]])->assertOk()->assertJsonPath('left_out', [])->assertJsonPath('counts.outlets.gone', 3);
+    }
+
     public function test_the_same_file_again_adds_nothing_and_an_export_adds_nothing_either(): void
     {
         $this->upload('import', self::locations())->assertOk();

@@ -37,7 +37,7 @@ final class OcpiController extends Controller
 
         return response()->json([
             'counts' => LocationsImport::counts($plans),
-            'left_out' => $this->voice->each($file->leftOut),
+            'left_out' => $this->voice->each(LocationsImport::leftOut($file, $plans)),
             'places' => array_map($this->place(...), $plans),
             'terms' => array_map(static fn (ForeignTerm $t): array => ['kind' => $t->kind->value, 'theirs' => $t->theirs, 'ours' => $t->ours, 'times' => $t->times], $file->foreign),
         ]);

@@ -15,6 +15,7 @@ use Harmozon\Core\Record\PlateRow;
 use Harmozon\Core\Record\PlateState;
 use Harmozon\Core\Record\Proven;
 use Harmozon\Core\Record\TemperatureRow;
+use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
 
@@ -99,7 +100,7 @@ final readonly class CheckWriter
             'continuous_limit' => $row->continuousLimit(),
             'peak' => FitWriter::rounded($row->peak?->value),
             'margin' => FitWriter::rounded($row->margin()),
-            'utilisation' => FitWriter::rounded($row->utilisation(), 4),
+            'utilisation' => FitWriter::rounded($row->utilisation(), Amount::SHARE_DECIMALS),
             'state' => $row->state->value,
             'peak_state' => $row->peakState()->value,
             'minutes_state' => $row->minutesState()?->value,
@@ -109,7 +110,7 @@ final readonly class CheckWriter
             'minutes_words' => ($said = $row->minutesSaid()) === null ? null : $this->voice->say($said),
             'allowed_minutes' => $row->allowedMinutes(),
             'left_minutes' => FitWriter::rounded($row->leftMinutes(), 3),
-            'theta_max' => FitWriter::rounded($row->boost->thetaMax, 4),
+            'theta_max' => FitWriter::rounded($row->boost->thetaMax, Amount::SHARE_DECIMALS),
             'provenance' => $row->peak?->provenance->value,
             'missing' => $row->missing === null ? null : $this->voice->say($row->missing),
         ];

@@ -18,7 +18,13 @@ final readonly class NetworkSetUp
     /** Names of networks are written as people write them. */
     public function isCalled(string $name): bool
     {
-        return mb_strtolower(trim($name)) === mb_strtolower(trim($this->name));
+        return self::isSame($name, $this->name);
+    }
+
+    /** Names of networks are typed by people: neither case nor spaces around them tell two apart. */
+    public static function isSame(string $one, string $other): bool
+    {
+        return mb_strtolower(trim($one)) === mb_strtolower(trim($other));
     }
 
     /** Whether somebody has looked at every step. */

@@ -23,6 +23,12 @@ final readonly class OutletSite
     ) {
     }
 
+    /** The known fault inside a sentence, which has a full stop of its own. */
+    public function faultInSentence(): ?string
+    {
+        return $this->knownFault === null ? null : rtrim($this->knownFault, '.; ');
+    }
+
     public function admitting(Access $access): self
     {
         return $this->with(access: $access);

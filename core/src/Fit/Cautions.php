@@ -61,8 +61,9 @@ final class Cautions
         }
         $chain = $answer->chain;
         $cautions = [];
-        if ($chain->outlet->site->knownFault !== null) {
-            $cautions[] = new Caution(CautionPlace::Screen, Message::of('caution.known_fault', fault: rtrim($chain->outlet->site->knownFault, '.')));
+        $fault = $chain->outlet->site->faultInSentence();
+        if ($fault !== null) {
+            $cautions[] = new Caution(CautionPlace::Screen, Message::of('caution.known_fault', fault: $fault));
         }
         if ($chain->outlet->faultyStalls() !== []) {
             $cautions[] = new Caution(CautionPlace::Screen, self::faultyStalls($chain->outlet));

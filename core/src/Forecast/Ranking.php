@@ -185,7 +185,7 @@ final class Ranking
     private static function riskReason(Stop $stop): Message
     {
         $parts = [
-            ...($stop->knownFault() === null ? [] : [Message::of('rank.known_fault', fault: rtrim($stop->knownFault(), '.; '))]),
+            ...($stop->knownFault() === null ? [] : [Message::of('rank.known_fault', fault: $stop->knownFault())]),
             ...$stop->trouble(),
             ...($stop->isWhollyFaulty() ? [Message::of('rank.every_stall_faulty')] : []),
             ...($stop->isTightForTrailer() ? [Message::of('rank.trailer')] : []),

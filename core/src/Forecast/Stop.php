@@ -64,7 +64,7 @@ final readonly class Stop
     /** What is known to be wrong with it, in somebody's own words. */
     public function knownFault(): ?string
     {
-        return $this->forecast->answer->chain->outlet->site->knownFault;
+        return $this->forecast->answer->chain->outlet->site->faultInSentence();
     }
 
     /** @return list<Message> what earlier sessions found wrong here */

@@ -52,6 +52,14 @@ enum FileKind: string
         return is_array($document) ? self::ofDocument($document) : self::ofText($content);
     }
 
+    /** Why a file is not the wanted one, where its content tells; null where it may be, or can't be told. */
+    public static function unlike(string $content, self $wanted): ?Message
+    {
+        $kind = self::of($content);
+
+        return $kind === null || $kind === $wanted ? null : Message::of('field.other_file', kind: $kind->message(), wanted: $wanted->message());
+    }
+
     /** Inside a sentence: "a picture". */
     public function message(): Message
     {

@@ -35,50 +35,33 @@ final readonly class LocationsReader
         try {
             $document = json_decode($json, true, Node::DEEPEST_JSON, JSON_THROW_ON_ERROR);
         } catch (\JsonException $e) {
-            throw self::another($json) ?? FieldError::at('locations', Message::of('field.not_json', why: lcfirst($e->getMessage())));
+            throw FieldError::at('locations', FileKind::unlike($json, FileKind::Locations) ?? Message::of('field.not_json', why: lcfirst($e->getMessage())));
         }
         $list = is_array($document) && ! array_is_list($document) ? ($document['data'] ?? $document['locations'] ?? null) : $document;
         if (! is_array($list) || ! array_is_list($list) || $list === []) {
-            throw self::another($json) ?? FieldError::at('locations', Message::of('field.locations'));
+            throw FieldError::at('locations', FileKind::unlike($json, FileKind::Locations) ?? Message::of('field.locations'));
         }
-        if (is_array($list[0]) && ! isset($list[0]['evses'], $list[0]['id']) && ($another = self::another($json)) !== null) {
-            throw $another;
+        $unlike = is_array($list[0]) && ! isset($list[0]['evses']) ? FileKind::unlike($json, FileKind::Locations) : null;
+        if ($unlike !== null) {
+            throw FieldError::at('locations', $unlike);
         }
         $list = Node::of(['locations' => $list])->list('locations', self::MOST_LOCATIONS);
         $connectors = new ConnectorReader($assigned);
-        $places = $leftOut = [];
+        $places = [];
         foreach ($list as $i => $location) {
-            $node = Node::of($location, "locations[{$i}]");
-            $why = self::whyNot($node);
-            if ($why !== null) {
-                $leftOut[] = $why;
-
-                continue;
-            }
-            $place = $this->place($node, $connectors);
+            $place = $this->place(Node::of($location, "locations[{$i}]"), $connectors);
             $key = "{$place->party} {$place->id}";
             $places[$key] = isset($places[$key]) ? $places[$key]->butNot(Message::of('ocpi.twice', id: $place->id)) : $place;
         }
 
-        return new LocationsFile(array_values($places), $connectors->foreign(), $leftOut);
+        return new LocationsFile(array_values($places), $connectors->foreign());
     }
 
-    /** A file of something else is named for what it is. */
-    private static function another(string $content): ?FieldError
+    /** Why it is no place to charge: its network doesn't publish it, or it has no stalls. Null where it is one. */
+    private static function whyNot(Node $location, string $name): ?Message
     {
-        $kind = FileKind::of($content);
-
-        return $kind === null || $kind === FileKind::Locations ? null : FieldError::at('locations', Message::of('field.other_file', kind: $kind->message(), wanted: FileKind::Locations->message()));
-    }
-
-    /** One that its network doesn't publish, or that has no stalls, is no place to charge. */
-    private static function whyNot(Node $location): ?Message
-    {
-        $name = self::given($location, 'name', 120) ?? self::given($location, 'address', 120) ?? self::given($location, 'id');
-
         return match (true) {
-            $name === null => null,
-            $location->has('publish') && $location->boolOrNull('publish') === false => Message::of('ocpi.unpublished', place: $name),
+            $location->raw('publish') === false => Message::of('ocpi.unpublished', place: $name),
             $location->objectsOrNone('evses', self::MOST_EVSES) === [] => Message::of('ocpi.empty', place: $name),
             default => null,
         };
@@ -121,6 +104,7 @@ final readonly class LocationsReader
             $name,
             $this->named(self::address($location), $plates, $stalls),
             array_values(array_filter($notUnderstood)),
+            self::whyNot($location, $name),
         );
     }
 

@@ -187,15 +187,9 @@ final readonly class VerdictRule
     /** @return list<Message> */
     private function refused(): array
     {
-        $refusal = self::refusal($this->answer);
-
-        return $refusal === null ? [] : [$refusal];
-    }
-
-    /** Marks a session of a chain that was advised against; null where the chain may flow. */
-    public static function refusal(ChainAnswer $answer): ?Message
-    {
-        return $answer->outcome->mayFlow() ? null : Message::of('finding.refused_chain', outcome: $answer->word(), why: $answer->why());
+        return $this->answer->outcome->mayFlow()
+            ? []
+            : [Message::of('finding.refused_chain', outcome: $this->answer->word(), why: $this->answer->why())];
     }
 
     /**

@@ -4,21 +4,19 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Review;
 
-use Harmozon\Core\Record\VerdictRule;
 use Harmozon\Core\Words\Message;
 
 /** What a line of the log says of a session: what it came to, what limited it, and what it proved of an adapter. */
 final class LogWords
 {
-    /** @return list<Message> the most important first, marked first where the chain was advised against */
+    /** @return list<Message> the most important first; a chain that was advised against is marked before the rest */
     public static function of(Recorded $session): array
     {
-        $headline = Headline::of($session);
         $against = $session->answer->outcome->mayFlow() ? null : Message::of('headline.against', outcome: $session->answer->word());
+        $headline = Headline::of($session);
         // The mark says it shorter than the finding does.
-        $isSaid = $against !== null && $headline->toArray() === VerdictRule::refusal($session->answer)?->toArray();
-        $says = [$against, $isSaid ? null : $headline, Headline::limit($session), Proof::carried($session)];
+        $isSaid = $headline->code === 'finding.refused_chain';
 
-        return array_values(array_filter($says));
+        return array_values(array_filter([$against, $isSaid ? null : $headline, Headline::limit($session), Proof::carried($session)]));
     }
 }

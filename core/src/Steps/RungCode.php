@@ -29,6 +29,12 @@ enum RungCode: string
         };
     }
 
+    /** That it was tried, as a line of the session says it. */
+    public function tried(): Message
+    {
+        return Message::of('rung_tried.'.$this->value);
+    }
+
     public function testsWords(): Message
     {
         return match ($this) {

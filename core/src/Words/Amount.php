@@ -10,6 +10,9 @@ namespace Harmozon\Core\Words;
  */
 final readonly class Amount
 {
+    /** Of a share, in answers as in sentences: who rounds the one comes to the other. */
+    public const SHARE_DECIMALS = 4;
+
     /**
      * @param  int|null  $decimals  null: as many as the value has, up to six digits
      * @param  bool  $isTrimmed  without zeros at the end of its decimals
@@ -25,9 +28,6 @@ final readonly class Amount
         public ?string $currency = null,
     ) {
     }
-
-    /** Of a share, as answers give it. */
-    private const SHARE_DECIMALS = 4;
 
     /** Below this many, with one decimal. */
     private static function finerBelow(int $many, ?float $value, Unit $unit): self
@@ -63,7 +63,6 @@ final readonly class Amount
     /** A share of one, in percent. */
     public static function ofHundred(?float $share): self
     {
-        // As rounded as answers give it, so that a page that rounds the answer comes to the same figure.
         return self::percent($share === null ? null : 100 * round($share, self::SHARE_DECIMALS));
     }
 

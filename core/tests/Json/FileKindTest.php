@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Tests\Json;
 
 use Harmozon\Core\Json\FileKind;
+use Harmozon\Core\Ocpi\FilePlace;
 use Harmozon\Core\Ocpi\LocationsReader;
 use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -41,7 +42,10 @@ final class FileKindTest extends TestCase
     {
         $reader = new LocationsReader(Say::voice());
         self::assertStringContainsString('This is a file of OCPI tariffs, not a file of OCPI locations. Nothing was taken from it.', Say::refusal(static fn () => $reader->read('[{"id": "T1", "currency": "EUR", "elements": []}]')));
-        $file = $reader->read('[{"id": "L1", "name": "Hidden", "publish": false, "evses": [{}]}, {"id": "L2", "name": "Bare", "evses": []}]');
-        self::assertSame([[], ['Hidden is left out: its network does not publish it', 'Bare is left out: it has no stalls']], [$file->places, Say::voice()->each($file->leftOut)]);
+        $file = $reader->read('[{"id": "L1", "name": "Hidden", "publish": false, "evses": [{}]}, {"id": "L2", "name": "Bare", "evses": []}, {"id": "L3", "name": "Shown", "publish": "yes", "evses": [{}]}]');
+        self::assertSame(
+            ['Hidden is left out: its network does not publish it', 'Bare is left out: it has no stalls', ''],
+            array_map(static fn (FilePlace $p): string => Say::it($p->whyNot), $file->places),
+        );
     }
 }

@@ -2786,6 +2786,8 @@ export interface components {
             code: components["schemas"]["EventCode"];
             words: string;
             detail: string | null;
+            /** @description The detail as a person reads it */
+            detail_words: string | null;
             /** @description Adapters that must be looked at before they are used again */
             took_out: string[];
         };

@@ -218,8 +218,8 @@ onMounted(async () => {
       <ul>
         <li v-for="event in happened" :key="event.client_id">
           <span class="figures">{{ clock(event.t_s) }}</span>
-          <span v-if="event.detail" class="quiet"
-            ><Said code="report.detailed" :figures="{ detail: event.detail }"
+          <span v-if="event.detail_words" class="quiet"
+            ><Said code="report.detailed" :figures="{ detail: event.detail_words }"
               ><template #event
                 ><span class="event">{{ event.words }}</span></template
               ></Said

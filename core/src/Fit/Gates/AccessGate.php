@@ -60,7 +60,8 @@ final class AccessGate implements Gate
         if ($programmes === null) {
             return GateResult::unread(GateName::Access, [Unread::of(Fact::Programmes, $chain)]);
         }
-        $admitted = array_values(array_uintersect($makes, $programmes, static fn (string $a, string $b): int => strcasecmp(trim($a), trim($b))));
+        $isAdmitted = static fn (string $make): bool => array_filter($programmes, static fn (string $own): bool => NetworkSetUp::isSame($make, $own)) !== [];
+        $admitted = array_values(array_filter($makes, $isAdmitted));
 
         return $admitted === []
             ? GateResult::fail(GateName::Access, self::notAdmitted($makes, $vehicle))

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Steps;
+
+use Harmozon\Core\Words\Message;
+
+/** What was tried when nothing started: kept with the failed start as `another_stall` or `another_stall: B2`. */
+final class Tried
+{
+    /** In words, what somebody wrote beside it as it is; null where no rung of ours was tried. */
+    public static function words(string $detail): ?Message
+    {
+        [$code, $note] = [...explode(':', $detail, 2), ''];
+        $rung = RungCode::tryFrom(trim($code));
+
+        return match (true) {
+            $rung === null => null,
+            trim($note) === '' => $rung->tried(),
+            default => Message::of('rung_tried.noted', tried: $rung->tried(), note: trim($note)),
+        };
+    }
+}
