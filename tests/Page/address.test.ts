@@ -74,6 +74,9 @@ test('pieces of another garage are dropped from an address', () => {
   expect(knownHere(here, knows)).toEqual(here);
   expect(knownHere({ ...here, vehicle: 'V9', tour: 'T9' }, knows)).toEqual({ ...usual, outlet: 'O1' });
   expect(knownHere({ ...here, adapters: ['A1', 'A9'] }, knows).adapters).toBeNull();
+  expect(knownHere({ ...here, adapters: [] }, knows).adapters).toEqual([]);
+  const bought = { ...here, kit: 'buy', adapters: ['of-the-catalogue'] };
+  expect(knownHere(bought, knows)).toEqual(bought);
   const beside = ['O1', 'O9'].map((outlet) => ({ outlet, vehicle: 'V1', adapters: [] }));
   expect(knownHere({ ...usual, beside }, knows).beside).toEqual(beside.slice(0, 1));
 });

@@ -34,8 +34,6 @@ const cautions = computed(() => {
 });
 /** kW as they are read at a glance, with their unit. */
 const told = promised;
-/** Nothing will flow: what would change that is wanted before anything else. */
-const isStuck = computed(() => answer.value?.flows === 'no');
 const flows = computed(() => answer.value !== null && answer.value.flows !== 'no');
 
 /** A piece of the crate by its tag and its own name; another by the name it has. */
@@ -77,7 +75,8 @@ defineExpose({ focus: () => heading.value?.focus() });
       </p>
       <p v-if="answer.other_way_is_hazard" class="other-hazard">{{ say('why.other_hazard') }}</p>
       <p v-if="answer.to_buy" class="quiet">{{ say('why.to_buy') }}</p>
-      <template v-if="isStuck">
+      <!-- Where nothing will flow, what would change that is wanted before anything else. -->
+      <template v-if="!flows">
         <p class="because">{{ answer.why }}</p>
         <WhatChanges :changes="answer.changes" />
       </template>
@@ -135,7 +134,7 @@ defineExpose({ focus: () => heading.value?.focus() });
         </ul>
         <p class="small quiet">{{ say('why.handbooks') }}</p>
       </template>
-      <WhatChanges v-if="!isStuck" :changes="answer.changes" />
+      <WhatChanges v-if="flows" :changes="answer.changes" />
       <template v-if="answer.alternatives.length > 0">
         <h3>{{ say('why.other_ways') }}</h3>
         <ul class="facts">

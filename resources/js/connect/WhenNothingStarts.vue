@@ -43,7 +43,7 @@ function leave(rung: Rung): void {
           </button>
           <label v-if="asks(rung)" class="asked">
             {{ say(asks(rung)!) }}
-            <input v-model="written[rung.code]" maxlength="200" autocomplete="off" />
+            <input v-model="written[rung.code]" maxlength="160" autocomplete="off" />
           </label>
           <RouterLink v-if="stopsHere(rung)" class="way" to="/forecast" @click="leave(rung)">{{
             say('ladder.stops')

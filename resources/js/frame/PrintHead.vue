@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { useEventListener } from '@vueuse/core';
+import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import { useAccount } from '@/stores/account';
 import { useRail } from '@/stores/rail';
@@ -10,8 +11,10 @@ import { listed, say } from '@/words/say';
 const account = useAccount();
 const rail = useRail();
 const route = useRoute();
+/** The moment of printing: a page may have been open since yesterday. */
+const now = ref(new Date().toISOString());
+useEventListener(window, 'beforeprint', () => (now.value = new Date().toISOString()));
 const words = computed(() => {
-  const now = new Date().toISOString();
   const { outlet, vehicle } = rail;
   return listed('dot', [
     account.me?.garage?.name ?? '',
@@ -19,7 +22,7 @@ const words = computed(() => {
     ...(outlet && vehicle && route.meta.stage !== 'kit'
       ? [say('rail.at', { car: vehicle.name, outlet: outlet.name })]
       : []),
-    say('print.on', { day: day(now, account.zone), hour: hour(now, account.zone) }),
+    say('print.on', { day: day(now.value, account.zone), hour: hour(now.value, account.zone) }),
     account.me?.garage?.units === 'us' ? say('habits.us') : say('habits.metric'),
   ]);
 });

@@ -80,11 +80,14 @@ export function knownHere(
     tour: (id: string) => boolean;
   },
 ): Shown {
+  // An adapter that could be bought is in nobody's kit.
+  const knowsAll = (adapters: string[], at: string): boolean =>
+    shown.kit === 'buy' || adapters.every((a) => knows.adapter(a, at));
   const isChain = (b: Beside): boolean =>
-    knows.outlet(b.outlet) && knows.vehicle(b.vehicle) && b.adapters.every((a) => knows.adapter(a, b.outlet));
+    knows.outlet(b.outlet) && knows.vehicle(b.vehicle) && knowsAll(b.adapters, b.outlet);
   const outlet = shown.outlet !== null && knows.outlet(shown.outlet) ? shown.outlet : null;
   const vehicle = shown.vehicle !== null && knows.vehicle(shown.vehicle) ? shown.vehicle : null;
-  const isWhole = outlet !== null && vehicle !== null && shown.adapters?.every((a) => knows.adapter(a, outlet));
+  const isWhole = outlet !== null && vehicle !== null && knowsAll(shown.adapters ?? [], outlet);
   return {
     ...shown,
     outlet,

@@ -52,9 +52,7 @@ export function useAddress(isReady: Ref<boolean>): void {
         outlet: (id) => garage.outlet(id) !== undefined,
         vehicle: (id) => garage.vehicle(id) !== undefined,
         adapter: (id, outlet) =>
-          garage.adapter(id) !== undefined ||
-          garage.outlet(outlet)?.spec.attached_adapter?.id === id ||
-          board.kit === 'buy',
+          garage.adapter(id) !== undefined || garage.outlet(outlet)?.spec.attached_adapter?.id === id,
         tour: (id) => garage.tours.some((t) => t.id === id),
       });
       garage.tourId = shown.tour;

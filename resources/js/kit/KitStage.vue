@@ -43,6 +43,7 @@ function imported(): void {
 const { error, attempt } = useAttempt();
 
 const sifted = useSifted(typeof route.query.find === 'string' ? route.query.find : '');
+/** Of a piece (characters). */
 const LONGEST_NAME = 120;
 /** A region is not drawn at once. */
 const MOST_PLACES = 40;
@@ -135,6 +136,9 @@ onMounted(async () => {
   await router.replace({ query: {} });
   if (start && charger !== undefined && place) {
     beginOutlet(start, place.id);
+  } else if (start && charger !== undefined) {
+    // A charger stands somewhere: its place comes first.
+    begin('places', { name: '' });
   } else if (start && adapter !== undefined) {
     beginAdapter(start);
   }
@@ -265,7 +269,6 @@ const newCar = (): Draft => ({
       :kind="sifted.chosenKind.value"
       :ids="sifted.chosen.value"
       @all="sifted.chooseAll"
-      @done="sifted.stop"
     />
     <p class="places">
       <TextButton v-if="account.may('edit')" @click="begin('places', { name: '' })">

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { useAccount } from '@/stores/account';
+import { useDraft } from '@/stores/drafts';
 import { useEdit } from '@/stores/edit';
 import { useGarage } from '@/stores/garage';
 import { useTerms } from '@/stores/terms';
@@ -15,6 +16,7 @@ const edit = useEdit();
 const terms = useTerms();
 const { isBusy, error, attempt } = useAttempt();
 const name = ref('');
+const kept = useDraft('network', name);
 
 type Step = 'app' | 'account' | 'card' | 'certificate' | 'membership';
 type State = 'done' | 'to_do' | 'not_needed';
@@ -36,6 +38,7 @@ const add = (called: string) =>
   attempt(async () => {
     await edit.create('networks', { name: called, blurb: '', spec: {} });
     name.value = '';
+    kept.drop();
   });
 
 const setHelpLine = (id: string, typed: string) =>

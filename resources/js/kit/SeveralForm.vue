@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue';
+import { computed, ref } from 'vue';
 import { useAccount } from '@/stores/account';
+import { useDraft } from '@/stores/drafts';
 import { useEdit, type PieceKind } from '@/stores/edit';
 import { useTerms } from '@/stores/terms';
 import FieldEntry from '@/plates/FieldEntry.vue';
@@ -11,13 +12,15 @@ import { say } from '@/words/say';
 
 /** One figure, written on several plates at once: on all of them or on none. */
 const props = defineProps<{ kind: PieceKind; ids: string[] }>();
-const emit = defineEmits<{ done: []; all: [] }>();
+const emit = defineEmits<{ all: [] }>();
 
 const edit = useEdit();
 const account = useAccount();
 const terms = useTerms();
-const path = ref('');
-const value = ref<unknown>(null);
+const typed = ref<{ path: string; value: unknown }>({ path: '', value: null });
+const kept = useDraft(`several ${props.kind}`, typed);
+const path = computed({ get: () => typed.value.path, set: (now) => (typed.value = { path: now, value: null }) });
+const value = computed({ get: () => typed.value.value, set: (now) => (typed.value = { ...typed.value, value: now }) });
 const { isBusy, error, attempt } = useAttempt();
 
 /** What several pieces can share: their stalls, they cannot. */
@@ -27,21 +30,17 @@ const groups = computed(() =>
     .filter((g) => g.fields.length > 0),
 );
 const field = computed(() => groups.value.flatMap((g) => g.fields).find((f) => f.path === path.value));
-const written = ref('');
-watch(path, () => (value.value = null));
 
 const write = () =>
   attempt(async () => {
     await edit.changeSeveral(props.kind, props.ids, path.value, value.value, field.value?.label ?? '');
-    written.value = say('several.done', { field: field.value?.label ?? '', n: props.ids.length });
-    path.value = '';
-    value.value = null;
+    typed.value = { path: '', value: null };
+    kept.drop();
   });
 </script>
 
 <template>
   <form class="several" :aria-label="say('several.title')" @submit.prevent="write">
-    <p v-if="written" class="written" role="status">{{ written }}</p>
     <strong role="status">{{ say('several.chosen', { n: ids.length }) }}</strong>
     <TextButton @click="emit('all')">{{ say('several.all') }}</TextButton>
     <label>

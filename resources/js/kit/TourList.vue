@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue';
 import type { Tour } from '@/api/client';
 import { useAccount } from '@/stores/account';
+import { useDraft } from '@/stores/drafts';
 import { useEdit, type Found } from '@/stores/edit';
 import { useGarage } from '@/stores/garage';
 import { useAttempt } from '@/ui/useAttempt';
@@ -20,7 +21,9 @@ interface Draft {
   places: string[];
   vehicles: string[];
 }
+/** What is being edited; closed without saving, it is open again when somebody comes back. */
 const draft = ref<Draft | null>(null);
+useDraft('tour', draft);
 const wanted = ref('');
 
 const placeName = (id: string) => garage.places.find((p) => p.id === id)?.name ?? say('tours.gone');

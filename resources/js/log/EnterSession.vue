@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
-import { api, ask } from '@/api/client';
+import { api, ask, type FitAnswer } from '@/api/client';
 import { useDraft } from '@/stores/drafts';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
 import { useAttempt } from '@/ui/useAttempt';
 import TextButton from '@/ui/TextButton.vue';
-import { say } from '@/words/say';
+import { listed, say } from '@/words/say';
 
 /** A session that was run without Harmozon, or against its advice: its chain and when it began; its readings follow. */
 const emit = defineEmits<{ cancel: [] }>();
@@ -16,23 +16,34 @@ const garage = useGarage();
 const rail = useRail();
 const router = useRouter();
 const { isBusy, error, attempt } = useAttempt();
+const chainOf = (answer: FitAnswer | null): string => (answer?.adapters ?? []).join('.');
 const chosen = ref({
   car: rail.pick.vehicle ?? '',
   charger: rail.pick.outlet ?? '',
-  adapter: rail.answer?.adapters[0] ?? '',
-  hours: '1',
-  minutes: '0',
+  adapters: chainOf(rail.answer),
+  hours: 1,
+  minutes: 0,
   note: '',
 });
 const kept = useDraft('past-session', chosen);
 // After a reload the chain of the rail is known a moment later.
-watch(
-  () => rail.answer,
-  (answer) => (chosen.value.adapter ||= answer?.adapters[0] ?? ''),
-);
-const ageS = computed(
-  () => 3600 * Number(chosen.value.hours.replace(',', '.')) + 60 * Number(chosen.value.minutes.replace(',', '.')),
-);
+if (rail.answer === null) {
+  watch(
+    () => rail.answer,
+    (answer) => (chosen.value.adapters ||= chainOf(answer)),
+    { once: true },
+  );
+}
+/** Direct, each adapter, and the chain of the rail where it has several. */
+const ways = computed(() => {
+  const several = rail.answer && rail.answer.adapters.length > 1 ? [rail.answer.adapters] : [];
+  return [
+    { id: '', words: say('enter.direct') },
+    ...garage.adapters.map((a) => ({ id: a.id, words: say('rail.tagged', { tag: a.tag, name: a.name }) })),
+    ...several.map((ids) => ({ id: ids.join('.'), words: listed('and', ids.map(garage.tag)) })),
+  ];
+});
+const ageS = computed(() => 3600 * chosen.value.hours + 60 * chosen.value.minutes);
 
 function enter(): Promise<void> {
   return attempt(async () => {
@@ -41,7 +52,7 @@ function enter(): Promise<void> {
         body: {
           vehicle: chosen.value.car,
           outlet: chosen.value.charger,
-          adapters: chosen.value.adapter === '' ? [] : [chosen.value.adapter],
+          adapters: chosen.value.adapters.split('.').filter(Boolean),
           policy: 'any',
           note: chosen.value.note,
           age_s: ageS.value,
@@ -74,18 +85,19 @@ function enter(): Promise<void> {
     </label>
     <label>
       {{ say('log.adapter') }}
-      <select v-model="chosen.adapter">
-        <option value="">{{ say('enter.direct') }}</option>
-        <option v-for="a in garage.adapters" :key="a.id" :value="a.id">
-          {{ say('rail.tagged', { tag: a.tag, name: a.name }) }}
-        </option>
+      <select v-model="chosen.adapters">
+        <option v-for="way in ways" :key="way.id" :value="way.id">{{ way.words }}</option>
       </select>
     </label>
     <fieldset>
       <legend>{{ say('enter.began') }}</legend>
-      <label class="ago"><input v-model="chosen.hours" inputmode="decimal" required /> {{ say('enter.hours') }}</label>
       <label class="ago"
-        ><input v-model="chosen.minutes" inputmode="decimal" required /> {{ say('enter.minutes') }}</label
+        ><input v-model.number="chosen.hours" type="number" min="0" max="743" step="any" required />
+        {{ say('enter.hours') }}</label
+      >
+      <label class="ago"
+        ><input v-model.number="chosen.minutes" type="number" min="0" max="59" step="any" required />
+        {{ say('enter.minutes') }}</label
       >
     </fieldset>
     <label>

@@ -38,7 +38,8 @@ export function useLog() {
 
   const showAll = (): Promise<void> => want(Object.fromEntries(FILTERS.map((key) => [key, ''])));
 
-  async function page(after: string | null): Promise<void> {
+  /** `isQuiet`: nobody asked for it, so nobody is told where it fails. */
+  async function page(after: string | null, isQuiet = false): Promise<void> {
     const mine = ++asked;
     isAsking = true;
     try {
@@ -52,7 +53,7 @@ export function useLog() {
         error.value = '';
       }
     } catch (e) {
-      if (mine === asked) {
+      if (mine === asked && !isQuiet) {
         error.value = wordsOf(e);
       }
     } finally {
@@ -73,7 +74,7 @@ export function useLog() {
   useIntervalFn(() => {
     const isOpen = sessions.value?.some((s) => s.finished_at === null) ?? false;
     if (isOpen && seen.value === 'visible' && !isAsking && (sessions.value?.length ?? 0) <= PAGE) {
-      void page(null);
+      void page(null, true);
     }
   }, AGAIN_MS);
 

@@ -1,6 +1,6 @@
 import { computed, ref, watch, type Ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { api, ask, type SessionLine } from '@/api/client';
+import { api, ApiError, ask, type SessionLine } from '@/api/client';
 
 const MOST = 2;
 
@@ -36,13 +36,14 @@ export function usePicks(sessions: Ref<SessionLine[] | null>) {
     async () => {
       const missing = sessions.value === null ? [] : ids.value.filter((id) => !find(id));
       for (const id of missing) {
-        const report = await ask(api.GET('/sessions/{session}', { params: { path: { session: id } } })).catch(
-          () => null,
-        );
-        if (report) {
-          elsewhere.value = [...elsewhere.value, report.session];
-        } else if (ids.value.includes(id)) {
-          set(ids.value.filter((one) => one !== id));
+        try {
+          const { session } = await ask(api.GET('/sessions/{session}', { params: { path: { session: id } } }));
+          elsewhere.value = [...elsewhere.value, session];
+        } catch (e) {
+          // Without a network nobody knows: it stays.
+          if (e instanceof ApiError && e.status === 404) {
+            set(ids.value.filter((one) => one !== id));
+          }
         }
       }
     },

@@ -703,7 +703,6 @@ export const later = {
   'several.begin': 'Edit several',
   'several.stop': 'Done',
   'several.choose': 'select',
-  'several.done': '{field} set for {n, plural, one {one piece} other {# pieces}}. They are still selected.',
   'several.chosen': '{n, plural, one {# selected} other {# selected}}',
   'several.all': 'Select all shown',
   'several.figure': 'Set for all of them',

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue';
+import { onMounted, ref, watch } from 'vue';
 import type { Import, ImportLook, Mapping } from '@/api/client';
+import { useDraft } from '@/stores/drafts';
 import { listed, say } from '@/words/say';
 import { formatExample, useColumnWords } from './columnWords';
 import { draftOf, HOUR, mappingOf, type MappingDraft } from './mappingDraft';
@@ -21,6 +22,9 @@ const ENCODINGS: Mapping['encoding'][] = ['utf-8', 'windows-1252'];
 const words = useColumnWords();
 /** What was chosen stays, however long the server looks at it; other columns are begun anew. */
 const draft = ref(draftOf(props.file, props.look));
+const kept = useDraft(`columns ${props.file.id}`, draft);
+// Chosen before a reload, it is looked at again.
+onMounted(() => kept.isKept.value && emit('told', mappingOf(draft.value)));
 watch(
   () => JSON.stringify(props.look.headers),
   () => (draft.value = draftOf(props.file, props.look)),
