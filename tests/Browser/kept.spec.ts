@@ -227,3 +227,23 @@ test('what is half typed outlives Escape, a reload and signing in again, and nob
     await page.evaluate(() => Object.keys(sessionStorage).filter((key) => key.startsWith('harmozon-draft'))),
   ).toEqual([]);
 });
+
+test('a tour and a figure for several, half typed, are there after a reload', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/kit');
+  await page.getByRole('button', { name: 'Add tour' }).click();
+  const name = page.locator('#tour-name');
+  await name.fill('Half a tour');
+  await page.reload();
+  await expect(name).toHaveValue('Half a tour');
+
+  await page.getByRole('button', { name: 'Edit several' }).click();
+  const pick = page.getByRole('checkbox', { name: 'select Tenon T-31' });
+  await pick.check();
+  const several = page.getByRole('form', { name: 'Several at once' });
+  await several.getByLabel('Set for all of them').selectOption('continuous A');
+  await page.reload();
+  await page.getByRole('button', { name: 'Edit several' }).click();
+  await pick.check();
+  await expect(several.getByLabel('Set for all of them')).not.toHaveValue('');
+});
