@@ -17,7 +17,16 @@ test('board, forecast, where to go, steps and kit print whole', async ({ page },
   const board = await onPaper(page, info, 'board');
   expect(board).toContain('The Lanternfish Puppet Company');
   expect(board).toContain('printed ');
-  for (const words of ['Yard socket, 240 V 50 A', 'Ostler, third in full', 'Pippin', 'Dray', '9.6', '270', 'do not', 'high-voltage truck']) {
+  for (const words of [
+    'Yard socket, 240 V 50 A',
+    'Ostler, third in full',
+    'Pippin',
+    'Dray',
+    '9.6',
+    '270',
+    'do not',
+    'high-voltage truck',
+  ]) {
     expect(board).toContain(words);
   }
   expect(board).not.toContain('Sign out');
