@@ -1,4 +1,4 @@
-import { cell, choose, expect, locationsFile, openDemo, test } from './support';
+import { cell, choose, expect, locationsFile, openDemo, tariffsFile, test } from './support';
 
 test.describe.configure({ mode: 'serial' });
 
@@ -136,10 +136,20 @@ test('places come from a network file stall by stall, follow the next one, and a
   await expect(dialog.getByText('stalls 1, 2 (out of order, says its network)')).toBeVisible();
   await dialog.getByLabel(/connector "PANTOGRAPH"/).selectOption('ccs2');
   await dialog.getByLabel(/status "WOBBLY"/).selectOption('out_of_order');
+
+  // A reload takes the file away, not what was said of its words.
+  await page.reload();
+  await load(locationsFile());
+  await expect(dialog.getByLabel(/connector "PANTOGRAPH"/)).toHaveValue('ccs2');
+  await expect(dialog.getByText(/The file names 1 tariff but has no prices/)).toBeVisible();
+  await dialog.getByLabel(/a Tariffs file/).setInputFiles(tariffsFile());
+  await expect(dialog.getByText('Prices found for 1 of 1 tariff.')).toBeVisible();
   await dialog.getByRole('button', { name: 'Import 1 new place, 2 new chargers' }).click();
 
   const card = page.getByRole('article').filter({ hasText: 'CCS1, 120 kW' });
   await expect(card).toContainText('2 stalls: 1, 2 (out of order, says its network)');
+  await expect(card).toContainText('$0.44');
+  await expect(page.getByRole('button', { name: 'Kingcup' })).toBeVisible();
   await expect(page.getByRole('article').filter({ hasText: 'CCS2, 120 kW' })).toContainText('3 (out of order');
 
   // The next file: what it changed is shown, what was assigned is remembered.

@@ -94,12 +94,14 @@ export function locationsFile(watts = 120_000, status = 'OUTOFORDER') {
       max_voltage: 920,
       max_amperage: 200,
       max_electric_power: watts,
+      tariff_ids: ['T1'],
     },
   ];
   const file = [
     {
       id: 'L1',
       name: 'Sluice wharf',
+      operator: { name: 'Kingcup' },
       evses: [
         { uid: 'E1', physical_reference: '1', connectors: connectors('IEC_62196_T1_COMBO') },
         { uid: 'E2', physical_reference: '2', status, connectors: connectors('IEC_62196_T1_COMBO') },
@@ -108,4 +110,11 @@ export function locationsFile(watts = 120_000, status = 'OUTOFORDER') {
     },
   ];
   return { name: 'locations.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(file)) };
+}
+
+/** The price of its stalls, in a file of its own: 0.40 and a tenth of VAT. */
+export function tariffsFile() {
+  const component = { type: 'ENERGY', price: 0.4, vat: 10, step_size: 1 };
+  const file = [{ id: 'T1', currency: 'USD', elements: [{ price_components: [component] }] }];
+  return { name: 'tariffs.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(file)) };
 }

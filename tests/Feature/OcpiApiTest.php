@@ -58,6 +58,30 @@ final class OcpiApiTest extends TestCase
         $this->upload('preview', [[...$sluice, 'evses' => []]])->assertOk()->assertJsonPath('left_out', [])->assertJsonPath('counts.outlets.gone', 3);
     }
 
+    public function test_prices_come_from_a_tariffs_file_and_stay_when_the_next_file_has_none(): void
+    {
+        $locations = self::locations();
+        $locations[0]['operator'] = ['name' => 'Ostler'];
+        foreach ([0, 1] as $stall) {
+            $locations[0]['evses'][$stall]['connectors'][0]['tariff_ids'] = ['T1'];
+        }
+        $tariffs = ['data' => [['country_code' => 'XX', 'party_id' => 'ABC', 'id' => 'T1', 'currency' => 'USD', 'elements' => [['price_components' => [['type' => 'ENERGY', 'price' => 0.5, 'vat' => 10, 'step_size' => 1]]]]]]];
+
+        $this->upload('preview', $locations)->assertOk()->assertJsonPath('prices', ['named' => 1, 'found' => 0, 'left_open' => []]);
+        $preview = $this->upload('preview', $locations, null, $tariffs)->assertOk()->assertJsonPath('prices', ['named' => 1, 'found' => 1, 'left_open' => []]);
+        Contract::holds('POST', '/ocpi/preview', $preview);
+        $this->upload('preview', $locations, null, $locations)->assertStatus(422)->assertJsonValidationErrors('tariffs');
+        $this->upload('import', $locations, null, $tariffs)->assertOk()->assertJsonPath('counts.outlets.new', 3);
+        $outlet = $this->outlet('CCS1, 350 kW');
+        self::assertSame(['USD', '0.55', '0', 'Ostler'], [$outlet->spec['tariff']['currency'], $outlet->spec['tariff']['per_kwh'], $outlet->spec['tariff']['per_minute'], $outlet->spec['access']['network']]);
+        self::assertArrayNotHasKey('tariff', $this->outlet('CHAdeMO')->spec);
+
+        // Neither the places alone nor our own export of them takes a price or a network away.
+        $this->upload('import', $locations)->assertOk()->assertJsonPath('import', null);
+        $export = $this->getJson('/api/ocpi/export')->assertOk();
+        $this->upload('import', ['data' => $export->json('locations')])->assertOk()->assertJsonPath('import', null);
+    }
+
     public function test_the_same_file_again_adds_nothing_and_an_export_adds_nothing_either(): void
     {
         $this->upload('import', self::locations())->assertOk();
@@ -243,12 +267,13 @@ final class OcpiApiTest extends TestCase
     }
 
     /** @param  array<string, mixed>|null  $terms */
-    private function upload(string $what, mixed $content, ?array $terms = null): TestResponse
+    private function upload(string $what, mixed $content, ?array $terms = null, mixed $tariffs = null): TestResponse
     {
         $text = is_string($content) ? $content : (string) json_encode($content);
 
         return $this->post("/api/ocpi/{$what}", [
             'file' => UploadedFile::fake()->createWithContent('locations.json', $text),
+            ...($tariffs === null ? [] : ['tariffs' => UploadedFile::fake()->createWithContent('tariffs.json', (string) json_encode($tariffs))]),
             ...($terms === null ? [] : ['terms' => (string) json_encode($terms)]),
         ], ['Accept' => 'application/json']);
     }

@@ -18,10 +18,12 @@ use Harmozon\Core\Ocpi\LocationsFile;
 use Harmozon\Core\Ocpi\LocationsReader;
 use Harmozon\Core\Ocpi\LocationsWriter;
 use Harmozon\Core\Ocpi\OutletChange;
+use Harmozon\Core\Ocpi\TariffsReader;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Carbon;
 
 final class OcpiController extends Controller
 {
@@ -39,6 +41,7 @@ final class OcpiController extends Controller
             'counts' => LocationsImport::counts($plans),
             'left_out' => $this->voice->each(LocationsImport::leftOut($file, $plans)),
             'places' => array_map($this->place(...), $plans),
+            'prices' => ['named' => $file->prices->named, 'found' => $file->prices->found, 'left_open' => $this->voice->each($file->prices->leftOpen)],
             'terms' => array_map(static fn (ForeignTerm $t): array => ['kind' => $t->kind->value, 'theirs' => $t->theirs, 'ours' => $t->ours, 'times' => $t->times], $file->foreign),
         ]);
     }
@@ -82,7 +85,10 @@ final class OcpiController extends Controller
 
     private function file(LocationsRequest $request): LocationsFile
     {
-        return (new LocationsReader($this->voice))->read((string) file_get_contents($request->upload()->getPathname()), $this->terms->with($request->terms()));
+        $tariffs = $request->tariffs();
+        $prices = $tariffs === null ? null : TariffsReader::read((string) file_get_contents($tariffs->getPathname()), Carbon::now()->toDateTimeImmutable());
+
+        return (new LocationsReader($this->voice))->read((string) file_get_contents($request->upload()->getPathname()), $this->terms->with($request->terms()), $prices);
     }
 
     /** @return array<string, mixed> */

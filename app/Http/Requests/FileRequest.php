@@ -12,9 +12,15 @@ class FileRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
+        return ['file' => ['required', 'file', $this->largest()]];
+    }
+
+    /** The rule of a file's size. */
+    protected function largest(): string
+    {
         $largest = config('harmozon.largest_file_kib');
 
-        return ['file' => ['required', 'file', 'max:'.(is_int($largest) ? $largest : 0)]];
+        return 'max:'.(is_int($largest) ? $largest : 0);
     }
 
     public function upload(): UploadedFile

@@ -49,9 +49,10 @@ final class ConnectorReader
 
     /**
      * @param  string  $stall  its label
+     * @param  string|null  $operator  the network that runs it; who may start there the interface doesn't say
      * @return array<string, mixed>|Message the plate in the words of the case file, or why there is none
      */
-    public function plate(Node $connector, string $stall): array|Message
+    public function plate(Node $connector, string $stall, ?string $operator = null): array|Message
     {
         $standard = $connector->textOrNull('standard', 48) ?? throw $connector->fail('standard', Message::of('field.required'));
         $coupler = Terms::COUPLERS[$standard] ?? null;
@@ -67,13 +68,15 @@ final class ConnectorReader
         }
         $power = $connector->textOrNull('power_type') ?? '';
         $phases = Terms::PHASES[$power] ?? null;
+        $access = ['access' => $operator === null ? null : ['kind' => null, 'makes' => null, 'network' => $operator]];
 
         return match (true) {
             $power === Terms::DC => self::figures($connector, $coupler, CurrentKind::Dc, [
+                ...$access,
                 'max_v' => $connector->number('max_voltage', Range::volts()),
                 'max_a' => $connector->number('max_amperage', Range::amps()),
             ]),
-            $phases !== null => self::figures($connector, $coupler, CurrentKind::Ac, ['supply' => [
+            $phases !== null => self::figures($connector, $coupler, CurrentKind::Ac, [...$access, 'supply' => [
                 'volts' => $connector->number('max_voltage', Range::volts()),
                 'amps' => $connector->number('max_amperage', Range::amps()),
                 'phases' => $phases,
@@ -110,8 +113,6 @@ final class ConnectorReader
             'extension' => false,
             'cabinet' => null,
             'supply' => null,
-            'access' => null,
-            'tariff' => null,
             ...$figures,
         ];
     }

@@ -75,6 +75,7 @@ final class Difference
         if ($known->isMeantBy($file)) {
             return new OutletChange(ChangeKind::Same, $known->id, $known->name, $known->spec, null);
         }
+        $file = $file->keepingPriceOf($known->last);
         [$merged, $figures] = Merge::of(['name' => $known->name, ...$known->spec], ['name' => $known->last?->name, ...($known->last->spec ?? [])], ['name' => $file->name, ...$file->spec]);
         $isChanged = array_filter($figures, static fn (FigureChange $f): bool => ! $f->isKept) !== [];
         $name = is_string($merged['name']) ? $merged['name'] : $known->name;

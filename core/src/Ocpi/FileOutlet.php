@@ -12,6 +12,18 @@ final readonly class FileOutlet
     {
     }
 
+    /** A file without prices says nothing of them: what was known stays known. */
+    public function keepingPriceOf(?self $last): self
+    {
+        return array_key_exists('tariff', $this->spec) || ! isset($last->spec['tariff']) ? $this : $this->priced($last->spec['tariff']);
+    }
+
+    /** @param  mixed  $tariff  in the words of the case file */
+    public function priced(mixed $tariff): self
+    {
+        return new self($this->name, [...$this->spec, 'tariff' => $tariff]);
+    }
+
     /** @return list<string> */
     public function stallKeys(): array
     {

@@ -30,7 +30,7 @@ final readonly class LocationsReader
     }
 
     /** @throws FieldError when the document is no list of Locations */
-    public function read(string $json, Assigned $assigned = new Assigned): LocationsFile
+    public function read(string $json, Assigned $assigned = new Assigned, ?TariffsFile $tariffs = null): LocationsFile
     {
         try {
             $document = json_decode($json, true, Node::DEEPEST_JSON, JSON_THROW_ON_ERROR);
@@ -46,15 +46,15 @@ final readonly class LocationsReader
             throw FieldError::at('locations', $unlike);
         }
         $list = Node::of(['locations' => $list])->list('locations', self::MOST_LOCATIONS);
-        $connectors = new ConnectorReader($assigned);
+        [$connectors, $prices] = [new ConnectorReader($assigned), new ConnectorPrices($tariffs)];
         $places = [];
         foreach ($list as $i => $location) {
-            $place = $this->place(Node::of($location, "locations[{$i}]"), $connectors);
+            $place = $this->place(Node::of($location, "locations[{$i}]"), $connectors, $prices);
             $key = "{$place->party} {$place->id}";
             $places[$key] = isset($places[$key]) ? $places[$key]->butNot(Message::of('ocpi.twice', id: $place->id)) : $place;
         }
 
-        return new LocationsFile(array_values($places), $connectors->foreign());
+        return new LocationsFile(array_values($places), $connectors->foreign(), $prices->read());
     }
 
     /** Why it is no place to charge: its network doesn't publish it, or it has no stalls. Null where it is one. */
@@ -67,17 +67,18 @@ final readonly class LocationsReader
         };
     }
 
-    private function place(Node $location, ConnectorReader $connectors): FilePlace
+    private function place(Node $location, ConnectorReader $connectors, ConnectorPrices $prices): FilePlace
     {
         $id = self::given($location, 'id');
         $name = self::given($location, 'name', 120) ?? self::given($location, 'address', 120) ?? $id ?? throw $location->fail('id', Message::of('field.required'));
-        $country = self::given($location, 'country_code');
-        $plates = $stalls = $seen = $notUnderstood = [];
+        $party = self::party($location);
+        $operator = self::operator($location);
+        $plates = $stalls = $priced = $seen = $notUnderstood = [];
         foreach ($location->objectsOrNone('evses', self::MOST_EVSES) as $e => $evse) {
             $status = $connectors->status($evse);
             foreach ($evse->objectsOrNone('connectors') as $c => $connector) {
                 $stall = self::stall($evse, $connector, $e, $c);
-                $plate = $connectors->plate($connector, $stall['label']);
+                $plate = $connectors->plate($connector, $stall['label'], $operator);
                 $key = StallKey::of($stall);
                 $problem = match (true) {
                     $plate instanceof Message => $plate,
@@ -94,18 +95,37 @@ final readonly class LocationsReader
                 $fault = $status->fault();
                 $same = (string) json_encode($plate);
                 $plates[$same] = $plate;
+                $priced[$same][] = $prices->of($connector, $party);
                 $stalls[$same][] = [...$stall, 'fault' => $fault === null ? null : $this->voice->say($fault)];
             }
         }
 
+        [$outlets, $unpriced] = self::priced($this->named(self::address($location), $plates, $stalls), array_values($priced));
+
         return new FilePlace(
-            $country === null ? '' : $country.'*'.(self::given($location, 'party_id') ?? ''),
+            $party,
             $id ?? $name,
             $name,
-            $this->named(self::address($location), $plates, $stalls),
-            array_values(array_filter($notUnderstood)),
+            $outlets,
+            [...array_values(array_filter($notUnderstood)), ...$unpriced],
             self::whyNot($location, $name),
         );
+    }
+
+    /** Country code and party id, `NL*ABC`; empty where the file does not say. */
+    private static function party(Node $location): string
+    {
+        $country = self::given($location, 'country_code');
+
+        return $country === null ? '' : $country.'*'.(self::given($location, 'party_id') ?? '');
+    }
+
+    /** The name of the network that runs it (BusinessDetails of OCPI 2.2.1); null where the file has none. */
+    private static function operator(Node $location): ?string
+    {
+        $operator = $location->objectOrNull('operator');
+
+        return $operator === null ? null : self::given($operator, 'name', 100);
     }
 
     /** As one would read it out; null where the file has none. */
@@ -114,6 +134,28 @@ final readonly class LocationsReader
         $parts = array_filter([self::given($location, 'address', 120), self::given($location, 'city', 60)], static fn (?string $part): bool => $part !== null);
 
         return $parts === [] ? null : implode(', ', $parts);
+    }
+
+    /**
+     * An outlet has one price: where its stalls differ in it, or one of them has none, it stays open.
+     *
+     * @param  list<FileOutlet>  $outlets
+     * @param  list<list<array<string, mixed>|null>>  $prices  of the stalls of each
+     * @return array{list<FileOutlet>, list<Message>} and which have stalls that differ
+     */
+    private static function priced(array $outlets, array $prices): array
+    {
+        $unpriced = [];
+        foreach ($outlets as $i => $outlet) {
+            [$some, $first] = [array_filter($prices[$i], is_array(...)), $prices[$i][0]];
+            if ($first !== null && array_filter($prices[$i], static fn (?array $one): bool => $one !== $first) === []) {
+                $outlets[$i] = $outlet->priced($first);
+            } elseif ($some !== []) {
+                $unpriced[] = Message::of('ocpi.prices_differ', outlet: $outlet->name);
+            }
+        }
+
+        return [$outlets, $unpriced];
     }
 
     /**

@@ -34,6 +34,7 @@ final class LocationsWriter
         foreach ($places as $place) {
             $evses = $connectors = [];
             $address = null;
+            $operator = self::operator($place['outlets']);
             foreach ($place['outlets'] as $outlet) {
                 $spec = Node::of($outlet['spec']);
                 $standard = Terms::standard($spec->text('coupler'));
@@ -49,10 +50,24 @@ final class LocationsWriter
                     $connectors[$uid][] = ['id' => $stall['connector'], ...self::connector($standard, $spec)];
                 }
             }
-            $locations[] = [...self::party($place['party']), 'id' => $place['id'], 'name' => $place['name'], ...($address === null ? [] : ['address' => $address]), 'evses' => array_map(static fn (array $evse, array $of): array => [...$evse, 'connectors' => $of], array_values($evses), array_values($connectors))];
+            $locations[] = [...self::party($place['party']), 'id' => $place['id'], 'name' => $place['name'], ...($operator === null ? [] : ['operator' => ['name' => $operator]]), ...($address === null ? [] : ['address' => $address]), 'evses' => array_map(static fn (array $evse, array $of): array => [...$evse, 'connectors' => $of], array_values($evses), array_values($connectors))];
         }
 
         return ['locations' => $locations, 'left_out' => $leftOut];
+    }
+
+    /**
+     * The network that most chargers of a place name: the interface has one for all.
+     *
+     * @param  list<array{id: string, spec: array<string, mixed>}>  $outlets
+     */
+    private static function operator(array $outlets): ?string
+    {
+        $names = array_map(static fn (array $outlet): ?string => Node::of($outlet['spec'])->objectOrNull('access')?->textOrNull('network'), $outlets);
+        $times = array_count_values(array_filter($names, is_string(...)));
+        arsort($times);
+
+        return array_key_first($times) === null ? null : (string) array_key_first($times);
     }
 
     /** @return array<string, string> */

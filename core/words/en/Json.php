@@ -56,6 +56,8 @@ return [
     'file_kind.case' => 'a case file',
     'file_kind.readings' => 'a file of readings',
     'field.locations' => 'expected a list of Locations, or an object with one under "data"',
+    'field.tariffs' => 'expected a list of Tariffs, or an object with one under "data"',
+    'field.moment' => 'is no date and time',
     'kind.null' => 'null',
     'kind.bool' => 'true or false',
     'kind.text' => 'text',

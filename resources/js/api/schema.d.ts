@@ -2275,6 +2275,12 @@ export interface components {
             counts: components["schemas"]["OcpiCounts"];
             /** @description Locations that are no places to charge and why */
             left_out: string[];
+            /** @description How many tariffs the connectors name, how many have a price, and what of the Tariffs file was not used */
+            prices: {
+                named: number;
+                found: number;
+                left_open: string[];
+            };
             /** @description Words of the network that are not the interface's own */
             terms: components["schemas"]["OcpiTerm"][];
             places: {
@@ -3391,6 +3397,8 @@ export interface components {
             content: {
                 "multipart/form-data": {
                     file: string;
+                    /** @description Its prices: a Tariffs file of OCPI 2.2.1 */
+                    tariffs?: string;
                     /** @description What words of the network are assigned to: {"terms": [{"kind": "standard" or "status", "theirs": "…", "ours": a coupler, a status, or "" to leave it out}]} */
                     terms?: string;
                 };

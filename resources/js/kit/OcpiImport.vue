@@ -4,12 +4,15 @@ import { api, ask } from '@/api/client';
 import type { components } from '@/api/schema';
 import { useAttempt } from '@/ui/useAttempt';
 import { useAccount } from '@/stores/account';
+import { useDraft } from '@/stores/drafts';
 import { useEdit } from '@/stores/edit';
 import { useUndo } from '@/stores/undo';
 import { day } from '@/ui/figures';
 import TextButton from '@/ui/TextButton.vue';
 import { listed, say, type Code } from '@/words/say';
+import KeptDraft from '@/plates/KeptDraft.vue';
 import NetworkWords from './NetworkWords.vue';
+import OcpiPrices from './OcpiPrices.vue';
 import PlaceChange from './PlaceChange.vue';
 
 type Preview = components['schemas']['OcpiPreview'];
@@ -24,7 +27,10 @@ const account = useAccount();
 const undo = useUndo();
 const file = ref<File | null>(null);
 const preview = ref<Preview | null>(null);
+const tariffs = ref<File | null>(null);
+/** What was said of its words outlives the file, which a browser doesn't give back after a reload. */
 const assigned = ref<Term[]>([]);
+const kept = useDraft('ocpi-words', assigned);
 const imports = ref<components['schemas']['OcpiImport'][]>([]);
 const told = ref('');
 const { isBusy, error, attempt } = useAttempt((e) =>
@@ -58,12 +64,21 @@ function inWords({ places, outlets }: Counts): string {
   );
 }
 
+/** Of the words that were explained those that the file has, once it was looked at. */
+function ofThisFile(): Term[] {
+  const has = preview.value?.terms;
+  return assigned.value.filter((t) => !has || has.some((h) => h.kind === t.kind && h.theirs === t.theirs));
+}
+
 function body(): FormData {
   const form = new FormData();
   if (file.value) {
     form.append('file', file.value);
   }
-  const terms = assigned.value.map(({ kind, theirs, ours }) => ({ kind, theirs, ours }));
+  if (tariffs.value) {
+    form.append('tariffs', tariffs.value);
+  }
+  const terms = ofThisFile().map(({ kind, theirs, ours }) => ({ kind, theirs, ours }));
   if (terms.length > 0) {
     form.append('terms', JSON.stringify({ terms }));
   }
@@ -96,9 +111,14 @@ async function look(): Promise<void> {
 function choose(event: Event): Promise<void> {
   file.value = (event.target as HTMLInputElement).files?.[0] ?? null;
   preview.value = null;
-  assigned.value = [];
+  tariffs.value = null;
   told.value = '';
   return file.value ? look() : Promise.resolve();
+}
+
+function choosePrices(one: File | null): Promise<void> {
+  tariffs.value = one;
+  return look();
 }
 
 function assign(term: Term, ours: string): Promise<void> {
@@ -106,6 +126,11 @@ function assign(term: Term, ours: string): Promise<void> {
     ...assigned.value.filter((t) => t.kind !== term.kind || t.theirs !== term.theirs),
     { ...term, ours },
   ];
+  return look();
+}
+
+function startOver(): Promise<void> {
+  kept.startOver();
   return look();
 }
 
@@ -119,6 +144,7 @@ function bring(): Promise<void> {
   phase.value = 'ocpi.bringing';
   return attempt(async () => {
     const brought = await ask(api.POST('/ocpi/import', { body: { file: '' }, bodySerializer: body }));
+    kept.drop();
     await edit.refresh();
     const id = brought.import;
     if (id !== null) {
@@ -152,6 +178,8 @@ function back(id: string): Promise<void> {
       </TextButton>
     </p>
     <template v-if="preview">
+      <KeptDraft :is-kept="kept.isKept.value && ofThisFile().length > 0" @start-over="startOver" />
+      <OcpiPrices :key="file?.name" :prices="preview.prices" :is-busy="isBusy" @choose="choosePrices" />
       <NetworkWords v-if="preview.terms.length > 0" :terms="preview.terms" @assign="assign" />
       <PlaceChange v-for="(place, i) in changing.slice(0, MOST_SHOWN)" :key="i" :place="place" />
       <ul v-if="preview.left_out.length > 0" class="left-out">
@@ -169,7 +197,9 @@ function back(id: string): Promise<void> {
       <template v-else>
         <p>{{ say('ocpi.nothing') }}</p>
         <!-- What its words mean is worth remembering all the same. -->
-        <el-button v-if="assigned.length > 0" :loading="isBusy" @click="bring">{{ say('ocpi.remember') }}</el-button>
+        <el-button v-if="ofThisFile().length > 0" :loading="isBusy" @click="bring">{{
+          say('ocpi.remember')
+        }}</el-button>
       </template>
     </template>
     <section v-if="imports.length > 0" :aria-label="say('ocpi.imports')">

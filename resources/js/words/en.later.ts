@@ -786,6 +786,10 @@ export const later = {
   'ocpi.stop': 'Stop',
   'ocpi.stopped': 'Stopped. Nothing was saved. Choose the file again to continue.',
   'ocpi.file': 'A Locations file of the Open Charge Point Interface (OCPI 2.2.1, JSON)',
+  'ocpi.tariffs': 'Its prices: a Tariffs file of the same network (OCPI 2.2.1, JSON), if you have one',
+  'ocpi.prices': 'Prices',
+  'ocpi.prices_found':
+    '{found, plural, =0 {The file names {named, plural, one {# tariff} other {# tariffs}} but has no prices. They stay "not known".} other {Prices found for {found} of {named, plural, one {# tariff} other {# tariffs}}.}}',
   'ocpi.failed': '{error} Nothing was added.',
   'ocpi.none': 'No charger in it that Harmozon can read.',
   'ocpi.left_out': 'Left out: {line}',
