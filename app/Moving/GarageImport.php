@@ -71,9 +71,7 @@ final class GarageImport
         $arrived = $this->sessions->arrive($apart, $garage, $replaces, $moved, self::standing($read), $told ?? static fn (int $readings): null => null);
         try {
             DB::transaction(function () use ($apart, $arrived, $garage, $settings, $read, $terms, $mappings, $replaces, $moved): void {
-                if ($settings !== [] && self::isEmpty()) {
-                    $garage->update($settings);
-                }
+                self::settle($garage, $settings, $moved);
                 foreach ($read as $kind => $pieces) {
                     $this->write($garage, PieceKind::from($kind), $pieces, $replaces, $moved);
                 }
@@ -92,6 +90,29 @@ final class GarageImport
         array_map(static fn (Arrival $a): int => $a->replaced === null ? 0 : Destruction::session($a->replaced), $arrived);
 
         return $moved;
+    }
+
+    /**
+     * Only an empty garage takes the name, units, currency and time zone of a document; either way it is told.
+     *
+     * @param  array<string, mixed>  $settings
+     */
+    private static function settle(Garage $garage, array $settings, Moved $moved): void
+    {
+        $was = $garage->name;
+        $garage->fill($settings);
+        if (! $garage->isDirty()) {
+            return;
+        }
+        if (! self::isEmpty()) {
+            $garage->discardChanges();
+            $moved->settings = SettingsMoved::Left;
+
+            return;
+        }
+        $garage->save();
+        $moved->settings = SettingsMoved::Taken;
+        $moved->renamed = $garage->name === $was ? null : $garage->name;
     }
 
     /**

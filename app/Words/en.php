@@ -155,6 +155,7 @@ return [
     'console.password' => 'Password, shown only now: {password}',
     'console.moved' => '{added} added, {replaced} replaced, {same} unchanged',
     'console.moved_kept' => 'Kept as they are here: {names}',
+    'console.moved_renamed' => 'The garage is now named "{name}".',
     'console.cannot_write' => "The answer can't be written. Is the disk full?",
     'console.demo_refused' => 'The demo garages have a password everybody knows, so they are loaded in demo mode only: HARMOZON_DEMO=true.',
     'console.demo_loaded' => 'Demo garage loaded: {garage}',

@@ -47,7 +47,9 @@ final class MovingTest extends TestCase
 
         self::assertSame([$this->pieces($json), 0, 0, []], array_values($first->json() === null ? [] : [$first->json('added'), $first->json('replaced'), $first->json('same'), $first->json('kept')]));
         self::assertSame($json, $this->export($keeper));
-        $this->bring($keeper, $json)->assertJson(['added' => 0, 'replaced' => 0, 'same' => $this->pieces($json), 'kept' => []]);
+        // An empty garage takes the name of the file, and says so; one with pieces keeps its own.
+        $first->assertJson(['settings' => 'taken', 'renamed' => 'The Lanternfish Puppet Company']);
+        $this->bring($keeper, $json)->assertJson(['added' => 0, 'replaced' => 0, 'same' => $this->pieces($json), 'kept' => [], 'renamed' => null, 'settings' => 'same']);
         self::assertSame($json, $this->export($keeper));
         // The garage it came from still stands as it was.
         self::assertSame($json, $this->export($this->demoUser()));
@@ -74,6 +76,11 @@ final class MovingTest extends TestCase
         $this->deleteJson("/api/pieces/adapters/{$adapter->ulid}")->assertNoContent();
         $own = $this->postJson('/api/pieces/vehicles', ['name' => 'Our own', 'spec' => ['inlets' => [['coupler' => 'ccs1']]]])->assertCreated()->json('id');
 
+        $document = (array) json_decode($json, true);
+        $renamed = (string) json_encode([...$document, 'settings' => [...(array) $document['settings'], 'name' => 'Other name']]);
+        $this->bring($keeper, $renamed)->assertJson(['settings' => 'left', 'renamed' => null]);
+        $this->deleteJson("/api/pieces/adapters/{$adapter->ulid}");
+        self::assertSame('The Lanternfish Puppet Company', $this->getJson('/api/me')->json('garage.name'));
         $this->bring($keeper, $json)->assertJson(['added' => 1, 'replaced' => 0, 'kept' => ['Brindle']]);
         self::assertSame(3.3, $this->inside($keeper, static fn (): mixed => $van->refresh()->spec['km_per_kwh']));
         $version = $van->version;

@@ -35,6 +35,10 @@ final class ImportCommand extends CoreCommand
         $kept = is_array($answer['kept']) ? array_values(array_filter($answer['kept'], is_string(...))) : [];
         $count = static fn (string $of): Amount => Amount::count(is_int($answer[$of]) ? $answer[$of] : 0);
         $this->tell($this->voice()->say(Message::of('console.moved', added: $count('added'), replaced: $count('replaced'), same: $count('same'))));
+        $renamed = $answer['renamed'] ?? null;
+        if (is_string($renamed)) {
+            $this->tell($this->voice()->say(Message::of('console.moved_renamed', name: $renamed)));
+        }
         if ($kept !== []) {
             $this->tell($this->voice()->say(Message::of('console.moved_kept', names: Listing::comma($kept))));
         }

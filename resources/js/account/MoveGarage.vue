@@ -24,9 +24,12 @@ const large = useArrival(
 );
 
 type Moved = NonNullable<Arrival['moved']>;
-const cameOf = ({ kept, ...counts }: Moved): string[] => [
+const cameOf = ({ kept, renamed, settings, ...counts }: Moved): string[] => [
   say('move.came', counts),
   ...(kept.length > 0 ? [say('move.kept', { names: listed('comma', kept) })] : []),
+  ...(renamed ? [say('move.renamed', { name: renamed })] : []),
+  ...(settings === 'taken' && !renamed ? [say('move.settings_taken')] : []),
+  ...(settings === 'left' ? [say('move.settings_left')] : []),
 ];
 
 /** How far the large one has come. */

@@ -1592,12 +1592,21 @@ export interface components {
                 replaced: number;
                 same: number;
                 kept: string[];
+                renamed?: components["schemas"]["Renamed"];
+                settings?: components["schemas"]["SettingsMoved"];
             } | null;
             /** @description Why it was not brought in */
             problem: string | null;
             /** @description How long ago the one who takes files in the background was seen; null when never */
             worker_seen_s: number | null;
         };
+        /** @description The garage's new name; null where it keeps its own */
+        Renamed: string | null;
+        /**
+         * @description Name, units, currency and time zone of the file: only an empty garage takes them
+         * @enum {string}
+         */
+        SettingsMoved: "same" | "taken" | "left";
         /** @description The stable code of the sentence beside it */
         Code: string;
         Message: {
@@ -4020,6 +4029,8 @@ export interface operations {
                         replaced: number;
                         same: number;
                         kept: string[];
+                        renamed?: components["schemas"]["Renamed"];
+                        settings?: components["schemas"]["SettingsMoved"];
                     };
                 };
             };

@@ -176,6 +176,9 @@ export const en = {
   'move.came':
     '{added, plural, =0 {Nothing new} one {# piece added} other {# pieces added}}; {replaced, plural, =0 {none} other {#}} replaced, {same, plural, =0 {none} other {#}} unchanged.',
   'move.kept': 'Kept as they are here: {names}.',
+  'move.renamed': 'The garage is now named "{name}" and has the units, currency and time zone of the file.',
+  'move.settings_taken': 'The garage now has the units, currency and time zone of the file.',
+  'move.settings_left': 'The garage keeps its own name, units, currency and time zone.',
   'move.arriving': '{name}: {percent} sent. Stay on this page until it is all sent.',
   'move.arriving_open': '{name}: {percent} sent. Choose the same file again to go on, or remove it.',
   'move.ready': '{name}: all sent.',
