@@ -49,7 +49,11 @@ enum FileKind: string
         }
         $document = json_decode($content, true, Node::DEEPEST_JSON);
 
-        return is_array($document) ? self::ofDocument($document) : self::ofText($content);
+        return match (true) {
+            is_array($document) => self::ofDocument($document),
+            preg_match('/^\s*[\[{]/', $content) === 1 => self::ofBeginning($content),
+            default => self::ofText($content),
+        };
     }
 
     /** Why a file is not the wanted one, where its content tells; null where it may be, or can't be told. */
@@ -57,7 +61,10 @@ enum FileKind: string
     {
         $kind = self::of($content);
 
-        return $kind === null || $kind === $wanted ? null : Message::of('field.other_file', kind: $kind->message(), wanted: $wanted->message());
+        // Readings come as a table: one that can't be read is told by its columns.
+        $isWanted = $kind === $wanted || ($kind === self::Table && $wanted === self::Readings);
+
+        return $kind === null || $isWanted ? null : Message::of('field.other_file', kind: $kind->message(), wanted: $wanted->message());
     }
 
     /** Inside a sentence: "a picture". */
@@ -73,6 +80,18 @@ enum FileKind: string
         $one = is_array($list) && is_array($list[0] ?? null) ? $list[0] : $document;
         foreach (self::KEYS as $key => $kind) {
             if (array_key_exists($key, $one)) {
+                return $kind;
+            }
+        }
+
+        return null;
+    }
+
+    /** A document of which only the beginning is here, or that is broken. */
+    private static function ofBeginning(string $content): ?self
+    {
+        foreach (self::KEYS as $key => $kind) {
+            if (preg_match("/\"{$key}\"\s*:/", $content) === 1) {
                 return $kind;
             }
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Readings;
 
 use Harmozon\Core\Json\FieldError;
+use Harmozon\Core\Json\FileKind;
 use Harmozon\Core\Json\Node;
 use Harmozon\Core\Readings\Foreign\Encoding;
 use Harmozon\Core\Readings\Foreign\FileHead;
@@ -123,6 +124,8 @@ final class ReadingsReader
      *
      * @param  iterable<string>  $lines
      * @return array{iterable<string>, Mapping|null, Layout}
+     *
+     * @throws FieldError when it is a file of another kind
      */
     private function mapped(iterable $lines): array
     {
@@ -151,6 +154,10 @@ final class ReadingsReader
             return [$layout->table($whole), null, $layout];
         }
         $guess = Sniffer::guess($head);
+        $other = $guess === null ? FileKind::unlike(implode("\n", $head), FileKind::Readings) : null;
+        if ($other !== null) {
+            throw FieldError::at('readings', $other);
+        }
         $this->isGuessed = $guess !== null;
         $layout = $guess->layout ?? $layout;
 

@@ -7,6 +7,7 @@ namespace Harmozon\Core\Tests\Json;
 use Harmozon\Core\Json\FileKind;
 use Harmozon\Core\Ocpi\FilePlace;
 use Harmozon\Core\Ocpi\LocationsReader;
+use Harmozon\Core\Readings\ReadingsReader;
 use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -28,6 +29,8 @@ final class FileKindTest extends TestCase
         yield 'readings' => ["t_s,kw\n0,1\n10,2", 'a table, such as readings of a session (CSV)'];
         yield 'prose' => ["Dear all,\nsee below.\n", null];
         yield 'nothing' => ['', null];
+        yield 'the beginning of a case' => ["{\n  \"vehicle\": {\n", 'a case file'];
+        yield 'the beginning of nothing we know' => ["{\n  \"a\": {\n", null];
         yield 'a document of nobody' => ['{"a": 1}', null];
     }
 
@@ -36,6 +39,16 @@ final class FileKindTest extends TestCase
     {
         $found = FileKind::of($content);
         self::assertSame($kind ?? '', rtrim(Say::it($found?->message()), '.'));
+    }
+
+    public function test_a_picture_or_a_document_is_no_file_of_readings_and_a_table_may_be(): void
+    {
+        $read = static fn (string $content): string => Say::refusal(static fn () => iterator_to_array((new ReadingsReader)->read(explode("\n", $content))));
+
+        self::assertStringContainsString('This is a PDF, not a file of readings.', $read("%PDF-1.4\n1 0 obj\n<<>>\nendobj\n"));
+        self::assertStringContainsString('This is a picture, not a file of readings.', $read("\x89PNG\r\n\x1a\n\0\0"));
+        self::assertStringContainsString('This is a file of OCPI tariffs, not a file of readings.', $read('[{"id": "T1", "elements": []}]'));
+        self::assertStringContainsString('the header needs a column', $read("a,b\n1,2\n3,4\n"));
     }
 
     public function test_a_file_of_places_refuses_others_by_name_and_leaves_out_what_is_no_place(): void
