@@ -105,6 +105,7 @@ Route::middleware(['auth', AsShown::class, MayAct::class])->name('api.')->group(
 });
 
 Route::middleware(['auth', AsShown::class, MayAct::class.':edit'])->name('api.')->group(static function (): void {
+    Route::post('places/{place}/copy', [PieceController::class, 'copyPlace'])->middleware(OnlyOnce::class)->name('places.copy');
     Route::prefix('pieces/{kind}')->name('pieces.')->group(static function (): void {
         Route::post('', [PieceController::class, 'store'])->middleware(OnlyOnce::class)->name('create');
         Route::post('check', [PieceController::class, 'check'])->name('check');

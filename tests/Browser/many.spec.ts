@@ -50,7 +50,7 @@ test('pieces are looked for, sifted and ordered', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Fernway 350' })).toHaveCount(0);
 });
 
-test('one figure is written on several plates, and taken back as one', async ({ page }) => {
+test('two figures are written on several plates, and taken back as one', async ({ page }) => {
   await openDemo(page);
   await page.goto('/kit');
   await page.getByRole('button', { name: 'Edit several' }).click();
@@ -62,11 +62,28 @@ test('one figure is written on several plates, and taken back as one', async ({ 
   await several.getByRole('combobox').selectOption('tariff.per_kwh');
   await several.getByRole('textbox').fill('0.99');
   await page.keyboard.press('Tab');
-  await several.getByRole('button', { name: 'Set it for all 5' }).click();
+  await several.getByRole('button', { name: 'Add another figure' }).click();
+  await expect(several.getByRole('combobox').nth(1).locator('option[value="tariff.per_kwh"]')).toBeDisabled();
+  await several.getByRole('combobox').nth(1).selectOption('tariff.session_fee');
+  await several.getByRole('textbox').nth(1).fill('1.25');
+  await page.keyboard.press('Tab');
+  await several.getByRole('button', { name: 'Set 2 figures for all 5' }).click();
   await expect(page.getByText('$0.99 per kWh')).toHaveCount(5);
+  await expect(page.getByText('$1.25 per session')).toHaveCount(5);
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(page.getByText('$0.99 per kWh')).toHaveCount(0);
   await expect(page.getByText('$0.48 per kWh')).toHaveCount(5);
+  await expect(page.getByText('$1.25 per session')).toHaveCount(0);
+});
+
+test('a place is copied with its chargers, and the copy is undone as one', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/kit');
+  await page.getByRole('button', { name: 'Copy Fernway junction' }).click();
+  const copy = page.getByRole('region', { name: 'Fernway junction, copy' });
+  await expect(copy.getByRole('heading', { name: 'Fernway 350' })).toBeVisible();
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(copy).toHaveCount(0);
 });
 
 test('a tour of three places: board and ranking follow it, and so does a link that is sent', async ({ page }) => {

@@ -36,6 +36,29 @@ final class PieceApiTest extends TestCase
         $fit()->assertJsonPath('outcome', 'charges');
     }
 
+    public function test_a_place_is_copied_with_its_chargers_but_without_what_only_it_has(): void
+    {
+        $place = Place::query()->where('name', 'Fernway junction')->firstOrFail();
+        $first = $place->outlets()->firstOrFail();
+        $stalls = [['label' => '1', 'evse_id' => 'XX*FER*E1', 'fault' => 'lock stuck', 'kept_for' => 'trailer']];
+        $this->putJson("/api/pieces/outlets/{$first->ulid}", ['version' => $first->version, 'changes' => ['address' => '3 Yard Lane', 'known_fault' => 'screen dead', 'stalls' => $stalls]])->assertOk();
+
+        $copied = $this->postJson("/api/places/{$place->ulid}/copy", ['name' => 'Fernway north'])->assertCreated();
+        Contract::holds('POST', '/places/{place}/copy', $copied);
+        $copy = Place::query()->where('ulid', $copied->json('id'))->firstOrFail();
+        self::assertSame('Fernway north', $copy->name);
+        self::assertSame($place->outlets()->pluck('name')->all(), $copy->outlets()->pluck('name')->all());
+        [$was, $is] = [$first->refresh()->spec, $copy->outlets()->firstOrFail()->spec];
+        self::assertEquals([$was['max_kw'], $was['access'], $was['tariff']], [$is['max_kw'], $is['access'], $is['tariff']]);
+        self::assertSame([null, null, '1', null, null], [$is['address'] ?? null, $is['known_fault'] ?? null, $is['stalls'][0]['label'], $is['stalls'][0]['evse_id'] ?? null, $is['stalls'][0]['fault'] ?? null]);
+        self::assertSame('3 Yard Lane', $was['address']);
+
+        $this->postJson("/api/places/{$place->ulid}/copy", ['name' => ''])->assertStatus(422)->assertJsonValidationErrors('name');
+        $this->postJson('/api/places/nowhere/copy', ['name' => 'x'])->assertNotFound();
+        $this->deleteJson("/api/pieces/places/{$copy->ulid}")->assertNoContent();
+        self::assertSame(5 * 12, count($this->getJson('/api/board')->json('cells')));
+    }
+
     public function test_every_kind_of_piece_is_made_from_the_catalogue_removed_and_brought_back(): void
     {
         $catalogue = $this->getJson('/api/catalogue')->assertOk();

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Equipment\PieceKind;
 use App\Equipment\PieceStore;
+use App\Equipment\PlaceCopy;
 use App\Models\Piece;
 use App\Models\Place;
 use Harmozon\Core\Case\PlateWriter;
@@ -38,6 +39,11 @@ final class PieceController extends Controller
     public function update(Request $request, PieceKind $kind, string $piece): JsonResponse
     {
         return response()->json(self::id($this->pieces->change($kind, $piece, self::fields($request))));
+    }
+
+    public function copyPlace(Request $request, string $place, PlaceCopy $copies): JsonResponse
+    {
+        return response()->json(self::id($copies->of($place, self::fields($request)['name'] ?? null)), 201);
     }
 
     /** Several of one kind at once: all of them, or none. */

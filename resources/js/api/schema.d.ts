@@ -1486,6 +1486,25 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/places/{place}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                place: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A second place with the same chargers, without their addresses, faults and network ids */
+        post: operations["copyPlace"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/ocpi/preview": {
         parameters: {
             query?: never;
@@ -1839,6 +1858,8 @@ export interface components {
                     currency?: string;
                     per_kwh?: string | number | null;
                     per_minute?: string | number | null;
+                    session_fee?: string | number | null;
+                    idle_per_minute?: string | number | null;
                     minute_bands?: Record<string, never>[] | null;
                     membership?: null | {
                         monthly_fee?: string | number;
@@ -6065,6 +6086,30 @@ export interface operations {
             401: components["responses"]["Message"];
             403: components["responses"]["Message"];
             404: components["responses"]["Message"];
+        };
+    };
+    copyPlace: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    name: string;
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["Kept"];
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
         };
     };
     previewOcpi: {

@@ -123,6 +123,9 @@ function copy(id: string): Promise<void> {
   });
 }
 
+const copyPlace = ({ id, name }: { id: string; name: string }) =>
+  attempt(async () => void (await edit.copyPlace(id, say('kit.copy_of', { name }).slice(0, LONGEST_NAME))));
+
 const catalogue = useCatalogue();
 /** A kind that was found elsewhere, as by *What is this plug?*, is opened at once. */
 onMounted(async () => {
@@ -233,6 +236,7 @@ const newCar = (): Draft => ({
         <h2>{{ p.name }}</h2>
         <span class="acts">
           <TextButton v-if="account.may('edit')" :words="say('kit.rename')" :of="p.name" @click="open(p.id)" />
+          <TextButton v-if="account.may('edit')" :words="say('kit.copy')" :of="p.name" @click="copyPlace(p)" />
           <TextButton
             v-if="account.may('keep')"
             :words="say('kit.remove')"

@@ -42,6 +42,10 @@ function changed(before: Draft, after: Draft): Partial<Draft> & { changes?: Reco
   };
 }
 
+/** What a plate has at these paths; null where it has nothing. */
+const valuesAt = (spec: Draft['spec'], paths: string[]) =>
+  Object.fromEntries(paths.map((path) => [path, valueAt(spec, path) ?? null]));
+
 /** Writes pieces of the garage, and has every answer worked out anew. */
 export const useEdit = defineStore('edit', () => {
   const account = useAccount();
@@ -74,17 +78,16 @@ export const useEdit = defineStore('edit', () => {
     });
   }
 
-  /** One figure on several plates, all of them or none; taken back the same way. */
+  /** The same figures on several plates, all of them or none; taken back the same way. `label` names them. */
   async function changeSeveral(
     kind: PieceKind,
     ids: string[],
-    path: string,
-    value: unknown,
+    changes: Record<string, unknown>,
     label: string,
   ): Promise<void> {
     const before = ids.flatMap((id) => find(id) ?? []);
     const at = { params: { path: { kind } } };
-    const pieces = before.map(({ id, version }) => ({ id, version, changes: { [path]: value } }));
+    const pieces = before.map(({ id, version }) => ({ id, version, changes }));
     const kept = await ask(api.PUT('/pieces/{kind}', { ...at, body: { pieces } }));
     const versions = new Map(kept.pieces.map((p) => [p.id, p.version]));
     await refresh();
@@ -92,7 +95,7 @@ export const useEdit = defineStore('edit', () => {
       const back = before.map(({ id, draft }) => ({
         id,
         version: versions.get(id) ?? 1,
-        changes: { [path]: valueAt(draft.spec, path) ?? null, origins: draft.spec?.origins ?? null },
+        changes: { ...valuesAt(draft.spec, Object.keys(changes)), origins: draft.spec?.origins ?? null },
       }));
       await ask(api.PUT('/pieces/{kind}', { ...at, body: { pieces: back } }));
       await refresh();
@@ -108,12 +111,22 @@ export const useEdit = defineStore('edit', () => {
 
   async function create(kind: PieceKind, draft: Draft): Promise<string> {
     const { id } = await ask(api.POST('/pieces/{kind}', { params: { path: { kind } }, body: draft }));
+    return added(kind, id, draft.name);
+  }
+
+  /** A second place with the same chargers. */
+  async function copyPlace(place: string, name: string): Promise<string> {
+    const { id } = await ask(api.POST('/places/{place}/copy', { params: { path: { place } }, body: { name } }));
+    return added('places', id, name);
+  }
+
+  async function added(kind: PieceKind, id: string, name: string): Promise<string> {
     await refresh();
     // Who may not put anything aside has nothing to take back here.
     if (!account.may('keep')) {
       return id;
     }
-    undo.done(say('kit.added', { name: draft.name }), async () => {
+    undo.done(say('kit.added', { name }), async () => {
       await ask(api.DELETE('/pieces/{kind}/{piece}', at(kind, id)));
       await refresh();
     });
@@ -167,5 +180,5 @@ export const useEdit = defineStore('edit', () => {
     return { kind: 'outlets', id, version, draft: { name, blurb, place: place.id, spec: copy(spec) } };
   }
 
-  return { change, changeSeveral, restore, create, remove, check, refresh, find };
+  return { change, changeSeveral, restore, create, copyPlace, remove, check, refresh, find };
 });
