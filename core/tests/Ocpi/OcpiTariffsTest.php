@@ -51,7 +51,7 @@ final class OcpiTariffsTest extends TestCase
         yield 'dearer in the evening: not one price' => [
             [['price_components' => [$part('ENERGY', 0.9)], 'restrictions' => ['start_time' => '17:00', 'end_time' => '22:00']], ['price_components' => [$part('ENERGY', 0.3), $part('FLAT', 2)]]],
             [...$free, 'per_kwh' => null, 'session_fee' => '2'],
-            ['tariff T1: the price per kWh changes with the time of day or the session, so it stays "not known"'],
+            ['Tariff T1: the price per kWh changes with the time of day or the session, so it stays "not known"'],
         ];
         yield 'minutes by power' => [
             [['price_components' => [$part('TIME', 12)], 'restrictions' => ['max_power' => 60]], ['price_components' => [$part('TIME', 24)], 'restrictions' => ['min_power' => 60]]],
@@ -64,14 +64,14 @@ final class OcpiTariffsTest extends TestCase
         yield 'minutes by power and by the clock' => [
             [['price_components' => [$part('TIME', 24)], 'restrictions' => ['min_power' => 60, 'day_of_week' => ['MONDAY']]], ['price_components' => [$part('TIME', 12)]]],
             [...$free, 'per_minute' => null],
-            ['tariff T1: the price per minute changes with the time of day or the session, so it stays "not known"'],
+            ['Tariff T1: the price per minute changes with the time of day or the session, so it stays "not known"'],
         ];
         yield 'one band that is always there is no band' => [[['price_components' => [$part('TIME', 12)], 'restrictions' => ['min_power' => 0]]], [...$free, 'per_minute' => '0.2']];
         yield 'a reservation is no session; empty conditions are none' => [
             [['price_components' => [$part('FLAT', 9)], 'restrictions' => ['reservation' => 'RESERVATION']], ['price_components' => [$part('FLAT', 1)], 'restrictions' => ['day_of_week' => []]]],
             [...$free, 'session_fee' => '1'],
         ];
-        yield 'by the quarter of an hour' => [[['price_components' => [$part('TIME', 12, null, 900), $part('ENERGY', 0.1, null, 1000)]]], [...$free, 'per_minute' => '0.2', 'per_kwh' => '0.1'], ['tariff T1: the price per minute is charged in larger steps, which are not counted']];
+        yield 'by the quarter of an hour' => [[['price_components' => [$part('TIME', 12, null, 900), $part('ENERGY', 0.1, null, 1000)]]], [...$free, 'per_minute' => '0.2', 'per_kwh' => '0.1'], ['Tariff T1: the price per minute is charged in larger steps, which are not counted']];
     }
 
     public function test_what_is_not_for_everyone_or_not_for_now_is_no_price(): void
@@ -85,8 +85,8 @@ final class OcpiTariffsTest extends TestCase
         self::assertNotNull($file->priceOf('NL*ABC', ['A', 'D']));
         self::assertNull($file->priceOf('NL*OTHER', ['D']), "another network's tariff of the same name");
         self::assertSame([
-            'tariff A is for certain contracts only; it was not used', 'tariff B is not valid now; it was not used', 'tariff C is not valid now; it was not used',
-            'tariff D has a minimum or maximum price per session, which is not counted',
+            'Tariff A is for certain contracts only; it was not used', 'Tariff B is not valid now; it was not used', 'Tariff C is not valid now; it was not used',
+            'Tariff D has a minimum or maximum price per session, which is not counted',
         ], Say::voice()->each($file->leftOpen));
     }
 

@@ -123,6 +123,7 @@ const write = () =>
 label {
   display: flex;
   flex-direction: column;
+  gap: var(--space-2);
   color: var(--ink-soft);
   font-size: var(--size-small);
 }
