@@ -25,8 +25,11 @@ final class Curves
     /** @var list<array{string, list<array{float, float|null}>}> */
     private array $lines = [];
 
-    /** @param  string  $unit  of the upright axis */
-    public function __construct(private readonly string $unit, private readonly string $across)
+    /**
+     * @param  string  $unit  of the upright axis
+     * @param  \Closure(float): string  $figure  writes a figure of an axis
+     */
+    public function __construct(private readonly string $unit, private readonly string $across, private readonly \Closure $figure)
     {
     }
 
@@ -64,13 +67,13 @@ final class Curves
         $drawn = $around = '';
         for ($v = $least; $v <= $most + $step / 1000; $v += $step) {
             $drawn .= self::stroke([[0.0, $y($v)], [$inner, $y($v)]], 0.08, '', '#bebeb8');
-            $around .= self::label(0, self::ABOVE + $y($v) - 1.2, (string) round($v, 2));
+            $around .= self::label(0, self::ABOVE + $y($v) - 1.2, ($this->figure)($v));
         }
         $around .= self::label(0, 0.2, $this->unit);
         $minutes = $lastS / 60;
         $every = self::step($minutes / 8);
         for ($m = 0.0; $m <= $minutes; $m += $every) {
-            $around .= self::label(self::LEFT + $x(60 * $m) - 0.8, self::ABOVE + $height + 1.0, (string) round($m, 1));
+            $around .= self::label(self::LEFT + $x(60 * $m) - 0.8, self::ABOVE + $height + 1.0, ($this->figure)($m));
         }
         $foot = self::ABOVE + $height + 4.4;
         $around .= sprintf('<span style="right: 0; top: %.2Fmm">%s</span>', $foot, Sheet::printable($this->across));

@@ -106,11 +106,17 @@ final class SessionPdf
         return array_map(fn (array $f): array => [$f[0], $this->voice->say($f[1])], $figures);
     }
 
+    /** An empty frame, its figures written as the garage writes them. */
+    private function chart(string $unit): Curves
+    {
+        return new Curves($unit, $this->voice->say(Message::of('print.minutes')), fn (float $value): string => $this->voice->amount(Amount::asGiven(round($value, 2))));
+    }
+
     /** @param  array<string, mixed>  $report */
     private function power(Sheet $sheet, array $report, float $height): void
     {
         $kw = self::points($report['curve'], 'kw');
-        $curves = (new Curves('kW', $this->voice->say(Message::of('print.minutes'))))->line($this->voice->say(Message::of('print.measured')), count($kw) > 1 ? $kw : []);
+        $curves = $this->chart('kW')->line($this->voice->say(Message::of('print.measured')), count($kw) > 1 ? $kw : []);
         $curves->line($this->voice->say(Message::of('print.forecast')), self::points($report['review']['expected'], 'kw'));
         if (! $curves->isEmpty()) {
             $sheet->heading($this->voice->say(Message::of('print.power')));
@@ -122,10 +128,10 @@ final class SessionPdf
     private function curves(Sheet $sheet, array $report): void
     {
         foreach ($report['review']['duty'] as $duty) {
-            $amps = (new Curves('A', $this->voice->say(Message::of('print.minutes'))))
+            $amps = $this->chart('A')
                 ->line($this->voice->say(Message::of('print.amps')), self::points($duty['points'], 'a'))
                 ->line($this->voice->say(Message::of('print.allowed')), self::points($duty['points'], 'allowed_a'));
-            $heat = (new Curves('%', $this->voice->say(Message::of('print.minutes'))))->line($this->voice->say(Message::of('print.heat')), self::points($duty['points'], 'theta', 100));
+            $heat = $this->chart('%')->line($this->voice->say(Message::of('print.heat')), self::points($duty['points'], 'theta', 100));
             if (! $amps->isEmpty()) {
                 $sheet->heading($this->voice->say(Message::of('print.duty', name: (string) $duty['name'])));
                 $sheet->chart($amps, 30);
@@ -194,9 +200,11 @@ final class SessionPdf
         }
         $sheet->heading($this->voice->say(Message::of('print.temperatures')));
         $sheet->table($this->voice->each([Message::of('print.point'), Message::of('print.most'), Message::of('print.rise'), Message::of('print.state')]), $rows, [0.4, 0.2, 0.2, 0.2]);
-        $curves = new Curves('°C', $this->voice->say(Message::of('print.minutes')));
+        $units = $this->garage->units();
+        $curves = $this->chart($units->of(Amount::celsius(null))[1]);
         foreach ($report['review']['warmth'] as $warmth) {
-            $curves->line($this->voice->begin(Point::from($warmth['point'])->message()), self::points($warmth['points'], 'c'));
+            $points = array_map(static fn (array $p): array => [$p[0], $units->of(Amount::celsius($p[1]))[0]], self::points($warmth['points'], 'c'));
+            $curves->line($this->voice->begin(Point::from($warmth['point'])->message()), $points);
         }
         if (! $curves->isEmpty()) {
             $sheet->chart($curves, 30);

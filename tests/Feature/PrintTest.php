@@ -67,7 +67,11 @@ final class PrintTest extends TestCase
         DB::table('garages')->where('id', $this->user->garage_id)->update(['units' => 'us']);
         $this->actingAs($this->user->refresh());
         self::assertSame([612, 792], $size($this->parsed($this->pdf($id))));
-        self::assertStringContainsString('°F', self::text($this->pdf($id)));
+        // Charts too: no figure is left in the other units.
+        $warm = $this->inside($this->user, static fn (): array => ChargeSession::query()->pluck('ulid')->all());
+        $texts = array_map(fn (string $one): string => self::text($this->pdf($one)), array_filter($warm, is_string(...)));
+        self::assertStringContainsString('°F', implode(' ', $texts));
+        self::assertStringNotContainsString('°C', implode(' ', $texts));
         $bytes = $this->pdf($id);
         $named = preg_match_all('#/BaseFont /([A-Za-z0-9+-]+)#', $bytes, $fonts);
         self::assertGreaterThan(0, $named);
