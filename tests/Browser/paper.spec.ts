@@ -65,4 +65,16 @@ test('board, forecast, where to go, steps and kit print whole', async ({ page },
     expect(kit).toContain(words);
   }
   expect(kit).not.toContain('Delete');
+  // Tours and what to set up for them stand on a sheet of their own, which says what it is.
+  expect(kit.match(/The Lanternfish Puppet Company · Kit/g)).toHaveLength(2);
+  expect(kit).toMatch(/printed [^·]+· kilometres, metres, °C Tours/);
+  expect(kit).toMatch(/Millrace ?The app ?to do ?The account ?to do ?The card ?done/);
+
+  // What to pack for a tour stands on its board.
+  await page.goto('/board');
+  await page.getByRole('combobox', { name: 'Tour' }).selectOption({ label: 'Autumn season' });
+  await expect(page.getByText(/Pack for this tour/)).toBeVisible();
+  const tour = await onPaper(page, info, 'tour');
+  expect(tour).toContain('Pack for this tour: A1 · Tenon T-11');
+  expect(tour).toContain('Autumn season');
 });

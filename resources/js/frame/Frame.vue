@@ -7,7 +7,7 @@ import { useBoard } from '@/stores/board';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
 import { useTerms } from '@/stores/terms';
-import PrintHead from './PrintHead.vue';
+import PrintHead from '@/rail/PrintHead.vue';
 import UndoBar from './UndoBar.vue';
 import { useUndo } from '@/stores/undo';
 import AccountTools from './AccountTools.vue';

@@ -13,6 +13,7 @@ import HabitsForm from './HabitsForm.vue';
 import LearnedCurve from './LearnedCurve.vue';
 import NetworkList from './NetworkList.vue';
 import OcpiImport from './OcpiImport.vue';
+import PrintHead from '@/rail/PrintHead.vue';
 import PlateCard from './PlateCard.vue';
 import PlateEditor from './PlateEditor.vue';
 import PutAside from './PutAside.vue';
@@ -283,9 +284,11 @@ const newCar = (): Draft => ({
       </TextButton>
       <a class="text-button" href="/api/ocpi/export" download="harmozon-locations.json">{{ say('kit.export') }}</a>
     </p>
+    <!-- Tours and what to set up for them are a sheet of their own. -->
+    <PrintHead class="sheet" />
     <TourList />
     <NetworkList />
-    <PutAside v-if="account.may('record')" />
+    <PutAside v-if="account.may('record')" class="screen-only" />
     <section v-if="account.may('keep')" aria-labelledby="habits-title">
       <div class="section-head">
         <h2 id="habits-title">{{ say('habits.title') }}</h2>
@@ -319,6 +322,12 @@ const newCar = (): Draft => ({
 <style scoped>
 .settling > section {
   visibility: hidden;
+}
+
+@media print {
+  .sheet {
+    break-before: page;
+  }
 }
 
 .small {
