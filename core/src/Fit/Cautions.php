@@ -10,7 +10,7 @@ use Harmozon\Core\Equipment\AttachOrder;
 use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Equipment\Outlet;
 use Harmozon\Core\Equipment\Stall;
-use Harmozon\Core\Power\HoldBack;
+use Harmozon\Core\Power\UnlimitedAdapter;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
@@ -86,7 +86,7 @@ final class Cautions
             $cautions[] = new Caution(CautionPlace::Power, Message::of('caution.more_phases', kw: Amount::kw($threePhasesKw)));
         }
         // Gate 6 tells it itself, unless it has something else to ask first.
-        $holdBack = $answer->limits === null ? null : HoldBack::of($chain, $answer->limits, $answer->conditions->charge->socFrom, $answer->voltage->endSoc($answer->conditions));
+        $holdBack = $answer->limits === null ? null : UnlimitedAdapter::of($chain, $answer->limits, $answer->conditions->charge->socFrom, $answer->voltage->endSoc($answer->conditions));
         if ($holdBack !== null && $answer->gate(GateName::Adapter)->isUnknown()) {
             $cautions[] = new Caution(CautionPlace::Power, Gates\AdapterGate::mayNotHold($holdBack));
         }

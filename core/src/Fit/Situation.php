@@ -7,9 +7,9 @@ namespace Harmozon\Core\Fit;
 use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Chain\VoltagePlan;
-use Harmozon\Core\Power\HoldBack;
 use Harmozon\Core\Power\Limits;
 use Harmozon\Core\Power\LimitSet;
+use Harmozon\Core\Power\UnlimitedAdapter;
 
 /** What a gate looks at: a chain, the wanted charge, the driver's policy, and the volts worked out for them. */
 final class Situation
@@ -31,10 +31,10 @@ final class Situation
     }
 
     /** The adapter that may be asked for more than it can carry for long; null when there is none. */
-    public function holdBack(): ?HoldBack
+    public function holdBack(): ?UnlimitedAdapter
     {
         $limits = $this->chain->adapters === [] ? null : Corner::ofMostAmps($this->chain, $this->voltage, $this->conditions, $this->limits());
 
-        return $limits === null ? null : HoldBack::of($this->chain, $limits, $this->conditions->charge->socFrom, $this->voltage->endSoc($this->conditions));
+        return $limits === null ? null : UnlimitedAdapter::of($this->chain, $limits, $this->conditions->charge->socFrom, $this->voltage->endSoc($this->conditions));
     }
 }

@@ -44,7 +44,7 @@ final class Envelope
     /** @var array<string, HeatState> by link id */
     private array $heat = [];
 
-    /** @var non-empty-list<Stretch> */
+    /** @var non-empty-list<CurveSegment> */
     private readonly array $stretches;
 
     private int $at = 0;
@@ -57,9 +57,9 @@ final class Envelope
 
     private readonly float $kwPerVA;
 
-    private Least $amps;
+    private SmallestLimit $amps;
 
-    private Least $constantKw;
+    private SmallestLimit $constantKw;
 
     /** @var list<KwLimit> that hold for good, or may still end */
     private array $constant;
@@ -80,7 +80,7 @@ final class Envelope
         private readonly float $socPerKwS,
         private readonly bool $obeysHeat = true,
     ) {
-        $this->stretches = Stretch::between($limits, $fromSoc, $toSoc);
+        $this->stretches = CurveSegment::between($limits, $fromSoc, $toSoc);
         $this->kwPerVA = $limits->phases / 1000;
         foreach ($limits->changing->heat as $link) {
             $this->heat[$link->linkId] = new HeatState($link);
@@ -140,7 +140,7 @@ final class Envelope
         $this->isStale = false;
     }
 
-    private function stretchAt(float $soc): Stretch
+    private function stretchAt(float $soc): CurveSegment
     {
         while ($soc >= $this->stretches[$this->at]->toSoc - self::SAME_SOC && isset($this->stretches[$this->at + 1])) {
             $this->at++;
@@ -155,7 +155,7 @@ final class Envelope
      * @param  float  $kw  at which a pack goes on warming
      * @return non-empty-list<LimitLine>
      */
-    private function lines(Stretch $stretch, float $soc, float $kw = INF): array
+    private function lines(CurveSegment $stretch, float $soc, float $kw = INF): array
     {
         $lines = [];
         if ($this->amps->isKnown()) {
@@ -173,7 +173,7 @@ final class Envelope
     }
 
     /** The charge curve, as much of it as a cold pack leaves: while it warms, a little more with every percent. */
-    private function curveLine(CurveLimit $curve, Stretch $stretch, float $soc, float $kw): LimitLine
+    private function curveLine(CurveLimit $curve, CurveSegment $stretch, float $soc, float $kw): LimitLine
     {
         $warmth = $this->limits->changing->warmth;
         $curveKw = $stretch->curveKwAt($soc);
@@ -256,10 +256,10 @@ final class Envelope
         }
     }
 
-    private function fewestKw(): Least
+    private function fewestKw(): SmallestLimit
     {
         $this->isStale = true;
-        $least = new Least;
+        $least = new SmallestLimit;
         foreach ($this->constant as $limit) {
             $least->offer($limit->kw, $limit->code, $limit->linkId);
         }
@@ -267,10 +267,10 @@ final class Envelope
         return $least;
     }
 
-    private function fewestAmps(): Least
+    private function fewestAmps(): SmallestLimit
     {
         $this->isStale = true;
-        $least = new Least;
+        $least = new SmallestLimit;
         foreach ($this->limits->amps as $limit) {
             $state = $this->heat[$limit->linkId] ?? null;
             $least->offer(match (true) {

@@ -19,7 +19,7 @@ final readonly class LimitSet
      * @param  list<AmpLimit>  $amps
      * @param  list<KwLimit>  $kw
      * @param  list<Unread>  $unread  figures that nobody has read: the sum is then a ceiling, not a forecast
-     * @param  Changing  $changing  its heat links are among those of `amps`; `curve` is what a cold pack leaves at first
+     * @param  ChangingLimits  $changing  its heat links are among those of `amps`; `curve` is what a cold pack leaves at first
      * @param  float  $drawKw  what the car takes for itself (kW at the plug): the rest reaches the pack
      */
     public function __construct(
@@ -29,7 +29,7 @@ final readonly class LimitSet
         public array $kw,
         public ?CurveLimit $curve,
         public array $unread = [],
-        public Changing $changing = new Changing,
+        public ChangingLimits $changing = new ChangingLimits,
         public float $drawKw = 0.0,
     ) {
     }
@@ -103,7 +103,7 @@ final readonly class LimitSet
             array_values(array_filter($this->kw, $kept)),
             $this->curve !== null && $kept($this->curve) ? $this->curve : null,
             $this->unread,
-            new Changing(
+            new ChangingLimits(
                 array_values(array_filter($this->changing->heat, $kept)),
                 array_values(array_filter($this->changing->later, static fn (LaterLimit $l): bool => $kept($l->limit))),
                 $this->changing->warmth,
@@ -119,7 +119,7 @@ final readonly class LimitSet
             return null;
         }
         [$leastA, $leastKw, $most] = [$this->leastA() ?? INF, $this->leastKw() ?? INF, 0.0];
-        foreach (Stretch::between($this, $fromSoc, $toSoc) as $stretch) {
+        foreach (CurveSegment::between($this, $fromSoc, $toSoc) as $stretch) {
             foreach ($stretch->turns($leastKw) as $soc) {
                 $kw = min($leastKw, $stretch->curveKwAt($soc));
                 $most = max($most, min($leastA, $kw / ($stretch->voltsAt($soc) * $this->phases / 1000)));

@@ -57,7 +57,7 @@ final class Limits
         $drawKw = $conditions->cabin->kw / Efficiency::of($chain, $plan);
         $curve = $limits->curve($drawKw);
 
-        return new LimitSet($plan->plugV, $chain->phases(), $limits->amps, $limits->kw, $curve, $limits->unread, new Changing($limits->heat, $limits->later, $limits->warmth), $drawKw);
+        return new LimitSet($plan->plugV, $chain->phases(), $limits->amps, $limits->kw, $curve, $limits->unread, new ChangingLimits($limits->heat, $limits->later, $limits->warmth), $drawKw);
     }
 
     /** What the vehicle alone would take through this inlet, at its own volts, in the same conditions. */
@@ -71,7 +71,7 @@ final class Limits
 
             $curve = $limits->curve($drawKw);
 
-            return $volts === null ? null : new LimitSet($volts, 1, $limits->amps, $limits->kw, $curve, $limits->unread, new Changing(warmth: $limits->warmth), $drawKw);
+            return $volts === null ? null : new LimitSet($volts, 1, $limits->amps, $limits->kw, $curve, $limits->unread, new ChangingLimits(warmth: $limits->warmth), $drawKw);
         }
         $limits->vehicleAc();
         $side = $chain->inlet->ac;
@@ -89,7 +89,7 @@ final class Limits
         $this->addKw(BindingCode::StationPower, $id, $this->conditions->faults->deratedKw);
         $this->neighbour();
         if ($outlet->fittings->cable !== null) {
-            $this->addHeat(BindingCode::CableCurrent, Chain::CABLE, PlateNow::ofCable($outlet->fittings->cable, $this->conditions)->duty($this->conditions->ambientC));
+            $this->addHeat(BindingCode::CableCurrent, Chain::CABLE, EffectivePlate::ofCable($outlet->fittings->cable, $this->conditions)->duty($this->conditions->ambientC));
         }
         if ($this->chain->current === CurrentKind::Ac) {
             $this->addAmps(BindingCode::SupplyCurrent, $id, $outlet->feed->supply?->amps);
@@ -135,7 +135,7 @@ final class Limits
     private function adapters(): void
     {
         foreach ($this->chain->adapters as $adapter) {
-            $duty = PlateNow::ofAdapter($adapter, $this->conditions)->duty($this->conditions->ambientC);
+            $duty = EffectivePlate::ofAdapter($adapter, $this->conditions)->duty($this->conditions->ambientC);
             $this->addHeat(BindingCode::AdapterCurrent, $adapter->id, $duty);
             $this->addKw(BindingCode::AdapterPower, $adapter->id, $adapter->rating->plate->maxKw);
         }

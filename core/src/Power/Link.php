@@ -20,7 +20,7 @@ final readonly class Link
      * @param  Message  $name  inside a sentence
      * @param  Message  $label  standing alone
      * @param  Message  $plateLine  what its plate says, in one line
-     * @param  PlateNow  $now  the plate that holds today
+     * @param  EffectivePlate  $now  the plate that holds today
      * @param  list<Quantity>  $about  whose limit nobody has read: a typical figure stands for it
      */
     public function __construct(
@@ -30,7 +30,7 @@ final readonly class Link
         public Message $name,
         public Message $label,
         public Message $plateLine,
-        public PlateNow $now,
+        public EffectivePlate $now,
         private array $about = [],
     ) {
         $this->plate = $now->plate;

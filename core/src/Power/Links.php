@@ -41,7 +41,7 @@ final class Links
         $outlet = $chain->outlet;
         $name = Message::of('link.named', name: $outlet->name);
 
-        return new Link($outlet->id, LinkKind::Outlet, $outlet->id, $name, $name, PlateLine::outlet($outlet), PlateNow::asPrinted(Plate::of(
+        return new Link($outlet->id, LinkKind::Outlet, $outlet->id, $name, $name, PlateLine::outlet($outlet), EffectivePlate::asPrinted(Plate::of(
             $outlet->rating->maxV,
             $outlet->rating->maxA ?? $outlet->feed->supply?->amps,
             maxKw: $outlet->rating->maxKw,
@@ -53,7 +53,7 @@ final class Links
         return new Link(
             Chain::CABLE, LinkKind::Cable, $chain->outlet->id,
             Message::of('link.cable'), Message::of('link_label.cable'),
-            PlateLine::plate($cable->plate), PlateNow::ofCable($cable, $conditions),
+            PlateLine::plate($cable->plate), EffectivePlate::ofCable($cable, $conditions),
         );
     }
 
@@ -61,7 +61,7 @@ final class Links
     {
         $name = Message::of('link.named', name: $adapter->name);
 
-        return new Link($adapter->id, LinkKind::Adapter, $adapter->id, $name, $name, PlateLine::plate($adapter->rating->plate), PlateNow::ofAdapter($adapter, $conditions));
+        return new Link($adapter->id, LinkKind::Adapter, $adapter->id, $name, $name, PlateLine::plate($adapter->rating->plate), EffectivePlate::ofAdapter($adapter, $conditions));
     }
 
     private static function inlet(Chain $chain): Link
@@ -74,7 +74,7 @@ final class Links
             Message::of('link.inlet', vehicle: $vehicle->name),
             Message::of('link_label.inlet', vehicle: $vehicle->name, coupler: $chain->inlet->coupler->name()),
             PlateLine::inlet($vehicle, $chain->inletIndex, $chain->current),
-            PlateNow::asPrinted(Plate::of($chain->inlet->ratedV($chain->current), $side?->maxA, maxKw: $side?->maxKw)),
+            EffectivePlate::asPrinted(Plate::of($chain->inlet->ratedV($chain->current), $side?->maxA, maxKw: $side?->maxKw)),
             $chain->current === CurrentKind::Dc ? self::about($chain, Fact::InletA, Fact::InletKw) : self::about($chain, Fact::AcA, Fact::AcKw),
         );
     }
@@ -94,7 +94,7 @@ final class Links
             Limits::CONVERTER, LinkKind::Converter, $chain->vehicle->id,
             Message::of('link.converter'), Message::of('link_label.converter'),
             PlateLine::converter($converter),
-            PlateNow::asPrinted(Plate::of(continuousA: $converter->maxInputA, maxKw: $converter->maxKw)),
+            EffectivePlate::asPrinted(Plate::of(continuousA: $converter->maxInputA, maxKw: $converter->maxKw)),
         );
     }
 
@@ -106,7 +106,7 @@ final class Links
         return new Link(
             Limits::PACK, LinkKind::Pack, $vehicle->id,
             Message::of('link.pack', vehicle: $vehicle->name), Message::of('link_label.pack', vehicle: $vehicle->name),
-            PlateLine::pack($vehicle), PlateNow::asPrinted(Plate::of()),
+            PlateLine::pack($vehicle), EffectivePlate::asPrinted(Plate::of()),
         );
     }
 }

@@ -17,7 +17,7 @@ final class PeakFinder
     /** Limits closer than this share of the power are one limit. */
     private const SAME = 1e-9;
 
-    /** @var \WeakMap<Curve, array{Curve|null, float, float, non-empty-list<Stretch>}> by the volts: what was cut from them last, since a board asks for the same car again */
+    /** @var \WeakMap<Curve, array{Curve|null, float, float, non-empty-list<CurveSegment>}> by the volts: what was cut from them last, since a board asks for the same car again */
     private readonly \WeakMap $cut;
 
     public function __construct()
@@ -49,13 +49,13 @@ final class PeakFinder
         return $this->named($limits, $bestKw, $bestSoc);
     }
 
-    /** @return non-empty-list<Stretch> */
+    /** @return non-empty-list<CurveSegment> */
     private function stretches(LimitSet $limits, float $fromSoc, float $toSoc): array
     {
         $curve = $limits->curve?->kw;
         [$knownCurve, $knownFrom, $knownTo, $stretches] = $this->cut[$limits->plugV] ?? [null, -1.0, -1.0, null];
         if ($stretches === null || $knownCurve !== $curve || $knownFrom !== $fromSoc || $knownTo !== $toSoc) {
-            $stretches = Stretch::between($limits, $fromSoc, $toSoc);
+            $stretches = CurveSegment::between($limits, $fromSoc, $toSoc);
             $this->cut[$limits->plugV] = [$curve, $fromSoc, $toSoc, $stretches];
         }
 
@@ -63,7 +63,7 @@ final class PeakFinder
     }
 
     /** @return list<float> shares of a stretch at which its maximum may lie: its ends, and where two lines cross */
-    private static function shares(Stretch $stretch, float $kwPerV, float $constantKw): array
+    private static function shares(CurveSegment $stretch, float $kwPerV, float $constantKw): array
     {
         $shares = [0.0, 1.0];
         $left = [$kwPerV * $stretch->voltsAt($stretch->fromSoc), $constantKw, $stretch->curveKwAt($stretch->fromSoc)];

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Record;
 
 use Harmozon\Core\Power\Duty;
-use Harmozon\Core\Power\PlateNow;
+use Harmozon\Core\Power\EffectivePlate;
 
 /**
  * Follows the amps through one piece: how long above its continuous rating, and the heat load they imply. Minutes above in
@@ -64,7 +64,7 @@ final class DutyMeter
      * @param  float  $tolerance  instrument tolerance: amps count as above continuous beyond it
      */
     private function __construct(
-        private readonly PlateNow $now,
+        private readonly EffectivePlate $now,
         Duty $duty,
         float $theta,
         float $tolerance,
@@ -77,7 +77,7 @@ final class DutyMeter
     }
 
     /** @return self|null null when the plate's amps are not known */
-    public static function of(PlateNow $now, ?float $ambientC, float $theta, float $tolerance): ?self
+    public static function of(EffectivePlate $now, ?float $ambientC, float $theta, float $tolerance): ?self
     {
         $duty = $now->duty($ambientC);
 

@@ -11,13 +11,13 @@ use Harmozon\Core\Equipment\Quantity;
 use Harmozon\Core\Power\AmpLimit;
 use Harmozon\Core\Power\BindingCode;
 use Harmozon\Core\Power\Envelope;
-use Harmozon\Core\Power\HoldBack;
 use Harmozon\Core\Power\KwLimit;
 use Harmozon\Core\Power\LaterLimit;
 use Harmozon\Core\Power\LimitLine;
 use Harmozon\Core\Power\Limits;
 use Harmozon\Core\Power\LimitSet;
 use Harmozon\Core\Power\LinkKind;
+use Harmozon\Core\Power\UnlimitedAdapter;
 use Harmozon\Core\Tests\Cases;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -119,7 +119,7 @@ final class LimitsTest extends TestCase
             $chain = new Chain($case->outlet, $case->adapters, $case->vehicle, 0);
             $limits = Limits::ofChain($chain, (new VoltagePlanner)->plans($chain, $case->conditions)[0], $case->conditions);
             self::assertNotNull($limits);
-            $found = HoldBack::of($chain, $limits, 10, 80);
+            $found = UnlimitedAdapter::of($chain, $limits, 10, 80);
 
             return $found === null ? null : $found->adapter->id.' '.round($found->couldA, 1);
         };

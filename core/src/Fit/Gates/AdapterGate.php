@@ -16,7 +16,7 @@ use Harmozon\Core\Fit\GateName;
 use Harmozon\Core\Fit\GateResult;
 use Harmozon\Core\Fit\Result;
 use Harmozon\Core\Fit\Situation;
-use Harmozon\Core\Power\HoldBack;
+use Harmozon\Core\Power\UnlimitedAdapter;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
@@ -106,7 +106,7 @@ final class AdapterGate implements Gate
         ];
     }
 
-    public static function mayNotHold(HoldBack $holdBack): Message
+    public static function mayNotHold(UnlimitedAdapter $holdBack): Message
     {
         $plate = $holdBack->adapter->rating->plate;
         $figures = ['adapter' => $holdBack->adapter->name, 'continuous' => Amount::amps($holdBack->continuousA), 'could' => Amount::amps($holdBack->couldA)];

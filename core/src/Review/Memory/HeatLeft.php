@@ -6,7 +6,7 @@ namespace Harmozon\Core\Review\Memory;
 
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Equipment\Adapter;
-use Harmozon\Core\Power\PlateNow;
+use Harmozon\Core\Power\EffectivePlate;
 
 /** The heat that an earlier session has left in an adapter. */
 final class HeatLeft
@@ -21,7 +21,7 @@ final class HeatLeft
      */
     public static function in(Adapter $adapter, float $theta, float $minutes): ?float
     {
-        $left = PlateNow::ofAdapter($adapter, new Conditions)->duty(null)?->after($theta, 0.0, max(0.0, $minutes));
+        $left = EffectivePlate::ofAdapter($adapter, new Conditions)->duty(null)?->after($theta, 0.0, max(0.0, $minutes));
 
         return $left === null || $left < self::LEAST ? null : $left;
     }

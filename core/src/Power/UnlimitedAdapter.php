@@ -11,7 +11,7 @@ use Harmozon\Core\Equipment\Adapter;
  * An adapter of which nobody knows that it holds the current back, in a chain whose other links could carry more than its
  * continuous amps.
  */
-final readonly class HoldBack
+final readonly class UnlimitedAdapter
 {
     /** More by no more than this share is rounding. */
     private const SAME = 1e-9;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Power;
 
 /** The smallest of several limits of one quantity, and whose it is. */
-final class Least
+final class SmallestLimit
 {
     /** INF while there is none. */
     public float $value = INF;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Power;
 
 /** A span of charge between two knots of the curves: volts and charge curve are straight lines in it. */
-final readonly class Stretch
+final readonly class CurveSegment
 {
     /** A span shorter than this has no slope (percent). */
     private const SHORTEST_PERCENT = 1e-9;

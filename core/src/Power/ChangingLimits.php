@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Power;
 
 /** Limits that change during a session. */
-final readonly class Changing
+final readonly class ChangingLimits
 {
     /**
      * @param  list<HeatLink>  $heat  the links whose amps change with their heat load

@@ -13,7 +13,7 @@ use Harmozon\Core\Equipment\Plate;
  * A link's plate as it holds now, for a forecast and for the check of a session alike: a cooled cable whose coolant has
  * failed falls to its dry rating, and wear takes its share of uncooled cables and of adapters.
  */
-final readonly class PlateNow
+final readonly class EffectivePlate
 {
     /**
      * @param  float  $ratingLeft  share of the continuous amps that wear has left
