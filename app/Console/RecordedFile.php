@@ -13,14 +13,14 @@ use Harmozon\Core\Readings\RejectedRow;
 use Harmozon\Core\Readings\RejectedRows;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Reading;
-use Harmozon\Core\Review\Recorded;
+use Harmozon\Core\Review\RecordedSession;
 use Harmozon\Core\Words\Message;
 
 /** A session from a case file and a readings file. */
 final readonly class RecordedFile
 {
     /** @param  list<string>  $unusedColumns  of the file */
-    private function __construct(public Recorded $session, public RejectedRows $rejected, public ?Mapping $guessed, public array $unusedColumns)
+    private function __construct(public RecordedSession $session, public RejectedRows $rejected, public ?Mapping $guessed, public array $unusedColumns)
     {
     }
 
@@ -51,6 +51,6 @@ final readonly class RecordedFile
             }
         }
 
-        return new self(Recorded::of($answer, $case->conditions, $judge->judgement(), $events), $rejected, $reader->guessed(), $reader->ignoredColumns());
+        return new self(RecordedSession::of($answer, $case->conditions, $judge->judgement(), $events), $rejected, $reader->guessed(), $reader->ignoredColumns());
     }
 }

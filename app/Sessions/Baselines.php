@@ -10,7 +10,7 @@ use Harmozon\Core\Answers\ReviewWriter;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Record\Completed;
 use Harmozon\Core\Review\Comparison;
-use Harmozon\Core\Review\Recorded;
+use Harmozon\Core\Review\RecordedSession;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 use Illuminate\Support\Facades\DB;
@@ -48,7 +48,7 @@ final class Baselines
     }
 
     /** @return list<array<string, mixed>> each with its curve and what the comparison says */
-    public function of(ChargeSession $session, Recorded $recorded): array
+    public function of(ChargeSession $session, RecordedSession $recorded): array
     {
         return array_values(ChargeSession::among($this->table($session)->pluck('baseline_id')->all())->map(function (ChargeSession $baseline) use ($recorded): array {
             $read = ReadSession::of($baseline);

@@ -10,7 +10,7 @@ use Harmozon\Core\Record\Event;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Judgement;
 use Harmozon\Core\Record\Trace;
-use Harmozon\Core\Review\Recorded;
+use Harmozon\Core\Review\RecordedSession;
 
 /** A stored session as the core reads it: judged by the plates it keeps, its curve, what was noted. */
 final readonly class ReadSession
@@ -21,7 +21,7 @@ final readonly class ReadSession
     private const PATIENCE_S = 600;
 
     /** @param  list<Event>  $events */
-    private function __construct(public SessionChain $chain, public Recorded $recorded, public Trace $trace, public array $events)
+    private function __construct(public SessionChain $chain, public RecordedSession $recorded, public Trace $trace, public array $events)
     {
     }
 
@@ -30,7 +30,7 @@ final readonly class ReadSession
         [$chain, $judgement, $trace] = self::judged($session);
         $events = SessionFacts::events($session);
 
-        return new self($chain, Recorded::of($chain->answer, $chain->conditions, $judgement, $events, $session->stall), $trace, $events);
+        return new self($chain, RecordedSession::of($chain->answer, $chain->conditions, $judgement, $events, $session->stall), $trace, $events);
     }
 
     /**

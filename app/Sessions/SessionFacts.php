@@ -9,10 +9,10 @@ use App\Models\SessionEvent;
 use Harmozon\Core\Answers\ReviewWriter;
 use Harmozon\Core\Record\DutyMeter;
 use Harmozon\Core\Record\Event;
-use Harmozon\Core\Review\HeldBack;
+use Harmozon\Core\Review\LimitedSegment;
 use Harmozon\Core\Review\Memory\CarPace;
 use Harmozon\Core\Review\Memory\Visit;
-use Harmozon\Core\Review\Recorded;
+use Harmozon\Core\Review\RecordedSession;
 use Harmozon\Core\Review\Trust\Used;
 use Illuminate\Support\Facades\DB;
 
@@ -25,7 +25,7 @@ final class SessionFacts
         return array_values($session->events()->get()->map(static fn (SessionEvent $e): Event => $e->core())->all());
     }
 
-    public static function keep(ChargeSession $session, Recorded $recorded): void
+    public static function keep(ChargeSession $session, RecordedSession $recorded): void
     {
         $events = self::events($session);
         $day = $session->started_at->toDateString();
@@ -54,12 +54,12 @@ final class SessionFacts
      * @param  list<Event>  $events
      * @return array<string, mixed>
      */
-    private static function facts(Recorded $recorded, array $events, string $day): array
+    private static function facts(RecordedSession $recorded, array $events, string $day): array
     {
         return [
             'visits' => array_map(static fn (Visit $v): array => $v->toArray(), Visit::each($recorded, $events, $day)),
             'grade' => $recorded->diagnosis->grade === null ? null : ReviewWriter::grade($recorded->diagnosis->grade),
-            'causes' => array_values(array_unique(array_map(static fn (HeldBack $h): string => $h->finding->cause->value, $recorded->diagnosis->heldBackBy))),
+            'causes' => array_values(array_unique(array_map(static fn (LimitedSegment $h): string => $h->finding->cause->value, $recorded->diagnosis->heldBackBy))),
             'unread' => array_column($recorded->judgement->unread(), 'value'),
             'pace' => CarPace::of($recorded)->kw,
             'theta_end' => array_map(static fn (DutyMeter $d): float => $d->theta(), $recorded->judgement->measured->duties),

@@ -12,9 +12,9 @@ use Harmozon\Core\Equipment\Quantity;
 use Harmozon\Core\Record\Completed;
 use Harmozon\Core\Record\Judgement;
 use Harmozon\Core\Record\Trace;
-use Harmozon\Core\Review\Counted;
 use Harmozon\Core\Review\DutyStrip;
 use Harmozon\Core\Review\LogWords;
+use Harmozon\Core\Review\StationMeter;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
 
@@ -73,9 +73,9 @@ final class SessionReport
         ];
     }
 
-    private function counted(ChargeSession $session, SessionChain $chain, Judgement $judgement): Counted
+    private function counted(ChargeSession $session, SessionChain $chain, Judgement $judgement): StationMeter
     {
-        return new Counted(
+        return new StationMeter(
             $chain->answer->chain->outlet->site->tariff,
             $chain->conditions->visit->member,
             $session->station_kwh,

@@ -11,9 +11,9 @@ use Harmozon\Core\Review\Diagnosis;
 use Harmozon\Core\Review\DutyStrip;
 use Harmozon\Core\Review\Grade;
 use Harmozon\Core\Review\Headline;
-use Harmozon\Core\Review\HeldBack;
+use Harmozon\Core\Review\LimitedSegment;
 use Harmozon\Core\Review\Proof;
-use Harmozon\Core\Review\Recorded;
+use Harmozon\Core\Review\RecordedSession;
 use Harmozon\Core\Review\Window;
 use Harmozon\Core\Review\Windows;
 use Harmozon\Core\Words\Voice;
@@ -29,7 +29,7 @@ final readonly class ReviewWriter
     }
 
     /** @return array{headline: string, beside: list<string>, proof: list<string>} the sentences that matter first */
-    public function told(Recorded $recorded): array
+    public function told(RecordedSession $recorded): array
     {
         return [
             'headline' => $this->voice->say(Headline::of($recorded)),
@@ -39,7 +39,7 @@ final readonly class ReviewWriter
     }
 
     /** @return array{cause: string, minutes: float}|null what held a session back the most, for a line of the log; null where it is not worth telling */
-    public function line(Recorded $recorded): ?array
+    public function line(RecordedSession $recorded): ?array
     {
         $dearest = Headline::dearest($recorded->diagnosis);
 
@@ -58,7 +58,7 @@ final readonly class ReviewWriter
     }
 
     /** @return list<array{point: string, points: list<array{t_s: float, c: float}>}> what thermometers showed, point by point */
-    public function warmth(Recorded $recorded): array
+    public function warmth(RecordedSession $recorded): array
     {
         $points = [];
         foreach ($recorded->judgement->measured->course->moments() as $moment) {
@@ -109,7 +109,7 @@ final readonly class ReviewWriter
     }
 
     /** @return array<string, mixed> */
-    private function heldBack(HeldBack $held): array
+    private function heldBack(LimitedSegment $held): array
     {
         return [
             'cause' => $held->finding->cause->value,

@@ -11,8 +11,8 @@ use Harmozon\Core\Forecast\Step;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Plausibility;
 use Harmozon\Core\Record\TemperatureRow;
-use Harmozon\Core\Review\Expected;
-use Harmozon\Core\Review\Nearness;
+use Harmozon\Core\Review\ExpectedReadings;
+use Harmozon\Core\Review\PowerMatch;
 use Harmozon\Core\Review\Reminders;
 use Harmozon\Core\Steps\StepList;
 use Harmozon\Core\Words\Message;
@@ -31,15 +31,15 @@ final readonly class VisitWriter
     /** @return array<string, mixed> */
     public function visit(StepList $list, Forecast $forecast, Conditions $conditions): array
     {
-        $expected = Expected::of($forecast);
+        $expected = ExpectedReadings::of($forecast);
 
         return [
             ...$this->steps->steps($list),
             'expected' => [
                 'points' => array_map(fn (Step $p): array => $this->point($p, $expected), $expected->points),
                 'words' => array_combine(
-                    array_map(static fn (Nearness $n): string => $n->value, Nearness::cases()),
-                    array_map(fn (Nearness $n): string => $this->voice->say($n->message()), Nearness::cases()),
+                    array_map(static fn (PowerMatch $n): string => $n->value, PowerMatch::cases()),
+                    array_map(fn (PowerMatch $n): string => $this->voice->say($n->message()), PowerMatch::cases()),
                 ),
             ],
             'reminders' => array_map(fn (int $atS, Message $words): array => ['at_s' => $atS, 'words' => $this->voice->say($words)], array_keys(Reminders::of($forecast)), Reminders::of($forecast)),
@@ -49,7 +49,7 @@ final readonly class VisitWriter
     }
 
     /** @return array<string, mixed> */
-    private function point(Step $point, Expected $expected): array
+    private function point(Step $point, ExpectedReadings $expected): array
     {
         $marks = $expected->marks($point);
 

@@ -38,12 +38,12 @@ final readonly class Comparison
     ) {
     }
 
-    public static function of(Recorded $with, Recorded $without): self
+    public static function of(RecordedSession $with, RecordedSession $without): self
     {
         $confounders = Confounders::between($with, $without);
         $rises = self::rises($with, $without);
         $windows = [Windows::of($with->diagnosis), Windows::of($without->diagnosis)];
-        [$one, $other] = [ByCharge::of($with->diagnosis->marks), ByCharge::of($without->diagnosis->marks)];
+        [$one, $other] = [PowerByCharge::of($with->diagnosis->referencePoints), PowerByCharge::of($without->diagnosis->referencePoints)];
         [$a, $b] = [$one->steps, $other->steps];
         $shared = array_keys(array_intersect_key($a, $b));
         if ($shared === []) {
@@ -86,9 +86,9 @@ final readonly class Comparison
     }
 
     /** @return array<string, array{float|null, float|null}> */
-    private static function rises(Recorded $with, Recorded $without): array
+    private static function rises(RecordedSession $with, RecordedSession $without): array
     {
-        $of = static fn (Recorded $s): array => array_column(array_map(static fn (TemperatureRow $t): array => [$t->point->value, $t->riseK], $s->judgement->temperatures), 1, 0);
+        $of = static fn (RecordedSession $s): array => array_column(array_map(static fn (TemperatureRow $t): array => [$t->point->value, $t->riseK], $s->judgement->temperatures), 1, 0);
         [$a, $b] = [$of($with), $of($without)];
         $rises = [];
         foreach (array_keys([...$a, ...$b]) as $point) {

@@ -22,7 +22,7 @@ final class Confounders
     private const AMBIENT_K = 5.0;
 
     /** @return list<Confounder> */
-    public static function between(Recorded $with, Recorded $without): array
+    public static function between(RecordedSession $with, RecordedSession $without): array
     {
         return array_values(array_filter([
             self::start($with, $without),
@@ -35,14 +35,14 @@ final class Confounders
         ], static fn (?Confounder $c): bool => $c !== null));
     }
 
-    private static function start(Recorded $with, Recorded $without): ?Confounder
+    private static function start(RecordedSession $with, RecordedSession $without): ?Confounder
     {
         [$a, $b] = [$with->diagnosis->reference->conditions->charge->socFrom, $without->diagnosis->reference->conditions->charge->socFrom];
 
         return abs($a - $b) <= self::SOC_PERCENT ? null : new Confounder('start_soc', Message::of('confounder.start_soc'), Message::of('confounds.start_soc', with: Amount::percent($a), without: Amount::percent($b)));
     }
 
-    private static function ambient(Recorded $with, Recorded $without): ?Confounder
+    private static function ambient(RecordedSession $with, RecordedSession $without): ?Confounder
     {
         [$a, $b] = [self::meanAmbientC($with), self::meanAmbientC($without)];
 
@@ -52,21 +52,21 @@ final class Confounders
     }
 
     /** As it was read, else as the conditions say. */
-    private static function meanAmbientC(Recorded $session): ?float
+    private static function meanAmbientC(RecordedSession $session): ?float
     {
         $read = array_values(array_filter(array_map(static fn (Moment $m): ?float => $m->celsius[Point::Ambient->value] ?? null, $session->judgement->measured->course->moments()), static fn (?float $c): bool => $c !== null));
 
         return $read === [] ? $session->conditions->ambientC : array_sum($read) / count($read);
     }
 
-    private static function station(Recorded $with, Recorded $without): ?Confounder
+    private static function station(RecordedSession $with, RecordedSession $without): ?Confounder
     {
         [$a, $b] = [$with->answer->chain->outlet, $without->answer->chain->outlet];
 
         return $a->id === $b->id ? null : new Confounder('station', Message::of('confounder.station'), Message::of('confounds.station', with: $a->name, without: $b->name));
     }
 
-    private static function stall(Recorded $with, Recorded $without): ?Confounder
+    private static function stall(RecordedSession $with, RecordedSession $without): ?Confounder
     {
         $isOther = $with->answer->chain->outlet->id === $without->answer->chain->outlet->id && $with->stall !== null && $without->stall !== null && $with->stall !== $without->stall;
 
@@ -84,7 +84,7 @@ final class Confounders
         };
     }
 
-    private static function cable(Recorded $with, Recorded $without): ?Confounder
+    private static function cable(RecordedSession $with, RecordedSession $without): ?Confounder
     {
         [$a, $b] = [$with->answer->chain->outlet->fittings->cable, $without->answer->chain->outlet->fittings->cable];
         $plate = static fn (?Cable $c): array => [$c?->cooled, $c?->plate->continuousA, $c?->plate->boostA, $c?->plate->boostMinutes];
@@ -105,9 +105,9 @@ final class Confounders
         };
     }
 
-    private static function estimated(Recorded $with, Recorded $without): ?Confounder
+    private static function estimated(RecordedSession $with, RecordedSession $without): ?Confounder
     {
-        $isEstimated = static fn (Recorded $s): bool => $s->judgement->measured->peak(Quantity::Kw)?->provenance === Provenance::Estimated || $s->judgement->measured->energy->socGained() === null;
+        $isEstimated = static fn (RecordedSession $s): bool => $s->judgement->measured->peak(Quantity::Kw)?->provenance === Provenance::Estimated || $s->judgement->measured->energy->socGained() === null;
 
         return $isEstimated($with) || $isEstimated($without) ? new Confounder('estimated', Message::of('confounder.estimated'), Message::of('confounds.estimated')) : null;
     }

@@ -12,21 +12,21 @@ use Harmozon\Core\Record\EventCode;
 use Harmozon\Core\Record\Gap;
 use Harmozon\Core\Record\HandshakeTime;
 use Harmozon\Core\Record\Measured;
+use Harmozon\Core\Review\Causes\AcStartUp;
 use Harmozon\Core\Review\Causes\AfterBoost;
 use Harmozon\Core\Review\Causes\AsExpected;
 use Harmozon\Core\Review\Causes\AtPlate;
 use Harmozon\Core\Review\Causes\Cold;
+use Harmozon\Core\Review\Causes\Continued;
 use Harmozon\Core\Review\Causes\CoolingFailed;
 use Harmozon\Core\Review\Causes\Derated;
-use Harmozon\Core\Review\Causes\GoesOn;
-use Harmozon\Core\Review\Causes\Settling;
 use Harmozon\Core\Review\Causes\Shared;
 use Harmozon\Core\Review\Causes\StillCold;
 use Harmozon\Core\Review\Causes\Unexplained;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** What held a session back, stretch by stretch, against the forecast of its own chain. */
+/** What held a session back, segment by segment, against the forecast of its own chain. */
 final readonly class Diagnosis
 {
     /** Without current for longer than this after plugging in, the handshake held it back (s). */
@@ -38,11 +38,11 @@ final readonly class Diagnosis
     private const FEWEST_READINGS = 3;
 
     /**
-     * @param  list<HeldBack>  $heldBackBy  in time
+     * @param  list<LimitedSegment>  $heldBackBy  in time
      * @param  float|null  $handshakeS  from plugging in to the first current
      * @param  list<Gap>  $gaps  that nobody read
      */
-    private function __construct(public Reference $reference, public array $heldBackBy, public ?float $handshakeS, public ?Grade $grade, public Marks $marks, public array $gaps)
+    private function __construct(public Reference $reference, public array $heldBackBy, public ?float $handshakeS, public ?Grade $grade, public ReferencePoints $referencePoints, public array $gaps)
     {
     }
 
@@ -50,25 +50,25 @@ final readonly class Diagnosis
     public static function of(ChainAnswer $answer, Conditions $conditions, Measured $measured, array $events = []): self
     {
         $reference = Reference::of($answer, $conditions, $measured->course);
-        $marks = Marks::of($reference, $measured->course);
+        $referencePoints = ReferencePoints::of($reference, $measured->course);
         $handshakeS = self::handshakeS($measured, $events);
-        if ($measured->count->all < self::FEWEST_READINGS || $marks->all === []) {
-            return new self($reference, [self::tooLittle($measured)], $handshakeS, null, $marks, $measured->irregularities->gaps);
+        if ($measured->count->all < self::FEWEST_READINGS || $referencePoints->all === []) {
+            return new self($reference, [self::tooLittle($measured)], $handshakeS, null, $referencePoints, $measured->irregularities->gaps);
         }
-        $handshake = self::handshake($reference, $measured, $marks, $handshakeS, $events);
+        $handshake = self::handshake($reference, $measured, $referencePoints, $handshakeS, $events);
 
         return new self(
             $reference,
-            [...($handshake === null ? [] : [$handshake]), ...self::stretches($reference, $marks, $events)],
+            [...($handshake === null ? [] : [$handshake]), ...self::segments($reference, $referencePoints, $events)],
             $handshakeS,
-            Grade::of($reference, $marks),
-            $marks,
+            Grade::of($reference, $referencePoints),
+            $referencePoints,
             $measured->irregularities->gaps,
         );
     }
 
     /** What cost the most minutes against the reference; null when nothing cost any. */
-    public function dearest(): ?HeldBack
+    public function dearest(): ?LimitedSegment
     {
         $dearest = null;
         foreach ($this->heldBackBy as $held) {
@@ -80,9 +80,9 @@ final readonly class Diagnosis
         return $dearest;
     }
 
-    private static function tooLittle(Measured $measured): HeldBack
+    private static function tooLittle(Measured $measured): LimitedSegment
     {
-        return new HeldBack(
+        return new LimitedSegment(
             new Finding(
                 Cause::NotEnoughReadings, Confidence::High,
                 $measured->count->all < self::FEWEST_READINGS
@@ -120,7 +120,7 @@ final readonly class Diagnosis
     }
 
     /** @param  list<Event>  $events */
-    private static function handshake(Reference $reference, Measured $measured, Marks $marks, ?float $handshakeS, array $events): ?HeldBack
+    private static function handshake(Reference $reference, Measured $measured, ReferencePoints $referencePoints, ?float $handshakeS, array $events): ?LimitedSegment
     {
         $flowS = $measured->course->firstFlowS();
         $isNever = $flowS === null;
@@ -131,10 +131,10 @@ final readonly class Diagnosis
         $phase = self::lastPhase($events);
         $lostS = $seconds - Integrator::HANDSHAKE_S;
         $kwh = static fn (?float $kw): ?float => $kw === null ? null : $kw * $lostS / 3600;
-        $soc = $marks->all[0]->soc ?? $reference->conditions->charge->socFrom;
+        $soc = $referencePoints->all[0]->soc ?? $reference->conditions->charge->socFrom;
         $toS = $flowS ?? $measured->count->lastTs ?? $seconds;
 
-        return new HeldBack(
+        return new LimitedSegment(
             new Finding(
                 Cause::Handshake,
                 $handshakeS !== null || $isNever ? Confidence::High : Confidence::Medium,
@@ -162,35 +162,35 @@ final readonly class Diagnosis
 
     /**
      * @param  list<Event>  $events
-     * @return list<HeldBack>
+     * @return list<LimitedSegment>
      */
-    private static function stretches(Reference $reference, Marks $marks, array $events): array
+    private static function segments(Reference $reference, ReferencePoints $referencePoints, array $events): array
     {
-        $stretches = $marks->stretches();
-        /** @var list<HeldBack> $held */
+        $segments = $referencePoints->segments();
+        /** @var list<LimitedSegment> $held */
         $held = [];
         $earlier = [];
         $last = null;
-        foreach ($stretches as $i => $stretch) {
-            $last = self::find(new Clues($stretch, $earlier, $stretches[$i + 1] ?? null, $last, $stretches[$i - 1] ?? null, $reference, $events, $marks));
-            $one = self::held($last, $stretch);
+        foreach ($segments as $i => $segment) {
+            $last = self::find(new CauseEvidence($segment, $earlier, $segments[$i + 1] ?? null, $last, $segments[$i - 1] ?? null, $reference, $events, $referencePoints));
+            $one = self::held($last, $segment);
             $newest = array_pop($held);
             $held = match (true) {
                 $newest === null => [$one],
                 $newest->isSameAs($one) => [...$held, $newest->and($one)],
                 default => [...$held, $newest, $one],
             };
-            $earlier = [...$earlier, ...$stretch->marks];
+            $earlier = [...$earlier, ...$segment->referencePoints];
         }
 
         return $held;
     }
 
-    private static function find(Clues $clues): Finding
+    private static function find(CauseEvidence $clues): Finding
     {
-        if ($clues->stretch->flows()) {
+        if ($clues->segment->flows()) {
             // In this order; the first that fits.
-            foreach ([new CoolingFailed, new AfterBoost, new AtPlate, new Shared, new Cold, new StillCold, new Settling, new Derated, new GoesOn, new AsExpected] as $rule) {
+            foreach ([new CoolingFailed, new AfterBoost, new AtPlate, new Shared, new Cold, new StillCold, new AcStartUp, new Derated, new Continued, new AsExpected] as $rule) {
                 $finding = $rule->find($clues);
                 if ($finding !== null) {
                     return $finding;
@@ -201,8 +201,8 @@ final readonly class Diagnosis
         return (new Unexplained)->find($clues);
     }
 
-    private static function held(Finding $finding, Stretch $stretch): HeldBack
+    private static function held(Finding $finding, Segment $segment): LimitedSegment
     {
-        return new HeldBack($finding, $stretch->fromS, $stretch->toS, $stretch->kw, Loss::of($stretch->marks));
+        return new LimitedSegment($finding, $segment->fromS, $segment->toS, $segment->kw, Loss::of($segment->referencePoints));
     }
 }

@@ -28,31 +28,31 @@ final readonly class DutyStrip
     {
         $reference = $diagnosis->reference;
 
-        return array_map(static fn (HeatLink $link): self => self::of($link, $reference->answer->linkName($link->linkId), $diagnosis->marks), $reference->limits->changing->heat ?? []);
+        return array_map(static fn (HeatLink $link): self => self::of($link, $reference->answer->linkName($link->linkId), $diagnosis->referencePoints), $reference->limits->changing->heat ?? []);
     }
 
-    private static function of(HeatLink $link, Message $name, Marks $marks): self
+    private static function of(HeatLink $link, Message $name, ReferencePoints $referencePoints): self
     {
         $state = new HeatState($link);
         $points = [];
         $spentAtS = null;
         $last = null;
-        $every = max(1, (int) ceil(count($marks->all) / self::MOST));
-        foreach ($marks->all as $i => $mark) {
-            $amps = $mark->moment->amps;
+        $every = max(1, (int) ceil(count($referencePoints->all) / self::MOST));
+        foreach ($referencePoints->all as $i => $referencePoint) {
+            $amps = $referencePoint->moment->amps;
             if ($amps === null) {
                 continue;
             }
             if ($last !== null) {
                 $from = $last->moment->amps ?? 0.0;
-                $state->take(Duty::meanSquareA2($from, $amps), $from, $amps, max(0.0, $mark->moment->tS - $last->moment->tS));
+                $state->take(Duty::meanSquareA2($from, $amps), $from, $amps, max(0.0, $referencePoint->moment->tS - $last->moment->tS));
             }
-            $last = $mark;
+            $last = $referencePoint;
             $isSpent = $state->isSpent && $link->duty->boostMinutes !== null;
-            if ($i % $every === 0 || $i === count($marks->all) - 1 || ($isSpent && $spentAtS === null)) {
-                $points[] = ['tS' => $mark->moment->tS, 'amps' => $amps, 'allowedA' => $state->allowsA(), 'theta' => $state->theta];
+            if ($i % $every === 0 || $i === count($referencePoints->all) - 1 || ($isSpent && $spentAtS === null)) {
+                $points[] = ['tS' => $referencePoint->moment->tS, 'amps' => $amps, 'allowedA' => $state->allowsA(), 'theta' => $state->theta];
             }
-            $spentAtS ??= $isSpent ? $mark->moment->tS : null;
+            $spentAtS ??= $isSpent ? $referencePoint->moment->tS : null;
         }
 
         return new self($link->linkId, $name, $points, $spentAtS);

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Review;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** What a stretch was found to be held back by. */
+/** What a segment was found to be held back by. */
 final readonly class Finding
 {
     public Message $tryNext;

@@ -25,9 +25,9 @@ final readonly class Grade
     }
 
     /** Null where no charge was recorded, or there was no forecast. */
-    public static function of(Reference $reference, Marks $marks): ?self
+    public static function of(Reference $reference, ReferencePoints $referencePoints): ?self
     {
-        $read = array_values(array_filter($marks->all, static fn (Mark $m): bool => $m->moment->soc !== null));
+        $read = array_values(array_filter($referencePoints->all, static fn (ReferencePoint $m): bool => $m->moment->soc !== null));
         if ($read === [] || ! $reference->isGiven()) {
             return null;
         }
@@ -38,7 +38,7 @@ final readonly class Grade
         if ($gained < self::LEAST_PERCENT || $began === null || $ended === null) {
             return null;
         }
-        [$error, $bias, $forecast] = self::errors($marks->all, $first->moment->tS, $last->moment->tS);
+        [$error, $bias, $forecast] = self::errors($referencePoints->all, $first->moment->tS, $last->moment->tS);
 
         return new self(($ended - $began) / 60, ($last->moment->tS - $first->moment->tS) / 60, $error, $bias, $forecast);
     }
@@ -55,19 +55,19 @@ final readonly class Grade
     }
 
     /**
-     * @param  list<Mark>  $marks
+     * @param  list<ReferencePoint>  $referencePoints
      * @return array{float, float, float} mean error, mean difference and mean forecast (kW), weighted by the charge that each moment brought
      */
-    private static function errors(array $marks, float $fromS, float $toS): array
+    private static function errors(array $referencePoints, float $fromS, float $toS): array
     {
         $error = $bias = $forecast = $weights = 0.0;
-        foreach ($marks as $mark) {
-            $isCounted = $mark->moment->tS >= $fromS && $mark->moment->tS <= $toS && $mark->moment->flows();
-            if ($isCounted && $mark->expectedKw !== null && $mark->moment->kw !== null) {
-                $weight = $mark->moment->kw * max($mark->seconds(), 1.0);
-                $error += $weight * abs($mark->moment->kw - $mark->expectedKw);
-                $bias += $weight * ($mark->moment->kw - $mark->expectedKw);
-                $forecast += $weight * $mark->expectedKw;
+        foreach ($referencePoints as $referencePoint) {
+            $isCounted = $referencePoint->moment->tS >= $fromS && $referencePoint->moment->tS <= $toS && $referencePoint->moment->flows();
+            if ($isCounted && $referencePoint->expectedKw !== null && $referencePoint->moment->kw !== null) {
+                $weight = $referencePoint->moment->kw * max($referencePoint->seconds(), 1.0);
+                $error += $weight * abs($referencePoint->moment->kw - $referencePoint->expectedKw);
+                $bias += $weight * ($referencePoint->moment->kw - $referencePoint->expectedKw);
+                $forecast += $weight * $referencePoint->expectedKw;
                 $weights += $weight;
             }
         }

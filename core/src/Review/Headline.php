@@ -16,7 +16,7 @@ final class Headline
     private const LEAST_MINUTES = 1.0;
 
     /** What the session is about, in one sentence. */
-    public static function of(Recorded $session): Message
+    public static function of(RecordedSession $session): Message
     {
         $judgement = $session->judgement;
         $dearest = self::dearest($session->diagnosis);
@@ -39,7 +39,7 @@ final class Headline
     }
 
     /** @return list<Message> what felt hot, what it cost, and what to try */
-    public static function beside(Recorded $session): array
+    public static function beside(RecordedSession $session): array
     {
         $hot = ByTouch::caution($session->events);
 
@@ -47,7 +47,7 @@ final class Headline
     }
 
     /** @return list<Message> */
-    private static function costs(Recorded $session): array
+    private static function costs(RecordedSession $session): array
     {
         $cost = self::dearest($session->diagnosis) ?? self::slowest($session->diagnosis);
         $limit = self::limit($session);
@@ -60,7 +60,7 @@ final class Headline
     }
 
     /** What made it longer, where the first sentence does not say so already: than forecast, or than the car alone would take. */
-    public static function limit(Recorded $session): ?Message
+    public static function limit(RecordedSession $session): ?Message
     {
         $dearest = self::dearest($session->diagnosis);
         $slow = self::slowest($session->diagnosis);
@@ -73,13 +73,13 @@ final class Headline
         };
     }
 
-    private static function isSound(Recorded $session): bool
+    private static function isSound(RecordedSession $session): bool
     {
         return $session->judgement->verdict === Verdict::Passed || $session->judgement->verdict === Verdict::PassedIndicative;
     }
 
     /** What cost the most, where that is worth telling. */
-    public static function dearest(Diagnosis $diagnosis): ?HeldBack
+    public static function dearest(Diagnosis $diagnosis): ?LimitedSegment
     {
         $dearest = $diagnosis->dearest();
 
@@ -87,7 +87,7 @@ final class Headline
     }
 
     /** What held it back the most against the car alone, as the forecast knew it would. */
-    private static function slowest(Diagnosis $diagnosis): ?HeldBack
+    private static function slowest(Diagnosis $diagnosis): ?LimitedSegment
     {
         $slowest = null;
         foreach ($diagnosis->heldBackBy as $held) {

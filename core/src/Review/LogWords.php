@@ -10,7 +10,7 @@ use Harmozon\Core\Words\Message;
 final class LogWords
 {
     /** @return list<Message> the most important first; a chain that was advised against is marked before the rest */
-    public static function of(Recorded $session): array
+    public static function of(RecordedSession $session): array
     {
         $against = $session->answer->outcome->mayFlow() ? null : Message::of('headline.against', outcome: $session->answer->word());
         $headline = Headline::of($session);

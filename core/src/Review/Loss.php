@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Review;
 
-/** What a stretch lacked against its reference, and against the car alone: never less than nothing. */
+/** What a segment lacked against its reference, and against the car alone: never less than nothing. */
 final readonly class Loss
 {
     /** Expected power below this would make minutes without end (kW). */
@@ -24,10 +24,10 @@ final readonly class Loss
     ) {
     }
 
-    /** @param  list<Mark>  $marks */
-    public static function of(array $marks): self
+    /** @param  list<ReferencePoint>  $referencePoints */
+    public static function of(array $referencePoints): self
     {
-        return new self(...self::against($marks, static fn (Mark $m): ?float => $m->expectedKw), ...self::against($marks, static fn (Mark $m): ?float => $m->carKw));
+        return new self(...self::against($referencePoints, static fn (ReferencePoint $m): ?float => $m->expectedKw), ...self::against($referencePoints, static fn (ReferencePoint $m): ?float => $m->carKw));
     }
 
     public function and(self $next): self
@@ -41,22 +41,22 @@ final readonly class Loss
     }
 
     /**
-     * @param  list<Mark>  $marks
-     * @param  \Closure(Mark): (float|null)  $expected
+     * @param  list<ReferencePoint>  $referencePoints
+     * @param  \Closure(ReferencePoint): (float|null)  $expected
      * @return array{float|null, float|null} kWh that would have come more in the same time, minutes that the same energy would have taken less
      */
-    private static function against(array $marks, \Closure $expected): array
+    private static function against(array $referencePoints, \Closure $expected): array
     {
         $kwS = $seconds = 0.0;
         $isKnown = false;
-        foreach ($marks as $mark) {
-            $kw = $expected($mark);
-            if ($kw === null || $mark->moment->kw === null) {
+        foreach ($referencePoints as $referencePoint) {
+            $kw = $expected($referencePoint);
+            if ($kw === null || $referencePoint->moment->kw === null) {
                 continue;
             }
             $isKnown = true;
-            $kwS += ($kw - $mark->moment->kw) * $mark->seconds();
-            $seconds += $kw < self::LEAST_KW ? 0.0 : (1 - $mark->moment->kw / $kw) * $mark->seconds();
+            $kwS += ($kw - $referencePoint->moment->kw) * $referencePoint->seconds();
+            $seconds += $kw < self::LEAST_KW ? 0.0 : (1 - $referencePoint->moment->kw / $kw) * $referencePoint->seconds();
         }
 
         return $isKnown ? [max(0.0, $kwS / 3600), max(0.0, $seconds / 60)] : [null, null];

@@ -23,23 +23,23 @@ final readonly class PackEstimate
     }
 
     /**
-     * @param  list<Mark>  $marks  with current, while it was cold
+     * @param  list<ReferencePoint>  $referencePoints  with current, while it was cold
      * @return self|null null where too few of them tell a temperature
      */
-    public static function of(array $marks): ?self
+    public static function of(array $referencePoints): ?self
     {
         $n = $t = $c = $tt = $tc = 0.0;
-        foreach ($marks as $mark) {
-            $factor = $mark->carKw === null || $mark->carKw <= 0.0 || $mark->moment->kw === null ? 0.0 : $mark->moment->kw / $mark->carKw;
+        foreach ($referencePoints as $referencePoint) {
+            $factor = $referencePoint->carKw === null || $referencePoint->carKw <= 0.0 || $referencePoint->moment->kw === null ? 0.0 : $referencePoint->moment->kw / $referencePoint->carKw;
             if ($factor < self::LEAST_FACTOR || $factor > self::MOST_FACTOR) {
                 continue;
             }
             $celsius = ColdFactor::celsiusAt($factor);
             $n++;
-            $t += $mark->moment->tS;
+            $t += $referencePoint->moment->tS;
             $c += $celsius;
-            $tt += $mark->moment->tS ** 2;
-            $tc += $mark->moment->tS * $celsius;
+            $tt += $referencePoint->moment->tS ** 2;
+            $tc += $referencePoint->moment->tS * $celsius;
         }
         $spread = $n * $tt - $t ** 2;
         if ($n < self::FEWEST || $spread < self::SAME) {

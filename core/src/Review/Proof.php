@@ -19,7 +19,7 @@ final class Proof
     private const GENTLE = 0.8;
 
     /** @return list<Message> */
-    public static function of(Recorded $session): array
+    public static function of(RecordedSession $session): array
     {
         $peakV = $session->judgement->measured->peak(Quantity::Volts)?->value;
         $proof = [];
@@ -43,7 +43,7 @@ final class Proof
     }
 
     /** What the first adapter that is proven by it carried for ten minutes. */
-    public static function carried(Recorded $session): ?Message
+    public static function carried(RecordedSession $session): ?Message
     {
         foreach ($session->answer->chain->adapters as $i => $adapter) {
             $continuous = ($session->judgement->proven[$i] ?? null)?->ofContinuous;

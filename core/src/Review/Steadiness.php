@@ -33,19 +33,19 @@ final readonly class Steadiness
     }
 
     /**
-     * @param  list<Mark>  $marks
-     * @param  \Closure(Mark): (float|null)  $value
+     * @param  list<ReferencePoint>  $referencePoints
+     * @param  \Closure(ReferencePoint): (float|null)  $value
      */
-    public static function of(array $marks, \Closure $value): self
+    public static function of(array $referencePoints, \Closure $value): self
     {
-        $values = array_map($value, $marks);
+        $values = array_map($value, $referencePoints);
         $level = Median::of($values);
         if ($level === null || $level <= 0.0) {
             return new self($level, 0.0, 0.0);
         }
         $scatter = self::scatter($values);
         $longest = $total = $run = 0.0;
-        foreach (self::means($marks, $values) as [$mean, $count, $seconds]) {
+        foreach (self::means($referencePoints, $values) as [$mean, $count, $seconds]) {
             $within = max(self::LEVEL_SHARE * $level, self::STANDARD_ERRORS * $scatter / sqrt($count));
             $run = abs($mean - $level) <= $within * (1 + self::SAME) ? $run + $seconds : 0.0;
             $total += $run > 0.0 ? $seconds : 0.0;
@@ -73,21 +73,21 @@ final readonly class Steadiness
     }
 
     /**
-     * @param  list<Mark>  $marks
+     * @param  list<ReferencePoint>  $referencePoints
      * @param  list<float|null>  $values
      * @return list<array{float, int, float}> mean, how many values it is made of, seconds
      */
-    private static function means(array $marks, array $values): array
+    private static function means(array $referencePoints, array $values): array
     {
         $means = [];
         $sum = $seconds = 0.0;
         $count = 0;
-        foreach ($marks as $i => $mark) {
+        foreach ($referencePoints as $i => $referencePoint) {
             if ($values[$i] !== null) {
                 $sum += $values[$i];
                 $count++;
             }
-            $seconds += $mark->seconds();
+            $seconds += $referencePoint->seconds();
             if ($seconds >= self::MEAN_S - self::SAME && $count > 0) {
                 $means[] = [$sum / $count, $count, $seconds];
                 $sum = $seconds = 0.0;

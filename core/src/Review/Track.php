@@ -17,18 +17,18 @@ final readonly class Track
     {
     }
 
-    public static function measured(Marks $marks): self
+    public static function measured(ReferencePoints $referencePoints): self
     {
         $points = [];
         $kwh = 0.0;
         $before = null;
-        foreach ($marks->all as $mark) {
-            if ($mark->moment->tS < $marks->firstFlowS) {
+        foreach ($referencePoints->all as $referencePoint) {
+            if ($referencePoint->moment->tS < $referencePoints->firstFlowS) {
                 continue;
             }
-            $kwh += $mark->moment->kwhSince($before);
-            $before = $mark->moment;
-            $points[] = [$mark->moment->tS - $marks->firstFlowS, $kwh, $mark->soc];
+            $kwh += $referencePoint->moment->kwhSince($before);
+            $before = $referencePoint->moment;
+            $points[] = [$referencePoint->moment->tS - $referencePoints->firstFlowS, $kwh, $referencePoint->soc];
         }
 
         return new self($points);

@@ -27,8 +27,8 @@ final readonly class Windows
     public static function of(Diagnosis $diagnosis): self
     {
         $vehicle = $diagnosis->reference->answer->chain->vehicle;
-        [$measured, $forecast] = [Track::measured($diagnosis->marks), Track::forecast($diagnosis->reference->forecast)];
-        $gaps = array_map(static fn (Gap $g): array => [$g->fromS - $diagnosis->marks->firstFlowS, $g->toS - $diagnosis->marks->firstFlowS], $diagnosis->gaps);
+        [$measured, $forecast] = [Track::measured($diagnosis->referencePoints), Track::forecast($diagnosis->reference->forecast)];
+        $gaps = array_map(static fn (Gap $g): array => [$g->fromS - $diagnosis->referencePoints->firstFlowS, $g->toS - $diagnosis->referencePoints->firstFlowS], $diagnosis->gaps);
         $toCharge = $added = [];
         foreach (self::CHARGES as $soc) {
             $window = self::window($measured, $measured->secondsTo($soc), $vehicle, $gaps);

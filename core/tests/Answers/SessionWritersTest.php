@@ -14,7 +14,7 @@ use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Review\DutyStrip;
 use Harmozon\Core\Review\Memory\Grades;
-use Harmozon\Core\Review\Recorded;
+use Harmozon\Core\Review\RecordedSession;
 use Harmozon\Core\Tests\Cases;
 use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\TestCase;
@@ -81,7 +81,7 @@ final class SessionWritersTest extends TestCase
     }
 
     /** @param  list<Reading>  $readings */
-    private static function recorded(array $readings): Recorded
+    private static function recorded(array $readings): RecordedSession
     {
         $case = Cases::read(Cases::file(case: ['outlet.coupler' => 'j3400', 'adapters' => [['id' => 'a1', 'name' => 'A1', 'input' => 'j3400', 'output' => 'ccs1', 'current' => 'dc', 'certification' => 'certified', 'holds_back' => true,
             'plate' => ['max_v' => 1000, 'continuous_a' => 250, 'boost_a' => 400, 'boost_minutes' => 10]]]]));
@@ -89,6 +89,6 @@ final class SessionWritersTest extends TestCase
         $judge = new Judge($answer, $case->conditions);
         array_map($judge->add(...), $readings);
 
-        return Recorded::of($answer, $case->conditions, $judge->judgement(), []);
+        return RecordedSession::of($answer, $case->conditions, $judge->judgement(), []);
     }
 }

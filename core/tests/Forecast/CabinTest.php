@@ -11,8 +11,8 @@ use Harmozon\Core\Forecast\Forecaster;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Review\Cause;
-use Harmozon\Core\Review\HeldBack;
-use Harmozon\Core\Review\Recorded;
+use Harmozon\Core\Review\LimitedSegment;
+use Harmozon\Core\Review\RecordedSession;
 use Harmozon\Core\Tests\Cases;
 use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\TestCase;
@@ -95,10 +95,10 @@ final class CabinTest extends TestCase
             for ($minute = 1; $minute <= 240; $minute++) {
                 $judge->add(new Reading($minute * 60_000, 10 + 0.296 * $minute / 60 / 60 * 100, 120, 12, 1.44));
             }
-            $recorded = Recorded::of($answer, $case->conditions, $judge->judgement());
+            $recorded = RecordedSession::of($answer, $case->conditions, $judge->judgement());
             self::assertEqualsWithDelta($conditions === [] ? 262 : 60, $recorded->judgement->impliedUsableKwh, 4, 'of the pack');
 
-            return [abs($recorded->diagnosis->grade?->errorMinutes() ?? INF) < 2, array_map(static fn (HeldBack $h): Cause => $h->finding->cause, $recorded->diagnosis->heldBackBy)];
+            return [abs($recorded->diagnosis->grade?->errorMinutes() ?? INF) < 2, array_map(static fn (LimitedSegment $h): Cause => $h->finding->cause, $recorded->diagnosis->heldBackBy)];
         };
 
         self::assertTrue($causes(['conditions.cabin_kw' => 1])[0]);

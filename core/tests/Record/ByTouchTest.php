@@ -10,7 +10,7 @@ use Harmozon\Core\Record\EventCode;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Review\Headline;
-use Harmozon\Core\Review\Recorded;
+use Harmozon\Core\Review\RecordedSession;
 use Harmozon\Core\Tests\Cases;
 use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\TestCase;
@@ -39,7 +39,7 @@ final class ByTouchTest extends TestCase
             $judge->add(new Reading($i * 20_000, 10 + $i / 2, 340, 150, 51.0));
         }
         $events = [new Event(EventCode::FeltHot, 60_000, 'adapter'), new Event(EventCode::FeltHot, 90_000, 'handle'), new Event(EventCode::FeltWarm, 95_000, 'cable'), new Event(EventCode::FeltHot, 99_000, 'elbow')];
-        $recorded = Recorded::of($answer, $case->conditions, $judge->judgement(), $events);
+        $recorded = RecordedSession::of($answer, $case->conditions, $judge->judgement(), $events);
 
         self::assertSame("Adapter and handle felt hot to the touch. That's no measurement, but look at the contacts before the next session.", Say::it(Headline::beside($recorded)[0]));
         self::assertSame([], $recorded->judgement->temperatures);

@@ -15,7 +15,7 @@ use Harmozon\Core\Review\Comparison;
 use Harmozon\Core\Review\DutyStrip;
 use Harmozon\Core\Review\Memory\CarPace;
 use Harmozon\Core\Review\Memory\Visit;
-use Harmozon\Core\Review\Recorded;
+use Harmozon\Core\Review\RecordedSession;
 use Harmozon\Core\Review\Trust\Used;
 use Harmozon\Core\Tests\Cases;
 use Harmozon\Core\Tests\Say;
@@ -94,7 +94,7 @@ final class AnySessionTest extends TestCase
     }
 
     /** @param  list<Event>  $events */
-    private function recorded(FitCase $case, array $events): Recorded
+    private function recorded(FitCase $case, array $events): RecordedSession
     {
         $answer = $case->fitter()->answer($case->outlet, $case->vehicle)->best;
         $judge = new Judge($answer, $case->conditions);
@@ -105,7 +105,7 @@ final class AnySessionTest extends TestCase
             $judge->add(new Reading(1000 * $tS, $this->maybe($soc), $this->maybe($this->random->getInt(0, 900)), $this->maybe($this->random->getInt(0, 600)), $this->maybe($this->random->getInt(0, 3000) / 10), $this->one([[], ['adapter' => 40.0, 'ambient' => 20.0]])));
         }
 
-        return Recorded::of($answer, $case->conditions, $judge->judgement(), $events, $this->one([null, '1']));
+        return RecordedSession::of($answer, $case->conditions, $judge->judgement(), $events, $this->one([null, '1']));
     }
 
     /** @return list<Event> */

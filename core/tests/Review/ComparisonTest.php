@@ -10,7 +10,7 @@ use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Review\Comparison;
 use Harmozon\Core\Review\Confounder;
-use Harmozon\Core\Review\Recorded;
+use Harmozon\Core\Review\RecordedSession;
 use Harmozon\Core\Tests\Cases;
 use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -146,7 +146,7 @@ final class ComparisonTest extends TestCase
      * @param  array<string, mixed>  $changes
      * @param  array<string, float>  $celsius
      */
-    private static function session(float|\Closure $kw, float $from = 10.0, float $to = 60.0, int $everyS = 10, array $changes = [], array $celsius = [], ?string $stall = null, bool $onlyAmps = false, bool $readsSoc = true, bool $rounds = false): Recorded
+    private static function session(float|\Closure $kw, float $from = 10.0, float $to = 60.0, int $everyS = 10, array $changes = [], array $celsius = [], ?string $stall = null, bool $onlyAmps = false, bool $readsSoc = true, bool $rounds = false): RecordedSession
     {
         $case = Cases::read(Cases::file(case: ['conditions.soc_from' => $from, ...$changes]));
         $answer = $case->fitter()->answer($case->outlet, $case->vehicle)->best;
@@ -167,6 +167,6 @@ final class ComparisonTest extends TestCase
             $tS += $step;
         }
 
-        return Recorded::of($answer, $case->conditions, $judge->judgement(), [], $stall);
+        return RecordedSession::of($answer, $case->conditions, $judge->judgement(), [], $stall);
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Tests\Review;
 
 use Harmozon\Core\Equipment\Tariff;
-use Harmozon\Core\Review\Counted;
+use Harmozon\Core\Review\StationMeter;
 use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\TestCase;
 
@@ -19,7 +19,7 @@ final class CountedTest extends TestCase
 
     private static function told(?float $station, ?float $read, ?string $paid = null, ?float $minutes = 20.0, string $currency = 'USD', ?Tariff $tariff = null): string
     {
-        return Say::all((new Counted($tariff ?? self::tariff(), false, $station, $read, $minutes, $paid === null ? null : ['amount' => $paid, 'currency' => $currency]))->messages());
+        return Say::all((new StationMeter($tariff ?? self::tariff(), false, $station, $read, $minutes, $paid === null ? null : ['amount' => $paid, 'currency' => $currency]))->messages());
     }
 
     public function test_nothing_is_told_of_what_nobody_has_read(): void
@@ -41,9 +41,9 @@ final class CountedTest extends TestCase
     /** 30 kWh × 0.45 + 20 min × 0.10 + 1.00 = 16.50; 3 % of it are 0.495. */
     public function test_the_price_is_held_against_the_tariff_for_what_the_station_counted(): void
     {
-        self::assertSame('16.50', (new Counted(self::tariff(), false, 30.0, 12.0, 20.0, null))->tariffAmount());
-        self::assertSame('16.50', (new Counted(self::tariff(), false, null, 30.0, 20.0, null))->tariffAmount());
-        self::assertNull((new Counted(null, false, null, 30.0, 20.0, null))->tariffAmount());
+        self::assertSame('16.50', (new StationMeter(self::tariff(), false, 30.0, 12.0, 20.0, null))->tariffAmount());
+        self::assertSame('16.50', (new StationMeter(self::tariff(), false, null, 30.0, 20.0, null))->tariffAmount());
+        self::assertNull((new StationMeter(null, false, null, 30.0, 20.0, null))->tariffAmount());
         self::assertStringContainsString('16.50 USD, as expected', self::told(30.0, null, '16.99'));
         self::assertStringContainsString('the tariff gives 16.50 USD. Look for an idle', self::told(30.0, null, '17.00'));
         self::assertStringContainsString('as expected', self::told(30.0, null, '16.01'));

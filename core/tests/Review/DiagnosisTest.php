@@ -10,7 +10,7 @@ use Harmozon\Core\Record\EventCode;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Review\Diagnosis;
-use Harmozon\Core\Review\HeldBack;
+use Harmozon\Core\Review\LimitedSegment;
 use Harmozon\Core\Tests\Cases;
 use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -28,7 +28,7 @@ final class DiagnosisTest extends TestCase
     public static function sessions(): iterable
     {
         yield 'as the car takes it' => [[], [[12, 150]], [], ['vehicle_curve']];
-        // The last two minutes have room for two stretches, none of them level for three minutes.
+        // The last two minutes have room for two segments, none of them level for three minutes.
         yield 'the station has less' => [['outlet.max_kw' => 90], [[15, 90]], [], ['station_power']];
         yield 'the inlet has fewer amps' => [['vehicle.inlets.0.dc.max_a' => 200], [[15, -200]], [], ['vehicle_current']];
         yield 'the station has fewer amps' => [['outlet.max_a' => 250], [[15, -250]], [], ['station_current']];
@@ -36,7 +36,7 @@ final class DiagnosisTest extends TestCase
         yield 'a station that gives half of what it says' => [[], [[15, 60]], [], ['derated_stall']];
         yield 'a station that gives 69 % of it' => [[], [[15, 103.5]], [], ['derated_stall']];
         yield 'a station that gives 72 % of it' => [[], [[15, 108]], [], ['unexplained']];
-        yield 'a neighbour who came and left again, none of it at an end of the stretch' => [[], [[15, 75]], [self::event(EventCode::NeighbourCame, 5), self::event(EventCode::NeighbourLeft, 8)], ['sharing']];
+        yield 'a neighbour who came and left again, none of it at an end of the segment' => [[], [[15, 75]], [self::event(EventCode::NeighbourCame, 5), self::event(EventCode::NeighbourLeft, 8)], ['sharing']];
         yield 'a neighbour who came after it' => [[], [[6, 75], [8, 150]], [self::event(EventCode::NeighbourCame, 10)], ['derated_stall', 'vehicle_curve']];
         yield 'a neighbour noted all along' => [['outlet.cabinet' => ['kw' => 150, 'policy' => null, 'partner_active' => true]], [[15, 75]], [], ['sharing']];
         yield 'a neighbour who comes' => [[], [[6, 150], [8, 75]], [self::event(EventCode::NeighbourCame, 6.5)], ['vehicle_curve', 'sharing']];
@@ -65,7 +65,7 @@ final class DiagnosisTest extends TestCase
     {
         $diagnosis = self::diagnosis($changes, self::readings($parts), $events);
 
-        self::assertSame($causes, array_map(static fn (HeldBack $h): string => $h->finding->cause->value, $diagnosis->heldBackBy), self::told($diagnosis));
+        self::assertSame($causes, array_map(static fn (LimitedSegment $h): string => $h->finding->cause->value, $diagnosis->heldBackBy), self::told($diagnosis));
         foreach ($diagnosis->heldBackBy as $i => $held) {
             self::assertSame($diagnosis->heldBackBy[$i + 1]->fromS ?? $held->toS, $held->toS);
             self::assertGreaterThanOrEqual(0.0, $held->loss->kwh);
@@ -106,7 +106,7 @@ final class DiagnosisTest extends TestCase
     /** At a figure for three minutes beyond the ramp it is that figure's; shorter than that it is only as expected. */
     public function test_how_long_a_level_is_one(): void
     {
-        $told = static fn (array $changes, float $minutes, float $level): string => (static fn (HeldBack $h): string => "{$h->finding->cause->value} {$h->finding->confidence->value} {$h->finding->linkId} ".json_encode($h->finding->limit))(self::diagnosis($changes, self::readings([[$minutes, $level]]))->heldBackBy[0]);
+        $told = static fn (array $changes, float $minutes, float $level): string => (static fn (LimitedSegment $h): string => "{$h->finding->cause->value} {$h->finding->confidence->value} {$h->finding->linkId} ".json_encode($h->finding->limit))(self::diagnosis($changes, self::readings([[$minutes, $level]]))->heldBackBy[0]);
 
         self::assertSame('station_power high post 90', $told(['outlet.max_kw' => 90], 5, 90));
         self::assertSame('station_power low post null', $told(['outlet.max_kw' => 90], 4.5, 90));
@@ -208,7 +208,7 @@ final class DiagnosisTest extends TestCase
         }
         $held = self::diagnosis(['conditions.pack_prepared' => false, 'conditions.pack_c' => 10], $readings)->heldBackBy;
 
-        self::assertSame([['cold_pack', 'high']], array_map(static fn (HeldBack $h): array => [$h->finding->cause->value, $h->finding->confidence->value], $held));
+        self::assertSame([['cold_pack', 'high']], array_map(static fn (LimitedSegment $h): array => [$h->finding->cause->value, $h->finding->confidence->value], $held));
         self::assertEqualsWithDelta(0.0, $held[0]->loss->minutes, 0.1);
     }
 
@@ -308,7 +308,7 @@ final class DiagnosisTest extends TestCase
     {
         $held = self::diagnosis(['vehicle.pack.usable_kwh' => null, 'vehicle.charge_curve_kw' => null], self::readings([[12, 120]]))->heldBackBy;
 
-        self::assertSame(['unexplained'], array_map(static fn (HeldBack $h): string => $h->finding->cause->value, $held));
+        self::assertSame(['unexplained'], array_map(static fn (LimitedSegment $h): string => $h->finding->cause->value, $held));
         self::assertSame(['120 kW; there is no forecast for this chain to compare it with.', null], [Say::it($held[0]->finding->evidence), $held[0]->loss->minutes]);
     }
 
@@ -356,7 +356,7 @@ final class DiagnosisTest extends TestCase
     /** @return list<string> */
     private static function causes(Diagnosis $diagnosis): array
     {
-        return array_map(static fn (HeldBack $h): string => $h->finding->cause->value, $diagnosis->heldBackBy);
+        return array_map(static fn (LimitedSegment $h): string => $h->finding->cause->value, $diagnosis->heldBackBy);
     }
 
     public function test_a_crawl_is_dead_cooling_below_60_percent_only(): void
@@ -378,7 +378,7 @@ final class DiagnosisTest extends TestCase
 
     private static function told(Diagnosis $diagnosis): string
     {
-        return implode("\n", array_map(static fn (HeldBack $h): string => "{$h->fromS}-{$h->toS} {$h->finding->cause->value} ".Say::it($h->finding->evidence), $diagnosis->heldBackBy));
+        return implode("\n", array_map(static fn (LimitedSegment $h): string => "{$h->fromS}-{$h->toS} {$h->finding->cause->value} ".Say::it($h->finding->evidence), $diagnosis->heldBackBy));
     }
 
     private static function event(EventCode $code, float $minute): Event

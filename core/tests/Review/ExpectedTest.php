@@ -9,7 +9,7 @@ use Harmozon\Core\Answers\VisitWriter;
 use Harmozon\Core\Equipment\Tariff;
 use Harmozon\Core\Forecast\Forecast;
 use Harmozon\Core\Forecast\Forecaster;
-use Harmozon\Core\Review\Expected;
+use Harmozon\Core\Review\ExpectedReadings;
 use Harmozon\Core\Review\Reminders;
 use Harmozon\Core\Steps\StepList;
 use Harmozon\Core\Tests\Cases;
@@ -21,7 +21,7 @@ final class ExpectedTest extends TestCase
     /** 150 kW flat to 60 %: a stall that gives less than 105 is worth leaving, from 138 to 162 is near. */
     public function test_a_reading_is_held_against_the_forecast(): void
     {
-        $expected = Expected::of(self::forecast(Cases::file()));
+        $expected = ExpectedReadings::of(self::forecast(Cases::file()));
         $flat = array_values(array_filter($expected->points, static fn ($p): bool => $p->soc > 30 && $p->soc < 60))[0];
 
         self::assertEqualsWithDelta(150.0, $flat->flow->kw, 0.01);
@@ -31,7 +31,7 @@ final class ExpectedTest extends TestCase
 
     public function test_no_ac_post_is_worth_leaving_for_another(): void
     {
-        $expected = Expected::of(self::forecast(Cases::file(['inlets.0.coupler' => 'type1', 'inlets.0.dc' => null], post: Cases::AC_POST)));
+        $expected = ExpectedReadings::of(self::forecast(Cases::file(['inlets.0.coupler' => 'type1', 'inlets.0.dc' => null], post: Cases::AC_POST)));
 
         self::assertNotSame([], $expected->points);
         self::assertNull($expected->marks($expected->points[0])['leaveBelowKw']);
@@ -45,7 +45,7 @@ final class ExpectedTest extends TestCase
 
         self::assertSame(['phases' => 1, 'most_kw' => 180.0, 'most_a' => 600.0, 'ask_from_c' => 60.0], $visit['entries']);
         self::assertSame("This stall gives so little that it's worth leaving.", $visit['expected']['words']['leave']);
-        self::assertCount(count(Expected::of($forecast)->points), $visit['expected']['points']);
+        self::assertCount(count(ExpectedReadings::of($forecast)->points), $visit['expected']['points']);
     }
 
     public function test_when_an_idle_fee_begins_is_told_only_where_there_is_one(): void

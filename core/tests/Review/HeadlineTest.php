@@ -11,7 +11,7 @@ use Harmozon\Core\Review\LogWords;
 use Harmozon\Core\Review\Memory\Sums;
 use Harmozon\Core\Review\Memory\Visit;
 use Harmozon\Core\Review\Proof;
-use Harmozon\Core\Review\Recorded;
+use Harmozon\Core\Review\RecordedSession;
 use Harmozon\Core\Tests\Cases;
 use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\TestCase;
@@ -85,7 +85,7 @@ final class HeadlineTest extends TestCase
 
     public function test_a_line_of_the_log_says_what_it_came_to_what_limited_it_and_what_it_proved(): void
     {
-        $says = static fn (Recorded $session): array => array_map(Say::it(...), LogWords::of($session));
+        $says = static fn (RecordedSession $session): array => array_map(Say::it(...), LogWords::of($session));
         $gentle = $says(self::session(50.0, self::ADAPTED));
         self::assertSame(Say::it(Headline::of(self::session(50.0, self::ADAPTED))), $gentle[0]);
         self::assertContains('A1 carried 147 A for 10 minutes; rated 300 A continuous.', $gentle);
@@ -98,7 +98,7 @@ final class HeadlineTest extends TestCase
     }
 
     /** @param  array<string, mixed>  $changes */
-    private static function session(float $kw, array $changes = [], float $minutes = 20, bool $soc = true): Recorded
+    private static function session(float $kw, array $changes = [], float $minutes = 20, bool $soc = true): RecordedSession
     {
         $case = Cases::read(Cases::file(case: $changes));
         $answer = $case->fitter()->answer($case->outlet, $case->vehicle)->best;
@@ -109,6 +109,6 @@ final class HeadlineTest extends TestCase
             $judge->add(new Reading(1000 * $tS, $soc ? min(100.0, $charge) : null, 340, $now * 1000 / 340, $now));
         }
 
-        return Recorded::of($answer, $case->conditions, $judge->judgement());
+        return RecordedSession::of($answer, $case->conditions, $judge->judgement());
     }
 }

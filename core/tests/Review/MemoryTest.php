@@ -21,7 +21,7 @@ use Harmozon\Core\Review\Memory\LearnedCurve;
 use Harmozon\Core\Review\Memory\StallMemory;
 use Harmozon\Core\Review\Memory\StallSigns;
 use Harmozon\Core\Review\Memory\Visit;
-use Harmozon\Core\Review\Recorded;
+use Harmozon\Core\Review\RecordedSession;
 use Harmozon\Core\Tests\Cases;
 use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -210,7 +210,7 @@ final class MemoryTest extends TestCase
     }
 
     /** @param  array<string, mixed>  $changes */
-    private static function recorded(float $kw, float $minutes, array $changes = [], ?string $stall = null, int $startS = 0): Recorded
+    private static function recorded(float $kw, float $minutes, array $changes = [], ?string $stall = null, int $startS = 0): RecordedSession
     {
         $case = Cases::read(Cases::file(case: $changes));
         $answer = $case->fitter()->answer($case->outlet, $case->vehicle)->best;
@@ -219,6 +219,6 @@ final class MemoryTest extends TestCase
             $judge->add(new Reading(1000 * ($startS + $tS), 10 + $kw * $tS / 3600 * 0.95 / 60 * 100, 340, $kw * 1000 / 340, $kw));
         }
 
-        return Recorded::of($answer, $case->conditions, $judge->judgement(), [], $stall);
+        return RecordedSession::of($answer, $case->conditions, $judge->judgement(), [], $stall);
     }
 }

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Tests\Review;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Review\Comparison;
-use Harmozon\Core\Review\Recorded;
+use Harmozon\Core\Review\RecordedSession;
 use Harmozon\Core\Tests\Cases;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -30,7 +30,7 @@ final class ScaledPair
         return Comparison::of($this->session($this->scale), $this->session(1.0));
     }
 
-    private function session(float $scale): Recorded
+    private function session(float $scale): RecordedSession
     {
         $from = 10 + $this->random->getInt(0, 40) / 10;
         $to = 60 + $this->random->getInt(0, 200) / 10;
@@ -47,7 +47,7 @@ final class ScaledPair
             $soc += $kw / 3600 * 0.95 / 60 * 100;
         }
 
-        return Recorded::of($case->fitter()->answer($case->outlet, $case->vehicle)->best, $case->conditions, $judge->judgement(), [], null);
+        return RecordedSession::of($case->fitter()->answer($case->outlet, $case->vehicle)->best, $case->conditions, $judge->judgement(), [], null);
     }
 
     private function gauss(): float

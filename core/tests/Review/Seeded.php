@@ -12,7 +12,7 @@ use Harmozon\Core\Record\EventCode;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Review\Diagnosis;
-use Harmozon\Core\Review\HeldBack;
+use Harmozon\Core\Review\LimitedSegment;
 use Harmozon\Core\Tests\Cases;
 use Harmozon\Core\Tests\Say;
 use Random\Engine\Mt19937;
@@ -28,7 +28,7 @@ final class Seeded
         'cold, announced' => 'cold_pack', 'cold, not announced' => 'cold_pack', 'derated stall' => 'derated_stall', 'settling' => 'settling', "the car's taper" => 'vehicle_curve', 'a curve entered too low' => 'vehicle_curve',
     ];
 
-    /** A stretch of another cause that takes less than this share of the time is no matter. */
+    /** A segment of another cause that takes less than this share of the time is no matter. */
     private const BESIDE = 0.12;
 
     private readonly Randomizer $random;
@@ -90,7 +90,7 @@ final class Seeded
 
     public static function told(Diagnosis $diagnosis): string
     {
-        return implode("\n", array_map(static fn (HeldBack $h): string => sprintf('%5.0f-%5.0f %s %s', $h->fromS, $h->toS, $h->finding->cause->value, Say::it($h->finding->evidence)), $diagnosis->heldBackBy));
+        return implode("\n", array_map(static fn (LimitedSegment $h): string => sprintf('%5.0f-%5.0f %s %s', $h->fromS, $h->toS, $h->finding->cause->value, Say::it($h->finding->evidence)), $diagnosis->heldBackBy));
     }
 
     /** Independent on amps and power, a tenth of it on volts. */

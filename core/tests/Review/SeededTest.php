@@ -51,8 +51,8 @@ final class SeededTest extends TestCase
         self::assertGreaterThanOrEqual(self::RIGHT * $all, $right, "{$right} of {$all}\n".implode("\n", array_slice($wrong, 0, 3)));
     }
 
-    /** A neighbour comes; the stretch begins within ten seconds of that, or within one interval. */
-    public function test_a_stretch_begins_when_its_cause_does(): void
+    /** A neighbour comes; the segment begins within ten seconds of that, or within one interval. */
+    public function test_a_segment_begins_when_its_cause_does(): void
     {
         foreach ([701, 702, 703] as $seed) {
             $session = new Seeded('sharing, noted', $seed);

@@ -11,7 +11,7 @@ use Harmozon\Core\Record\Event;
 use Harmozon\Core\Record\EventCode;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Review\Diagnosis;
-use Harmozon\Core\Review\HeldBack;
+use Harmozon\Core\Review\LimitedSegment;
 use Harmozon\Core\Tests\Cases;
 use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -86,6 +86,6 @@ final class SimulatedFaultsTest extends TestCase
 
     private static function told(Diagnosis $diagnosis): string
     {
-        return implode("\n", array_map(static fn (HeldBack $h): string => "{$h->fromS}-{$h->toS} {$h->finding->cause->value} ".Say::it($h->finding->evidence), $diagnosis->heldBackBy));
+        return implode("\n", array_map(static fn (LimitedSegment $h): string => "{$h->fromS}-{$h->toS} {$h->finding->cause->value} ".Say::it($h->finding->evidence), $diagnosis->heldBackBy));
     }
 }

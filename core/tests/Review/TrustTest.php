@@ -11,7 +11,7 @@ use Harmozon\Core\Record\EventCode;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Record\Verdict;
-use Harmozon\Core\Review\Recorded;
+use Harmozon\Core\Review\RecordedSession;
 use Harmozon\Core\Review\Trust\ProvenShare;
 use Harmozon\Core\Review\Trust\Slope;
 use Harmozon\Core\Review\Trust\Trust;
@@ -149,7 +149,7 @@ final class TrustTest extends TestCase
                 $judge->add(new Reading(30_000 * $i, 20 + $i, 330, 300, 99, [...$celsius, 'ambient' => 20.0]));
             }
 
-            return Used::of(Recorded::of($answer, $case->conditions, $judge->judgement(), $events), $events, 's', '2026-05-01')['a1'];
+            return Used::of(RecordedSession::of($answer, $case->conditions, $judge->judgement(), $events), $events, 's', '2026-05-01')['a1'];
         };
 
         $warm = $used(['adapter' => 50.0, 'handle' => 29.0], new Event(EventCode::FailedStart, 0), new Event(EventCode::FailedStart, 1));

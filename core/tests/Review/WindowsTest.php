@@ -7,7 +7,7 @@ namespace Harmozon\Core\Tests\Review;
 use Harmozon\Core\Answers\ReviewWriter;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Reading;
-use Harmozon\Core\Review\Recorded;
+use Harmozon\Core\Review\RecordedSession;
 use Harmozon\Core\Review\Windows;
 use Harmozon\Core\Tests\Cases;
 use PHPUnit\Framework\TestCase;
@@ -79,6 +79,6 @@ final class WindowsTest extends TestCase
             $judge->add($reading);
         }
 
-        return Windows::of(Recorded::of($answer, $case->conditions, $judge->judgement())->diagnosis);
+        return Windows::of(RecordedSession::of($answer, $case->conditions, $judge->judgement())->diagnosis);
     }
 }

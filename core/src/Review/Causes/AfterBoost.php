@@ -8,11 +8,11 @@ use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Power\HeatLink;
 use Harmozon\Core\Record\Point;
 use Harmozon\Core\Review\Cause;
+use Harmozon\Core\Review\CauseEvidence;
 use Harmozon\Core\Review\CauseRule;
-use Harmozon\Core\Review\Clues;
 use Harmozon\Core\Review\Confidence;
 use Harmozon\Core\Review\Finding;
-use Harmozon\Core\Review\Mark;
+use Harmozon\Core\Review\ReferencePoint;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
@@ -32,9 +32,9 @@ final class AfterBoost implements CauseRule
     /** Amps beyond their rating by more than this share are a boost. */
     private const TOLERANCE = 0.01;
 
-    public function find(Clues $clues): ?Finding
+    public function find(CauseEvidence $clues): ?Finding
     {
-        $amps = $clues->stretch->amps;
+        $amps = $clues->segment->amps;
         $fromA = $this->before($clues);
         if ($amps === null || $fromA === null || $amps > $fromA * (1 - self::FALL)) {
             return null;
@@ -54,7 +54,7 @@ final class AfterBoost implements CauseRule
         usort($fits, fn (array $a, array $b): int => [$this->warmth($clues, $b[0]), $a[1]] <=> [$this->warmth($clues, $a[0]), $b[1]]);
         [$link, $off, $minutes] = $fits[0];
 
-        return new Finding(Cause::of($link->code), Confidence::at($off, $clues->stretch->isMeasured), Message::of(
+        return new Finding(Cause::of($link->code), Confidence::at($off, $clues->segment->isMeasured), Message::of(
             'evidence.after_boost',
             from: Amount::amps($fromA),
             to: Amount::amps($amps),
@@ -65,11 +65,11 @@ final class AfterBoost implements CauseRule
     }
 
     /** The amps shortly before it; null when none were read. */
-    private function before(Clues $clues): ?float
+    private function before(CauseEvidence $clues): ?float
     {
         $last = $clues->earlier[count($clues->earlier) - 1] ?? null;
-        $near = array_filter($clues->earlier, static fn (Mark $m): bool => $m === $last || $m->moment->tS >= $clues->stretch->fromS - self::WITHIN_S);
-        $amps = array_filter(array_map(static fn (Mark $m): ?float => $m->moment->amps, $near), static fn (?float $a): bool => $a !== null);
+        $near = array_filter($clues->earlier, static fn (ReferencePoint $m): bool => $m === $last || $m->moment->tS >= $clues->segment->fromS - self::WITHIN_S);
+        $amps = array_filter(array_map(static fn (ReferencePoint $m): ?float => $m->moment->amps, $near), static fn (?float $a): bool => $a !== null);
 
         return $amps === [] ? null : max($amps);
     }
@@ -83,18 +83,18 @@ final class AfterBoost implements CauseRule
     }
 
     /** How warm it was read; 0 when it was not. */
-    private function warmth(Clues $clues, HeatLink $link): float
+    private function warmth(CauseEvidence $clues, HeatLink $link): float
     {
         $points = $link->linkId === Chain::CABLE ? [Point::Cable, Point::Handle] : [Point::Adapter];
 
-        return max(array_map(static fn (Point $p): float => $clues->stretch->hottestC($p->value) ?? 0.0, $points));
+        return max(array_map(static fn (Point $p): float => $clues->segment->hottestC($p->value) ?? 0.0, $points));
     }
 
-    /** @param  list<Mark>  $marks */
-    private static function minutesAbove(array $marks, float $continuousA): float
+    /** @param  list<ReferencePoint>  $referencePoints */
+    private static function minutesAbove(array $referencePoints, float $continuousA): float
     {
-        $above = array_filter($marks, static fn (Mark $m): bool => $m->moment->amps > $continuousA * (1 + self::TOLERANCE));
+        $above = array_filter($referencePoints, static fn (ReferencePoint $m): bool => $m->moment->amps > $continuousA * (1 + self::TOLERANCE));
 
-        return array_sum(array_map(static fn (Mark $m): float => $m->seconds(), $above)) / 60;
+        return array_sum(array_map(static fn (ReferencePoint $m): float => $m->seconds(), $above)) / 60;
     }
 }

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Harmozon\Core\Review\Causes;
 
 use Harmozon\Core\Review\Cause;
+use Harmozon\Core\Review\CauseEvidence;
 use Harmozon\Core\Review\CauseRule;
-use Harmozon\Core\Review\Clues;
 use Harmozon\Core\Review\Confidence;
 use Harmozon\Core\Review\Finding;
-use Harmozon\Core\Review\Nearness;
+use Harmozon\Core\Review\PowerMatch;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
@@ -22,20 +22,20 @@ final class AsExpected implements CauseRule
     /** Rounding of shares. */
     private const SAME = 1e-9;
 
-    public function find(Clues $clues): ?Finding
+    public function find(CauseEvidence $clues): ?Finding
     {
-        $ratio = $clues->stretch->ratio;
+        $ratio = $clues->segment->ratio;
         $step = $clues->reference->stepAt($clues->soc());
-        if ($ratio === null || $step === null || $ratio < Nearness::NEAR_FROM_SHARE - self::SAME) {
+        if ($ratio === null || $step === null || $ratio < PowerMatch::NEAR_FROM_SHARE - self::SAME) {
             return null;
         }
         $cause = Cause::of($step->binding);
-        $isAbove = $ratio > 2 - Nearness::NEAR_FROM_SHARE + self::SAME;
+        $isAbove = $ratio > 2 - PowerMatch::NEAR_FROM_SHARE + self::SAME;
         if ($isAbove && ! $cause->isCars()) {
             return $this->beyond($clues, $step->linkId);
         }
         // A plate that it is not level at is told with less confidence.
-        $confidence = $cause->isCars() ? Confidence::at($ratio - 1, $clues->stretch->isMeasured) : Confidence::Low;
+        $confidence = $cause->isCars() ? Confidence::at($ratio - 1, $clues->segment->isMeasured) : Confidence::Low;
 
         return new Finding($cause, $confidence, $isAbove
             ? ($ratio > self::TOO_LOW_FROM ? self::tooLow($ratio) : Message::of('evidence.above', share: Amount::ofHundred($ratio)))
@@ -43,17 +43,17 @@ final class AsExpected implements CauseRule
     }
 
     /** A piece that does not hold the current back by itself: more came than its plate allows, as much as the car takes. */
-    private function beyond(Clues $clues, string $linkId): ?Finding
+    private function beyond(CauseEvidence $clues, string $linkId): ?Finding
     {
-        $ofCar = $clues->stretch->carRatio;
-        $ratio = $clues->stretch->ratio ?? 1.0;
-        if ($ratio > self::TOO_LOW_FROM && ($ofCar === null || $ofCar > 2 - Nearness::NEAR_FROM_SHARE)) {
+        $ofCar = $clues->segment->carRatio;
+        $ratio = $clues->segment->ratio ?? 1.0;
+        if ($ratio > self::TOO_LOW_FROM && ($ofCar === null || $ofCar > 2 - PowerMatch::NEAR_FROM_SHARE)) {
             return new Finding(Cause::VehicleCurve, Confidence::Low, self::tooLow($ratio));
         }
 
-        return $ofCar === null || abs($ofCar - 1) > 1 - Nearness::NEAR_FROM_SHARE + self::SAME ? null : new Finding(
-            Cause::VehicleCurve, Confidence::at($ofCar - 1, $clues->stretch->isMeasured),
-            Message::of('evidence.beyond', share: Amount::ofHundred($clues->stretch->ratio), link: $clues->answer()->linkName($linkId)),
+        return $ofCar === null || abs($ofCar - 1) > 1 - PowerMatch::NEAR_FROM_SHARE + self::SAME ? null : new Finding(
+            Cause::VehicleCurve, Confidence::at($ofCar - 1, $clues->segment->isMeasured),
+            Message::of('evidence.beyond', share: Amount::ofHundred($clues->segment->ratio), link: $clues->answer()->linkName($linkId)),
         );
     }
 

@@ -7,8 +7,8 @@ namespace Harmozon\Core\Review\Causes;
 use Harmozon\Core\Power\BindingCode;
 use Harmozon\Core\Power\LimitSet;
 use Harmozon\Core\Review\Cause;
+use Harmozon\Core\Review\CauseEvidence;
 use Harmozon\Core\Review\CauseRule;
-use Harmozon\Core\Review\Clues;
 use Harmozon\Core\Review\Confidence;
 use Harmozon\Core\Review\Finding;
 use Harmozon\Core\Words\Amount;
@@ -25,15 +25,15 @@ final class AtPlate implements CauseRule
     /** Rounding of shares. */
     private const SAME = 1e-9;
 
-    public function find(Clues $clues): ?Finding
+    public function find(CauseEvidence $clues): ?Finding
     {
         $limits = $clues->limits();
         if ($limits === null) {
             return null;
         }
         $fits = [
-            ...($clues->stretch->hasLevelAmps ? self::fits(self::amps($limits), $clues->stretch->amps ?? 0.0, $limits->kwPerAmp($clues->soc()), $clues) : []),
-            ...($clues->stretch->hasLevelKw ? self::fits(self::kw($limits), $clues->stretch->kw ?? 0.0, 1.0, $clues) : []),
+            ...($clues->segment->hasLevelAmps ? self::fits(self::amps($limits), $clues->segment->amps ?? 0.0, $limits->kwPerAmp($clues->soc()), $clues) : []),
+            ...($clues->segment->hasLevelKw ? self::fits(self::kw($limits), $clues->segment->kw ?? 0.0, 1.0, $clues) : []),
         ];
         if ($fits === []) {
             return null;
@@ -41,11 +41,11 @@ final class AtPlate implements CauseRule
         // Of several the one that was found before, since its level goes on; else the lowest.
         usort($fits, static fn (array $a, array $b): int => [! self::goesOn($clues->last, $a['link'], $a['limit']), $a['kw'], $a['code']->precedence()] <=> [! self::goesOn($clues->last, $b['link'], $b['limit']), $b['kw'], $b['code']->precedence()]);
         ['code' => $code, 'link' => $link, 'limit' => $limit, 'level' => $level, 'isAmps' => $isAmps] = $fits[0];
-        $told = ['minutes' => Amount::minutes($clues->stretch->seconds() / 60), 'link' => $clues->answer()->linkName($link)];
+        $told = ['minutes' => Amount::minutes($clues->segment->seconds() / 60), 'link' => $clues->answer()->linkName($link)];
 
         return new Finding(
             Cause::of($code),
-            Confidence::at($level / $limit - 1, $clues->stretch->isMeasured),
+            Confidence::at($level / $limit - 1, $clues->segment->isMeasured),
             $isAmps
                 ? Message::of('evidence.at_amps', level: Amount::amps($level), limit: Amount::amps($limit), minutes: $told['minutes'], link: $told['link'])
                 : Message::of('evidence.at_kw', level: Amount::kw($level), limit: Amount::kw($limit), minutes: $told['minutes'], link: $told['link']),
@@ -64,7 +64,7 @@ final class AtPlate implements CauseRule
      * @param  float  $kwPer  kW of one of what the plates are in
      * @return list<array{code: BindingCode, link: string, limit: float, level: float, kw: float, isAmps: bool}>
      */
-    private static function fits(array $plates, float $level, float $kwPer, Clues $clues): array
+    private static function fits(array $plates, float $level, float $kwPer, CauseEvidence $clues): array
     {
         $step = $clues->reference->stepAt($clues->soc());
         $fits = [];
@@ -72,7 +72,7 @@ final class AtPlate implements CauseRule
             if ($limit <= 0.0 || abs($level / $limit - 1) > self::AT + self::SAME) {
                 continue;
             }
-            $rest = $clues->limits()?->without($link)->kwThen($clues->soc(), $step->heat->spent ?? [], $clues->stretch->fromS / 60, $step?->heat->packC);
+            $rest = $clues->limits()?->without($link)->kwThen($clues->soc(), $step->heat->spent ?? [], $clues->segment->fromS / 60, $step?->heat->packC);
             if ($limit * $kwPer <= (1 + self::LOWEST) * ($rest ?? INF)) {
                 $fits[] = ['code' => $code, 'link' => $link, 'limit' => $limit, 'level' => $level, 'kw' => $limit * $kwPer, 'isAmps' => $isAmps];
             }

@@ -6,8 +6,8 @@ namespace Harmozon\Core\Review\Causes;
 
 use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Review\Cause;
+use Harmozon\Core\Review\CauseEvidence;
 use Harmozon\Core\Review\CauseRule;
-use Harmozon\Core\Review\Clues;
 use Harmozon\Core\Review\Confidence;
 use Harmozon\Core\Review\Finding;
 use Harmozon\Core\Words\Amount;
@@ -23,21 +23,21 @@ final class Cold implements CauseRule
     /** A rise by this share is one; the expected power must stay below as much. */
     private const RISE = 0.02;
 
-    public function find(Clues $clues): ?Finding
+    public function find(CauseEvidence $clues): ?Finding
     {
-        $stretch = $clues->stretch;
+        $segment = $clues->segment;
         $conditions = $clues->conditions();
         $isCold = ! $conditions->pack->prepared || ($conditions->ambientC ?? INF) < self::COLD_AIR_C;
-        $isRising = $stretch->rises(self::RISE, $clues->next) && ! $stretch->isExpectedToRise(self::RISE, $clues->next);
-        if (! $isCold || ! $isRising || $clues->answer()->chain->current !== CurrentKind::Dc || $stretch->ratio === null || $stretch->ratio >= self::BELOW_RATIO) {
+        $isRising = $segment->rises(self::RISE, $clues->next) && ! $segment->isExpectedToRise(self::RISE, $clues->next);
+        if (! $isCold || ! $isRising || $clues->answer()->chain->current !== CurrentKind::Dc || $segment->ratio === null || $segment->ratio >= self::BELOW_RATIO) {
             return null;
         }
-        $last = $stretch->marks[count($stretch->marks) - 1];
+        $last = $segment->referencePoints[count($segment->referencePoints) - 1];
 
         return new Finding(Cause::ColdPack, Confidence::Low, Message::of(
             'evidence.cold_pack',
-            share: Amount::ofHundred($stretch->ratio),
-            from: Amount::kw($stretch->marks[0]->moment->kw),
+            share: Amount::ofHundred($segment->ratio),
+            from: Amount::kw($segment->referencePoints[0]->moment->kw),
             to: Amount::kw($last->moment->kw),
         ));
     }

@@ -7,8 +7,8 @@ namespace Harmozon\Core\Review\Causes;
 use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Review\Cause;
+use Harmozon\Core\Review\CauseEvidence;
 use Harmozon\Core\Review\CauseRule;
-use Harmozon\Core\Review\Clues;
 use Harmozon\Core\Review\Confidence;
 use Harmozon\Core\Review\Finding;
 use Harmozon\Core\Words\Amount;
@@ -26,30 +26,30 @@ final class CoolingFailed implements CauseRule
     /** It fell, where it had been so many times as much. */
     private const FELL_FROM = 1.5;
 
-    public function find(Clues $clues): ?Finding
+    public function find(CauseEvidence $clues): ?Finding
     {
-        $stretch = $clues->stretch;
+        $segment = $clues->segment;
         $cable = $clues->answer()->chain->outlet->fittings->cable;
-        if ($cable?->isCooledNow() !== true || $clues->answer()->chain->current !== CurrentKind::Dc || $stretch->ratio === null || $stretch->kw === null) {
+        if ($cable?->isCooledNow() !== true || $clues->answer()->chain->current !== CurrentKind::Dc || $segment->ratio === null || $segment->kw === null) {
             return null;
         }
         $highest = $clues->highestKwWithin(self::WITHIN_S);
-        $isCrawl = $stretch->ratio < self::BELOW_RATIO
-            && $stretch->fromS <= $clues->firstFlowS() + self::WITHIN_S
+        $isCrawl = $segment->ratio < self::BELOW_RATIO
+            && $segment->fromS <= $clues->firstFlowS() + self::WITHIN_S
             && $clues->soc() < self::BELOW_SOC
-            && $highest >= self::FELL_FROM * $stretch->kw;
+            && $highest >= self::FELL_FROM * $segment->kw;
         if (! $isCrawl) {
             return null;
         }
         $dryA = $cable->withCoolingFailed()->plateNow()->continuousA;
-        $off = $dryA === null || $stretch->amps === null ? 1.0 : $stretch->amps / $dryA - 1;
+        $off = $dryA === null || $segment->amps === null ? 1.0 : $segment->amps / $dryA - 1;
 
-        return new Finding(Cause::CoolingFailed, Confidence::at($off, $stretch->isMeasured), Message::of(
+        return new Finding(Cause::CoolingFailed, Confidence::at($off, $segment->isMeasured), Message::of(
             'evidence.cooling_failed',
             from: Amount::kw($highest),
-            to: Amount::kw($stretch->kw),
-            after: Amount::minutes(max(0.0, $stretch->fromS - $clues->firstFlowS()) / 60),
-            share: Amount::ofHundred($stretch->ratio),
+            to: Amount::kw($segment->kw),
+            after: Amount::minutes(max(0.0, $segment->fromS - $clues->firstFlowS()) / 60),
+            share: Amount::ofHundred($segment->ratio),
         ), Chain::CABLE);
     }
 }

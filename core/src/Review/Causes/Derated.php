@@ -6,11 +6,11 @@ namespace Harmozon\Core\Review\Causes;
 
 use Harmozon\Core\Power\LimitSet;
 use Harmozon\Core\Review\Cause;
+use Harmozon\Core\Review\CauseEvidence;
 use Harmozon\Core\Review\CauseRule;
-use Harmozon\Core\Review\Clues;
 use Harmozon\Core\Review\Confidence;
 use Harmozon\Core\Review\Finding;
-use Harmozon\Core\Review\Mark;
+use Harmozon\Core\Review\ReferencePoint;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
@@ -21,25 +21,25 @@ final class Derated implements CauseRule
 
     private const BELOW_PLATES = 0.15;
 
-    public function find(Clues $clues): ?Finding
+    public function find(CauseEvidence $clues): ?Finding
     {
-        $stretch = $clues->stretch;
+        $segment = $clues->segment;
         $limits = $clues->limits();
-        $isLevel = $stretch->hasLevelKw || $stretch->hasLevelAmps;
-        if (! $clues->isFirst() || ! $isLevel || $stretch->ratio === null || $stretch->ratio >= self::BELOW_RATIO || $limits === null || ! self::isBelowEvery($limits, $stretch->amps, $stretch->kw)) {
+        $isLevel = $segment->hasLevelKw || $segment->hasLevelAmps;
+        if (! $clues->isFirst() || ! $isLevel || $segment->ratio === null || $segment->ratio >= self::BELOW_RATIO || $limits === null || ! self::isBelowEvery($limits, $segment->amps, $segment->kw)) {
             return null;
         }
         // More in the ramp was a fall, not a level from the start.
-        $most = max([0.0, ...array_map(static fn (Mark $m): float => $m->moment->kw ?? 0.0, $clues->before())]);
-        if ($stretch->kw !== null && $most > (1 + self::BELOW_PLATES) * $stretch->kw) {
+        $most = max([0.0, ...array_map(static fn (ReferencePoint $m): float => $m->moment->kw ?? 0.0, $clues->before())]);
+        if ($segment->kw !== null && $most > (1 + self::BELOW_PLATES) * $segment->kw) {
             return null;
         }
 
         return new Finding(Cause::DeratedStall, Confidence::Low, Message::of(
             'evidence.derated_stall',
-            level: Amount::kw($stretch->kw),
-            share: Amount::ofHundred($stretch->ratio),
-            minutes: Amount::minutes($stretch->seconds() / 60),
+            level: Amount::kw($segment->kw),
+            share: Amount::ofHundred($segment->ratio),
+            minutes: Amount::minutes($segment->seconds() / 60),
         ), $clues->answer()->chain->outlet->id);
     }
 

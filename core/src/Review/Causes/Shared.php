@@ -6,11 +6,11 @@ namespace Harmozon\Core\Review\Causes;
 
 use Harmozon\Core\Record\EventCode;
 use Harmozon\Core\Review\Cause;
+use Harmozon\Core\Review\CauseEvidence;
 use Harmozon\Core\Review\CauseRule;
-use Harmozon\Core\Review\Clues;
 use Harmozon\Core\Review\Confidence;
 use Harmozon\Core\Review\Finding;
-use Harmozon\Core\Review\Nearness;
+use Harmozon\Core\Review\PowerMatch;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
@@ -27,47 +27,47 @@ final class Shared implements CauseRule
     /** It set in with what was noted, when both lie so close together (s). */
     private const WITH_S = 120.0;
 
-    public function find(Clues $clues): ?Finding
+    public function find(CauseEvidence $clues): ?Finding
     {
-        $stretch = $clues->stretch;
-        if ($stretch->ratio === null || $stretch->ratio >= Nearness::NEAR_FROM_SHARE) {
+        $segment = $clues->segment;
+        if ($segment->ratio === null || $segment->ratio >= PowerMatch::NEAR_FROM_SHARE) {
             return null;
         }
         $came = $clues->noted(EventCode::NeighbourCame);
         $left = $clues->noted(EventCode::NeighbourLeft);
-        $isHalf = $stretch->ratio >= self::FROM_RATIO && $stretch->ratio <= self::TO_RATIO;
+        $isHalf = $segment->ratio >= self::FROM_RATIO && $segment->ratio <= self::TO_RATIO;
         $isShare = $this->isShare($clues);
-        [$share, $minutes] = [Amount::ofHundred($stretch->ratio), Amount::minutes($stretch->seconds() / 60)];
+        [$share, $minutes] = [Amount::ofHundred($segment->ratio), Amount::minutes($segment->seconds() / 60)];
         // What was noted tells it however short it is, and while the reference falls.
-        if (($isHalf || $isShare) && ($stretch->isSteadyKw || $stretch->isSteadyAmps) && (self::near($came, $stretch->fromS) || self::near($left, $stretch->toS))) {
+        if (($isHalf || $isShare) && ($segment->isSteadyKw || $segment->isSteadyAmps) && (self::near($came, $segment->fromS) || self::near($left, $segment->toS))) {
             return new Finding(Cause::Sharing, Confidence::High, Message::of('evidence.sharing_with', share: $share, minutes: $minutes));
         }
-        $isLevel = $stretch->hasLevelKw || $stretch->hasLevelAmps;
+        $isLevel = $segment->hasLevelKw || $segment->hasLevelAmps;
 
         return match (true) {
             $isLevel && $isHalf && $this->isBeside($clues, $came, $left) => new Finding(Cause::Sharing, Confidence::Low, Message::of('evidence.sharing', share: $share, minutes: $minutes)),
-            $stretch->hasLevelKw && $isShare => new Finding(Cause::Sharing, Confidence::Low, Message::of('evidence.sharing_share', kw: Amount::kw($stretch->kw), minutes: $minutes)),
+            $segment->hasLevelKw && $isShare => new Finding(Cause::Sharing, Confidence::Low, Message::of('evidence.sharing_share', kw: Amount::kw($segment->kw), minutes: $minutes)),
             default => null,
         };
     }
 
     /** Whether it is what the cabinet's policy leaves beside a neighbour. */
-    private function isShare(Clues $clues): bool
+    private function isShare(CauseEvidence $clues): bool
     {
         $cabinet = $clues->answer()->chain->outlet->feed->cabinet;
         $shares = [$cabinet?->shareKw(), $cabinet?->shareOnceJoinedKw()];
-        $kw = $clues->stretch->kw;
+        $kw = $clues->segment->kw;
 
         return $kw !== null && array_filter($shares, static fn (?float $share): bool => $share !== null && $share > 0.0 && abs($kw / $share - 1) <= self::AT_SHARE) !== [];
     }
 
     /**
-     * Whether a neighbour was there at some time of the stretch, as far as is known.
+     * Whether a neighbour was there at some time of the segment, as far as is known.
      *
      * @param  list<float>  $came
      * @param  list<float>  $left
      */
-    private function isBeside(Clues $clues, array $came, array $left): bool
+    private function isBeside(CauseEvidence $clues, array $came, array $left): bool
     {
         $isThere = $clues->answer()->chain->outlet->feed->cabinet?->partnerActive === true;
         $turns = [...array_map(static fn (float $s): array => [$s, true], $came), ...array_map(static fn (float $s): array => [$s, false], $left)];
@@ -75,8 +75,8 @@ final class Shared implements CauseRule
         // One who leaves was there before.
         $isThere = $isThere || ($turns[0][1] ?? true) === false;
         foreach ($turns as [$s, $comes]) {
-            if ($s > $clues->stretch->fromS) {
-                return $isThere || ($comes && $s < $clues->stretch->toS);
+            if ($s > $clues->segment->fromS) {
+                return $isThere || ($comes && $s < $clues->segment->toS);
             }
             $isThere = $comes;
         }

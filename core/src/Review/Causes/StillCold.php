@@ -7,8 +7,8 @@ namespace Harmozon\Core\Review\Causes;
 use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Power\ColdFactor;
 use Harmozon\Core\Review\Cause;
+use Harmozon\Core\Review\CauseEvidence;
 use Harmozon\Core\Review\CauseRule;
-use Harmozon\Core\Review\Clues;
 use Harmozon\Core\Review\Confidence;
 use Harmozon\Core\Review\Finding;
 use Harmozon\Core\Review\PackEstimate;
@@ -23,7 +23,7 @@ final class StillCold implements CauseRule
     /** From this share on a battery is as good as warm. */
     private const AS_WARM = 0.97;
 
-    public function find(Clues $clues): ?Finding
+    public function find(CauseEvidence $clues): ?Finding
     {
         if ($clues->last?->cause !== Cause::ColdPack || $clues->answer()->chain->current !== CurrentKind::Dc) {
             return null;
@@ -33,24 +33,24 @@ final class StillCold implements CauseRule
             return null;
         }
         $read = $explained = $weights = $factors = 0.0;
-        foreach ($clues->stretch->marks as $mark) {
-            if ($mark->moment->kw === null || $mark->expectedKw === null || $mark->carKw === null) {
+        foreach ($clues->segment->referencePoints as $referencePoint) {
+            if ($referencePoint->moment->kw === null || $referencePoint->expectedKw === null || $referencePoint->carKw === null) {
                 continue;
             }
-            $weight = max(1.0, $mark->seconds());
-            $factor = ColdFactor::at($estimate->celsiusAt($mark->moment->tS));
-            $read += $weight * $mark->moment->kw;
-            $explained += $weight * min($mark->expectedKw, $factor * $mark->carKw);
+            $weight = max(1.0, $referencePoint->seconds());
+            $factor = ColdFactor::at($estimate->celsiusAt($referencePoint->moment->tS));
+            $read += $weight * $referencePoint->moment->kw;
+            $explained += $weight * min($referencePoint->expectedKw, $factor * $referencePoint->carKw);
             $factors += $weight * $factor;
             $weights += $weight;
         }
         if ($weights <= 0.0 || $explained <= 0.0 || abs($read / $explained - 1) > self::WITHIN || $factors / $weights >= self::AS_WARM) {
             return null;
         }
-        $middle = $clues->stretch->marks[intdiv(count($clues->stretch->marks), 2)];
+        $middle = $clues->segment->referencePoints[intdiv(count($clues->segment->referencePoints), 2)];
 
         return new Finding(Cause::ColdPack, Confidence::Low, Message::of(
-            'evidence.still_cold', share: Amount::ofHundred($clues->stretch->ratio), celsius: Amount::celsius($estimate->celsiusAt($middle->moment->tS)),
+            'evidence.still_cold', share: Amount::ofHundred($clues->segment->ratio), celsius: Amount::celsius($estimate->celsiusAt($middle->moment->tS)),
         ));
     }
 }

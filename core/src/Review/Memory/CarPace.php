@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Review\Memory;
 
-use Harmozon\Core\Review\ByCharge;
 use Harmozon\Core\Review\Cause;
-use Harmozon\Core\Review\Mark;
-use Harmozon\Core\Review\Recorded;
+use Harmozon\Core\Review\PowerByCharge;
+use Harmozon\Core\Review\RecordedSession;
+use Harmozon\Core\Review\ReferencePoint;
 
 /** The power of one session at those charges where the car itself set the pace. */
 final readonly class CarPace
@@ -21,10 +21,10 @@ final readonly class CarPace
     }
 
     /** A bin counts where most of it was the car's own curve. */
-    public static function of(Recorded $recorded): self
+    public static function of(RecordedSession $recorded): self
     {
         $sums = [];
-        foreach (ByCharge::of($recorded->diagnosis->marks)->steps as $soc => $step) {
+        foreach (PowerByCharge::of($recorded->diagnosis->referencePoints)->steps as $soc => $step) {
             $cause = self::causeAt($recorded, (float) $soc);
             if ($cause === Cause::VehicleCurve) {
                 $sums[self::BIN_PERCENT * intdiv($soc, self::BIN_PERCENT)][] = $step['kw'];
@@ -34,12 +34,12 @@ final readonly class CarPace
         return new self(array_map(static fn (array $kw): float => array_sum($kw) / count($kw), array_filter($sums, static fn (array $kw): bool => 2 * count($kw) > self::BIN_PERCENT)));
     }
 
-    private static function causeAt(Recorded $recorded, float $soc): ?Cause
+    private static function causeAt(RecordedSession $recorded, float $soc): ?Cause
     {
-        $marks = array_filter($recorded->diagnosis->marks->all, static fn (Mark $m): bool => $m->moment->flows() && $m->soc !== null && $m->soc <= $soc + 0.5);
-        $mark = $marks === [] ? null : end($marks);
+        $referencePoints = array_filter($recorded->diagnosis->referencePoints->all, static fn (ReferencePoint $m): bool => $m->moment->flows() && $m->soc !== null && $m->soc <= $soc + 0.5);
+        $referencePoint = $referencePoints === [] ? null : end($referencePoints);
         foreach ($recorded->diagnosis->heldBackBy as $held) {
-            if ($mark !== null && $mark->moment->tS >= $held->fromS && $mark->moment->tS < $held->toS) {
+            if ($referencePoint !== null && $referencePoint->moment->tS >= $held->fromS && $referencePoint->moment->tS < $held->toS) {
                 return $held->finding->cause;
             }
         }

@@ -8,9 +8,9 @@ use Harmozon\Core\Equipment\Quantity;
 use Harmozon\Core\Record\Event;
 use Harmozon\Core\Record\EventCode;
 use Harmozon\Core\Review\Cause;
-use Harmozon\Core\Review\HeldBack;
-use Harmozon\Core\Review\Mark;
-use Harmozon\Core\Review\Recorded;
+use Harmozon\Core\Review\LimitedSegment;
+use Harmozon\Core\Review\RecordedSession;
+use Harmozon\Core\Review\ReferencePoint;
 use Harmozon\Core\Steps\RungCode;
 
 /** What one session says of a stall it was at: a session that changes its stall visits each of them. */
@@ -39,7 +39,7 @@ final readonly class Visit
      * @param  list<Event>  $events
      * @return non-empty-list<self> in the order of time
      */
-    public static function each(Recorded $recorded, array $events, string $day): array
+    public static function each(RecordedSession $recorded, array $events, string $day): array
     {
         $changes = array_values(array_filter($events, static fn (Event $e): bool => $e->code === EventCode::StallChanged && $e->detail !== null));
         usort($changes, static fn (Event $a, Event $b): int => $a->tMs <=> $b->tMs);
@@ -58,18 +58,18 @@ final readonly class Visit
      * @param  list<Event>  $events
      * @return self|null null where nothing was done there
      */
-    private static function between(Recorded $recorded, array $events, string $day, string $stall, int $fromMs, int $untilMs): ?self
+    private static function between(RecordedSession $recorded, array $events, string $day, string $stall, int $fromMs, int $untilMs): ?self
     {
         $isThere = static fn (float $tMs): bool => $tMs >= $fromMs && $tMs < $untilMs;
         $there = array_values(array_filter($events, static fn (Event $e): bool => $isThere($e->tMs) && $e->code !== EventCode::StallChanged));
-        $flowing = array_values(array_filter($recorded->diagnosis->marks->all, static fn (Mark $m): bool => $isThere($m->moment->tS * 1000) && $m->moment->flows()));
+        $flowing = array_values(array_filter($recorded->diagnosis->referencePoints->all, static fn (ReferencePoint $m): bool => $isThere($m->moment->tS * 1000) && $m->moment->flows()));
         $isWhole = $fromMs === PHP_INT_MIN && $untilMs === PHP_INT_MAX;
         if (! $isWhole && $there === [] && $flowing === []) {
             return null;
         }
         $measured = $recorded->judgement->measured;
-        $has = static fn (Cause $cause): bool => array_filter($recorded->diagnosis->heldBackBy, static fn (HeldBack $h): bool => $h->finding->cause === $cause && $isThere($h->fromS * 1000)) !== [];
-        $kw = array_filter(array_map(static fn (Mark $m): ?float => $m->moment->kw, $flowing), static fn (?float $v): bool => $v !== null);
+        $has = static fn (Cause $cause): bool => array_filter($recorded->diagnosis->heldBackBy, static fn (LimitedSegment $h): bool => $h->finding->cause === $cause && $isThere($h->fromS * 1000)) !== [];
+        $kw = array_filter(array_map(static fn (ReferencePoint $m): ?float => $m->moment->kw, $flowing), static fn (?float $v): bool => $v !== null);
 
         return new self(
             $recorded->answer->chain->outlet->id, $stall, $day, $isWhole ? $measured->flowed() : $flowing !== [],
@@ -79,7 +79,7 @@ final readonly class Visit
         );
     }
 
-    private static function nothing(Recorded $recorded, string $day, string $stall): self
+    private static function nothing(RecordedSession $recorded, string $day, string $stall): self
     {
         return new self($recorded->answer->chain->outlet->id, $stall, $day, false, 0, null, isExpected: false);
     }

@@ -8,7 +8,7 @@ use Harmozon\Core\Record\Event;
 use Harmozon\Core\Record\EventCode;
 use Harmozon\Core\Record\Point;
 use Harmozon\Core\Record\Verdict;
-use Harmozon\Core\Review\Recorded;
+use Harmozon\Core\Review\RecordedSession;
 
 /** What one session says of one adapter in its chain. */
 final readonly class Used
@@ -35,7 +35,7 @@ final readonly class Used
      * @param  list<Event>  $events
      * @return array<string, self> by adapter id
      */
-    public static function of(Recorded $recorded, array $events, string $session, string $day): array
+    public static function of(RecordedSession $recorded, array $events, string $session, string $day): array
     {
         $count = static fn (EventCode $code): int => count(array_filter($events, static fn (Event $e): bool => $e->code === $code));
         $index = null;

@@ -8,7 +8,7 @@ use Harmozon\Core\Record\Course;
 use Harmozon\Core\Record\Moment;
 
 /** A session's moments beside their reference. */
-final readonly class Marks
+final readonly class ReferencePoints
 {
     /** So long after the first current, and after any later start, the power ramps up (s). */
     private const FIRST_RAMP_S = 90.0;
@@ -18,11 +18,11 @@ final readonly class Marks
     /** With fewer moments beyond the ramp, those in it have to tell. */
     private const FEWEST = 3;
 
-    /** A stretch shorter than this is none (s). */
+    /** A segment shorter than this is none (s). */
     private const SHORTEST_S = 60.0;
 
     /**
-     * @param  list<Mark>  $all  those with A or kW, from the first reading on
+     * @param  list<ReferencePoint>  $all  those with A or kW, from the first reading on
      * @param  float  $firstFlowS  when current was first read
      */
     private function __construct(public array $all, public float $firstFlowS)
@@ -33,10 +33,10 @@ final readonly class Marks
     {
         $moments = array_values(array_filter($course->moments(), static fn (Moment $m): bool => $m->kw !== null || $m->amps !== null));
         $charges = self::charges($reference, $moments);
-        $marks = [];
+        $referencePoints = [];
         foreach ($moments as $i => $moment) {
             $soc = $charges[$i];
-            $marks[] = new Mark(
+            $referencePoints[] = new ReferencePoint(
                 $moment,
                 isset($moments[$i + 1]) ? $moments[$i + 1]->tS : $moment->tS,
                 $soc,
@@ -45,27 +45,27 @@ final readonly class Marks
             );
         }
 
-        return new self($marks, $course->firstFlowS() ?? INF);
+        return new self($referencePoints, $course->firstFlowS() ?? INF);
     }
 
-    /** @return list<Mark> from the end of the ramp to the last current, those faster than the eye averaged */
+    /** @return list<ReferencePoint> from the end of the ramp to the last current, those faster than the eye averaged */
     public function flowing(): array
     {
-        $flows = array_keys(array_filter($this->all, static fn (Mark $m): bool => $m->moment->flows()));
+        $flows = array_keys(array_filter($this->all, static fn (ReferencePoint $m): bool => $m->moment->flows()));
         if ($flows === []) {
             return [];
         }
         $flowing = array_slice($this->all, $flows[0], $flows[count($flows) - 1] - $flows[0] + 1);
         $settled = self::withoutRamps($flowing);
 
-        return Averaged::of(count($settled) < self::FEWEST ? $flowing : $settled);
+        return AveragedReadings::of(count($settled) < self::FEWEST ? $flowing : $settled);
     }
 
     /**
-     * What is read while the power ramps up belongs to no stretch.
+     * What is read while the power ramps up belongs to no segment.
      *
-     * @param  list<Mark>  $flowing
-     * @return list<Mark>
+     * @param  list<ReferencePoint>  $flowing
+     * @return list<ReferencePoint>
      */
     private static function withoutRamps(array $flowing): array
     {
@@ -73,38 +73,38 @@ final readonly class Marks
         $startS = $flowing === [] ? 0.0 : $flowing[0]->moment->tS;
         $rampS = self::FIRST_RAMP_S;
         $flowed = true;
-        foreach ($flowing as $mark) {
-            if ($mark->moment->flows() && ! $flowed) {
-                [$startS, $rampS] = [$mark->moment->tS, self::LATER_RAMP_S];
+        foreach ($flowing as $referencePoint) {
+            if ($referencePoint->moment->flows() && ! $flowed) {
+                [$startS, $rampS] = [$referencePoint->moment->tS, self::LATER_RAMP_S];
             }
-            $flowed = $mark->moment->flows();
-            if (! $flowed || $mark->moment->tS >= $startS + $rampS) {
-                $settled[] = $mark;
+            $flowed = $referencePoint->moment->flows();
+            if (! $flowed || $referencePoint->moment->tS >= $startS + $rampS) {
+                $settled[] = $referencePoint;
             }
         }
 
         return $settled;
     }
 
-    /** @return list<Stretch> those too short to be one belong to the one before; before the first, to the ramp */
-    public function stretches(): array
+    /** @return list<Segment> those too short to be one belong to the one before; before the first, to the ramp */
+    public function segments(): array
     {
         $kept = [];
         $short = [];
-        foreach (Cutter::cut($this->flowing()) as $stretch) {
-            if ($stretch->seconds() >= self::SHORTEST_S) {
-                $kept[] = $stretch->marks;
+        foreach (Segmentation::cut($this->flowing()) as $segment) {
+            if ($segment->seconds() >= self::SHORTEST_S) {
+                $kept[] = $segment->referencePoints;
             } elseif ($kept !== []) {
-                $kept[] = [...array_pop($kept), ...$stretch->marks];
+                $kept[] = [...array_pop($kept), ...$segment->referencePoints];
             } else {
-                $short = [...$short, ...$stretch->marks];
+                $short = [...$short, ...$segment->referencePoints];
             }
         }
         if ($kept === [] && $short !== []) {
             $kept[] = $short;
         }
 
-        return array_map(static fn (array $marks): Stretch => new Stretch($marks), $kept);
+        return array_map(static fn (array $referencePoints): Segment => new Segment($referencePoints), $kept);
     }
 
     /**

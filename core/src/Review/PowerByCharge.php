@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Review;
 
 /** The power of a session over its charge, in steps of one percent. */
-final readonly class ByCharge
+final readonly class PowerByCharge
 {
     /** Charges this close are one (percent). */
     private const SAME_SOC = 1e-6;
@@ -28,9 +28,9 @@ final readonly class ByCharge
     /**
      * From the first to the last charge that was read the energy tells how it rose in between: screens show whole percents.
      */
-    public static function of(Marks $marks): self
+    public static function of(ReferencePoints $referencePoints): self
     {
-        $nodes = self::nodes($marks);
+        $nodes = self::nodes($referencePoints);
         if (count($nodes) < 2) {
             return new self([]);
         }
@@ -46,7 +46,7 @@ final readonly class ByCharge
             $before = $after;
         }
 
-        return new self($steps, ($to - $from) / max(1, count($nodes) - 1), self::doubt($marks, array_column($steps, 'kw')));
+        return new self($steps, ($to - $from) / max(1, count($nodes) - 1), self::doubt($referencePoints, array_column($steps, 'kw')));
     }
 
     /**
@@ -54,9 +54,9 @@ final readonly class ByCharge
      *
      * @param  list<float>  $kw  percent by percent
      */
-    private static function doubt(Marks $marks, array $kw): float
+    private static function doubt(ReferencePoints $referencePoints, array $kw): float
     {
-        $read = array_values(array_filter(array_map(static fn (Mark $m): ?float => $m->moment->soc, $marks->all), static fn (?float $soc): bool => $soc !== null));
+        $read = array_values(array_filter(array_map(static fn (ReferencePoint $m): ?float => $m->moment->soc, $referencePoints->all), static fn (?float $soc): bool => $soc !== null));
         $third = intdiv(count($kw), 3);
         if ($read === [] || $third < 1 || array_sum($kw) <= 0.0) {
             return 0.0;
@@ -73,23 +73,23 @@ final readonly class ByCharge
     }
 
     /** @return list<array{float, float, float}> charge, time (s) and energy (kWh), all rising */
-    private static function nodes(Marks $marks): array
+    private static function nodes(ReferencePoints $referencePoints): array
     {
         $kwh = 0.0;
         $nodes = $read = [];
         $last = null;
-        foreach ($marks->all as $mark) {
-            $kwh += $mark->moment->kwhSince($last);
-            $last = $mark->moment;
-            if ($mark->moment->tS < $marks->firstFlowS) {
+        foreach ($referencePoints->all as $referencePoint) {
+            $kwh += $referencePoint->moment->kwhSince($last);
+            $last = $referencePoint->moment;
+            if ($referencePoint->moment->tS < $referencePoints->firstFlowS) {
                 continue;
             }
-            $nodes[] = [$mark->soc ?? 0.0, $mark->moment->tS, $kwh];
-            if ($mark->moment->soc !== null) {
-                $read[] = [$mark->moment->soc, $kwh];
+            $nodes[] = [$referencePoint->soc ?? 0.0, $referencePoint->moment->tS, $kwh];
+            if ($referencePoint->moment->soc !== null) {
+                $read[] = [$referencePoint->moment->soc, $kwh];
             }
         }
-        if ($nodes !== [] && $marks->all[0]->soc === null) {
+        if ($nodes !== [] && $referencePoints->all[0]->soc === null) {
             return [];
         }
         [$first, $end] = [$read[0] ?? null, $read[count($read) - 1] ?? null];

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Review;
 use Harmozon\Core\Record\Moment;
 
 /** A moment of a session beside its reference: until when it stands, at what charge, and what was to be expected there. */
-final readonly class Mark
+final readonly class ReferencePoint
 {
     /** Expected power below this makes no ratio (kW). */
     private const LEAST_KW = 0.1;

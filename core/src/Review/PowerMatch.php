@@ -7,7 +7,7 @@ namespace Harmozon\Core\Review;
 use Harmozon\Core\Words\Message;
 
 /** How a power that was read stands to the one that was forecast. */
-enum Nearness: string
+enum PowerMatch: string
 {
     /** Below this share of the forecast a stall is worth leaving. */
     public const LEAVE_BELOW_SHARE = 0.7;

@@ -6,15 +6,15 @@ namespace Harmozon\Core\Review\Causes;
 
 use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Review\Cause;
+use Harmozon\Core\Review\CauseEvidence;
 use Harmozon\Core\Review\CauseRule;
-use Harmozon\Core\Review\Clues;
 use Harmozon\Core\Review\Confidence;
 use Harmozon\Core\Review\Finding;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
 /** Cars on AC begin at a lower step of amps, and take the full ones within minutes. Looked for before a derated post, which has no end. */
-final class Settling implements CauseRule
+final class AcStartUp implements CauseRule
 {
     private const FIRST_MINUTES = 10.0;
 
@@ -24,18 +24,18 @@ final class Settling implements CauseRule
     /** The full amps are so much of what is expected. */
     private const FULL_RATIO = 0.9;
 
-    public function find(Clues $clues): ?Finding
+    public function find(CauseEvidence $clues): ?Finding
     {
-        $stretch = $clues->stretch;
+        $segment = $clues->segment;
         $next = $clues->next;
         $isStep = $clues->answer()->chain->current === CurrentKind::Ac
             && $clues->isFirst()
-            && $stretch->toS <= $clues->firstFlowS() + 60 * (self::FIRST_MINUTES + self::ROUNDING_MINUTES)
-            && $next?->amps !== null && $stretch->amps !== null && $next->amps > $stretch->amps
+            && $segment->toS <= $clues->firstFlowS() + 60 * (self::FIRST_MINUTES + self::ROUNDING_MINUTES)
+            && $next?->amps !== null && $segment->amps !== null && $next->amps > $segment->amps
             && ($next->ratio ?? 1.0) >= self::FULL_RATIO;
 
-        return ! $isStep ? null : new Finding(Cause::Settling, Confidence::at(($next->ratio ?? 2.0) - 1, $stretch->isMeasured), Message::of(
-            'evidence.settling', first: Amount::amps($stretch->amps), minutes: Amount::minutes($stretch->seconds() / 60), full: Amount::amps($next->amps),
+        return ! $isStep ? null : new Finding(Cause::Settling, Confidence::at(($next->ratio ?? 2.0) - 1, $segment->isMeasured), Message::of(
+            'evidence.settling', first: Amount::amps($segment->amps), minutes: Amount::minutes($segment->seconds() / 60), full: Amount::amps($next->amps),
         ));
     }
 }

@@ -10,26 +10,26 @@ use Harmozon\Core\Power\LimitSet;
 use Harmozon\Core\Record\Event;
 use Harmozon\Core\Record\EventCode;
 
-/** What there is to tell the cause of one stretch from: itself, what came before and after, the reference, and what was noted. */
-final readonly class Clues
+/** What there is to tell the cause of one segment from: itself, what came before and after, the reference, and what was noted. */
+final readonly class CauseEvidence
 {
     /**
-     * @param  list<Mark>  $earlier  marks before it, those with current
-     * @param  Stretch|null  $next  what comes after it
-     * @param  Finding|null  $last  what the stretch before it was found to be
-     * @param  Stretch|null  $lastStretch  that stretch
+     * @param  list<ReferencePoint>  $earlier  marks before it, those with current
+     * @param  Segment|null  $next  what comes after it
+     * @param  Finding|null  $last  what the segment before it was found to be
+     * @param  Segment|null  $lastSegment  that segment
      * @param  list<Event>  $events
-     * @param  Marks  $session  all of it, the ramp too
+     * @param  ReferencePoints  $session  all of it, the ramp too
      */
     public function __construct(
-        public Stretch $stretch,
+        public Segment $segment,
         public array $earlier,
-        public ?Stretch $next,
+        public ?Segment $next,
         public ?Finding $last,
-        public ?Stretch $lastStretch,
+        public ?Segment $lastSegment,
         public Reference $reference,
         public array $events,
-        private Marks $session,
+        private ReferencePoints $session,
     ) {
     }
 
@@ -48,10 +48,10 @@ final readonly class Clues
         return $this->reference->limits;
     }
 
-    /** Charge in the middle of the stretch, as far as it is known. */
+    /** Charge in the middle of the segment, as far as it is known. */
     public function soc(): float
     {
-        return $this->stretch->soc ?? $this->conditions()->charge->socFrom;
+        return $this->segment->soc ?? $this->conditions()->charge->socFrom;
     }
 
     /** When current was first read (s). */
@@ -63,15 +63,15 @@ final readonly class Clues
     /** The highest power within so long of the first current, the ramp and what was read at its end included (kW). */
     public function highestKwWithin(float $seconds): float
     {
-        $early = array_filter($this->session->all, fn (Mark $m): bool => $m->moment->tS <= $this->firstFlowS() + $seconds);
+        $early = array_filter($this->session->all, fn (ReferencePoint $m): bool => $m->moment->tS <= $this->firstFlowS() + $seconds);
 
-        return max([0.0, ...array_map(static fn (Mark $m): float => $m->moment->kw ?? 0.0, array_values($early))]);
+        return max([0.0, ...array_map(static fn (ReferencePoint $m): float => $m->moment->kw ?? 0.0, array_values($early))]);
     }
 
-    /** @return list<Mark> all that was read before it, the ramp too */
+    /** @return list<ReferencePoint> all that was read before it, the ramp too */
     public function before(): array
     {
-        return array_values(array_filter($this->session->all, fn (Mark $m): bool => $m->moment->tS < $this->stretch->fromS));
+        return array_values(array_filter($this->session->all, fn (ReferencePoint $m): bool => $m->moment->tS < $this->segment->fromS));
     }
 
     /** Whether nothing flowed before it. */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Review;
 
 /** A part of a session in which nothing changed its level. */
-final readonly class Stretch
+final readonly class Segment
 {
     /** Amps and kW are level when they stay so for so long (s). */
     private const LEVEL_S = 180.0;
@@ -49,23 +49,23 @@ final readonly class Stretch
     /** Charge in its middle. */
     public ?float $soc;
 
-    /** @param  non-empty-list<Mark>  $marks */
-    public function __construct(public array $marks)
+    /** @param  non-empty-list<ReferencePoint>  $referencePoints */
+    public function __construct(public array $referencePoints)
     {
-        $this->fromS = $marks[0]->moment->tS;
-        $this->toS = $marks[count($marks) - 1]->untilS;
-        $amps = Steadiness::of($marks, static fn (Mark $m): ?float => $m->moment->amps);
-        $kw = Steadiness::of($marks, static fn (Mark $m): ?float => $m->moment->kw);
+        $this->fromS = $referencePoints[0]->moment->tS;
+        $this->toS = $referencePoints[count($referencePoints) - 1]->untilS;
+        $amps = Steadiness::of($referencePoints, static fn (ReferencePoint $m): ?float => $m->moment->amps);
+        $kw = Steadiness::of($referencePoints, static fn (ReferencePoint $m): ?float => $m->moment->kw);
         $this->amps = $amps->level;
         $this->kw = $kw->level;
         $this->hasLevelAmps = $amps->longestS >= self::LEVEL_S - self::SAME_S;
         $this->hasLevelKw = $kw->longestS >= self::LEVEL_S - self::SAME_S;
         $this->isSteadyAmps = $this->amps > 0.0 && $amps->totalS >= self::STEADY_SHARE * $this->seconds();
         $this->isSteadyKw = $this->kw > 0.0 && $kw->totalS >= self::STEADY_SHARE * $this->seconds();
-        $this->soc = $marks[intdiv(count($marks), 2)]->soc;
-        $this->isMeasured = count(array_filter($marks, static fn (Mark $m): bool => $m->moment->isMeasured)) >= self::MEASURED_SHARE * count($marks);
-        $this->ratio = self::ratioOf($marks, static fn (Mark $m): ?float => $m->ratio() === null ? null : $m->expectedKw);
-        $this->carRatio = self::ratioOf($marks, static fn (Mark $m): ?float => $m->carKw);
+        $this->soc = $referencePoints[intdiv(count($referencePoints), 2)]->soc;
+        $this->isMeasured = count(array_filter($referencePoints, static fn (ReferencePoint $m): bool => $m->moment->isMeasured)) >= self::MEASURED_SHARE * count($referencePoints);
+        $this->ratio = self::ratioOf($referencePoints, static fn (ReferencePoint $m): ?float => $m->ratio() === null ? null : $m->expectedKw);
+        $this->carRatio = self::ratioOf($referencePoints, static fn (ReferencePoint $m): ?float => $m->carKw);
     }
 
     public function seconds(): float
@@ -81,35 +81,35 @@ final readonly class Stretch
     /** Whether the power rises from its first to its last third by more than so much (share); of very few readings, towards what comes next. */
     public function rises(float $share, ?self $next): bool
     {
-        return self::grows(array_map(static fn (Mark $m): ?float => $m->moment->kw, $this->marks), $share, $next?->marks[0]->moment->kw);
+        return self::grows(array_map(static fn (ReferencePoint $m): ?float => $m->moment->kw, $this->referencePoints), $share, $next?->referencePoints[0]->moment->kw);
     }
 
     /** Whether the expected power does. */
     public function isExpectedToRise(float $share, ?self $next): bool
     {
-        return self::grows(array_map(static fn (Mark $m): ?float => $m->expectedKw, $this->marks), $share, $next?->marks[0]->expectedKw);
+        return self::grows(array_map(static fn (ReferencePoint $m): ?float => $m->expectedKw, $this->referencePoints), $share, $next?->referencePoints[0]->expectedKw);
     }
 
     /** The hottest that a point was read in it (°C); null when it was not. */
     public function hottestC(string $point): ?float
     {
-        $read = array_filter(array_map(static fn (Mark $m): ?float => $m->moment->celsius[$point] ?? null, $this->marks), static fn (?float $c): bool => $c !== null);
+        $read = array_filter(array_map(static fn (ReferencePoint $m): ?float => $m->moment->celsius[$point] ?? null, $this->referencePoints), static fn (?float $c): bool => $c !== null);
 
         return $read === [] ? null : max($read);
     }
 
     /**
-     * @param  list<Mark>  $marks
-     * @param  \Closure(Mark): (float|null)  $of
+     * @param  list<ReferencePoint>  $referencePoints
+     * @param  \Closure(ReferencePoint): (float|null)  $of
      */
-    private static function ratioOf(array $marks, \Closure $of): ?float
+    private static function ratioOf(array $referencePoints, \Closure $of): ?float
     {
         $read = $expected = 0.0;
-        foreach ($marks as $mark) {
-            $kw = $of($mark);
-            if ($kw !== null && $mark->moment->kw !== null) {
-                $weight = max($mark->seconds(), self::SAME);
-                $read += $weight * $mark->moment->kw;
+        foreach ($referencePoints as $referencePoint) {
+            $kw = $of($referencePoint);
+            if ($kw !== null && $referencePoint->moment->kw !== null) {
+                $weight = max($referencePoint->seconds(), self::SAME);
+                $read += $weight * $referencePoint->moment->kw;
                 $expected += $weight * $kw;
             }
         }

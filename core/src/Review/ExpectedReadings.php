@@ -9,7 +9,7 @@ use Harmozon\Core\Forecast\Forecast;
 use Harmozon\Core\Forecast\Step;
 
 /** What a forecast expects to be read beside the car, with the marks that a reading is held against. */
-final readonly class Expected
+final readonly class ExpectedReadings
 {
     /**
      * @param  list<Step>  $points  of the forecast, the handshake left out
@@ -34,9 +34,9 @@ final readonly class Expected
     public function marks(Step $point): array
     {
         return [
-            'leaveBelowKw' => $this->mayLeave ? Nearness::LEAVE_BELOW_SHARE * $point->flow->kw : null,
-            'nearFromKw' => Nearness::NEAR_FROM_SHARE * $point->flow->kw,
-            'nearToKw' => (2 - Nearness::NEAR_FROM_SHARE) * $point->flow->kw,
+            'leaveBelowKw' => $this->mayLeave ? PowerMatch::LEAVE_BELOW_SHARE * $point->flow->kw : null,
+            'nearFromKw' => PowerMatch::NEAR_FROM_SHARE * $point->flow->kw,
+            'nearToKw' => (2 - PowerMatch::NEAR_FROM_SHARE) * $point->flow->kw,
         ];
     }
 }

@@ -12,7 +12,7 @@ use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
 /** What the place counted and asked for, beside what the readings and its tariff say. */
-final readonly class Counted
+final readonly class StationMeter
 {
     /** A station's meter stands before losses that a car's screen does not see: up to this share is as it should be. */
     private const ENERGY_SHARE = 0.05;

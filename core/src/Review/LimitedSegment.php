@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Review;
 
-/** One stretch of a session, and what held it back there. */
-final readonly class HeldBack
+/** One segment of a session, and what held it back there. */
+final readonly class LimitedSegment
 {
     /** What wear and air leave of a figure is that figure, told as one (share). */
     private const SAME_LIMIT = 0.03;
@@ -13,7 +13,7 @@ final readonly class HeldBack
     /** What nothing explains is told level by level (share). */
     private const SAME_LEVEL = 0.2;
 
-    /** @param  float|null  $levelKw  mean over the stretch; null when kW were neither read nor follow */
+    /** @param  float|null  $levelKw  mean over the segment; null when kW were neither read nor follow */
     public function __construct(
         public Finding $finding,
         public float $fromS,

@@ -10,7 +10,7 @@ use Harmozon\Core\Record\Event;
 use Harmozon\Core\Record\Judgement;
 
 /** A session that was read: its chain, what its readings add up to, and what held it back. */
-final readonly class Recorded
+final readonly class RecordedSession
 {
     /** @param  list<Event>  $events */
     private function __construct(public ChainAnswer $answer, public Conditions $conditions, public Judgement $judgement, public Diagnosis $diagnosis, public ?string $stall, public array $events)

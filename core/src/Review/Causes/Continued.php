@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Review\Causes;
+
+use Harmozon\Core\Review\CauseEvidence;
+use Harmozon\Core\Review\CauseRule;
+use Harmozon\Core\Review\Finding;
+use Harmozon\Core\Review\PowerMatch;
+
+/** The level of the segment before goes on, while what it is held against has changed: so does its cause. */
+final class Continued implements CauseRule
+{
+    private const SAME_LEVEL = 0.03;
+
+    public function find(CauseEvidence $clues): ?Finding
+    {
+        $before = $clues->lastSegment;
+        // Nearer to what is expected the reference tells it, unless it was at a link's figure.
+        if ($before === null || $clues->last === null || $clues->last->cause->isOpen() || ($clues->last->limit === null && ($clues->segment->ratio ?? 1.0) >= PowerMatch::NEAR_FROM_SHARE)) {
+            return null;
+        }
+        $isSame = static fn (?float $level, ?float $was, bool $isLevel): bool => $level !== null && $was !== null && $isLevel && abs($level - $was) <= self::SAME_LEVEL * $was;
+
+        return $isSame($clues->segment->kw, $before->kw, $clues->segment->isSteadyKw) || $isSame($clues->segment->amps, $before->amps, $clues->segment->isSteadyAmps) ? $clues->last : null;
+    }
+}
