@@ -8,7 +8,7 @@ use App\Models\ChargeSession;
 use Harmozon\Core\Answers\FitWriter;
 use Harmozon\Core\Answers\ReviewWriter;
 use Harmozon\Core\Json\FieldError;
-use Harmozon\Core\Record\Completed;
+use Harmozon\Core\Record\CompletedReading;
 use Harmozon\Core\Review\Comparison;
 use Harmozon\Core\Review\RecordedSession;
 use Harmozon\Core\Words\Amount;
@@ -57,7 +57,7 @@ final class Baselines
                 'id' => $baseline->ulid,
                 'started_at' => $baseline->started_at->toIso8601ZuluString(),
                 ...$baseline->pieces,
-                'curve' => array_map(static fn (Completed $p): array => ['t_s' => $p->reading->tS(), 'soc' => $p->reading->socPct, 'kw' => FitWriter::rounded($p->kw, 1)], $read->trace->points()),
+                'curve' => array_map(static fn (CompletedReading $p): array => ['t_s' => $p->reading->tS(), 'soc' => $p->reading->socPct, 'kw' => FitWriter::rounded($p->kw, 1)], $read->trace->points()),
                 'comparison' => $this->review->comparison(Comparison::of($recorded, $read->recorded)),
             ];
         })->all());

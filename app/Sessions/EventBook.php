@@ -8,9 +8,9 @@ use App\Equipment\OutOfUse;
 use App\Models\ChargeSession;
 use App\Models\SessionEvent;
 use Harmozon\Core\Json\FieldError;
-use Harmozon\Core\Record\ByTouch;
 use Harmozon\Core\Record\Event;
 use Harmozon\Core\Record\EventCode;
+use Harmozon\Core\Record\TouchReading;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 use Illuminate\Support\Facades\DB;
@@ -85,10 +85,10 @@ final class EventBook
             return false;
         }
         $amps = DB::table('readings')->where('charge_session_id', $session->id)->whereNotNull('amps')->where('t_ms', '<=', $event->tMs)
-            ->where('t_ms', '>=', $event->tMs - 1000 * ByTouch::LOAD_LASTS_S)->orderByDesc('t_ms')->value('amps');
+            ->where('t_ms', '>=', $event->tMs - 1000 * TouchReading::LOAD_LASTS_S)->orderByDesc('t_ms')->value('amps');
         $adapter = SessionChain::of($session)->answer->chain->adapters[0] ?? null;
 
-        return ByTouch::takesOutOfUse($event, is_numeric($amps) ? (float) $amps : null, $adapter?->rating->plate->continuousA);
+        return TouchReading::takesOutOfUse($event, is_numeric($amps) ? (float) $amps : null, $adapter?->rating->plate->continuousA);
     }
 
     /** Takes a note back; what it took out of use is as it was, unless somebody has looked at it meanwhile. */

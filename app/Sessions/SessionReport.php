@@ -9,7 +9,7 @@ use Harmozon\Core\Answers\CheckWriter;
 use Harmozon\Core\Answers\FitWriter;
 use Harmozon\Core\Answers\ReviewWriter;
 use Harmozon\Core\Equipment\Quantity;
-use Harmozon\Core\Record\Completed;
+use Harmozon\Core\Record\CompletedReading;
 use Harmozon\Core\Record\Judgement;
 use Harmozon\Core\Record\Trace;
 use Harmozon\Core\Review\DutyStrip;
@@ -110,12 +110,12 @@ final class SessionReport
             'energy_kwh' => FitWriter::rounded($measured->energy->kwh, 1),
             'soc_from' => $measured->energy->firstSoc,
             'soc_to' => $measured->energy->lastSoc,
-            'spark' => array_map(static fn (Completed $p): array => [$p->reading->tS(), FitWriter::rounded($p->kw, 1)], $read->trace->thinned(self::SPARK_STRETCHES)->points()),
+            'spark' => array_map(static fn (CompletedReading $p): array => [$p->reading->tS(), FitWriter::rounded($p->kw, 1)], $read->trace->thinned(self::SPARK_STRETCHES)->points()),
         ]];
     }
 
     /** @return array<string, mixed> */
-    private static function point(Completed $point): array
+    private static function point(CompletedReading $point): array
     {
         return [
             't_s' => $point->reading->tS(),

@@ -16,10 +16,10 @@ use App\Models\Reading;
 use App\Models\ReadingsImport;
 use App\Sessions\JudgeMemory;
 use Harmozon\Core\Answers\CheckWriter;
+use Harmozon\Core\Readings\AmbiguousFile;
+use Harmozon\Core\Readings\Foreign\FormatGuess;
 use Harmozon\Core\Readings\Foreign\ReadingUnit;
-use Harmozon\Core\Readings\Foreign\Sniffer;
 use Harmozon\Core\Readings\ReadingColumns;
-use Harmozon\Core\Readings\UnsureFile;
 use Harmozon\Core\Words\Voice;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
@@ -62,7 +62,7 @@ final class ImportController extends Controller
             'headers' => array_map(static fn (string $header, array $samples): array => ['header' => $header, 'samples' => $samples], $head->headers, $head->samples),
             'delimiter' => $head->delimiter,
             'fields' => array_map(static fn (string $f): array => ['field' => $f, 'units' => array_column(ReadingUnit::of($f), 'value')], ReadingColumns::fields()),
-            'formats' => Sniffer::formats(),
+            'formats' => FormatGuess::formats(),
             'rows' => array_map(static fn ($r): array => ['t_s' => $r->tMs / 1000, ...array_diff_key(Reading::rowOf($r), ['t_ms' => 0])], $look->rows),
             'looked_at' => $look->understood + $look->rejected->count,
             'is_whole' => $look->isWhole,
@@ -112,7 +112,7 @@ final class ImportController extends Controller
     }
 
     /** @return array<string, mixed>|null both ways to read it, each with the mapping that settles it */
-    private static function question(?UnsureFile $unsure, Voice $voice): ?array
+    private static function question(?AmbiguousFile $unsure, Voice $voice): ?array
     {
         return $unsure === null ? null : [
             'column' => $unsure->column,

@@ -96,7 +96,7 @@ final readonly class ReadingColumns
                 $positions[$name] = $position;
                 $units[$name] = self::unitBelow($name, $layout->unit($position));
             } elseif ($cell !== '') {
-                $own = $name === '' ? null : OwnWithUnit::of($cell);
+                $own = $name === '' ? null : ColumnWithUnit::of($cell);
                 // One of ours exactly goes before it, and the first of two alike.
                 if ($own === null || in_array($own->field, $exact, true) || isset($positions[$own->field])) {
                     $ignored[] = mb_scrub($cell);
@@ -184,7 +184,7 @@ final readonly class ReadingColumns
      */
     public static function knows(array $cells): bool
     {
-        $names = array_map(static fn (string $c): string => OwnWithUnit::of($c)->field ?? mb_strtolower($c), array_filter($cells, static fn (string $c): bool => mb_check_encoding($c, 'UTF-8')));
+        $names = array_map(static fn (string $c): string => ColumnWithUnit::of($c)->field ?? mb_strtolower($c), array_filter($cells, static fn (string $c): bool => mb_check_encoding($c, 'UTF-8')));
         $isOurs = array_intersect(array_map(mb_strtolower(...), $cells), self::fields()) !== [];
 
         return $isOurs && (in_array('t_s', $names, true) || in_array('time', $names, true)) && array_intersect($names, array_diff(self::fields(), ['t_s', 'time', 'source', 'note'])) !== [];

@@ -9,10 +9,10 @@ use Harmozon\Core\Json\FileKind;
 use Harmozon\Core\Json\Node;
 use Harmozon\Core\Readings\Foreign\Encoding;
 use Harmozon\Core\Readings\Foreign\FileHead;
+use Harmozon\Core\Readings\Foreign\FormatGuess;
 use Harmozon\Core\Readings\Foreign\HeaderWords;
 use Harmozon\Core\Readings\Foreign\LayoutFinder;
 use Harmozon\Core\Readings\Foreign\Mapping;
-use Harmozon\Core\Readings\Foreign\Sniffer;
 use Harmozon\Core\Record\Event;
 use Harmozon\Core\Record\EventCode;
 use Harmozon\Core\Record\Reading;
@@ -32,7 +32,7 @@ final class ReadingsReader
 
     private ?FileClock $clock = null;
 
-    private ?Settling $settling = null;
+    private ?FormatSettler $settling = null;
 
     private bool $isGuessed = false;
 
@@ -86,7 +86,7 @@ final class ReadingsReader
         }
         $signs = $this->mapping === null ? NumberSigns::between($records->delimiter()) : NumberSigns::told($this->mapping->decimal, $this->mapping->thousands);
         $this->columns = $mapping === null ? ReadingColumns::of($header, $signs, $layout) : ReadingColumns::mapped($header, $mapping, $signs);
-        $this->settling = new Settling($this->columns, $signs, $mapping ?? $this->columns->asMapping($records->delimiter(), $layout));
+        $this->settling = new FormatSettler($this->columns, $signs, $mapping ?? $this->columns->asMapping($records->delimiter(), $layout));
         foreach ($this->settling->rows($rows) as $line => $cells) {
             $this->clock ??= $this->settling->clock();
             try {
@@ -153,7 +153,7 @@ final class ReadingsReader
         if (self::isOurs($layout->table($head), $layout->delimiter)) {
             return [$layout->table($whole), null, $layout];
         }
-        $guess = Sniffer::guess($head);
+        $guess = FormatGuess::guess($head);
         $other = $guess === null ? FileKind::unlike(implode("\n", $head), FileKind::Readings) : null;
         if ($other !== null) {
             throw FieldError::at('readings', $other);

@@ -5,23 +5,23 @@ declare(strict_types=1);
 namespace Harmozon\Core\Record;
 
 /**
- * How a session went, moment by moment, thin enough to think about: the time is cut into even stretches of which the means
- * are kept. As a session grows, so do its stretches: two become one. Readings come in the order of their times.
+ * How a session went, moment by moment, thin enough to think about: the time is cut into even intervals of which the means
+ * are kept. As a session grows, so do its intervals: two become one. Readings come in the order of their times.
  *
- * @phpstan-import-type Sums from KeptStretches
+ * @phpstan-import-type Sums from CourseIntervals
  */
 final class Course
 {
-    /** Half as many stretches are the fewest that a long session is cut into. */
+    /** Half as many intervals are the fewest that a long session is cut into. */
     private const MOST = 1200;
 
     private const SHORTEST_MS = 1000;
 
     private int $widthMs = self::SHORTEST_MS;
 
-    private readonly KeptStretches $kept;
+    private readonly CourseIntervals $kept;
 
-    /** Number of the stretch that is being filled; -1 before the first. */
+    /** Number of the interval that is being filled; -1 before the first. */
     private int $at = -1;
 
     private int $lastMs = 0;
@@ -56,10 +56,10 @@ final class Course
 
     public function __construct()
     {
-        $this->kept = new KeptStretches;
+        $this->kept = new CourseIntervals;
     }
 
-    public function add(Completed $completed): void
+    public function add(CompletedReading $completed): void
     {
         $reading = $completed->reading;
         // Where a clock was set back, what follows is left out until it is past where it was.
@@ -67,10 +67,10 @@ final class Course
             return;
         }
         $this->lastMs = $reading->tMs;
-        $stretch = intdiv($reading->tMs, $this->widthMs);
-        if ($stretch !== $this->at) {
+        $interval = intdiv($reading->tMs, $this->widthMs);
+        if ($interval !== $this->at) {
             $this->close();
-            $this->at = $stretch;
+            $this->at = $interval;
         }
         $this->n++;
         $this->sumT += $reading->tMs;
@@ -98,7 +98,7 @@ final class Course
             }
         }
         if ($this->flowMs === null && ($completed->amps !== null || $completed->kw !== null)) {
-            if (Measured::isFlow($completed->amps, $completed->kw)) {
+            if (Measurements::isFlow($completed->amps, $completed->kw)) {
                 $this->flowMs = $reading->tMs;
             } else {
                 $this->idleMs = $reading->tMs;
@@ -128,7 +128,7 @@ final class Course
         ), $this->thin()[0]);
     }
 
-    /** @return array{list<Sums>, int} the stretches up to now, the open one too, and how wide they are then (ms) */
+    /** @return array{list<Sums>, int} the intervals up to now, the open one too, and how wide they are then (ms) */
     private function thin(): array
     {
         $all = $this->kept->all();
@@ -168,8 +168,8 @@ final class Course
     {
         $wide = [];
         foreach ($all as $one) {
-            $stretch = intdiv((int) ($one['t'] / $one['n']), $widthMs);
-            $wide[$stretch] = isset($wide[$stretch]) ? self::together($wide[$stretch], $one) : $one;
+            $interval = intdiv((int) ($one['t'] / $one['n']), $widthMs);
+            $wide[$interval] = isset($wide[$interval]) ? self::together($wide[$interval], $one) : $one;
         }
 
         return array_values($wide);

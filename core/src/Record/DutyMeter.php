@@ -51,8 +51,8 @@ final class DutyMeter
 
     private bool $wasWarm;
 
-    /** The stretch that came last (s), and what each of its steps leaves of a difference in load: most are alike. */
-    private float $stretchS = 0.0;
+    /** The interval that came last (s), and what each of its steps leaves of a difference in load: most are alike. */
+    private float $intervalS = 0.0;
 
     private float $stepLeft = 1.0;
 
@@ -160,8 +160,8 @@ final class DutyMeter
     private function heat(float $seconds, float $fromA, float $toA): void
     {
         $steps = $seconds <= self::STEP_S ? 1 : (int) ceil($seconds / self::STEP_S);
-        if ($seconds !== $this->stretchS) {
-            $this->stretchS = $seconds;
+        if ($seconds !== $this->intervalS) {
+            $this->intervalS = $seconds;
             $this->stepLeft = $this->duty->left($seconds / $steps / 60);
         }
         $rise = ($toA - $fromA) / $steps;

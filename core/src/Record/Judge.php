@@ -43,14 +43,14 @@ final class Judge
             }
         }
         $this->meter = new Meter(
-            new Completer($answer->voltage->plugV, $chain->phases()),
+            new ReadingCompleter($answer->voltage->plugV, $chain->phases()),
             new Plausibility(self::possibleKw($answer, $conditions), $chain->vehicle->pack->usableKwh, $chain->phases()),
             $duties,
         );
     }
 
-    /** @return Completed the reading with what follows from it */
-    public function add(Reading $reading): Completed
+    /** @return CompletedReading the reading with what follows from it */
+    public function add(Reading $reading): CompletedReading
     {
         return $this->meter->add($reading);
     }
@@ -102,7 +102,7 @@ final class Judge
     }
 
     /** @return list<TemperatureRow> */
-    private function temperatures(Measured $measured): array
+    private function temperatures(Measurements $measured): array
     {
         $adapter = $this->answer->chain->adapters[0] ?? null;
         $rows = [];
@@ -114,7 +114,7 @@ final class Judge
     }
 
     /** @return list<Proven> */
-    private function proven(Measured $measured): array
+    private function proven(Measurements $measured): array
     {
         $peakA = $measured->peak(Quantity::Amps)?->value;
 
@@ -125,7 +125,7 @@ final class Judge
         ), $this->answer->chain->adapters);
     }
 
-    private function impliedUsableKwh(Measured $measured): ?float
+    private function impliedUsableKwh(Measurements $measured): ?float
     {
         $gained = $measured->energy->socGained();
         $flowedH = max(0.0, ($measured->count->lastTs ?? 0.0) - ($measured->course->firstFlowS() ?? INF)) / 3600;

@@ -20,7 +20,7 @@ final readonly class Judgement
     public function __construct(
         public Verdict $verdict,
         public array $findings,
-        public Measured $measured,
+        public Measurements $measured,
         public array $plateCheck,
         public array $temperatures,
         public array $proven,

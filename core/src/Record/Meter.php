@@ -77,7 +77,7 @@ final class Meter
 
     /** @param  array<string, DutyMeter>  $duties by link id */
     public function __construct(
-        private readonly Completer $completer,
+        private readonly ReadingCompleter $completer,
         private readonly Plausibility $plausibility,
         private readonly array $duties,
     ) {
@@ -87,8 +87,8 @@ final class Meter
         $this->course = new Course;
     }
 
-    /** @return Completed the reading with what follows from it */
-    public function add(Reading $reading): Completed
+    /** @return CompletedReading the reading with what follows from it */
+    public function add(Reading $reading): CompletedReading
     {
         $completed = $this->completer->complete($reading);
         $flags = $this->plausibility->flags($completed);
@@ -119,7 +119,7 @@ final class Meter
     }
 
     /** What is summed up over time: a reading whose time lies before that of the one before it is left out. */
-    private function inTime(float $tS, Completed $completed): void
+    private function inTime(float $tS, CompletedReading $completed): void
     {
         if ($this->lastTs !== null && $tS - $this->lastTs > Gap::LONGEST_S) {
             $this->gap(new Gap($this->lastTs, $tS));
@@ -153,9 +153,9 @@ final class Meter
         $this->temperatures->add($reading);
     }
 
-    public function measured(): Measured
+    public function measured(): Measurements
     {
-        return new Measured(
+        return new Measurements(
             count: new ReadingCount($this->readings, $this->readingsWithAmps, $this->lastTs, $this->samplingGapS()),
             peaks: $this->peaks,
             means: new HighestMeans(tenMinA: $this->meanA->highest(0), tenMinKw: $this->meanKw->highest(0), oneMinA: $this->meanA->highest(1), oneMinKw: $this->meanKw->highest(1)),
@@ -185,7 +185,7 @@ final class Meter
     }
 
     /** @param  list<Flag>  $flags  of this reading */
-    private function peaks(Completed $completed, array $flags): void
+    private function peaks(CompletedReading $completed, array $flags): void
     {
         $this->peak(Quantity::Volts, $completed->volts, $completed->voltsFrom, $completed->reading->tMs, $flags);
         $this->peak(Quantity::Amps, $completed->amps, $completed->ampsFrom, $completed->reading->tMs, $flags);

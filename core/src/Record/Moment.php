@@ -34,6 +34,6 @@ final readonly class Moment
 
     public function flows(): bool
     {
-        return Measured::isFlow($this->amps, $this->kw);
+        return Measurements::isFlow($this->amps, $this->kw);
     }
 }

@@ -29,7 +29,7 @@ final class PlateCheck
      * @param  list<Link>  $links  along the chain
      * @return list<PlateRow> piece by piece, the adapters under test first, then the others along the chain; of each the worst row first
      */
-    public function rows(array $links, Measured $measured): array
+    public function rows(array $links, Measurements $measured): array
     {
         $isTested = static fn (Link $link): bool => $link->kind === LinkKind::Adapter;
         $rows = [];
@@ -48,7 +48,7 @@ final class PlateCheck
         return $rows;
     }
 
-    private function row(Link $link, Quantity $quantity, Measured $measured): ?PlateRow
+    private function row(Link $link, Quantity $quantity, Measurements $measured): ?PlateRow
     {
         $limit = $link->limit($quantity);
         $peak = $measured->peak($quantity);
@@ -68,7 +68,7 @@ final class PlateCheck
     }
 
     /** Amps have two limits where the plate has a boost: how high, and for how long. */
-    private function amps(Link $link, PeakValue $peak, PlateState $state, Measured $measured): PlateRow
+    private function amps(Link $link, PeakValue $peak, PlateState $state, Measurements $measured): PlateRow
     {
         $duty = $measured->duties[$link->id] ?? null;
         if ($duty === null) {

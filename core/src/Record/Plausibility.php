@@ -38,7 +38,7 @@ final class Plausibility
     private ?Reading $lastCharge = null;
 
     /** The last reading that had volts. */
-    private ?Completed $lastVolts = null;
+    private ?CompletedReading $lastVolts = null;
 
     /** Points of charge that a second can bring at the most; INF when not known. */
     private readonly float $pointsPerS;
@@ -55,7 +55,7 @@ final class Plausibility
     }
 
     /** @return list<Flag> */
-    public function flags(Completed $now): array
+    public function flags(CompletedReading $now): array
     {
         $reading = $now->reading;
         $flags = $this->alone($now);
@@ -80,7 +80,7 @@ final class Plausibility
     }
 
     /** @return list<Flag> */
-    private function alone(Completed $now): array
+    private function alone(CompletedReading $now): array
     {
         $reading = $now->reading;
         $flags = [];
@@ -115,7 +115,7 @@ final class Plausibility
     }
 
     /** @return list<Flag> of volts under load beside those read before */
-    private static function volts(Completed $before, Completed $now): array
+    private static function volts(CompletedReading $before, CompletedReading $now): array
     {
         [$from, $to, $seconds] = [$before->reading->volts ?? 0.0, $now->reading->volts ?? 0.0, ($now->reading->tMs - $before->reading->tMs) / 1000];
 

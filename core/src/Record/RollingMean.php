@@ -16,7 +16,7 @@ final class RollingMean
     /** Readings that no window reaches any more are dropped from so many on: moving the lists costs little then. */
     private const MOST_UNUSED = 1024;
 
-    /** @var list<float> times of the readings of this stretch (s), rising */
+    /** @var list<float> times of the readings of this interval (s), rising */
     private array $tS = [];
 
     /** @var list<float> */
@@ -30,10 +30,10 @@ final class RollingMean
 
     private float $lastS = -INF;
 
-    /** When the stretch began. */
+    /** When the interval began. */
     private float $beganS = 0.0;
 
-    /** The lowest value of the stretch. */
+    /** The lowest value of the interval. */
     private float $lowest = INF;
 
     /** @var list<RollingWindow> */
@@ -74,7 +74,7 @@ final class RollingMean
         return $this->windows[$window]->highest;
     }
 
-    /** Forgets what came before: the next reading begins a new stretch. */
+    /** Forgets what came before: the next reading begins a new interval. */
     public function interrupt(): void
     {
         $this->look();

@@ -19,7 +19,7 @@ final class RollingWindow
     {
     }
 
-    /** A stretch begins anew. */
+    /** An interval begins anew. */
     public function begin(): void
     {
         $this->start = 0;
@@ -34,7 +34,7 @@ final class RollingWindow
      * @param  list<float>  $value
      * @param  list<float>  $integral
      * @param  int  $first  the first reading to pass over
-     * @param  float  $lowest  no value of the stretch is lower
+     * @param  float  $lowest  no value of the interval is lower
      * @param  float  $most  none of those readings, nor the one before them, is higher
      */
     public function pass(array $tS, array $value, array $integral, int $first, float $beganS, float $lowest, float $most): void

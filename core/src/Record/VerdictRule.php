@@ -25,7 +25,7 @@ final readonly class VerdictRule
      * @param  list<TemperatureRow>  $temperatures
      * @return array{Verdict, list<Message>} findings worst first
      */
-    public function decide(Measured $measured, array $rows, array $temperatures): array
+    public function decide(Measurements $measured, array $rows, array $temperatures): array
     {
         $over = static fn (bool $isAbout): array => array_map(self::overFinding(...), array_values(array_filter($rows, static fn (PlateRow $r): bool => $r->state === PlateState::Over && $r->isAboutLimit() === $isAbout)));
         $overs = [
@@ -60,7 +60,7 @@ final readonly class VerdictRule
         return [$verdict, $findings];
     }
 
-    private function lacking(Measured $measured): ?Message
+    private function lacking(Measurements $measured): ?Message
     {
         return match (true) {
             $measured->count->all === 0 => Message::of('finding.no_readings'),
@@ -173,7 +173,7 @@ final readonly class VerdictRule
     }
 
     /** @return list<Message> */
-    private function doubts(Measured $measured): array
+    private function doubts(Measurements $measured): array
     {
         $doubtful = array_filter($measured->peaks, static fn (PeakValue $p): bool => $p->isDoubtful);
         if ($doubtful === []) {
@@ -196,7 +196,7 @@ final readonly class VerdictRule
      * @param  list<PlateRow>  $rows
      * @return list<Message>
      */
-    private static function remarks(Measured $measured, array $rows): array
+    private static function remarks(Measurements $measured, array $rows): array
     {
         $remarks = [];
         foreach ($rows as $row) {

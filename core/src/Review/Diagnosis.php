@@ -11,7 +11,7 @@ use Harmozon\Core\Record\Event;
 use Harmozon\Core\Record\EventCode;
 use Harmozon\Core\Record\Gap;
 use Harmozon\Core\Record\HandshakeTime;
-use Harmozon\Core\Record\Measured;
+use Harmozon\Core\Record\Measurements;
 use Harmozon\Core\Review\Causes\AcStartUp;
 use Harmozon\Core\Review\Causes\AfterBoost;
 use Harmozon\Core\Review\Causes\AsExpected;
@@ -47,7 +47,7 @@ final readonly class Diagnosis
     }
 
     /** @param  list<Event>  $events */
-    public static function of(ChainAnswer $answer, Conditions $conditions, Measured $measured, array $events = []): self
+    public static function of(ChainAnswer $answer, Conditions $conditions, Measurements $measured, array $events = []): self
     {
         $reference = Reference::of($answer, $conditions, $measured->course);
         $referencePoints = ReferencePoints::of($reference, $measured->course);
@@ -80,7 +80,7 @@ final readonly class Diagnosis
         return $dearest;
     }
 
-    private static function tooLittle(Measured $measured): LimitedSegment
+    private static function tooLittle(Measurements $measured): LimitedSegment
     {
         return new LimitedSegment(
             new Finding(
@@ -99,7 +99,7 @@ final readonly class Diagnosis
      *
      * @param  list<Event>  $events
      */
-    private static function handshakeS(Measured $measured, array $events): ?float
+    private static function handshakeS(Measurements $measured, array $events): ?float
     {
         $noted = HandshakeTime::seconds($events);
         $flowS = $measured->course->firstFlowS();
@@ -120,7 +120,7 @@ final readonly class Diagnosis
     }
 
     /** @param  list<Event>  $events */
-    private static function handshake(Reference $reference, Measured $measured, ReferencePoints $referencePoints, ?float $handshakeS, array $events): ?LimitedSegment
+    private static function handshake(Reference $reference, Measurements $measured, ReferencePoints $referencePoints, ?float $handshakeS, array $events): ?LimitedSegment
     {
         $flowS = $measured->course->firstFlowS();
         $isNever = $flowS === null;

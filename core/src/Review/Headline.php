@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Review;
 
-use Harmozon\Core\Record\ByTouch;
+use Harmozon\Core\Record\TouchReading;
 use Harmozon\Core\Record\Verdict;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
@@ -41,7 +41,7 @@ final class Headline
     /** @return list<Message> what felt hot, what it cost, and what to try */
     public static function beside(RecordedSession $session): array
     {
-        $hot = ByTouch::caution($session->events);
+        $hot = TouchReading::caution($session->events);
 
         return [...($hot === null ? [] : [$hot]), ...self::costs($session)];
     }

@@ -9,7 +9,7 @@ use Harmozon\Core\Answers\TrustWriter;
 use Harmozon\Core\Ocpi\CdrSession;
 use Harmozon\Core\Ocpi\CdrWriter;
 use Harmozon\Core\Readings\CsvLine;
-use Harmozon\Core\Readings\Foreign\Sniffer;
+use Harmozon\Core\Readings\Foreign\FormatGuess;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Review\DutyStrip;
@@ -62,17 +62,17 @@ final class SessionWritersTest extends TestCase
 
     public function test_a_decimal_sign_is_the_one_that_is_used_more(): void
     {
-        $decimal = static fn (string ...$cells): ?string => Sniffer::guess(['t (s);U [V];I [A]', ...array_map(static fn (string $c): string => "1;{$c}", $cells)])?->decimal;
+        $decimal = static fn (string ...$cells): ?string => FormatGuess::guess(['t (s);U [V];I [A]', ...array_map(static fn (string $c): string => "1;{$c}", $cells)])?->decimal;
 
         self::assertSame([',', '.', '.'], [$decimal('350,5;250,5', '351;250.5'), $decimal('350,5;250.5', '351;250'), $decimal('350.5;250.5', '351;250,5')]);
     }
 
     public function test_a_column_of_words_is_no_quantity_whatever_its_name(): void
     {
-        $guess = Sniffer::guess(["t (s);Power (kW);Current (A)\n", "0;idle;250\n", "1;idle;250\n", "2;50;250\n"]);
+        $guess = FormatGuess::guess(["t (s);Power (kW);Current (A)\n", "0;idle;250\n", "1;idle;250\n", "2;50;250\n"]);
 
         self::assertSame(['t (s)', 'Current (A)'], array_keys($guess->columns ?? []));
-        self::assertSame(['t (s)', 'Power (kW)'], array_keys(Sniffer::guess(["t (s);Power (kW)\n", "0;idle\n", "1;50\n"])->columns ?? []));
+        self::assertSame(['t (s)', 'Power (kW)'], array_keys(FormatGuess::guess(["t (s);Power (kW)\n", "0;idle\n", "1;50\n"])->columns ?? []));
     }
 
     public function test_a_cell_is_quoted_where_it_must_be(): void

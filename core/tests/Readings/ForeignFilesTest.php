@@ -9,10 +9,10 @@ use Eris\TestTrait;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Json\Node;
 use Harmozon\Core\Readings\Foreign\Encoding;
+use Harmozon\Core\Readings\Foreign\FormatGuess;
 use Harmozon\Core\Readings\Foreign\Mapping;
 use Harmozon\Core\Readings\Foreign\MappingReader;
 use Harmozon\Core\Readings\Foreign\ReadingUnit;
-use Harmozon\Core\Readings\Foreign\Sniffer;
 use Harmozon\Core\Readings\ReadingsReader;
 use Harmozon\Core\Readings\RejectedRow;
 use Harmozon\Core\Record\Event;
@@ -76,7 +76,7 @@ final class ForeignFilesTest extends TestCase
     public function test_headers_of_many_languages_are_understood(string $header, array $fields): void
     {
         $row = implode(';', ['10:00:00', ...array_fill(0, substr_count($header, ';'), '40')]);
-        $columns = Sniffer::guess([$header, str_starts_with($header, 't;') ? str_replace('10:00:00', '0', $row) : $row])?->toArray()['columns'] ?? [];
+        $columns = FormatGuess::guess([$header, str_starts_with($header, 't;') ? str_replace('10:00:00', '0', $row) : $row])?->toArray()['columns'] ?? [];
 
         self::assertSame($fields, array_column($columns, 'field'));
     }
@@ -130,7 +130,7 @@ final class ForeignFilesTest extends TestCase
     #[DataProvider('headers')]
     public function test_headers_are_understood(string $text, array $columns): void
     {
-        self::assertSame($columns, Sniffer::guess(explode("\n", $text))?->toArray()['columns'] ?? null);
+        self::assertSame($columns, FormatGuess::guess(explode("\n", $text))?->toArray()['columns'] ?? null);
     }
 
     public function test_a_file_of_ours_needs_no_guess(): void

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Tests\Readings;
 
+use Harmozon\Core\Readings\AmbiguousFile;
 use Harmozon\Core\Readings\ReadingsReader;
 use Harmozon\Core\Readings\RejectedRow;
-use Harmozon\Core\Readings\UnsureFile;
 use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -103,7 +103,7 @@ final class InventedFilesTest extends TestCase
         try {
             iterator_to_array((new ReadingsReader)->read($lines), false);
             self::fail('it was read: '.implode(' / ', $lines));
-        } catch (UnsureFile $unsure) {
+        } catch (AmbiguousFile $unsure) {
             self::assertCount(2, $unsure->ways);
             self::assertNotSame(Say::it($unsure->ways[0]['words']), Say::it($unsure->ways[1]['words']));
             // Either mapping settles it, and the two read it otherwise.

@@ -6,9 +6,9 @@ namespace Harmozon\Core\Tests\Readings;
 
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Json\Node;
+use Harmozon\Core\Readings\AmbiguousFile;
 use Harmozon\Core\Readings\Foreign\MappingReader;
 use Harmozon\Core\Readings\ReadingsReader;
-use Harmozon\Core\Readings\UnsureFile;
 use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -57,7 +57,7 @@ final class ShortClockTest extends TestCase
             }
             yield '75:00,50';
         })();
-        $this->expectException(UnsureFile::class);
+        $this->expectException(AmbiguousFile::class);
         foreach ((new ReadingsReader)->read($lines) as $row) {
             self::fail('it was taken');
         }

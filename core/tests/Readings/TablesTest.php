@@ -6,11 +6,11 @@ namespace Harmozon\Core\Tests\Readings;
 
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Json\Node;
+use Harmozon\Core\Readings\AmbiguousFile;
 use Harmozon\Core\Readings\Foreign\FileHead;
 use Harmozon\Core\Readings\Foreign\MappingReader;
 use Harmozon\Core\Readings\ReadingsReader;
 use Harmozon\Core\Readings\RejectedRow;
-use Harmozon\Core\Readings\UnsureFile;
 use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -44,7 +44,7 @@ final class TablesTest extends TestCase
         try {
             self::read(['Recorder 4', 't_s;handle (degF);Note;amps;kw', 's;;;mA;kW', '1.000;90;a;200;50', '2.000;91;b;300;51']);
             self::fail('it was read');
-        } catch (UnsureFile $unsure) {
+        } catch (AmbiguousFile $unsure) {
             self::assertSame([[[1000, 0.2], [2000, 0.3]], [[1_000_000, 0.2], [2_000_000, 0.3]]], array_map(
                 static fn (array $way): array => array_map(static fn (array $r): array => [$r[0], $r[2]], self::read(['Recorder 4', 't_s;handle (degF);Note;amps;kw', 's;;;mA;kW', '1.000;90;a;200;50', '2.000;91;b;300;51'], $way['mapping']->toArray())),
                 $unsure->ways,
@@ -135,7 +135,7 @@ final class TablesTest extends TestCase
         self::assertEqualsWithDelta(0.051123, self::read($watts('51.12'))[0][3], 1e-9, 'decimals');
         self::assertEqualsWithDelta(51.123, self::read($watts('51.123,5'))[0][3], 1e-9, 'thousands');
         self::assertEqualsWithDelta(51.123, self::read($watts('998'))[0][3], 1e-9, 'what lies below a thousand has no sign');
-        $this->expectException(UnsureFile::class);
+        $this->expectException(AmbiguousFile::class);
         self::read($watts('51.125'));
     }
 

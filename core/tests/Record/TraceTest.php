@@ -6,9 +6,9 @@ namespace Harmozon\Core\Tests\Record;
 
 use Eris\Generators;
 use Eris\TestTrait;
-use Harmozon\Core\Record\Completed;
-use Harmozon\Core\Record\Completer;
+use Harmozon\Core\Record\CompletedReading;
 use Harmozon\Core\Record\Reading;
+use Harmozon\Core\Record\ReadingCompleter;
 use Harmozon\Core\Record\Trace;
 use PHPUnit\Framework\TestCase;
 
@@ -30,7 +30,7 @@ final class TraceTest extends TestCase
         self::assertSame(300.0, $trace->points()[count($trace->points()) - 1]->reading->tS());
     }
 
-    public function test_where_stretches_double_and_what_an_empty_session_shows(): void
+    public function test_where_intervals_double_and_what_an_empty_session_shows(): void
     {
         $rising = static function (int $toS): int {
             $trace = new Trace;
@@ -47,7 +47,7 @@ final class TraceTest extends TestCase
         $trace = new Trace(1);
         $trace->add(self::at(0, null));
         $trace->add(self::at(0, 0));
-        self::assertSame([0.0], array_map(static fn (Completed $c): ?float => $c->kw, $trace->points()));
+        self::assertSame([0.0], array_map(static fn (CompletedReading $c): ?float => $c->kw, $trace->points()));
     }
 
     public function test_no_peak_is_lost_and_there_are_never_too_many_points(): void
@@ -64,9 +64,9 @@ final class TraceTest extends TestCase
                 self::assertLessThanOrEqual(20, count($points));
                 self::assertLessThanOrEqual(8, count($thin));
                 foreach ([$points, $thin] as $kept) {
-                    self::assertSame((float) max($kw), max(array_map(static fn (Completed $c): float => $c->kw ?? 0.0, $kept)));
+                    self::assertSame((float) max($kw), max(array_map(static fn (CompletedReading $c): float => $c->kw ?? 0.0, $kept)));
                     self::assertSame((count($kw) - 1) * (float) $everyS, $kept[count($kept) - 1]->reading->tS());
-                    $times = array_map(static fn (Completed $c): int => $c->reading->tMs, $kept);
+                    $times = array_map(static fn (CompletedReading $c): int => $c->reading->tMs, $kept);
                     $sorted = $times;
                     sort($sorted);
                     self::assertSame($sorted, $times);
@@ -80,7 +80,7 @@ final class TraceTest extends TestCase
         foreach ([[0, 10], [9, 50], [7, 20], [3, 5]] as [$s, $kw]) {
             $trace->add(self::at($s, $kw));
         }
-        $times = array_map(static fn (Completed $c): float => $c->reading->tS(), $trace->points());
+        $times = array_map(static fn (CompletedReading $c): float => $c->reading->tS(), $trace->points());
         $sorted = $times;
         sort($sorted);
 
@@ -94,10 +94,10 @@ final class TraceTest extends TestCase
         $trace->add(self::at(0, null));
         $trace->add(self::at(9, null));
 
-        self::assertSame([0.0, 9.0], array_map(static fn (Completed $c): float => $c->reading->tS(), $trace->points()));
+        self::assertSame([0.0, 9.0], array_map(static fn (CompletedReading $c): float => $c->reading->tS(), $trace->points()));
     }
 
-    public function test_the_last_of_a_stretch_is_the_last_in_time_when_two_become_one(): void
+    public function test_the_last_of_a_interval_is_the_last_in_time_when_two_become_one(): void
     {
         $trace = new Trace(8);
         foreach ([[0, 9], [5, 1], [4, 2], [9, 3]] as [$s, $kw]) {
@@ -105,27 +105,27 @@ final class TraceTest extends TestCase
         }
 
         // Of seconds 4 and 5 the higher is the first, and the last is second 5, though it came before.
-        self::assertSame([0.0, 4.0, 5.0, 9.0], array_map(static fn (Completed $c): float => $c->reading->tS(), $trace->points()));
+        self::assertSame([0.0, 4.0, 5.0, 9.0], array_map(static fn (CompletedReading $c): float => $c->reading->tS(), $trace->points()));
     }
 
     public function test_three_phases_carry_three_times_as_much(): void
     {
-        $kw = static fn (int $phases): ?float => (new Completer(null, $phases))->complete(new Reading(0, volts: 230.0, amps: 16.0))->kw;
-        $amps = static fn (int $phases): ?float => (new Completer(null, $phases))->complete(new Reading(0, volts: 230.0, kw: 11.04))->amps;
-        $volts = static fn (int $phases): ?float => (new Completer(null, $phases))->complete(new Reading(0, amps: 16.0, kw: 11.04))->volts;
+        $kw = static fn (int $phases): ?float => (new ReadingCompleter(null, $phases))->complete(new Reading(0, volts: 230.0, amps: 16.0))->kw;
+        $amps = static fn (int $phases): ?float => (new ReadingCompleter(null, $phases))->complete(new Reading(0, volts: 230.0, kw: 11.04))->amps;
+        $volts = static fn (int $phases): ?float => (new ReadingCompleter(null, $phases))->complete(new Reading(0, amps: 16.0, kw: 11.04))->volts;
 
         self::assertEqualsWithDelta([3.68, 11.04, 48.0, 16.0, 690.0, 230.0], [$kw(1), $kw(3), $amps(1), $amps(3), $volts(1), $volts(3)], 1e-9);
     }
 
     public function test_amps_at_no_volts_are_none_or_not_known(): void
     {
-        $amps = static fn (float $kw): ?float => (new Completer(null, 1))->complete(new Reading(0, volts: 0.0, kw: $kw))->amps;
+        $amps = static fn (float $kw): ?float => (new ReadingCompleter(null, 1))->complete(new Reading(0, volts: 0.0, kw: $kw))->amps;
 
         self::assertSame([0.0, null], [$amps(0.0), $amps(3.0)]);
     }
 
-    private static function at(int $s, int|float|null $kw): Completed
+    private static function at(int $s, int|float|null $kw): CompletedReading
     {
-        return new Completed(new Reading($s * 1000, kw: $kw === null ? null : (float) $kw), null, null, $kw === null ? null : (float) $kw);
+        return new CompletedReading(new Reading($s * 1000, kw: $kw === null ? null : (float) $kw), null, null, $kw === null ? null : (float) $kw);
     }
 }

@@ -85,7 +85,7 @@ final class LayoutFinder
             return true;
         }
         $clocks = array_filter($named, static fn (string $c): bool => HeaderWords::isClock($c) || HeaderWords::isElapsed($c));
-        $others = array_filter(array_diff_key($named, $clocks), static fn (string $c): bool => HeaderWords::field($c, Sniffer::unit($c), []) !== null);
+        $others = array_filter(array_diff_key($named, $clocks), static fn (string $c): bool => HeaderWords::field($c, FormatGuess::unit($c), []) !== null);
 
         return $clocks !== [] && $others !== [];
     }

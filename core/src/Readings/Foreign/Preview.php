@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Harmozon\Core\Readings\Foreign;
 
 use Harmozon\Core\Json\FieldError;
+use Harmozon\Core\Readings\AmbiguousFile;
 use Harmozon\Core\Readings\ClockStart;
 use Harmozon\Core\Readings\ReadingsReader;
 use Harmozon\Core\Readings\RejectedRow;
 use Harmozon\Core\Readings\RejectedRows;
-use Harmozon\Core\Readings\UnsureFile;
 use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
@@ -37,7 +37,7 @@ final class Preview
     public ?Message $problem = null;
 
     /** Where it can be read in two ways and nothing tells which. */
-    public ?UnsureFile $unsure = null;
+    public ?AmbiguousFile $unsure = null;
 
     public ?Mapping $mapping = null;
 
@@ -83,7 +83,7 @@ final class Preview
                 }
             }
         } catch (FieldError $e) {
-            $preview->unsure = $e instanceof UnsureFile ? $e : null;
+            $preview->unsure = $e instanceof AmbiguousFile ? $e : null;
             // Of a file that begins with very many blank lines nobody knows yet whether it is empty.
             $preview->problem = $preview->isWhole ? $e->complaint() : Message::of('readings.blank_so_far', lines: Amount::count(self::MOST_LINES));
         }

@@ -10,7 +10,7 @@ use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
 /** A readings file that can be read in two ways, and nothing in it tells which: both are shown, with the mapping that settles it. */
-final class UnsureFile extends FieldError
+final class AmbiguousFile extends FieldError
 {
     /** @var list<array{words: Message, mapping: Mapping}> both ways to read it */
     public array $ways = [];

@@ -8,7 +8,7 @@ use Harmozon\Core\Readings\Foreign\ReadingUnit;
 use Harmozon\Core\Record\Point;
 
 /** A name of ours with a unit beside it: `handle (degF)`, `Adapter [K]`, `amps_mA`. It is read with that unit. */
-final readonly class OwnWithUnit
+final readonly class ColumnWithUnit
 {
     private const PATTERNS = ['/^(.+?)\s*[\[(]\s*([^\])]+?)\s*[\])]$/u', '/^(.+?)\s*[,\/]\s*(\S+)$/u', '/^(.+)[_ ]([^_ ]+)$/u'];
 

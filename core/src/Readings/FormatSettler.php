@@ -13,7 +13,7 @@ use Harmozon\Core\Words\Message;
  * Holds the rows of a file until it is known how they are to be read: whether the newest stands first, whether a clock in two parts
  * counts minutes or hours, which sign is that of the decimals.
  */
-final class Settling
+final class FormatSettler
 {
     /** Rows whose times tell whether the newest stands first, and how many falls it takes. */
     private const FIRST_ROWS = 8;
@@ -128,16 +128,16 @@ final class Settling
         return self::together($all, $line, $row);
     }
 
-    /** @throws UnsureFile */
+    /** @throws AmbiguousFile */
     private function mustBeSettled(): void
     {
         $this->signs->conclude();
         if ($this->short?->isUnsure() === true) {
-            throw UnsureFile::ofClock($this->short->example(), $this->columns->timeHeader(), $this->mapping());
+            throw AmbiguousFile::ofClock($this->short->example(), $this->columns->timeHeader(), $this->mapping());
         }
         $unsure = $this->signs->unsure();
         if ($unsure !== null) {
-            throw UnsureFile::ofSigns($unsure[1], $this->columns->headerAt($unsure[0]), $this->mapping());
+            throw AmbiguousFile::ofSigns($unsure[1], $this->columns->headerAt($unsure[0]), $this->mapping());
         }
     }
 

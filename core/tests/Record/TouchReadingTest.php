@@ -4,22 +4,22 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Tests\Record;
 
-use Harmozon\Core\Record\ByTouch;
 use Harmozon\Core\Record\Event;
 use Harmozon\Core\Record\EventCode;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Reading;
+use Harmozon\Core\Record\TouchReading;
 use Harmozon\Core\Review\Headline;
 use Harmozon\Core\Review\RecordedSession;
 use Harmozon\Core\Tests\Cases;
 use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\TestCase;
 
-final class ByTouchTest extends TestCase
+final class TouchReadingTest extends TestCase
 {
     public function test_hot_below_half_of_the_rating_takes_an_adapter_out_of_use(): void
     {
-        $takes = static fn (EventCode $code, ?string $point, ?float $amps, ?float $continuousA): bool => ByTouch::takesOutOfUse(new Event($code, 0, $point), $amps, $continuousA);
+        $takes = static fn (EventCode $code, ?string $point, ?float $amps, ?float $continuousA): bool => TouchReading::takesOutOfUse(new Event($code, 0, $point), $amps, $continuousA);
 
         self::assertTrue($takes(EventCode::FeltHot, 'adapter', 149.9, 300));
         foreach ([
@@ -43,6 +43,6 @@ final class ByTouchTest extends TestCase
 
         self::assertSame("Adapter and handle felt hot to the touch. That's no measurement, but look at the contacts before the next session.", Say::it(Headline::beside($recorded)[0]));
         self::assertSame([], $recorded->judgement->temperatures);
-        self::assertNull(ByTouch::caution([new Event(EventCode::FeltCool, 0, 'adapter')]));
+        self::assertNull(TouchReading::caution([new Event(EventCode::FeltCool, 0, 'adapter')]));
     }
 }

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Harmozon\Core\Record;
 
 /**
- * The stretches that a course keeps. Remembered they stay as they were written until somebody asks for them: one more
+ * The intervals that a course keeps. Remembered they stay as they were written until somebody asks for them: one more
  * reading of many rarely does.
  *
  * @phpstan-type Sums array{n: int, t: float, v: float, nv: int, a: float, na: int, kw: float, nkw: int, soc: float|null, c: array<value-of<Point>, float>, m: int}
  */
-final class KeptStretches
+final class CourseIntervals
 {
     /** @var list<Sums> */
     private array $list = [];

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Record;
 
 /** A reading with what follows from it. Null is neither read nor does it follow. */
-final readonly class Completed
+final readonly class CompletedReading
 {
     public function __construct(
         public Reading $reading,

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Record;
 use Harmozon\Core\Equipment\Quantity;
 
 /** What a session's readings add up to, before any plate is held against them. */
-final readonly class Measured
+final readonly class Measurements
 {
     /** What a screen without decimals may show of nothing (A). */
     private const SCREENS_ROUNDING_A = 0.5;

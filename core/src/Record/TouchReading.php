@@ -11,7 +11,7 @@ use Harmozon\Core\Words\Message;
  * What a hand tells where no thermometer is there: cool, warm or hot, from outside, never on metal. It is kept as that, proves
  * nothing, and is never turned into degrees.
  */
-final class ByTouch
+final class TouchReading
 {
     /** A piece that is hot below this share of its rating has a bad contact. */
     private const SOUND_SHARE = 0.5;

@@ -9,7 +9,7 @@ use Harmozon\Core\Readings\NumberColumn;
 use Harmozon\Core\Readings\ShortClock;
 
 /** Guesses how a foreign readings file is written, from its first lines. */
-final class Sniffer
+final class FormatGuess
 {
     /** Dates that ISO 8601 does not cover, by what they look like. */
     private const DATES = [
