@@ -13,7 +13,7 @@ use Harmozon\Core\Equipment\Adapter as CoreAdapter;
 use Harmozon\Core\Fit\AdapterPolicy;
 use Harmozon\Core\Fit\Board as CoreBoard;
 use Harmozon\Core\Fit\Fitter;
-use Harmozon\Core\Fit\Packing;
+use Harmozon\Core\Fit\PackingList;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
@@ -65,7 +65,7 @@ final class Board
         $rows = $this->rows->along($tour);
         self::mustBeFew($rows, $cars);
 
-        return array_map(static fn (CoreAdapter $a): string => $a->id, Packing::of($this->of($kit, $policy, $conditions, $cars, $rows)->answers(), $kit));
+        return array_map(static fn (CoreAdapter $a): string => $a->id, PackingList::of($this->of($kit, $policy, $conditions, $cars, $rows)->answers(), $kit));
     }
 
     /**

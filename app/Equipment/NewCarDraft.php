@@ -20,8 +20,8 @@ use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Equipment\Vehicle;
 use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Fit\Fitter;
-use Harmozon\Core\Fit\Narrowing;
 use Harmozon\Core\Fit\Outcome;
+use Harmozon\Core\Fit\QuestionWeight;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Json\Node;
 use Harmozon\Core\Words\Message;
@@ -70,9 +70,9 @@ final class NewCarDraft
             'region' => $region->value,
             'rows' => array_column($cells, 'row'),
             'settles' => array_map(
-                static fn (Narrowing $n): array => ['question' => $n->question->value, 'opens' => $n->opens, 'narrows' => $n->narrows],
+                static fn (QuestionWeight $n): array => ['question' => $n->question->value, 'opens' => $n->opens, 'narrows' => $n->narrows],
                 // What does not exist where somebody lives settles nothing for them.
-                Narrowing::of($answers, array_column(array_filter($cells, static fn (array $c): bool => $c['row']['here']), 'answer')),
+                QuestionWeight::of($answers, array_column(array_filter($cells, static fn (array $c): bool => $c['row']['here']), 'answer')),
             ),
         ];
     }

@@ -11,7 +11,7 @@ use Harmozon\Core\Case\CaseReader;
 use Harmozon\Core\Forecast\Bill;
 use Harmozon\Core\Forecast\Forecast;
 use Harmozon\Core\Forecast\Forecaster;
-use Harmozon\Core\Forecast\Marginal;
+use Harmozon\Core\Forecast\NextFivePercent;
 use Harmozon\Core\Power\BindingCode;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Listing;
@@ -68,7 +68,7 @@ final class ForecastCommand extends CoreCommand
             array_keys($forecast->totals->minutesByBinding), $forecast->totals->minutesByBinding,
         ));
         $this->tabulate(['from', 'minutes for 5 %'], array_map(
-            static fn (Marginal $m): array => [$voice->amount(Amount::percent($m->soc)), sprintf('%.1f', $m->minutesPer5)],
+            static fn (NextFivePercent $m): array => [$voice->amount(Amount::percent($m->soc)), sprintf('%.1f', $m->minutesPer5)],
             $forecast->course->marginal,
         ));
         foreach ($forecast->answer->cautions() as $caution) {

@@ -15,9 +15,9 @@ use Harmozon\Core\Answers\ForecastWriter;
 use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Fit\Board;
 use Harmozon\Core\Fit\Fitter;
+use Harmozon\Core\Forecast\AdvertisedPower;
 use Harmozon\Core\Forecast\Forecaster;
 use Harmozon\Core\Forecast\Ranking;
-use Harmozon\Core\Forecast\Sticker;
 use Illuminate\Http\JsonResponse;
 
 final class ForecastController extends Controller
@@ -34,7 +34,7 @@ final class ForecastController extends Controller
                 'answer' => $fit->chain($best),
                 ...$writer->forecast(Forecaster::sparing()->forecast($best, $case->conditions), $case->conditions),
             ];
-            $sticker ??= $writer->sticker(new Sticker($case->outlet), Vehicle::inOrder()->map($crate->vehicle(...)), $case->conditions);
+            $sticker ??= $writer->sticker(new AdvertisedPower($case->outlet), Vehicle::inOrder()->map($crate->vehicle(...)), $case->conditions);
         }
 
         return response()->json(['forecasts' => $forecasts, 'sticker' => $sticker]);

@@ -7,13 +7,13 @@ namespace Harmozon\Core\Answers;
 use Harmozon\Core\Chain\Assumed;
 use Harmozon\Core\Chain\Unread;
 use Harmozon\Core\Fit\Answer;
-use Harmozon\Core\Fit\Band;
-use Harmozon\Core\Fit\Brief;
 use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Fit\Change;
 use Harmozon\Core\Fit\Figure;
 use Harmozon\Core\Fit\GateResult;
+use Harmozon\Core\Fit\ShortReason;
 use Harmozon\Core\Fit\StandardFact;
+use Harmozon\Core\Fit\UncertaintyBand;
 use Harmozon\Core\Power\Link;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
@@ -126,7 +126,7 @@ final readonly class FitWriter
             'adapters' => $best->chain->adapterIds(),
             'binding' => $best->peak?->binding->value,
             ...$this->why($best),
-            'brief' => $this->voice->say(Brief::of($best)),
+            'brief' => $this->voice->say(ShortReason::of($best)),
             'asks' => array_map($this->ask(...), array_merge(...array_map(static fn (GateResult $g): array => $g->missing, $best->gates()))),
         ];
     }
@@ -168,7 +168,7 @@ final readonly class FitWriter
     }
 
     /** @return array{float, float}|null least and most */
-    public static function band(?Band $band, int $digits = 2): ?array
+    public static function band(?UncertaintyBand $band, int $digits = 2): ?array
     {
         return $band === null ? null : [round($band->low, $digits), round($band->high, $digits)];
     }

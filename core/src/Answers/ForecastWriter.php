@@ -8,16 +8,16 @@ use Harmozon\Core\Chain\Assumed;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Equipment\Vehicle;
 use Harmozon\Core\Forecast\AdapterPassed;
+use Harmozon\Core\Forecast\AdvertisedPower;
 use Harmozon\Core\Forecast\Bill;
-use Harmozon\Core\Forecast\Doubt;
 use Harmozon\Core\Forecast\Forecast;
+use Harmozon\Core\Forecast\ForecastSpread;
 use Harmozon\Core\Forecast\HeatReport;
-use Harmozon\Core\Forecast\Marginal;
+use Harmozon\Core\Forecast\NextFivePercent;
+use Harmozon\Core\Forecast\OpenFact;
 use Harmozon\Core\Forecast\Ranking;
 use Harmozon\Core\Forecast\RankOrder;
-use Harmozon\Core\Forecast\Spread;
 use Harmozon\Core\Forecast\Step;
-use Harmozon\Core\Forecast\Sticker;
 use Harmozon\Core\Forecast\Stop;
 use Harmozon\Core\Forecast\Usage;
 use Harmozon\Core\Power\BindingCode;
@@ -62,7 +62,7 @@ final readonly class ForecastWriter
             'soc_end' => round($forecast->totals->socEnd, 2),
             'cost' => $bill === null ? null : $this->bill($bill),
             'theta_end' => (object) self::theta(array_column(array_map(static fn (HeatReport $h): array => [$h->link->linkId, $h->thetaEnd], $forecast->course->heat), 1, 0)),
-            'marginal' => array_map(fn (Marginal $m): array => $this->marginal($m, $forecast, $conditions), $forecast->course->marginal),
+            'marginal' => array_map(fn (NextFivePercent $m): array => $this->marginal($m, $forecast, $conditions), $forecast->course->marginal),
             'km' => FitWriter::rounded($forecast->km(), 1),
             'km_per_hour' => FitWriter::rounded($forecast->kmPerHour($forecast->totals->meanKw()), 1),
             'go_on_at_soc' => FitWriter::rounded($forecast->advice->goOnAtSoc, 1),
@@ -77,13 +77,13 @@ final readonly class ForecastWriter
             'unread' => array_map($this->fit->ask(...), $answer->limits->unread ?? []),
             'asks' => array_map($this->fit->ask(...), $forecast->missing),
             'by_standard' => $this->fit->byStandard($answer),
-            ...$this->spread(Spread::of($forecast, $conditions)),
+            ...$this->spread(ForecastSpread::of($forecast, $conditions)),
             'points' => array_map(fn (Step $p): array => $this->point($p, $forecast), $forecast->course->points),
         ];
     }
 
     /** @return array<string, mixed> between what it lies, and what it rests on: the fact that matters most first */
-    private function spread(?Spread $spread): array
+    private function spread(?ForecastSpread $spread): array
     {
         if ($spread === null) {
             return ['about' => false, 'band' => null, 'rests_on' => []];
@@ -97,7 +97,7 @@ final readonly class ForecastWriter
                 'plug_kwh' => FitWriter::band($spread->plugKwh, 3),
                 'amount' => $spread->amounts,
             ],
-            'rests_on' => array_map(fn (Doubt $d): array => [
+            'rests_on' => array_map(fn (OpenFact $d): array => [
                 ...$this->fit->assumed($d->assumed),
                 'minutes_once_read' => FitWriter::band($d->minutesOnceRead),
                 'words' => $this->voice->say($d->message($spread->minutes)),
@@ -132,7 +132,7 @@ final readonly class ForecastWriter
      * @param  iterable<Vehicle>  $vehicles
      * @return array<string, mixed>
      */
-    public function sticker(Sticker $sticker, iterable $vehicles, Conditions $conditions): array
+    public function sticker(AdvertisedPower $sticker, iterable $vehicles, Conditions $conditions): array
     {
         $cars = [];
         foreach ($vehicles as $vehicle) {
@@ -151,7 +151,7 @@ final readonly class ForecastWriter
         return [
             'outlet' => $sticker->outlet->id,
             'sticker_kw' => $sticker->outlet->rating->stickerKw,
-            'at_volts' => array_map(static fn (float $v): array => ['v' => $v, 'kw' => FitWriter::rounded($sticker->plateKwAt($v), 1)], Sticker::VOLTS),
+            'at_volts' => array_map(static fn (float $v): array => ['v' => $v, 'kw' => FitWriter::rounded($sticker->plateKwAt($v), 1)], AdvertisedPower::VOLTS),
             'cars' => $cars,
         ];
     }
@@ -185,7 +185,7 @@ final readonly class ForecastWriter
     }
 
     /** @return array<string, mixed> */
-    private function marginal(Marginal $marginal, Forecast $forecast, Conditions $conditions): array
+    private function marginal(NextFivePercent $marginal, Forecast $forecast, Conditions $conditions): array
     {
         $meanKw = $marginal->minutesPer5 > 0 ? $marginal->plugKwhPer5 / $marginal->minutesPer5 * 60 : 0.0;
         $bill = Bill::of($forecast->answer->chain->outlet->site->tariff, new Usage($marginal->plugKwhPer5, [[$marginal->minutesPer5, $meanKw, $meanKw]]), $conditions->visit->member);

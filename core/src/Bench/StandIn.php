@@ -10,7 +10,7 @@ use Harmozon\Core\Chain\UsualNeed;
 use Harmozon\Core\Chain\VoltagePlan;
 use Harmozon\Core\Equipment\Plate;
 use Harmozon\Core\Forecast\Integrator;
-use Harmozon\Core\Forecast\Pace;
+use Harmozon\Core\Forecast\StepPlan;
 use Harmozon\Core\Power\Efficiency;
 use Harmozon\Core\Power\Limits;
 use Harmozon\Core\Record\Point;
@@ -78,7 +78,7 @@ final class StandIn
             Efficiency::of($this->chain, $this->plan),
             $this->conditions->charge->socFrom,
             [$this->plan->endSoc($this->conditions)],
-            new Pace(self::STEP_S, handshakeS: $this->script->failsToStart ? INF : Integrator::HANDSHAKE_S, obeysHeat: ! $this->script->ignoresHeat),
+            new StepPlan(self::STEP_S, handshakeS: $this->script->failsToStart ? INF : Integrator::HANDSHAKE_S, obeysHeat: ! $this->script->ignoresHeat),
         );
         $nextS = 0.0;
         $end = null;

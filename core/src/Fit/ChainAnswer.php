@@ -142,15 +142,15 @@ final readonly class ChainAnswer
     }
 
     /** Between what its peak lies; null where nothing of it is assumed, or nothing is known. */
-    public function bandKw(): ?Band
+    public function bandKw(): ?UncertaintyBand
     {
-        return Corner::peakKw($this);
+        return SpreadBound::peakKw($this);
     }
 
     /** The most that this vehicle may take here from an ideal station, of what its figures may be; no span of an answer goes beyond it. */
     public function idealMostKw(): ?float
     {
-        return $this->idealPeakKw === null ? null : max($this->idealPeakKw, Corner::idealMostKw($this) ?? 0.0);
+        return $this->idealPeakKw === null ? null : max($this->idealPeakKw, SpreadBound::idealMostKw($this) ?? 0.0);
     }
 
     /** Whether nothing but the driver's own policy stands in the way. */

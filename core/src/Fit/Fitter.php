@@ -29,7 +29,7 @@ final class Fitter
 
     private readonly PeakFinder $peaks;
 
-    /** @var \WeakMap<Inlet, array<string, Ideal>> by inlet and current */
+    /** @var \WeakMap<Inlet, array<string, IdealPower>> by inlet and current */
     private readonly \WeakMap $ideal;
 
     /** @param  list<Adapter>  $kit */
@@ -115,13 +115,13 @@ final class Fitter
     }
 
     /** Depends on the vehicle's inlet and the kind of current alone, so it is worked out once for each. */
-    private function ideal(Chain $chain): Ideal
+    private function ideal(Chain $chain): IdealPower
     {
         $known = $this->ideal[$chain->inlet] ?? [];
         $current = $chain->current->value;
         if (! isset($known[$current])) {
             $limits = Limits::ofVehicle($chain, $this->conditions);
-            $known[$current] = new Ideal($limits === null ? null : $this->peaks->find($limits, $this->conditions->charge->socFrom, $this->conditions->charge->socTo)?->kw, $limits?->unread === []);
+            $known[$current] = new IdealPower($limits === null ? null : $this->peaks->find($limits, $this->conditions->charge->socFrom, $this->conditions->charge->socTo)?->kw, $limits?->unread === []);
             $this->ideal[$chain->inlet] = $known;
         }
 

@@ -33,7 +33,7 @@ final class Situation
     /** The adapter that may be asked for more than it can carry for long; null when there is none. */
     public function holdBack(): ?UnlimitedAdapter
     {
-        $limits = $this->chain->adapters === [] ? null : Corner::ofMostAmps($this->chain, $this->voltage, $this->conditions, $this->limits());
+        $limits = $this->chain->adapters === [] ? null : SpreadBound::ofMostAmps($this->chain, $this->voltage, $this->conditions, $this->limits());
 
         return $limits === null ? null : UnlimitedAdapter::of($this->chain, $limits, $this->conditions->charge->socFrom, $this->voltage->endSoc($this->conditions));
     }

@@ -10,7 +10,7 @@ final readonly class ForecastCourse
     /**
      * @param  list<Step>  $points  at most 30 s apart where the power changes; the last one is the end
      * @param  list<HeatReport>  $heat
-     * @param  list<Marginal>  $marginal
+     * @param  list<NextFivePercent>  $marginal
      */
     public function __construct(public array $points = [], public array $heat = [], public array $marginal = [])
     {

@@ -14,7 +14,7 @@ use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Equipment\Curve;
 use Harmozon\Core\Equipment\Tariff;
 use Harmozon\Core\Fit\ChainAnswer;
-use Harmozon\Core\Fit\Corner;
+use Harmozon\Core\Fit\SpreadBound;
 use Harmozon\Core\Power\Efficiency;
 use Harmozon\Core\Power\Limits;
 use Harmozon\Core\Words\Amount;
@@ -63,7 +63,7 @@ final class Forecaster
         $chain = $answer->chain;
         $conditions = $conditions->reaching($chain->vehicle);
         // Five percent beyond the target, so that the next step can be told.
-        $beyond = $this->tellsMore ? $conditions->upTo(min(100.0, $conditions->charge->socTo + Marginal::STEP_PERCENT)) : $conditions;
+        $beyond = $this->tellsMore ? $conditions->upTo(min(100.0, $conditions->charge->socTo + NextFivePercent::STEP_PERCENT)) : $conditions;
         $plan = (new VoltagePlanner)->alike($answer->voltage, $chain, $beyond);
         $limits = Limits::ofChain($chain, $plan, $beyond);
         $packKwh = $chain->vehicle->pack->usableKwh;
@@ -74,10 +74,10 @@ final class Forecaster
         $endSoc = min($conditions->charge->socTo, $plan->ceilingAtSoc ?? 100.0);
         $lastSoc = min($beyond->charge->socTo, $plan->ceilingAtSoc ?? 100.0, self::firstPlateSoc($chain, $limits->plugV, $endSoc, $beyond->charge->socTo));
         $efficiency = Efficiency::of($chain, $plan);
-        $fives = $this->tellsMore ? new Fives($conditions->charge->socFrom, $endSoc, $lastSoc) : null;
-        $tally = new Tally($limits->changing->heat, $endSoc, $fives, $conditions->visit->nextStopKw, $this->tellsMore ? new AdapterWatch($chain, Corner::ofMostAmps($chain, $plan, $beyond, $limits) ?? $limits) : null, $conditions->cabin->kw);
+        $fives = $this->tellsMore ? new FivePercentMarks($conditions->charge->socFrom, $endSoc, $lastSoc) : null;
+        $tally = new StepTotals($limits->changing->heat, $endSoc, $fives, $conditions->visit->nextStopKw, $this->tellsMore ? new AdapterWatch($chain, SpreadBound::ofMostAmps($chain, $plan, $beyond, $limits) ?? $limits) : null, $conditions->cabin->kw);
         $marks = $fives?->marks() ?? ($endSoc > $conditions->charge->socFrom ? [$endSoc] : []);
-        $walk = new Integrator($limits, $packKwh, $efficiency, $conditions->charge->socFrom, $marks, new Pace($this->stepS, $this->levelStepS));
+        $walk = new Integrator($limits, $packKwh, $efficiency, $conditions->charge->socFrom, $marks, new StepPlan($this->stepS, $this->levelStepS));
         foreach ($walk->steps() as $step) {
             $tally->add($step);
         }
@@ -87,10 +87,10 @@ final class Forecaster
             default => null,
         };
 
-        return $tally->forecast($answer, $efficiency, $cutShort, $this->tellsMore ? Limits::ofVehicle($chain, $conditions) : null, Rests::of($chain, $conditions, $limits), $this->saving($answer, $conditions, $tally, $walk));
+        return $tally->forecast($answer, $efficiency, $cutShort, $this->tellsMore ? Limits::ofVehicle($chain, $conditions) : null, ForecastAssumptions::of($chain, $conditions, $limits), $this->saving($answer, $conditions, $tally, $walk));
     }
 
-    private function saving(ChainAnswer $answer, Conditions $conditions, Tally $tally, Integrator $walk): ?CabinSaving
+    private function saving(ChainAnswer $answer, Conditions $conditions, StepTotals $tally, Integrator $walk): ?CabinSaving
     {
         if (! $this->tellsMore || $conditions->cabin->kw <= 0.0) {
             return null;

@@ -83,7 +83,7 @@ final class Integrator
         float $efficiency,
         private float $soc,
         private readonly array $marks,
-        private readonly Pace $pace = new Pace,
+        private readonly StepPlan $pace = new StepPlan,
     ) {
         $this->socPerKwS = $efficiency / $packKwh / self::KWS_IN_PERCENT_OF_KWH;
         $this->drawKw = $limits->drawKw;
@@ -174,14 +174,14 @@ final class Integrator
     }
 
     /** The ramp until it meets the limit, then the limit. */
-    private function path(): Path
+    private function path(): PowerPath
     {
         $rampKw = self::RAMP_KW_PER_S * ($this->tS - $this->pace->handshakeS);
         $this->isRamping = $this->isRamping && $rampKw < $this->envelope->kw - self::SAME_KW;
 
         return $this->isRamping
-            ? Path::ramp($rampKw, self::RAMP_KW_PER_S, $this->socPerKwS, $this->drawKw)
-            : Path::line($this->envelope->kw, $this->envelope->kwPerPercent, $this->socPerKwS, $this->drawKw);
+            ? PowerPath::ramp($rampKw, self::RAMP_KW_PER_S, $this->socPerKwS, $this->drawKw)
+            : PowerPath::line($this->envelope->kw, $this->envelope->kwPerPercent, $this->socPerKwS, $this->drawKw);
     }
 
     /**
@@ -201,7 +201,7 @@ final class Integrator
     }
 
     /** Seconds until something changes: a tick, a mark, another limit, a boost spent, the end of the ramp. */
-    private function spanS(Path $path): float
+    private function spanS(PowerPath $path): float
     {
         $at = $this->envelope;
         $markSoc = $this->marks[$this->mark] ?? $this->soc;
@@ -220,7 +220,7 @@ final class Integrator
     }
 
     /** The most amps of a stretch: at one of its ends, since both power and volts run straight over the charge. */
-    private function mostA(Path $path, float $spanS): float
+    private function mostA(PowerPath $path, float $spanS): float
     {
         $at = $this->envelope;
 
@@ -228,7 +228,7 @@ final class Integrator
     }
 
     /** Seconds until the ramp meets the limit, which itself changes a little while the charge rises. */
-    private function rampS(Path $path): float
+    private function rampS(PowerPath $path): float
     {
         $at = $this->envelope;
         $limitKw = $at->kw;
@@ -240,7 +240,7 @@ final class Integrator
         return max(0.0, $this->pace->handshakeS + $limitKw / self::RAMP_KW_PER_S - $this->tS);
     }
 
-    private function step(Path $path, float $spanS, float $gained): Step
+    private function step(PowerPath $path, float $spanS, float $gained): Step
     {
         $at = $this->envelope;
         $endKw = $path->kwAfter($spanS);
@@ -269,7 +269,7 @@ final class Integrator
     }
 
     /** By Simpson's rule. */
-    private function meanSquareA2(Path $path, Step $step): float
+    private function meanSquareA2(PowerPath $path, Step $step): float
     {
         $halfS = $step->lengthS / 2;
         $middleA = $this->envelope->amps($path->kwAfter($halfS), $this->voltsAfter($path, $halfS));
@@ -277,7 +277,7 @@ final class Integrator
         return ($step->flow->amps ** 2 + 4 * $middleA ** 2 + $step->flow->endAmps ** 2) / 6;
     }
 
-    private function voltsAfter(Path $path, float $seconds): float
+    private function voltsAfter(PowerPath $path, float $seconds): float
     {
         return $this->envelope->volts + $this->envelope->voltsPerPercent * $path->percentAfter($seconds);
     }

@@ -13,9 +13,9 @@ use Harmozon\Core\Case\PlateWriter;
 use Harmozon\Core\Equipment\Outlet;
 use Harmozon\Core\Fit\Fitter;
 use Harmozon\Core\Fit\GateName;
+use Harmozon\Core\Forecast\AdvertisedPower;
 use Harmozon\Core\Forecast\Forecaster;
 use Harmozon\Core\Forecast\Ranking;
-use Harmozon\Core\Forecast\Sticker;
 use Harmozon\Core\Json\Node;
 use Harmozon\Core\Readings\RejectedRow;
 use Harmozon\Core\Readings\RejectedRows;
@@ -139,7 +139,7 @@ final class WritersTest extends TestCase
         self::assertSame('Known fault: dark screen.', $by['fast']['reasons']['risk']);
         self::assertSame([62.5, true], [$by['short']['soc_end'], is_string($by['short']['stopped'])]);
 
-        $sticker = $writer->sticker(new Sticker($outlet(['max_a' => 350])), [$case->vehicle], $case->conditions);
+        $sticker = $writer->sticker(new AdvertisedPower($outlet(['max_a' => 350])), [$case->vehicle], $case->conditions);
         self::assertContains(['vehicle' => 'car', 'least_v' => 320.0, 'most_v' => 360.0, 'least_kw' => 112.0, 'most_kw' => 126.0, 'takes_kw' => 150.0, 'takes_is_about' => false], $sticker['vehicles'] ?? $sticker['cars'] ?? []);
     }
 
@@ -150,10 +150,10 @@ final class WritersTest extends TestCase
         // 300 V at 10 %, 375 V at 80 %: a half of the pack's; the first inlet cannot switch the pack.
         $car = Cases::read(Cases::file(car: Cases::HIGH_VOLTAGE + ['inlets.1' => Cases::CAR['inlets'][0], 'inlets.1.dc.split_pack' => true, 'inlets.1.dc.max_v' => 1000]));
 
-        self::assertSame([['vehicle' => 'car', 'least_v' => 300.0, 'most_v' => 375.0, 'least_kw' => 150.0, 'most_kw' => 187.5, 'takes_kw' => 150.0, 'takes_is_about' => false]], $writer->sticker(new Sticker($post), [$car->vehicle], $car->conditions)['cars']);
+        self::assertSame([['vehicle' => 'car', 'least_v' => 300.0, 'most_v' => 375.0, 'least_kw' => 150.0, 'most_kw' => 187.5, 'takes_kw' => 150.0, 'takes_is_about' => false]], $writer->sticker(new AdvertisedPower($post), [$car->vehicle], $car->conditions)['cars']);
         $ac = Cases::read(Cases::file(car: ['inlets.0.dc' => null, 'inlets.1' => Cases::CAR['inlets'][0]]));
-        self::assertSame(320.0, $writer->sticker(new Sticker($post), [$ac->vehicle], $ac->conditions)['cars'][0]['least_v']);
-        self::assertSame([], $writer->sticker(new Sticker($post), [], $car->conditions)['cars']);
+        self::assertSame(320.0, $writer->sticker(new AdvertisedPower($post), [$ac->vehicle], $ac->conditions)['cars'][0]['least_v']);
+        self::assertSame([], $writer->sticker(new AdvertisedPower($post), [], $car->conditions)['cars']);
     }
 
     public function test_plates_as_lines(): void

@@ -11,7 +11,7 @@ use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Fit\GateName;
 use Harmozon\Core\Fit\Outcome;
 use Harmozon\Core\Forecast\Forecaster;
-use Harmozon\Core\Forecast\Spread;
+use Harmozon\Core\Forecast\ForecastSpread;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Tests\Cases;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -64,7 +64,7 @@ final class TypicalFactsTest extends TestCase
     public function test_the_fact_that_matters_most_is_told_first(): void
     {
         $spread = self::spread(self::doubting(array_keys(self::DOUBTED)));
-        $widths = array_map(static fn (\Harmozon\Core\Forecast\Doubt $d): float => $d->minutesOnceRead->width(), $spread->doubts ?? []);
+        $widths = array_map(static fn (\Harmozon\Core\Forecast\OpenFact $d): float => $d->minutesOnceRead->width(), $spread->doubts ?? []);
         $sorted = $widths;
         sort($sorted);
 
@@ -311,9 +311,9 @@ final class TypicalFactsTest extends TestCase
     }
 
     /** @param  array<string, mixed>  $file */
-    private static function spread(array $file): ?Spread
+    private static function spread(array $file): ?ForecastSpread
     {
-        return Spread::of((new Forecaster)->forecast(self::best($file), Cases::read($file)->conditions), Cases::read($file)->conditions);
+        return ForecastSpread::of((new Forecaster)->forecast(self::best($file), Cases::read($file)->conditions), Cases::read($file)->conditions);
     }
 
     /** @param  array<string, mixed>  $file */

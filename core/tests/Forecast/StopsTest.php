@@ -7,9 +7,9 @@ namespace Harmozon\Core\Tests\Forecast;
 use Harmozon\Core\Case\EquipmentReader;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Fit\Fitter;
+use Harmozon\Core\Forecast\AdvertisedPower;
 use Harmozon\Core\Forecast\Ranking;
 use Harmozon\Core\Forecast\RankOrder;
-use Harmozon\Core\Forecast\Sticker;
 use Harmozon\Core\Forecast\Stop;
 use Harmozon\Core\Json\Node;
 use Harmozon\Core\Tests\Cases;
@@ -164,9 +164,9 @@ final class StopsTest extends TestCase
 
     public function test_a_350_sticker_gives_a_400_v_car_140_kw(): void
     {
-        $sticker = new Sticker(self::outlet(['max_a' => 350, 'max_kw' => 350, 'max_v' => 920, 'min_v' => 150]));
+        $sticker = new AdvertisedPower(self::outlet(['max_a' => 350, 'max_kw' => 350, 'max_v' => 920, 'min_v' => 150]));
 
-        self::assertSame([105.0, 122.5, 140.0, 210.0, 245.0, 280.0], array_map($sticker->plateKwAt(...), Sticker::VOLTS));
+        self::assertSame([105.0, 122.5, 140.0, 210.0, 245.0, 280.0], array_map($sticker->plateKwAt(...), AdvertisedPower::VOLTS));
         self::assertSame(0.0, $sticker->plateKwAt(921));
         self::assertSame(0.0, $sticker->plateKwAt(149));
         $car = $sticker->forCar(Cases::read(Cases::file())->vehicle, new Conditions);
@@ -179,9 +179,9 @@ final class StopsTest extends TestCase
 
     public function test_a_sticker_over_plates_nobody_read(): void
     {
-        self::assertNull((new Sticker(self::outlet(['max_a' => null, 'max_kw' => null])))->plateKwAt(400));
-        self::assertSame(150.0, (new Sticker(self::outlet(['max_a' => null, 'max_kw' => 150])))->plateKwAt(400));
-        self::assertNull((new Sticker(self::outlet([])))->forCar(Cases::read(Cases::file(car: ['pack.voltage_by_soc' => null]))->vehicle, new Conditions));
+        self::assertNull((new AdvertisedPower(self::outlet(['max_a' => null, 'max_kw' => null])))->plateKwAt(400));
+        self::assertSame(150.0, (new AdvertisedPower(self::outlet(['max_a' => null, 'max_kw' => 150])))->plateKwAt(400));
+        self::assertNull((new AdvertisedPower(self::outlet([])))->forCar(Cases::read(Cases::file(car: ['pack.voltage_by_soc' => null]))->vehicle, new Conditions));
     }
 
     /** @param  list<array<string, mixed>>  $outlets  changes to the standard post */

@@ -25,7 +25,7 @@ final class TraceTest extends TestCase
 
         self::assertCount(300, $trace->points());
         $trace->add(self::at(300, 1));
-        // Stretches of two seconds: the higher of both, and the last.
+        // Intervals of two seconds: the higher of both, and the last.
         self::assertLessThanOrEqual(301, count($trace->points()));
         self::assertSame(300.0, $trace->points()[count($trace->points()) - 1]->reading->tS());
     }

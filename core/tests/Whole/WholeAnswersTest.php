@@ -19,9 +19,9 @@ use Harmozon\Core\Case\FitCase;
 use Harmozon\Core\Case\GarageFile;
 use Harmozon\Core\Equipment\Outlet;
 use Harmozon\Core\Fit\Fitter;
+use Harmozon\Core\Forecast\AdvertisedPower;
 use Harmozon\Core\Forecast\Forecaster;
 use Harmozon\Core\Forecast\Ranking;
-use Harmozon\Core\Forecast\Sticker;
 use Harmozon\Core\Json\Node;
 use Harmozon\Core\Ocpi\Assigned;
 use Harmozon\Core\Ocpi\FileOutlet;
@@ -101,7 +101,7 @@ final class WholeAnswersTest extends TestCase
         foreach ($garage->vehicles as $vehicle) {
             $this->stands("ranking.{$vehicle->id}", $writer->ranking(Ranking::of($garage->outlets, $vehicle, new Fitter($garage->adapters, $garage->conditions, $garage->policy))));
         }
-        $this->stands('stickers', array_map(static fn (Outlet $o): array => $writer->sticker(new Sticker($o), $garage->vehicles, $garage->conditions), $garage->outlets));
+        $this->stands('stickers', array_map(static fn (Outlet $o): array => $writer->sticker(new AdvertisedPower($o), $garage->vehicles, $garage->conditions), $garage->outlets));
         $this->stands('terms', (new TermsWriter(Say::voice()))->terms());
     }
 

@@ -27,7 +27,7 @@ final class SignallingGate implements Gate
         if (! $isAc && $side === null) {
             return GateResult::fail(GateName::Signalling, Message::of('signalling.no_dc_side'));
         }
-        $arrives = Arrival::of($chain);
+        $arrives = InletProtocols::of($chain);
         if ($arrives->spoken === null) {
             return $this->unread($arrives, $isAc ? [Signalling::Pwm] : $side?->signalling, $chain);
         }
@@ -46,7 +46,7 @@ final class SignallingGate implements Gate
      *
      * @param  list<Signalling>|null  $understood  null when that is not known either
      */
-    private function unread(Arrival $arrives, ?array $understood, Chain $chain): GateResult
+    private function unread(InletProtocols $arrives, ?array $understood, Chain $chain): GateResult
     {
         return $understood !== null && ! $arrives->mayBeAmong($understood)
             ? GateResult::fail(GateName::Signalling, Message::of('signalling.cannot_arrive', vehicle: $chain->vehicle->name, car: Signalling::list($understood)))

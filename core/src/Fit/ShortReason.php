@@ -7,7 +7,7 @@ namespace Harmozon\Core\Fit;
 use Harmozon\Core\Words\Message;
 
 /** Why an answer is what it is, in about five words: for a row on a phone, beside the car. */
-final class Brief
+final class ShortReason
 {
     public static function of(ChainAnswer $answer): Message
     {

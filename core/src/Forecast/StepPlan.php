@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Forecast;
 
 /** How a session is walked through. */
-final readonly class Pace
+final readonly class StepPlan
 {
     /**
      * @param  float  $stepS  longest step; steps end at its multiples

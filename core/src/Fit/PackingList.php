@@ -7,7 +7,7 @@ namespace Harmozon\Core\Fit;
 use Harmozon\Core\Equipment\Adapter;
 
 /** What a journey takes along: the adapters that its best answers go through. */
-final class Packing
+final class PackingList
 {
     /**
      * @param  iterable<Answer>  $answers  every car at every stop

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Forecast;
 
 /** When a walk passes each multiple of 5 %, its end, and one step beyond; and what every 5 % took. */
-final class Fives
+final class FivePercentMarks
 {
     private const SAME_SOC = 1e-6;
 
@@ -52,16 +52,16 @@ final class Fives
         }
     }
 
-    /** @return list<Marginal> from every multiple of 5 % below the end, and from the end on */
+    /** @return list<NextFivePercent> from every multiple of 5 % below the end, and from the end on */
     public function marginal(): array
     {
         $marginal = [];
         foreach (array_unique([...array_filter($this->multiples(), fn (float $s): bool => $s < $this->endSoc), $this->endSoc]) as $soc) {
             $from = $this->passed[self::key($soc)] ?? null;
-            $to = $this->passed[self::key(min($soc + Marginal::STEP_PERCENT, 100.0))] ?? null;
+            $to = $this->passed[self::key(min($soc + NextFivePercent::STEP_PERCENT, 100.0))] ?? null;
             if ($from !== null && $to !== null && $to['soc'] > $from['soc']) {
-                $share = Marginal::STEP_PERCENT / ($to['soc'] - $from['soc']);
-                $marginal[] = new Marginal($soc, ($to['s'] - $from['s']) / 60 * $share, ($to['kwh'] - $from['kwh']) * $share);
+                $share = NextFivePercent::STEP_PERCENT / ($to['soc'] - $from['soc']);
+                $marginal[] = new NextFivePercent($soc, ($to['s'] - $from['s']) / 60 * $share, ($to['kwh'] - $from['kwh']) * $share);
             }
         }
 
@@ -72,7 +72,7 @@ final class Fives
     private function multiples(): array
     {
         $multiples = [];
-        for ($soc = Marginal::STEP_PERCENT * ceil($this->fromSoc / Marginal::STEP_PERCENT); $soc <= $this->lastSoc; $soc += Marginal::STEP_PERCENT) {
+        for ($soc = NextFivePercent::STEP_PERCENT * ceil($this->fromSoc / NextFivePercent::STEP_PERCENT); $soc <= $this->lastSoc; $soc += NextFivePercent::STEP_PERCENT) {
             $multiples[] = $soc;
         }
 

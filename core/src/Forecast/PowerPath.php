@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Forecast;
 
 /** How power and charge go on from one moment while one limit binds: exact, whatever the time. */
-final readonly class Path
+final readonly class PowerPath
 {
     /** Exponents below this are as good as 0. */
     private const TINY = 1e-12;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Fit;
 
 /** What a vehicle would take from an ideal station, in the same conditions. */
-final readonly class Ideal
+final readonly class IdealPower
 {
     /**
      * @param  float|null  $kw  null when nothing of it is known

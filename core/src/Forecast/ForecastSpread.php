@@ -7,18 +7,18 @@ namespace Harmozon\Core\Forecast;
 use Brick\Math\BigDecimal;
 use Harmozon\Core\Chain\Assumed;
 use Harmozon\Core\Chain\Conditions;
-use Harmozon\Core\Fit\Band;
 use Harmozon\Core\Fit\ChainAnswer;
-use Harmozon\Core\Fit\Corner;
+use Harmozon\Core\Fit\SpreadBound;
+use Harmozon\Core\Fit\UncertaintyBand;
 
 /** Between what a forecast lies that rests on facts nobody has read, and which of them matters most. */
-final readonly class Spread
+final readonly class ForecastSpread
 {
     /**
      * @param  array{string, string}|null  $amounts  least and most, decimal; null where there is no price, or not all of it was read
-     * @param  list<Doubt>  $doubts  the one that narrows the minutes most first
+     * @param  list<OpenFact>  $doubts  the one that narrows the minutes most first
      */
-    private function __construct(public Band $minutes, public Band $peakKw, public Band $plugKwh, public ?array $amounts, public array $doubts)
+    private function __construct(public UncertaintyBand $minutes, public UncertaintyBand $peakKw, public UncertaintyBand $plugKwh, public ?array $amounts, public array $doubts)
     {
     }
 
@@ -31,16 +31,16 @@ final readonly class Spread
         }
         [$slow, $fast] = self::ends($forecast, $assumed, $conditions);
         $minutes = self::minutes($forecast, $slow, $fast);
-        $doubts = array_map(static fn (Assumed $a): Doubt => new Doubt($a, self::minutes(
+        $doubts = array_map(static fn (Assumed $a): OpenFact => new OpenFact($a, self::minutes(
             $forecast, ...self::ends($forecast, array_values(array_filter($assumed, static fn (Assumed $other): bool => $other !== $a)), $conditions),
         )), $assumed);
         // Equals stay in the order of the chain.
-        usort($doubts, static fn (Doubt $a, Doubt $b): int => $a->minutesOnceRead->width() <=> $b->minutesOnceRead->width());
+        usort($doubts, static fn (OpenFact $a, OpenFact $b): int => $a->minutesOnceRead->width() <=> $b->minutesOnceRead->width());
 
         return new self(
             $minutes,
-            Band::around($forecast->totals->peakKw, $slow->totals->peakKw, $fast->totals->peakKw),
-            Band::around($forecast->totals->plugKwh, $slow->totals->plugKwh, $fast->totals->plugKwh),
+            UncertaintyBand::around($forecast->totals->peakKw, $slow->totals->peakKw, $fast->totals->peakKw),
+            UncertaintyBand::around($forecast->totals->plugKwh, $slow->totals->plugKwh, $fast->totals->plugKwh),
             self::amounts([$forecast, $slow, $fast], $conditions),
             $doubts,
         );
@@ -62,12 +62,12 @@ final readonly class Spread
             return $end->isGiven() ? $end : $forecast;
         };
 
-        return [$given(Corner::slow($forecast->answer, $assumed)), $given(Corner::fast($forecast->answer, $assumed))];
+        return [$given(SpreadBound::slow($forecast->answer, $assumed)), $given(SpreadBound::fast($forecast->answer, $assumed))];
     }
 
-    private static function minutes(Forecast ...$forecasts): Band
+    private static function minutes(Forecast ...$forecasts): UncertaintyBand
     {
-        return Band::around(...array_map(static fn (Forecast $f): float => $f->totals->minutes ?? 0.0, array_values($forecasts)));
+        return UncertaintyBand::around(...array_map(static fn (Forecast $f): float => $f->totals->minutes ?? 0.0, array_values($forecasts)));
     }
 
     /**

@@ -11,7 +11,7 @@ use Harmozon\Core\Power\LimitSet;
 use Harmozon\Core\Words\Message;
 
 /** Adds up the steps of a session: totals up to the target, and the minutes of every 5 % up to one step beyond it. */
-final class Tally
+final class StepTotals
 {
     private const SAME_SOC = 1e-6;
 
@@ -38,14 +38,14 @@ final class Tally
 
     /**
      * @param  list<HeatLink>  $heat
-     * @param  Fives|null  $fives  null when nobody asks what 5 % take
+     * @param  FivePercentMarks|null  $fives  null when nobody asks what 5 % take
      * @param  float  $cabinKw  what heats or cools the cabin, from the car's side
      * @param  AdapterWatch|null  $adapterWatch  null when nobody asks from when on an adapter would be passed
      */
     public function __construct(
         private readonly array $heat,
         private readonly float $endSoc,
-        private readonly ?Fives $fives,
+        private readonly ?FivePercentMarks $fives,
         ?float $nextStopKw,
         private readonly ?AdapterWatch $adapterWatch = null,
         private readonly float $cabinKw = 0.0,

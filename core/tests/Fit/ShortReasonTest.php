@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Tests\Fit;
 
-use Harmozon\Core\Fit\Brief;
+use Harmozon\Core\Fit\ShortReason;
 use Harmozon\Core\Tests\Cases;
 use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-final class BriefTest extends TestCase
+final class ShortReasonTest extends TestCase
 {
     /** @param  array<string, mixed>  $file */
     #[DataProvider('answers')]
     public function test_why_in_about_five_words(array $file, string $said): void
     {
-        self::assertSame($said, Say::it(Brief::of(Cases::answer($file)->best)));
+        self::assertSame($said, Say::it(ShortReason::of(Cases::answer($file)->best)));
     }
 
     /** @return iterable<string, array{array<string, mixed>, string}> */

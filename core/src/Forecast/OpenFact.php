@@ -5,23 +5,23 @@ declare(strict_types=1);
 namespace Harmozon\Core\Forecast;
 
 use Harmozon\Core\Chain\Assumed;
-use Harmozon\Core\Fit\Band;
+use Harmozon\Core\Fit\UncertaintyBand;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
 /** A fact that a forecast rests on although nobody has read it, and what reading it would do. */
-final readonly class Doubt
+final readonly class OpenFact
 {
     /** It is worth telling what reading a fact would do if it leaves less than this share of the spread. */
     private const WORTH = 0.9;
 
-    /** @param  Band  $minutesOnceRead  between what the minutes would lie then, if its value turned out as it stands */
-    public function __construct(public Assumed $assumed, public Band $minutesOnceRead)
+    /** @param  UncertaintyBand  $minutesOnceRead  between what the minutes would lie then, if its value turned out as it stands */
+    public function __construct(public Assumed $assumed, public UncertaintyBand $minutesOnceRead)
     {
     }
 
     /** What reading it would do for the minutes. */
-    public function message(Band $now): Message
+    public function message(UncertaintyBand $now): Message
     {
         $fact = $this->assumed->unread->fact();
         if ($this->minutesOnceRead->width() >= self::WORTH * $now->width()) {
@@ -33,7 +33,7 @@ final readonly class Doubt
         return Message::of('doubt.narrows', fact: $fact, now: self::span($now), then: $then);
     }
 
-    private static function span(Band $minutes): Message
+    private static function span(UncertaintyBand $minutes): Message
     {
         return Message::of('doubt.span', low: Amount::count((int) round($minutes->low)), high: Amount::minutes(round($minutes->high)));
     }

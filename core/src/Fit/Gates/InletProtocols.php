@@ -8,7 +8,7 @@ use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Equipment\Signalling;
 
 /** Which languages come through to the inlet, after any translation on the way. */
-final readonly class Arrival
+final readonly class InletProtocols
 {
     /**
      * @param  list<Signalling>|null  $spoken  null when the station's languages are not known

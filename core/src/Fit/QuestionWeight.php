@@ -11,7 +11,7 @@ use Harmozon\Core\Chain\Fact;
 use Harmozon\Core\Chain\Unread;
 
 /** What an answer about a new car would settle: at how many kinds of charger it decides, and at how many it narrows the power. */
-final readonly class Narrowing
+final readonly class QuestionWeight
 {
     /** A pair that cannot be told at all counts for more than one whose kW are only wide. */
     private const OPEN = 10;

@@ -6,12 +6,12 @@ namespace Harmozon\Core\Tests\Fit;
 
 use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Fit\Answer;
-use Harmozon\Core\Fit\Packing;
+use Harmozon\Core\Fit\PackingList;
 use Harmozon\Core\Tests\Cases;
 use PHPUnit\Framework\TestCase;
 
 /** What to take along on a journey. */
-final class PackingTest extends TestCase
+final class PackingListTest extends TestCase
 {
     private const KIT = [
         ['id' => 'spare', 'input' => 'ccs2'], ['id' => 'ac', 'input' => 'j3400', 'output' => 'type1', 'current' => 'ac'], ['id' => 'dc'],
@@ -46,7 +46,7 @@ final class PackingTest extends TestCase
      */
     private static function packed(array $stops): array
     {
-        return array_map(static fn (Adapter $a): string => $a->id, Packing::of($stops, Cases::read(Cases::file(adapters: self::KIT))->adapters));
+        return array_map(static fn (Adapter $a): string => $a->id, PackingList::of($stops, Cases::read(Cases::file(adapters: self::KIT))->adapters));
     }
 
     /**

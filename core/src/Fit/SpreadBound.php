@@ -20,7 +20,7 @@ use Harmozon\Core\Power\PeakFinder;
  * the way to the station's volts and the end of the session stay those of the answer. Since a higher figure never charges
  * slower, whatever lies within the spreads lies between the two corners.
  */
-final class Corner
+final class SpreadBound
 {
     /** @param  list<Assumed>  $assumed */
     public static function slow(ChainAnswer $answer, array $assumed): ChainAnswer
@@ -50,7 +50,7 @@ final class Corner
     }
 
     /** Between what the peak lies; null where nothing of it is assumed, or nothing is known. */
-    public static function peakKw(ChainAnswer $answer): ?Band
+    public static function peakKw(ChainAnswer $answer): ?UncertaintyBand
     {
         $assumed = Assumed::ofPower($answer->chain);
         if ($assumed === [] || ! $answer->outcome->mayFlow()) {
@@ -62,7 +62,7 @@ final class Corner
         $ends = [$answer->peak?->kw, self::slow($answer, $assumed)->peak?->kw, self::fast($answer, $assumed)->peak?->kw];
         $known = array_values(array_filter($ends, static fn (?float $kw): bool => $kw !== null));
 
-        return $known === [] ? null : Band::around(...$known);
+        return $known === [] ? null : UncertaintyBand::around(...$known);
     }
 
     /** What the car alone would take at the upper end of what its figures may be; null where nothing is known. */
@@ -88,7 +88,7 @@ final class Corner
      *
      * @param  list<Assumed>  $assumed
      */
-    private static function overUnreadVolts(ChainAnswer $answer, array $assumed): ?Band
+    private static function overUnreadVolts(ChainAnswer $answer, array $assumed): ?UncertaintyBand
     {
         $volts = Assumed::packVolts($answer->chain)?->origin;
         if (! $volts?->low instanceof Curve || ! $volts->high instanceof Curve) {
@@ -103,7 +103,7 @@ final class Corner
             $kw[] = self::bestKw($fast->of(vehicle: $touching), $answer);
         }
 
-        return Band::around(...$kw);
+        return UncertaintyBand::around(...$kw);
     }
 
     private static function bestKw(Chain $chain, ChainAnswer $answer): float

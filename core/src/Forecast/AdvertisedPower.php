@@ -17,7 +17,7 @@ use Harmozon\Core\Power\Limits;
 use Harmozon\Core\Power\PeakFinder;
 
 /** The number on a station's sticker against what its plate gives at the volts of a pack. */
-final readonly class Sticker
+final readonly class AdvertisedPower
 {
     /** Pack voltages of the strip: from a small 400 V-class pack to an 800 V-class one. */
     public const VOLTS = [300.0, 350.0, 400.0, 600.0, 700.0, 800.0];

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Forecast;
 
 /** What 5 % more would take, from one state of charge on. */
-final readonly class Marginal
+final readonly class NextFivePercent
 {
     public const STEP_PERCENT = 5.0;
 
