@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Equipment;
 
 use Harmozon\Core\Equipment\Adapter;
-use Harmozon\Core\Equipment\Remembered;
+use Harmozon\Core\Equipment\PastTrouble;
 
 /** What earlier sessions of the garage have to say to the next one. */
 interface Experience
 {
-    /** @return array<string, Remembered> what went wrong and was not lifted, by outlet id */
+    /** @return array<string, PastTrouble> what went wrong and was not lifted, by outlet id */
     public function remembered(): array;
 
     /**

@@ -11,10 +11,10 @@ use Harmozon\Core\Case\NewCar;
 use Harmozon\Core\Catalogue\CarKinds;
 use Harmozon\Core\Catalogue\CarQuestion;
 use Harmozon\Core\Catalogue\Catalogue;
-use Harmozon\Core\Catalogue\FoundBy;
 use Harmozon\Core\Catalogue\OnboardCharger;
 use Harmozon\Core\Catalogue\PackClass;
 use Harmozon\Core\Catalogue\Region;
+use Harmozon\Core\Catalogue\SearchWords;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Equipment\Vehicle;
@@ -99,7 +99,7 @@ final class NewCarDraft
             return [
                 'row' => [
                     'name' => $kind->name,
-                    'found_by' => $this->voice->paragraph(FoundBy::outlet($outlet)),
+                    'found_by' => $this->voice->paragraph(SearchWords::outlet($outlet)),
                     'group' => $this->kinds->groupOf($kind),
                     'here' => $this->kinds->isIn($kind, $region),
                     'by_adapter' => $answer->best->outcome === Outcome::NoJoint && $buying->answer($outlet, $car)->best->outcome->mayFlow(),

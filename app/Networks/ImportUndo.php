@@ -10,7 +10,7 @@ use App\Models\NetworkImport;
 use App\Models\Outlet;
 use App\Models\Place;
 use Harmozon\Core\Json\Node;
-use Harmozon\Core\Ocpi\Merge;
+use Harmozon\Core\Ocpi\PlateMerge;
 use Illuminate\Support\Facades\DB;
 
 /** Takes an import back as a whole. What somebody has written on a piece since stays, and is named. */
@@ -71,7 +71,7 @@ final class ImportUndo
         if ($piece->trashed() && ($after['aside'] ?? false) === true && ($before['aside'] ?? false) === false) {
             $piece->restore();
         }
-        [$merged, $figures] = Merge::of(self::figures(PieceState::of($piece)), self::figures($after), self::figures($before));
+        [$merged, $figures] = PlateMerge::of(self::figures(PieceState::of($piece)), self::figures($after), self::figures($before));
         $name = is_string($merged['name'] ?? null) ? $merged['name'] : $piece->name;
         unset($merged['name']);
         $piece->update([
@@ -92,7 +92,7 @@ final class ImportUndo
      */
     private static function isUntouched(Place|Outlet $piece, array $after, array $gone): bool
     {
-        return Merge::isSame(self::figures(PieceState::of($piece)), self::figures($after))
+        return PlateMerge::isSame(self::figures(PieceState::of($piece)), self::figures($after))
             && ($piece instanceof Outlet || Outlet::query()->where('place_id', $piece->id)->pluck('id')->every(static fn (mixed $id): bool => $gone[Outlet::class][$id] ?? false));
     }
 

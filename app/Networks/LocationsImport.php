@@ -14,13 +14,13 @@ use Harmozon\Core\Case\FactDays;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Json\Node;
 use Harmozon\Core\Ocpi\ChangeKind;
-use Harmozon\Core\Ocpi\Difference;
 use Harmozon\Core\Ocpi\FileOutlet;
 use Harmozon\Core\Ocpi\FilePlace;
 use Harmozon\Core\Ocpi\KnownOutlet;
 use Harmozon\Core\Ocpi\LocationsFile;
-use Harmozon\Core\Ocpi\Merge;
 use Harmozon\Core\Ocpi\OutletChange;
+use Harmozon\Core\Ocpi\PlaceDifference;
+use Harmozon\Core\Ocpi\PlateMerge;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 use Illuminate\Database\Eloquent\Collection;
@@ -61,7 +61,7 @@ final class LocationsImport
             $here = $place === null ? [] : $outlets[$place->id] ?? [];
             $wasNamed = $place->origin['name'] ?? $one->name;
 
-            return new PlacePlan($one, $place, $place !== null && ($place->name !== $wasNamed || $wasNamed === $one->name) ? $place->name : $one->name, Difference::of($one, array_map(self::known(...), array_values($here))), $here);
+            return new PlacePlan($one, $place, $place !== null && ($place->name !== $wasNamed || $wasNamed === $one->name) ? $place->name : $one->name, PlaceDifference::of($one, array_map(self::known(...), array_values($here))), $here);
         }, $file->places);
 
         return array_values(array_filter($plans, static fn (PlacePlan $p): bool => ! $p->isLeftOut()));
@@ -183,7 +183,7 @@ final class LocationsImport
         if ($place === null) {
             $place = Place::query()->create(['name' => $plan->name, 'origin' => $origin, 'position' => ++$position, 'version' => 1]);
             $this->step(PieceKind::Places, null, $place);
-        } elseif (($place->origin !== null || $place->ulid !== $plan->file->id) && (! Merge::isSame($place->origin, $origin) || $place->name !== $plan->name)) {
+        } elseif (($place->origin !== null || $place->ulid !== $plan->file->id) && (! PlateMerge::isSame($place->origin, $origin) || $place->name !== $plan->name)) {
             $before = PieceState::of($place);
             $place->update(['origin' => $origin, ...($place->name === $plan->name ? [] : ['name' => $plan->name, 'version' => $place->version + 1])]);
             $this->step(PieceKind::Places, $before, $place);
@@ -212,7 +212,7 @@ final class LocationsImport
         match (true) {
             $change->kind === ChangeKind::Gone => $outlet->delete(),
             $change->kind === ChangeKind::Changed => $outlet->update(['name' => $change->name, 'spec' => $this->plate($change), 'origin' => $origin, 'version' => $outlet->version + 1]),
-            $origin !== null && ! Merge::isSame($outlet->origin, $origin) => $outlet->update(['origin' => $origin]),
+            $origin !== null && ! PlateMerge::isSame($outlet->origin, $origin) => $outlet->update(['origin' => $origin]),
             default => $before = [],
         };
         if ($before !== []) {

@@ -9,7 +9,7 @@ use Harmozon\Core\Equipment\Coupler;
 use Harmozon\Core\Equipment\UnknownCoupler;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Json\Node;
-use Harmozon\Core\Ocpi\Assigned;
+use Harmozon\Core\Ocpi\AssignedTerms;
 use Harmozon\Core\Ocpi\EvseStatus;
 use Harmozon\Core\Ocpi\TermKind;
 use Harmozon\Core\Words\Amount;
@@ -24,9 +24,9 @@ final class NetworkTerms
     /** As in OCPI, and in the table. */
     private const LONGEST = 48;
 
-    public function known(): Assigned
+    public function known(): AssignedTerms
     {
-        $assigned = new Assigned;
+        $assigned = new AssignedTerms;
         foreach (NetworkTerm::query()->orderBy('id')->get() as $term) {
             $kind = TermKind::tryFrom($term->kind);
             $assigned = $kind === null ? $assigned : $assigned->with($kind, $term->theirs, $term->ours);
@@ -42,7 +42,7 @@ final class NetworkTerms
      *
      * @throws FieldError when ours is none of ours
      */
-    public function with(?string $json): Assigned
+    public function with(?string $json): AssignedTerms
     {
         $assigned = $this->known();
         foreach (self::typed($json) as [$kind, $theirs, $ours]) {
@@ -90,7 +90,7 @@ final class NetworkTerms
             throw $term->fail('ours', Message::of('field.required'));
         }
         try {
-            return $ours === Assigned::LEFT_OUT ? $ours : Coupler::of($ours)->id;
+            return $ours === AssignedTerms::LEFT_OUT ? $ours : Coupler::of($ours)->id;
         } catch (UnknownCoupler $e) {
             throw $term->fail('ours', $e->problem);
         }

@@ -8,7 +8,7 @@ use App\Equipment\Experience;
 use App\Garage\CurrentGarage;
 use App\Models\ChargeSession;
 use Harmozon\Core\Equipment\Adapter;
-use Harmozon\Core\Equipment\Remembered;
+use Harmozon\Core\Equipment\PastTrouble;
 use Harmozon\Core\Review\Memory\CarPace;
 use Harmozon\Core\Review\Memory\HeatLeft;
 use Harmozon\Core\Review\Memory\StallMemory;
@@ -38,7 +38,7 @@ final class LogMemory implements Experience
             ->map(static fn (\stdClass $row): Used => Used::fromArray(self::decoded($row->used)))->reverse()->all());
     }
 
-    /** @return array<string, Remembered> what went wrong and was not lifted, by outlet id */
+    /** @return array<string, PastTrouble> what went wrong and was not lifted, by outlet id */
     public function remembered(): array
     {
         $remembered = [];

@@ -8,7 +8,7 @@ use App\Models\ChargeSession;
 use App\Models\SessionEvent;
 use Harmozon\Core\Record\EventCode;
 use Harmozon\Core\Record\HandshakeTime;
-use Harmozon\Core\Steps\Tried;
+use Harmozon\Core\Steps\AttemptedRemedy;
 use Harmozon\Core\Words\Voice;
 
 /** What happened during a session, in words of the API. */
@@ -40,7 +40,7 @@ final class SessionEvents
     /** As a person reads it: what was tried has codes of ours in it, everything else was typed. */
     private function detail(SessionEvent $event): ?string
     {
-        $tried = $event->code === EventCode::FailedStart && $event->detail !== null ? Tried::words($event->detail) : null;
+        $tried = $event->code === EventCode::FailedStart && $event->detail !== null ? AttemptedRemedy::words($event->detail) : null;
 
         return $tried === null ? $event->detail : $this->voice->say($tried);
     }

@@ -20,8 +20,8 @@ use App\Models\Tour;
 use App\Models\Vehicle;
 use Harmozon\Core\Answers\TermsWriter;
 use Harmozon\Core\Case\PlateWriter;
-use Harmozon\Core\Catalogue\FoundBy;
 use Harmozon\Core\Catalogue\Region;
+use Harmozon\Core\Catalogue\SearchWords;
 use Harmozon\Core\Chain\UnreadFacts;
 use Harmozon\Core\Words\Voice;
 use Illuminate\Http\JsonResponse;
@@ -58,17 +58,17 @@ final class GarageController extends Controller
             $outlet = $crate->outlet($row);
             $lines[$row->ulid] = $plates->outlet($outlet);
             $unread[$row->ulid] = UnreadFacts::ofOutlet($outlet);
-            $foundBy[$row->ulid] = $voice->paragraph(FoundBy::outlet($outlet));
+            $foundBy[$row->ulid] = $voice->paragraph(SearchWords::outlet($outlet));
         }
         foreach (Vehicle::inOrder() as $row) {
             $vehicle = $crate->vehicle($row);
             $unread[$row->ulid] = UnreadFacts::ofVehicle($vehicle);
-            $foundBy[$row->ulid] = $voice->paragraph(FoundBy::vehicle($vehicle));
+            $foundBy[$row->ulid] = $voice->paragraph(SearchWords::vehicle($vehicle));
         }
         foreach (Adapter::inOrder() as $row) {
             $adapter = $crate->adapter($row);
             $unread[$row->ulid] = UnreadFacts::ofAdapter($adapter);
-            $foundBy[$row->ulid] = $voice->paragraph(FoundBy::adapter($adapter));
+            $foundBy[$row->ulid] = $voice->paragraph(SearchWords::adapter($adapter));
         }
 
         return response()->json(['outlets' => (object) $lines, 'unread' => (object) $unread, 'found_by' => (object) $foundBy]);

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Answers;
 
-use Harmozon\Core\Chain\Assumed;
-use Harmozon\Core\Chain\Unread;
+use Harmozon\Core\Chain\AssumedFact;
+use Harmozon\Core\Chain\UnreadFact;
 use Harmozon\Core\Fit\Answer;
 use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Fit\Change;
@@ -174,13 +174,13 @@ final readonly class FitWriter
     }
 
     /** @return array<string, mixed> a fact that nobody has read, and where what stands for it comes from */
-    public function assumed(Assumed $assumed): array
+    public function assumed(AssumedFact $assumed): array
     {
         return [...$this->ask($assumed->unread), 'origin' => $assumed->origin->origin->value, 'on' => $assumed->origin->on];
     }
 
     /** @return array{fact: string, code: string, where: string, piece: string, path: string, kind: string} */
-    public function ask(Unread $unread): array
+    public function ask(UnreadFact $unread): array
     {
         return ['fact' => $this->voice->say($unread->fact()), 'code' => $unread->fact()->code, 'where' => $this->voice->say($unread->where()), 'piece' => $unread->piece, 'path' => $unread->path, 'kind' => $unread->asked->kind()->value];
     }

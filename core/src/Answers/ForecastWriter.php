@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Answers;
 
-use Harmozon\Core\Chain\Assumed;
+use Harmozon\Core\Chain\AssumedFact;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Equipment\Vehicle;
 use Harmozon\Core\Forecast\AdapterPassed;
@@ -255,7 +255,7 @@ final readonly class ForecastWriter
             'outcome' => $forecast->answer->outcome->value,
             'title' => $this->voice->begin($forecast->answer->word()),
             'minutes' => FitWriter::rounded($forecast->totals->minutes),
-            'about' => $forecast->isGiven() && Assumed::ofSession($forecast->answer->chain) !== [],
+            'about' => $forecast->isGiven() && AssumedFact::ofSession($forecast->answer->chain) !== [],
             'plug_kwh' => round($forecast->totals->plugKwh, 1),
             'peak_kw' => round($forecast->totals->peakKw, 1),
             'soc_end' => round($forecast->totals->socEnd, 1),

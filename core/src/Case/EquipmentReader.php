@@ -9,6 +9,7 @@ use Harmozon\Core\Equipment\Access;
 use Harmozon\Core\Equipment\AccessKind;
 use Harmozon\Core\Equipment\AcSide;
 use Harmozon\Core\Equipment\Adapter;
+use Harmozon\Core\Equipment\AdapterConversion;
 use Harmozon\Core\Equipment\AdapterHandling;
 use Harmozon\Core\Equipment\AdapterRating;
 use Harmozon\Core\Equipment\AdapterTrust;
@@ -32,7 +33,6 @@ use Harmozon\Core\Equipment\OutletGroup;
 use Harmozon\Core\Equipment\OutletRating;
 use Harmozon\Core\Equipment\OutletSite;
 use Harmozon\Core\Equipment\Pack;
-use Harmozon\Core\Equipment\Passage;
 use Harmozon\Core\Equipment\Plate;
 use Harmozon\Core\Equipment\PortCorner;
 use Harmozon\Core\Equipment\Retrofit;
@@ -126,7 +126,7 @@ final class EquipmentReader
             name: $node->textOrNull('name') ?? $id,
             input: $this->coupler($node, 'input'),
             output: $this->coupler($node, 'output'),
-            passes: new Passage($node->choice('current', CurrentKind::class), $translates === null ? null : self::translation($translates)),
+            passes: new AdapterConversion($node->choice('current', CurrentKind::class), $translates === null ? null : self::translation($translates)),
             rating: new AdapterRating(
                 plate: $this->plate($node->objectOrNull('plate') ?? Node::of([], $node->at('plate'))),
                 derateC: $node->number('derate_c', Range::celsius()),

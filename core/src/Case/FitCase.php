@@ -8,7 +8,7 @@ use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Equipment\Outlet;
-use Harmozon\Core\Equipment\Remembered;
+use Harmozon\Core\Equipment\PastTrouble;
 use Harmozon\Core\Equipment\Vehicle;
 use Harmozon\Core\Fit\AdapterPolicy;
 use Harmozon\Core\Fit\ChangeFinder;
@@ -47,7 +47,7 @@ final readonly class FitCase
         return array_map(static fn (string $id): Adapter => $known[$id] ?? throw FieldError::at('adapters', Message::of('field.not_in_case', id: $id)), $ids);
     }
 
-    /** @param  array<string, Remembered>  $remembered  what earlier sessions found wrong, by outlet id */
+    /** @param  array<string, PastTrouble>  $remembered  what earlier sessions found wrong, by outlet id */
     public function remembering(array $remembered): self
     {
         return new self($this->vehicle, $this->adapters, $this->outlet, $this->policy, $this->conditions->remembering($remembered));

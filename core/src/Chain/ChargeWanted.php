@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Chain;
 
-use Harmozon\Core\Equipment\Alterable;
+use Harmozon\Core\Equipment\CopyWithChanges;
 use Harmozon\Core\Equipment\Vehicle;
 
 /** From where to where the battery is to be charged (%), or how far the car is to get. */
 final readonly class ChargeWanted
 {
-    use Alterable;
+    use CopyWithChanges;
 
     public const DEFAULT_SOC_FROM = 10.0;
 

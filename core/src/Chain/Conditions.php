@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Chain;
 
-use Harmozon\Core\Equipment\Alterable;
+use Harmozon\Core\Equipment\CopyWithChanges;
 use Harmozon\Core\Equipment\NetworkSetUp;
-use Harmozon\Core\Equipment\Remembered;
+use Harmozon\Core\Equipment\PastTrouble;
 use Harmozon\Core\Equipment\Vehicle;
 
 /** The charge that is wanted and the circumstances it happens in. */
 final readonly class Conditions
 {
-    use Alterable;
+    use CopyWithChanges;
 
     /**
      * @param  float|null  $ambientC  null when not known
-     * @param  array<string, Remembered>  $remembered  what earlier sessions found wrong, by outlet id
+     * @param  array<string, PastTrouble>  $remembered  what earlier sessions found wrong, by outlet id
      */
     public function __construct(
         public ChargeWanted $charge = new ChargeWanted,
@@ -75,7 +75,7 @@ final readonly class Conditions
         return $this->with(visit: $this->visit->setUp($networks));
     }
 
-    /** @param  array<string, Remembered>  $remembered */
+    /** @param  array<string, PastTrouble>  $remembered */
     public function remembering(array $remembered): self
     {
         return $this->with(remembered: $remembered);

@@ -17,7 +17,7 @@ final readonly class VoltagePlan
     /**
      * @param  Curve|null  $plugV  volts at the plug over state of charge; null when there is no session or they are unknown
      * @param  float|null  $ceilingAtSoc  where the pack meets the station's ceiling; null when it does not
-     * @param  list<Unread>  $missing
+     * @param  list<UnreadFact>  $missing
      * @param  array{float, float}|null  $possibleV  the least and the most that the highest volts of a session can be, whatever the missing facts are; null: as `plugV` says
      */
     private function __construct(
@@ -32,7 +32,7 @@ final readonly class VoltagePlan
     }
 
     /**
-     * @param  list<Unread>  $missing
+     * @param  list<UnreadFact>  $missing
      * @param  array{float, float}|null  $possibleV
      */
     public static function session(VoltageMode $mode, Curve $plugV, ?float $ceilingAtSoc = null, ?BoostConverter $converter = null, array $missing = [], ?array $possibleV = null): self
@@ -46,7 +46,7 @@ final readonly class VoltagePlan
     }
 
     /**
-     * @param  non-empty-list<Unread>  $missing
+     * @param  non-empty-list<UnreadFact>  $missing
      * @param  array{float, float}  $possibleV  of the sessions that the missing facts leave possible
      * @param  Curve|null  $plugV  the volts the plug would see if the missing facts turn out well
      */

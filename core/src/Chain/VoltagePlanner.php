@@ -45,16 +45,16 @@ final class VoltagePlanner
             return VoltagePlan::fails(Message::of('voltage.no_ac_side'));
         }
         $phases = [
-            ...($chain->outlet->feed->supply?->phases === null ? [Unread::of(Fact::SupplyPhases, $chain)] : []),
-            ...($side->phases === null ? [Unread::of(Fact::AcPhases, $chain)] : []),
+            ...($chain->outlet->feed->supply?->phases === null ? [UnreadFact::of(Fact::SupplyPhases, $chain)] : []),
+            ...($side->phases === null ? [UnreadFact::of(Fact::AcPhases, $chain)] : []),
         ];
-        $least = $side->minV === null ? [Unread::of(Fact::AcMinV, $chain)] : [];
+        $least = $side->minV === null ? [UnreadFact::of(Fact::AcMinV, $chain)] : [];
         if ($volts === null) {
-            return VoltagePlan::unknown([Unread::of(Fact::SupplyV, $chain), ...$least, ...$phases], [$side->isMinVByStandard ? 0.0 : $side->minV ?? 0.0, INF]);
+            return VoltagePlan::unknown([UnreadFact::of(Fact::SupplyV, $chain), ...$least, ...$phases], [$side->isMinVByStandard ? 0.0 : $side->minV ?? 0.0, INF]);
         }
         if ($side->minV !== null && $volts < $side->minV && $side->isMinVByStandard) {
             // A charger may take less than its standard asks for.
-            $least = [Unread::of(Fact::AcMinV, $chain)];
+            $least = [UnreadFact::of(Fact::AcMinV, $chain)];
         } elseif ($side->minV !== null && $volts < $side->minV) {
             return VoltagePlan::fails(Message::of('voltage.supply_low', supply: Amount::volts($volts), starts: Amount::volts($side->minV)));
         }
@@ -71,7 +71,7 @@ final class VoltagePlanner
         $pack = $chain->vehicle->pack->voltageBySoc;
         $max = $chain->outlet->rating->maxV;
         if ($pack === null) {
-            return [VoltagePlan::unknown([Unread::of(Fact::PackV, $chain), ...$this->unreadWindow($chain)], [$chain->outlet->rating->minV ?? 0.0, $max ?? INF])];
+            return [VoltagePlan::unknown([UnreadFact::of(Fact::PackV, $chain), ...$this->unreadWindow($chain)], [$chain->outlet->rating->minV ?? 0.0, $max ?? INF])];
         }
         if ($max === null) {
             return [$this->belowUnreadCeiling($pack, $chain, $conditions)];
@@ -82,12 +82,12 @@ final class VoltagePlanner
             : $this->aboveCeiling($pack, $chain, $max, $conditions);
     }
 
-    /** @return list<Unread> ends of the station's window that nobody has read */
+    /** @return list<UnreadFact> ends of the station's window that nobody has read */
     private function unreadWindow(Chain $chain): array
     {
         return [
-            ...($chain->outlet->rating->maxV === null ? [Unread::of(Fact::StationMaxV, $chain)] : []),
-            ...($chain->outlet->rating->minV === null ? [Unread::of(Fact::StationMinV, $chain)] : []),
+            ...($chain->outlet->rating->maxV === null ? [UnreadFact::of(Fact::StationMaxV, $chain)] : []),
+            ...($chain->outlet->rating->minV === null ? [UnreadFact::of(Fact::StationMinV, $chain)] : []),
         ];
     }
 
@@ -108,7 +108,7 @@ final class VoltagePlanner
             $least = min($least, $half);
         }
 
-        return VoltagePlan::unknown([Unread::of(Fact::StationMaxV, $chain), ...($min === null ? [Unread::of(Fact::StationMinV, $chain)] : [])], [$least, $pack->highestBetween($conditions->charge->socFrom, $conditions->charge->socTo)], $pack);
+        return VoltagePlan::unknown([UnreadFact::of(Fact::StationMaxV, $chain), ...($min === null ? [UnreadFact::of(Fact::StationMinV, $chain)] : [])], [$least, $pack->highestBetween($conditions->charge->socFrom, $conditions->charge->socTo)], $pack);
     }
 
     /** The plug follows the pack (or half of it), from the station's floor up to its ceiling. */
@@ -124,7 +124,7 @@ final class VoltagePlanner
             $mode,
             $plugV,
             $plugV->firstAbove($max, $conditions->charge->socFrom, $conditions->charge->socTo),
-            missing: $min === null ? [Unread::of(Fact::StationMinV, $chain)] : [],
+            missing: $min === null ? [UnreadFact::of(Fact::StationMinV, $chain)] : [],
         );
     }
 
@@ -148,7 +148,7 @@ final class VoltagePlanner
             $stepped?->mayRun() === true => $stepped,
             // Whether the pack splits or not, nothing comes of it.
             ! $split->mayRun() => $stepped ?? $split,
-            default => VoltagePlan::unknown([Unread::of(Fact::SplitPack, $chain), ...$split->missing], $split->highestV($conditions) ?? [0.0, INF], $half),
+            default => VoltagePlan::unknown([UnreadFact::of(Fact::SplitPack, $chain), ...$split->missing], $split->highestV($conditions) ?? [0.0, INF], $half),
         }];
     }
 
@@ -165,8 +165,8 @@ final class VoltagePlanner
             Curve::level($plugV),
             converter: $converter,
             missing: [
-                ...($converter->inputV === null ? [Unread::of(Fact::ConverterV, $chain)] : []),
-                ...($min === null ? [Unread::of(Fact::StationMinV, $chain)] : []),
+                ...($converter->inputV === null ? [UnreadFact::of(Fact::ConverterV, $chain)] : []),
+                ...($min === null ? [UnreadFact::of(Fact::StationMinV, $chain)] : []),
             ],
             possibleV: $converter->inputV === null ? [$min ?? 0.0, $max] : null,
         );

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Equipment;
 /** The onboard charger behind an inlet: phases, amps per phase, kW at the plug, and its window of volts per phase. */
 final readonly class AcSide
 {
-    use Alterable;
+    use CopyWithChanges;
 
     /**
      * @param  bool  $isMinVByStandard  whether nobody has read the lowest volts: they are the least that a standard asks for

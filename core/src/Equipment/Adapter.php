@@ -10,14 +10,14 @@ namespace Harmozon\Core\Equipment;
  */
 final readonly class Adapter
 {
-    use Alterable;
+    use CopyWithChanges;
 
     public function __construct(
         public string $id,
         public string $name,
         public Coupler $input,
         public Coupler $output,
-        public Passage $passes,
+        public AdapterConversion $passes,
         public AdapterRating $rating,
         public AdapterTrust $trust = new AdapterTrust,
         public AdapterHandling $handling = new AdapterHandling,

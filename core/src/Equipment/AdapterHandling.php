@@ -7,7 +7,7 @@ namespace Harmozon\Core\Equipment;
 /** How an adapter is used, and what it costs. */
 final readonly class AdapterHandling
 {
-    use Alterable;
+    use CopyWithChanges;
 
     /**
      * @param  bool|null  $batteryOk  whether the battery of an active adapter is charged; null when not known

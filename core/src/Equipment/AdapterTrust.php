@@ -7,7 +7,7 @@ namespace Harmozon\Core\Equipment;
 /** Whether an adapter may be relied on. Null: nobody has looked. */
 final readonly class AdapterTrust
 {
-    use Alterable;
+    use CopyWithChanges;
 
     public function __construct(
         public ?Certification $certification = null,

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Equipment;
 /** The power electronics behind one or several stalls. */
 final readonly class Cabinet
 {
-    use Alterable;
+    use CopyWithChanges;
 
     public function __construct(
         public ?float $kw,

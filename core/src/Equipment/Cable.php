@@ -7,7 +7,7 @@ namespace Harmozon\Core\Equipment;
 /** The station's own cable: its reach, its amps, and whether a coolant keeps it cold. */
 final readonly class Cable
 {
-    use Alterable;
+    use CopyWithChanges;
 
     /** What a cooled connector carries without its coolant, unless its plate says so itself (IEC 62196-3: 200 A uncooled). */
     public const DRY_RATING_A = 200.0;

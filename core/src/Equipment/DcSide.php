@@ -7,7 +7,7 @@ namespace Harmozon\Core\Equipment;
 /** What an inlet can do with direct current. */
 final readonly class DcSide
 {
-    use Alterable;
+    use CopyWithChanges;
 
     /**
      * @param  list<Signalling>|null  $signalling  languages fitted; null when not known

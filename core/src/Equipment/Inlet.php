@@ -7,7 +7,7 @@ namespace Harmozon\Core\Equipment;
 /** The coupler on the vehicle, the corner it sits at, and what lies behind it. */
 final readonly class Inlet
 {
-    use Alterable;
+    use CopyWithChanges;
 
     public function __construct(
         public Coupler $coupler,

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Equipment;
 /** A connector or socket offered by a stall, with its own plate, its cabinet and what stands around it. */
 final readonly class Outlet
 {
-    use Alterable;
+    use CopyWithChanges;
 
     /** @param  array<string, FactOrigin>  $origins  where facts come from, by their path in the case file (`max_kw`) */
     public function __construct(

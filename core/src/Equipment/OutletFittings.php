@@ -7,7 +7,7 @@ namespace Harmozon\Core\Equipment;
 /** What hangs on an outlet: its cable, an adapter of its own, an extension lead. */
 final readonly class OutletFittings
 {
-    use Alterable;
+    use CopyWithChanges;
 
     public function __construct(
         public ?Cable $cable = null,

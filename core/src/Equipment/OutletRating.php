@@ -7,7 +7,7 @@ namespace Harmozon\Core\Equipment;
 /** What an outlet gives, and by which protocols. Null: not known. */
 final readonly class OutletRating
 {
-    use Alterable;
+    use CopyWithChanges;
 
     /**
      * @param  list<Signalling>|null  $signalling  protocols it uses

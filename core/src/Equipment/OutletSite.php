@@ -7,7 +7,7 @@ namespace Harmozon\Core\Equipment;
 /** The terms of the place an outlet stands at, and what is known of its stalls. */
 final readonly class OutletSite
 {
-    use Alterable;
+    use CopyWithChanges;
 
     /**
      * @param  string|null  $knownFault  what somebody found wrong; null when nothing is known

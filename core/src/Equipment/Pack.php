@@ -7,7 +7,7 @@ namespace Harmozon\Core\Equipment;
 /** The traction battery: usable energy, its voltage over state of charge, and the heater that warms it. */
 final readonly class Pack
 {
-    use Alterable;
+    use CopyWithChanges;
 
     /**
      * @param  float|null  $nominalV  as printed; null when not known

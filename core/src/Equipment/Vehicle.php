@@ -6,7 +6,7 @@ namespace Harmozon\Core\Equipment;
 
 final readonly class Vehicle
 {
-    use Alterable;
+    use CopyWithChanges;
 
     /**
      * @param  Curve|null  $chargeCurveKw  kW at the plug over state of charge, warm and unhindered

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Fit;
 
-use Harmozon\Core\Chain\Unread;
+use Harmozon\Core\Chain\UnreadFact;
 use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Equipment\AttachOrder;
 use Harmozon\Core\Equipment\CurrentKind;
@@ -69,7 +69,7 @@ final class Cautions
             $cautions[] = new Caution(CautionPlace::Screen, self::faultyStalls($chain->outlet));
         }
         if ($answer->limits !== null && $answer->limits->unread !== []) {
-            $cautions[] = new Caution(CautionPlace::Power, Message::of('caution.unread_power', facts: Unread::facts($answer->limits->unread), check: Unread::places($answer->limits->unread)));
+            $cautions[] = new Caution(CautionPlace::Power, Message::of('caution.unread_power', facts: UnreadFact::facts($answer->limits->unread), check: UnreadFact::places($answer->limits->unread)));
         }
         if ($answer->policyToo() !== null) {
             $cautions[] = new Caution(CautionPlace::Join, Message::of('caution.policy_too', reason: $answer->policyToo()));

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Fit;
 
-use Harmozon\Core\Chain\Assumed;
+use Harmozon\Core\Chain\AssumedFact;
 use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Chain\VoltagePlan;
@@ -123,10 +123,10 @@ final readonly class ChainAnswer
         return $this->peak === null ? null : OpenShare::of($this->chain, $this->peak->kw);
     }
 
-    /** @return list<Assumed> facts that nobody has read, and that its power rests on */
+    /** @return list<AssumedFact> facts that nobody has read, and that its power rests on */
     public function assumed(): array
     {
-        return $this->outcome->mayFlow() ? Assumed::ofPower($this->chain) : [];
+        return $this->outcome->mayFlow() ? AssumedFact::ofPower($this->chain) : [];
     }
 
     /** @return list<StandardFact> what counted as known by construction, and mattered */

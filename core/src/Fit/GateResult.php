@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Fit;
 
-use Harmozon\Core\Chain\Unread;
+use Harmozon\Core\Chain\UnreadFact;
 use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
 
@@ -20,7 +20,7 @@ final class GateResult
     /**
      * @param  Message|\Closure(): Message|null  $told  null for an unknown, whose missing facts are its reason
      * @param  list<Figure>|\Closure(): list<Figure>  $used
-     * @param  list<Unread>  $missing  facts an unknown asks for
+     * @param  list<UnreadFact>  $missing  facts an unknown asks for
      * @param  Message|null  $danger  what they might hide
      * @param  (\Closure(): list<Message>)|null  $unless  cautions that make a pass one
      */
@@ -92,7 +92,7 @@ final class GateResult
     /**
      * A question left open by facts that nobody has read.
      *
-     * @param  non-empty-list<Unread>  $missing
+     * @param  non-empty-list<UnreadFact>  $missing
      * @param  Message|null  $danger  what they might hide
      */
     public static function unread(GateName $gate, array $missing, ?Message $danger = null): self
@@ -147,8 +147,8 @@ final class GateResult
             $cautions !== [] => Message::of('gate.cautions', all: Listing::spaced($cautions)),
             $this->told instanceof Message => $this->told,
             $this->told !== null => ($this->told)(),
-            $this->danger !== null => Message::of('unread.gate_danger', facts: Unread::facts($this->missing), danger: $this->danger),
-            default => Message::of('unread.gate', facts: Unread::facts($this->missing)),
+            $this->danger !== null => Message::of('unread.gate_danger', facts: UnreadFact::facts($this->missing), danger: $this->danger),
+            default => Message::of('unread.gate', facts: UnreadFact::facts($this->missing)),
         };
     }
 
@@ -167,7 +167,7 @@ final class GateResult
     /** Where to read what an unknown asks for. */
     public function check(): ?Message
     {
-        return $this->missing === [] ? null : Unread::places($this->missing);
+        return $this->missing === [] ? null : UnreadFact::places($this->missing);
     }
 
     /** @return list<Figure> */

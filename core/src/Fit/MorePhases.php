@@ -7,7 +7,7 @@ namespace Harmozon\Core\Fit;
 use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Chain\Fact;
 use Harmozon\Core\Chain\FactOwner;
-use Harmozon\Core\Chain\Unread;
+use Harmozon\Core\Chain\UnreadFact;
 use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Equipment\PhaseCount;
 use Harmozon\Core\Equipment\Supply;
@@ -44,7 +44,7 @@ final class MorePhases
     private static function isOpen(Fact $fact, Chain $chain): bool
     {
         $origins = $fact->owner() === FactOwner::Outlet ? $chain->outlet->origins : $chain->vehicle->origins;
-        $origin = $origins[Unread::of($fact, $chain)->path] ?? null;
+        $origin = $origins[UnreadFact::of($fact, $chain)->path] ?? null;
 
         return $origin?->isByStandard() === true && $origin->high !== null;
     }

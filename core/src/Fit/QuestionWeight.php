@@ -6,9 +6,9 @@ namespace Harmozon\Core\Fit;
 
 use Harmozon\Core\Catalogue\CarAnswers;
 use Harmozon\Core\Catalogue\CarQuestion;
-use Harmozon\Core\Chain\Assumed;
+use Harmozon\Core\Chain\AssumedFact;
 use Harmozon\Core\Chain\Fact;
-use Harmozon\Core\Chain\Unread;
+use Harmozon\Core\Chain\UnreadFact;
 
 /** What an answer about a new car would settle: at how many kinds of charger it decides, and at how many it narrows the power. */
 final readonly class QuestionWeight
@@ -45,9 +45,9 @@ final readonly class QuestionWeight
         $asked = static fn (Fact ...$facts): bool => in_array($question, array_map(self::question(...), $facts), true);
         $opens = $narrows = 0;
         foreach ($answers as $answer) {
-            if ($answer->outcome === Outcome::Unverified && $asked(...array_map(static fn (Unread $u): Fact => $u->asked, $answer->deciding()->missing ?? []))) {
+            if ($answer->outcome === Outcome::Unverified && $asked(...array_map(static fn (UnreadFact $u): Fact => $u->asked, $answer->deciding()->missing ?? []))) {
                 $opens++;
-            } elseif ($asked(...array_map(static fn (Assumed $a): Fact => $a->fact, $answer->assumed()))) {
+            } elseif ($asked(...array_map(static fn (AssumedFact $a): Fact => $a->fact, $answer->assumed()))) {
                 $narrows++;
             }
         }

@@ -6,7 +6,7 @@ namespace Harmozon\Core\Fit;
 
 use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Chain\Fact;
-use Harmozon\Core\Chain\Unread;
+use Harmozon\Core\Chain\UnreadFact;
 use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Words\Message;
 
@@ -18,7 +18,7 @@ final readonly class RatedPiece
      * @param  bool  $isVehicles  whether it is the car's own inlet
      * @param  bool  $isByStandard  whether nobody has read it, and it takes so much at least by its standard
      */
-    private function __construct(public Message $link, public ?float $maxV, public Unread $unread, public bool $isVehicles = false, public bool $isByStandard = false)
+    private function __construct(public Message $link, public ?float $maxV, public UnreadFact $unread, public bool $isVehicles = false, public bool $isByStandard = false)
     {
     }
 
@@ -30,16 +30,16 @@ final readonly class RatedPiece
             if (! $chain->passesContacts($adapter)) {
                 return $pieces;
             }
-            $pieces[] = new self(Message::of('link.named', name: $adapter->name), $adapter->rating->plate->maxV, Unread::ofAdapter(Fact::AdapterMaxV, $adapter, $chain));
+            $pieces[] = new self(Message::of('link.named', name: $adapter->name), $adapter->rating->plate->maxV, UnreadFact::ofAdapter(Fact::AdapterMaxV, $adapter, $chain));
         }
         $name = Message::of('link.inlet', vehicle: $chain->vehicle->name);
         [$dc, $ac] = [$chain->inlet->dc, $chain->inlet->ac];
         if ($chain->current === CurrentKind::Ac && $ac !== null) {
-            $pieces[] = new self($name, $ac->maxV, Unread::of(Fact::AcMaxV, $chain), true, $ac->isMaxVByStandard);
+            $pieces[] = new self($name, $ac->maxV, UnreadFact::of(Fact::AcMaxV, $chain), true, $ac->isMaxVByStandard);
         }
         // An inlet whose volts nobody has read is built for the car's own battery, and sees nothing else.
         if ($chain->current === CurrentKind::Dc && $dc?->maxV !== null) {
-            $pieces[] = new self($name, $dc->maxV, Unread::of(Fact::InletMaxV, $chain), true);
+            $pieces[] = new self($name, $dc->maxV, UnreadFact::of(Fact::InletMaxV, $chain), true);
         }
 
         return $pieces;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Fit;
 
-use Harmozon\Core\Chain\Assumed;
+use Harmozon\Core\Chain\AssumedFact;
 use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Chain\VoltagePlan;
@@ -22,16 +22,16 @@ use Harmozon\Core\Power\PeakFinder;
  */
 final class SpreadBound
 {
-    /** @param  list<Assumed>  $assumed */
+    /** @param  list<AssumedFact>  $assumed */
     public static function slow(ChainAnswer $answer, array $assumed): ChainAnswer
     {
-        return self::at($answer, array_reduce($assumed, static fn (Chain $chain, Assumed $a): Chain => $a->slower($chain), $answer->chain));
+        return self::at($answer, array_reduce($assumed, static fn (Chain $chain, AssumedFact $a): Chain => $a->slower($chain), $answer->chain));
     }
 
-    /** @param  list<Assumed>  $assumed */
+    /** @param  list<AssumedFact>  $assumed */
     public static function fast(ChainAnswer $answer, array $assumed): ChainAnswer
     {
-        return self::at($answer, array_reduce($assumed, static fn (Chain $chain, Assumed $a): Chain => $a->faster($chain), $answer->chain));
+        return self::at($answer, array_reduce($assumed, static fn (Chain $chain, AssumedFact $a): Chain => $a->faster($chain), $answer->chain));
     }
 
     /**
@@ -40,11 +40,11 @@ final class SpreadBound
      */
     public static function ofMostAmps(Chain $chain, VoltagePlan $plan, Conditions $conditions, ?LimitSet $asTheyStand): ?LimitSet
     {
-        $assumed = Assumed::ofPower($chain);
+        $assumed = AssumedFact::ofPower($chain);
         if ($assumed === []) {
             return $asTheyStand;
         }
-        $hungriest = array_reduce($assumed, static fn (Chain $c, Assumed $a): Chain => $a->hungrier($c), $chain);
+        $hungriest = array_reduce($assumed, static fn (Chain $c, AssumedFact $a): Chain => $a->hungrier($c), $chain);
 
         return Limits::ofChain($hungriest, $plan->along($hungriest->vehicle->pack->voltageBySoc, $chain->vehicle->pack->voltageBySoc), $conditions);
     }
@@ -52,7 +52,7 @@ final class SpreadBound
     /** Between what the peak lies; null where nothing of it is assumed, or nothing is known. */
     public static function peakKw(ChainAnswer $answer): ?UncertaintyBand
     {
-        $assumed = Assumed::ofPower($answer->chain);
+        $assumed = AssumedFact::ofPower($answer->chain);
         if ($assumed === [] || ! $answer->outcome->mayFlow()) {
             return null;
         }
@@ -68,7 +68,7 @@ final class SpreadBound
     /** What the car alone would take at the upper end of what its figures may be; null where nothing is known. */
     public static function idealMostKw(ChainAnswer $answer): ?float
     {
-        $fast = array_reduce(Assumed::ofPower($answer->chain), static fn (Chain $chain, Assumed $a): Chain => $a->faster($chain), $answer->chain);
+        $fast = array_reduce(AssumedFact::ofPower($answer->chain), static fn (Chain $chain, AssumedFact $a): Chain => $a->faster($chain), $answer->chain);
         $limits = Limits::ofVehicle($fast, $answer->conditions);
 
         return $limits === null ? null : (new PeakFinder)->find($limits, $answer->conditions->charge->socFrom, $answer->conditions->charge->socTo)?->kw;
@@ -86,16 +86,16 @@ final class SpreadBound
      * Nobody even knows the class of the pack: it may lie anywhere between the least and the most that there are, and may
      * meet the station's volts or not.
      *
-     * @param  list<Assumed>  $assumed
+     * @param  list<AssumedFact>  $assumed
      */
     private static function overUnreadVolts(ChainAnswer $answer, array $assumed): ?UncertaintyBand
     {
-        $volts = Assumed::packVolts($answer->chain)?->origin;
+        $volts = AssumedFact::packVolts($answer->chain)?->origin;
         if (! $volts?->low instanceof Curve || ! $volts->high instanceof Curve) {
             return null;
         }
-        $slow = array_reduce($assumed, static fn (Chain $chain, Assumed $a): Chain => $a->slower($chain), $answer->chain);
-        $fast = array_reduce($assumed, static fn (Chain $chain, Assumed $a): Chain => $a->faster($chain), $answer->chain);
+        $slow = array_reduce($assumed, static fn (Chain $chain, AssumedFact $a): Chain => $a->slower($chain), $answer->chain);
+        $fast = array_reduce($assumed, static fn (Chain $chain, AssumedFact $a): Chain => $a->faster($chain), $answer->chain);
         $kw = [self::bestKw($slow, $answer), self::bestKw($fast, $answer)];
         $ceiling = $answer->chain->outlet->rating->maxV;
         if ($ceiling !== null && $volts->low->highest() < $ceiling && $ceiling < $volts->high->highest()) {

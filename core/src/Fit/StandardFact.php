@@ -7,7 +7,7 @@ namespace Harmozon\Core\Fit;
 use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Chain\Fact;
 use Harmozon\Core\Chain\FactOwner;
-use Harmozon\Core\Chain\Unread;
+use Harmozon\Core\Chain\UnreadFact;
 use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Equipment\FactOrigin;
 use Harmozon\Core\Equipment\Signalling;
@@ -26,7 +26,7 @@ final readonly class StandardFact
      * @param  bool  $isContradicted  whether a reading says otherwise
      */
     private function __construct(
-        public Unread $unread,
+        public UnreadFact $unread,
         public array|float|null $value,
         public bool $isAtLeast,
         public Message $standard,
@@ -43,7 +43,7 @@ final readonly class StandardFact
         }
         $facts = [];
         foreach ($chain->current === CurrentKind::Dc ? self::DC : self::AC as $fact) {
-            $unread = Unread::of($fact, $chain);
+            $unread = UnreadFact::of($fact, $chain);
             $origin = self::origin($unread, $fact, $chain);
             if ($origin?->standard !== null) {
                 $facts[] = new self($unread, self::value($fact, $answer), $origin->high !== null || $fact === Fact::InletMaxV, $origin->standard, $origin->isContradiction());
@@ -67,7 +67,7 @@ final readonly class StandardFact
         return Message::of('contradiction.of_standard', fact: $this->unread->fact(), standard: $this->standard);
     }
 
-    private static function origin(Unread $unread, Fact $fact, Chain $chain): ?FactOrigin
+    private static function origin(UnreadFact $unread, Fact $fact, Chain $chain): ?FactOrigin
     {
         return ($fact->owner() === FactOwner::Outlet ? $chain->outlet->origins : $chain->vehicle->origins)[$unread->path] ?? null;
     }

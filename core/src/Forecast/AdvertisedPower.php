@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Forecast;
 
-use Harmozon\Core\Chain\Assumed;
+use Harmozon\Core\Chain\AssumedFact;
 use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Chain\Fact;
@@ -66,7 +66,7 @@ final readonly class AdvertisedPower
             [$least, $most] = [$plan->plugV->at($conditions->charge->socFrom), $plan->plugV->at($plan->endSoc($conditions))];
             [$leastKw, $mostKw] = [$this->plateKwAt($least), $this->plateKwAt($most)];
 
-            return $leastKw === null || $mostKw === null ? null : ['leastV' => $least, 'mostV' => $most, 'leastKw' => $leastKw, 'mostKw' => $mostKw, 'takesKw' => self::takesKw($chain, $plan, $conditions), 'isAbout' => Assumed::isAny($chain, self::OF_CAR)];
+            return $leastKw === null || $mostKw === null ? null : ['leastV' => $least, 'mostV' => $most, 'leastKw' => $leastKw, 'mostKw' => $mostKw, 'takesKw' => self::takesKw($chain, $plan, $conditions), 'isAbout' => AssumedFact::isAny($chain, self::OF_CAR)];
         }
 
         return null;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Forecast;
 
-use Harmozon\Core\Chain\Unread;
+use Harmozon\Core\Chain\UnreadFact;
 use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Power\LimitSet;
 use Harmozon\Core\Words\Message;
@@ -14,7 +14,7 @@ final readonly class Forecast
 {
     /**
      * @param  Message|null  $cutShort  why it ends before the target; null when it does not
-     * @param  list<Unread>  $missing  without these there is no forecast
+     * @param  list<UnreadFact>  $missing  without these there is no forecast
      * @param  LimitSet|null  $car  what the vehicle alone would allow in these conditions
      */
     public function __construct(
@@ -31,7 +31,7 @@ final readonly class Forecast
     /**
      * Nothing flows, or too little is known to tell.
      *
-     * @param  list<Unread>  $missing
+     * @param  list<UnreadFact>  $missing
      */
     public static function none(ChainAnswer $answer, float $soc, Message $why, array $missing = []): self
     {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Forecast;
 
 use Brick\Math\BigDecimal;
-use Harmozon\Core\Chain\Assumed;
+use Harmozon\Core\Chain\AssumedFact;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Fit\SpreadBound;
@@ -25,14 +25,14 @@ final readonly class ForecastSpread
     /** Null where the forecast rests on what was read alone, or there is none. */
     public static function of(Forecast $forecast, Conditions $conditions): ?self
     {
-        $assumed = Assumed::ofSession($forecast->answer->chain);
+        $assumed = AssumedFact::ofSession($forecast->answer->chain);
         if ($assumed === [] || $forecast->totals->minutes === null) {
             return null;
         }
         [$slow, $fast] = self::ends($forecast, $assumed, $conditions);
         $minutes = self::minutes($forecast, $slow, $fast);
-        $doubts = array_map(static fn (Assumed $a): OpenFact => new OpenFact($a, self::minutes(
-            $forecast, ...self::ends($forecast, array_values(array_filter($assumed, static fn (Assumed $other): bool => $other !== $a)), $conditions),
+        $doubts = array_map(static fn (AssumedFact $a): OpenFact => new OpenFact($a, self::minutes(
+            $forecast, ...self::ends($forecast, array_values(array_filter($assumed, static fn (AssumedFact $other): bool => $other !== $a)), $conditions),
         )), $assumed);
         // Equals stay in the order of the chain.
         usort($doubts, static fn (OpenFact $a, OpenFact $b): int => $a->minutesOnceRead->width() <=> $b->minutesOnceRead->width());
@@ -47,7 +47,7 @@ final readonly class ForecastSpread
     }
 
     /**
-     * @param  list<Assumed>  $assumed
+     * @param  list<AssumedFact>  $assumed
      * @return array{Forecast, Forecast} where nothing would come of an end, the forecast itself stands for it
      */
     private static function ends(Forecast $forecast, array $assumed, Conditions $conditions): array

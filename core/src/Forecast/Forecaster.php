@@ -7,7 +7,7 @@ namespace Harmozon\Core\Forecast;
 use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Chain\Fact;
-use Harmozon\Core\Chain\Unread;
+use Harmozon\Core\Chain\UnreadFact;
 use Harmozon\Core\Chain\VoltagePlanner;
 use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Equipment\CurrentKind;
@@ -67,9 +67,9 @@ final class Forecaster
         $plan = (new VoltagePlanner)->alike($answer->voltage, $chain, $beyond);
         $limits = Limits::ofChain($chain, $plan, $beyond);
         $packKwh = $chain->vehicle->pack->usableKwh;
-        $missing = [...($limits === null ? $plan->missing : []), ...($packKwh === null ? [Unread::of(Fact::UsableKwh, $chain)] : []), ...($conditions->charge->distance !== null && $chain->vehicle->kmPerKwh === null ? [Unread::of(Fact::KmPerKwh, $chain)] : [])];
+        $missing = [...($limits === null ? $plan->missing : []), ...($packKwh === null ? [UnreadFact::of(Fact::UsableKwh, $chain)] : []), ...($conditions->charge->distance !== null && $chain->vehicle->kmPerKwh === null ? [UnreadFact::of(Fact::KmPerKwh, $chain)] : [])];
         if ($limits === null || $missing !== [] || $packKwh === null || ! $limits->isKnown()) {
-            return Forecast::none($answer, $conditions->charge->socFrom, $missing === [] ? Message::of('end.no_limit') : Message::of('end.unread', facts: Unread::facts($missing)), $missing);
+            return Forecast::none($answer, $conditions->charge->socFrom, $missing === [] ? Message::of('end.no_limit') : Message::of('end.unread', facts: UnreadFact::facts($missing)), $missing);
         }
         $endSoc = min($conditions->charge->socTo, $plan->ceilingAtSoc ?? 100.0);
         $lastSoc = min($beyond->charge->socTo, $plan->ceilingAtSoc ?? 100.0, self::firstPlateSoc($chain, $limits->plugV, $endSoc, $beyond->charge->socTo));

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Forecast;
 
-use Harmozon\Core\Chain\Assumed;
+use Harmozon\Core\Chain\AssumedFact;
 use Harmozon\Core\Fit\UncertaintyBand;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
@@ -16,7 +16,7 @@ final readonly class OpenFact
     private const WORTH = 0.9;
 
     /** @param  UncertaintyBand  $minutesOnceRead  between what the minutes would lie then, if its value turned out as it stands */
-    public function __construct(public Assumed $assumed, public UncertaintyBand $minutesOnceRead)
+    public function __construct(public AssumedFact $assumed, public UncertaintyBand $minutesOnceRead)
     {
     }
 

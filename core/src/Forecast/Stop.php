@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Forecast;
 
-use Harmozon\Core\Chain\Unread;
+use Harmozon\Core\Chain\UnreadFact;
 use Harmozon\Core\Fit\GateName;
 use Harmozon\Core\Words\Message;
 
@@ -92,7 +92,7 @@ final readonly class Stop
 
     /**
      * @param  \Closure(GateName): bool  $isAsked  of which gates
-     * @param  list<Unread>  $more
+     * @param  list<UnreadFact>  $more
      * @return list<Message> each once
      */
     private function unread(\Closure $isAsked, array $more = []): array

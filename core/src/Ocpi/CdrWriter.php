@@ -50,9 +50,9 @@ final class CdrWriter
                 'evse_uid' => $known->uid ?? StallKey::uidOfOurs($outlet->id, null),
                 'evse_id' => $known->evseId ?? '',
                 'connector_id' => $known->connector ?? self::CONNECTOR,
-                'connector_standard' => Terms::standard($outlet->coupler->id) ?? '',
-                'connector_format' => $outlet->fittings->cable === null ? Terms::SOCKET : Terms::CABLE,
-                'connector_power_type' => $outlet->rating->current === CurrentKind::Dc ? Terms::DC : Terms::powerType($outlet->feed->supply->phases ?? 1),
+                'connector_standard' => OcpiTerms::standard($outlet->coupler->id) ?? '',
+                'connector_format' => $outlet->fittings->cable === null ? OcpiTerms::SOCKET : OcpiTerms::CABLE,
+                'connector_power_type' => $outlet->rating->current === CurrentKind::Dc ? OcpiTerms::DC : OcpiTerms::powerType($outlet->feed->supply->phases ?? 1),
             ],
             'currency' => $paid['currency'] ?? $currency,
             'charging_periods' => [[

@@ -17,7 +17,7 @@ final class ConnectorReader
     /** @var array<string, array<string, int>> how often each was seen, by kind and word */
     private array $foreign = [];
 
-    public function __construct(private readonly Assigned $assigned)
+    public function __construct(private readonly AssignedTerms $assigned)
     {
     }
 
@@ -55,7 +55,7 @@ final class ConnectorReader
     public function plate(Node $connector, string $stall, ?string $operator = null): array|Message
     {
         $standard = $connector->textOrNull('standard', 48) ?? throw $connector->fail('standard', Message::of('field.required'));
-        $coupler = Terms::COUPLERS[$standard] ?? null;
+        $coupler = OcpiTerms::COUPLERS[$standard] ?? null;
         if ($coupler === null) {
             $this->note(TermKind::Standard, $standard);
             $coupler = $this->assigned->standards[$standard] ?? null;
@@ -63,15 +63,15 @@ final class ConnectorReader
         if ($coupler === null) {
             return Message::of('ocpi.unknown_standard', stall: $stall, standard: $standard);
         }
-        if ($coupler === Assigned::LEFT_OUT) {
+        if ($coupler === AssignedTerms::LEFT_OUT) {
             return Message::of('ocpi.standard_left_out', stall: $stall, standard: $standard);
         }
         $power = $connector->textOrNull('power_type') ?? '';
-        $phases = Terms::PHASES[$power] ?? null;
+        $phases = OcpiTerms::PHASES[$power] ?? null;
         $access = ['access' => $operator === null ? null : ['kind' => null, 'makes' => null, 'network' => $operator]];
 
         return match (true) {
-            $power === Terms::DC => self::figures($connector, $coupler, CurrentKind::Dc, [
+            $power === OcpiTerms::DC => self::figures($connector, $coupler, CurrentKind::Dc, [
                 ...$access,
                 'max_v' => $connector->number('max_voltage', Range::volts()),
                 'max_a' => $connector->number('max_amperage', Range::amps()),
@@ -108,7 +108,7 @@ final class ConnectorReader
             'max_a' => null,
             'max_kw' => $kw,
             'sticker_kw' => $kw,
-            'cable' => $connector->textOrNull('format') === Terms::CABLE ? ['length_m' => null, 'cooled' => null, 'continuous_a' => null] : null,
+            'cable' => $connector->textOrNull('format') === OcpiTerms::CABLE ? ['length_m' => null, 'cooled' => null, 'continuous_a' => null] : null,
             'attached_adapter' => null,
             'extension' => false,
             'cabinet' => null,

@@ -30,7 +30,7 @@ final readonly class LocationsReader
     }
 
     /** @throws FieldError when the document is no list of Locations */
-    public function read(string $json, Assigned $assigned = new Assigned, ?TariffsFile $tariffs = null): LocationsFile
+    public function read(string $json, AssignedTerms $assigned = new AssignedTerms, ?TariffsFile $tariffs = null): LocationsFile
     {
         try {
             $document = json_decode($json, true, Node::DEEPEST_JSON, JSON_THROW_ON_ERROR);

@@ -37,7 +37,7 @@ final class LocationsWriter
             $operator = self::operator($place['outlets']);
             foreach ($place['outlets'] as $outlet) {
                 $spec = Node::of($outlet['spec']);
-                $standard = Terms::standard($spec->text('coupler'));
+                $standard = OcpiTerms::standard($spec->text('coupler'));
                 if ($standard === null) {
                     $leftOut[] = Message::of('ocpi.no_name', place: $place['name'], coupler: Coupler::of($spec->text('coupler'))->name());
 
@@ -118,8 +118,8 @@ final class LocationsWriter
 
         return array_filter([
             'standard' => $standard,
-            'format' => $spec->has('cable') ? Terms::CABLE : Terms::SOCKET,
-            'power_type' => $isDc ? Terms::DC : Terms::powerType($supply?->wholeNumber('phases', 1, 3) ?? 1),
+            'format' => $spec->has('cable') ? OcpiTerms::CABLE : OcpiTerms::SOCKET,
+            'power_type' => $isDc ? OcpiTerms::DC : OcpiTerms::powerType($supply?->wholeNumber('phases', 1, 3) ?? 1),
             'max_voltage' => $isDc ? $spec->number('max_v', Range::volts()) : $supply?->number('volts', Range::volts()),
             'max_amperage' => $isDc ? $spec->number('max_a', Range::amps()) : $supply?->number('amps', Range::amps()),
             'max_electric_power' => $kw === null ? null : $kw * 1000,

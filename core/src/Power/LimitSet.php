@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Power;
 
-use Harmozon\Core\Chain\Unread;
+use Harmozon\Core\Chain\UnreadFact;
 use Harmozon\Core\Equipment\Curve;
 
 /** Every limit of a chain, kept by kind, over the volts at the plug. */
@@ -18,7 +18,7 @@ final readonly class LimitSet
      * @param  int  $phases  1 for DC
      * @param  list<AmpLimit>  $amps
      * @param  list<KwLimit>  $kw
-     * @param  list<Unread>  $unread  figures that nobody has read: the sum is then a ceiling, not a forecast
+     * @param  list<UnreadFact>  $unread  figures that nobody has read: the sum is then a ceiling, not a forecast
      * @param  ChangingLimits  $changing  its heat links are among those of `amps`; `curve` is what a cold pack leaves at first
      * @param  float  $drawKw  what the car takes for itself (kW at the plug): the rest reaches the pack
      */

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Power;
 use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Chain\Fact;
-use Harmozon\Core\Chain\Unread;
+use Harmozon\Core\Chain\UnreadFact;
 use Harmozon\Core\Chain\VoltagePlan;
 use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Equipment\Curve;
@@ -27,7 +27,7 @@ final class Limits
     /** @var list<KwLimit> */
     private array $kw = [];
 
-    /** @var list<Unread> */
+    /** @var list<UnreadFact> */
     private array $unread = [];
 
     /** @var list<HeatLink> */
@@ -121,7 +121,7 @@ final class Limits
     private function share(?float $kw, float $fromMinute, float $untilMinute): void
     {
         if ($kw === null) {
-            $this->unread[] = Unread::cabinetShare($this->chain);
+            $this->unread[] = UnreadFact::cabinetShare($this->chain);
         } elseif ($kw < INF) {
             $limit = new KwLimit(BindingCode::Sharing, $this->chain->outlet->id, $kw, $untilMinute);
             if ($fromMinute > 0) {
@@ -194,7 +194,7 @@ final class Limits
     private function ask(Fact $fact, float|Curve|null $value): void
     {
         if ($value === null) {
-            $this->unread[] = Unread::of($fact, $this->chain);
+            $this->unread[] = UnreadFact::of($fact, $this->chain);
         }
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Power;
 
-use Harmozon\Core\Chain\Assumed;
+use Harmozon\Core\Chain\AssumedFact;
 use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Chain\Fact;
@@ -83,8 +83,8 @@ final class Links
     private static function about(Chain $chain, Fact $amps, Fact $kw): array
     {
         return [
-            ...(Assumed::isAny($chain, [$amps]) ? [Quantity::Amps] : []),
-            ...(Assumed::isAny($chain, [$kw]) ? [Quantity::Kw] : []),
+            ...(AssumedFact::isAny($chain, [$amps]) ? [Quantity::Amps] : []),
+            ...(AssumedFact::isAny($chain, [$kw]) ? [Quantity::Kw] : []),
         ];
     }
 

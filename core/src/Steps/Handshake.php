@@ -15,7 +15,7 @@ final class Handshake
         return [
             30 => Message::of('handshake.usual'),
             60 => Message::of('handshake.slow'),
-            Running::FIRST_POWER_MINUTES * 60 => Message::of('handshake.too_long'),
+            SessionSteps::FIRST_POWER_MINUTES * 60 => Message::of('handshake.too_long'),
         ];
     }
 }

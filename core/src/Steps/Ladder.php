@@ -27,7 +27,7 @@ final class Ladder
             new Rung(RungCode::JoinAgain, Message::of('rung.join_again')),
             ...($chain->adapters === [] || $isSocket ? [] : [new Rung(RungCode::AdapterApart, Message::of('rung.adapter_apart', adapter: $chain->adapters[0]->name))]),
             ...($isSocket ? [] : [new Rung(RungCode::StartAnotherWay, Message::of('rung.start_another_way')), self::anotherStall($chain->outlet, $stall)]),
-            new Rung(RungCode::NextStop, Message::of('rung.next_stop_or_call', call: Help::call($answer, $stall))),
+            new Rung(RungCode::NextStop, Message::of('rung.next_stop_or_call', call: HelpCall::call($answer, $stall))),
         ];
     }
 

@@ -27,20 +27,20 @@ final readonly class StepList
      */
     public static function of(ChainAnswer $answer, ?AdapterPassed $passed = null, ?string $stall = null): self
     {
-        $latch = self::stuckLatch(Help::call($answer, $stall));
+        $latch = self::stuckLatch(HelpCall::call($answer, $stall));
         if (! $answer->outcome->mayFlow()) {
             return new self($answer, [new Step(StepPhase::Arrive, StepCode::DoNotConnect, $answer->why())], [], $latch, []);
         }
-        $care = Care::of($answer);
-        $way = Way::of($answer->chain);
-        $joining = new Joining($answer->chain, $way, $care);
+        $care = StepCautions::of($answer);
+        $way = JoinOrder::of($answer->chain);
+        $joining = new ConnectingSteps($answer->chain, $way, $care);
 
         return new self($answer, [
-            ...(new Arriving($answer, $care))->steps(),
+            ...(new ArrivalSteps($answer, $care))->steps(),
             ...$joining->join(),
-            ...(new Running($answer, $care, $passed))->steps(),
+            ...(new SessionSteps($answer, $care, $passed))->steps(),
             ...$joining->part(),
-            ...(new Leaving($answer->chain))->steps(),
+            ...(new LeavingSteps($answer->chain))->steps(),
         ], Ladder::of($answer, $stall), $latch, $way->pieces($answer->chain));
     }
 

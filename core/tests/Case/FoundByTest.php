@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Tests\Case;
 
 use Harmozon\Core\Case\CatalogueReader;
-use Harmozon\Core\Catalogue\FoundBy;
+use Harmozon\Core\Catalogue\SearchWords;
 use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -39,10 +39,10 @@ final class FoundByTest extends TestCase
         $words = [];
         $catalogue = (new CatalogueReader)->catalogue(self::shipped('charger-kinds'), self::shipped('adapter-kinds'));
         foreach ($catalogue->chargers() as $kind) {
-            $words[$kind->id] = Say::voice()->paragraph(FoundBy::outlet($kind->outlet));
+            $words[$kind->id] = Say::voice()->paragraph(SearchWords::outlet($kind->outlet));
         }
         foreach ($catalogue->adapters() as $adapter) {
-            $words[$adapter->id] = Say::voice()->paragraph(FoundBy::adapter($adapter));
+            $words[$adapter->id] = Say::voice()->paragraph(SearchWords::adapter($adapter));
         }
         $isFound = static fn (string $id): bool => array_filter(explode(' ', $typed), static fn (string $word): bool => ! str_contains($words[$id], $word)) === [];
 

@@ -8,7 +8,7 @@ use Harmozon\Core\Case\CarKindsReader;
 use Harmozon\Core\Case\NewCar;
 use Harmozon\Core\Catalogue\CarQuestion;
 use Harmozon\Core\Chain\Fact;
-use Harmozon\Core\Chain\Unread;
+use Harmozon\Core\Chain\UnreadFact;
 use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Fit\GateResult;
 use Harmozon\Core\Fit\Outcome;
@@ -48,7 +48,7 @@ final class NewCarTest extends TestCase
     public function test_a_car_from_answers_charges_where_nothing_is_left_open(): void
     {
         $answer = self::at(self::KNOWN, Cases::DC_POST);
-        $asked = array_map(static fn (Unread $u): Fact => $u->asked, array_merge(...array_map(static fn (GateResult $g): array => $g->missing, $answer->gates())));
+        $asked = array_map(static fn (UnreadFact $u): Fact => $u->asked, array_merge(...array_map(static fn (GateResult $g): array => $g->missing, $answer->gates())));
 
         self::assertSame([Outcome::Charges, [Fact::PortCorner]], [$answer->outcome, $asked]);
         self::assertEqualsWithDelta(150.0, $answer->expectedPeakKw(), 0.01);

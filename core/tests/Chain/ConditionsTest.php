@@ -10,7 +10,7 @@ use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Chain\EarlierUse;
 use Harmozon\Core\Chain\Fact;
 use Harmozon\Core\Chain\PackOnArrival;
-use Harmozon\Core\Chain\Unread;
+use Harmozon\Core\Chain\UnreadFact;
 use Harmozon\Core\Chain\UsualNeed;
 use Harmozon\Core\Tests\Cases;
 use Harmozon\Core\Tests\Say;
@@ -84,12 +84,12 @@ final class ConditionsTest extends TestCase
     {
         $case = Cases::read(Cases::file());
         $chain = new Chain($case->outlet, [], $case->vehicle, 0);
-        [$ceiling, $pack] = [Unread::of(Fact::StationMaxV, $chain), Unread::of(Fact::PackV, $chain)];
+        [$ceiling, $pack] = [UnreadFact::of(Fact::StationMaxV, $chain), UnreadFact::of(Fact::PackV, $chain)];
 
-        self::assertSame(['unread.check', 'unread.checks'], [Unread::places([$ceiling])->code, Unread::places([$ceiling, $pack])->code]);
+        self::assertSame(['unread.check', 'unread.checks'], [UnreadFact::places([$ceiling])->code, UnreadFact::places([$ceiling, $pack])->code]);
         foreach ([$ceiling, $pack] as $unread) {
-            self::assertStringContainsStringIgnoringCase(Say::it($unread->fact()), Say::it(Unread::places([$ceiling, $pack])));
-            self::assertStringContainsStringIgnoringCase(Say::it($unread->where()), Say::it(Unread::places([$unread])));
+            self::assertStringContainsStringIgnoringCase(Say::it($unread->fact()), Say::it(UnreadFact::places([$ceiling, $pack])));
+            self::assertStringContainsStringIgnoringCase(Say::it($unread->where()), Say::it(UnreadFact::places([$unread])));
         }
     }
 }

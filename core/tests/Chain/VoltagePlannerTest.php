@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Tests\Chain;
 
 use Harmozon\Core\Chain\Chain;
-use Harmozon\Core\Chain\Unread;
+use Harmozon\Core\Chain\UnreadFact;
 use Harmozon\Core\Chain\VoltagePlan;
 use Harmozon\Core\Chain\VoltagePlanner;
 use Harmozon\Core\Tests\Cases;
@@ -134,7 +134,7 @@ final class VoltagePlannerTest extends TestCase
             $plan->failure === null ? ($plan->mode->value ?? 'unknown') : 'fails: '.$plan->failure->code,
             $plan->ceilingAtSoc === null ? null : "ends at {$plan->ceilingAtSoc}",
             $span === null ? null : $span[0].'-'.$span[1],
-            $plan->missing === [] ? null : 'unread '.implode(' ', array_map(static fn (Unread $u): string => $u->asked->value, $plan->missing)),
+            $plan->missing === [] ? null : 'unread '.implode(' ', array_map(static fn (UnreadFact $u): string => $u->asked->value, $plan->missing)),
         ], is_string(...)));
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Tests\Equipment;
 
 use Harmozon\Core\Chain\FactKind;
-use Harmozon\Core\Chain\Unread;
+use Harmozon\Core\Chain\UnreadFact;
 use Harmozon\Core\Tests\Cases;
 use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -45,7 +45,7 @@ final class CabinetTest extends TestCase
     public function test_the_missing_figure_is_asked_for_by_name(array $cabinet, string $path, FactKind $kind): void
     {
         $answer = Cases::answer(Cases::file(outlet: ['cabinet' => ['kw' => 150, 'partner_active' => true, ...$cabinet]]))->best;
-        $asked = array_map(static fn (Unread $u): array => [$u->path, $u->asked->kind(), $u->piece], $answer->limits->unread ?? []);
+        $asked = array_map(static fn (UnreadFact $u): array => [$u->path, $u->asked->kind(), $u->piece], $answer->limits->unread ?? []);
 
         self::assertSame([[$path, $kind, 'post']], $asked);
         self::assertStringContainsString('The kW shown is a maximum.', Say::all($answer->cautions()));
@@ -67,7 +67,7 @@ final class CabinetTest extends TestCase
         $answer = Cases::answer(Cases::changed(Cases::file(outlet: ['coupler' => 'j3400'], adapters: [[]]), $changes))->best;
         $unread = $answer->limits->unread ?? [];
 
-        self::assertSame([[$fact, $piece]], array_map(static fn (Unread $u): array => [Say::it($u->fact()), $u->piece], $unread));
+        self::assertSame([[$fact, $piece]], array_map(static fn (UnreadFact $u): array => [Say::it($u->fact()), $u->piece], $unread));
         self::assertNotSame('', Say::it($unread[0]->where()));
     }
 

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Tests\Ocpi;
 
-use Harmozon\Core\Ocpi\Difference;
 use Harmozon\Core\Ocpi\FigureChange;
 use Harmozon\Core\Ocpi\FileOutlet;
 use Harmozon\Core\Ocpi\FilePlace;
 use Harmozon\Core\Ocpi\KnownOutlet;
-use Harmozon\Core\Ocpi\Merge;
 use Harmozon\Core\Ocpi\OutletChange;
+use Harmozon\Core\Ocpi\PlaceDifference;
+use Harmozon\Core\Ocpi\PlateMerge;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -21,7 +21,7 @@ final class OcpiDifferenceTest extends TestCase
     #[DataProvider('merges')]
     public function test_the_file_changes_what_it_changed_and_nothing_that_somebody_wrote(array $here, array $last, array $file, array $merged, array $figures): void
     {
-        [$got, $told] = Merge::of($here, $last, $file);
+        [$got, $told] = PlateMerge::of($here, $last, $file);
 
         self::assertEquals($merged, $got);
         self::assertEquals($figures, array_map(static fn (FigureChange $f): array => [$f->path, $f->here, $f->file, $f->isKept], $told));
@@ -57,7 +57,7 @@ final class OcpiDifferenceTest extends TestCase
         $here = [self::stall('1', note: 'latch sticks'), self::stall('2'), self::stall('3'), ['label' => 'by the bins']];
         $last = [self::stall('1'), self::stall('2'), self::stall('3'), self::stall('9')];
         $file = [self::stall('1', note: 'out of order'), self::stall('2', note: 'out of order'), self::stall('9'), self::stall('4')];
-        [$merged, $told] = Merge::of(['stalls' => $here], ['stalls' => $last], ['stalls' => $file]);
+        [$merged, $told] = PlateMerge::of(['stalls' => $here], ['stalls' => $last], ['stalls' => $file]);
 
         // What somebody wrote on stall 1 stays; 3 is gone; the one nobody but us knows stays; 9 was crossed out here; 4 is new.
         self::assertEquals([self::stall('1', note: 'latch sticks'), self::stall('2', note: 'out of order'), ['label' => 'by the bins'], self::stall('4')], $merged['stalls']);
@@ -140,6 +140,6 @@ final class OcpiDifferenceTest extends TestCase
      */
     private static function told(FilePlace $place, array $known): array
     {
-        return array_map(static fn (OutletChange $c): array => [$c->kind->value, $c->id], Difference::of($place, $known));
+        return array_map(static fn (OutletChange $c): array => [$c->kind->value, $c->id], PlaceDifference::of($place, $known));
     }
 }

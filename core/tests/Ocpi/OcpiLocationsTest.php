@@ -7,7 +7,7 @@ namespace Harmozon\Core\Tests\Ocpi;
 use Harmozon\Core\Case\EquipmentReader;
 use Harmozon\Core\Equipment\OutletGroup;
 use Harmozon\Core\Json\Node;
-use Harmozon\Core\Ocpi\Assigned;
+use Harmozon\Core\Ocpi\AssignedTerms;
 use Harmozon\Core\Ocpi\FileOutlet;
 use Harmozon\Core\Ocpi\FilePlace;
 use Harmozon\Core\Ocpi\ForeignTerm;
@@ -104,7 +104,7 @@ final class OcpiLocationsTest extends TestCase
         ], Say::voice()->each($plain->places[0]->notUnderstood));
         self::assertNull($plain->places[0]->outlets[0]->spec['stalls'][0]['fault'], 'a status that nobody has explained is held against no stall');
 
-        $said = (new Assigned)->with(TermKind::Standard, 'PANTOGRAPH', 'ccs2')->with(TermKind::Status, 'WOBBLY', 'out_of_order');
+        $said = (new AssignedTerms)->with(TermKind::Standard, 'PANTOGRAPH', 'ccs2')->with(TermKind::Status, 'WOBBLY', 'out_of_order');
         $assigned = self::file($evses, $said);
         self::assertSame([['standard', 'PANTOGRAPH', 'ccs2', 2], ['status', 'WOBBLY', 'out_of_order', 2]], $terms($assigned));
         self::assertSame(['ccs2', 'chademo'], $couplers($assigned));
@@ -112,12 +112,12 @@ final class OcpiLocationsTest extends TestCase
         self::assertSame('out of order, says its network', $assigned->places[0]->outlets[0]->spec['stalls'][1]['fault']);
 
         // A word may be a number; one more word moves no other.
-        $numbers = (new Assigned)->with(TermKind::Standard, '7', 'ccs1')->with(TermKind::Standard, '5', 'ccs2')->with(TermKind::Status, '40', 'works')->with(TermKind::Status, '4', 'out_of_order');
+        $numbers = (new AssignedTerms)->with(TermKind::Standard, '7', 'ccs1')->with(TermKind::Standard, '5', 'ccs2')->with(TermKind::Status, '40', 'works')->with(TermKind::Status, '4', 'out_of_order');
         self::assertSame(['ccs1', 'ccs2', 'works', 'out_of_order', null], [
             $numbers->meaningOf(TermKind::Standard, '7'), $numbers->meaningOf(TermKind::Standard, '5'), $numbers->meaningOf(TermKind::Status, '40'), $numbers->meaningOf(TermKind::Status, '4'), $numbers->meaningOf(TermKind::Standard, '0'),
         ]);
 
-        $leftOut = self::file($evses, $said->with(TermKind::Standard, 'PANTOGRAPH', Assigned::LEFT_OUT));
+        $leftOut = self::file($evses, $said->with(TermKind::Standard, 'PANTOGRAPH', AssignedTerms::LEFT_OUT));
         self::assertSame(['chademo'], $couplers($leftOut));
         self::assertSame('stall A: connector "PANTOGRAPH", left out as you chose', Say::it($leftOut->places[0]->notUnderstood[0]));
         self::assertSame([['standard', 'PANTOGRAPH', '', 2], ['status', 'WOBBLY', 'out_of_order', 2]], $terms($leftOut), 'it can be assigned otherwise');
@@ -214,7 +214,7 @@ final class OcpiLocationsTest extends TestCase
     }
 
     /** @param  list<array<string, mixed>>  $evses */
-    private static function file(array $evses, Assigned $assigned = new Assigned): LocationsFile
+    private static function file(array $evses, AssignedTerms $assigned = new AssignedTerms): LocationsFile
     {
         return (new LocationsReader(Say::voice()))->read((string) json_encode([['id' => 'L', 'name' => 'Sluice wharf', 'evses' => $evses]]), $assigned);
     }

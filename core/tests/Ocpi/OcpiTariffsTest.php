@@ -6,12 +6,12 @@ namespace Harmozon\Core\Tests\Ocpi;
 
 use Harmozon\Core\Case\EquipmentReader;
 use Harmozon\Core\Json\Node;
-use Harmozon\Core\Ocpi\Difference;
 use Harmozon\Core\Ocpi\FigureChange;
 use Harmozon\Core\Ocpi\FilePlace;
 use Harmozon\Core\Ocpi\KnownOutlet;
 use Harmozon\Core\Ocpi\LocationsFile;
 use Harmozon\Core\Ocpi\LocationsReader;
+use Harmozon\Core\Ocpi\PlaceDifference;
 use Harmozon\Core\Ocpi\TariffsFile;
 use Harmozon\Core\Ocpi\TariffsReader;
 use Harmozon\Core\Tests\Say;
@@ -134,11 +134,11 @@ final class OcpiTariffsTest extends TestCase
         $priced = self::locations(self::tariffs([['id' => 'T1']]))->places[0];
         $here = self::known($priced, $priced->outlets[0]->spec);
 
-        [$same] = Difference::of(self::locations(null)->places[0], [$here]);
+        [$same] = PlaceDifference::of(self::locations(null)->places[0], [$here]);
         self::assertSame([], $same->figures);
         self::assertSame('0.4', $same->file->spec['tariff']['per_kwh'] ?? null, 'and it is remembered as what the network said');
 
-        [$dearer] = Difference::of(self::locations(self::tariffs([['id' => 'T1', 'elements' => [['price_components' => [['type' => 'ENERGY', 'price' => 0.5]]]]]]))->places[0], [$here]);
+        [$dearer] = PlaceDifference::of(self::locations(self::tariffs([['id' => 'T1', 'elements' => [['price_components' => [['type' => 'ENERGY', 'price' => 0.5]]]]]]))->places[0], [$here]);
         self::assertEquals([new FigureChange('tariff.per_kwh', '0.4', '0.5', false)], $dearer->figures);
     }
 

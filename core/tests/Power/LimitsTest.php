@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Tests\Power;
 
 use Harmozon\Core\Chain\Chain;
-use Harmozon\Core\Chain\Unread;
+use Harmozon\Core\Chain\UnreadFact;
 use Harmozon\Core\Chain\VoltagePlanner;
 use Harmozon\Core\Equipment\Quantity;
 use Harmozon\Core\Power\AmpLimit;
@@ -40,7 +40,7 @@ final class LimitsTest extends TestCase
         $set = self::limits($file);
 
         self::assertSame($limits, self::told($set));
-        self::assertSame($unread, array_map(static fn (Unread $u): string => $u->asked->value, $set->unread));
+        self::assertSame($unread, array_map(static fn (UnreadFact $u): string => $u->asked->value, $set->unread));
     }
 
     /** @return iterable<string, array{0: array<string, mixed>, 1: list<string>, 2?: list<string>}> */

@@ -23,7 +23,7 @@ use Harmozon\Core\Forecast\AdvertisedPower;
 use Harmozon\Core\Forecast\Forecaster;
 use Harmozon\Core\Forecast\Ranking;
 use Harmozon\Core\Json\Node;
-use Harmozon\Core\Ocpi\Assigned;
+use Harmozon\Core\Ocpi\AssignedTerms;
 use Harmozon\Core\Ocpi\FileOutlet;
 use Harmozon\Core\Ocpi\FilePlace;
 use Harmozon\Core\Ocpi\ForeignTerm;
@@ -120,7 +120,7 @@ final class WholeAnswersTest extends TestCase
 
     public function test_a_network_file_in_and_out(): void
     {
-        $read = (new LocationsReader(Say::voice()))->read((string) json_encode(Asked::locations()), new Assigned([]));
+        $read = (new LocationsReader(Say::voice()))->read((string) json_encode(Asked::locations()), new AssignedTerms([]));
         $this->stands('ocpi.read', [
             'places' => array_map(static fn (FilePlace $p): array => [
                 'id' => $p->id, 'party' => $p->party, 'name' => $p->name, 'not_understood' => Say::voice()->each($p->notUnderstood),

@@ -7,8 +7,8 @@ namespace Harmozon\Core\Tests\Words;
 use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Chain\Fact;
 use Harmozon\Core\Chain\FactOwner;
-use Harmozon\Core\Chain\Unread;
-use Harmozon\Core\Equipment\Marks;
+use Harmozon\Core\Chain\UnreadFact;
+use Harmozon\Core\Equipment\CouplerLook;
 use Harmozon\Core\Tests\Cases;
 use Harmozon\Core\Tests\Say;
 use Harmozon\Core\Words\Joiner;
@@ -48,7 +48,7 @@ final class OneVoiceTest extends TestCase
         $case = Cases::read(Cases::file(adapters: [[]]));
         $chain = new Chain($case->outlet, $case->adapters, $case->vehicle, 0);
         foreach (Fact::cases() as $fact) {
-            $unread = $fact->owner() === FactOwner::Adapter ? Unread::ofAdapter($fact, $case->adapters[0], $chain) : Unread::of($fact, $chain);
+            $unread = $fact->owner() === FactOwner::Adapter ? UnreadFact::ofAdapter($fact, $case->adapters[0], $chain) : UnreadFact::of($fact, $chain);
             $said = Say::it($unread->fact());
 
             self::assertSame($fact->owner() === FactOwner::Adapter, str_contains($said, $case->adapters[0]->name), $said);
@@ -58,7 +58,7 @@ final class OneVoiceTest extends TestCase
 
     public function test_the_marks_of_every_face_are_said(): void
     {
-        foreach (Marks::all() as $marks) {
+        foreach (CouplerLook::all() as $marks) {
             self::assertStringEndsWith('.', Say::it($marks->message()));
         }
     }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Fit\Gates;
 
 use Harmozon\Core\Chain\Fact;
-use Harmozon\Core\Chain\Unread;
+use Harmozon\Core\Chain\UnreadFact;
 use Harmozon\Core\Equipment\AccessKind;
 use Harmozon\Core\Equipment\NetworkSetUp;
 use Harmozon\Core\Equipment\SetUpState;
@@ -38,7 +38,7 @@ final class AccessGate implements Gate
             AccessKind::Open => GateResult::pass(GateName::Access, Message::of('access.everyone')),
             AccessKind::Account => $this->account($situation),
             AccessKind::Makes, AccessKind::OwnersOnly => $this->named($situation),
-            null => GateResult::unread(GateName::Access, [Unread::of(Fact::Access, $situation->chain)]),
+            null => GateResult::unread(GateName::Access, [UnreadFact::of(Fact::Access, $situation->chain)]),
         };
     }
 
@@ -55,10 +55,10 @@ final class AccessGate implements Gate
                 : self::notAdmitted($makes, $vehicle));
         }
         if ($makes === null) {
-            return GateResult::unread(GateName::Access, [Unread::of(Fact::AdmittedMakes, $chain), ...($programmes === null ? [Unread::of(Fact::Programmes, $chain)] : [])]);
+            return GateResult::unread(GateName::Access, [UnreadFact::of(Fact::AdmittedMakes, $chain), ...($programmes === null ? [UnreadFact::of(Fact::Programmes, $chain)] : [])]);
         }
         if ($programmes === null) {
-            return GateResult::unread(GateName::Access, [Unread::of(Fact::Programmes, $chain)]);
+            return GateResult::unread(GateName::Access, [UnreadFact::of(Fact::Programmes, $chain)]);
         }
         $isAdmitted = static fn (string $make): bool => array_filter($programmes, static fn (string $own): bool => NetworkSetUp::isSame($make, $own)) !== [];
         $admitted = array_values(array_filter($makes, $isAdmitted));

@@ -6,7 +6,7 @@ namespace Harmozon\Core\Fit\Gates;
 
 use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Chain\Fact;
-use Harmozon\Core\Chain\Unread;
+use Harmozon\Core\Chain\UnreadFact;
 use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Equipment\Certification;
 use Harmozon\Core\Equipment\CurrentKind;
@@ -71,7 +71,7 @@ final class AdapterGate implements Gate
         return GateResult::passUnless(GateName::Adapter, $trust->reason(), fn (): array => $this->cautions($adapter, $trust, $situation));
     }
 
-    /** @return list<Unread> whatever the policy asks for */
+    /** @return list<UnreadFact> whatever the policy asks for */
     private function unread(Adapter $adapter, Chain $chain): array
     {
         $facts = [
@@ -81,7 +81,7 @@ final class AdapterGate implements Gate
             ...($adapter->rating->plate->continuousA === null ? [Fact::AdapterA] : []),
         ];
 
-        return array_map(static fn (Fact $fact): Unread => Unread::ofAdapter($fact, $adapter, $chain), $facts);
+        return array_map(static fn (Fact $fact): UnreadFact => UnreadFact::ofAdapter($fact, $adapter, $chain), $facts);
     }
 
     private static function danger(Adapter $adapter): ?Message
@@ -126,12 +126,12 @@ final class AdapterGate implements Gate
             return match ($adapter->trust->makerApproved) {
                 true => GateResult::pass(GateName::Adapter, Message::of('adapter.approved', adapter: $name)),
                 false => GateResult::refused(GateName::Adapter, Message::of('adapter.not_approved', adapter: $name)),
-                null => GateResult::unread(GateName::Adapter, [Unread::ofAdapter(Fact::MakerApproval, $adapter, $chain)]),
+                null => GateResult::unread(GateName::Adapter, [UnreadFact::ofAdapter(Fact::MakerApproval, $adapter, $chain)]),
             };
         }
         $certification = $adapter->trust->certification;
         if ($certification === null) {
-            return GateResult::unread(GateName::Adapter, [Unread::ofAdapter(Fact::Certification, $adapter, $chain)]);
+            return GateResult::unread(GateName::Adapter, [UnreadFact::ofAdapter(Fact::Certification, $adapter, $chain)]);
         }
         if ($certification === Certification::Certified) {
             return GateResult::pass(GateName::Adapter, Message::of('adapter.certified', adapter: $name, certification: $certification->message()));

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Fit\Gates;
 
 use Harmozon\Core\Chain\Fact;
-use Harmozon\Core\Chain\Unread;
+use Harmozon\Core\Chain\UnreadFact;
 use Harmozon\Core\Fit\Gate;
 use Harmozon\Core\Fit\GateName;
 use Harmozon\Core\Fit\GateResult;
@@ -40,7 +40,7 @@ final class CurrentGate implements Gate
         }
         foreach ($chain->adapters as $adapter) {
             if ($adapter->passes->current === null) {
-                return GateResult::unread(GateName::Current, [Unread::ofAdapter(Fact::AdapterCurrent, $adapter, $chain)]);
+                return GateResult::unread(GateName::Current, [UnreadFact::ofAdapter(Fact::AdapterCurrent, $adapter, $chain)]);
             }
         }
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Fit\Gates;
 
-use Harmozon\Core\Chain\Assumed;
-use Harmozon\Core\Chain\Unread;
+use Harmozon\Core\Chain\AssumedFact;
+use Harmozon\Core\Chain\UnreadFact;
 use Harmozon\Core\Chain\VoltagePlan;
 use Harmozon\Core\Chain\VoltagePlanner;
 use Harmozon\Core\Fit\Situation;
@@ -21,7 +21,7 @@ final readonly class PackSpread
     {
     }
 
-    public static function of(Situation $situation, Assumed $volts): self
+    public static function of(Situation $situation, AssumedFact $volts): self
     {
         $least = (new VoltagePlanner)->plans($volts->slower($situation->chain), $situation->conditions);
         $most = (new VoltagePlanner)->plans($volts->faster($situation->chain), $situation->conditions);
@@ -51,11 +51,11 @@ final readonly class PackSpread
     }
 
     /**
-     * @param  list<Unread>  $missing
+     * @param  list<UnreadFact>  $missing
      * @return list<string>
      */
     private static function facts(array $missing): array
     {
-        return array_map(static fn (Unread $u): string => $u->asked->value, $missing);
+        return array_map(static fn (UnreadFact $u): string => $u->asked->value, $missing);
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Fit\Gates;
 
 use Harmozon\Core\Chain\Fact;
-use Harmozon\Core\Chain\Unread;
+use Harmozon\Core\Chain\UnreadFact;
 use Harmozon\Core\Equipment\Bay;
 use Harmozon\Core\Equipment\Outlet;
 use Harmozon\Core\Equipment\PortCorner;
@@ -44,8 +44,8 @@ final class ReachGate implements Gate
         $tight = $situation->conditions->visit->towing ? self::tight($situation->chain->outlet) : null;
         if ($port === null || $length === null) {
             return GateResult::unread(GateName::Reach, $port !== null
-                ? [Unread::of(Fact::CableLength, $situation->chain)]
-                : [Unread::of(Fact::PortCorner, $situation->chain), ...($length === null ? [Unread::of(Fact::CableLength, $situation->chain)] : [])], $tight);
+                ? [UnreadFact::of(Fact::CableLength, $situation->chain)]
+                : [UnreadFact::of(Fact::PortCorner, $situation->chain), ...($length === null ? [UnreadFact::of(Fact::CableLength, $situation->chain)] : [])], $tight);
         }
 
         $reach = $this->park($port, $length);

@@ -6,7 +6,7 @@ namespace Harmozon\Core\Fit\Gates;
 
 use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Chain\Fact;
-use Harmozon\Core\Chain\Unread;
+use Harmozon\Core\Chain\UnreadFact;
 use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Equipment\DcSide;
 use Harmozon\Core\Equipment\Signalling;
@@ -50,7 +50,7 @@ final class SignallingGate implements Gate
     {
         return $understood !== null && ! $arrives->mayBeAmong($understood)
             ? GateResult::fail(GateName::Signalling, Message::of('signalling.cannot_arrive', vehicle: $chain->vehicle->name, car: Signalling::list($understood)))
-            : GateResult::unread(GateName::Signalling, [Unread::of(Fact::StationLanguages, $chain), ...($understood === null ? [Unread::of(Fact::VehicleLanguages, $chain)] : [])]);
+            : GateResult::unread(GateName::Signalling, [UnreadFact::of(Fact::StationLanguages, $chain), ...($understood === null ? [UnreadFact::of(Fact::VehicleLanguages, $chain)] : [])]);
     }
 
     /** @param  list<Signalling>  $spoken */
@@ -60,7 +60,7 @@ final class SignallingGate implements Gate
             return GateResult::fail(GateName::Signalling, Message::of('signalling.nothing_through'));
         }
         if ($side->signalling === null) {
-            return GateResult::unread(GateName::Signalling, [Unread::of(Fact::VehicleLanguages, $chain)]);
+            return GateResult::unread(GateName::Signalling, [UnreadFact::of(Fact::VehicleLanguages, $chain)]);
         }
         foreach ($side->signalling as $language) {
             if (in_array($language, $spoken, true)) {

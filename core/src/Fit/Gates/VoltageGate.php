@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Fit\Gates;
 
-use Harmozon\Core\Chain\Assumed;
-use Harmozon\Core\Chain\Unread;
+use Harmozon\Core\Chain\AssumedFact;
+use Harmozon\Core\Chain\UnreadFact;
 use Harmozon\Core\Chain\VoltageMode;
 use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Equipment\Curve;
@@ -25,7 +25,7 @@ final class VoltageGate implements Gate
     public function judge(Situation $situation): GateResult
     {
         $plan = $situation->voltage;
-        $typical = Assumed::packVolts($situation->chain);
+        $typical = AssumedFact::packVolts($situation->chain);
         // Without any volts of the pack the plan itself asks for them.
         $isSpread = $typical !== null && $situation->chain->current === CurrentKind::Dc && $situation->chain->vehicle->pack->voltageBySoc !== null;
         $spread = $isSpread ? PackSpread::of($situation, $typical) : null;
@@ -63,7 +63,7 @@ final class VoltageGate implements Gate
     }
 
     /** The most that a piece may see: what is usual for the pack on the car's own inlet, and what there is on any other piece. */
-    private static function mostV(Situation $situation, Assumed $typical, RatedPiece $piece): float
+    private static function mostV(Situation $situation, AssumedFact $typical, RatedPiece $piece): float
     {
         $high = ($piece->isVehicles ? null : $typical->origin->most) ?? $typical->origin->high;
         $plan = $high instanceof Curve ? $situation->voltage->along($high, $situation->chain->vehicle->pack->voltageBySoc) : $situation->voltage;
@@ -71,7 +71,7 @@ final class VoltageGate implements Gate
         return $plan->plugV?->highestBetween($situation->conditions->charge->socFrom, $plan->endSoc($situation->conditions)) ?? 0.0;
     }
 
-    /** @param  list<Unread>  $missing  facts that cannot help it, whatever they are */
+    /** @param  list<UnreadFact>  $missing  facts that cannot help it, whatever they are */
     private static function tooHigh(float $volts, RatedPiece $piece, array $missing): GateResult
     {
         $rated = Amount::volts($piece->maxV);
@@ -80,7 +80,7 @@ final class VoltageGate implements Gate
             GateName::Voltage,
             $missing === []
                 ? Message::of('voltage.over_rating', volts: Amount::volts($volts), link: $piece->link, rated: $rated)
-                : Message::of('voltage.fails_or_over', facts: Unread::facts($missing), link: $piece->link, rated: $rated),
+                : Message::of('voltage.fails_or_over', facts: UnreadFact::facts($missing), link: $piece->link, rated: $rated),
             [new Figure('volts', $volts, 'V'), new Figure('rated', $piece->maxV ?? 0.0, 'V')],
         );
     }
@@ -117,7 +117,7 @@ final class VoltageGate implements Gate
     /** What to be careful about where nobody has read the pack's volts; null where they were read, or learned from sessions. */
     private static function typical(Situation $situation): ?Message
     {
-        $origin = Assumed::packVolts($situation->chain)?->origin;
+        $origin = AssumedFact::packVolts($situation->chain)?->origin;
         if ($origin === null || $origin->origin === Origin::Learned || $situation->chain->current === CurrentKind::Ac) {
             return null;
         }

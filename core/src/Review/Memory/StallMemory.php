@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Review\Memory;
 
-use Harmozon\Core\Equipment\Remembered;
+use Harmozon\Core\Equipment\PastTrouble;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
@@ -79,10 +79,10 @@ final readonly class StallMemory
      *
      * @param  list<self>  $memories
      */
-    public static function remembered(array $memories): ?Remembered
+    public static function remembered(array $memories): ?PastTrouble
     {
         $trouble = array_merge(...array_map(static fn (self $m): array => $m->trouble, $memories));
 
-        return $trouble === [] ? null : new Remembered($trouble);
+        return $trouble === [] ? null : new PastTrouble($trouble);
     }
 }

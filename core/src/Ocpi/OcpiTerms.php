@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Ocpi;
 
 /** Terms of the Open Charge Point Interface 2.2.1 (ConnectorType, PowerType) and ours. */
-final class Terms
+final class OcpiTerms
 {
     /** Connector standards and our couplers. */
     public const COUPLERS = [

@@ -15,9 +15,9 @@ use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
 
 /** Before anything is plugged in. */
-final readonly class Arriving
+final readonly class ArrivalSteps
 {
-    public function __construct(private ChainAnswer $answer, private Care $care)
+    public function __construct(private ChainAnswer $answer, private StepCautions $care)
     {
     }
 

@@ -12,7 +12,7 @@ use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
 /** Joining the pieces of a chain, and parting them in the reverse order. */
-final readonly class Joining
+final readonly class ConnectingSteps
 {
     private ?Adapter $adapter;
 
@@ -20,7 +20,7 @@ final readonly class Joining
 
     private StepWords $words;
 
-    public function __construct(Chain $chain, private Way $way, private Care $care)
+    public function __construct(Chain $chain, private JoinOrder $way, private StepCautions $care)
     {
         $this->adapter = $chain->adapters[0] ?? null;
         $this->isAttached = $this->adapter !== null && $this->adapter->id === $chain->outlet->fittings->attachedAdapter?->id;
@@ -89,12 +89,12 @@ final readonly class Joining
         return match ($code) {
             StepCode::ReleaseAttachedAdapter => false,
             StepCode::SwitchOnAdapter, StepCode::StartOnAdapter => true,
-            default => $this->isOrderUnread() || $this->way === Way::PerhapsLoose,
+            default => $this->isOrderUnread() || $this->way === JoinOrder::PerhapsLoose,
         };
     }
 
     private function isOrderUnread(): bool
     {
-        return ($this->way === Way::HandleFirst || $this->way === Way::CarFirst) && $this->adapter?->handling->attachOrder === null;
+        return ($this->way === JoinOrder::HandleFirst || $this->way === JoinOrder::CarFirst) && $this->adapter?->handling->attachOrder === null;
     }
 }

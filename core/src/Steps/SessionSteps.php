@@ -14,7 +14,7 @@ use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
 /** From starting the session to the click of the latch. */
-final readonly class Running
+final readonly class SessionSteps
 {
     /** First power is expected within this time of plugging in (min). */
     public const FIRST_POWER_MINUTES = 2;
@@ -22,7 +22,7 @@ final readonly class Running
     /** A stall shows within this time what it gives (min). */
     private const COMPARE_MINUTES = 3;
 
-    public function __construct(private ChainAnswer $answer, private Care $care, private ?AdapterPassed $passed)
+    public function __construct(private ChainAnswer $answer, private StepCautions $care, private ?AdapterPassed $passed)
     {
     }
 

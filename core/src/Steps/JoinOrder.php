@@ -10,7 +10,7 @@ use Harmozon\Core\Equipment\CouplerFamily;
 use Harmozon\Core\Equipment\CurrentKind;
 
 /** In which order the pieces of a chain are joined; they are parted in the reverse one. */
-enum Way
+enum JoinOrder
 {
     /** The station's own cable into the car. */
     case Direct;

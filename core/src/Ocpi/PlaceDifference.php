@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Ocpi;
 
 /** What a location of a file makes of the outlets that the garage has there. */
-final class Difference
+final class PlaceDifference
 {
     /**
      * @param  list<KnownOutlet>  $known  of this place; none when the place is new
@@ -76,7 +76,7 @@ final class Difference
             return new OutletChange(ChangeKind::Same, $known->id, $known->name, $known->spec, null);
         }
         $file = $file->keepingPriceOf($known->last);
-        [$merged, $figures] = Merge::of(['name' => $known->name, ...$known->spec], ['name' => $known->last?->name, ...($known->last->spec ?? [])], ['name' => $file->name, ...$file->spec]);
+        [$merged, $figures] = PlateMerge::of(['name' => $known->name, ...$known->spec], ['name' => $known->last?->name, ...($known->last->spec ?? [])], ['name' => $file->name, ...$file->spec]);
         $isChanged = array_filter($figures, static fn (FigureChange $f): bool => ! $f->isKept) !== [];
         $name = is_string($merged['name']) ? $merged['name'] : $known->name;
         unset($merged['name']);

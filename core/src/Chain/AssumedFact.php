@@ -13,14 +13,14 @@ use Harmozon\Core\Equipment\Supply;
  * A fact of a chain that nobody has read, with what stands for it: a typical value, a learned one, an estimate. Power, time
  * and price may rest on it; nothing of safety does.
  */
-final readonly class Assumed
+final readonly class AssumedFact
 {
     /** By what the power rests on; what a session takes into the pack is the energy's. */
     private const DC = [Fact::PackV, Fact::ChargeCurve, Fact::InletA, Fact::InletKw, Fact::StationA, Fact::StationKw, Fact::CabinetKw];
 
     private const AC = [Fact::AcA, Fact::AcKw, Fact::SupplyA, Fact::StationA, Fact::StationKw];
 
-    private function __construct(public Fact $fact, public Unread $unread, public FactOrigin $origin)
+    private function __construct(public Fact $fact, public UnreadFact $unread, public FactOrigin $origin)
     {
     }
 
@@ -61,7 +61,7 @@ final readonly class Assumed
         }
         $assumed = [];
         foreach ($facts as $fact) {
-            $unread = Unread::of($fact, $chain);
+            $unread = UnreadFact::of($fact, $chain);
             $origin = ($fact->owner() === FactOwner::Outlet ? $chain->outlet->origins : $chain->vehicle->origins)[$unread->path] ?? null;
             if ($origin?->origin->isAbout() === true) {
                 $assumed[] = new self($fact, $unread, $origin);

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Tests\Steps;
 
+use Harmozon\Core\Steps\AttemptedRemedy;
 use Harmozon\Core\Steps\RungCode;
-use Harmozon\Core\Steps\Tried;
 use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\TestCase;
 
 /** What stands beside an event is read by people: no code of ours is in it, and what somebody wrote stays. */
-final class TriedTest extends TestCase
+final class AttemptedRemedyTest extends TestCase
 {
     public function test_every_rung_is_told_in_words_with_what_was_written_beside_it(): void
     {
@@ -19,11 +19,11 @@ final class TriedTest extends TestCase
         }
         self::assertSame('read both screens: E-42: try later', self::told('read_screens: E-42: try later'));
         self::assertSame('tried another stall: B2', self::told('another_stall: B2'));
-        self::assertNull(Tried::words('what I did'));
+        self::assertNull(AttemptedRemedy::words('what I did'));
     }
 
     private static function told(string $detail): string
     {
-        return rtrim(Say::it(Tried::words($detail)), '.');
+        return rtrim(Say::it(AttemptedRemedy::words($detail)), '.');
     }
 }

@@ -12,7 +12,7 @@ use Harmozon\Core\Fit\GateResult;
 use Harmozon\Core\Words\Message;
 
 /** The cautions of an answer, and what is to be checked first, by the place where they matter. */
-final readonly class Care
+final readonly class StepCautions
 {
     /** @param  array<string, list<Message>>  $byPlace  by the name of a CautionPlace */
     private function __construct(private array $byPlace)

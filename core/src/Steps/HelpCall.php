@@ -9,7 +9,7 @@ use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
 
 /** Whom to call when nothing else helps, and what to read out: where one stands, and at which stall. */
-final class Help
+final class HelpCall
 {
     /** @param  string|null  $stall  label of the stall where the driver stands; null when not known */
     public static function call(ChainAnswer $answer, ?string $stall): Message

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Steps;
 use Harmozon\Core\Words\Message;
 
 /** What was tried when nothing started: kept with the failed start as `another_stall` or `another_stall: B2`. */
-final class Tried
+final class AttemptedRemedy
 {
     /** In words, what somebody wrote beside it as it is; null where no rung of ours was tried. */
     public static function words(string $detail): ?Message

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Ocpi;
 
 /** What the words mean that a network made up, as somebody assigned them to ours. */
-final readonly class Assigned
+final readonly class AssignedTerms
 {
     /** Assigned to nothing: what bears this word is left out. */
     public const LEFT_OUT = '';

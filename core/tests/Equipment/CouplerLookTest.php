@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Tests\Equipment;
 
-use Harmozon\Core\Equipment\Marks;
+use Harmozon\Core\Equipment\CouplerLook;
 use PHPUnit\Framework\TestCase;
 
-final class MarksTest extends TestCase
+final class CouplerLookTest extends TestCase
 {
     /** Counted on the faces of the standards: SAE J1772 and J3400, IEC 62196-2/-3, GB/T 20234, IEEE 2030.1.1. */
     public function test_what_tells_one_face_from_another(): void
@@ -23,6 +23,6 @@ final class MarksTest extends TestCase
             'gbt_dc large round 9',
             'legacy_paddle paddle 0',
             'legacy_butt square 6',
-        ], array_map(static fn (Marks $m): string => "{$m->family->value} {$m->outline} {$m->contacts}".($m->bigBelow ? ' below' : ''), Marks::all()));
+        ], array_map(static fn (CouplerLook $m): string => "{$m->family->value} {$m->outline} {$m->contacts}".($m->bigBelow ? ' below' : ''), CouplerLook::all()));
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Equipment;
 
 /** What goes through an adapter: which current, and between which protocols it translates. */
-final readonly class Passage
+final readonly class AdapterConversion
 {
     /**
      * @param  CurrentKind|null  $current  null when not known

@@ -10,7 +10,7 @@ use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
 
 /** A fact nobody has read yet: whose it is, where in its record it belongs, and where it is usually found. */
-final readonly class Unread
+final readonly class UnreadFact
 {
     /**
      * @param  string  $piece  id of the vehicle, outlet or adapter

@@ -12,7 +12,7 @@ use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
 
 /** Every piece back where it belongs, and the bay free. */
-final readonly class Leaving
+final readonly class LeavingSteps
 {
     public function __construct(private Chain $chain)
     {

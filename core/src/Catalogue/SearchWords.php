@@ -14,7 +14,7 @@ use Harmozon\Core\Equipment\Vehicle;
 use Harmozon\Core\Words\Message;
 
 /** The words by which people look for a piece or a kind: names of plugs and sockets, and levels of charging. */
-final class FoundBy
+final class SearchWords
 {
     /** Volts up to which an AC supply is "level 1" (SAE J1772). */
     private const LEVEL_1_V = 127.0;
