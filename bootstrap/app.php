@@ -3,19 +3,19 @@
 declare(strict_types=1);
 
 use App\Console\Kernel;
-use App\Database\Trouble;
-use App\Equipment\OutOfDate;
+use App\Database\SetupProblem;
 use App\Equipment\PieceStore;
-use App\Http\Middleware\AsShown;
+use App\Equipment\StalePiece;
+use App\Http\FrameworkRefusals;
 use App\Http\Middleware\BodyLimit;
 use App\Http\Middleware\KnownHost;
+use App\Http\Middleware\MatchesShownGarage;
 use App\Http\Middleware\ReadableJson;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\StartSession;
-use App\Http\Middleware\StripUnseen;
-use App\Http\PlainWords;
+use App\Http\Middleware\StripControlCharacters;
 use App\Models\Piece;
-use App\People\EndedSessions;
+use App\People\RevokedSessions;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Words\Language;
 use Harmozon\Core\Words\Message;
@@ -62,8 +62,8 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->web(replace: [FrameworksStartSession::class => StartSession::class]);
         // Before signing in there is no session, and so no token of it: those look at the origin instead.
         $middleware->validateCsrfTokens(except: ['api/sign-in', 'api/demo-sign-in', 'api/accounts', 'api/invitations/*/account', 'api/password/*', 'api/visitors/*']);
-        $middleware->append([KnownHost::class, StripUnseen::class]);
-        $middleware->appendToPriorityList(after: AuthenticatesRequests::class, append: AsShown::class);
+        $middleware->append([KnownHost::class, StripControlCharacters::class]);
+        $middleware->appendToPriorityList(after: AuthenticatesRequests::class, append: MatchesShownGarage::class);
         // A blank belongs to a password like any other character.
         $middleware->trimStrings(except: ['new_password']);
         $middleware->redirectGuestsTo('/');
@@ -83,7 +83,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
                 'code' => $e->problem->code,
             ], 422);
         });
-        $exceptions->render(static function (OutOfDate $e, Request $request): JsonResponse {
+        $exceptions->render(static function (StalePiece $e, Request $request): JsonResponse {
             $isGone = $e->piece->trashed();
             $told = Message::of($isGone ? 'app.put_aside' : 'app.changed_meanwhile', name: $e->piece->name);
 
@@ -98,7 +98,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
             if (! $request->is('api/*')) {
                 return null;
             }
-            $told = Message::of($request->hasSession() && EndedSessions::has($request->session()->getId()) ? 'app.signed_out_elsewhere' : 'app.not_signed_in');
+            $told = Message::of($request->hasSession() && RevokedSessions::has($request->session()->getId()) ? 'app.signed_out_elsewhere' : 'app.not_signed_in');
 
             return new JsonResponse(['message' => app(Voice::class)->say($told), 'code' => $told->code], 401);
         });
@@ -106,7 +106,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $exceptions->render(static fn (UniqueConstraintViolationException $e): JsonResponse => new JsonResponse(['message' => app(Voice::class)->say(Message::of('app.taken'))], 409));
         // The framework would name its own classes and repeat the id, and has words of its own.
         $exceptions->render(static function (Throwable $e, Request $request): ?Response {
-            $told = $e instanceof HttpExceptionInterface ? PlainWords::of($e) : null;
+            $told = $e instanceof HttpExceptionInterface ? FrameworkRefusals::of($e) : null;
             if ($told === null || ! $e instanceof HttpExceptionInterface) {
                 return null;
             }
@@ -116,9 +116,9 @@ $app = Application::configure(basePath: dirname(__DIR__))
                 ? new JsonResponse(['message' => $words, 'code' => $told->code], $e->getStatusCode(), $e->getHeaders())
                 : new HttpResponse($words."\n", $e->getStatusCode(), ['Content-Type' => 'text/plain; charset=utf-8', ...$e->getHeaders()]);
         });
-        $exceptions->dontReport([Refusal::class, OutOfDate::class, UniqueConstraintViolationException::class]);
+        $exceptions->dontReport([Refusal::class, StalePiece::class, UniqueConstraintViolationException::class]);
         $exceptions->render(static function (Throwable $e, Request $request): ?Response {
-            $trouble = $e instanceof HttpExceptionInterface || $e instanceof ValidationException ? null : Trouble::of($e);
+            $trouble = $e instanceof HttpExceptionInterface || $e instanceof ValidationException ? null : SetupProblem::of($e);
             if ($trouble === null) {
                 return null;
             }
@@ -130,7 +130,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
                 : new HttpResponse($words."\n", 503, ['Content-Type' => 'text/plain; charset=utf-8', ...$headers]);
         });
         // Where nothing can be written there is no log either.
-        $exceptions->report(static fn (Throwable $e): ?bool => Trouble::isStorageThere() ? null : false);
+        $exceptions->report(static fn (Throwable $e): ?bool => SetupProblem::isStorageThere() ? null : false);
     })
     ->create();
 

@@ -8,7 +8,7 @@ return [
     'encrypt' => false,
     'connection' => null,
     'table' => 'sessions',
-    // App\People\QuietSessions clears away what has ended.
+    // App\People\DatabaseSessions clears away what has ended.
     'lottery' => [0, 100],
     'cookie' => 'harmozon_session',
     'path' => '/',

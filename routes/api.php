@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 use App\Http\Controllers\AccountController;
 use App\Http\Controllers\ArrivalController;
+use App\Http\Controllers\AuthController;
 use App\Http\Controllers\CatalogueController;
-use App\Http\Controllers\DoorController;
 use App\Http\Controllers\EventController;
 use App\Http\Controllers\FitController;
 use App\Http\Controllers\ForecastController;
@@ -25,48 +25,48 @@ use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SessionExportController;
 use App\Http\Controllers\TokenController;
 use App\Http\Controllers\VisitorController;
-use App\Http\Middleware\AsShown;
+use App\Http\Middleware\Idempotent;
+use App\Http\Middleware\MatchesShownGarage;
 use App\Http\Middleware\MayAct;
-use App\Http\Middleware\NotMadeUp;
-use App\Http\Middleware\OnlyOnce;
+use App\Http\Middleware\NotDemo;
 use App\Http\Middleware\SameOrigin;
-use App\Http\Middleware\Visitors;
+use App\Http\Middleware\VisitorsAllowed;
 use Illuminate\Support\Facades\Route;
 
 // The doors for a visitor.
 Route::middleware(SameOrigin::class)->group(static function (): void {
     Route::post('sign-in', [AccountController::class, 'signIn'])->name('api.sign-in');
     Route::post('demo-sign-in', [AccountController::class, 'openDemo'])->middleware('throttle:30,1')->name('api.demo-sign-in');
-    Route::post('accounts', [DoorController::class, 'found'])->middleware('throttle:30,1')->name('api.found');
-    Route::get('invitations/{token}', [DoorController::class, 'invitation'])->middleware('throttle:60,1')->name('api.invitation');
-    Route::post('invitations/{token}/account', [DoorController::class, 'joinAnew'])->middleware('throttle:30,1')->name('api.join-anew');
-    Route::post('password/forgotten', [DoorController::class, 'forgotten'])->name('api.forgotten');
-    Route::post('password/reset', [DoorController::class, 'reset'])->name('api.reset');
+    Route::post('accounts', [AuthController::class, 'found'])->middleware('throttle:30,1')->name('api.found');
+    Route::get('invitations/{token}', [AuthController::class, 'invitation'])->middleware('throttle:60,1')->name('api.invitation');
+    Route::post('invitations/{token}/account', [AuthController::class, 'joinAnew'])->middleware('throttle:30,1')->name('api.join-anew');
+    Route::post('password/forgotten', [AuthController::class, 'forgotten'])->name('api.forgotten');
+    Route::post('password/reset', [AuthController::class, 'reset'])->name('api.reset');
 });
 
 // What somebody without an account may ask: it computes, and keeps nothing.
-Route::middleware([SameOrigin::class, Visitors::class, 'throttle:120,1,visitors'])->prefix('visitors')->name('api.visitors.')->group(static function (): void {
+Route::middleware([SameOrigin::class, VisitorsAllowed::class, 'throttle:120,1,visitors'])->prefix('visitors')->name('api.visitors.')->group(static function (): void {
     Route::get('terms', [VisitorController::class, 'terms'])->name('terms');
     Route::get('car-kinds', [VisitorController::class, 'classes'])->name('car-kinds');
     Route::post('new-car', [VisitorController::class, 'draft'])->name('new-car');
 });
 
 // For whoever is signed in, whatever garage they belong to.
-Route::middleware(['auth', AsShown::class.':account'])->name('api.')->group(static function (): void {
-    Route::post('sign-out', [AccountController::class, 'signOut'])->withoutMiddleware(AsShown::class.':account')->name('sign-out');
+Route::middleware(['auth', MatchesShownGarage::class.':account'])->name('api.')->group(static function (): void {
+    Route::post('sign-out', [AccountController::class, 'signOut'])->withoutMiddleware(MatchesShownGarage::class.':account')->name('sign-out');
     Route::get('me', [PersonController::class, 'show'])->name('me');
-    Route::put('me', [PersonController::class, 'update'])->middleware(NotMadeUp::class)->name('me.change');
-    Route::delete('me', [PersonController::class, 'destroy'])->middleware(NotMadeUp::class)->name('me.end');
-    Route::put('me/password', [PersonController::class, 'password'])->middleware(NotMadeUp::class)->name('me.password');
+    Route::put('me', [PersonController::class, 'update'])->middleware(NotDemo::class)->name('me.change');
+    Route::delete('me', [PersonController::class, 'destroy'])->middleware(NotDemo::class)->name('me.end');
+    Route::put('me/password', [PersonController::class, 'password'])->middleware(NotDemo::class)->name('me.password');
     Route::get('me/devices', [PersonController::class, 'devices'])->name('me.devices');
     Route::delete('me/devices/{device}', [PersonController::class, 'signOutDevice'])->name('me.device');
-    Route::post('invitations/{token}/join', [DoorController::class, 'join'])->middleware(['throttle:30,1', NotMadeUp::class])->name('join');
-    Route::post('garages', [GaragesController::class, 'store'])->middleware([NotMadeUp::class, OnlyOnce::class])->name('garages.found');
+    Route::post('invitations/{token}/join', [AuthController::class, 'join'])->middleware(['throttle:30,1', NotDemo::class])->name('join');
+    Route::post('garages', [GaragesController::class, 'store'])->middleware([NotDemo::class, Idempotent::class])->name('garages.found');
     Route::put('garages/{garage}/stand', [GaragesController::class, 'stand'])->name('garages.stand');
 });
 
 // Inside a garage. Who may do more than look is said beside each.
-Route::middleware(['auth', AsShown::class, MayAct::class])->name('api.')->group(static function (): void {
+Route::middleware(['auth', MatchesShownGarage::class, MayAct::class])->name('api.')->group(static function (): void {
     Route::get('garage', [GarageController::class, 'show'])->name('garage');
     Route::get('garage/plates', [GarageController::class, 'plates'])->name('garage.plates');
     Route::get('terms', [GarageController::class, 'terms'])->name('terms');
@@ -101,13 +101,13 @@ Route::middleware(['auth', AsShown::class, MayAct::class])->name('api.')->group(
     Route::get('pieces/{kind}/{piece}/photos', [PhotoController::class, 'index'])->name('photos');
     Route::get('photos/{photo}', [PhotoController::class, 'show'])->name('photo');
     Route::get('people', [PeopleController::class, 'index'])->name('people');
-    Route::delete('people/{person}', [PeopleController::class, 'remove'])->middleware(NotMadeUp::class)->name('people.remove');
+    Route::delete('people/{person}', [PeopleController::class, 'remove'])->middleware(NotDemo::class)->name('people.remove');
 });
 
-Route::middleware(['auth', AsShown::class, MayAct::class.':edit'])->name('api.')->group(static function (): void {
-    Route::post('places/{place}/copy', [PieceController::class, 'copyPlace'])->middleware(OnlyOnce::class)->name('places.copy');
+Route::middleware(['auth', MatchesShownGarage::class, MayAct::class.':edit'])->name('api.')->group(static function (): void {
+    Route::post('places/{place}/copy', [PieceController::class, 'copyPlace'])->middleware(Idempotent::class)->name('places.copy');
     Route::prefix('pieces/{kind}')->name('pieces.')->group(static function (): void {
-        Route::post('', [PieceController::class, 'store'])->middleware(OnlyOnce::class)->name('create');
+        Route::post('', [PieceController::class, 'store'])->middleware(Idempotent::class)->name('create');
         Route::post('check', [PieceController::class, 'check'])->name('check');
         Route::put('', [PieceController::class, 'updateSeveral'])->name('replace-several');
         Route::put('{piece}', [PieceController::class, 'update'])->name('replace');
@@ -115,7 +115,7 @@ Route::middleware(['auth', AsShown::class, MayAct::class.':edit'])->name('api.')
     });
 });
 
-Route::middleware(['auth', AsShown::class, MayAct::class.':record'])->name('api.')->group(static function (): void {
+Route::middleware(['auth', MatchesShownGarage::class, MayAct::class.':record'])->name('api.')->group(static function (): void {
     Route::post('sessions', [SessionController::class, 'store'])->name('sessions.begin');
     Route::delete('sessions/{id}', [SessionController::class, 'destroy'])->name('session.discard');
     Route::post('sessions/{id}/restore', [SessionController::class, 'restore'])->name('sessions.restore');
@@ -132,7 +132,7 @@ Route::middleware(['auth', AsShown::class, MayAct::class.':record'])->name('api.
         Route::delete('events/{clientId}', [EventController::class, 'destroy'])->name('events.forget');
         Route::post('photos', [PhotoController::class, 'storeOfSession'])->name('photos.take');
         Route::patch('', [SessionController::class, 'correct'])->name('correct');
-        Route::post('imports', [ImportController::class, 'store'])->middleware(OnlyOnce::class)->name('imports.begin');
+        Route::post('imports', [ImportController::class, 'store'])->middleware(Idempotent::class)->name('imports.begin');
     });
     Route::prefix('imports/{file}')->name('import.')->group(static function (): void {
         Route::put('piece', [ImportController::class, 'append'])->name('append');
@@ -143,19 +143,19 @@ Route::middleware(['auth', AsShown::class, MayAct::class.':record'])->name('api.
     });
 });
 
-Route::middleware(['auth', AsShown::class, MayAct::class.':record'])->name('api.')->group(static function (): void {
+Route::middleware(['auth', MatchesShownGarage::class, MayAct::class.':record'])->name('api.')->group(static function (): void {
     Route::get('tokens', [TokenController::class, 'index'])->name('tokens');
-    Route::post('tokens', [TokenController::class, 'store'])->middleware([NotMadeUp::class, OnlyOnce::class])->name('tokens.make');
+    Route::post('tokens', [TokenController::class, 'store'])->middleware([NotDemo::class, Idempotent::class])->name('tokens.make');
     Route::delete('tokens/{token}', [TokenController::class, 'destroy'])->name('tokens.end');
 });
 
-Route::middleware(['auth', AsShown::class, MayAct::class.':keep'])->name('api.')->group(static function (): void {
+Route::middleware(['auth', MatchesShownGarage::class, MayAct::class.':keep'])->name('api.')->group(static function (): void {
     Route::put('garage', [GaragesController::class, 'update'])->name('garage.change');
-    Route::delete('garage', [GaragesController::class, 'destroy'])->middleware(NotMadeUp::class)->name('garage.end');
+    Route::delete('garage', [GaragesController::class, 'destroy'])->middleware(NotDemo::class)->name('garage.end');
     Route::post('garage/import', [MovingController::class, 'import'])->name('garage.import');
     Route::prefix('garage/arrivals')->name('arrival')->group(static function (): void {
         Route::get('', [ArrivalController::class, 'newest'])->name('.newest');
-        Route::post('', [ArrivalController::class, 'store'])->middleware(OnlyOnce::class)->name('.begin');
+        Route::post('', [ArrivalController::class, 'store'])->middleware(Idempotent::class)->name('.begin');
         Route::get('{arrival}', [ArrivalController::class, 'show'])->name('.show');
         Route::put('{arrival}/piece', [ArrivalController::class, 'append'])->name('.append');
         Route::post('{arrival}/start', [ArrivalController::class, 'start'])->name('.start');
@@ -170,7 +170,7 @@ Route::middleware(['auth', AsShown::class, MayAct::class.':keep'])->name('api.')
     Route::post('ocpi/import', [OcpiController::class, 'import'])->name('ocpi.import');
     Route::get('ocpi/imports', [OcpiController::class, 'index'])->name('ocpi.imports');
     Route::post('ocpi/imports/{import}/undo', [OcpiController::class, 'undo'])->name('ocpi.undo');
-    Route::post('people/invitations', [PeopleController::class, 'invite'])->middleware([NotMadeUp::class, OnlyOnce::class])->name('people.invite');
+    Route::post('people/invitations', [PeopleController::class, 'invite'])->middleware([NotDemo::class, Idempotent::class])->name('people.invite');
     Route::delete('people/invitations/{invitation}', [PeopleController::class, 'withdraw'])->name('people.withdraw');
-    Route::put('people/{person}', [PeopleController::class, 'role'])->middleware(NotMadeUp::class)->name('people.role');
+    Route::put('people/{person}', [PeopleController::class, 'role'])->middleware(NotDemo::class)->name('people.role');
 });

@@ -9,7 +9,7 @@ use App\Garage\CurrentGarage;
 use App\Garage\Role;
 use App\Models\Garage;
 use App\Models\User;
-use App\People\Founding;
+use App\People\Registration;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
 
 abstract class TestCase extends LaravelTestCase
@@ -45,7 +45,7 @@ abstract class TestCase extends LaravelTestCase
     {
         $person = User::query()->create(['name' => ucfirst($name), 'email' => "{$name}@another.example", 'password' => 'the kettle is on again']);
         if ($garage !== null) {
-            $this->app->make(Founding::class)->join($person, $garage, $role);
+            $this->app->make(Registration::class)->join($person, $garage, $role);
         }
 
         return $person->refresh();

@@ -16,10 +16,10 @@ use App\Models\Place;
 use App\Models\Tour;
 use App\Models\User;
 use App\Models\Vehicle;
-use App\People\Founding;
-use App\Sessions\ReadingBook;
-use App\Sessions\SessionBook;
+use App\People\Registration;
+use App\Sessions\ReadingRecorder;
 use App\Sessions\SessionChain;
+use App\Sessions\SessionRecorder;
 use Harmozon\Core\Bench\StandIn;
 use Harmozon\Core\Case\ScriptReader;
 use Harmozon\Core\Json\Node;
@@ -37,10 +37,10 @@ final class DemoGarage
 
     public function __construct(
         private readonly CurrentGarage $garage,
-        private readonly SessionBook $book,
-        private readonly ReadingBook $readings,
+        private readonly SessionRecorder $recorder,
+        private readonly ReadingRecorder $readings,
         private readonly ScriptReader $scripts,
-        private readonly Founding $founding,
+        private readonly Registration $registration,
     ) {
     }
 
@@ -73,8 +73,8 @@ final class DemoGarage
             $garage = Garage::query()->create([
                 'name' => $about->text('name'), 'timezone' => $about->text('timezone'), 'currency' => $about->text('currency'), 'units' => $about->textOrNull('units') ?? 'metric', 'locale' => $about->textOrNull('locale') ?? 'en-GB',
             ]);
-            $keeper = $this->founding->account($demo->object('user')->text('name'), $email, (string) config('harmozon.demo_password'));
-            $this->founding->join($keeper, $garage, Role::Keeper);
+            $keeper = $this->registration->account($demo->object('user')->text('name'), $email, (string) config('harmozon.demo_password'));
+            $this->registration->join($keeper, $garage, Role::Keeper);
             $this->garage->open($garage->id, fn () => $this->fill($demo));
 
             return $garage;
@@ -131,9 +131,9 @@ final class DemoGarage
         );
         $daysAgo = $node->wholeNumber('days_ago', 0, 3650) ?? 0;
         $startedAt = Carbon::now()->startOfDay()->subDays($daysAgo)->addHours(17)->addMinutes(7 * $daysAgo % 60);
-        $session = $this->book->begin($question, $startedAt, $node->text('note'), stall: $node->textOrNull('stall'));
+        $session = $this->recorder->begin($question, $startedAt, $node->text('note'), stall: $node->textOrNull('stall'));
         $lastMs = $this->actOut($session, $node);
-        $this->book->finish($session->refresh(), $startedAt->copy()->addMilliseconds($lastMs));
+        $this->recorder->finish($session->refresh(), $startedAt->copy()->addMilliseconds($lastMs));
     }
 
     /** @return int when the last reading was taken (ms) */

@@ -25,7 +25,7 @@ final class Board
     /** Pairs that are answered at once, in bounded time and memory. */
     public const MOST_PAIRS = 4000;
 
-    public function __construct(private readonly Crate $crate, private readonly FitWriter $writer, private readonly Rows $rows)
+    public function __construct(private readonly PieceReader $pieceReader, private readonly FitWriter $writer, private readonly BoardRows $rows)
     {
     }
 
@@ -60,7 +60,7 @@ final class Board
      */
     public function pack(Tour $tour, AdapterPolicy $policy, Conditions $conditions): array
     {
-        $kit = $this->crate->kit($this->crate->adapters());
+        $kit = $this->pieceReader->kit($this->pieceReader->adapters());
         $cars = Vehicle::inOrder($tour->vehicles() === [] ? null : $tour->vehicles());
         $rows = $this->rows->along($tour);
         self::mustBeFew($rows, $cars);
@@ -75,7 +75,7 @@ final class Board
      */
     private function of(array $kit, AdapterPolicy $policy, Conditions $conditions, Collection $cars, Collection $rows): CoreBoard
     {
-        return new CoreBoard(new Fitter(CoreBoard::distinct($kit, $conditions), $conditions, $policy), $cars->map($this->crate->vehicle(...)), $rows->map($this->crate->outlet(...)));
+        return new CoreBoard(new Fitter(CoreBoard::distinct($kit, $conditions), $conditions, $policy), $cars->map($this->pieceReader->vehicle(...)), $rows->map($this->pieceReader->outlet(...)));
     }
 
     /**

@@ -50,12 +50,12 @@ final class FitQuestion
      */
     public static function ask(string $outletId, string $vehicleId, ?array $adapterIds, bool $isExact, string $policy, array $conditions): self
     {
-        $outlet = app(Rows::class)->find($outletId) ?? throw FieldError::at('outlet', Message::of('app.not_in_garage'));
+        $outlet = app(BoardRows::class)->find($outletId) ?? throw FieldError::at('outlet', Message::of('app.not_in_garage'));
         $vehicle = Vehicle::query()->firstWhere('ulid', $vehicleId) ?? throw FieldError::at('vehicle', Message::of('app.not_in_garage'));
-        $crate = Adapter::inOrder()->keyBy('ulid');
-        $adapters = $adapterIds === null ? $crate->values() : new Collection;
+        $pieceReader = Adapter::inOrder()->keyBy('ulid');
+        $adapters = $adapterIds === null ? $pieceReader->values() : new Collection;
         foreach ($adapterIds ?? [] as $i => $id) {
-            $adapter = $crate->get($id);
+            $adapter = $pieceReader->get($id);
             if ($adapter !== null) {
                 $adapters->push($adapter);
             } elseif ($id !== $outlet->attachedAdapterId()) {
@@ -83,14 +83,14 @@ final class FitQuestion
 
     public function case(): FitCase
     {
-        return $this->case ??= (new CaseReader)->case(Node::of($this->caseFile()))->remembering(app(Experience::class)->remembered());
+        return $this->case ??= (new CaseReader)->case(Node::of($this->caseFile()))->remembering(app(GarageExperience::class)->remembered());
     }
 
     /** @return array<string, mixed> the conditions; heat that the log knows of is there still, unless somebody says otherwise */
     private function withHeatLeft(): array
     {
         $told = $this->conditions['theta'] ?? [];
-        $left = is_array($told) ? array_diff_key(app(Experience::class)->theta(app(Crate::class)->kit($this->adapters)), $told) : [];
+        $left = is_array($told) ? array_diff_key(app(GarageExperience::class)->theta(app(PieceReader::class)->kit($this->adapters)), $told) : [];
 
         // It has decayed until now; a rest that is told would let it decay once more.
         return $left === [] || isset($this->conditions['rested_minutes']) && $this->conditions['rested_minutes'] > 0

@@ -36,7 +36,7 @@ final class NewCarDraft
         private readonly KindRows $kinds,
         private readonly Catalogue $catalogue,
         private readonly EquipmentReader $reader,
-        private readonly Crate $crate,
+        private readonly PieceReader $pieceReader,
         private readonly FitWriter $writer,
         private readonly Voice $voice,
     ) {
@@ -93,7 +93,7 @@ final class NewCarDraft
         $buying = new Fitter($this->catalogue->forSale(), $conditions);
 
         return array_values($this->kinds->inOrder()->map(function (Outlet $kind) use ($car, $own, $buying, $region): array {
-            $outlet = $this->crate->outlet($kind);
+            $outlet = $this->pieceReader->outlet($kind);
             $answer = $own->answer($outlet, $car);
 
             return [

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Equipment;
 
-use App\Garage\Aside;
 use App\Garage\CurrentGarage;
+use App\Garage\DeletionPeriod;
 use App\Models\Adapter;
 use App\Models\Outlet;
 use App\Models\Piece;
@@ -56,7 +56,7 @@ final class PieceStore
      *                                        or `changes`, figures of the plate by dotted path (`inlets.0.dc.max_v`)
      *
      * @throws FieldError
-     * @throws OutOfDate when there is a newer version, or the piece was put aside
+     * @throws StalePiece when there is a newer version, or the piece was put aside
      */
     public function change(PieceKind $kind, string $id, array $fields): Piece|Place
     {
@@ -65,7 +65,7 @@ final class PieceStore
             $piece = $kind->model()::withTrashed()->where('ulid', $id)->firstOrFail();
             $version = $node->wholeNumber('version', 1, PHP_INT_MAX) ?? throw $node->fail('version', Message::of('field.required'));
             if ($piece->trashed() || $piece->version !== $version) {
-                throw new OutOfDate($piece);
+                throw new StalePiece($piece);
             }
             $columns = $this->columns($kind, $this->noted($kind, self::fieldsOf($piece), [...self::fieldsOf($piece), ...self::changed($kind, $piece, $node, $fields)]));
             self::mustBeKept($node, $columns['spec'] ?? null);
@@ -82,7 +82,7 @@ final class PieceStore
      * @return list<Piece|Place>
      *
      * @throws FieldError
-     * @throws OutOfDate
+     * @throws StalePiece
      */
     public function changeSeveral(PieceKind $kind, array $pieces): array
     {
@@ -229,7 +229,7 @@ final class PieceStore
 
     public function restore(PieceKind $kind, string $id): Piece|Place
     {
-        return Aside::restored($kind->model(), $id);
+        return DeletionPeriod::restored($kind->model(), $id);
     }
 
     private function find(PieceKind $kind, string $id): Piece|Place

@@ -13,11 +13,11 @@ enum Role: string
     case Driver = 'driver';
     case Reader = 'reader';
 
-    public function may(Act $act): bool
+    public function may(Permission $act): bool
     {
         return match ($this) {
             self::Keeper => true,
-            self::Driver => $act !== Act::Keep,
+            self::Driver => $act !== Permission::Keep,
             self::Reader => false,
         };
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Imports;
 
-use App\Database\Unwritable;
+use App\Database\UnwritableFile;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
@@ -26,12 +26,12 @@ final readonly class ArrivingFile
     {
     }
 
-    /** @throws Unwritable */
+    /** @throws UnwritableFile */
     public function announce(): void
     {
         $folder = dirname($this->path);
         if ((! is_dir($folder) && ! @mkdir($folder, 0o700, true)) || ! @touch($this->path)) {
-            throw new Unwritable(self::FOLDER);
+            throw new UnwritableFile(self::FOLDER);
         }
     }
 
@@ -64,7 +64,7 @@ final readonly class ArrivingFile
                 throw FieldError::at('piece', Message::of('app.import_too_much'));
             }
             if (! @fflush($file)) {
-                throw new Unwritable(self::FOLDER);
+                throw new UnwritableFile(self::FOLDER);
             }
             if ($look !== null) {
                 fseek($file, $from);

@@ -8,7 +8,7 @@ use App\Files\TextInput;
 use App\Garage\CurrentGarage;
 use App\Models\ChargeSession;
 use App\Models\ReadingsImport;
-use App\Sessions\ReadingBook;
+use App\Sessions\ReadingRecorder;
 use App\Sessions\RowId;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Readings\ClockStart;
@@ -32,7 +32,7 @@ final class ImportStore
     /** Rows that are looked at before a file is taken. */
     private const LOOKED_AT = 90_000;
 
-    public function __construct(private readonly CurrentGarage $garage, private readonly Sources $sources, private readonly ReadingBook $book, private readonly TakeFile $take)
+    public function __construct(private readonly CurrentGarage $garage, private readonly Sources $sources, private readonly ReadingRecorder $recorder, private readonly TakeFile $take)
     {
     }
 
@@ -69,7 +69,7 @@ final class ImportStore
             return $import;
         }
         $before = $import->received;
-        $received = self::file($import)->append($from, $piece, static fn ($file, int $bytes) => FilePrint::goOn($import->path(), $file, $from, $bytes));
+        $received = self::file($import)->append($from, $piece, static fn ($file, int $bytes) => FileHash::goOn($import->path(), $file, $from, $bytes));
         if ($received === $before) {
             return $import;
         }
@@ -90,7 +90,7 @@ final class ImportStore
             'instrument' => $import->instrument ?? mb_substr(pathinfo($import->name, PATHINFO_FILENAME), 0, Reading::LONGEST_SOURCE),
             'shift_ms' => (int) round(1000 * $this->usualShiftS($import, $looked)),
             'mapping' => $looked->mapping?->toArray(),
-            'fingerprint' => FilePrint::of($import->path()),
+            'fingerprint' => FileHash::of($import->path()),
             'lines' => TextInput::countLines($import->path()),
             'source' => $source->source(),
             'mapping_from' => match (true) {
@@ -100,7 +100,7 @@ final class ImportStore
             },
             'state' => ImportState::Ready->value,
         ]);
-        FilePrint::forget($import->path());
+        FileHash::forget($import->path());
     }
 
     public function head(ReadingsImport $import): FileHead
@@ -244,7 +244,7 @@ final class ImportStore
         }
         $session = $import->session()->first();
         if ($session instanceof ChargeSession && $import->understood + $import->noted > 0 && $import->fingerprint !== null) {
-            $this->book->forgetFile($session, RowId::fileId($import->fingerprint));
+            $this->recorder->forgetFile($session, RowId::fileId($import->fingerprint));
         }
         $this->putAway($import);
     }
@@ -272,7 +272,7 @@ final class ImportStore
     {
         $path = $import->path();
         $import->delete();
-        FilePrint::forget($path);
+        FileHash::forget($path);
         if (is_file($path)) {
             unlink($path);
         }

@@ -7,11 +7,11 @@ namespace App\Imports;
 use App\Files\TextInput;
 use App\Models\ChargeSession;
 use App\Models\ReadingsImport;
-use App\Sessions\EventBook;
-use App\Sessions\ReadingBook;
-use App\Sessions\ReadSession;
+use App\Sessions\EventRecorder;
+use App\Sessions\ReadingRecorder;
 use App\Sessions\RowId;
-use App\Sessions\SessionDoor;
+use App\Sessions\SessionReadings;
+use App\Sessions\StoredSession;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Readings\ReadingsReader;
 use Harmozon\Core\Readings\RejectedRow;
@@ -36,7 +36,7 @@ final class TakeFile
     /** A file that its worker dies of so often, without a part being written, is left alone. */
     private const CLAIMS = 5;
 
-    public function __construct(private readonly ReadingBook $book, private readonly Voice $voice)
+    public function __construct(private readonly ReadingRecorder $recorder, private readonly Voice $voice)
     {
     }
 
@@ -56,7 +56,7 @@ final class TakeFile
                 return;
             }
             $this->end($import, $worker, ImportState::Done);
-        } catch (TakenOver) {
+        } catch (ImportTakenOver) {
             return;
         } catch (FieldError|WrongState $e) {
             $this->end($import, $worker, ImportState::Failed, $this->voice->say(self::told($e)->complaint()));
@@ -67,7 +67,7 @@ final class TakeFile
         // So that the first who looks does not wait for it.
         $session = $import->session()->first();
         if ($session instanceof ChargeSession) {
-            ReadSession::judged($session);
+            StoredSession::judged($session);
         }
     }
 
@@ -103,7 +103,7 @@ final class TakeFile
         $import->refresh();
         $reader = new ReadingsReader($import->readBy(), $import->shift_ms, $import->instrument);
         $fileId = RowId::fileId((string) $import->fingerprint);
-        $room = SessionDoor::room($session);
+        $room = SessionReadings::room($session);
         $done = $import->lines_done;
         $part = new FilePart($done);
         foreach ($reader->read(TextInput::lines($import->path(), 'file')) as $line => $row) {
@@ -133,14 +133,14 @@ final class TakeFile
         return DB::transaction(function () use ($import, $session, $worker, $part, &$room): bool {
             $now = ReadingsImport::query()->whereKey($import->id)->first();
             if (! $now instanceof ReadingsImport || $now->worker !== $worker) {
-                throw new TakenOver;
+                throw new ImportTakenOver;
             }
             if ($now->state === ImportState::Stopping->value) {
                 $now->update(['state' => ImportState::Stopped->value, 'worker' => null]);
 
                 return false;
             }
-            [$added, $noted] = $this->book->takePart($session, $part->readings, $part->events, $room);
+            [$added, $noted] = $this->recorder->takePart($session, $part->readings, $part->events, $room);
             $room -= $added;
             $now->update([
                 'lines_done' => $part->line,
@@ -159,7 +159,7 @@ final class TakeFile
     private static function told(FieldError|WrongState $e): FieldError|WrongState
     {
         return $e instanceof FieldError && in_array($e->path, ['readings', 'events'], true)
-            ? FieldError::at($e->path, Message::of('app.import_no_room', readings: Amount::count(SessionDoor::most()), events: Amount::count(EventBook::MOST)))
+            ? FieldError::at($e->path, Message::of('app.import_no_room', readings: Amount::count(SessionReadings::most()), events: Amount::count(EventRecorder::MOST)))
             : $e;
     }
 

@@ -51,9 +51,9 @@ final class GarageImport
      *
      * @throws FieldError
      */
-    public function bring(Garage $garage, iterable $chunks, bool $replaces, ?\Closure $told = null): Moved
+    public function bring(Garage $garage, iterable $chunks, bool $replaces, ?\Closure $told = null): ImportResult
     {
-        $apart = TakenApart::of($chunks);
+        $apart = SplitDocument::of($chunks);
         $document = $apart->rest();
         CaseReader::mustBeGarage($document);
         // Everything is read before anything is written.
@@ -67,7 +67,7 @@ final class GarageImport
         $document->objectsOrNone('sessions');
         $this->sessions->check($apart);
 
-        $moved = new Moved;
+        $moved = new ImportResult;
         $arrived = $this->sessions->arrive($apart, $garage, $replaces, $moved, self::standing($read), $told ?? static fn (int $readings): null => null);
         try {
             DB::transaction(function () use ($apart, $arrived, $garage, $settings, $read, $terms, $mappings, $replaces, $moved): void {
@@ -87,7 +87,7 @@ final class GarageImport
             SessionsImport::leave($arrived);
             throw $e;
         }
-        array_map(static fn (Arrival $a): int => $a->replaced === null ? 0 : Destruction::session($a->replaced), $arrived);
+        array_map(static fn (ArrivingSession $a): int => $a->replaced === null ? 0 : PermanentDeletion::session($a->replaced), $arrived);
 
         return $moved;
     }
@@ -97,7 +97,7 @@ final class GarageImport
      *
      * @param  array<string, mixed>  $settings
      */
-    private static function settle(Garage $garage, array $settings, Moved $moved): void
+    private static function settle(Garage $garage, array $settings, ImportResult $moved): void
     {
         $was = $garage->name;
         $garage->fill($settings);
@@ -214,7 +214,7 @@ final class GarageImport
      *
      * @param  list<array<string, mixed>>  $pieces
      */
-    private function write(Garage $garage, PieceKind $kind, array $pieces, bool $replaces, Moved $moved): void
+    private function write(Garage $garage, PieceKind $kind, array $pieces, bool $replaces, ImportResult $moved): void
     {
         $model = $kind->model();
         $places = $kind === PieceKind::Outlets ? Place::query()->pluck('id', 'ulid')->all() : [];
@@ -251,7 +251,7 @@ final class GarageImport
      *
      * @param  array<string, mixed>  $columns
      */
-    private static function meet(Piece|Place $here, array $columns, bool $replaces, Moved $moved): void
+    private static function meet(Piece|Place $here, array $columns, bool $replaces, ImportResult $moved): void
     {
         $wasAside = $here->trashed();
         $isSame = self::told((clone $here)->fill($columns)) === self::told($here);

@@ -10,13 +10,13 @@ use App\Models\Outlet;
 use App\Models\Reading as StoredReading;
 use App\Models\Vehicle;
 use App\Sessions\Correction;
-use App\Sessions\EventBook;
+use App\Sessions\EventRecorder;
 use App\Sessions\ReadingRows;
-use App\Sessions\ReadSession;
 use App\Sessions\SessionChain;
-use App\Sessions\SessionDoor;
 use App\Sessions\SessionFacts;
+use App\Sessions\SessionReadings;
 use App\Sessions\SessionReport;
+use App\Sessions\StoredSession;
 use Harmozon\Core\Case\CaseReader;
 use Harmozon\Core\Chain\NoSuchInlet;
 use Harmozon\Core\Json\FieldError;
@@ -54,7 +54,7 @@ final class SessionsImport
      *
      * @throws FieldError
      */
-    public function check(TakenApart $document): void
+    public function check(SplitDocument $document): void
     {
         $seen = [];
         foreach ($document->sessions() as $i => $session) {
@@ -76,16 +76,16 @@ final class SessionsImport
      *
      * @param  array<string, true>  $pieces  ids of cars and outlets that are here, or come with the document
      * @param  \Closure(int): void  $told  of each part that was written, by its readings
-     * @return list<Arrival> those that come in when all is there
+     * @return list<ArrivingSession> those that come in when all is there
      */
-    public function arrive(TakenApart $document, Garage $garage, bool $replaces, Moved $moved, array $pieces, \Closure $told): array
+    public function arrive(SplitDocument $document, Garage $garage, bool $replaces, ImportResult $moved, array $pieces, \Closure $told): array
     {
         $arrived = [];
         try {
             foreach ($document->sessions() as $i => $node) {
                 $columns = $this->columns($node);
                 $stands = ['vehicle' => self::known($node->textOrNull('vehicle'), $pieces), 'outlet' => self::known($node->textOrNull('outlet'), $pieces)];
-                $stoodAs = Arrival::state(is_string($columns['ulid']) ? $columns['ulid'] : '');
+                $stoodAs = ArrivingSession::state(is_string($columns['ulid']) ? $columns['ulid'] : '');
                 $here = ChargeSession::withTrashed()->where('ulid', $columns['ulid'])->first();
                 $isHere = $here instanceof ChargeSession && ! $here->trashed();
                 if ($isHere && self::fingerprint(SessionDocument::parts($here)) === $this->fingerprintOf($document, $i, $node, $columns, $stands)) {
@@ -94,7 +94,7 @@ final class SessionsImport
                     $moved->kept[] = $columns['pieces']['vehicle']['name'].' · '.$columns['pieces']['outlet']['name'];
                 } else {
                     $isHere ? $moved->replaced++ : $moved->added++;
-                    $arrived[] = $arrival = Arrival::of($columns, $stands, $here instanceof ChargeSession ? $here : null, $i, $stoodAs);
+                    $arrived[] = $arrival = ArrivingSession::of($columns, $stands, $here instanceof ChargeSession ? $here : null, $i, $stoodAs);
                     $this->fill($arrival, $document, $node, $garage, $told);
                 }
             }
@@ -109,9 +109,9 @@ final class SessionsImport
     /**
      * All that arrived is seen from now on, in place of what it replaces.
      *
-     * @param  list<Arrival>  $arrived
+     * @param  list<ArrivingSession>  $arrived
      */
-    public function settle(TakenApart $document, array $arrived): void
+    public function settle(SplitDocument $document, array $arrived): void
     {
         $vehicles = Vehicle::query()->pluck('id', 'ulid')->all();
         $outlets = Outlet::query()->pluck('id', 'ulid')->all();
@@ -132,17 +132,17 @@ final class SessionsImport
     /**
      * What did not come in after all.
      *
-     * @param  list<Arrival>  $arrived
+     * @param  list<ArrivingSession>  $arrived
      */
     public static function leave(array $arrived): void
     {
         foreach ($arrived as $arrival) {
-            Destruction::session($arrival->session->id);
+            PermanentDeletion::session($arrival->session->id);
         }
     }
 
     /** @param  \Closure(int): void  $told */
-    private function fill(Arrival $arrival, TakenApart $document, Node $node, Garage $garage, \Closure $told): void
+    private function fill(ArrivingSession $arrival, SplitDocument $document, Node $node, Garage $garage, \Closure $told): void
     {
         $session = $arrival->session;
         $batch = [];
@@ -163,7 +163,7 @@ final class SessionsImport
         });
         $told(count($batch));
         if ($session->finished_at !== null) {
-            $read = ReadSession::of($session->refresh());
+            $read = StoredSession::of($session->refresh());
             // The verdict stands as it was given; what a line of the log shows beside it is worked out.
             $session->update(['summary' => $this->reports->summary($read)[1]]);
             SessionFacts::keep($session, $read->recorded);
@@ -237,7 +237,7 @@ final class SessionsImport
     private function noted(Node $node): array
     {
         $noted = [];
-        foreach ($node->objectsOrNone('events', EventBook::MOST) as $event) {
+        foreach ($node->objectsOrNone('events', EventRecorder::MOST) as $event) {
             $tookOut = $event->objectOrNull('took_out')?->fields();
             foreach ($tookOut ?? [] as $was) {
                 if ($was !== null && ! is_bool($was)) {
@@ -256,14 +256,14 @@ final class SessionsImport
     }
 
     /** @return \Generator<string, Reading> by id */
-    private function readings(TakenApart $document, int $number, Node $node): \Generator
+    private function readings(SplitDocument $document, int $number, Node $node): \Generator
     {
         $readings = $node->objectOrNull('readings');
         $columns = $readings?->texts('columns') ?? [];
         $readings?->list('rows');
         $count = $document->rowCount($number);
-        if ($count > SessionDoor::most()) {
-            throw FieldError::at($node->at('readings.rows'), Message::of('field.too_many', most: Amount::count(SessionDoor::most())));
+        if ($count > SessionReadings::most()) {
+            throw FieldError::at($node->at('readings.rows'), Message::of('field.too_many', most: Amount::count(SessionReadings::most())));
         }
         if ($count > 0 && (array_diff($columns, SessionDocument::columns()) !== [] || count(array_unique($columns)) !== count($columns) || ! in_array('id', $columns, true))) {
             throw FieldError::at($node->at('readings.columns'), Message::of('app.reading_columns'));
@@ -305,7 +305,7 @@ final class SessionsImport
      * @param  array<string, mixed>  $columns
      * @param  array{vehicle: string|null, outlet: string|null}  $stands
      */
-    private function fingerprintOf(TakenApart $document, int $number, Node $node, array $columns, array $stands): string
+    private function fingerprintOf(SplitDocument $document, int $number, Node $node, array $columns, array $stands): string
     {
         $ids = array_map(static fn (string $id): string => GarageImport::ulid("sessions/{$id}", $id), $node->texts('baselines') ?? []);
         $baselines = ChargeSession::query()->whereIn('ulid', $ids)->orderBy('ulid')->pluck('ulid')->all();

@@ -56,7 +56,7 @@ final readonly class Devices
     private function end(Builder $sessions): bool
     {
         return DB::transaction(static function () use ($sessions): bool {
-            EndedSessions::note(array_values(array_filter($sessions->clone()->pluck('id')->all(), is_string(...))));
+            RevokedSessions::note(array_values(array_filter($sessions->clone()->pluck('id')->all(), is_string(...))));
 
             return $sessions->delete() > 0;
         });

@@ -11,7 +11,7 @@ use Illuminate\Support\Str;
 /** Passwords that change, and those that were forgotten. */
 final readonly class Passwords
 {
-    public function __construct(private Post $post)
+    public function __construct(private DeferredMail $mail)
     {
     }
 
@@ -24,14 +24,14 @@ final readonly class Passwords
     {
         $person->forceFill(['password' => $password, 'remember_token' => Str::random(60)])->save();
         Devices::of($person)->signOutAll($but);
-        $this->post->send($person->email, AccountChanged::password($person));
+        $this->mail->send($person->email, AccountChangedMail::password($person));
     }
 
     /** Sends the link, when there is such an account. */
     public function sendLink(string $email): void
     {
-        $this->post->later(static fn () => Password::sendResetLink(['email' => $email], static function (User $person, #[\SensitiveParameter] string $token): void {
-            $person->notify(new PasswordForgotten($token));
+        $this->mail->later(static fn () => Password::sendResetLink(['email' => $email], static function (User $person, #[\SensitiveParameter] string $token): void {
+            $person->notify(new PasswordResetMail($token));
         }));
     }
 

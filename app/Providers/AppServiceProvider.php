@@ -8,12 +8,12 @@ use App\Backup\DatabaseCopy;
 use App\Backup\SqliteCopy;
 use App\Database\CounterFile;
 use App\Database\ImmediateSqliteConnection;
-use App\Equipment\Experience;
+use App\Equipment\GarageExperience;
 use App\Garage\CurrentGarage;
-use App\Http\SignInDoor;
+use App\Http\SignInThrottle;
 use App\Models\LoggerToken;
-use App\People\QuietSessions;
-use App\Sessions\LogMemory;
+use App\People\DatabaseSessions;
+use App\Sessions\PastSessions;
 use Harmozon\Core\Case\CarKindsReader;
 use Harmozon\Core\Case\CatalogueReader;
 use Harmozon\Core\Catalogue\CarKinds;
@@ -37,7 +37,7 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->scoped(CurrentGarage::class);
-        $this->app->bind(Experience::class, LogMemory::class);
+        $this->app->bind(GarageExperience::class, PastSessions::class);
         $this->app->bind(DatabaseCopy::class, SqliteCopy::class);
         Connection::resolverFor('sqlite', static fn (\PDO|\Closure $pdo, string $database, string $prefix, array $config): Connection => new ImmediateSqliteConnection($pdo, $database, $prefix, $config));
         $this->app->singleton(Language::class, static fn (): Language => self::language(require app_path('Words/en.php')));
@@ -62,9 +62,9 @@ final class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
-        Session::extend('database', fn (Application $app): QuietSessions => new QuietSessions(DB::connection(), (string) config('session.table'), (int) config('session.lifetime'), $app));
+        Session::extend('database', fn (Application $app): DatabaseSessions => new DatabaseSessions(DB::connection(), (string) config('session.table'), (int) config('session.lifetime'), $app));
         Cache::extend('counters', fn (): Repository => Cache::repository(CounterFile::store()));
-        $this->app->when(SignInDoor::class)->needs(Repository::class)->give(static fn (): Repository => Cache::store((string) config('cache.limiter')));
+        $this->app->when(SignInThrottle::class)->needs(Repository::class)->give(static fn (): Repository => Cache::store((string) config('cache.limiter')));
         Sanctum::usePersonalAccessTokenModel(LoggerToken::class);
         Model::shouldBeStrict();
         JsonResource::withoutWrapping();

@@ -51,7 +51,7 @@ final class Baselines
     public function of(ChargeSession $session, RecordedSession $recorded): array
     {
         return array_values(ChargeSession::among($this->table($session)->pluck('baseline_id')->all())->map(function (ChargeSession $baseline) use ($recorded): array {
-            $read = ReadSession::of($baseline);
+            $read = StoredSession::of($baseline);
 
             return [
                 'id' => $baseline->ulid,

@@ -33,7 +33,7 @@ final readonly class LogFilter
         private ?string $outlet = null,
         private ?string $verdict = null,
         private ?string $cause = null,
-        private Days $days = new Days,
+        private DayRange $days = new DayRange,
         private ?string $unread = null,
     ) {
     }

@@ -30,20 +30,20 @@ final class SessionReport
         private readonly ReviewWriter $review,
         private readonly Voice $voice,
         private readonly Baselines $baselines,
-        private readonly PlatesSince $plates,
+        private readonly PlateVersions $plates,
     ) {
     }
 
     /** @return array<string, mixed> what changes with every reading: chain, judgement, curve, what the place counted */
     public function now(ChargeSession $session): array
     {
-        return $this->live($session, ...ReadSession::judged($session));
+        return $this->live($session, ...StoredSession::judged($session));
     }
 
     /** @return array<string, mixed> the same, its review, and what it is held against */
     public function full(ChargeSession $session): array
     {
-        $read = ReadSession::of($session);
+        $read = StoredSession::of($session);
         $recorded = $read->recorded;
         $live = $this->live($session, $read->chain, $recorded->judgement, $read->trace);
 
@@ -94,7 +94,7 @@ final class SessionReport
     }
 
     /** @return array{string, array<string, mixed>} the verdict, and what a line of the log shows */
-    public function summary(ReadSession $read): array
+    public function summary(StoredSession $read): array
     {
         $judgement = $read->recorded->judgement;
         $measured = $judgement->measured;

@@ -6,7 +6,7 @@ import Frame from './frame/Frame.vue';
 import { onSomebodyElse } from './offline/device';
 import { useAccount } from './stores/account';
 import TextButton from './ui/TextButton.vue';
-import { isTroubled } from './ui/trouble';
+import { isTroubled } from './ui/brokenPage';
 import { useFocusHome } from './ui/useFocusHome';
 import { useTheme } from './ui/useTheme';
 import { say } from './words/say';

@@ -7,9 +7,9 @@ import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import App from './App.vue';
 import { install } from './offline/install';
-import { keepAnswers } from './offline/keeping';
+import { keepAnswers } from './offline/offlineAnswers';
 import { router } from './router';
-import { isGone, troubled } from './ui/trouble';
+import { isGone, troubled } from './ui/brokenPage';
 
 keepAnswers();
 const app = createApp(App);

@@ -1,5 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router';
-import { isFirst, takesVisitors } from './ui/door';
+import { isFirst, takesVisitors } from './ui/pageSettings';
 import { useAccount } from './stores/account';
 import { useTerms } from './stores/terms';
 import { say, worded, type Code } from './words/say';
@@ -26,7 +26,7 @@ export const router = createRouter({
     {
       path: '/begin',
       name: 'begin',
-      component: () => import('./account/BeginScreen.vue'),
+      component: () => import('./account/GetStartedScreen.vue'),
       meta: { title: 'screen.begin', isOpen: true },
     },
     {
@@ -62,7 +62,7 @@ export const router = createRouter({
     {
       path: '/you',
       name: 'you',
-      component: () => import('./account/YouScreen.vue'),
+      component: () => import('./account/AccountScreen.vue'),
       meta: { title: 'screen.you' },
     },
     {

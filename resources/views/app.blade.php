@@ -5,9 +5,9 @@
     <meta name="viewport" content="width=device-width, initial-scale=1">
     <meta name="harmozon-demo" content="{{ config('harmozon.demo') ? 'yes' : 'no' }}">
     {{-- A page that a device keeps is everybody's: whoever opens it is asked for, not told. --}}
-    <meta name="harmozon-visitor" content="{{ ! auth()->guest() || request()->is('shell') ? 'no' : (request()->hasSession() && App\People\EndedSessions::has(session()->getId()) ? 'ended' : 'yes') }}">
+    <meta name="harmozon-visitor" content="{{ ! auth()->guest() || request()->is('shell') ? 'no' : (request()->hasSession() && App\People\RevokedSessions::has(session()->getId()) ? 'ended' : 'yes') }}">
     @if (auth()->guest() && ! request()->is('shell'))
-    <meta name="harmozon-door" content="{{ app(App\People\Founding::class)->door() }}">
+    <meta name="harmozon-registration" content="{{ app(App\People\Registration::class)->mode() }}">
     @endif
     <meta name="harmozon-visitors" content="{{ config('harmozon.visitors') ? 'yes' : 'no' }}">
     <meta name="harmozon-shortest-password" content="{{ App\People\PasswordRule::SHORTEST }}">

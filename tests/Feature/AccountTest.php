@@ -83,16 +83,16 @@ final class AccountTest extends TestCase
         $this->postJson('/api/sign-in', ['email' => 'another@example.net', 'password' => 'guess'])->assertStatus(429);
     }
 
-    public function test_the_log_knows_who_came_to_the_door_and_holds_no_password(): void
+    public function test_the_log_knows_who_signed_in_and_holds_no_password(): void
     {
         $log = Log::spy();
         $this->postJson('/api/sign-in', ['email' => 'my password, typed too early', 'password' => 'a guess'])->assertUnprocessable();
         $this->postJson('/api/sign-in', ['email' => 'stranger@another.example', 'password' => 'a guess'])->assertUnprocessable();
-        $log->shouldHaveReceived('notice')->twice()->withArgs(static fn (string $what, array $of): bool => $what === 'refused at the door' && $of['door'] === 'sign-in' && $of['address'] === '127.0.0.1'
+        $log->shouldHaveReceived('notice')->twice()->withArgs(static fn (string $what, array $of): bool => $what === 'attempt refused' && $of['action'] === 'sign-in' && $of['address'] === '127.0.0.1'
             && ! str_contains((string) json_encode($of), 'password') && ! str_contains((string) json_encode($of), 'a guess'));
     }
 
-    public function test_every_door_has_a_budget_of_its_own(): void
+    public function test_every_action_has_a_budget_of_its_own(): void
     {
         $user = $this->demoUser();
         for ($i = 0; $i < 31; $i++) {
@@ -202,7 +202,7 @@ final class AccountTest extends TestCase
         $this->call('POST', '/api/sign-in', content: str_repeat('x', 10))->assertHeader('X-Frame-Options', 'DENY');
     }
 
-    public function test_the_demo_door_stands_open_in_demo_mode_only(): void
+    public function test_the_demo_can_be_opened_in_demo_mode_only(): void
     {
         Contract::holds('POST', '/demo-sign-in', $this->postJson('/api/demo-sign-in')->assertNotFound());
         $this->demoUser();

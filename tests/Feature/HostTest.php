@@ -6,7 +6,7 @@ namespace Tests\Feature;
 
 use App\Http\KnownHosts;
 use App\Models\Invitation;
-use App\People\Links;
+use App\People\AppLinks;
 use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
@@ -89,6 +89,6 @@ final class HostTest extends TestCase
 
         self::assertStringStartsWith('https://harmozon.example/invitation#', $link);
         self::assertSame(1, Invitation::query()->count());
-        self::assertSame('https://harmozon.example/new-password#email=a%2Bb%40c.example&token=t', Links::newPassword('a+b@c.example', 't'));
+        self::assertSame('https://harmozon.example/new-password#email=a%2Bb%40c.example&token=t', AppLinks::newPassword('a+b@c.example', 't'));
     }
 }

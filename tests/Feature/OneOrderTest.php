@@ -8,12 +8,12 @@ use App\Equipment\FitQuestion;
 use App\Models\ChargeSession;
 use App\Models\Outlet;
 use App\Models\Vehicle;
-use App\Sessions\JudgeMemory;
-use App\Sessions\ReadingBook;
-use App\Sessions\ReadSession;
-use App\Sessions\SessionBook;
+use App\Sessions\JudgeSnapshot;
+use App\Sessions\ReadingRecorder;
 use App\Sessions\SessionChain;
+use App\Sessions\SessionRecorder;
 use App\Sessions\SessionReport;
+use App\Sessions\StoredSession;
 use Harmozon\Core\Record\Judge;
 use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Record\Trace;
@@ -30,16 +30,16 @@ final class OneOrderTest extends TestCase
 {
     use StartsFromSeed;
 
-    private SessionBook $sessions;
+    private SessionRecorder $sessions;
 
-    private ReadingBook $book;
+    private ReadingRecorder $book;
 
     protected function setUp(): void
     {
         parent::setUp();
         $this->actingAs($this->demoUser());
-        $this->sessions = $this->app->make(SessionBook::class);
-        $this->book = $this->app->make(ReadingBook::class);
+        $this->sessions = $this->app->make(SessionRecorder::class);
+        $this->book = $this->app->make(ReadingRecorder::class);
     }
 
     public function test_a_reading_acknowledged_while_a_session_is_finished_is_in_the_verdict(): void
@@ -117,13 +117,13 @@ final class OneOrderTest extends TestCase
         [$chain, $trace] = [SessionChain::of($early), new Trace];
         $judge = new Judge($chain->answer, $chain->conditions);
         $this->book->take($session, self::readings(300, 300));
-        ReadSession::judged($session->refresh());
+        StoredSession::judged($session->refresh());
         self::assertSame(599_000, $remembers());
 
-        JudgeMemory::keep($early, $judge, $trace, 299_000, 300);
+        JudgeSnapshot::keep($early, $judge, $trace, 299_000, 300);
         self::assertSame(599_000, $remembers());
         $this->book->take($session, ['01LATE' => new Reading(100_500, 30, 340, 490)]);
-        JudgeMemory::keep($session->refresh(), $judge, $trace, 299_000, 300);
+        JudgeSnapshot::keep($session->refresh(), $judge, $trace, 299_000, 300);
         self::assertSame(299_000, $remembers(), 'what no longer holds is not further on');
     }
 

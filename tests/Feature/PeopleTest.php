@@ -10,7 +10,7 @@ use App\Models\Invitation;
 use App\Models\Membership;
 use App\Models\User;
 use App\Models\Vehicle;
-use App\People\Founding;
+use App\People\Registration;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -27,10 +27,10 @@ final class PeopleTest extends TestCase
 
     private const WREN = ['name' => 'Ida Wren', 'email' => 'Ida@Wren.example', 'password' => 'seven swans a-swimming', 'garage' => self::GARAGE];
 
-    public function test_the_first_account_is_made_beside_the_made_up_garage_and_the_door_closes(): void
+    public function test_the_first_account_is_made_beside_the_made_up_garage_and_registration_closes(): void
     {
         $this->demoUser();
-        $this->get('/sign-in')->assertSee('name="harmozon-door" content="first"', false);
+        $this->get('/sign-in')->assertSee('name="harmozon-registration" content="first"', false);
         $response = $this->postJson('/api/accounts', self::WREN)->assertCreated()
             ->assertJsonPath('user.email', 'ida@wren.example')->assertJsonPath('garage.name', 'Wren and Daughter')->assertJsonPath('garage.timezone', 'Europe/Amsterdam')
             ->assertJsonPath('role', 'keeper')->assertJsonPath('may', ['record', 'edit', 'keep']);
@@ -39,12 +39,12 @@ final class PeopleTest extends TestCase
         self::assertTrue(password_verify(self::WREN['password'], User::query()->where('email', 'ida@wren.example')->firstOrFail()->password));
 
         $this->leave();
-        $this->get('/sign-in')->assertSee('name="harmozon-door" content="closed"', false);
+        $this->get('/sign-in')->assertSee('name="harmozon-registration" content="closed"', false);
         Contract::holds('POST', '/accounts', $this->postJson('/api/accounts', ['email' => 'other@wren.example'] + self::WREN)->assertForbidden());
         $this->assertDatabaseMissing('users', ['email' => 'other@wren.example']);
 
         config(['harmozon.open' => true]);
-        $this->get('/sign-in')->assertSee('name="harmozon-door" content="open"', false);
+        $this->get('/sign-in')->assertSee('name="harmozon-registration" content="open"', false);
         $this->postJson('/api/accounts', ['email' => 'other@wren.example'] + self::WREN)->assertCreated();
     }
 
@@ -130,8 +130,8 @@ final class PeopleTest extends TestCase
         $invitation = Invitation::query()->create(['garage_id' => $keeper->garage_id, 'role' => Role::Reader, 'note' => '', 'token_hash' => Invitation::hashOf($late), 'expires_at' => now()->addDays(7)]);
         $this->travelTo(now()->addDays(7)->addSecond());
         $this->getJson("/api/invitations/{$late}")->assertNotFound();
-        self::assertFalse($this->app->make(Founding::class)->accept($invitation, $keeper));
-        self::assertNull($this->app->make(Founding::class)->joinAnew($invitation, ['Late', 'late@rook.example', self::WREN['password']]));
+        self::assertFalse($this->app->make(Registration::class)->accept($invitation, $keeper));
+        self::assertNull($this->app->make(Registration::class)->joinAnew($invitation, ['Late', 'late@rook.example', self::WREN['password']]));
         $this->assertDatabaseMissing('users', ['email' => 'late@rook.example']);
         $this->travelBack();
         $this->getJson("/api/invitations/{$late}")->assertOk();
@@ -279,7 +279,7 @@ final class PeopleTest extends TestCase
     {
         $keeper = $this->keeper();
         $guest = $this->stranger();
-        $this->app->make(Founding::class)->join($guest, $keeper->garage ?? self::fail(), Role::Driver);
+        $this->app->make(Registration::class)->join($guest, $keeper->garage ?? self::fail(), Role::Driver);
         $this->actingAs($keeper)->deleteJson("/api/people/{$guest->ulid}")->assertNoContent();
 
         self::assertSame('Another garage', $guest->refresh()->garage?->name);

@@ -7,11 +7,11 @@ namespace Tests\Feature;
 use App\Garage\Role;
 use App\Models\Garage;
 use App\Models\User;
-use App\People\AccountChanged;
+use App\People\AccountChangedMail;
+use App\People\DatabaseSessions;
 use App\People\Devices;
-use App\People\EndedSessions;
-use App\People\PasswordForgotten;
-use App\People\QuietSessions;
+use App\People\PasswordResetMail;
+use App\People\RevokedSessions;
 use Illuminate\Notifications\AnonymousNotifiable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Notification;
@@ -65,12 +65,12 @@ final class PersonTest extends TestCase
         $rook = $this->rook();
         $this->signIn($rook);
         $here = (string) DB::table('sessions')->where('user_id', $rook->id)->value('id');
-        self::assertFalse(EndedSessions::has($here));
+        self::assertFalse(RevokedSessions::has($here));
 
         Devices::of($rook)->signOutAll($here);
-        self::assertFalse(EndedSessions::has($here), 'this browser stays');
+        self::assertFalse(RevokedSessions::has($here), 'this browser stays');
         Devices::of($rook)->signOutAll();
-        self::assertTrue(EndedSessions::has($here));
+        self::assertTrue(RevokedSessions::has($here));
         self::assertStringNotContainsString($here, (string) DB::table('ended_sessions')->get());
         $anew = function (): void {
             $this->app->make('session')->forgetDrivers();
@@ -86,15 +86,15 @@ final class PersonTest extends TestCase
         $anew();
         $this->getJson('/api/me')->assertUnauthorized()->assertJsonPath('code', 'app.not_signed_in');
 
-        EndedSessions::note(['old']);
+        RevokedSessions::note(['old']);
         $this->travel(401)->days();
-        EndedSessions::note(['new']);
-        self::assertSame([false, true], [EndedSessions::has('old'), EndedSessions::has('new')]);
+        RevokedSessions::note(['new']);
+        self::assertSame([false, true], [RevokedSessions::has('old'), RevokedSessions::has('new')]);
     }
 
     public function test_sessions_that_have_ended_go_when_another_begins(): void
     {
-        $begins = fn (string $id): bool => (new QuietSessions(DB::connection(), 'sessions', 12 * 60, $this->app))->write($id, 'a');
+        $begins = fn (string $id): bool => (new DatabaseSessions(DB::connection(), 'sessions', 12 * 60, $this->app))->write($id, 'a');
         $ids = static fn (): array => DB::table('sessions')->orderBy('id')->pluck('id')->all();
         $begins('old');
         $this->travel(11)->hours();
@@ -162,7 +162,7 @@ final class PersonTest extends TestCase
         $this->actingAs($rook);
         $said = static function (string $address): array {
             $texts = [];
-            Notification::assertSentOnDemand(AccountChanged::class, static function (AccountChanged $mail, array $channels, AnonymousNotifiable $to) use ($address, &$texts): bool {
+            Notification::assertSentOnDemand(AccountChangedMail::class, static function (AccountChangedMail $mail, array $channels, AnonymousNotifiable $to) use ($address, &$texts): bool {
                 if ($to->routes['mail'] === $address) {
                     $texts[] = (string) ($mail->toMail()->viewData['text'] ?? '');
                 }
@@ -277,7 +277,7 @@ final class PersonTest extends TestCase
         Contract::holds('POST', '/password/forgotten', $this->postJson('/api/password/forgotten', ['email' => ['x']])->assertUnprocessable());
         Notification::assertCount(1);
         $link = '';
-        Notification::assertSentTo($rook, PasswordForgotten::class, static function (PasswordForgotten $mail) use ($rook, &$link): bool {
+        Notification::assertSentTo($rook, PasswordResetMail::class, static function (PasswordResetMail $mail) use ($rook, &$link): bool {
             $text = (string) ($mail->toMail($rook)->viewData['text'] ?? '');
             self::assertStringContainsString('within 60 min', $text);
             self::assertSame(1, preg_match('/\S+\/new-password#(\S+)/', $text, $found));

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Database\CounterFile;
-use App\Database\Trouble;
+use App\Database\SetupProblem;
 use App\Models\ChargeSession;
 use App\Models\ReadingsImport;
 use Harmozon\Core\Words\Language;
@@ -87,7 +87,7 @@ final class TroubleTest extends TestCase
             CounterFile::store()->increment('x');
             self::fail('it is broken');
         } catch (QueryException $e) {
-            self::assertSame('app.trouble_counters', Trouble::of($e)?->cause->code);
+            self::assertSame('app.trouble_counters', SetupProblem::of($e)?->cause->code);
         } finally {
             DB::purge('counters');
             unlink($file);
@@ -104,16 +104,16 @@ final class TroubleTest extends TestCase
 
     public function test_a_fault_of_ours_is_no_trouble_of_theirs(): void
     {
-        self::assertNull(Trouble::of(new \LogicException('ours')));
+        self::assertNull(SetupProblem::of(new \LogicException('ours')));
         $e = new \PDOException('syntax error');
         $e->errorInfo = ['HY000', 1, 'syntax error'];
-        self::assertNull(Trouble::of($e));
+        self::assertNull(SetupProblem::of($e));
     }
 
     public function test_what_is_not_there_is_named(): void
     {
-        self::assertSame('app.trouble_no_database', Trouble::of(new SQLiteDatabaseDoesNotExistException('/nowhere'))?->cause->code);
-        self::assertSame('app.trouble_no_key', Trouble::of(new \RuntimeException('', 0, new MissingAppKeyException))?->cause->code);
+        self::assertSame('app.trouble_no_database', SetupProblem::of(new SQLiteDatabaseDoesNotExistException('/nowhere'))?->cause->code);
+        self::assertSame('app.trouble_no_key', SetupProblem::of(new \RuntimeException('', 0, new MissingAppKeyException))?->cause->code);
     }
 
     public function test_every_cause_is_said(): void
@@ -122,6 +122,6 @@ final class TroubleTest extends TestCase
         $e = new \PDOException('database is locked');
         $e->errorInfo = ['HY000', 5, ''];
 
-        self::assertSame('Somebody else is saving something right now. Nothing was saved. Try again in a moment.', $voice->say(Trouble::of($e)->cause ?? self::fail('no trouble')));
+        self::assertSame('Somebody else is saving something right now. Nothing was saved. Try again in a moment.', $voice->say(SetupProblem::of($e)->cause ?? self::fail('no trouble')));
     }
 }

@@ -49,7 +49,7 @@ final class VisitorTest extends TestCase
         self::assertFalse(collect($draft->json('rows'))->firstWhere('name', 'Paddle post')['here']);
     }
 
-    public function test_the_door_can_be_closed(): void
+    public function test_visitors_can_be_shut_out(): void
     {
         config(['harmozon.visitors' => false]);
         foreach ([['GET', 'terms'], ['GET', 'car-kinds'], ['POST', 'new-car']] as [$method, $path]) {

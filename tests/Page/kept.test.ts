@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import { IDBFactory } from 'fake-indexeddb';
 import { beforeEach, describe, expect, test } from 'vitest';
 import { forgetDatabase } from '@/offline/db';
-import { amend, asks, keep, recall } from '@/offline/kept';
+import { amend, asks, keep, recall } from '@/offline/answerStore';
 
 interface List {
   count: number;

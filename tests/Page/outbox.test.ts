@@ -4,7 +4,7 @@ import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Me } from '@/api/client';
 import { ulid } from '@/api/ulid';
-import type { Doing } from '@/offline/acts';
+import type { Doing } from '@/offline/pendingActions';
 import { db, forgetDatabase, type Begun } from '@/offline/db';
 import { useAccount } from '@/stores/account';
 import { useOutbox } from '@/stores/outbox';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Reading, Report } from '@/api/client';
-import type { Act, Doing } from '@/offline/acts';
-import { afterNews } from '@/offline/held';
+import type { Act, Doing } from '@/offline/pendingActions';
+import { afterNews } from '@/offline/serverReadings';
 import { mayBeAboveS } from '@/connect/boostSince';
 import {
   faceOf,

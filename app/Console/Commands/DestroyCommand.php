@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Moving\Destruction;
+use App\Moving\PermanentDeletion;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
@@ -16,7 +16,7 @@ final class DestroyCommand extends Command
 
     protected $description = 'Destroy for good what was put aside more than thirty days ago; harmozon:work does it once an hour';
 
-    public function handle(Destruction $destruction, Voice $voice): int
+    public function handle(PermanentDeletion $destruction, Voice $voice): int
     {
         $gone = $destruction->run();
         foreach ($gone as $kind => $count) {

@@ -69,7 +69,7 @@ final class ForecastCommand extends CoreCommand
         ));
         $this->tabulate(['from', 'minutes for 5 %'], array_map(
             static fn (NextFivePercent $m): array => [$voice->amount(Amount::percent($m->soc)), sprintf('%.1f', $m->minutesPer5)],
-            $forecast->course->marginal,
+            $forecast->course->nextFive,
         ));
         foreach ($forecast->answer->cautions() as $caution) {
             $this->tell($voice->say(Message::of('console.caution', caution: $caution)));

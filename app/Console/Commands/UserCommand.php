@@ -11,10 +11,10 @@ use App\Models\Membership;
 use App\Models\User;
 use App\People\AccountFields;
 use App\People\Devices;
-use App\People\Founding;
 use App\People\GarageFields;
 use App\People\PasswordRule;
 use App\People\Passwords;
+use App\People\Registration;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Words\Message;
 use Illuminate\Support\Facades\DB;
@@ -63,7 +63,7 @@ final class UserCommand extends CoreCommand
     /** @return array<string, mixed> */
     private function add(): array
     {
-        $founding = $this->laravel->make(Founding::class);
+        $registration = $this->laravel->make(Registration::class);
         $name = is_string($this->option('name')) ? $this->option('name') : Str::before($this->email(), '@');
         $this->mustHold(['email' => $this->email(), 'name' => $name], ['email' => AccountFields::email(), 'name' => AccountFields::name()]);
         $role = Role::tryFrom(is_string($this->option('role')) ? $this->option('role') : '') ?? throw FieldError::at('role', Message::of('console.user_roles', known: implode(', ', array_column(Role::cases(), 'value'))));
@@ -72,10 +72,10 @@ final class UserCommand extends CoreCommand
         $fields = ['name' => is_string($wanted) ? $wanted : $name, 'currency' => $this->option('currency'), 'units' => $this->option('units'), 'locale' => $this->option('locale'), 'timezone' => $this->option('timezone'), ...($this->option('region') === null ? [] : ['region' => $this->option('region')])];
         $this->mustHold($fields, GarageFields::rules());
         [$password, $isMade] = $this->newPassword(['email' => $this->email(), 'name' => $name]);
-        $user = DB::transaction(function () use ($founding, $name, $password, $known, $fields, $role): User {
-            $user = $founding->account($name, $this->email(), $password);
+        $user = DB::transaction(function () use ($registration, $name, $password, $known, $fields, $role): User {
+            $user = $registration->account($name, $this->email(), $password);
             /** @var array{name: string, currency: string, units: string, locale: string, timezone: string, region?: string} $fields */
-            $known === null ? $founding->garage($user, $fields) : $founding->join($user, $known, $role);
+            $known === null ? $registration->garage($user, $fields) : $registration->join($user, $known, $role);
 
             return $user;
         });

@@ -6,9 +6,9 @@ namespace App\Console\Commands;
 
 use App\Imports\ImportState;
 use App\Imports\TakeFileJob;
-use App\Imports\WorkerBeat;
+use App\Imports\WorkerHeartbeat;
 use App\Moving\BringGarageJob;
-use App\Moving\Destruction;
+use App\Moving\PermanentDeletion;
 use Illuminate\Console\Command;
 use Illuminate\Contracts\Events\Dispatcher;
 use Illuminate\Queue\Events\Looping;
@@ -26,12 +26,12 @@ final class WorkCommand extends Command
 
     private const LIFE = 3_600;
 
-    public function handle(Dispatcher $events, WorkerBeat $beat, Destruction $destruction): int
+    public function handle(Dispatcher $events, WorkerHeartbeat $heartbeat, PermanentDeletion $destruction): int
     {
         $this->takeUpAgain();
         // What cannot be destroyed now is, an hour later: files do not wait for it.
         rescue(static fn (): array => $destruction->run());
-        $events->listen(Looping::class, static fn () => $beat->beat());
+        $events->listen(Looping::class, static fn () => $heartbeat->beat());
 
         return $this->call('queue:work', [
             '--sleep' => self::SLEEP, '--max-time' => self::LIFE, '--memory' => config('harmozon.worker_memory_mb'), '--quiet' => true, '--stop-when-empty' => (bool) $this->option('until-empty'),

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Door;
+use App\Http\AuthAction;
 use App\Http\KnownBrowser;
-use App\Http\SignInDoor;
+use App\Http\SignInThrottle;
 use App\Models\User;
-use App\People\Who;
+use App\People\SignedInUser;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
 use Illuminate\Http\JsonResponse;
@@ -21,16 +21,16 @@ use Illuminate\Validation\ValidationException;
 
 final class AccountController extends Controller
 {
-    public function __construct(private readonly Who $who)
+    public function __construct(private readonly SignedInUser $signedInUser)
     {
     }
 
     /** Known accounts and unknown ones take as long. */
-    public function signIn(Request $request, SignInDoor $door, Voice $voice): JsonResponse
+    public function signIn(Request $request, SignInThrottle $throttle, Voice $voice): JsonResponse
     {
         $address = (string) $request->ip();
         $account = Str::lower(is_string($request->input('email')) ? $request->input('email') : '');
-        $door->mustBeOpen(Door::SignIn, $account, $address, KnownBrowser::knows($request, $account));
+        $throttle->mustBeOpen(AuthAction::SignIn, $account, $address, KnownBrowser::knows($request, $account));
         try {
             $typed = $request->validate(['email' => ['required', 'string', 'email', 'max:254'], 'password' => ['required', 'string', 'max:200'], 'remember' => ['boolean']]);
             $user = User::query()->where('email', $account)->first();
@@ -40,10 +40,10 @@ final class AccountController extends Controller
                 throw ValidationException::withMessages(['email' => $voice->say(Message::of('app.sign_in_refused'))]);
             }
         } catch (ValidationException $e) {
-            $door->failed(Door::SignIn, $account, $address);
+            $throttle->failed(AuthAction::SignIn, $account, $address);
             throw $e;
         }
-        $door->opened(Door::SignIn, $account, $address);
+        $throttle->opened(AuthAction::SignIn, $account, $address);
         KnownBrowser::remember($request, $account);
         if (Hash::needsRehash($user->password)) {
             $user->update(['password' => $password]);
@@ -51,7 +51,7 @@ final class AccountController extends Controller
         Auth::login($user, $request->boolean('remember'));
         $request->session()->regenerate();
 
-        return response()->json($this->who->told($user));
+        return response()->json($this->signedInUser->told($user));
     }
 
     /** Only in demo mode: the made-up garage, without a password. */
@@ -67,7 +67,7 @@ final class AccountController extends Controller
         Auth::login($user);
         $request->session()->regenerate();
 
-        return response()->json($this->who->told($user));
+        return response()->json($this->signedInUser->told($user));
     }
 
     public function signOut(Request $request): Response

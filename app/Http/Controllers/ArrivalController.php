@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Requests\PieceRequest;
-use App\Imports\WorkerBeat;
+use App\Imports\WorkerHeartbeat;
 use App\Models\GarageArrival;
 use App\Moving\GarageArrivals;
 use Illuminate\Http\JsonResponse;
@@ -15,7 +15,7 @@ use Illuminate\Http\Response;
 /** A garage's document that arrives in pieces and is brought in beside the server. */
 final class ArrivalController extends Controller
 {
-    public function __construct(private readonly GarageArrivals $arrivals, private readonly WorkerBeat $worker)
+    public function __construct(private readonly GarageArrivals $arrivals, private readonly WorkerHeartbeat $worker)
     {
     }
 

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Equipment\Board;
-use App\Equipment\Crate;
-use App\Equipment\Rows;
+use App\Equipment\BoardRows;
+use App\Equipment\PieceReader;
 use App\Http\Requests\BoardRequest;
 use App\Http\Requests\CellsRequest;
 use App\Http\Requests\FitRequest;
@@ -22,7 +22,7 @@ use Illuminate\Http\JsonResponse;
 
 final class FitController extends Controller
 {
-    public function board(CellsRequest $request, Board $board, Crate $crate, Catalogue $catalogue, Rows $rows): JsonResponse
+    public function board(CellsRequest $request, Board $board, PieceReader $pieceReader, Catalogue $catalogue, BoardRows $rows): JsonResponse
     {
         $policy = $request->policy();
         $kit = $request->kit();
@@ -30,16 +30,16 @@ final class FitController extends Controller
         return response()->json([
             'kit' => $kit,
             'policy' => $policy->value,
-            'cells' => $board->cells($crate->chosen($kit, $rows->areKinds(), $catalogue), $policy, (new Conditions)->setUp($crate->networks()), $request->outlets(), $request->vehicles(), $request->first()),
+            'cells' => $board->cells($pieceReader->chosen($kit, $rows->areKinds(), $catalogue), $policy, (new Conditions)->setUp($pieceReader->networks()), $request->outlets(), $request->vehicles(), $request->first()),
         ]);
     }
 
     /** What to pack for a tour. */
-    public function pack(BoardRequest $request, Board $board, Crate $crate, string $tour): JsonResponse
+    public function pack(BoardRequest $request, Board $board, PieceReader $pieceReader, string $tour): JsonResponse
     {
         $found = Tour::query()->where('ulid', $tour)->firstOrFail();
 
-        return response()->json(['adapters' => $board->pack($found, $request->policy(), (new Conditions)->setUp($crate->networks()))]);
+        return response()->json(['adapters' => $board->pack($found, $request->policy(), (new Conditions)->setUp($pieceReader->networks()))]);
     }
 
     public function fit(FitRequest $request, FitWriter $writer, Catalogue $catalogue): JsonResponse

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Equipment\Crate;
-use App\Equipment\Rows;
+use App\Equipment\BoardRows;
+use App\Equipment\PieceReader;
 use App\Http\Requests\ForecastRequest;
 use App\Http\Requests\RankingRequest;
 use App\Models\Vehicle;
-use App\Sessions\LogMemory;
+use App\Sessions\PastSessions;
 use Harmozon\Core\Answers\FitWriter;
 use Harmozon\Core\Answers\ForecastWriter;
 use Harmozon\Core\Catalogue\Catalogue;
@@ -23,7 +23,7 @@ use Illuminate\Http\JsonResponse;
 final class ForecastController extends Controller
 {
     /** Up to three chains side by side, and the sticker of the first one's outlet. */
-    public function forecast(ForecastRequest $request, ForecastWriter $writer, FitWriter $fit, Crate $crate, Catalogue $catalogue): JsonResponse
+    public function forecast(ForecastRequest $request, ForecastWriter $writer, FitWriter $fit, PieceReader $pieceReader, Catalogue $catalogue): JsonResponse
     {
         $forecasts = [];
         $sticker = null;
@@ -34,19 +34,19 @@ final class ForecastController extends Controller
                 'answer' => $fit->chain($best),
                 ...$writer->forecast(Forecaster::sparing()->forecast($best, $case->conditions), $case->conditions),
             ];
-            $sticker ??= $writer->sticker(new AdvertisedPower($case->outlet), Vehicle::inOrder()->map($crate->vehicle(...)), $case->conditions);
+            $sticker ??= $writer->sticker(new AdvertisedPower($case->outlet), Vehicle::inOrder()->map($pieceReader->vehicle(...)), $case->conditions);
         }
 
         return response()->json(['forecasts' => $forecasts, 'sticker' => $sticker]);
     }
 
     /** Every outlet as a stop for one car. */
-    public function ranking(RankingRequest $request, ForecastWriter $writer, Crate $crate, Catalogue $catalogue, Rows $rows, LogMemory $memory): JsonResponse
+    public function ranking(RankingRequest $request, ForecastWriter $writer, PieceReader $pieceReader, Catalogue $catalogue, BoardRows $rows, PastSessions $memory): JsonResponse
     {
-        $vehicle = $crate->vehicle($request->vehicle());
-        $conditions = $request->conditions()->setUp($crate->networks())->reaching($vehicle)->remembering($memory->remembered());
-        $fitter = new Fitter(Board::distinct($crate->chosen($request->kit(), $rows->areKinds(), $catalogue), $conditions), $conditions, $request->policy());
+        $vehicle = $pieceReader->vehicle($request->vehicle());
+        $conditions = $request->conditions()->setUp($pieceReader->networks())->reaching($vehicle)->remembering($memory->remembered());
+        $fitter = new Fitter(Board::distinct($pieceReader->chosen($request->kit(), $rows->areKinds(), $catalogue), $conditions), $conditions, $request->policy());
 
-        return response()->json($writer->ranking(Ranking::of($rows->along($request->tour())->map($crate->outlet(...)), $vehicle, $fitter)));
+        return response()->json($writer->ranking(Ranking::of($rows->along($request->tour())->map($pieceReader->outlet(...)), $vehicle, $fitter)));
     }
 }

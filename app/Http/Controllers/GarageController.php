@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Equipment\Crate;
+use App\Equipment\BoardRows;
 use App\Equipment\KindRows;
-use App\Equipment\Rows;
+use App\Equipment\PieceReader;
 use App\Equipment\ShippedKinds;
 use App\Garage\CurrentGarage;
 use App\Http\Requests\HabitsRequest;
@@ -30,43 +30,43 @@ use Illuminate\Http\Response;
 final class GarageController extends Controller
 {
     /** Every piece of the garage with its plate. */
-    public function show(Crate $crate, PlateWriter $plates, KindRows $kinds, CurrentGarage $garage): JsonResponse
+    public function show(PieceReader $pieceReader, PlateWriter $plates, KindRows $kinds, CurrentGarage $garage): JsonResponse
     {
         $places = Place::inOrder();
 
         return response()->json([
-            'vehicles' => Vehicle::inOrder()->map(static fn (Vehicle $v): array => [...self::piece($v), 'lines' => $plates->vehicle($crate->vehicle($v))]),
-            'adapters' => Adapter::inOrder()->map(static fn (Adapter $a): array => ['tag' => $a->tag, ...self::piece($a), 'lines' => $plates->adapter($crate->adapter($a))]),
+            'vehicles' => Vehicle::inOrder()->map(static fn (Vehicle $v): array => [...self::piece($v), 'lines' => $plates->vehicle($pieceReader->vehicle($v))]),
+            'adapters' => Adapter::inOrder()->map(static fn (Adapter $a): array => ['tag' => $a->tag, ...self::piece($a), 'lines' => $plates->adapter($pieceReader->adapter($a))]),
             'groups' => ShippedKinds::groups(),
             'places' => $places->map(static fn (Place $place): array => [
                 'id' => $place->ulid,
                 'version' => $place->version,
                 'name' => $place->name,
-                'outlets' => $place->outlets->map(static fn (Outlet $o): array => self::outlet($o, $crate)),
+                'outlets' => $place->outlets->map(static fn (Outlet $o): array => self::outlet($o, $pieceReader)),
             ]),
             'networks' => Network::inOrder()->map(self::piece(...)),
             'tours' => Tour::inOrder()->map(self::piece(...)),
-            'kinds' => $places->every(static fn (Place $place): bool => $place->outlets->isEmpty()) ? self::kinds($kinds, $garage->region(), $crate) : [],
+            'kinds' => $places->every(static fn (Place $place): bool => $place->outlets->isEmpty()) ? self::kinds($kinds, $garage->region(), $pieceReader) : [],
         ]);
     }
 
     /** The outlets' ratings as lines, and of every piece how much nobody has read and the words by which it is found: wanted only where somebody chooses among them. */
-    public function plates(Crate $crate, PlateWriter $plates, Rows $rows, Voice $voice): JsonResponse
+    public function plates(PieceReader $pieceReader, PlateWriter $plates, BoardRows $rows, Voice $voice): JsonResponse
     {
         $lines = $unread = $foundBy = [];
         foreach ($rows->inOrder() as $row) {
-            $outlet = $crate->outlet($row);
+            $outlet = $pieceReader->outlet($row);
             $lines[$row->ulid] = $plates->outlet($outlet);
             $unread[$row->ulid] = UnreadFacts::ofOutlet($outlet);
             $foundBy[$row->ulid] = $voice->paragraph(SearchWords::outlet($outlet));
         }
         foreach (Vehicle::inOrder() as $row) {
-            $vehicle = $crate->vehicle($row);
+            $vehicle = $pieceReader->vehicle($row);
             $unread[$row->ulid] = UnreadFacts::ofVehicle($vehicle);
             $foundBy[$row->ulid] = $voice->paragraph(SearchWords::vehicle($vehicle));
         }
         foreach (Adapter::inOrder() as $row) {
-            $adapter = $crate->adapter($row);
+            $adapter = $pieceReader->adapter($row);
             $unread[$row->ulid] = UnreadFacts::ofAdapter($adapter);
             $foundBy[$row->ulid] = $voice->paragraph(SearchWords::adapter($adapter));
         }
@@ -89,23 +89,23 @@ final class GarageController extends Controller
     }
 
     /** @return list<array<string, mixed>> the kinds of charger, group by group, in place of places; those that exist where the garage is first */
-    private static function kinds(KindRows $kinds, Region $region, Crate $crate): array
+    private static function kinds(KindRows $kinds, Region $region, PieceReader $pieceReader): array
     {
         return array_map(static fn (array $group): array => [
             'id' => $group['id'],
             'version' => 1,
             'name' => $group['name'],
             'here' => $group['here'],
-            'outlets' => $group['rows']->map(static fn (Outlet $o): array => self::outlet($o, $crate)),
+            'outlets' => $group['rows']->map(static fn (Outlet $o): array => self::outlet($o, $pieceReader)),
         ], $kinds->groups($region));
     }
 
     /** @return array<string, mixed> */
-    private static function outlet(Outlet $outlet, Crate $crate): array
+    private static function outlet(Outlet $outlet, PieceReader $pieceReader): array
     {
         $piece = self::piece($outlet);
 
-        return [...$piece, 'group' => $crate->group($piece['spec'])->value];
+        return [...$piece, 'group' => $pieceReader->group($piece['spec'])->value];
     }
 
     /** @return array{id: string, version: int, name: string, blurb: string, spec: \stdClass} */

@@ -7,9 +7,9 @@ namespace App\Http\Controllers;
 use App\Garage\CurrentGarage;
 use App\Models\Garage;
 use App\Models\Membership;
-use App\People\Founding;
 use App\People\GarageFields;
-use App\People\Who;
+use App\People\Registration;
+use App\People\SignedInUser;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
 use Illuminate\Http\JsonResponse;
@@ -20,23 +20,23 @@ use Illuminate\Validation\ValidationException;
 /** The garages of a person: another one, from one to another, and the end of one. */
 final class GaragesController extends Controller
 {
-    public function __construct(private readonly Who $who, private readonly Voice $voice)
+    public function __construct(private readonly SignedInUser $signedInUser, private readonly Voice $voice)
     {
     }
 
-    public function store(Request $request, Founding $founding): JsonResponse
+    public function store(Request $request, Registration $registration): JsonResponse
     {
         /** @var array{name: string, currency: string, units: string, locale: string} $garage */
         $garage = $request->validate(GarageFields::rules());
-        $founding->garage(Who::signedIn(), $garage);
+        $registration->garage(SignedInUser::signedIn(), $garage);
 
-        return response()->json($this->who->told(Who::signedIn()), 201);
+        return response()->json($this->signedInUser->told(SignedInUser::signedIn()), 201);
     }
 
     /** From now on one stands in that garage. */
     public function stand(string $garage): JsonResponse
     {
-        $person = Who::signedIn();
+        $person = SignedInUser::signedIn();
         $membership = Membership::query()->where('user_id', $person->id)->whereRelation('garage', 'ulid', $garage)->first();
         if ($membership === null) {
             abort(404, $this->voice->say(Message::of('app.no_such_record')));
@@ -44,7 +44,7 @@ final class GaragesController extends Controller
         $person->update(['garage_id' => $membership->garage_id]);
         $person->unsetRelations();
 
-        return response()->json($this->who->told($person));
+        return response()->json($this->signedInUser->told($person));
     }
 
     public function update(Request $request, CurrentGarage $current): JsonResponse
@@ -52,15 +52,15 @@ final class GaragesController extends Controller
         $rules = GarageFields::rules();
         $typed = $request->validate(['name' => ['required_without:currency', ...array_diff($rules['name'], ['required'])], 'currency' => array_diff($rules['currency'], ['required'])]);
         Garage::query()->whereKey($current->id())->update($typed);
-        Who::signedIn()->unsetRelations();
+        SignedInUser::signedIn()->unsetRelations();
 
-        return response()->json($this->who->told(Who::signedIn()));
+        return response()->json($this->signedInUser->told(SignedInUser::signedIn()));
     }
 
     /** With all it holds, for everybody in it; its name, typed, says that it is meant. */
     public function destroy(Request $request): JsonResponse
     {
-        $garage = Who::signedIn()->garage;
+        $garage = SignedInUser::signedIn()->garage;
         if ($garage === null || $request->input('name') !== $garage->name) {
             throw ValidationException::withMessages(['name' => $this->voice->say(Message::of('app.name_to_end'))]);
         }
@@ -70,9 +70,9 @@ final class GaragesController extends Controller
             }
             $garage->delete();
         });
-        $person = Who::signedIn()->refresh();
+        $person = SignedInUser::signedIn()->refresh();
         $person->unsetRelations();
 
-        return response()->json($this->who->told($person));
+        return response()->json($this->signedInUser->told($person));
     }
 }

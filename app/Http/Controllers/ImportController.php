@@ -10,11 +10,11 @@ use App\Http\Requests\TellImportRequest;
 use App\Imports\ImportState;
 use App\Imports\ImportStore;
 use App\Imports\RejectedLines;
-use App\Imports\WorkerBeat;
+use App\Imports\WorkerHeartbeat;
 use App\Models\ChargeSession;
 use App\Models\Reading;
 use App\Models\ReadingsImport;
-use App\Sessions\JudgeMemory;
+use App\Sessions\JudgeSnapshot;
 use Harmozon\Core\Answers\CheckWriter;
 use Harmozon\Core\Readings\AmbiguousFile;
 use Harmozon\Core\Readings\Foreign\FormatGuess;
@@ -28,7 +28,7 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 /** Readings files: they arrive piece by piece, are looked at, and taken beside the server. */
 final class ImportController extends Controller
 {
-    public function __construct(private readonly ImportStore $store, private readonly WorkerBeat $worker)
+    public function __construct(private readonly ImportStore $store, private readonly WorkerHeartbeat $worker)
     {
     }
 
@@ -125,7 +125,7 @@ final class ImportController extends Controller
     {
         $session = $import->session()->first();
 
-        return ! $session instanceof ChargeSession || JudgeMemory::isNear($session);
+        return ! $session instanceof ChargeSession || JudgeSnapshot::isNear($session);
     }
 
     /** @return array<string, mixed> */

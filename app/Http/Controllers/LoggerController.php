@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\LoggerReadingsRequest;
 use App\Models\ChargeSession;
-use App\Sessions\ReadingBook;
+use App\Sessions\ReadingRecorder;
 use Harmozon\Core\Readings\ReadingJsonReader;
 use Illuminate\Http\JsonResponse;
 
@@ -14,11 +14,11 @@ use Illuminate\Http\JsonResponse;
 final class LoggerController extends Controller
 {
     /** Sent twice, a reading stands once. */
-    public function append(LoggerReadingsRequest $request, string $session, ReadingBook $book, ReadingJsonReader $reader): JsonResponse
+    public function append(LoggerReadingsRequest $request, string $session, ReadingRecorder $recorder, ReadingJsonReader $reader): JsonResponse
     {
         $found = ChargeSession::query()->where('ulid', $session)->firstOrFail();
         $readings = $request->readings($reader);
-        $added = $book->take($found, $readings);
+        $added = $recorder->take($found, $readings);
 
         return response()->json(['added' => $added, 'known' => count($readings) - $added]);
     }

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Files\TextInput;
-use App\Garage\Aside;
+use App\Garage\DeletionPeriod;
 use App\Http\Requests\MoveRequest;
 use App\Models\Garage;
+use App\Moving\DeletedPieces;
 use App\Moving\GarageDocument;
 use App\Moving\GarageImport;
-use App\Moving\PutAside;
-use App\People\Who;
+use App\People\SignedInUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\StreamedResponse;
@@ -36,13 +36,13 @@ final class MovingController extends Controller
     }
 
     /** What was put aside and can be brought back. */
-    public function putAside(PutAside $aside): JsonResponse
+    public function putAside(DeletedPieces $aside): JsonResponse
     {
-        return response()->json(['days' => Aside::DAYS, 'items' => $aside->told()]);
+        return response()->json(['days' => DeletionPeriod::DAYS, 'items' => $aside->told()]);
     }
 
     private static function garage(): Garage
     {
-        return Who::signedIn()->garage ?? throw new \LogicException('behind MayAct');
+        return SignedInUser::signedIn()->garage ?? throw new \LogicException('behind MayAct');
     }
 }

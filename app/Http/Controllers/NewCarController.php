@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Equipment\Crate;
 use App\Equipment\NewCarDraft;
+use App\Equipment\PieceReader;
 use App\Garage\CurrentGarage;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Json\Node;
@@ -20,10 +20,10 @@ final class NewCarController extends Controller
         return response()->json($draft->classes());
     }
 
-    public function draft(Request $request, NewCarDraft $draft, Crate $crate, CurrentGarage $garage): JsonResponse
+    public function draft(Request $request, NewCarDraft $draft, PieceReader $pieceReader, CurrentGarage $garage): JsonResponse
     {
         $answers = Node::of(array_filter($request->json()->all(), is_string(...), ARRAY_FILTER_USE_KEY));
 
-        return response()->json($draft->told($answers, $crate->kit($crate->adapters()), (new Conditions)->setUp($crate->networks()), $garage->region(), $garage->today()));
+        return response()->json($draft->told($answers, $pieceReader->kit($pieceReader->adapters()), (new Conditions)->setUp($pieceReader->networks()), $garage->region(), $garage->today()));
     }
 }

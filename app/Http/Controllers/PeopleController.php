@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Garage\Act;
 use App\Garage\CurrentGarage;
+use App\Garage\Permission;
 use App\Garage\Role;
 use App\Models\Invitation;
 use App\Models\Membership;
-use App\People\Links;
-use App\People\Who;
+use App\People\AppLinks;
+use App\People\SignedInUser;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
 use Illuminate\Database\Eloquent\Collection;
@@ -32,8 +32,8 @@ final class PeopleController extends Controller
     /** Addresses and invitations are told to keepers alone. */
     public function index(): JsonResponse
     {
-        $me = Who::signedIn();
-        $keeps = $me->role()?->may(Act::Keep) === true;
+        $me = SignedInUser::signedIn();
+        $keeps = $me->role()?->may(Permission::Keep) === true;
 
         return response()->json([
             'people' => Membership::query()->with('user')->where('garage_id', $this->garage->id())->get()->sortBy('id')->values()->map(fn (Membership $m): array => [
@@ -51,11 +51,11 @@ final class PeopleController extends Controller
         $typed = $request->validate(['role' => ['required', Rule::enum(Role::class)], 'note' => ['nullable', 'string', 'max:120']]);
         $token = Invitation::newToken();
         $invitation = Invitation::query()->create([
-            'garage_id' => $this->garage->id(), 'invited_by' => Who::signedIn()->id, 'role' => $typed['role'], 'note' => $typed['note'] ?? '',
+            'garage_id' => $this->garage->id(), 'invited_by' => SignedInUser::signedIn()->id, 'role' => $typed['role'], 'note' => $typed['note'] ?? '',
             'token_hash' => Invitation::hashOf($token), 'expires_at' => Carbon::now()->addDays(Invitation::DAYS),
         ]);
 
-        return response()->json(['link' => Links::invitation($token), ...$this->told($invitation)], 201);
+        return response()->json(['link' => AppLinks::invitation($token), ...$this->told($invitation)], 201);
     }
 
     public function withdraw(string $invitation): Response
@@ -81,9 +81,9 @@ final class PeopleController extends Controller
     /** Somebody goes, or is sent; nobody but a keeper sends another. */
     public function remove(string $person): Response
     {
-        $me = Who::signedIn();
-        if ($person !== $me->ulid && $me->role()?->may(Act::Keep) !== true) {
-            abort(403, $this->voice->say(Message::of('app.may_not', role: ($me->role() ?? Role::Reader)->message(), act: Act::Keep->message())));
+        $me = SignedInUser::signedIn();
+        if ($person !== $me->ulid && $me->role()?->may(Permission::Keep) !== true) {
+            abort(403, $this->voice->say(Message::of('app.may_not', role: ($me->role() ?? Role::Reader)->message(), act: Permission::Keep->message())));
         }
         DB::transaction(function () use ($person): void {
             $membership = $this->membership($person);

@@ -5,17 +5,17 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Garage\Role;
-use App\Http\Door;
-use App\Http\SignInDoor;
+use App\Http\AuthAction;
+use App\Http\SignInThrottle;
 use App\Models\Membership;
 use App\Models\User;
-use App\People\AccountChanged;
+use App\People\AccountChangedMail;
 use App\People\AccountFields;
+use App\People\DeferredMail;
 use App\People\Devices;
 use App\People\PasswordRule;
 use App\People\Passwords;
-use App\People\Post;
-use App\People\Who;
+use App\People\SignedInUser;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
 use Illuminate\Http\JsonResponse;
@@ -30,32 +30,32 @@ use Illuminate\Validation\ValidationException;
 /** What a person changes about their own account. What opens it asks for the password once more. */
 final class PersonController extends Controller
 {
-    public function __construct(private readonly Voice $voice, private readonly Who $who, private readonly SignInDoor $door)
+    public function __construct(private readonly Voice $voice, private readonly SignedInUser $signedInUser, private readonly SignInThrottle $throttle)
     {
     }
 
     public function show(): JsonResponse
     {
-        return response()->json($this->who->asKnown(Who::signedIn()));
+        return response()->json($this->signedInUser->asKnown(SignedInUser::signedIn()));
     }
 
-    public function update(Request $request, Post $post): JsonResponse
+    public function update(Request $request, DeferredMail $mail): JsonResponse
     {
-        $person = Who::signedIn();
+        $person = SignedInUser::signedIn();
         $request->merge($request->has('email') ? ['email' => AccountFields::kept($request->input('email'))] : []);
         $typed = $request->validate(['name' => ['required_without:email', ...AccountFields::name()], 'email' => AccountFields::email($person)]);
         if (isset($typed['email']) && $typed['email'] !== $person->email) {
             $this->mustKnow($request);
-            $post->send($person->email, AccountChanged::address($person, $typed['email']));
+            $mail->send($person->email, AccountChangedMail::address($person, $typed['email']));
         }
         $person->update($typed);
 
-        return response()->json($this->who->told($person));
+        return response()->json($this->signedInUser->told($person));
     }
 
     public function password(Request $request, Passwords $passwords): Response
     {
-        $person = Who::signedIn();
+        $person = SignedInUser::signedIn();
         $this->mustKnow($request);
         $request->validate(['new_password' => ['required', new PasswordRule($this->voice, [$person->name, Str::before($person->email, '@')])]]);
         $passwords->set($person, $request->string('new_password')->toString(), $request->session()->getId());
@@ -65,12 +65,12 @@ final class PersonController extends Controller
 
     public function devices(Request $request): JsonResponse
     {
-        return response()->json(['devices' => Devices::of(Who::signedIn())->told($request->session()->getId())]);
+        return response()->json(['devices' => Devices::of(SignedInUser::signedIn())->told($request->session()->getId())]);
     }
 
     public function signOutDevice(string $device): Response
     {
-        if (! Devices::of(Who::signedIn())->signOut($device)) {
+        if (! Devices::of(SignedInUser::signedIn())->signOut($device)) {
             abort(404, $this->voice->say(Message::of('app.no_such_record')));
         }
 
@@ -80,7 +80,7 @@ final class PersonController extends Controller
     /** Garages stay with those who are left in them; one in which nobody else is a keeper must be left to somebody, or be ended, first. */
     public function destroy(Request $request): Response
     {
-        $person = Who::signedIn();
+        $person = SignedInUser::signedIn();
         $this->mustKnow($request);
         DB::transaction(function () use ($person): void {
             $alone = $person->memberships()->with('garage')->where('role', Role::Keeper->value)->get()->filter(static fn (Membership $m): bool => ! $m->hasOtherKeeper());
@@ -99,14 +99,14 @@ final class PersonController extends Controller
     /** @throws ValidationException where the password of this person is not given with it */
     private function mustKnow(Request $request): void
     {
-        $person = Who::signedIn();
+        $person = SignedInUser::signedIn();
         $address = (string) $request->ip();
-        $this->door->mustBeOpen(Door::OwnPassword, $person->email, $address, isKnown: true);
+        $this->throttle->mustBeOpen(AuthAction::OwnPassword, $person->email, $address, isKnown: true);
         $password = $request->input('password');
         if (! is_string($password) || ! Hash::check($password, $person->password)) {
-            $this->door->failed(Door::OwnPassword, $person->email, $address);
+            $this->throttle->failed(AuthAction::OwnPassword, $person->email, $address);
             throw ValidationException::withMessages(['password' => $this->voice->say(Message::of('app.password_wrong'))]);
         }
-        $this->door->opened(Door::OwnPassword, $person->email, $address);
+        $this->throttle->opened(AuthAction::OwnPassword, $person->email, $address);
     }
 }

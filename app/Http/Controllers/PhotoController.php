@@ -9,46 +9,46 @@ use App\Http\Requests\PhotoRequest;
 use App\Http\Requests\SessionPhotoRequest;
 use App\Models\ChargeSession;
 use App\Models\Photo;
-use App\Photos\Album;
 use App\Photos\Picture;
+use App\Photos\PiecePhotos;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
 final class PhotoController extends Controller
 {
-    public function __construct(private readonly Album $album)
+    public function __construct(private readonly PiecePhotos $photos)
     {
     }
 
     public function index(PieceKind $kind, string $piece): JsonResponse
     {
-        return response()->json(['photos' => $this->album->of($kind, $piece)->map(static fn (Photo $p): array => Album::told($p))]);
+        return response()->json(['photos' => $this->photos->of($kind, $piece)->map(static fn (Photo $p): array => PiecePhotos::told($p))]);
     }
 
     public function store(PhotoRequest $request, PieceKind $kind, string $piece): JsonResponse
     {
-        $photo = $this->album->keep($kind, $piece, $request->id(), (string) $request->upload()->get());
+        $photo = $this->photos->keep($kind, $piece, $request->id(), (string) $request->upload()->get());
 
-        return response()->json(Album::told($photo), $photo->wasRecentlyCreated ? 201 : 200);
+        return response()->json(PiecePhotos::told($photo), $photo->wasRecentlyCreated ? 201 : 200);
     }
 
     public function ofSession(ChargeSession $session): JsonResponse
     {
-        return response()->json(['photos' => $this->album->ofSession($session)->map(static fn (Photo $p): array => Album::told($p))]);
+        return response()->json(['photos' => $this->photos->ofSession($session)->map(static fn (Photo $p): array => PiecePhotos::told($p))]);
     }
 
     public function storeOfSession(SessionPhotoRequest $request, ChargeSession $session): JsonResponse
     {
-        $photo = $this->album->keepOfSession($session, $request->id(), $request->tMs(), (string) $request->upload()->get());
+        $photo = $this->photos->keepOfSession($session, $request->id(), $request->tMs(), (string) $request->upload()->get());
 
-        return response()->json(Album::told($photo), $photo->wasRecentlyCreated ? 201 : 200);
+        return response()->json(PiecePhotos::told($photo), $photo->wasRecentlyCreated ? 201 : 200);
     }
 
     /** The picture itself, for the people of its garage alone. */
     public function show(Request $request, string $photo): Response
     {
-        $picture = $this->album->find($photo);
+        $picture = $this->photos->find($photo);
         $response = response('', 200, ['Content-Type' => Picture::MIME, 'X-Content-Type-Options' => 'nosniff', 'Content-Disposition' => 'inline']);
         // A picture never changes: whoever has it is told that it is still theirs to see.
         $response->setEtag($picture->ulid);
@@ -61,13 +61,13 @@ final class PhotoController extends Controller
 
     public function destroy(string $photo): Response
     {
-        $this->album->remove($photo);
+        $this->photos->remove($photo);
 
         return response()->noContent();
     }
 
     public function restore(string $photo): JsonResponse
     {
-        return response()->json(Album::told($this->album->restore($photo)));
+        return response()->json(PiecePhotos::told($this->photos->restore($photo)));
     }
 }

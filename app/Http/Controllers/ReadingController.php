@@ -7,7 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Requests\ReadingsRequest;
 use App\Models\ChargeSession;
 use App\Models\Reading;
-use App\Sessions\ReadingBook;
+use App\Sessions\ReadingRecorder;
 use App\Sessions\SessionReport;
 use Harmozon\Core\Readings\ReadingJsonReader;
 use Harmozon\Core\Record\Reading as CoreReading;
@@ -18,7 +18,7 @@ final class ReadingController extends Controller
     /** Rows the page lists: the newest. */
     private const NEWEST = 50;
 
-    public function __construct(private readonly ReadingBook $book, private readonly SessionReport $reports)
+    public function __construct(private readonly ReadingRecorder $recorder, private readonly SessionReport $reports)
     {
     }
 
@@ -39,7 +39,7 @@ final class ReadingController extends Controller
 
     public function store(ReadingsRequest $request, ChargeSession $session, ReadingJsonReader $reader): JsonResponse
     {
-        $added = $this->book->take($session, $request->readings($reader), $request->boolean('late'));
+        $added = $this->recorder->take($session, $request->readings($reader), $request->boolean('late'));
 
         return response()->json(['added' => $added, ...$this->reports->now($session)]);
     }
@@ -47,7 +47,7 @@ final class ReadingController extends Controller
     public function destroy(ChargeSession $session, string $clientId): JsonResponse
     {
         // One that is not there is as it should be: said twice, it is gone once.
-        $this->book->forget($session, $clientId);
+        $this->recorder->forget($session, $clientId);
 
         return response()->json($this->reports->now($session));
     }

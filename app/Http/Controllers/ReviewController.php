@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Equipment\Crate;
+use App\Equipment\PieceReader;
 use App\Garage\CurrentGarage;
 use App\Models\Adapter;
 use App\Models\ChargeSession;
 use App\Models\Vehicle;
 use App\Sessions\Baselines;
-use App\Sessions\LogMemory;
-use App\Sessions\PlatesSince;
-use App\Sessions\ReadSession;
+use App\Sessions\PastSessions;
+use App\Sessions\PlateVersions;
 use App\Sessions\SessionAnswer;
-use App\Sessions\SessionBook;
+use App\Sessions\SessionRecorder;
+use App\Sessions\StoredSession;
 use Harmozon\Core\Answers\ReviewWriter;
 use Harmozon\Core\Answers\TrustWriter;
 use Harmozon\Core\Json\FieldError;
@@ -31,7 +31,7 @@ use Illuminate\Http\Request;
 /** What sessions add up to: one against another, trust in adapters, memory of stalls, and how good our forecasts were. */
 final class ReviewController extends Controller
 {
-    public function __construct(private readonly LogMemory $memory, private readonly SessionBook $book, private readonly SessionAnswer $answers)
+    public function __construct(private readonly PastSessions $memory, private readonly SessionRecorder $recorder, private readonly SessionAnswer $answers)
     {
     }
 
@@ -43,17 +43,17 @@ final class ReviewController extends Controller
             throw FieldError::at('without', Message::of('app.baseline_other_car'));
         }
 
-        return response()->json($writer->comparison(Comparison::of(ReadSession::of($with)->recorded, ReadSession::of($without)->recorded)));
+        return response()->json($writer->comparison(Comparison::of(StoredSession::of($with)->recorded, StoredSession::of($without)->recorded)));
     }
 
     /** Of every adapter of the crate. */
-    public function trust(Crate $crate, TrustWriter $writer, CurrentGarage $garage): JsonResponse
+    public function trust(PieceReader $pieceReader, TrustWriter $writer, CurrentGarage $garage): JsonResponse
     {
-        return response()->json(['adapters' => Adapter::inOrder()->map(fn (Adapter $a): array => $writer->trust(Trust::in($crate->adapter($a), $this->memory->used($a->ulid), $garage->today())))->values()]);
+        return response()->json(['adapters' => Adapter::inOrder()->map(fn (Adapter $a): array => $writer->trust(Trust::in($pieceReader->adapter($a), $this->memory->used($a->ulid), $garage->today())))->values()]);
     }
 
     /** Of stalls, of our own forecasts, and of the cars' charge curves; a board wants the first alone. */
-    public function memory(Request $request, TrustWriter $writer, Crate $crate): JsonResponse
+    public function memory(Request $request, TrustWriter $writer, PieceReader $pieceReader): JsonResponse
     {
         $isWhole = ($request->validate(['part' => ['sometimes', 'string']])['part'] ?? '') !== 'stalls';
         $grades = $isWhole ? $this->memory->grades() : [];
@@ -75,7 +75,7 @@ final class ReviewController extends Controller
         foreach ($isWhole ? Vehicle::inOrder() : [] as $vehicle) {
             $curve = LearnedCurve::of($this->memory->paces($vehicle->ulid));
             if ($curve !== null) {
-                $learned[] = ['vehicle' => $vehicle->ulid, ...$writer->learned($curve, $crate->vehicle($vehicle)->chargeCurveKw)];
+                $learned[] = ['vehicle' => $vehicle->ulid, ...$writer->learned($curve, $pieceReader->vehicle($vehicle)->chargeCurveKw)];
             }
         }
 
@@ -83,16 +83,16 @@ final class ReviewController extends Controller
     }
 
     /** By today's plates; what was said before can be had back. */
-    public function judgeAnew(ChargeSession $session, PlatesSince $plates): JsonResponse
+    public function judgeAnew(ChargeSession $session, PlateVersions $plates): JsonResponse
     {
-        $this->book->judgeAnew($session, $plates);
+        $this->recorder->judgeAnew($session, $plates);
 
         return $this->judged($session);
     }
 
     public function judgeAsBefore(ChargeSession $session): JsonResponse
     {
-        if (! $this->book->judgeAsBefore($session)) {
+        if (! $this->recorder->judgeAsBefore($session)) {
             throw WrongState::of('session', Message::of('app.never_judged_anew'));
         }
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Garage\Aside;
 use App\Garage\CurrentGarage;
+use App\Garage\DeletionPeriod;
 use App\Http\Requests\BeginSessionRequest;
 use App\Http\Requests\FinishRequest;
 use App\Http\Requests\LogRequest;
@@ -13,8 +13,8 @@ use App\Models\ChargeSession;
 use App\Sessions\Correction;
 use App\Sessions\LogSums;
 use App\Sessions\SessionAnswer;
-use App\Sessions\SessionBook;
 use App\Sessions\SessionLine;
+use App\Sessions\SessionRecorder;
 use Harmozon\Core\Json\Node;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -26,7 +26,7 @@ final class SessionController extends Controller
     private const NEWEST = 500;
 
     public function __construct(
-        private readonly SessionBook $book,
+        private readonly SessionRecorder $recorder,
         private readonly SessionLine $lines,
         private readonly SessionAnswer $answers,
     ) {
@@ -55,7 +55,7 @@ final class SessionController extends Controller
 
     public function store(BeginSessionRequest $request): JsonResponse
     {
-        $session = $this->book->begin($request->question(), $request->startedAt(), $request->string('note')->toString(), $request->id(), $request->stall());
+        $session = $this->recorder->begin($request->question(), $request->startedAt(), $request->string('note')->toString(), $request->id(), $request->stall());
 
         return $this->report($session->refresh(), $session->wasRecentlyCreated ? 201 : 200);
     }
@@ -76,14 +76,14 @@ final class SessionController extends Controller
     /** Now, or at a moment since plugging in: the last reading of one that was forgotten. */
     public function finish(FinishRequest $request, ChargeSession $session): JsonResponse
     {
-        $this->book->finish($session, $request->at($session));
+        $this->recorder->finish($session, $request->at($session));
 
         return $this->report($session);
     }
 
     public function reopen(ChargeSession $session): JsonResponse
     {
-        $this->book->reopen($session);
+        $this->recorder->reopen($session);
 
         return $this->report($session);
     }
@@ -100,7 +100,7 @@ final class SessionController extends Controller
 
     public function restore(string $id): JsonResponse
     {
-        return $this->report(Aside::restored(ChargeSession::class, $id));
+        return $this->report(DeletionPeriod::restored(ChargeSession::class, $id));
     }
 
     private function report(ChargeSession $session, int $status = 200): JsonResponse

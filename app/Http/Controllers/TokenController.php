@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\TokenRequest;
 use App\Models\LoggerToken;
-use App\People\Who;
+use App\People\SignedInUser;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
@@ -20,13 +20,13 @@ final class TokenController extends Controller
 
     public function index(): JsonResponse
     {
-        return response()->json(['tokens' => LoggerToken::of(Who::signedIn(), self::garage())->map(static fn (LoggerToken $t): array => $t->told())]);
+        return response()->json(['tokens' => LoggerToken::of(SignedInUser::signedIn(), self::garage())->map(static fn (LoggerToken $t): array => $t->told())]);
     }
 
     /** The token itself is told this once. */
     public function store(TokenRequest $request): JsonResponse
     {
-        $person = Who::signedIn();
+        $person = SignedInUser::signedIn();
         if (LoggerToken::of($person, self::garage())->count() >= self::MOST) {
             throw FieldError::at('name', Message::of('app.too_many_tokens', most: Amount::count(self::MOST)));
         }
@@ -42,7 +42,7 @@ final class TokenController extends Controller
 
     public function destroy(string $token): Response
     {
-        $mine = LoggerToken::of(Who::signedIn(), self::garage())->first(static fn (LoggerToken $t): bool => (string) $t->id === $token);
+        $mine = LoggerToken::of(SignedInUser::signedIn(), self::garage())->first(static fn (LoggerToken $t): bool => (string) $t->id === $token);
         if ($mine === null) {
             abort(404);
         }
@@ -53,6 +53,6 @@ final class TokenController extends Controller
 
     private static function garage(): int
     {
-        return Who::signedIn()->garage_id ?? 0;
+        return SignedInUser::signedIn()->garage_id ?? 0;
     }
 }

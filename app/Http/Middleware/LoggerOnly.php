@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\Garage\Act;
 use App\Garage\CurrentGarage;
+use App\Garage\Permission;
 use App\Models\LoggerToken;
 use App\Models\User;
 use Closure;
@@ -30,7 +30,7 @@ final readonly class LoggerOnly
             return new JsonResponse(['message' => $this->voice->say(Message::of('app.no_such_token'))], 401, ['WWW-Authenticate' => 'Bearer']);
         }
         $role = $owner->memberships()->where('garage_id', $token->garage_id)->first()?->role;
-        if ($role === null || ! $role->may(Act::Record) || $token->cant(LoggerToken::APPEND)) {
+        if ($role === null || ! $role->may(Permission::Record) || $token->cant(LoggerToken::APPEND)) {
             return new JsonResponse(['message' => $this->voice->say(Message::of('app.token_may_not'))], 403);
         }
         $token->forceFill(['last_used_at' => now()])->save();

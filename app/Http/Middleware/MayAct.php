@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\Garage\Act;
-use App\People\Who;
+use App\Garage\Permission;
+use App\People\SignedInUser;
 use Closure;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
@@ -21,12 +21,12 @@ final readonly class MayAct
 
     public function handle(Request $request, Closure $next, ?string $act = null): Response
     {
-        $role = Who::signedIn()->role();
+        $role = SignedInUser::signedIn()->role();
         if ($role === null) {
             abort(403, $this->voice->say(Message::of('app.no_garage')));
         }
-        if ($act !== null && ! $role->may(Act::from($act))) {
-            abort(403, $this->voice->say(Message::of('app.may_not', role: $role->message(), act: Act::from($act)->message())));
+        if ($act !== null && ! $role->may(Permission::from($act))) {
+            abort(403, $this->voice->say(Message::of('app.may_not', role: $role->message(), act: Permission::from($act)->message())));
         }
         $response = $next($request);
         assert($response instanceof Response);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Sessions\Days;
+use App\Sessions\DayRange;
 use App\Sessions\LogFilter;
 use Harmozon\Core\Equipment\Quantity;
 use Harmozon\Core\Record\Verdict;
@@ -42,7 +42,7 @@ final class LogRequest extends FormRequest
             return $value === '' ? null : $value;
         };
 
-        return new LogFilter($text('q'), $text('vehicle'), $text('adapter'), $text('outlet'), $text('verdict'), $text('cause'), new Days($text('from'), $text('to')), $text('unread'));
+        return new LogFilter($text('q'), $text('vehicle'), $text('adapter'), $text('outlet'), $text('verdict'), $text('cause'), new DayRange($text('from'), $text('to')), $text('unread'));
     }
 
     /** The session after which the next ones are wanted; null for the newest. */

@@ -62,7 +62,7 @@ final readonly class ForecastWriter
             'soc_end' => round($forecast->totals->socEnd, 2),
             'cost' => $bill === null ? null : $this->bill($bill),
             'theta_end' => (object) self::theta(array_column(array_map(static fn (HeatReport $h): array => [$h->link->linkId, $h->thetaEnd], $forecast->course->heat), 1, 0)),
-            'marginal' => array_map(fn (NextFivePercent $m): array => $this->marginal($m, $forecast, $conditions), $forecast->course->marginal),
+            'marginal' => array_map(fn (NextFivePercent $m): array => $this->nextFive($m, $forecast, $conditions), $forecast->course->nextFive),
             'km' => FitWriter::rounded($forecast->km(), 1),
             'km_per_hour' => FitWriter::rounded($forecast->kmPerHour($forecast->totals->meanKw()), 1),
             'go_on_at_soc' => FitWriter::rounded($forecast->advice->goOnAtSoc, 1),
@@ -185,15 +185,15 @@ final readonly class ForecastWriter
     }
 
     /** @return array<string, mixed> */
-    private function marginal(NextFivePercent $marginal, Forecast $forecast, Conditions $conditions): array
+    private function nextFive(NextFivePercent $nextFive, Forecast $forecast, Conditions $conditions): array
     {
-        $meanKw = $marginal->minutesPer5 > 0 ? $marginal->plugKwhPer5 / $marginal->minutesPer5 * 60 : 0.0;
-        $bill = Bill::of($forecast->answer->chain->outlet->site->tariff, new Usage($marginal->plugKwhPer5, [[$marginal->minutesPer5, $meanKw, $meanKw]]), $conditions->visit->member);
+        $meanKw = $nextFive->minutesPer5 > 0 ? $nextFive->plugKwhPer5 / $nextFive->minutesPer5 * 60 : 0.0;
+        $bill = Bill::of($forecast->answer->chain->outlet->site->tariff, new Usage($nextFive->plugKwhPer5, [[$nextFive->minutesPer5, $meanKw, $meanKw]]), $conditions->visit->member);
 
         return [
-            'soc' => round($marginal->soc, 2),
-            'minutes_per_5' => round($marginal->minutesPer5, 2),
-            'plug_kwh_per_5' => round($marginal->plugKwhPer5, 3),
+            'soc' => round($nextFive->soc, 2),
+            'minutes_per_5' => round($nextFive->minutesPer5, 2),
+            'plug_kwh_per_5' => round($nextFive->plugKwhPer5, 3),
             'amount_per_5' => $bill?->runningAmount(),
         ];
     }

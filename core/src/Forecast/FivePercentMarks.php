@@ -55,17 +55,17 @@ final class FivePercentMarks
     /** @return list<NextFivePercent> from every multiple of 5 % below the end, and from the end on */
     public function marginal(): array
     {
-        $marginal = [];
+        $nextFive = [];
         foreach (array_unique([...array_filter($this->multiples(), fn (float $s): bool => $s < $this->endSoc), $this->endSoc]) as $soc) {
             $from = $this->passed[self::key($soc)] ?? null;
             $to = $this->passed[self::key(min($soc + NextFivePercent::STEP_PERCENT, 100.0))] ?? null;
             if ($from !== null && $to !== null && $to['soc'] > $from['soc']) {
                 $share = NextFivePercent::STEP_PERCENT / ($to['soc'] - $from['soc']);
-                $marginal[] = new NextFivePercent($soc, ($to['s'] - $from['s']) / 60 * $share, ($to['kwh'] - $from['kwh']) * $share);
+                $nextFive[] = new NextFivePercent($soc, ($to['s'] - $from['s']) / 60 * $share, ($to['kwh'] - $from['kwh']) * $share);
             }
         }
 
-        return $marginal;
+        return $nextFive;
     }
 
     /** @return list<float> the multiples of 5 % in the walk */

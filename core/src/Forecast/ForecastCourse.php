@@ -10,9 +10,9 @@ final readonly class ForecastCourse
     /**
      * @param  list<Step>  $points  at most 30 s apart where the power changes; the last one is the end
      * @param  list<HeatReport>  $heat
-     * @param  list<NextFivePercent>  $marginal
+     * @param  list<NextFivePercent>  $nextFive
      */
-    public function __construct(public array $points = [], public array $heat = [], public array $marginal = [])
+    public function __construct(public array $points = [], public array $heat = [], public array $nextFive = [])
     {
     }
 }

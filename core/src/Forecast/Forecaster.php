@@ -75,28 +75,28 @@ final class Forecaster
         $lastSoc = min($beyond->charge->socTo, $plan->ceilingAtSoc ?? 100.0, self::firstPlateSoc($chain, $limits->plugV, $endSoc, $beyond->charge->socTo));
         $efficiency = Efficiency::of($chain, $plan);
         $fives = $this->tellsMore ? new FivePercentMarks($conditions->charge->socFrom, $endSoc, $lastSoc) : null;
-        $tally = new StepTotals($limits->changing->heat, $endSoc, $fives, $conditions->visit->nextStopKw, $this->tellsMore ? new AdapterWatch($chain, SpreadBound::ofMostAmps($chain, $plan, $beyond, $limits) ?? $limits) : null, $conditions->cabin->kw);
+        $totals = new StepTotals($limits->changing->heat, $endSoc, $fives, $conditions->visit->nextStopKw, $this->tellsMore ? new AdapterWatch($chain, SpreadBound::ofMostAmps($chain, $plan, $beyond, $limits) ?? $limits) : null, $conditions->cabin->kw);
         $marks = $fives?->marks() ?? ($endSoc > $conditions->charge->socFrom ? [$endSoc] : []);
         $walk = new Integrator($limits, $packKwh, $efficiency, $conditions->charge->socFrom, $marks, new StepPlan($this->stepS, $this->levelStepS));
         foreach ($walk->steps() as $step) {
-            $tally->add($step);
+            $totals->add($step);
         }
         $cutShort = match (true) {
-            ! $tally->isClosed() => self::earlyStop($walk),
+            ! $totals->isClosed() => self::earlyStop($walk),
             $endSoc < $conditions->charge->socTo => Message::of('end.ceiling', ceiling: Amount::volts($chain->outlet->rating->maxV), soc: Amount::percent($endSoc)),
             default => null,
         };
 
-        return $tally->forecast($answer, $efficiency, $cutShort, $this->tellsMore ? Limits::ofVehicle($chain, $conditions) : null, ForecastAssumptions::of($chain, $conditions, $limits), $this->saving($answer, $conditions, $tally, $walk));
+        return $totals->forecast($answer, $efficiency, $cutShort, $this->tellsMore ? Limits::ofVehicle($chain, $conditions) : null, ForecastAssumptions::of($chain, $conditions, $limits), $this->saving($answer, $conditions, $totals, $walk));
     }
 
-    private function saving(ChainAnswer $answer, Conditions $conditions, StepTotals $tally, Integrator $walk): ?CabinSaving
+    private function saving(ChainAnswer $answer, Conditions $conditions, StepTotals $totals, Integrator $walk): ?CabinSaving
     {
         if (! $this->tellsMore || $conditions->cabin->kw <= 0.0) {
             return null;
         }
         $without = (new self(self::TOTALS_S, INF, tellsMore: false))->forecast($answer, $conditions->withoutCabin())->totals;
-        $with = $tally->totals(1.0);
+        $with = $totals->totals(1.0);
 
         return $walk->endCause() === EndCause::ChargeFalls || $without->minutes === null || $with->minutes === null
             ? new CabinSaving(null, null)

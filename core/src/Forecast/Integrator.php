@@ -83,7 +83,7 @@ final class Integrator
         float $efficiency,
         private float $soc,
         private readonly array $marks,
-        private readonly StepPlan $pace = new StepPlan,
+        private readonly StepPlan $plan = new StepPlan,
     ) {
         $this->socPerKwS = $efficiency / $packKwh / self::KWS_IN_PERCENT_OF_KWH;
         $this->drawKw = $limits->drawKw;
@@ -92,7 +92,7 @@ final class Integrator
             array_map(static fn (KwLimit $l): float => $l->untilMinute, [...$limits->kw, ...array_map(static fn (LaterLimit $l): KwLimit => $l->limit, $limits->changing->later)]),
             is_finite(...),
         ));
-        $this->envelope = new Envelope($limits, $soc, $marks === [] ? $soc : $marks[count($marks) - 1], $this->socPerKwS, $pace->obeysHeat);
+        $this->envelope = new Envelope($limits, $soc, $marks === [] ? $soc : $marks[count($marks) - 1], $this->socPerKwS, $plan->obeysHeat);
     }
 
     /** Why the walk ended; null while it has not. */
@@ -176,7 +176,7 @@ final class Integrator
     /** The ramp until it meets the limit, then the limit. */
     private function path(): PowerPath
     {
-        $rampKw = self::RAMP_KW_PER_S * ($this->tS - $this->pace->handshakeS);
+        $rampKw = self::RAMP_KW_PER_S * ($this->tS - $this->plan->handshakeS);
         $this->isRamping = $this->isRamping && $rampKw < $this->envelope->kw - self::SAME_KW;
 
         return $this->isRamping
@@ -192,8 +192,8 @@ final class Integrator
     private function handshake(): \Generator
     {
         $this->envelope->lookAt($this->soc);
-        while ($this->tS < $this->pace->handshakeS - self::INSTANT_S) {
-            $spanS = min($this->untilTickS(), $this->pace->handshakeS - $this->tS);
+        while ($this->tS < $this->plan->handshakeS - self::INSTANT_S) {
+            $spanS = min($this->untilTickS(), $this->plan->handshakeS - $this->tS);
             yield new Step($this->tS, $spanS, $this->soc, StepFlow::none($this->envelope->volts), BindingCode::Handshake, '', $this->heat());
             $this->envelope->warm(0.0, 0.0, 0.0, $spanS, $this->soc);
             $this->tS += $spanS;
@@ -207,7 +207,7 @@ final class Integrator
         $markSoc = $this->marks[$this->mark] ?? $this->soc;
         $toSoc = $this->isRamping ? $markSoc : min($markSoc, $at->untilSoc);
         $isLevel = ! $this->isRamping && abs($at->kwPerPercent) < self::LEVEL && abs($at->voltsPerPercent) < self::LEVEL;
-        $spanS = min($this->untilTickS($isLevel ? $this->pace->levelStepS : null), $path->secondsTo($toSoc - $this->soc), $at->isWarming() ? self::LONGEST_STEP_S : INF);
+        $spanS = min($this->untilTickS($isLevel ? $this->plan->levelStepS : null), $path->secondsTo($toSoc - $this->soc), $at->isWarming() ? self::LONGEST_STEP_S : INF);
         if ($this->isRamping) {
             $spanS = min($spanS, $this->rampS($path));
         }
@@ -233,11 +233,11 @@ final class Integrator
         $at = $this->envelope;
         $limitKw = $at->kw;
         for ($round = 0; $round < self::RAMP_ROUNDS; $round++) {
-            $spanS = max(0.0, $this->pace->handshakeS + $limitKw / self::RAMP_KW_PER_S - $this->tS);
+            $spanS = max(0.0, $this->plan->handshakeS + $limitKw / self::RAMP_KW_PER_S - $this->tS);
             $limitKw = $at->kw + $at->kwPerPercent * min($path->percentAfter($spanS), $at->untilSoc - $this->soc);
         }
 
-        return max(0.0, $this->pace->handshakeS + $limitKw / self::RAMP_KW_PER_S - $this->tS);
+        return max(0.0, $this->plan->handshakeS + $limitKw / self::RAMP_KW_PER_S - $this->tS);
     }
 
     private function step(PowerPath $path, float $spanS, float $gained): Step
@@ -284,7 +284,7 @@ final class Integrator
 
     private function untilTickS(?float $stepS = null): float
     {
-        $stepS ??= $this->pace->stepS;
+        $stepS ??= $this->plan->stepS;
 
         return (floor(($this->tS + self::INSTANT_S) / $stepS) + 1) * $stepS - $this->tS;
     }

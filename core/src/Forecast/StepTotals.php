@@ -134,7 +134,7 @@ final class StepTotals
             course: new ForecastCourse(
                 points: $this->keeper->points,
                 heat: array_map(fn (HeatLink $l): HeatReport => new HeatReport($l, $end->heat->theta[$l->linkId], isset($this->fullAtS[$l->linkId]) ? $this->fullAtS[$l->linkId] / 60 : null), $this->heat),
-                marginal: $this->fives?->marginal() ?? [],
+                nextFive: $this->fives?->marginal() ?? [],
             ),
             car: $car,
             advice: new ForecastAdvice($this->nextStop->goOnAtSoc, $this->adapterWatch?->passed, $notes, $saving),

@@ -26,18 +26,18 @@ final readonly class CurveSegment
         $curve = $limits->curve?->kw;
         $ends = array_unique([...$limits->plugV->knotsBetween($fromSoc, $toSoc), ...($curve?->knotsBetween($fromSoc, $toSoc) ?? []), $toSoc]);
         sort($ends);
-        $stretches = [];
+        $segments = [];
         $from = $fromSoc;
         foreach ($ends as $to) {
             $length = max($to - $from, self::SHORTEST_PERCENT);
             [$volts, $kw] = [$limits->plugV->at($from), $curve?->at($from) ?? INF];
-            $stretches[] = new self(
+            $segments[] = new self(
                 $from, $to, $volts, ($limits->plugV->at($to) - $volts) / $length, $kw, $curve === null ? 0.0 : ($curve->at($to) - $kw) / $length,
             );
             $from = $to;
         }
 
-        return $stretches;
+        return $segments;
     }
 
     /**

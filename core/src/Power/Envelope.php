@@ -45,7 +45,7 @@ final class Envelope
     private array $heat = [];
 
     /** @var non-empty-list<CurveSegment> */
-    private readonly array $stretches;
+    private readonly array $segments;
 
     private int $at = 0;
 
@@ -80,7 +80,7 @@ final class Envelope
         private readonly float $socPerKwS,
         private readonly bool $obeysHeat = true,
     ) {
-        $this->stretches = CurveSegment::between($limits, $fromSoc, $toSoc);
+        $this->segments = CurveSegment::between($limits, $fromSoc, $toSoc);
         $this->kwPerVA = $limits->phases / 1000;
         foreach ($limits->changing->heat as $link) {
             $this->heat[$link->linkId] = new HeatState($link);
@@ -122,31 +122,31 @@ final class Envelope
 
             return;
         }
-        $stretch = $this->stretchAt($soc);
-        $this->volts = $stretch->voltsAt($soc);
-        $this->voltsPerPercent = $stretch->voltsPerPercent;
-        $lines = $this->lines($stretch, $soc);
+        $segment = $this->stretchAt($soc);
+        $this->volts = $segment->voltsAt($soc);
+        $this->voltsPerPercent = $segment->voltsPerPercent;
+        $lines = $this->lines($segment, $soc);
         $lowest = LimitLine::lowest($lines);
         if ($this->isWarming()) {
-            $lines = $this->lines($stretch, $soc, $lowest->kw);
+            $lines = $this->lines($segment, $soc, $lowest->kw);
             $lowest = LimitLine::lowest($lines);
         }
         $this->kw = $lowest->kw;
         $this->kwPerPercent = $lowest->kwPerPercent;
         $this->binding = $lowest->code;
         $this->linkId = $lowest->linkId;
-        $this->untilSoc = min($stretch->toSoc, $soc + min($lowest->lowestForPercent($lines), $this->sameSlopeForPercent($lowest->kw)));
+        $this->untilSoc = min($segment->toSoc, $soc + min($lowest->lowestForPercent($lines), $this->sameSlopeForPercent($lowest->kw)));
         $this->soc = $soc;
         $this->isStale = false;
     }
 
     private function stretchAt(float $soc): CurveSegment
     {
-        while ($soc >= $this->stretches[$this->at]->toSoc - self::SAME_SOC && isset($this->stretches[$this->at + 1])) {
+        while ($soc >= $this->segments[$this->at]->toSoc - self::SAME_SOC && isset($this->segments[$this->at + 1])) {
             $this->at++;
         }
 
-        return $this->stretches[$this->at];
+        return $this->segments[$this->at];
     }
 
     /**
@@ -155,36 +155,36 @@ final class Envelope
      * @param  float  $kw  at which a pack goes on warming
      * @return non-empty-list<LimitLine>
      */
-    private function lines(CurveSegment $stretch, float $soc, float $kw = INF): array
+    private function lines(CurveSegment $segment, float $soc, float $kw = INF): array
     {
         $lines = [];
         if ($this->amps->isKnown()) {
             $kwPerV = $this->amps->value * $this->kwPerVA;
-            $lines[] = new LimitLine($kwPerV * $this->volts, $kwPerV * $stretch->voltsPerPercent, $this->amps->code, $this->amps->linkId);
+            $lines[] = new LimitLine($kwPerV * $this->volts, $kwPerV * $segment->voltsPerPercent, $this->amps->code, $this->amps->linkId);
         }
         if ($this->constantKw->isKnown()) {
             $lines[] = new LimitLine($this->constantKw->value, 0.0, $this->constantKw->code, $this->constantKw->linkId);
         }
         if ($this->limits->curve !== null) {
-            $lines[] = $this->curveLine($this->limits->curve, $stretch, $soc, $kw);
+            $lines[] = $this->curveLine($this->limits->curve, $segment, $soc, $kw);
         }
 
         return $lines !== [] ? $lines : throw new \LogicException('ask isKnown() first');
     }
 
     /** The charge curve, as much of it as a cold pack leaves: while it warms, a little more with every percent. */
-    private function curveLine(CurveLimit $curve, CurveSegment $stretch, float $soc, float $kw): LimitLine
+    private function curveLine(CurveLimit $curve, CurveSegment $segment, float $soc, float $kw): LimitLine
     {
         $warmth = $this->limits->changing->warmth;
-        $curveKw = $stretch->curveKwAt($soc);
+        $curveKw = $segment->curveKwAt($soc);
         if ($warmth === null || $this->packC === null) {
-            return new LimitLine($curveKw, $stretch->curveKwPerPercent, $curve->code, $curve->linkId);
+            return new LimitLine($curveKw, $segment->curveKwPerPercent, $curve->code, $curve->linkId);
         }
         $gain = $warmth->gain($this->packC);
 
         return new LimitLine(
             $curve->drawKw + ($curveKw - $curve->drawKw) * $gain,
-            $stretch->curveKwPerPercent * $gain + ($curveKw - $curve->drawKw) * $warmth->gainPerK($this->packC) * $this->kPerPercent($warmth, $kw),
+            $segment->curveKwPerPercent * $gain + ($curveKw - $curve->drawKw) * $warmth->gainPerK($this->packC) * $this->kPerPercent($warmth, $kw),
             $this->isWarming() ? $curve->code : BindingCode::VehicleCurve,
             $curve->linkId,
         );

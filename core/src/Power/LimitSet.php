@@ -119,10 +119,10 @@ final readonly class LimitSet
             return null;
         }
         [$leastA, $leastKw, $most] = [$this->leastA() ?? INF, $this->leastKw() ?? INF, 0.0];
-        foreach (CurveSegment::between($this, $fromSoc, $toSoc) as $stretch) {
-            foreach ($stretch->turns($leastKw) as $soc) {
-                $kw = min($leastKw, $stretch->curveKwAt($soc));
-                $most = max($most, min($leastA, $kw / ($stretch->voltsAt($soc) * $this->phases / 1000)));
+        foreach (CurveSegment::between($this, $fromSoc, $toSoc) as $segment) {
+            foreach ($segment->turns($leastKw) as $soc) {
+                $kw = min($leastKw, $segment->curveKwAt($soc));
+                $most = max($most, min($leastA, $kw / ($segment->voltsAt($soc) * $this->phases / 1000)));
             }
         }
 

@@ -35,10 +35,10 @@ final class PeakFinder
         $constantKw = $limits->leastKw() ?? INF;
         $bestKw = -1.0;
         $bestSoc = $fromSoc;
-        foreach ($this->stretches($limits, $fromSoc, $toSoc) as $stretch) {
-            foreach (self::shares($stretch, $kwPerV, $constantKw) as $share) {
-                $soc = $stretch->fromSoc + $share * ($stretch->toSoc - $stretch->fromSoc);
-                $kw = min($kwPerV * $stretch->voltsAt($soc), $constantKw, $stretch->curveKwAt($soc));
+        foreach ($this->stretches($limits, $fromSoc, $toSoc) as $segment) {
+            foreach (self::shares($segment, $kwPerV, $constantKw) as $share) {
+                $soc = $segment->fromSoc + $share * ($segment->toSoc - $segment->fromSoc);
+                $kw = min($kwPerV * $segment->voltsAt($soc), $constantKw, $segment->curveKwAt($soc));
                 if ($kw > $bestKw + self::SAME) {
                     $bestKw = $kw;
                     $bestSoc = $soc;
@@ -53,21 +53,21 @@ final class PeakFinder
     private function stretches(LimitSet $limits, float $fromSoc, float $toSoc): array
     {
         $curve = $limits->curve?->kw;
-        [$knownCurve, $knownFrom, $knownTo, $stretches] = $this->cut[$limits->plugV] ?? [null, -1.0, -1.0, null];
-        if ($stretches === null || $knownCurve !== $curve || $knownFrom !== $fromSoc || $knownTo !== $toSoc) {
-            $stretches = CurveSegment::between($limits, $fromSoc, $toSoc);
-            $this->cut[$limits->plugV] = [$curve, $fromSoc, $toSoc, $stretches];
+        [$knownCurve, $knownFrom, $knownTo, $segments] = $this->cut[$limits->plugV] ?? [null, -1.0, -1.0, null];
+        if ($segments === null || $knownCurve !== $curve || $knownFrom !== $fromSoc || $knownTo !== $toSoc) {
+            $segments = CurveSegment::between($limits, $fromSoc, $toSoc);
+            $this->cut[$limits->plugV] = [$curve, $fromSoc, $toSoc, $segments];
         }
 
-        return $stretches;
+        return $segments;
     }
 
     /** @return list<float> shares of a stretch at which its maximum may lie: its ends, and where two lines cross */
-    private static function shares(CurveSegment $stretch, float $kwPerV, float $constantKw): array
+    private static function shares(CurveSegment $segment, float $kwPerV, float $constantKw): array
     {
         $shares = [0.0, 1.0];
-        $left = [$kwPerV * $stretch->voltsAt($stretch->fromSoc), $constantKw, $stretch->curveKwAt($stretch->fromSoc)];
-        $right = [$kwPerV * $stretch->voltsAt($stretch->toSoc), $constantKw, $stretch->curveKwAt($stretch->toSoc)];
+        $left = [$kwPerV * $segment->voltsAt($segment->fromSoc), $constantKw, $segment->curveKwAt($segment->fromSoc)];
+        $right = [$kwPerV * $segment->voltsAt($segment->toSoc), $constantKw, $segment->curveKwAt($segment->toSoc)];
         foreach ([[0, 1], [0, 2], [1, 2]] as [$i, $j]) {
             $gapLeft = $left[$i] - $left[$j];
             $gapRight = $right[$i] - $right[$j];

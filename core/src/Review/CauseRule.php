@@ -8,5 +8,5 @@ namespace Harmozon\Core\Review;
 interface CauseRule
 {
     /** Null where it is not that. */
-    public function find(CauseEvidence $clues): ?Finding;
+    public function find(CauseEvidence $evidence): ?Finding;
 }

@@ -186,19 +186,19 @@ final readonly class Diagnosis
         return $held;
     }
 
-    private static function find(CauseEvidence $clues): Finding
+    private static function find(CauseEvidence $evidence): Finding
     {
-        if ($clues->segment->flows()) {
+        if ($evidence->segment->flows()) {
             // In this order; the first that fits.
             foreach ([new CoolingFailed, new AfterBoost, new AtPlate, new Shared, new Cold, new StillCold, new AcStartUp, new Derated, new Continued, new AsExpected] as $rule) {
-                $finding = $rule->find($clues);
+                $finding = $rule->find($evidence);
                 if ($finding !== null) {
                     return $finding;
                 }
             }
         }
 
-        return (new Unexplained)->find($clues);
+        return (new Unexplained)->find($evidence);
     }
 
     private static function held(Finding $finding, Segment $segment): LimitedSegment

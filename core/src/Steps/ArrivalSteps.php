@@ -17,7 +17,7 @@ use Harmozon\Core\Words\Message;
 /** Before anything is plugged in. */
 final readonly class ArrivalSteps
 {
-    public function __construct(private ChainAnswer $answer, private StepCautions $care)
+    public function __construct(private ChainAnswer $answer, private StepCautions $cautions)
     {
     }
 
@@ -29,10 +29,10 @@ final readonly class ArrivalSteps
         return [
             $this->park(),
             ...($outlet->coupler->isSocket() ? [] : [new Step(
-                StepPhase::Arrive, StepCode::LookAtScreen, Message::of('step.look_at_screen'), Message::of('step_sign.offers_to_start'), $this->care->at(CautionPlace::Screen), Message::of('step_if_not.another_stall'),
+                StepPhase::Arrive, StepCode::LookAtScreen, Message::of('step.look_at_screen'), Message::of('step_sign.offers_to_start'), $this->cautions->at(CautionPlace::Screen), Message::of('step_if_not.another_stall'),
             )]),
             ...($outlet->site->access->kind === AccessKind::Open ? [] : [$this->setUp()]),
-            new Step(StepPhase::Arrive, StepCode::LookAtContacts, Message::of('step.look_at_contacts'), Message::of('step_sign.dry_and_clean'), $this->care->at(CautionPlace::Contacts), Message::of('step_if_not.out_of_use')),
+            new Step(StepPhase::Arrive, StepCode::LookAtContacts, Message::of('step.look_at_contacts'), Message::of('step_sign.dry_and_clean'), $this->cautions->at(CautionPlace::Contacts), Message::of('step_if_not.out_of_use')),
         ];
     }
 
@@ -46,7 +46,7 @@ final readonly class ArrivalSteps
             StepPhase::Arrive,
             StepCode::Park,
             $reach->isUnknown() || $reach->cautions() !== [] ? Message::of('step.park') : Message::of('step.park_reach', reach: $reach->reason()),
-            cautions: [...$this->care->at(CautionPlace::Park), ...($isShared ? [Message::of('step.park_shared')] : []), ...($kept === [] ? [] : [Message::of('step.park_accessible', stalls: Listing::and($kept), n: Amount::count(count($kept)))])],
+            cautions: [...$this->cautions->at(CautionPlace::Park), ...($isShared ? [Message::of('step.park_shared')] : []), ...($kept === [] ? [] : [Message::of('step.park_accessible', stalls: Listing::and($kept), n: Amount::count(count($kept)))])],
         );
     }
 
@@ -59,7 +59,7 @@ final readonly class ArrivalSteps
             StepPhase::Arrive,
             StepCode::SetUpAccess,
             $access->isUnknown() || $access->cautions() !== [] ? Message::of('step.set_up_access') : Message::of('step.set_up_access_ready', access: $access->reason()),
-            cautions: $this->care->at(CautionPlace::Access),
+            cautions: $this->cautions->at(CautionPlace::Access),
         );
     }
 }

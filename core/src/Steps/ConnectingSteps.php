@@ -20,11 +20,11 @@ final readonly class ConnectingSteps
 
     private StepWords $words;
 
-    public function __construct(Chain $chain, private JoinOrder $way, private StepCautions $care)
+    public function __construct(Chain $chain, private JoinOrder $order, private StepCautions $stepCautions)
     {
         $this->adapter = $chain->adapters[0] ?? null;
         $this->isAttached = $this->adapter !== null && $this->adapter->id === $chain->outlet->fittings->attachedAdapter?->id;
-        $this->words = new StepWords($this->adapter->name ?? '', $chain->vehicle->name, $way, $this->isAttached);
+        $this->words = new StepWords($this->adapter->name ?? '', $chain->vehicle->name, $order, $this->isAttached);
     }
 
     /** From this weight on an adapter pulls at the inlet until it is latched (g). */
@@ -33,7 +33,7 @@ final readonly class ConnectingSteps
     /** @return list<Step> */
     public function join(): array
     {
-        $moves = $this->way->moves();
+        $moves = $this->order->moves();
 
         return [
             ...($this->isAttached ? [$this->step(StepPhase::Join, StepCode::ReleaseAttachedAdapter)] : []),
@@ -50,7 +50,7 @@ final readonly class ConnectingSteps
     {
         return array_map(
             fn (array $move): Step => $this->step(StepPhase::Part, $move['part'], opens: $move['joint']),
-            array_reverse($this->way->moves()),
+            array_reverse($this->order->moves()),
         );
     }
 
@@ -62,7 +62,7 @@ final readonly class ConnectingSteps
      */
     private function first(): array
     {
-        return [...$this->weight(), ...$this->care->at(CautionPlace::Join), ...($this->isOrderUnread() ? $this->care->at(CautionPlace::Order) : [])];
+        return [...$this->weight(), ...$this->stepCautions->at(CautionPlace::Join), ...($this->isOrderUnread() ? $this->stepCautions->at(CautionPlace::Order) : [])];
     }
 
     /** @return list<Message> of an adapter that is heavy, or that carries direct current and nobody has weighed */
@@ -89,12 +89,12 @@ final readonly class ConnectingSteps
         return match ($code) {
             StepCode::ReleaseAttachedAdapter => false,
             StepCode::SwitchOnAdapter, StepCode::StartOnAdapter => true,
-            default => $this->isOrderUnread() || $this->way === JoinOrder::PerhapsLoose,
+            default => $this->isOrderUnread() || $this->order === JoinOrder::PerhapsLoose,
         };
     }
 
     private function isOrderUnread(): bool
     {
-        return ($this->way === JoinOrder::HandleFirst || $this->way === JoinOrder::CarFirst) && $this->adapter?->handling->attachOrder === null;
+        return ($this->order === JoinOrder::HandleFirst || $this->order === JoinOrder::CarFirst) && $this->adapter?->handling->attachOrder === null;
     }
 }

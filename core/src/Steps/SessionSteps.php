@@ -22,7 +22,7 @@ final readonly class SessionSteps
     /** A stall shows within this time what it gives (min). */
     private const COMPARE_MINUTES = 3;
 
-    public function __construct(private ChainAnswer $answer, private StepCautions $care, private ?AdapterPassed $passed)
+    public function __construct(private ChainAnswer $answer, private StepCautions $stepCautions, private ?AdapterPassed $passed)
     {
     }
 
@@ -84,7 +84,7 @@ final readonly class SessionSteps
         $isDc = $this->answer->chain->current === CurrentKind::Dc;
         $given = $this->answer->given();
         $cautions = array_filter(
-            $this->care->at(CautionPlace::Power),
+            $this->stepCautions->at(CautionPlace::Power),
             // The minute by which to stop says more than that one may have to.
             fn (Message $m): bool => $this->passed === null || ! str_starts_with($m->code, AdapterGate::MAY_NOT_HOLD),
         );
@@ -103,6 +103,6 @@ final readonly class SessionSteps
     /** @return list<Message> */
     private function stop(): array
     {
-        return [...($this->passed === null || $this->passed->isAtOnce ? [] : [$this->passed->message()]), ...$this->care->at(CautionPlace::Stop)];
+        return [...($this->passed === null || $this->passed->isAtOnce ? [] : [$this->passed->message()]), ...$this->stepCautions->at(CautionPlace::Stop)];
     }
 }

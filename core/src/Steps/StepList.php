@@ -31,17 +31,17 @@ final readonly class StepList
         if (! $answer->outcome->mayFlow()) {
             return new self($answer, [new Step(StepPhase::Arrive, StepCode::DoNotConnect, $answer->why())], [], $latch, []);
         }
-        $care = StepCautions::of($answer);
-        $way = JoinOrder::of($answer->chain);
-        $joining = new ConnectingSteps($answer->chain, $way, $care);
+        $cautions = StepCautions::of($answer);
+        $order = JoinOrder::of($answer->chain);
+        $joining = new ConnectingSteps($answer->chain, $order, $cautions);
 
         return new self($answer, [
-            ...(new ArrivalSteps($answer, $care))->steps(),
+            ...(new ArrivalSteps($answer, $cautions))->steps(),
             ...$joining->join(),
-            ...(new SessionSteps($answer, $care, $passed))->steps(),
+            ...(new SessionSteps($answer, $cautions, $passed))->steps(),
             ...$joining->part(),
             ...(new LeavingSteps($answer->chain))->steps(),
-        ], Ladder::of($answer, $stall), $latch, $way->pieces($answer->chain));
+        ], Ladder::of($answer, $stall), $latch, $order->pieces($answer->chain));
     }
 
     /** @return list<Message> from the gentle to the last */

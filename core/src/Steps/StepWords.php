@@ -10,7 +10,7 @@ use Harmozon\Core\Words\Message;
 final readonly class StepWords
 {
     /** @param  string  $adapter  its name; nothing where the chain has none */
-    public function __construct(private string $adapter, private string $car, private JoinOrder $way, private bool $isAttached)
+    public function __construct(private string $adapter, private string $car, private JoinOrder $order, private bool $isAttached)
     {
     }
 
@@ -21,18 +21,18 @@ final readonly class StepWords
         return match ($code) {
             StepCode::ReleaseAttachedAdapter => Message::of('step.release_attached_adapter', adapter: $adapter),
             StepCode::HandleIntoAdapter => $this->isAttached ? Message::of('step.handle_into_attached', adapter: $adapter) : Message::of('step.handle_into_adapter', adapter: $adapter),
-            StepCode::AdapterIntoCar => $this->way === JoinOrder::HandleFirst ? Message::of('step.pair_into_car', adapter: $adapter, car: $car) : Message::of('step.adapter_into_car', adapter: $adapter, car: $car),
+            StepCode::AdapterIntoCar => $this->order === JoinOrder::HandleFirst ? Message::of('step.pair_into_car', adapter: $adapter, car: $car) : Message::of('step.adapter_into_car', adapter: $adapter, car: $car),
             StepCode::HandleIntoCar => Message::of('step.handle_into_car', car: $car),
             StepCode::SwitchOnAdapter => Message::of('step.switch_on_adapter', adapter: $adapter),
             StepCode::StartOnAdapter => Message::of('step.start_on_adapter', adapter: $adapter),
             StepCode::SupplyIntoSocket => Message::of('step.supply_into_socket', adapter: $adapter),
-            StepCode::CableIntoPost => $this->way === JoinOrder::PerhapsLoose ? Message::of('step.perhaps_cable_into_post') : Message::of('step.cable_into_post', adapter: $adapter),
+            StepCode::CableIntoPost => $this->order === JoinOrder::PerhapsLoose ? Message::of('step.perhaps_cable_into_post') : Message::of('step.cable_into_post', adapter: $adapter),
             StepCode::CableIntoCar => Message::of('step.cable_into_car', car: $car),
             StepCode::PairFromCar => Message::of('step.pair_from_car', adapter: $adapter, car: $car),
             StepCode::AdapterFromHandle => Message::of('step.adapter_from_handle', adapter: $adapter),
             StepCode::HandleFromAdapter => Message::of('step.handle_from_adapter', adapter: $adapter, car: $car),
             StepCode::AdapterFromCar => Message::of('step.adapter_from_car', adapter: $adapter, car: $car),
-            StepCode::CableFromCar => $this->way === JoinOrder::Direct ? Message::of('step.handle_from_car', car: $car) : Message::of('step.cable_from_car', car: $car),
+            StepCode::CableFromCar => $this->order === JoinOrder::Direct ? Message::of('step.handle_from_car', car: $car) : Message::of('step.cable_from_car', car: $car),
             StepCode::SupplyFromSocket => Message::of('step.supply_from_socket', adapter: $adapter),
             StepCode::CableFromPost => Message::of('step.cable_from_post'),
             default => throw new \LogicException("{$code->value} joins and parts nothing"),

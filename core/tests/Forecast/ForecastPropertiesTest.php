@@ -181,9 +181,9 @@ final class ForecastPropertiesTest extends TestCase
                 $long = self::forecast(self::file($outlet, ['conditions.soc_to' => $to + $more]));
 
                 self::assertGreaterThan($short->totals->minutes, $long->totals->minutes);
-                foreach ($short->course->marginal as $i => $marginal) {
+                foreach ($short->course->nextFive as $i => $marginal) {
                     if ($marginal->soc < $to) {
-                        self::assertEqualsWithDelta($long->course->marginal[$i]->minutesPer5, $marginal->minutesPer5, 1e-3);
+                        self::assertEqualsWithDelta($long->course->nextFive[$i]->minutesPer5, $marginal->minutesPer5, 1e-3);
                     }
                 }
             });

@@ -159,7 +159,7 @@ final class WorkedForecastsTest extends TestCase
         self::assertEqualsWithDelta(62.5, $forecast->totals->socEnd, 1e-6);
         self::assertSame("The station can't go above 350 V; the battery reaches that at 63 %.", Say::it($forecast->cutShort));
         self::assertEqualsWithDelta(31.5, $forecast->totals->packKwh, 1e-6);
-        self::assertSame(55.0, $forecast->course->marginal[count($forecast->course->marginal) - 1]->soc);
+        self::assertSame(55.0, $forecast->course->nextFive[count($forecast->course->nextFive) - 1]->soc);
     }
 
     public function test_a_dead_pump_and_a_derated_stall_are_asked_for(): void
@@ -179,7 +179,7 @@ final class WorkedForecastsTest extends TestCase
         // Above 60 % the curve is 150 − 3.5 (s − 60): 80 kW at 80 %, 62.5 kW at 85 %. 5 % are 3 kWh into the pack:
         // t = 60 × 0.6 / (0.95 × 3.5) × ln(80 / 62.5) min.
         $forecast = self::forecast(Cases::file());
-        $next = $forecast->course->marginal[count($forecast->course->marginal) - 1];
+        $next = $forecast->course->nextFive[count($forecast->course->nextFive) - 1];
 
         self::assertSame(80.0, $next->soc);
         self::assertEqualsWithDelta(36 / (0.95 * 3.5) * log(80 / 62.5), $next->minutesPer5, 1e-4);

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { waits } from '@/stores/visitorCar';
 import { say } from '@/words/say';
-import { takesVisitors } from '@/ui/door';
+import { takesVisitors } from '@/ui/pageSettings';
 
 /** The first thing to do here, without an account. */
 const isBegun = waits() !== null;

@@ -3,7 +3,7 @@ import { ref } from 'vue';
 import { api, ask } from '@/api/client';
 import { useAttempt } from '@/ui/useAttempt';
 import { say } from '@/words/say';
-import DoorPage from './DoorPage.vue';
+import AuthPage from './AuthPage.vue';
 
 /** Asks for a mail. Whether there is such an account is told to nobody. */
 const email = ref('');
@@ -18,7 +18,7 @@ const send = () =>
 </script>
 
 <template>
-  <DoorPage :title="say('account.forgotten')">
+  <AuthPage :title="say('account.forgotten')">
     <p v-if="isSent" role="status">{{ say('forgotten.sent', { email }) }}</p>
     <form v-else @submit.prevent="send">
       <p>{{ say('forgotten.how') }}</p>
@@ -33,5 +33,5 @@ const send = () =>
     <p>
       <RouterLink to="/sign-in">{{ say('account.sign_in') }}</RouterLink>
     </p>
-  </DoorPage>
+  </AuthPage>
 </template>

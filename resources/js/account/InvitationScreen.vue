@@ -8,9 +8,9 @@ import { useAttempt } from '@/ui/useAttempt';
 import { say } from '@/words/say';
 import WaitingCar from './WaitingCar.vue';
 import { bringVisitorCar } from '@/stores/visitorCar';
-import { useDoor } from './door';
-import { secret } from '@/ui/door';
-import DoorPage from './DoorPage.vue';
+import { useAuth } from './useAuth';
+import { secret } from '@/ui/pageSettings';
+import AuthPage from './AuthPage.vue';
 import PersonFields from './PersonFields.vue';
 
 /** A link into somebody's garage, for who has an account and for who has none. */
@@ -19,7 +19,7 @@ const token = secret();
 const path = { params: { path: { token } } };
 const offer = ref<components['schemas']['Offer'] | null>(null);
 const person = ref({ name: '', email: '', password: '' });
-const { isBusy, error, enter } = useDoor();
+const { isBusy, error, enter } = useAuth();
 const { error: gone, attempt: look } = useAttempt();
 
 onMounted(() =>
@@ -39,7 +39,7 @@ const join = () => enter(() => account.stand(ask(api.POST('/invitations/{token}/
 </script>
 
 <template>
-  <DoorPage :title="say('invitation.title')">
+  <AuthPage :title="say('invitation.title')">
     <p v-if="gone" class="complaint" role="alert">{{ gone }}</p>
     <template v-else-if="offer">
       <p>
@@ -71,5 +71,5 @@ const join = () => enter(() => account.stand(ask(api.POST('/invitations/{token}/
       </form>
     </template>
     <p v-else class="quiet" role="status">{{ say('invitation.opening') }}</p>
-  </DoorPage>
+  </AuthPage>
 </template>

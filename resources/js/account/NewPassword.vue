@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { say } from '@/words/say';
-import { shortestPassword } from '@/ui/door';
+import { shortestPassword } from '@/ui/pageSettings';
 
 /** A password that is being thought up: seen if one likes, pasted if one likes, and how long it is already. */
 const props = defineProps<{ id: string; label: string }>();

@@ -3,9 +3,9 @@ import { ref } from 'vue';
 import { api, ask } from '@/api/client';
 import { useAccount } from '@/stores/account';
 import { say } from '@/words/say';
-import { useDoor } from './door';
-import { secret } from '@/ui/door';
-import DoorPage from './DoorPage.vue';
+import { useAuth } from './useAuth';
+import { secret } from '@/ui/pageSettings';
+import AuthPage from './AuthPage.vue';
 import NewPassword from './NewPassword.vue';
 
 /** The link of the mail: a new password, once. */
@@ -13,7 +13,7 @@ const account = useAccount();
 const link = new URLSearchParams(secret());
 const email = link.get('email') ?? '';
 const password = ref('');
-const { isBusy, error, enter } = useDoor();
+const { isBusy, error, enter } = useAuth();
 
 const set = () =>
   enter(() =>
@@ -24,7 +24,7 @@ const set = () =>
 </script>
 
 <template>
-  <DoorPage :title="say('new_password.title')">
+  <AuthPage :title="say('new_password.title')">
     <form @submit.prevent="set">
       <p>{{ say('new_password.for', { email }) }}</p>
       <input type="hidden" autocomplete="username" :value="email" />
@@ -37,5 +37,5 @@ const set = () =>
     <p>
       <RouterLink to="/forgotten">{{ say('new_password.again') }}</RouterLink>
     </p>
-  </DoorPage>
+  </AuthPage>
 </template>

@@ -5,7 +5,7 @@ import { useAccount } from '@/stores/account';
 import { useAttempt } from '@/ui/useAttempt';
 import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
-import DoorPage from './DoorPage.vue';
+import AuthPage from './AuthPage.vue';
 import GarageFields from './GarageFields.vue';
 import { suggested } from './newGarage';
 
@@ -18,7 +18,7 @@ const found = () => attempt(() => account.stand(ask(api.POST('/garages', { body:
 </script>
 
 <template>
-  <DoorPage :title="say('garages.none')">
+  <AuthPage :title="say('garages.none')">
     <form @submit.prevent="found">
       <p>{{ say('garages.none_how') }}</p>
       <GarageFields v-model="garage" />
@@ -30,5 +30,5 @@ const found = () => attempt(() => account.stand(ask(api.POST('/garages', { body:
     <p>
       <TextButton @click="account.signOut">{{ say('frame.sign_out') }}</TextButton>
     </p>
-  </DoorPage>
+  </AuthPage>
 </template>

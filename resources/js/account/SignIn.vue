@@ -3,10 +3,10 @@ import { ref } from 'vue';
 import { ApiError, wordsOf } from '@/api/client';
 import { useAccount } from '@/stores/account';
 import { say } from '@/words/say';
-import { useDoor } from './door';
-import { hasDemo, isFirst, isOpen } from '@/ui/door';
+import { useAuth } from './useAuth';
+import { hasDemo, isFirst, isOpen } from '@/ui/pageSettings';
 import CheckMyCar from './CheckMyCar.vue';
-import DoorPage from './DoorPage.vue';
+import AuthPage from './AuthPage.vue';
 
 const account = useAccount();
 const email = ref('');
@@ -16,11 +16,11 @@ const {
   isBusy,
   error: complaint,
   enter,
-} = useDoor((e) => (e instanceof ApiError && e.status === 429 ? say('account.too_many') : wordsOf(e)));
+} = useAuth((e) => (e instanceof ApiError && e.status === 429 ? say('account.too_many') : wordsOf(e)));
 </script>
 
 <template>
-  <DoorPage :title="say('account.sign_in')">
+  <AuthPage :title="say('account.sign_in')">
     <form @submit.prevent="enter(() => account.signIn(email, password, remember))">
       <label for="email">{{ say('account.email') }}</label>
       <el-input id="email" v-model="email" type="email" autocomplete="username" required size="large" />
@@ -53,7 +53,7 @@ const {
       </template>
     </form>
     <template #beside><CheckMyCar /></template>
-  </DoorPage>
+  </AuthPage>
 </template>
 
 <style scoped>

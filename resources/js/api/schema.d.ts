@@ -1690,7 +1690,7 @@ export interface components {
             timezone?: string;
             region?: components["schemas"]["Region"];
         };
-        Founding: {
+        Registration: {
             name: string;
             email: string;
             password: string;
@@ -1713,7 +1713,7 @@ export interface components {
                 is_here: boolean;
             }[];
         };
-        PutAside: {
+        DeletedPiece: {
             /** @enum {string} */
             kind: "vehicles" | "adapters" | "outlets" | "places" | "networks" | "tours" | "sessions" | "photos";
             id: string;
@@ -3566,7 +3566,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Founding"];
+                "application/json": components["schemas"]["Registration"];
             };
         };
         responses: {
@@ -4246,7 +4246,7 @@ export interface operations {
                 content: {
                     "application/json": {
                         days: number;
-                        items: components["schemas"]["PutAside"][];
+                        items: components["schemas"]["DeletedPiece"][];
                     };
                 };
             };

@@ -7,7 +7,7 @@ import { say } from '@/words/say';
 import BoardStop from './BoardStop.vue';
 import TourChoice from './TourChoice.vue';
 import CheckCar from './CheckCar.vue';
-import { counted } from './counted';
+import { counted } from './chargesCount';
 import { useNear } from './useNear';
 
 /** The board beside the car: one car at a time, each stop a row with its joint, its kW and why. */

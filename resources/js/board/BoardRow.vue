@@ -4,7 +4,7 @@ import type { Outlet, Vehicle } from '@/api/client';
 import { useBoard } from '@/stores/board';
 import { useRail } from '@/stores/rail';
 import { say } from '@/words/say';
-import TroubleMark from './TroubleMark.vue';
+import PastTroubleMark from './PastTroubleMark.vue';
 import BoardCell from './BoardCell.vue';
 import { useCellWords } from './useCellWords';
 
@@ -52,7 +52,7 @@ const words = (car: Vehicle): string => wordsOf(cellOf(car.id), car.name, props.
       >
         {{ outlet.name }}
       </button>
-      <TroubleMark :outlet="outlet.id" />
+      <PastTroubleMark :outlet="outlet.id" />
     </span>
     <template v-if="isNear">
       <span v-for="(v, column) in cars" :key="v.id" role="gridcell" :aria-selected="isChosen(v.id)">

@@ -4,7 +4,7 @@ import type { Outlet, Vehicle } from '@/api/client';
 import { useBoard } from '@/stores/board';
 import { useRail } from '@/stores/rail';
 import { say } from '@/words/say';
-import TroubleMark from './TroubleMark.vue';
+import PastTroubleMark from './PastTroubleMark.vue';
 import BoardCell from './BoardCell.vue';
 import { useCellWords } from './useCellWords';
 
@@ -36,7 +36,7 @@ onBeforeUnmount(() => emit('there', null));
       <span class="what">
         <span class="sr-only">{{ words(cell, car.name, outlet.name) }}</span>
         <strong aria-hidden="true">{{ outlet.name }}</strong>
-        <span class="brief">{{ cell?.brief }}<TroubleMark :outlet="outlet.id" /></span>
+        <span class="brief">{{ cell?.brief }}<PastTroubleMark :outlet="outlet.id" /></span>
       </span>
       <span class="answer" aria-hidden="true">
         <BoardCell v-if="cell" :cell="cell" />

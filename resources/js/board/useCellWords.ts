@@ -2,7 +2,7 @@ import type { Cell } from '@/api/client';
 import { useGarage } from '@/stores/garage';
 import { kw, ranged } from '@/ui/figures';
 import { listed, say } from '@/words/say';
-import { told } from './told';
+import { told } from './cellPower';
 
 /** Whether it gives about so much, with a span that the cell shows. */
 const isSpread = (cell: Cell): boolean =>

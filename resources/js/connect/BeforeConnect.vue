@@ -2,7 +2,7 @@
 import { useSessionStorage } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import { ulid } from '@/api/ulid';
-import type { Doing } from '@/offline/acts';
+import type { Doing } from '@/offline/pendingActions';
 import { useAttempt } from '@/ui/useAttempt';
 import { useBoard } from '@/stores/board';
 import { useDraft } from '@/stores/drafts';

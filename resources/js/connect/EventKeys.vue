@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import type { EventCode } from '@/offline/acts';
+import type { EventCode } from '@/offline/pendingActions';
 import { useTerms } from '@/stores/terms';
 import { useShortcuts } from '@/ui/useShortcuts';
 import { say } from '@/words/say';

@@ -3,7 +3,7 @@ import { onMounted, ref } from 'vue';
 import { wordsOf } from '@/api/client';
 import { useRail } from '@/stores/rail';
 import { say } from '@/words/say';
-import NowSession from './NowSession.vue';
+import RunningSession from './RunningSession.vue';
 import { useSession } from './useSession';
 
 const props = defineProps<{ id: string }>();
@@ -25,6 +25,6 @@ onMounted(async () => {
 
 <template>
   <p v-if="error" class="complaint" role="alert">{{ error }}</p>
-  <NowSession v-else-if="session.state.value.isHere" :id="id" :session="session" />
+  <RunningSession v-else-if="session.state.value.isHere" :id="id" :session="session" />
   <p v-else class="quiet loading" role="status">{{ say('connect.opening') }}</p>
 </template>

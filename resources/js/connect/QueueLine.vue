@@ -8,7 +8,7 @@ import { shownFrom } from '@/offline/network';
 import { day, hour } from '@/ui/figures';
 import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
-import { actWords } from './actWords';
+import { actWords } from './actionWords';
 
 /** How much of what was done here the server does not have yet; always in sight while it is so. */
 const outbox = useOutbox();

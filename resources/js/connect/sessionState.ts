@@ -1,7 +1,7 @@
 import type { Reading, Report } from '@/api/client';
-import type { Act, EventCode } from '@/offline/acts';
+import type { Act, EventCode } from '@/offline/pendingActions';
 import type { Begun } from '@/offline/db';
-import type { Held } from '@/offline/held';
+import type { Held } from '@/offline/serverReadings';
 
 /** What is known of a session without asking again: what the server told, and what this device began it with. */
 export interface Known extends Held {

@@ -16,9 +16,9 @@ import ForecastFigures from './ForecastFigures.vue';
 import NeedPanel from './NeedPanel.vue';
 import NextFive from './NextFive.vue';
 import type { Axis } from './points';
-import RestsOn from './RestsOn.vue';
+import AssumptionsList from './AssumptionsList.vue';
 import PowerChart from './PowerChart.vue';
-import StickerStrip from './StickerStrip.vue';
+import AdvertisedPowerStrip from './AdvertisedPowerStrip.vue';
 import StopRanking from './StopRanking.vue';
 
 const forecast = useForecast();
@@ -104,7 +104,7 @@ onUnmounted(() => (forecast.cursorS = null));
         />
         <BindingLegend :main="forecast.main" />
         <CursorLine :main="forecast.main" />
-        <RestsOn :facts="forecast.main.rests_on" />
+        <AssumptionsList :facts="forecast.main.rests_on" />
       </template>
       <div v-else-if="forecast.main" class="none">
         <h2>{{ say('forecast.none', { outcome: forecast.main.answer.title }) }}</h2>
@@ -120,7 +120,7 @@ onUnmounted(() => (forecast.cursorS = null));
         />
         <CompareChains v-else-if="forecast.sheet === 'compare'" />
         <StopRanking v-else-if="forecast.sheet === 'stops'" />
-        <StickerStrip v-else-if="forecast.sheet === 'sticker' && forecast.answer" :sticker="forecast.answer.sticker" />
+        <AdvertisedPowerStrip v-else-if="forecast.sheet === 'sticker' && forecast.answer" :sticker="forecast.answer.sticker" />
       </div>
       <p v-if="isHere" class="quiet small">
         {{ say('forecast.no_promise') }}

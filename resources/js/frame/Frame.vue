@@ -21,7 +21,7 @@ import { say } from '@/words/say';
 import { wordsOf } from '@/api/client';
 
 /** What is seldom asked for comes when it is. */
-const KeysDialog = defineAsyncComponent(() => import('./KeysDialog.vue'));
+const ShortcutsDialog = defineAsyncComponent(() => import('./ShortcutsDialog.vue'));
 const SignInAgain = defineAsyncComponent(() => import('./SignInAgain.vue'));
 
 const garage = useGarage();
@@ -82,7 +82,7 @@ useShortcuts({
       <p v-else class="loading quiet" role="status">{{ say('frame.opening') }}</p>
     </main>
     <UndoBar />
-    <KeysDialog v-if="drawsKeys" v-model="showsKeys" />
+    <ShortcutsDialog v-if="drawsKeys" v-model="showsKeys" />
     <SignInAgain v-if="drawsSignIn" />
   </div>
 </template>

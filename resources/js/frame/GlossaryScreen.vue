@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue';
 import { useRoute } from 'vue-router';
-import { holdsWords } from '@/ui/lookedFor';
+import { holdsWords } from '@/ui/matchesSearch';
 import SearchField from '@/ui/SearchField.vue';
 import { glossary } from '@/words/en.glossary';
 import { say, type Code } from '@/words/say';

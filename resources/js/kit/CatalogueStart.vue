@@ -3,7 +3,7 @@ import { computed, ref } from 'vue';
 import { useCatalogue, type Start } from '@/stores/catalogue';
 import AnyFace from '@/ui/AnyFace.vue';
 import { useAttempt } from '@/ui/useAttempt';
-import { holdsWords } from '@/ui/lookedFor';
+import { holdsWords } from '@/ui/matchesSearch';
 import SearchField from '@/ui/SearchField.vue';
 import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';

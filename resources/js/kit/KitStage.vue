@@ -16,11 +16,11 @@ import OcpiImport from './OcpiImport.vue';
 import PrintHead from '@/rail/PrintHead.vue';
 import PlateCard from './PlateCard.vue';
 import PlateEditor from './PlateEditor.vue';
-import PutAside from './PutAside.vue';
+import RecentlyDeleted from './RecentlyDeleted.vue';
 import SeveralForm from './SeveralForm.vue';
-import SiftBar from './SiftBar.vue';
+import FilterBar from './FilterBar.vue';
 import TourList from './TourList.vue';
-import { useSifted } from './useSifted';
+import { useFilters } from './useFilters';
 import { useAttempt } from '@/ui/useAttempt';
 import TextButton from '@/ui/TextButton.vue';
 import { say, type Code } from '@/words/say';
@@ -43,19 +43,19 @@ function imported(): void {
 
 const { error, attempt } = useAttempt();
 
-const sifted = useSifted(typeof route.query.find === 'string' ? route.query.find : '');
+const filtered = useFilters(typeof route.query.find === 'string' ? route.query.find : '');
 /** Of a piece (characters). */
 const LONGEST_NAME = 120;
 /** A region is not drawn at once. */
 const MOST_PLACES = 40;
 const most = ref(MOST_PLACES);
-const shownPlaces = computed(() => sifted.places.value.slice(0, most.value));
-const found = computed(() => sifted.vehicles.value.length + sifted.adapters.value.length + sifted.places.value.length);
+const shownPlaces = computed(() => filtered.places.value.slice(0, most.value));
+const found = computed(() => filtered.vehicles.value.length + filtered.adapters.value.length + filtered.places.value.length);
 const choiceOf = (kind: PieceKind, id: string) =>
-  sifted.isChoosing.value
+  filtered.isChoosing.value
     ? {
-        isChosen: sifted.chosen.value.includes(id),
-        isOpen: sifted.chosenKind.value === null || sifted.chosenKind.value === kind,
+        isChosen: filtered.chosen.value.includes(id),
+        isOpen: filtered.chosenKind.value === null || filtered.chosenKind.value === kind,
       }
     : undefined;
 
@@ -165,17 +165,17 @@ const newCar = (): Draft => ({
     </header>
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
 
-    <SiftBar
-      v-model="sifted.wanted"
-      :choosing="sifted.isChoosing.value"
-      :couplers="sifted.couplers.value"
-      :networks="sifted.networks.value"
+    <FilterBar
+      v-model="filtered.wanted"
+      :choosing="filtered.isChoosing.value"
+      :couplers="filtered.couplers.value"
+      :networks="filtered.networks.value"
       :can-edit="account.may('edit')"
-      @update:choosing="(on: boolean) => (on ? sifted.begin() : sifted.stop())"
+      @update:choosing="(on: boolean) => (on ? filtered.begin() : filtered.stop())"
     />
-    <p v-if="sifted.isSifted.value && found === 0" class="quiet" role="status">{{ say('sift.nothing') }}</p>
+    <p v-if="filtered.isFiltered.value && found === 0" class="quiet" role="status">{{ say('filter.nothing') }}</p>
 
-    <section v-if="!sifted.isSifted.value || sifted.vehicles.value.length > 0" aria-labelledby="cars-title">
+    <section v-if="!filtered.isFiltered.value || filtered.vehicles.value.length > 0" aria-labelledby="cars-title">
       <div class="section-head">
         <h2 id="cars-title">{{ say('kit.cars') }}</h2>
         <span v-if="account.may('edit')" class="acts adds">
@@ -187,15 +187,15 @@ const newCar = (): Draft => ({
       </div>
       <div class="cards">
         <PlateCard
-          v-for="v in sifted.vehicles.value"
+          v-for="v in filtered.vehicles.value"
           :key="v.id"
           :name="v.name"
           :blurb="v.blurb"
           :lines="v.lines"
-          :unread="sifted.unreadOf(v.id)"
+          :unread="filtered.unreadOf(v.id)"
           :choice="choiceOf('vehicles', v.id)"
           is-copied
-          @choose="sifted.choose('vehicles', v.id, $event)"
+          @choose="filtered.choose('vehicles', v.id, $event)"
           @edit="open(v.id)"
           @copy="copy(v.id)"
           @remove="attempt(() => edit.remove('vehicles', v.id, v.name))"
@@ -206,23 +206,23 @@ const newCar = (): Draft => ({
       </div>
     </section>
 
-    <section v-if="!sifted.isSifted.value || sifted.adapters.value.length > 0" aria-labelledby="adapters-title">
+    <section v-if="!filtered.isFiltered.value || filtered.adapters.value.length > 0" aria-labelledby="adapters-title">
       <div class="section-head">
         <h2 id="adapters-title">{{ say('kit.adapters') }}</h2>
         <CatalogueStart v-if="account.may('edit')" what="adapters" @begin="beginAdapter" />
       </div>
       <div class="cards">
         <PlateCard
-          v-for="a in sifted.adapters.value"
+          v-for="a in filtered.adapters.value"
           :key="a.id"
           :tag="a.tag"
           :name="a.name"
           :blurb="a.blurb"
           :lines="a.lines"
-          :unread="sifted.unreadOf(a.id)"
+          :unread="filtered.unreadOf(a.id)"
           :choice="choiceOf('adapters', a.id)"
           is-copied
-          @choose="sifted.choose('adapters', a.id, $event)"
+          @choose="filtered.choose('adapters', a.id, $event)"
           @edit="open(a.id)"
           @copy="copy(a.id)"
           @remove="attempt(() => edit.remove('adapters', a.id, a.name))"
@@ -254,9 +254,9 @@ const newCar = (): Draft => ({
           :name="o.name"
           :blurb="o.blurb"
           :lines="[...garage.linesOf(o.id), pricePlate(o)]"
-          :unread="sifted.unreadOf(o.id)"
+          :unread="filtered.unreadOf(o.id)"
           :choice="choiceOf('outlets', o.id)"
-          @choose="sifted.choose('outlets', o.id, $event)"
+          @choose="filtered.choose('outlets', o.id, $event)"
           @edit="open(o.id)"
           @remove="attempt(() => edit.remove('outlets', o.id, o.name))"
         >
@@ -264,16 +264,16 @@ const newCar = (): Draft => ({
         </PlateCard>
       </div>
     </section>
-    <p v-if="shownPlaces.length < sifted.places.value.length">
+    <p v-if="shownPlaces.length < filtered.places.value.length">
       <TextButton @click="most += MOST_PLACES">
-        {{ say('sift.more', { n: sifted.places.value.length - shownPlaces.length }) }}
+        {{ say('filter.more', { n: filtered.places.value.length - shownPlaces.length }) }}
       </TextButton>
     </p>
     <SeveralForm
-      v-if="sifted.isChoosing.value && sifted.chosenKind.value"
-      :kind="sifted.chosenKind.value"
-      :ids="sifted.chosen.value"
-      @all="sifted.chooseAll"
+      v-if="filtered.isChoosing.value && filtered.chosenKind.value"
+      :kind="filtered.chosenKind.value"
+      :ids="filtered.chosen.value"
+      @all="filtered.chooseAll"
     />
     <p class="places">
       <TextButton v-if="account.may('edit')" @click="begin('places', { name: '' })">
@@ -288,7 +288,7 @@ const newCar = (): Draft => ({
     <PrintHead class="sheet" />
     <TourList />
     <NetworkList />
-    <PutAside v-if="account.may('record')" class="screen-only" />
+    <RecentlyDeleted v-if="account.may('record')" class="screen-only" />
     <section v-if="account.may('keep')" aria-labelledby="habits-title">
       <div class="section-head">
         <h2 id="habits-title">{{ say('habits.title') }}</h2>

@@ -37,7 +37,7 @@ const emit = defineEmits<{ edit: []; copy: []; remove: []; choose: [isChosen: bo
     </label>
     <p class="quiet">{{ blurb }}</p>
     <p v-for="line in lines" :key="line" class="figures">{{ line }}</p>
-    <p v-if="unread" class="unread">{{ say('sift.n_unread', { n: unread }) }}</p>
+    <p v-if="unread" class="unread">{{ say('filter.n_unread', { n: unread }) }}</p>
     <p class="acts">
       <TextButton v-if="account.may('edit')" :words="say('kit.edit')" :of="name" @click="emit('edit')" />
       <TextButton v-if="isCopied && account.may('edit')" :words="say('kit.copy')" :of="name" @click="emit('copy')" />

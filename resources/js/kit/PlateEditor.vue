@@ -13,7 +13,7 @@ import { fieldsOf } from '@/plates/fields';
 import { isAbout, originsOf, type FactOrigin } from '@/plates/origins';
 import { useGarage } from '@/stores/garage';
 import AnyFace from '@/ui/AnyFace.vue';
-import { LABEL_FIELDS } from './label';
+import { LABEL_FIELDS } from './labelFields';
 import PhotoStrip from './PhotoStrip.vue';
 import { useDraft } from '@/stores/drafts';
 import { useTerms } from '@/stores/terms';

@@ -8,7 +8,7 @@ import { useAttempt } from '@/ui/useAttempt';
 import TextButton from '@/ui/TextButton.vue';
 import { listed, say } from '@/words/say';
 import AveragesTable from './AveragesTable.vue';
-import { adaptersOf, BASELINE_LETTERS } from './naming';
+import { adaptersOf, BASELINE_LETTERS } from './sessionNames';
 
 /** The sessions of the same car that this one is held against: what differs, and what else was different. */
 const props = defineProps<{ report: Report }>();

@@ -10,7 +10,7 @@ import { useAttempt } from '@/ui/useAttempt';
 import TextButton from '@/ui/TextButton.vue';
 import { listed, say } from '@/words/say';
 import AveragesTable from './AveragesTable.vue';
-import { adaptersOf } from './naming';
+import { adaptersOf } from './sessionNames';
 
 /** Two sessions that were picked: what differs between them, and what else was different. */
 const props = defineProps<{ pair: SessionLine[] }>();

@@ -5,7 +5,7 @@ import { useAccount } from '@/stores/account';
 import VerdictStamp from './VerdictStamp.vue';
 import { day, hour, number } from '@/ui/figures';
 import { say } from '@/words/say';
-import { wayOf } from './naming';
+import { wayOf } from './sessionNames';
 import SparkCurve from './SparkCurve.vue';
 
 const props = defineProps<{ session: SessionLine; isPicked: boolean; canPick: boolean }>();

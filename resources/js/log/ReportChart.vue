@@ -17,7 +17,7 @@ import TextButton from '@/ui/TextButton.vue';
 import { plain } from '@/words/habits';
 import { listed, say } from '@/words/say';
 import { EDGE, endOf } from './axis';
-import { BASELINE_LETTERS } from './naming';
+import { BASELINE_LETTERS } from './sessionNames';
 import ReportDuty from './ReportDuty.vue';
 import ReportPower from './ReportPower.vue';
 import ReportWarmth from './ReportWarmth.vue';

@@ -11,13 +11,13 @@ import { clock, day, hour, number } from '@/ui/figures';
 import ZoneNote from '@/ui/ZoneNote.vue';
 import Said from '@/words/Said.vue';
 import { say } from '@/words/say';
-import { wayOf } from './naming';
+import { wayOf } from './sessionNames';
 import AgainstPlates from './AgainstPlates.vue';
 import AveragesTable from './AveragesTable.vue';
 import BaselinePanel from './BaselinePanel.vue';
 import HeldBackList from './HeldBackList.vue';
 import PlateCheck from './PlateCheck.vue';
-import PlatesSince from './PlatesSince.vue';
+import PlateVersions from './PlateVersions.vue';
 import ReportChart from './ReportChart.vue';
 import SessionPhotos from '@/ui/SessionPhotos.vue';
 import TextButton from '@/ui/TextButton.vue';
@@ -129,7 +129,7 @@ onMounted(async () => {
       </h2>
     </header>
 
-    <PlatesSince :report="report" @judged="judged" />
+    <PlateVersions :report="report" @judged="judged" />
 
     <div class="columns">
       <div class="main">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { isOpen } from '@/ui/door';
+import { isOpen } from '@/ui/pageSettings';
 import { useTerms } from '@/stores/terms';
 import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';

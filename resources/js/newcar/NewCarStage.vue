@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { isOpen } from '@/ui/door';
+import { isOpen } from '@/ui/pageSettings';
 import { useGarage } from '@/stores/garage';
 import { useTerms } from '@/stores/terms';
 import { api, ask } from '@/api/client';
@@ -12,7 +12,7 @@ import ClassOrNominal from '@/plates/ClassOrNominal.vue';
 import ChoiceQuestion from './ChoiceQuestion.vue';
 import InletQuestion from './InletQuestion.vue';
 import QuestionRail from './QuestionRail.vue';
-import SoFar from './SoFar.vue';
+import AnswerSoFar from './AnswerSoFar.vue';
 import { useNewCar, type CarQuestion } from './useNewCar';
 import { forget, waits } from '@/stores/visitorCar';
 import { number } from '@/ui/figures';
@@ -285,7 +285,7 @@ function drop(): void {
     </section>
     <!-- What is longer than the screen is scrolled by keys, too. -->
     <aside class="beside" tabindex="0" :aria-label="say('new_car.so_far')">
-      <SoFar :draft="draft" @region="tell({ region: $event })" />
+      <AnswerSoFar :draft="draft" @region="tell({ region: $event })" />
     </aside>
   </div>
 </template>

@@ -1,6 +1,6 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { components } from '@/api/schema';
-import type { Act } from './acts';
+import type { Act } from './pendingActions';
 
 /** An answer of the server, kept for where there is no network. */
 export interface Kept {

@@ -4,7 +4,7 @@ import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
 import { api, ApiError, ask, howEstranged, showing, type Me } from '@/api/client';
 import { forgetHere, isLeaving, knownHere, leaves, rememberHere, standIn } from '@/offline/device';
-import { forgetAllBut } from '@/offline/kept';
+import { forgetAllBut } from '@/offline/answerStore';
 import { locale } from '@/words/habits';
 
 /** What the page itself says of who it was sent to. */

@@ -24,13 +24,13 @@ final class AcStartUp implements CauseRule
     /** The full amps are so much of what is expected. */
     private const FULL_RATIO = 0.9;
 
-    public function find(CauseEvidence $clues): ?Finding
+    public function find(CauseEvidence $evidence): ?Finding
     {
-        $segment = $clues->segment;
-        $next = $clues->next;
-        $isStep = $clues->answer()->chain->current === CurrentKind::Ac
-            && $clues->isFirst()
-            && $segment->toS <= $clues->firstFlowS() + 60 * (self::FIRST_MINUTES + self::ROUNDING_MINUTES)
+        $segment = $evidence->segment;
+        $next = $evidence->next;
+        $isStep = $evidence->answer()->chain->current === CurrentKind::Ac
+            && $evidence->isFirst()
+            && $segment->toS <= $evidence->firstFlowS() + 60 * (self::FIRST_MINUTES + self::ROUNDING_MINUTES)
             && $next?->amps !== null && $segment->amps !== null && $next->amps > $segment->amps
             && ($next->ratio ?? 1.0) >= self::FULL_RATIO;
 

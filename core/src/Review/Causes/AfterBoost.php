@@ -32,16 +32,16 @@ final class AfterBoost implements CauseRule
     /** Amps beyond their rating by more than this share are a boost. */
     private const TOLERANCE = 0.01;
 
-    public function find(CauseEvidence $clues): ?Finding
+    public function find(CauseEvidence $evidence): ?Finding
     {
-        $amps = $clues->segment->amps;
-        $fromA = $this->before($clues);
+        $amps = $evidence->segment->amps;
+        $fromA = $this->before($evidence);
         if ($amps === null || $fromA === null || $amps > $fromA * (1 - self::FALL)) {
             return null;
         }
         $fits = [];
-        $before = $clues->before();
-        foreach ($clues->limits()->changing->heat ?? [] as $link) {
+        $before = $evidence->before();
+        foreach ($evidence->limits()->changing->heat ?? [] as $link) {
             $off = $this->off($link, $amps);
             $minutes = self::minutesAbove($before, $link->duty->continuousA);
             if ($link->duty->boostMinutes !== null && $off <= self::NEAR && $minutes >= self::SPENT * $link->duty->boostMinutes) {
@@ -51,24 +51,24 @@ final class AfterBoost implements CauseRule
         if ($fits === []) {
             return null;
         }
-        usort($fits, fn (array $a, array $b): int => [$this->warmth($clues, $b[0]), $a[1]] <=> [$this->warmth($clues, $a[0]), $b[1]]);
+        usort($fits, fn (array $a, array $b): int => [$this->warmth($evidence, $b[0]), $a[1]] <=> [$this->warmth($evidence, $a[0]), $b[1]]);
         [$link, $off, $minutes] = $fits[0];
 
-        return new Finding(Cause::of($link->code), Confidence::at($off, $clues->segment->isMeasured), Message::of(
+        return new Finding(Cause::of($link->code), Confidence::at($off, $evidence->segment->isMeasured), Message::of(
             'evidence.after_boost',
             from: Amount::amps($fromA),
             to: Amount::amps($amps),
             boosted: Amount::minutes($minutes),
             continuous: Amount::amps($link->duty->continuousA),
-            link: $clues->answer()->linkName($link->linkId),
-        ), $link->linkId, Message::of('try_next.after_boost', link: $clues->answer()->linkName($link->linkId)), $link->duty->continuousA);
+            link: $evidence->answer()->linkName($link->linkId),
+        ), $link->linkId, Message::of('try_next.after_boost', link: $evidence->answer()->linkName($link->linkId)), $link->duty->continuousA);
     }
 
     /** The amps shortly before it; null when none were read. */
-    private function before(CauseEvidence $clues): ?float
+    private function before(CauseEvidence $evidence): ?float
     {
-        $last = $clues->earlier[count($clues->earlier) - 1] ?? null;
-        $near = array_filter($clues->earlier, static fn (ReferencePoint $m): bool => $m === $last || $m->moment->tS >= $clues->segment->fromS - self::WITHIN_S);
+        $last = $evidence->earlier[count($evidence->earlier) - 1] ?? null;
+        $near = array_filter($evidence->earlier, static fn (ReferencePoint $m): bool => $m === $last || $m->moment->tS >= $evidence->segment->fromS - self::WITHIN_S);
         $amps = array_filter(array_map(static fn (ReferencePoint $m): ?float => $m->moment->amps, $near), static fn (?float $a): bool => $a !== null);
 
         return $amps === [] ? null : max($amps);
@@ -83,11 +83,11 @@ final class AfterBoost implements CauseRule
     }
 
     /** How warm it was read; 0 when it was not. */
-    private function warmth(CauseEvidence $clues, HeatLink $link): float
+    private function warmth(CauseEvidence $evidence, HeatLink $link): float
     {
         $points = $link->linkId === Chain::CABLE ? [Point::Cable, Point::Handle] : [Point::Adapter];
 
-        return max(array_map(static fn (Point $p): float => $clues->segment->hottestC($p->value) ?? 0.0, $points));
+        return max(array_map(static fn (Point $p): float => $evidence->segment->hottestC($p->value) ?? 0.0, $points));
     }
 
     /** @param  list<ReferencePoint>  $referencePoints */

@@ -22,20 +22,20 @@ final class AsExpected implements CauseRule
     /** Rounding of shares. */
     private const SAME = 1e-9;
 
-    public function find(CauseEvidence $clues): ?Finding
+    public function find(CauseEvidence $evidence): ?Finding
     {
-        $ratio = $clues->segment->ratio;
-        $step = $clues->reference->stepAt($clues->soc());
+        $ratio = $evidence->segment->ratio;
+        $step = $evidence->reference->stepAt($evidence->soc());
         if ($ratio === null || $step === null || $ratio < PowerMatch::NEAR_FROM_SHARE - self::SAME) {
             return null;
         }
         $cause = Cause::of($step->binding);
         $isAbove = $ratio > 2 - PowerMatch::NEAR_FROM_SHARE + self::SAME;
         if ($isAbove && ! $cause->isCars()) {
-            return $this->beyond($clues, $step->linkId);
+            return $this->beyond($evidence, $step->linkId);
         }
         // A plate that it is not level at is told with less confidence.
-        $confidence = $cause->isCars() ? Confidence::at($ratio - 1, $clues->segment->isMeasured) : Confidence::Low;
+        $confidence = $cause->isCars() ? Confidence::at($ratio - 1, $evidence->segment->isMeasured) : Confidence::Low;
 
         return new Finding($cause, $confidence, $isAbove
             ? ($ratio > self::TOO_LOW_FROM ? self::tooLow($ratio) : Message::of('evidence.above', share: Amount::ofHundred($ratio)))
@@ -43,17 +43,17 @@ final class AsExpected implements CauseRule
     }
 
     /** A piece that does not hold the current back by itself: more came than its plate allows, as much as the car takes. */
-    private function beyond(CauseEvidence $clues, string $linkId): ?Finding
+    private function beyond(CauseEvidence $evidence, string $linkId): ?Finding
     {
-        $ofCar = $clues->segment->carRatio;
-        $ratio = $clues->segment->ratio ?? 1.0;
+        $ofCar = $evidence->segment->carRatio;
+        $ratio = $evidence->segment->ratio ?? 1.0;
         if ($ratio > self::TOO_LOW_FROM && ($ofCar === null || $ofCar > 2 - PowerMatch::NEAR_FROM_SHARE)) {
             return new Finding(Cause::VehicleCurve, Confidence::Low, self::tooLow($ratio));
         }
 
         return $ofCar === null || abs($ofCar - 1) > 1 - PowerMatch::NEAR_FROM_SHARE + self::SAME ? null : new Finding(
-            Cause::VehicleCurve, Confidence::at($ofCar - 1, $clues->segment->isMeasured),
-            Message::of('evidence.beyond', share: Amount::ofHundred($clues->segment->ratio), link: $clues->answer()->linkName($linkId)),
+            Cause::VehicleCurve, Confidence::at($ofCar - 1, $evidence->segment->isMeasured),
+            Message::of('evidence.beyond', share: Amount::ofHundred($evidence->segment->ratio), link: $evidence->answer()->linkName($linkId)),
         );
     }
 

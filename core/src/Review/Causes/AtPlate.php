@@ -25,27 +25,27 @@ final class AtPlate implements CauseRule
     /** Rounding of shares. */
     private const SAME = 1e-9;
 
-    public function find(CauseEvidence $clues): ?Finding
+    public function find(CauseEvidence $evidence): ?Finding
     {
-        $limits = $clues->limits();
+        $limits = $evidence->limits();
         if ($limits === null) {
             return null;
         }
         $fits = [
-            ...($clues->segment->hasLevelAmps ? self::fits(self::amps($limits), $clues->segment->amps ?? 0.0, $limits->kwPerAmp($clues->soc()), $clues) : []),
-            ...($clues->segment->hasLevelKw ? self::fits(self::kw($limits), $clues->segment->kw ?? 0.0, 1.0, $clues) : []),
+            ...($evidence->segment->hasLevelAmps ? self::fits(self::amps($limits), $evidence->segment->amps ?? 0.0, $limits->kwPerAmp($evidence->soc()), $evidence) : []),
+            ...($evidence->segment->hasLevelKw ? self::fits(self::kw($limits), $evidence->segment->kw ?? 0.0, 1.0, $evidence) : []),
         ];
         if ($fits === []) {
             return null;
         }
         // Of several the one that was found before, since its level goes on; else the lowest.
-        usort($fits, static fn (array $a, array $b): int => [! self::goesOn($clues->last, $a['link'], $a['limit']), $a['kw'], $a['code']->precedence()] <=> [! self::goesOn($clues->last, $b['link'], $b['limit']), $b['kw'], $b['code']->precedence()]);
+        usort($fits, static fn (array $a, array $b): int => [! self::goesOn($evidence->last, $a['link'], $a['limit']), $a['kw'], $a['code']->precedence()] <=> [! self::goesOn($evidence->last, $b['link'], $b['limit']), $b['kw'], $b['code']->precedence()]);
         ['code' => $code, 'link' => $link, 'limit' => $limit, 'level' => $level, 'isAmps' => $isAmps] = $fits[0];
-        $told = ['minutes' => Amount::minutes($clues->segment->seconds() / 60), 'link' => $clues->answer()->linkName($link)];
+        $told = ['minutes' => Amount::minutes($evidence->segment->seconds() / 60), 'link' => $evidence->answer()->linkName($link)];
 
         return new Finding(
             Cause::of($code),
-            Confidence::at($level / $limit - 1, $clues->segment->isMeasured),
+            Confidence::at($level / $limit - 1, $evidence->segment->isMeasured),
             $isAmps
                 ? Message::of('evidence.at_amps', level: Amount::amps($level), limit: Amount::amps($limit), minutes: $told['minutes'], link: $told['link'])
                 : Message::of('evidence.at_kw', level: Amount::kw($level), limit: Amount::kw($limit), minutes: $told['minutes'], link: $told['link']),
@@ -64,15 +64,15 @@ final class AtPlate implements CauseRule
      * @param  float  $kwPer  kW of one of what the plates are in
      * @return list<array{code: BindingCode, link: string, limit: float, level: float, kw: float, isAmps: bool}>
      */
-    private static function fits(array $plates, float $level, float $kwPer, CauseEvidence $clues): array
+    private static function fits(array $plates, float $level, float $kwPer, CauseEvidence $evidence): array
     {
-        $step = $clues->reference->stepAt($clues->soc());
+        $step = $evidence->reference->stepAt($evidence->soc());
         $fits = [];
         foreach ($plates as [$code, $link, $limit, $isAmps]) {
             if ($limit <= 0.0 || abs($level / $limit - 1) > self::AT + self::SAME) {
                 continue;
             }
-            $rest = $clues->limits()?->without($link)->kwThen($clues->soc(), $step->heat->spent ?? [], $clues->segment->fromS / 60, $step?->heat->packC);
+            $rest = $evidence->limits()?->without($link)->kwThen($evidence->soc(), $step->heat->spent ?? [], $evidence->segment->fromS / 60, $step?->heat->packC);
             if ($limit * $kwPer <= (1 + self::LOWEST) * ($rest ?? INF)) {
                 $fits[] = ['code' => $code, 'link' => $link, 'limit' => $limit, 'level' => $level, 'kw' => $limit * $kwPer, 'isAmps' => $isAmps];
             }

@@ -23,13 +23,13 @@ final class Cold implements CauseRule
     /** A rise by this share is one; the expected power must stay below as much. */
     private const RISE = 0.02;
 
-    public function find(CauseEvidence $clues): ?Finding
+    public function find(CauseEvidence $evidence): ?Finding
     {
-        $segment = $clues->segment;
-        $conditions = $clues->conditions();
+        $segment = $evidence->segment;
+        $conditions = $evidence->conditions();
         $isCold = ! $conditions->pack->prepared || ($conditions->ambientC ?? INF) < self::COLD_AIR_C;
-        $isRising = $segment->rises(self::RISE, $clues->next) && ! $segment->isExpectedToRise(self::RISE, $clues->next);
-        if (! $isCold || ! $isRising || $clues->answer()->chain->current !== CurrentKind::Dc || $segment->ratio === null || $segment->ratio >= self::BELOW_RATIO) {
+        $isRising = $segment->rises(self::RISE, $evidence->next) && ! $segment->isExpectedToRise(self::RISE, $evidence->next);
+        if (! $isCold || ! $isRising || $evidence->answer()->chain->current !== CurrentKind::Dc || $segment->ratio === null || $segment->ratio >= self::BELOW_RATIO) {
             return null;
         }
         $last = $segment->referencePoints[count($segment->referencePoints) - 1];

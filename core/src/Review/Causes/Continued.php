@@ -14,15 +14,15 @@ final class Continued implements CauseRule
 {
     private const SAME_LEVEL = 0.03;
 
-    public function find(CauseEvidence $clues): ?Finding
+    public function find(CauseEvidence $evidence): ?Finding
     {
-        $before = $clues->lastSegment;
+        $before = $evidence->lastSegment;
         // Nearer to what is expected the reference tells it, unless it was at a link's figure.
-        if ($before === null || $clues->last === null || $clues->last->cause->isOpen() || ($clues->last->limit === null && ($clues->segment->ratio ?? 1.0) >= PowerMatch::NEAR_FROM_SHARE)) {
+        if ($before === null || $evidence->last === null || $evidence->last->cause->isOpen() || ($evidence->last->limit === null && ($evidence->segment->ratio ?? 1.0) >= PowerMatch::NEAR_FROM_SHARE)) {
             return null;
         }
         $isSame = static fn (?float $level, ?float $was, bool $isLevel): bool => $level !== null && $was !== null && $isLevel && abs($level - $was) <= self::SAME_LEVEL * $was;
 
-        return $isSame($clues->segment->kw, $before->kw, $clues->segment->isSteadyKw) || $isSame($clues->segment->amps, $before->amps, $clues->segment->isSteadyAmps) ? $clues->last : null;
+        return $isSame($evidence->segment->kw, $before->kw, $evidence->segment->isSteadyKw) || $isSame($evidence->segment->amps, $before->amps, $evidence->segment->isSteadyAmps) ? $evidence->last : null;
     }
 }

@@ -26,17 +26,17 @@ final class CoolingFailed implements CauseRule
     /** It fell, where it had been so many times as much. */
     private const FELL_FROM = 1.5;
 
-    public function find(CauseEvidence $clues): ?Finding
+    public function find(CauseEvidence $evidence): ?Finding
     {
-        $segment = $clues->segment;
-        $cable = $clues->answer()->chain->outlet->fittings->cable;
-        if ($cable?->isCooledNow() !== true || $clues->answer()->chain->current !== CurrentKind::Dc || $segment->ratio === null || $segment->kw === null) {
+        $segment = $evidence->segment;
+        $cable = $evidence->answer()->chain->outlet->fittings->cable;
+        if ($cable?->isCooledNow() !== true || $evidence->answer()->chain->current !== CurrentKind::Dc || $segment->ratio === null || $segment->kw === null) {
             return null;
         }
-        $highest = $clues->highestKwWithin(self::WITHIN_S);
+        $highest = $evidence->highestKwWithin(self::WITHIN_S);
         $isCrawl = $segment->ratio < self::BELOW_RATIO
-            && $segment->fromS <= $clues->firstFlowS() + self::WITHIN_S
-            && $clues->soc() < self::BELOW_SOC
+            && $segment->fromS <= $evidence->firstFlowS() + self::WITHIN_S
+            && $evidence->soc() < self::BELOW_SOC
             && $highest >= self::FELL_FROM * $segment->kw;
         if (! $isCrawl) {
             return null;
@@ -48,7 +48,7 @@ final class CoolingFailed implements CauseRule
             'evidence.cooling_failed',
             from: Amount::kw($highest),
             to: Amount::kw($segment->kw),
-            after: Amount::minutes(max(0.0, $segment->fromS - $clues->firstFlowS()) / 60),
+            after: Amount::minutes(max(0.0, $segment->fromS - $evidence->firstFlowS()) / 60),
             share: Amount::ofHundred($segment->ratio),
         ), Chain::CABLE);
     }

@@ -21,16 +21,16 @@ final class Derated implements CauseRule
 
     private const BELOW_PLATES = 0.15;
 
-    public function find(CauseEvidence $clues): ?Finding
+    public function find(CauseEvidence $evidence): ?Finding
     {
-        $segment = $clues->segment;
-        $limits = $clues->limits();
+        $segment = $evidence->segment;
+        $limits = $evidence->limits();
         $isLevel = $segment->hasLevelKw || $segment->hasLevelAmps;
-        if (! $clues->isFirst() || ! $isLevel || $segment->ratio === null || $segment->ratio >= self::BELOW_RATIO || $limits === null || ! self::isBelowEvery($limits, $segment->amps, $segment->kw)) {
+        if (! $evidence->isFirst() || ! $isLevel || $segment->ratio === null || $segment->ratio >= self::BELOW_RATIO || $limits === null || ! self::isBelowEvery($limits, $segment->amps, $segment->kw)) {
             return null;
         }
         // More in the ramp was a fall, not a level from the start.
-        $most = max([0.0, ...array_map(static fn (ReferencePoint $m): float => $m->moment->kw ?? 0.0, $clues->before())]);
+        $most = max([0.0, ...array_map(static fn (ReferencePoint $m): float => $m->moment->kw ?? 0.0, $evidence->before())]);
         if ($segment->kw !== null && $most > (1 + self::BELOW_PLATES) * $segment->kw) {
             return null;
         }
@@ -40,7 +40,7 @@ final class Derated implements CauseRule
             level: Amount::kw($segment->kw),
             share: Amount::ofHundred($segment->ratio),
             minutes: Amount::minutes($segment->seconds() / 60),
-        ), $clues->answer()->chain->outlet->id);
+        ), $evidence->answer()->chain->outlet->id);
     }
 
     private static function isBelowEvery(LimitSet $limits, ?float $amps, ?float $kw): bool

@@ -27,16 +27,16 @@ final class Shared implements CauseRule
     /** It set in with what was noted, when both lie so close together (s). */
     private const WITH_S = 120.0;
 
-    public function find(CauseEvidence $clues): ?Finding
+    public function find(CauseEvidence $evidence): ?Finding
     {
-        $segment = $clues->segment;
+        $segment = $evidence->segment;
         if ($segment->ratio === null || $segment->ratio >= PowerMatch::NEAR_FROM_SHARE) {
             return null;
         }
-        $came = $clues->noted(EventCode::NeighbourCame);
-        $left = $clues->noted(EventCode::NeighbourLeft);
+        $came = $evidence->noted(EventCode::NeighbourCame);
+        $left = $evidence->noted(EventCode::NeighbourLeft);
         $isHalf = $segment->ratio >= self::FROM_RATIO && $segment->ratio <= self::TO_RATIO;
-        $isShare = $this->isShare($clues);
+        $isShare = $this->isShare($evidence);
         [$share, $minutes] = [Amount::ofHundred($segment->ratio), Amount::minutes($segment->seconds() / 60)];
         // What was noted tells it however short it is, and while the reference falls.
         if (($isHalf || $isShare) && ($segment->isSteadyKw || $segment->isSteadyAmps) && (self::near($came, $segment->fromS) || self::near($left, $segment->toS))) {
@@ -45,18 +45,18 @@ final class Shared implements CauseRule
         $isLevel = $segment->hasLevelKw || $segment->hasLevelAmps;
 
         return match (true) {
-            $isLevel && $isHalf && $this->isBeside($clues, $came, $left) => new Finding(Cause::Sharing, Confidence::Low, Message::of('evidence.sharing', share: $share, minutes: $minutes)),
+            $isLevel && $isHalf && $this->isBeside($evidence, $came, $left) => new Finding(Cause::Sharing, Confidence::Low, Message::of('evidence.sharing', share: $share, minutes: $minutes)),
             $segment->hasLevelKw && $isShare => new Finding(Cause::Sharing, Confidence::Low, Message::of('evidence.sharing_share', kw: Amount::kw($segment->kw), minutes: $minutes)),
             default => null,
         };
     }
 
     /** Whether it is what the cabinet's policy leaves beside a neighbour. */
-    private function isShare(CauseEvidence $clues): bool
+    private function isShare(CauseEvidence $evidence): bool
     {
-        $cabinet = $clues->answer()->chain->outlet->feed->cabinet;
+        $cabinet = $evidence->answer()->chain->outlet->feed->cabinet;
         $shares = [$cabinet?->shareKw(), $cabinet?->shareOnceJoinedKw()];
-        $kw = $clues->segment->kw;
+        $kw = $evidence->segment->kw;
 
         return $kw !== null && array_filter($shares, static fn (?float $share): bool => $share !== null && $share > 0.0 && abs($kw / $share - 1) <= self::AT_SHARE) !== [];
     }
@@ -67,16 +67,16 @@ final class Shared implements CauseRule
      * @param  list<float>  $came
      * @param  list<float>  $left
      */
-    private function isBeside(CauseEvidence $clues, array $came, array $left): bool
+    private function isBeside(CauseEvidence $evidence, array $came, array $left): bool
     {
-        $isThere = $clues->answer()->chain->outlet->feed->cabinet?->partnerActive === true;
+        $isThere = $evidence->answer()->chain->outlet->feed->cabinet?->partnerActive === true;
         $turns = [...array_map(static fn (float $s): array => [$s, true], $came), ...array_map(static fn (float $s): array => [$s, false], $left)];
         sort($turns);
         // One who leaves was there before.
         $isThere = $isThere || ($turns[0][1] ?? true) === false;
         foreach ($turns as [$s, $comes]) {
-            if ($s > $clues->segment->fromS) {
-                return $isThere || ($comes && $s < $clues->segment->toS);
+            if ($s > $evidence->segment->fromS) {
+                return $isThere || ($comes && $s < $evidence->segment->toS);
             }
             $isThere = $comes;
         }

@@ -23,17 +23,17 @@ final class StillCold implements CauseRule
     /** From this share on a battery is as good as warm. */
     private const AS_WARM = 0.97;
 
-    public function find(CauseEvidence $clues): ?Finding
+    public function find(CauseEvidence $evidence): ?Finding
     {
-        if ($clues->last?->cause !== Cause::ColdPack || $clues->answer()->chain->current !== CurrentKind::Dc) {
+        if ($evidence->last?->cause !== Cause::ColdPack || $evidence->answer()->chain->current !== CurrentKind::Dc) {
             return null;
         }
-        $estimate = PackEstimate::of($clues->earlier);
+        $estimate = PackEstimate::of($evidence->earlier);
         if ($estimate === null) {
             return null;
         }
         $read = $explained = $weights = $factors = 0.0;
-        foreach ($clues->segment->referencePoints as $referencePoint) {
+        foreach ($evidence->segment->referencePoints as $referencePoint) {
             if ($referencePoint->moment->kw === null || $referencePoint->expectedKw === null || $referencePoint->carKw === null) {
                 continue;
             }
@@ -47,10 +47,10 @@ final class StillCold implements CauseRule
         if ($weights <= 0.0 || $explained <= 0.0 || abs($read / $explained - 1) > self::WITHIN || $factors / $weights >= self::AS_WARM) {
             return null;
         }
-        $middle = $clues->segment->referencePoints[intdiv(count($clues->segment->referencePoints), 2)];
+        $middle = $evidence->segment->referencePoints[intdiv(count($evidence->segment->referencePoints), 2)];
 
         return new Finding(Cause::ColdPack, Confidence::Low, Message::of(
-            'evidence.still_cold', share: Amount::ofHundred($clues->segment->ratio), celsius: Amount::celsius($estimate->celsiusAt($middle->moment->tS)),
+            'evidence.still_cold', share: Amount::ofHundred($evidence->segment->ratio), celsius: Amount::celsius($estimate->celsiusAt($middle->moment->tS)),
         ));
     }
 }

@@ -15,9 +15,9 @@ use Harmozon\Core\Words\Message;
 /** None of the others; says which reading would decide it. */
 final class Unexplained implements CauseRule
 {
-    public function find(CauseEvidence $clues): Finding
+    public function find(CauseEvidence $evidence): Finding
     {
-        $segment = $clues->segment;
+        $segment = $evidence->segment;
         $kw = Amount::kw($segment->kw);
 
         return new Finding(Cause::Unexplained, Confidence::Low, match (true) {
@@ -25,16 +25,16 @@ final class Unexplained implements CauseRule
             $segment->kw === null => Message::of('evidence.no_reference_amps', amps: Amount::amps($segment->amps)),
             $segment->ratio === null => Message::of('evidence.no_reference', kw: $kw),
             default => Message::of('evidence.unexplained', kw: $kw, share: Amount::ofHundred($segment->ratio)),
-        }, tryNext: $this->tryNext($clues));
+        }, tryNext: $this->tryNext($evidence));
     }
 
-    private function tryNext(CauseEvidence $clues): Message
+    private function tryNext(CauseEvidence $evidence): Message
     {
         return match (true) {
-            ! $clues->segment->flows() => Message::of('try_next.no_flow'),
-            $clues->segment->ratio === null => Message::of('try_next.no_reference'),
-            ! $clues->segment->isMeasured => Message::of('try_next.read_amps'),
-            $clues->answer()->chain->outlet->feed->cabinet !== null && $clues->events === [] => Message::of('try_next.note_neighbour'),
+            ! $evidence->segment->flows() => Message::of('try_next.no_flow'),
+            $evidence->segment->ratio === null => Message::of('try_next.no_reference'),
+            ! $evidence->segment->isMeasured => Message::of('try_next.read_amps'),
+            $evidence->answer()->chain->outlet->feed->cabinet !== null && $evidence->events === [] => Message::of('try_next.note_neighbour'),
             default => Cause::Unexplained->tryNext(),
         };
     }

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Database;
+
+use Harmozon\Core\Words\Message;
+use Illuminate\Database\QueryException;
+use Illuminate\Database\SQLiteDatabaseDoesNotExistException;
+use Illuminate\Encryption\MissingAppKeyException;
+use Illuminate\Support\Facades\DB;
+
+/** What keeps the application from working at all, for whoever runs it. */
+final readonly class SetupProblem
+{
+    /** SQLite's primary result codes. */
+    private const BUSY = [5, 6];
+
+    private const READ_ONLY = [8];
+
+    private const FULL = [10, 13];
+
+    private const BROKEN = [11, 26];
+
+    private const CANNOT_OPEN = [14];
+
+    /** Somebody else is writing (s): soon it is their turn no more. */
+    private const SOON_S = 2;
+
+    /** @param  int|null  $retryAfterS  null where waiting does not help */
+    private function __construct(public Message $cause, public ?int $retryAfterS = null)
+    {
+    }
+
+    /** @return self|null null when it is no such trouble */
+    public static function of(\Throwable $e): ?self
+    {
+        for ($at = $e; $at !== null; $at = $at->getPrevious()) {
+            $found = match (true) {
+                $at instanceof SQLiteDatabaseDoesNotExistException => new self(Message::of('app.trouble_no_database')),
+                $at instanceof UnwritableFile => new self(Message::of('app.trouble_unwritable', path: $at->path)),
+                $at instanceof QueryException && $at->getConnectionName() === CounterFile::CONNECTION => new self(Message::of('app.trouble_counters')),
+                $at instanceof MissingAppKeyException => new self(Message::of('app.trouble_no_key')),
+                $at instanceof \PDOException => self::ofDatabase($at),
+                default => null,
+            };
+            if ($found !== null) {
+                return $found;
+            }
+        }
+
+        return self::isStorageThere() ? null : new self(Message::of('app.trouble_no_storage'));
+    }
+
+    private static function ofDatabase(\PDOException $e): ?self
+    {
+        $code = (int) ($e->errorInfo[1] ?? $e->getCode());
+
+        return match (true) {
+            in_array($code, self::BUSY, true) => new self(Message::of(self::isPartlyDone() ? 'app.trouble_busy_partly' : 'app.trouble_busy'), self::SOON_S),
+            in_array($code, self::READ_ONLY, true) => new self(Message::of('app.trouble_read_only')),
+            in_array($code, self::FULL, true) => new self(Message::of(self::isPartlyDone() ? 'app.trouble_full_partly' : 'app.trouble_full')),
+            in_array($code, self::BROKEN, true) => new self(Message::of('app.trouble_broken')),
+            in_array($code, self::CANNOT_OPEN, true) => new self(Message::of('app.trouble_no_database')),
+            str_contains($e->getMessage(), 'no such table'), str_contains($e->getMessage(), 'no such column') => new self(Message::of('app.trouble_not_set_up')),
+            default => null,
+        };
+    }
+
+    private static function isPartlyDone(): bool
+    {
+        $database = DB::connection();
+
+        return $database instanceof ImmediateSqliteConnection && $database->hasWritten();
+    }
+
+    /** Compiled pages and the log are written there. */
+    public static function isStorageThere(): bool
+    {
+        foreach (['framework/views', 'framework/cache', 'logs'] as $folder) {
+            if (! is_dir(storage_path($folder)) || ! is_writable(storage_path($folder))) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Garage;
+
+use Harmozon\Core\Words\Message;
+
+/** What somebody may want to do in a garage, beside looking. */
+enum Permission: string
+{
+    /** Sessions and their readings. */
+    case Record = 'record';
+    /** The facts of cars, adapters, places and outlets. */
+    case Edit = 'edit';
+    /** What others rely on: removing, whole files, habits, people, the garage itself. */
+    case Keep = 'keep';
+
+    /** As something one may or may not do. */
+    public function message(): Message
+    {
+        return Message::of('act.'.$this->value);
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use Harmozon\Core\Json\PlainText;
+use Illuminate\Foundation\Http\Middleware\TransformsRequest;
+
+/** Control characters go from what is typed; a password keeps every character. What holds nothing that can be seen is nothing, as an empty text is to the framework. */
+final class StripControlCharacters extends TransformsRequest
+{
+    private const AS_TYPED = ['password', 'new_password', 'password_confirmation'];
+
+    protected function transform($key, $value): mixed
+    {
+        if (! is_string($value) || in_array($key, self::AS_TYPED, true)) {
+            return $value;
+        }
+
+        return PlainText::isBlank($value) ? null : PlainText::of($value);
+    }
+}

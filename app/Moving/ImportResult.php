@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Moving;
+
+/** What a document brought into a garage. */
+final class ImportResult
+{
+    public int $added = 0;
+
+    public int $replaced = 0;
+
+    public int $same = 0;
+
+    /** @var list<string> names of pieces that stand here otherwise, and were left as they are */
+    public array $kept = [];
+
+    /** The garage's new name; null where it keeps its own. */
+    public ?string $renamed = null;
+
+    /** What became of the file's name, units, currency and time zone. */
+    public SettingsMoved $settings = SettingsMoved::Same;
+
+    /** @return array{added: int, replaced: int, same: int, kept: list<string>, renamed: string|null, settings: string} */
+    public function toArray(): array
+    {
+        return ['added' => $this->added, 'replaced' => $this->replaced, 'same' => $this->same, 'kept' => $this->kept, 'renamed' => $this->renamed, 'settings' => $this->settings->value];
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use App\Models\User;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
+use Harmozon\Core\Words\Voice;
+use Illuminate\Notifications\Messages\MailMessage;
+use Illuminate\Notifications\Notification;
+
+/** The mail with the link by which a forgotten password is set anew. */
+final class PasswordResetMail extends Notification
+{
+    public function __construct(#[\SensitiveParameter] private readonly string $token)
+    {
+    }
+
+    /** @return list<string> */
+    public function via(): array
+    {
+        return ['mail'];
+    }
+
+    public function toMail(User $person): MailMessage
+    {
+        $voice = app(Voice::class);
+        $minutes = config('auth.passwords.users.expire');
+
+        return (new MailMessage)
+            ->subject($voice->say(Message::of('mail.forgotten_subject')))
+            ->view(['text' => 'mail.plain'], ['text' => $voice->say(Message::of(
+                'mail.forgotten',
+                name: $person->name,
+                link: AppLinks::newPassword($person->email, $this->token),
+                minutes: Amount::minutes(is_int($minutes) ? $minutes : 60),
+            ))]);
+    }
+}

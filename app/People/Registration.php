@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use App\Garage\Role;
+use App\Models\Garage;
+use App\Models\Invitation;
+use App\Models\Membership;
+use App\Models\User;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+
+/** How accounts and garages begin, and how people come into a garage. */
+final class Registration
+{
+    /** Whether nobody has an account yet, but for those of the made-up garages. */
+    public function isFirst(): bool
+    {
+        return User::query()->where('email', 'not like', '%'.config('harmozon.demo_domain'))->doesntExist();
+    }
+
+    /** Who may make an account: `first` while nobody has an account, `open`, or `closed`. */
+    public function mode(): string
+    {
+        return match (true) {
+            $this->isFirst() => 'first',
+            config('harmozon.open') === true => 'open',
+            default => 'closed',
+        };
+    }
+
+    /**
+     * An account with its first garage, while registration is open. Of two people who make the first account at once, one does.
+     *
+     * @param  array{string, string, string}  $account  name, address, password
+     * @param  array{name: string, currency: string, units: string, locale: string}  $garage
+     */
+    public function begin(array $account, array $garage): ?User
+    {
+        return DB::transaction(function () use ($account, $garage): ?User {
+            if ($this->mode() === 'closed') {
+                return null;
+            }
+            $person = $this->account(...$account);
+            $this->garage($person, $garage);
+
+            return $person;
+        });
+    }
+
+    /**
+     * An account that comes in by an invitation; null, and no account, where it was used or ran out meanwhile.
+     *
+     * @param  array{string, string, string}  $account  name, address, password
+     */
+    public function joinAnew(Invitation $invitation, array $account): ?User
+    {
+        return DB::transaction(function () use ($invitation, $account): ?User {
+            if (! $this->useUp($invitation)) {
+                return null;
+            }
+            $person = $this->account(...$account);
+            $this->join($person, $invitation->garage, $invitation->role);
+
+            return $person;
+        });
+    }
+
+    public function account(string $name, string $email, #[\SensitiveParameter] string $password): User
+    {
+        return User::query()->create(['name' => $name, 'email' => $email, 'password' => $password]);
+    }
+
+    /**
+     * A garage that holds nothing, with its first keeper standing in it.
+     *
+     * @param  array{name: string, currency: string, units: string, locale: string}  $garage
+     */
+    public function garage(User $keeper, array $garage): Garage
+    {
+        return DB::transaction(function () use ($keeper, $garage): Garage {
+            $founded = Garage::query()->create($garage);
+            $this->join($keeper, $founded, Role::Keeper);
+
+            return $founded;
+        });
+    }
+
+    /** The person is in the garage from now on, and stands in it. Who was in it already keeps the higher of the two roles. */
+    public function join(User $person, Garage $garage, Role $role): void
+    {
+        $membership = Membership::query()->firstOrNew(['garage_id' => $garage->id, 'user_id' => $person->id], ['role' => $role]);
+        if ($membership->exists && $role->outranks($membership->role)) {
+            $membership->role = $role;
+        }
+        $membership->save();
+        $person->unsetRelations();
+        $person->update(['garage_id' => $garage->id]);
+    }
+
+    /** False where the invitation was used or ran out meanwhile: of two who come at once, one comes in. */
+    public function accept(Invitation $invitation, User $person): bool
+    {
+        return DB::transaction(function () use ($invitation, $person): bool {
+            $isOpen = $this->useUp($invitation);
+            if ($isOpen) {
+                $this->join($person, $invitation->garage, $invitation->role);
+            }
+
+            return $isOpen;
+        });
+    }
+
+    private function useUp(Invitation $invitation): bool
+    {
+        return Invitation::unused()->whereKey($invitation->id)->update(['used_at' => Carbon::now()]) === 1;
+    }
+}
