@@ -120,7 +120,10 @@ onUnmounted(() => (forecast.cursorS = null));
         />
         <CompareChains v-else-if="forecast.sheet === 'compare'" />
         <StopRanking v-else-if="forecast.sheet === 'stops'" />
-        <AdvertisedPowerStrip v-else-if="forecast.sheet === 'sticker' && forecast.answer" :sticker="forecast.answer.sticker" />
+        <AdvertisedPowerStrip
+          v-else-if="forecast.sheet === 'sticker' && forecast.answer"
+          :sticker="forecast.answer.sticker"
+        />
       </div>
       <p v-if="isHere" class="quiet small">
         {{ say('forecast.no_promise') }}

@@ -50,7 +50,9 @@ const LONGEST_NAME = 120;
 const MOST_PLACES = 40;
 const most = ref(MOST_PLACES);
 const shownPlaces = computed(() => filtered.places.value.slice(0, most.value));
-const found = computed(() => filtered.vehicles.value.length + filtered.adapters.value.length + filtered.places.value.length);
+const found = computed(
+  () => filtered.vehicles.value.length + filtered.adapters.value.length + filtered.places.value.length,
+);
 const choiceOf = (kind: PieceKind, id: string) =>
   filtered.isChoosing.value
     ? {
