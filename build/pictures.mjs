@@ -41,7 +41,7 @@ async function at(size, colorScheme, walk) {
 const wide = { width: 1280, height: 800 };
 const phone = { width: 390, height: 844 };
 
-/** Starts a session for the chain in the rail, and puts it aside again when the picture is taken. */
+/** Starts a session for the chain in the rail, and deletes it again when the picture is taken. */
 async function session(page, picture, step = async () => undefined) {
   await page.goto('/connect');
   await page.getByRole('heading', { name: 'Park', level: 2 }).waitFor();

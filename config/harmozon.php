@@ -3,7 +3,7 @@
 return [
     // In demo mode the sign-in page offers to open the demo garage without a password.
     'demo' => (bool) env('HARMOZON_DEMO', false),
-    // Whether anybody may make an account; else only the first one, and whoever was invited.
+    // Whether anybody may make an account; else only the first person, and those with an invitation.
     'open' => (bool) env('HARMOZON_OPEN', false),
     // Whether somebody without an account may check a car: it computes, and keeps nothing.
     'visitors' => (bool) env('HARMOZON_VISITORS', true),

@@ -51,7 +51,7 @@ Route::middleware([SameOrigin::class, VisitorsAllowed::class, 'throttle:120,1,vi
     Route::post('new-car', [VisitorController::class, 'draft'])->name('new-car');
 });
 
-// For whoever is signed in, whatever garage they belong to.
+// For anybody who is signed in, with or without a garage.
 Route::middleware(['auth', MatchesShownGarage::class.':account'])->name('api.')->group(static function (): void {
     Route::post('sign-out', [AccountController::class, 'signOut'])->withoutMiddleware(MatchesShownGarage::class.':account')->name('sign-out');
     Route::get('me', [PersonController::class, 'show'])->name('me');

@@ -78,7 +78,7 @@ final readonly class CoreBench
         return $fits;
     }
 
-    /** Every pair of the garage that can be forecast, its gates judged anew each time. */
+    /** Every pair of the garage that can be forecast, its gates computed again each time. */
     public function forecasts(int $runs): Message
     {
         return $this->timed(Message::of('bench.forecasts', cars: Amount::count(self::CARS), outlets: Amount::count(self::OUTLETS), adapters: Amount::count(self::ADAPTERS)), $runs, function (): int {

@@ -10,7 +10,7 @@ use Illuminate\Database\SQLiteDatabaseDoesNotExistException;
 use Illuminate\Encryption\MissingAppKeyException;
 use Illuminate\Support\Facades\DB;
 
-/** What keeps the application from working at all, for whoever runs it. */
+/** A problem that keeps the whole application from working, told to the site operator. */
 final readonly class SetupProblem
 {
     /** SQLite's primary result codes. */

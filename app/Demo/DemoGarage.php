@@ -45,7 +45,7 @@ final class DemoGarage
     }
 
     /**
-     * Loads the garages anew; those that are there are replaced, with all they hold, or left as they are.
+     * Loads the garages again; existing ones are replaced with everything in them, or left as they are.
      *
      * @return list<Garage> those that were loaded, the company's own first
      */

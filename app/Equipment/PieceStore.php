@@ -56,7 +56,7 @@ final class PieceStore
      *                                        or `changes`, figures of the plate by dotted path (`inlets.0.dc.max_v`)
      *
      * @throws FieldError
-     * @throws StalePiece when there is a newer version, or the piece was put aside
+     * @throws StalePiece when there is a newer version, or the piece was deleted
      */
     public function change(PieceKind $kind, string $id, array $fields): Piece|Place
     {

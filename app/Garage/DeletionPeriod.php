@@ -9,12 +9,12 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\SoftDeletingScope;
 use Illuminate\Support\Carbon;
 
-/** What is put aside comes back for so many days; then it is destroyed (Moving\PermanentDeletion). */
+/** Deleted records can be restored for this many days; then they are destroyed (Moving\PermanentDeletion). */
 final class DeletionPeriod
 {
     public const DAYS = 30;
 
-    /** What was put aside before this moment comes back no more. */
+    /** What was deleted before this moment can't be restored any more. */
     public static function since(): Carbon
     {
         return Carbon::now()->subDays(self::DAYS);

@@ -7,7 +7,7 @@ namespace App\Garage;
 use Harmozon\Core\Catalogue\Region;
 use Harmozon\Core\Words\Units;
 
-/** Whoever is signed in and belongs to a garage. */
+/** The signed-in person as a member of a garage. */
 interface Member
 {
     public function garageId(): ?int;

@@ -36,7 +36,7 @@ final readonly class ArrivingFile
     }
 
     /**
-     * Adds what comes next. A piece that has come before changes nothing; whoever does not know how far it came is told.
+     * Adds what comes next. A part that came before changes nothing; the answer says how much has arrived.
      *
      * @param  resource  $piece
      * @param  \Closure(resource, int): void|null  $look  at what was written, from where it begins: the file, and so many bytes

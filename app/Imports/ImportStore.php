@@ -59,7 +59,7 @@ final class ImportStore
     }
 
     /**
-     * Adds what comes next. A piece that has come before changes nothing; whoever does not know how far it came is told.
+     * Adds what comes next. A part that came before changes nothing; the answer says how much has arrived.
      *
      * @param  resource  $piece
      */
@@ -236,7 +236,7 @@ final class ImportStore
         return $import->refresh();
     }
 
-    /** The file goes, and every reading that came of it. */
+    /** Removes the file and every reading taken from it. */
     public function takeBack(ReadingsImport $import): void
     {
         if (self::state($import->refresh())->isUnderWay()) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Imports;
 
-/** Somebody else has taken the file over, or has put it away: whoever notices stops at once. */
+/** Another process has taken the file over, or it was removed: this one stops at once. */
 final class ImportTakenOver extends \RuntimeException
 {
 }

@@ -17,7 +17,7 @@ use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
 use Harmozon\Core\Words\WrongState;
 
-/** The rows of a file that were left out, read from it anew: its own cells behind the number of the line and the reason. */
+/** The rows of a file that were left out, read from it again: line number, reason, and the row's own cells. */
 final class RejectedLines
 {
     public function __construct(private readonly ImportStore $store, private readonly Voice $voice)

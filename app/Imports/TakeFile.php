@@ -26,7 +26,7 @@ use Illuminate\Support\Str;
 
 /**
  * Takes a readings file into its session, part by part. Each part and the line up to which it came are written in one
- * transaction: whoever goes on after a crash goes on behind that line, and nothing stands twice or is missing.
+ * transaction: after a crash the next process continues behind that line, so nothing is missing or written twice.
  */
 final class TakeFile
 {

@@ -30,7 +30,7 @@ use Illuminate\Support\Carbon;
  * @property string|null $paid_amount decimal
  * @property string|null $paid_currency
  * @property float|null $station_kwh what the station counted
- * @property array{case_file: array<string, mixed>, verdict: string|null, judged_at: string|null}|null $judged_before by which plates, and with what verdict, before it was judged anew
+ * @property array{case_file: array<string, mixed>, verdict: string|null, judged_at: string|null}|null $judged_before the ratings and the verdict before it was re-checked
  * @property Carbon|null $judged_at
  * @property int $held readings
  * @property int $revision counts every change of the readings

@@ -21,7 +21,7 @@ use Illuminate\Support\Carbon;
  * @property string $state of ImportState
  * @property int $claims
  * @property int $readings written so far
- * @property array{added: int, replaced: int, same: int, kept: list<string>}|null $moved what came of it
+ * @property array{added: int, replaced: int, same: int, kept: list<string>}|null $moved the result
  * @property string|null $problem in words
  * @property Carbon $updated_at
  */

@@ -19,7 +19,7 @@ use Illuminate\Support\Str;
  * @property int $garage_id
  * @property int|null $invited_by
  * @property Role $role
- * @property string $note whom it is meant for, in the keeper's words
+ * @property string $note whom it is meant for, in the owner's words
  * @property string $token_hash
  * @property Carbon $expires_at
  * @property Carbon|null $used_at

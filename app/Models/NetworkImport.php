@@ -14,7 +14,7 @@ use Illuminate\Support\Carbon;
  *
  * @property int $id
  * @property string $ulid
- * @property array<string, array<string, int>> $counts places and outlets by what became of them
+ * @property array<string, array<string, int>> $counts places and outlets, new, changed or gone
  * @property list<array{kind: string, id: string, before: array<string, mixed>|null, after: array<string, mixed>|null}> $steps every piece as it was and as it became
  * @property Carbon $created_at
  * @property Carbon|null $undone_at

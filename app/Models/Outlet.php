@@ -56,7 +56,7 @@ final class Outlet extends Piece
         return is_string($id) ? $id : null;
     }
 
-    /** Of its place, which may have been put aside. */
+    /** The public id of its place, which may be deleted. */
     public function placeUlid(): string
     {
         return Place::withTrashed()->whereKey($this->place_id)->firstOrFail()->ulid;

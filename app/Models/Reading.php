@@ -61,7 +61,7 @@ final class Reading extends Model
     /**
      * The readings of a session after one of them, in the order they are judged, one at a time.
      *
-     * @return iterable<\stdClass> without the framework's collections, which would be made anew for every row
+     * @return iterable<\stdClass> without the framework's collections, which would be built again for every row
      */
     public static function rowsAfter(ChargeSession $session, int $lastMs, int $lastId): iterable
     {

@@ -11,12 +11,12 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
-/** A session that is being brought in: under another id, and put aside at a day that has not come, until all of it is there. */
+/** A session that is being imported: under another id, and marked as deleted on a future day until all of it is there. */
 final class ArrivingSession
 {
     private const HIDDEN_DAYS = 1;
 
-    /** Longer than any document takes: whoever wrote it has died. */
+    /** Longer than any document takes: the process that wrote it has died. */
     private const ABANDONED_HOURS = 6;
 
     /** The record whose place it took; it is to be destroyed. */
@@ -34,7 +34,7 @@ final class ArrivingSession
     /**
      * @param  array<string, mixed>  $columns
      * @param  array{vehicle: string|null, outlet: string|null}  $stands  ids of the car and the outlet that it belongs to
-     * @param  ChargeSession|null  $here  the one that it stands in for, seen or put aside
+     * @param  ChargeSession|null  $here  the one that it replaces, deleted or not
      * @param  list<mixed>  $stoodAs  its state() before it was looked at
      */
     public static function of(array $columns, array $stands, ?ChargeSession $here, int $number, array $stoodAs): self
@@ -56,7 +56,7 @@ final class ArrivingSession
         if ($this->here !== null) {
             $of = ['charge_session_id' => $this->here->id];
             DB::table('readings_imports')->where($of)->update(['charge_session_id' => $this->session->id]);
-            // What others are held against is what stands there now.
+            // Other sessions are compared with what is there now.
             DB::table('session_baselines')->where('baseline_id', $this->here->id)->update(['baseline_id' => $this->session->id]);
             DB::table('charge_sessions')->where('id', $this->here->id)->update(['ulid' => self::anyId(), 'deleted_at' => Carbon::createFromTimestamp(0)]);
             $this->replaced = $this->here->id;

@@ -12,10 +12,10 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\SoftDeletingScope;
 use Illuminate\Support\Carbon;
 
-/** What was put aside and can still be brought back. */
+/** Deleted pieces, sessions and photos that can still be restored. */
 final class DeletedPieces
 {
-    /** No list is longer: a network's file may put a region aside at once. */
+    /** No list is longer: a network's file may delete a region at once. */
     private const MOST = 500;
 
     /** @return list<array{kind: string, id: string, name: string, at: string}> the newest first */
@@ -40,7 +40,7 @@ final class DeletedPieces
     }
 
     /**
-     * @param  class-string<Model>  $model  one that is put aside, not deleted
+     * @param  class-string<Model>  $model  one that is soft-deleted
      * @return iterable<Model>
      */
     private static function newest(string $model): iterable

@@ -247,7 +247,7 @@ final class GarageImport
     }
 
     /**
-     * One that is here already, or was put aside.
+     * One that is here already, or was deleted here.
      *
      * @param  array<string, mixed>  $columns
      */

@@ -19,7 +19,7 @@ final class ImportResult
     /** The garage's new name; null where it keeps its own. */
     public ?string $renamed = null;
 
-    /** What became of the file's name, units, currency and time zone. */
+    /** Whether the file's name, units, currency and time zone were taken. */
     public SettingsMoved $settings = SettingsMoved::Same;
 
     /** @return array{added: int, replaced: int, same: int, kept: list<string>, renamed: string|null, settings: string} */

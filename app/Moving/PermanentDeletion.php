@@ -10,7 +10,7 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
-/** Destroys for good, in every garage, what was put aside more than thirty days ago. */
+/** Destroys, in every garage, what was deleted more than thirty days ago. */
 final class PermanentDeletion
 {
     /** Readings that go at once: others write in between. */

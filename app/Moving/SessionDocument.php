@@ -16,7 +16,7 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * A session as it stands in a garage's document: the plates it was judged by, what was noted, its verdict as given, and its
- * readings row by row. What follows from these is not written: it is worked out anew where the document is brought in.
+ * readings row by row. What follows from these is not written: it is computed again where the document is imported.
  */
 final class SessionDocument
 {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Moving;
 
-/** What became of the settings in a garage's document: only an empty garage takes them. */
+/** Whether a garage took the settings of an imported document: only an empty garage does. */
 enum SettingsMoved: string
 {
     case Same = 'same';

@@ -111,7 +111,7 @@ final class ImportUndo
         }
     }
 
-    /** @return array<string, Place|Outlet> by id, those that were put aside among them */
+    /** @return array<string, Place|Outlet> by id, deleted ones too */
     private static function pieces(NetworkImport $import): array
     {
         $pieces = [];

@@ -140,7 +140,7 @@ final class LocationsImport
 
     /**
      * @param  Collection<int, Place>  $places
-     * @return array<int, array<string, Outlet>> by place and id, those that were put aside among them
+     * @return array<int, array<string, Outlet>> by place and id, deleted ones too
      */
     private static function outletsOf(Collection $places): array
     {

@@ -17,7 +17,7 @@ final readonly class PlacePlan
      * @param  Place|null  $place  null when the garage has none of it
      * @param  string  $name  as it will be
      * @param  list<OutletChange>  $outlets
-     * @param  array<string, Outlet>  $here  the outlets of the place by id, those that were put aside among them
+     * @param  array<string, Outlet>  $here  the outlets of the place by id, deleted ones too
      */
     public function __construct(public FilePlace $file, public ?Place $place, public string $name, public array $outlets, public array $here)
     {

@@ -20,7 +20,7 @@ final class AccountFields
     /**
      * An address that nobody else has. Those of the made-up garages are nobody's own. The later rules take words alone.
      *
-     * @param  User|null  $own  whoever may keep theirs
+     * @param  User|null  $own  the person who may keep their own address
      * @return list<mixed>
      */
     public static function email(?User $own = null): array

@@ -11,7 +11,7 @@ use Harmozon\Core\Words\Voice;
 use Illuminate\Notifications\Messages\MailMessage;
 use Illuminate\Notifications\Notification;
 
-/** The mail with the link by which a forgotten password is set anew. */
+/** The mail with the link for setting a new password. */
 final class PasswordResetMail extends Notification
 {
     public function __construct(#[\SensitiveParameter] private readonly string $token)

@@ -16,7 +16,7 @@ final readonly class Passwords
     }
 
     /**
-     * Whoever was let in by the old one is signed out.
+     * Signs out every browser that signed in with the old one.
      *
      * @param  string|null  $but  the browser session that stays
      */

@@ -74,7 +74,7 @@ final class Registration
     }
 
     /**
-     * A garage that holds nothing, with its first keeper standing in it.
+     * An empty garage with its first owner, who is in it from now on.
      *
      * @param  array{name: string, currency: string, units: string, locale: string}  $garage
      */

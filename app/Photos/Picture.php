@@ -8,7 +8,7 @@ use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** A photograph as it is kept: drawn anew, upright, no larger than a plate needs to be read, without what a camera wrote into it. */
+/** A photograph as it is stored: re-encoded, upright, no larger than needed to read a plate, without the camera's metadata. */
 final readonly class Picture
 {
     public const MIME = 'image/jpeg';
@@ -16,7 +16,7 @@ final readonly class Picture
     /** The longer side; the print of a plate is readable at that. */
     private const LONGEST_SIDE = 2400;
 
-    /** What its pixels may take while it is drawn anew, four bytes each. */
+    /** Memory for its pixels while it is re-encoded, four bytes each. */
     private const MOST_BYTES_DRAWN = 64_000_000;
 
     private const BYTES_A_PIXEL = 4;

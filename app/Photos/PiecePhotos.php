@@ -107,7 +107,7 @@ final class PiecePhotos
         return $query->get();
     }
 
-    /** Those that were put aside take room until they are destroyed. */
+    /** Deleted photos take up space until they are destroyed. */
     private function mustHaveRoom(): void
     {
         $kept = Photo::withTrashed()->count();

@@ -15,7 +15,7 @@ use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 use Illuminate\Support\Facades\DB;
 
-/** The sessions that another is held against: of the same car, several at once. */
+/** The sessions that another is compared with: of the same car, several at once. */
 final class Baselines
 {
     private const MOST = 5;
@@ -24,7 +24,7 @@ final class Baselines
     {
     }
 
-    /** @throws FieldError when it cannot be held against it */
+    /** @throws FieldError when it can't be compared with it */
     public function add(ChargeSession $session, string $id): void
     {
         $baseline = ChargeSession::query()->firstWhere('ulid', $id) ?? throw FieldError::at('baseline', Message::of('app.not_in_garage'));

@@ -138,7 +138,7 @@ final class PastSessions implements GarageExperience
         }
     }
 
-    /** Of sessions of this garage that are finished and not put aside, newest first. */
+    /** Finished sessions of this garage that aren't deleted, newest first. */
     private function facts(string $table): Builder
     {
         $this->complete();

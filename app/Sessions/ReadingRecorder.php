@@ -25,7 +25,7 @@ final class ReadingRecorder
 
     /**
      * @param  array<string, CoreReading>  $readings  by the id their taker gave them
-     * @param  bool  $isLate  taken before the end and sent after it: a finished session is judged anew with them
+     * @param  bool  $isLate  taken before the end and sent after it: a finished session is re-checked with them
      * @return int how many were new
      */
     public function take(ChargeSession $session, array $readings, bool $isLate = false): int

@@ -10,7 +10,7 @@ use Harmozon\Core\Record\Reading as CoreReading;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Writes readings by prepared statements: the framework's builder would put every row together anew, which for a million
+ * Writes readings by prepared statements: the framework's builder would assemble every row again, which for a million
  * of them takes three times as long as SQLite does. A statement names only what its readings hold.
  */
 final class ReadingRows

@@ -9,7 +9,7 @@ use Harmozon\Core\Record\Verdict;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
 
-/** A session as a line of the log: its pieces by the names they had then, and what came of it. */
+/** A session as a line of the log: its pieces by the names they had then, and its result. */
 final class SessionLine
 {
     public function __construct(private readonly Voice $voice)

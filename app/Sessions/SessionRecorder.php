@@ -84,7 +84,7 @@ final class SessionRecorder
 
     /**
      * Closes a session with the verdict on all that was acknowledged before: where a reading arrives while it is judged, it
-     * is judged anew, and at last with the door shut.
+     * is re-checked, and at last while no reading can come in.
      */
     public function finish(ChargeSession $session, ?Carbon $at = null): void
     {
@@ -126,7 +126,7 @@ final class SessionRecorder
         });
     }
 
-    /** Back to the plates before; false where it was never judged anew. */
+    /** Back to the ratings before; false where it was never re-checked. */
     public function judgeAsBefore(ChargeSession $session): bool
     {
         return DB::transaction(function () use ($session): bool {

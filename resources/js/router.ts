@@ -149,7 +149,7 @@ router.beforeEach(async (to) => {
   if (account.me && (to.name === 'sign-in' || to.name === 'begin')) {
     return { name: 'board' };
   }
-  // Whoever belongs to no garage has none to look at; whoever has one is not asked to make it.
+  // Without a garage there is nothing to look at; with one, nobody is asked to create it.
   if (account.me && !account.me.garage && !to.meta.isOpen) {
     return { name: 'no-garage' };
   }

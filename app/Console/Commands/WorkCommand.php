@@ -14,7 +14,7 @@ use Illuminate\Contracts\Events\Dispatcher;
 use Illuminate\Queue\Events\Looping;
 use Illuminate\Support\Facades\DB;
 
-/** Takes readings files in the background. What one before it had begun when it died is gone on with; what was put aside long enough ago is destroyed first. */
+/** Takes readings files in the background. Continues what a worker before it had begun, and first destroys what was deleted long enough ago. */
 final class WorkCommand extends Command
 {
     protected $signature = 'harmozon:work {--until-empty : end when nothing waits any more}';
@@ -38,7 +38,7 @@ final class WorkCommand extends Command
         ]);
     }
 
-    /** The queue is made anew of the files that are under way: a job is lost with its worker, a file is not. */
+    /** Rebuilds the queue from the files under way: a job is lost with its worker, a file is not. */
     private function takeUpAgain(): void
     {
         DB::transaction(static function (): void {

@@ -35,7 +35,7 @@ final class MovingController extends Controller
         return response()->json($import->bring(self::garage(), TextInput::chunks($request->upload()->getPathname(), 'file'), $request->boolean('replace'))->toArray());
     }
 
-    /** What was put aside and can be brought back. */
+    /** Deleted records that can be restored. */
     public function putAside(DeletedPieces $aside): JsonResponse
     {
         return response()->json(['days' => DeletionPeriod::DAYS, 'items' => $aside->told()]);

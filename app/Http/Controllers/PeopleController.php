@@ -29,7 +29,7 @@ final class PeopleController extends Controller
     {
     }
 
-    /** Addresses and invitations are told to keepers alone. */
+    /** Only owners see addresses and invitations. */
     public function index(): JsonResponse
     {
         $me = SignedInUser::signedIn();
@@ -78,7 +78,7 @@ final class PeopleController extends Controller
         return response()->noContent();
     }
 
-    /** Somebody goes, or is sent; nobody but a keeper sends another. */
+    /** Somebody leaves, or is removed; only owners remove others. */
     public function remove(string $person): Response
     {
         $me = SignedInUser::signedIn();

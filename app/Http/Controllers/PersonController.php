@@ -77,7 +77,7 @@ final class PersonController extends Controller
         return response()->noContent();
     }
 
-    /** Garages stay with those who are left in them; one in which nobody else is a keeper must be left to somebody, or be ended, first. */
+    /** Garages stay with those who are left in them; a garage without another owner must get one, or be deleted, first. */
     public function destroy(Request $request): Response
     {
         $person = SignedInUser::signedIn();

@@ -50,7 +50,7 @@ final class PhotoController extends Controller
     {
         $picture = $this->photos->find($photo);
         $response = response('', 200, ['Content-Type' => Picture::MIME, 'X-Content-Type-Options' => 'nosniff', 'Content-Disposition' => 'inline']);
-        // A picture never changes: whoever has it is told that it is still theirs to see.
+        // A picture never changes: a browser that has it is told that it may still show it.
         $response->setEtag($picture->ulid);
         if (! $response->isNotModified($request)) {
             $response->setContent($picture->bytes);

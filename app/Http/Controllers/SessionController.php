@@ -88,8 +88,8 @@ final class SessionController extends Controller
         return $this->report($session);
     }
 
-    /** Put aside, not destroyed: it can be brought back. */
-    /** Put aside twice, it is put aside once. */
+    /** Soft-deletes: it can be restored. */
+    /** Deleting twice is the same as deleting once. */
     public function destroy(string $id): Response
     {
         $kept = ChargeSession::withTrashed()->where('ulid', $id)->firstOrFail();

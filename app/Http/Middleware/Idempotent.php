@@ -16,7 +16,7 @@ use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * Whoever makes something names the call (`Idempotency-Key`). The same call again, because its answer was lost, makes nothing
+ * A call that creates something carries an `Idempotency-Key`. The same call again, because its answer was lost, makes nothing
  * again and is answered as it was the first time. What is made and what is answered are written together: after a refusal or a
  * failure neither is there, and the same key may be used again.
  */

@@ -14,7 +14,7 @@ use Illuminate\Http\Response as TextResponse;
 use Symfony\Component\HttpFoundation\Exception\SuspiciousOperationException;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Whoever asks under a name that is not ours is refused before anything is looked up. It stands behind the trust in proxies. */
+/** Refuses a request for a host that isn't ours before anything is looked up. Runs after trusted proxies are resolved. */
 final readonly class KnownHost
 {
     public function __construct(private Voice $voice)

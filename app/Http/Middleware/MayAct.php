@@ -12,7 +12,7 @@ use Harmozon\Core\Words\Voice;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** What somebody may do in the garage they stand in. With no act named: look. Whoever belongs to none sees nothing of any. */
+/** What a person may do in the garage that is open. Without a permission named: look. Who belongs to no garage sees none. */
 final readonly class MayAct
 {
     public function __construct(private Voice $voice)

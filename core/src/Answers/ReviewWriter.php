@@ -18,7 +18,7 @@ use Harmozon\Core\Review\Window;
 use Harmozon\Core\Review\Windows;
 use Harmozon\Core\Words\Voice;
 
-/** Writes what a session is held against, with the field names of the contract. */
+/** Writes what a session is compared with, with the field names of the contract. */
 final readonly class ReviewWriter
 {
     /** As many points of a thermometer as a curve on a screen can show apart. */
@@ -75,7 +75,7 @@ final readonly class ReviewWriter
         return $warmth;
     }
 
-    /** @return list<array{t_s: float, soc: float, kw: float}> the forecast that it is held against */
+    /** @return list<array{t_s: float, soc: float, kw: float}> the forecast it is compared with */
     public function expected(Diagnosis $diagnosis): array
     {
         return array_map(static fn (Step $s): array => ['t_s' => round($s->tS, 1), 'soc' => round($s->soc, 2), 'kw' => round($s->flow->kw, 1)], $diagnosis->reference->forecast->course->points);

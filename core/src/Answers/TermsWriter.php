@@ -42,7 +42,7 @@ use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Term;
 use Harmozon\Core\Words\Voice;
 
-/** Writes the names of every closed set, so that whoever shows them need not know them. */
+/** Writes the names of every closed set, so that the page needn't know them. */
 final readonly class TermsWriter
 {
     /** @var array<string, class-string<Term>> */

@@ -104,7 +104,7 @@ final class EquipmentReader
         ));
     }
 
-    /** The name of its class is kept for whoever told it; what follows from it is in the curve. */
+    /** The name of the class is kept because it is what the person entered; the curve holds what follows from it. */
     private static function pack(?Node $node): Pack
     {
         $node?->textOrNull('class', self::LONGEST_CLASS);

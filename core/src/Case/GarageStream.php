@@ -10,7 +10,7 @@ use Harmozon\Core\Words\Message;
 
 /**
  * Takes the text of a garage's document apart while it arrives: all but its sessions, each session without its rows, and the rows of its readings. A garage
- * may hold millions of readings; no more than one row, one session or the pieces are held at once. What a part says is read by whoever takes it.
+ * may hold millions of readings; no more than one row, one session or the pieces are held at once. The receiver reads what a part contains.
  */
 final class GarageStream
 {

@@ -6,7 +6,7 @@ namespace Harmozon\Core\Chain;
 
 use Harmozon\Core\Equipment\Vehicle;
 
-/** A need given as a distance. The car's use is one figure for every speed, so the target is as good as that figure. */
+/** A need given as a distance. The car's consumption is one figure for every speed, so the target is only as accurate as that figure. */
 final readonly class Distance
 {
     /** Percent that a driver wants to have left on arrival, while nothing else is said. */

@@ -146,7 +146,7 @@ final class VoltagePlanner
 
         return [match (true) {
             $stepped?->mayRun() === true => $stepped,
-            // Whether the pack splits or not, nothing comes of it.
+            // Whether the pack splits or not makes no difference here.
             ! $split->mayRun() => $stepped ?? $split,
             default => VoltagePlan::unknown([UnreadFact::of(Fact::SplitPack, $chain), ...$split->missing], $split->highestV($conditions) ?? [0.0, INF], $half),
         }];

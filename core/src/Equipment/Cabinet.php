@@ -33,7 +33,7 @@ final readonly class Cabinet
         return $this->besidePartnerKw(isPartnerFirst: false);
     }
 
-    /** kW left for this stall beside a partner of whom nobody knows whether there is one; null when the share cannot be known. */
+    /** kW left for this stall if it has a neighbour, which nobody knows; null when the share isn't known either. */
     public function shareIfJoinedKw(): ?float
     {
         return $this->besidePartnerKw(isPartnerFirst: true);

@@ -117,7 +117,7 @@ final readonly class ChainAnswer
         return $this->outcome->flow() === Flow::Yes && $this->limits !== null && ($this->limits->unread !== [] || $this->openShare() !== null);
     }
 
-    /** What a neighbour of whom nobody knows would leave, where that is less than it has alone. */
+    /** What an unknown neighbour would leave, where that is less than the stall has alone. */
     public function openShare(): ?OpenShare
     {
         return $this->peak === null ? null : OpenShare::of($this->chain, $this->peak->kw);

@@ -16,7 +16,7 @@ use Harmozon\Core\Words\Message;
 /** A supply below the volts at which the onboard charger reaches its full power: 208 V gives 10.0 kW where 240 V would give 11.5. */
 final readonly class LowSupply
 {
-    /** Less is no difference (kW), and as good as the same (V). */
+    /** Smaller differences don't count (kW, V). */
     private const LEAST_KW = 0.05;
 
     private const SAME_V = 0.5;

@@ -9,7 +9,7 @@ use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** The share of a cabinet beside a neighbour of whom nobody knows: the power is a ceiling then. */
+/** A shared cabinet when nobody knows whether there is a neighbour: the power is only a ceiling. */
 final readonly class OpenShare
 {
     private const SAME_KW = 1e-6;

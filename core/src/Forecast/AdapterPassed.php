@@ -9,8 +9,8 @@ use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
 /**
- * From here on the rest of the chain would carry more than an adapter allows of which nobody knows that it holds the
- * current back. The minutes of the forecast assume that the driver stops then, or asks for less.
+ * From here on the rest of the chain would carry more than the rating of an adapter that isn't known to limit the
+ * current itself. The minutes of the forecast assume that the driver stops then, or asks for less.
  */
 final readonly class AdapterPassed
 {

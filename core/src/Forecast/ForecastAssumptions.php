@@ -14,7 +14,7 @@ use Harmozon\Core\Words\Message;
 /** What a forecast rests on that its driver should know: a target that follows from a distance, a pack that warms. */
 final class ForecastAssumptions
 {
-    /** Below this load a piece is as good as cold. */
+    /** Below this load a piece counts as cold. */
     private const WARM = 0.05;
 
     /** @return list<Message> */

@@ -48,7 +48,7 @@ final readonly class ForecastSpread
 
     /**
      * @param  list<AssumedFact>  $assumed
-     * @return array{Forecast, Forecast} where nothing would come of an end, the forecast itself stands for it
+     * @return array{Forecast, Forecast} the forecast itself where an end of the spread makes no difference
      */
     private static function ends(Forecast $forecast, array $assumed, Conditions $conditions): array
     {

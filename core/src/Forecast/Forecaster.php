@@ -26,7 +26,7 @@ final class Forecaster
     /** Longest step while the power stays level, when points are spared (s). */
     private const SPARING_S = 1800.0;
 
-    /** Longest step when nothing but totals is wanted (s): the heat load is as good as exact over it. */
+    /** Longest step when only totals are wanted (s): the heat load changes little over it. */
     private const TOTALS_S = 120.0;
 
     /**

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Forecast;
 /** How power and charge go on from one moment while one limit binds: exact, whatever the time. */
 final readonly class PowerPath
 {
-    /** Exponents below this are as good as 0. */
+    /** Exponents below this count as 0. */
     private const TINY = 1e-12;
 
     /** What reaches the pack (kW at the plug). */

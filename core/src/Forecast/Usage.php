@@ -16,7 +16,7 @@ final readonly class Usage
     {
     }
 
-    /** Between the points of a forecast, half a minute apart at most where the power changes, it runs as good as straight. */
+    /** Between the points of a forecast, half a minute apart at most where the power changes, it is nearly a straight line. */
     public static function of(Forecast $forecast, float $idleMinutes): self
     {
         $powerMinutes = [];

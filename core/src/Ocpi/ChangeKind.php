@@ -12,6 +12,6 @@ enum ChangeKind: string
     case Same = 'same';
     /** It came from this network, and the network does not name it any more. */
     case Gone = 'gone';
-    /** Somebody here has put it aside, and there it stays. */
+    /** Somebody here deleted it, so it stays deleted. */
     case Aside = 'aside';
 }

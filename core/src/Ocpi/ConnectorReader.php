@@ -34,7 +34,7 @@ final class ConnectorReader
         return $terms;
     }
 
-    /** A status that nobody has explained is held against no stall: it is asked about. */
+    /** A status that nobody has explained counts against no stall; the importer asks what it means. */
     public function status(Node $evse): EvseStatus
     {
         $status = $evse->textOrNull('status', 48);

@@ -10,7 +10,7 @@ final readonly class KnownOutlet
     /**
      * @param  array<string, mixed>  $spec  as it stands in the garage
      * @param  FileOutlet|null  $last  null when it never came from a file
-     * @param  bool  $isAside  whether somebody has put it aside
+     * @param  bool  $isAside  whether it is deleted here
      */
     public function __construct(public string $id, public string $name, public array $spec, public ?FileOutlet $last, public bool $isAside = false)
     {

@@ -15,7 +15,7 @@ final readonly class Duty
     /** Time constant of a piece whose plate names no boost (minutes). */
     public const DEFAULT_TAU_MINUTES = 20.0;
 
-    /** Below this load a piece counts as rested, and the minutes above its continuous amps start anew. */
+    /** Below this load a piece counts as rested: its boost minutes start again from zero. */
     public const RESTED = 0.5;
 
     /** The load of a piece that may carry nothing, and does. */

@@ -61,7 +61,7 @@ final class Envelope
 
     private SmallestLimit $constantKw;
 
-    /** @var list<KwLimit> that hold for good, or may still end */
+    /** @var list<KwLimit> that always hold, or may still end */
     private array $constant;
 
     /** Temperature of a pack that started cold; null of any other. */

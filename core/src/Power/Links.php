@@ -98,7 +98,7 @@ final class Links
         );
     }
 
-    /** Its volts and power are the charge curve's business: no plate of it is held against a session. */
+    /** Its volts and power are part of the charge curve, so a session isn't checked against a rating of it. */
     private static function pack(Chain $chain): Link
     {
         $vehicle = $chain->vehicle;

@@ -8,8 +8,8 @@ use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Equipment\Adapter;
 
 /**
- * An adapter of which nobody knows that it holds the current back, in a chain whose other links could carry more than its
- * continuous amps.
+ * An adapter that isn't known to limit the current itself, in a chain whose other links could carry more than its
+ * continuous rating.
  */
 final readonly class UnlimitedAdapter
 {

@@ -6,7 +6,7 @@ namespace Harmozon\Core\Record;
 
 use Harmozon\Core\Equipment\Quantity;
 
-/** What a session's readings add up to, before any plate is held against them. */
+/** What a session's readings add up to, before they are compared with any rating. */
 final readonly class Measurements
 {
     /** What a screen without decimals may show of nothing (A). */

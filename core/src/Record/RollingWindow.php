@@ -19,7 +19,7 @@ final class RollingWindow
     {
     }
 
-    /** An interval begins anew. */
+    /** Starts a new interval. */
     public function begin(): void
     {
         $this->start = 0;

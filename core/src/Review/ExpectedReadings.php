@@ -8,7 +8,7 @@ use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Forecast\Forecast;
 use Harmozon\Core\Forecast\Step;
 
-/** What a forecast expects to be read beside the car, with the marks that a reading is held against. */
+/** What a forecast expects to be read next to the car, and the limits a reading is compared with. */
 final readonly class ExpectedReadings
 {
     /**
@@ -27,7 +27,7 @@ final readonly class ExpectedReadings
     }
 
     /**
-     * The marks that a power read at such a point is held against.
+     * The limits that a power reading at this point is compared with.
      *
      * @return array{leaveBelowKw: float|null, nearFromKw: float, nearToKw: float}
      */

@@ -9,7 +9,7 @@ use Harmozon\Core\Record\Verdict;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** The sentences that matter first: what became of the plates, what cost the most time, what to do next time. */
+/** The sentences that matter most: whether ratings held, what cost the most time, what to do next time. */
 final class Headline
 {
     /** Less is nothing worth telling (minutes). */

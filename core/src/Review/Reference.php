@@ -17,7 +17,7 @@ use Harmozon\Core\Record\Course;
 use Harmozon\Core\Record\Moment;
 use Harmozon\Core\Record\Point;
 
-/** What a session is held against: the forecast of its own chain from its own start, in the air that was read. */
+/** What a session is compared with: the forecast for its own chain, from its own start and ambient temperature. */
 final readonly class Reference
 {
     private const SAME_SOC = 1e-6;

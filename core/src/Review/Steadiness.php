@@ -7,7 +7,7 @@ namespace Harmozon\Core\Review;
 /** How long a figure stays at its level. It is judged on means of half a minute, against the scatter of the instrument. */
 final readonly class Steadiness
 {
-    /** Means over so long are held against the level (s). */
+    /** Means over this long are compared with the level (s). */
     private const MEAN_S = 30.0;
 
     /** Within this share of its median a figure is level; where the instrument is noisier, within so many standard errors. */

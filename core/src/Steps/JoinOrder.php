@@ -27,7 +27,7 @@ enum JoinOrder
     /** A loose cable: post, then car. */
     case Loose;
 
-    /** A post of which nobody has read whether it has a cable of its own. */
+    /** A post that may or may not have a cable of its own. */
     case PerhapsLoose;
 
     public static function of(Chain $chain): self

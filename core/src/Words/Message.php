@@ -6,7 +6,7 @@ namespace Harmozon\Core\Words;
 
 /**
  * What a rule has to say: a stable code and its figures with their units. It becomes a sentence only where a Voice says
- * it, in the language and the units of whoever asked.
+ * it, in the language and the units of the person who asked.
  */
 final readonly class Message
 {

@@ -15,7 +15,7 @@ import PersonFields from './PersonFields.vue';
 
 /** An account with a garage that holds nothing yet: the first of all, or where the door stands open. */
 const account = useAccount();
-/** Whoever has a garage of their own begins with their car. */
+/** A person with a new garage begins with their car. */
 const { isBusy, error, enter } = useAuth(undefined, '/new-car');
 const auth = useAuth();
 const person = ref({ name: '', email: '', password: '' });

@@ -9,7 +9,7 @@ const POLL_MS = 1_500;
 /**
  * The document of a garage that is too large to be waited for: sent in pieces, brought in beside the server.
  *
- * @param mayKeep whoever may not is told nothing of it
+ * @param mayKeep people who may not are told nothing of it
  * @param onIn the garage holds what it brought
  */
 export function useArrival(mayKeep: () => boolean, onIn: () => Promise<void>) {

@@ -83,7 +83,7 @@ function csrfToken(): string {
 // Past the browser's cache: two who ask for the same would wait for each other there.
 export const api = createClient<paths>({ baseUrl: '/api', cache: 'no-store', headers: { Accept: 'application/json' } });
 
-/** Whose page this is and which garage it shows: what is written from it is theirs and belongs there, whoever another tab has let in. */
+/** Whose page this is and which garage it shows: what is written from it is theirs and belongs there, whoever signed in in another tab. */
 let shown: { account: string | null; garage: string | null } = { account: null, garage: null };
 export const showing = (account: string | null, garage: string | null): void => {
   shown = { account, garage };

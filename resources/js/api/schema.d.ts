@@ -5294,7 +5294,7 @@ export interface operations {
             content: {
                 "application/json": {
                     readings: components["schemas"]["Reading"][];
-                    /** @description Taken before the end and sent after it: a finished session is judged anew with them */
+                    /** @description Taken before the end and sent after it: a finished session is re-checked with them */
                     late?: boolean;
                 };
             };

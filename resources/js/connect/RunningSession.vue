@@ -77,7 +77,7 @@ const { current: reminder, isLoud, toggle, dismiss } = useReminders(visit, s.ela
 const done = useSessionStorage<string[]>(`harmozon-steps-${props.id}`, []);
 const isParting = useSessionStorage(`harmozon-parting-${props.id}`, false);
 const isOnLadder = ref(false);
-/** Whoever wants to write down what is there before the current flows. */
+/** For writing down what is there before the current flows. */
 const skips = useSessionStorage(`harmozon-skips-${props.id}`, false);
 /** A session that ran already, entered from the log: nobody waits for its power. */
 if (useRoute().query.readings !== undefined) {
@@ -131,7 +131,7 @@ async function flows(): Promise<void> {
   isOnLadder.value = false;
 }
 
-/** A rung was tried: it is kept, and the clock runs anew from the next plugging in. */
+/** A remedy was tried: it is noted, and the clock starts again with the next plugging in. */
 async function tries(rung: Rung, noted: string | null): Promise<void> {
   await s.note('failed_start', noted === null ? rung.code : `${rung.code}: ${noted}`);
   if (noted !== null && rung.code === 'another_stall') {

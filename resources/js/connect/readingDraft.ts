@@ -15,7 +15,7 @@ export interface Scale {
   store: (shown: number) => number;
 }
 
-/** What a draft is held against. */
+/** What a draft is checked against. */
 export interface Situation {
   fields: ReadingField[];
   celsius: Scale;

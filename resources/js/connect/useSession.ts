@@ -11,7 +11,7 @@ import { useUndo } from '@/stores/undo';
 import { say } from '@/words/say';
 import { stateOf, valuesOf } from './sessionState';
 
-/** How often a session that is open is looked at anew (ms). */
+/** How often an open session is fetched again (ms). */
 const AGAIN_MS = 10_000;
 /** Who waits longer than this for a session is told why: the server may be judging a file that is on its way in (ms). */
 const LONG_MS = 1_000;

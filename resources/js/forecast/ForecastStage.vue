@@ -47,7 +47,7 @@ const units = [
   { label: say('forecast.us'), value: 'us' },
 ];
 
-// The rail answers anew after an edit of a plate: then the forecast does too.
+// After a rating is edited the rail answers again, and so does the forecast.
 watch(
   [() => forecast.chains, () => forecast.conditions, () => board.policy, () => board.kit, () => rail.answer],
   () => forecast.refresh(),

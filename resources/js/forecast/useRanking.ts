@@ -5,7 +5,7 @@ import { useForecast } from '@/stores/forecast';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
 
-/** Every outlet of the garage as a stop for the car in the rail; asked anew when the need changes. */
+/** Every outlet of the garage as a stop for the car in the rail; asked again when the need changes. */
 export function useRanking() {
   const rail = useRail();
   const board = useBoard();

@@ -26,7 +26,7 @@ const example = computed(() =>
   }),
 );
 
-/** Sentences that the server has written are written anew. */
+/** Sentences written by the server are fetched again. */
 function choose(habits: Parameters<typeof account.setHabits>[0]): Promise<void> {
   return attempt(async () => {
     await account.setHabits(habits);

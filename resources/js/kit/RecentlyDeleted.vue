@@ -12,7 +12,7 @@ import { say, type Code } from '@/words/say';
 
 type Item = components['schemas']['DeletedPiece'];
 
-/** Everything that was put aside lately, to be brought back. */
+/** Everything that was deleted lately, to be restored. */
 const account = useAccount();
 const edit = useEdit();
 const undo = useUndo();
@@ -47,7 +47,7 @@ const back = (item: Item) =>
     told.value = await ask(api.GET('/put-aside'));
   });
 
-// What is put aside, or taken back, above is seen here at once.
+// What is deleted or restored above shows here at once.
 watch(undo.offer, () => told.value && load());
 </script>
 

@@ -10,7 +10,7 @@ import { listed, say } from '@/words/say';
 import AveragesTable from './AveragesTable.vue';
 import { adaptersOf, BASELINE_LETTERS } from './sessionNames';
 
-/** The sessions of the same car that this one is held against: what differs, and what else was different. */
+/** Sessions of the same car to compare this one with: what differs, and what else was different. */
 const props = defineProps<{ report: Report }>();
 const emit = defineEmits<{ judged: [report: Report] }>();
 

@@ -22,7 +22,7 @@ const terms = useTerms();
 const units = useUnits();
 const { error, attempt } = useAttempt();
 const comparison = ref<Comparison | null>(null);
-/** The one with more adapters is held against the one with fewer; else the newer against the older. */
+/** Compares the one with more adapters with the one with fewer; else the newer with the older. */
 const ordered = computed(() =>
   [...props.pair].sort((a, b) => b.adapters.length - a.adapters.length || b.started_at.localeCompare(a.started_at)),
 );

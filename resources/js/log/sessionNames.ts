@@ -1,7 +1,7 @@
 import type { SessionLine } from '@/api/client';
 import { listed, say } from '@/words/say';
 
-/** What the sessions that another is held against are called beside it; the session itself is A. */
+/** Letters for the sessions that another is compared with; the session itself is A. */
 export const BASELINE_LETTERS = ['B', 'C', 'D', 'E', 'F'];
 
 const names = (session: SessionLine): string =>

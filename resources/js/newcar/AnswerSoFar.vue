@@ -27,7 +27,7 @@ const here = computed(() => rows.value.filter((r) => r.here));
 const elsewhere = computed(() => rows.value.filter((r) => !r.here));
 const allHere = computed(() => all.value.filter((r) => r.here));
 const charging = computed(() => allHere.value.filter((r) => r.cell.flows === 'yes').length);
-/** What charges comes first, then what has to be checked, then what a piece for sale would join. What doesn't fit is shown to whoever looks for it. */
+/** What charges comes first, then what has to be checked, then what a piece for sale would join. What doesn't fit is shown only to a search. */
 const RANK = { yes: 0, maybe: 1, no: 2 };
 const joins = (some: NewCarRow[]): NewCarRow[] =>
   some

@@ -23,7 +23,7 @@ const MOST_CHANGES = 60;
 const ofAccount = (account: string): string => `${account} `;
 const ofGarage = (account: string, garage: string): string => `${ofAccount(account)}${garage} `;
 
-/** Null where nothing is kept: of what nobody asked for, and of whom nobody knows. */
+/** Null where nothing is kept: for an unknown person, or a question that was never asked. */
 async function keyOf(request: Request): Promise<string | null> {
   const { pathname, search } = new URL(request.url);
   const path = pathname + search;

@@ -48,7 +48,7 @@ export function db(): Promise<IDBPDatabase<Schema>> {
       database.createObjectStore('begun', { keyPath: 'id' });
       database.createObjectStore('kept', { keyPath: 'key' });
     },
-    // A newer version of the application in another tab: it is let in, and what is open here asks anew.
+    // A newer version of the application in another tab: it goes ahead, and this page asks again.
     blocking(_current, _blocked, event) {
       (event.target as IDBDatabase).close();
       opened = null;

@@ -28,7 +28,7 @@ export async function install(): Promise<void> {
   }
 }
 
-/** What was typed and saved is on the device before the page is loaded anew. */
+/** What was typed and saved is on the device before the page reloads. */
 export function renew(): void {
   navigator.serviceWorker.addEventListener('controllerchange', () => window.location.reload(), { once: true });
   waiting?.postMessage({ type: 'SKIP_WAITING' });

@@ -47,7 +47,7 @@ export const useAccount = defineStore('account', () => {
     }
   }
 
-  /** Whoever is told to be here, by whatever way they came in. What was another's on this device is out of sight before. */
+  /** The person who is signed in, however they came in. What another person left on this device is hidden first. */
   async function came(now: Me): Promise<void> {
     leaves(false);
     standIn(now.user.id);
@@ -111,7 +111,7 @@ export const useAccount = defineStore('account', () => {
         if (status(e) !== 419) {
           throw e;
         }
-        // A token that has run out comes anew with any answer.
+        // An expired token is replaced with any answer.
         await api.GET('/me');
         await said();
       });

@@ -56,7 +56,7 @@ export const useBoard = defineStore('board', () => {
     return isSmall() && !isThere ? load() : Promise.resolve();
   }
 
-  /** What is known of the pairs is out of date; those in view are asked for anew. */
+  /** The cells are out of date; those in view are asked for again. */
   function load(): Promise<void> {
     round++;
     requested = new Set();

@@ -46,7 +46,7 @@ function changed(before: Draft, after: Draft): Partial<Draft> & { changes?: Reco
 const valuesAt = (spec: Draft['spec'], paths: string[]) =>
   Object.fromEntries(paths.map((path) => [path, valueAt(spec, path) ?? null]));
 
-/** Writes pieces of the garage, and has every answer worked out anew. */
+/** Writes pieces of the garage, and has every answer computed again. */
 export const useEdit = defineStore('edit', () => {
   const account = useAccount();
   const garage = useGarage();
@@ -102,7 +102,7 @@ export const useEdit = defineStore('edit', () => {
     });
   }
 
-  /** Brings back a piece that was put aside, and tells its version. */
+  /** Restores a deleted piece and returns its version. */
   async function restore(kind: PieceKind, id: string): Promise<number> {
     const { version } = await ask(api.POST('/pieces/{kind}/{piece}/restore', at(kind, id)));
     await refresh();
@@ -122,7 +122,7 @@ export const useEdit = defineStore('edit', () => {
 
   async function added(kind: PieceKind, id: string, name: string): Promise<string> {
     await refresh();
-    // Who may not put anything aside has nothing to take back here.
+    // People who may not delete anything have no undo here.
     if (!account.may('keep')) {
       return id;
     }

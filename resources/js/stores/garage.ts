@@ -74,7 +74,7 @@ export const useGarage = defineStore('garage', () => {
     return loading;
   }
 
-  /** Reads everything anew, after a piece was changed. */
+  /** Reads everything again after a piece was changed. */
   async function reload(): Promise<void> {
     loading = null;
     await Promise.all([load(), plates.value === null ? undefined : readPlates()]);

@@ -13,7 +13,7 @@ import { useAccount } from './account';
 /** How long until the network is tried again without anybody asking (ms). */
 const AGAIN_MS = 10_000;
 
-/** A call that hangs is given up after so long, and made anew: what is taken back waits for it (ms). */
+/** A call that hangs is given up after this long and repeated; an undo waits for it (ms). */
 const GIVEN_UP_MS = 30_000;
 const PHOTO_GIVEN_UP_MS = 180_000;
 
@@ -72,7 +72,7 @@ export const useOutbox = defineStore('outbox', () => {
   let again: ReturnType<typeof setTimeout> | undefined;
   let isListening = false;
 
-  /** Whoever is signed in sees and sends what they have done themselves, in the garage that is open. */
+  /** People see and send only what they did themselves, in the garage that is open. */
   const mine = computed(() =>
     acts.value.filter((a) => a.account === account.me?.user.id && a.garage === account.me?.garage?.id),
   );
@@ -211,7 +211,7 @@ export const useOutbox = defineStore('outbox', () => {
     } catch {
       // A device that cannot be read now is read again.
     } finally {
-      // At once: whoever asks from now on begins anew.
+      // At once: the next question starts a new request.
       flight = null;
       isSending.value = false;
       if (waiting.value.length > 0) {

@@ -75,7 +75,7 @@ export function waits(): Answers | null {
   }
 }
 
-/** Whoever has taken them, or does not want them, is done with them. */
+/** Forgets the answers, once they are used or not wanted. */
 export function forget(): void {
   try {
     localStorage.removeItem(KEY);

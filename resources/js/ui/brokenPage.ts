@@ -3,7 +3,7 @@ import { ref } from 'vue';
 /** Whether something broke that nobody has foreseen: the page says so, and does not stand blank. */
 export const isTroubled = ref(false);
 
-/** When the page was last loaded anew for a part that was gone (ms since 1970). */
+/** When the page was last reloaded because a part of it was gone (ms since 1970). */
 const RELOADED = 'harmozon-reloaded';
 /** Not again within this: what is gone then is not gone by a newer version (ms). */
 const AGAIN_MS = 60_000;
@@ -14,7 +14,7 @@ const GONE = /dynamically imported module|importing a module script failed|prelo
 export const isGone = (e: unknown): boolean => e instanceof Error && GONE.test(e.message);
 
 /**
- * Something broke. A part that is gone comes with the page loaded anew, once; else the page says that it broke.
+ * Something broke. A missing part reloads the page, once; else the page says that it broke.
  *
  * @param to where one was going; where one is, without it
  */

@@ -35,7 +35,7 @@ function nextTo({ around }: Place): HTMLElement | undefined {
 }
 
 /**
- * Whoever works with the keyboard never falls off the page: when what they stand on is taken away, they stand next to
+ * Keyboard focus never gets lost: when the focused element is removed, the focus moves next to
  * where it was; else where they stood before; else at the head of the stage. What is only busy is stood on again.
  */
 export function useFocusHome(): void {

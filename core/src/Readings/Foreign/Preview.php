@@ -19,7 +19,7 @@ final class Preview
 {
     private const ROWS = 8;
 
-    /** Of a file of blank lines, or of lines that are long, no more is looked at: whoever asks is waiting. */
+    /** Preview no more of a file with blank or very long lines: somebody is waiting. */
     private const MOST_LINES = 250_000;
 
     private const MOST_BYTES = 16_000_000;

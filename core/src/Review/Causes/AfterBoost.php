@@ -16,7 +16,7 @@ use Harmozon\Core\Review\ReferencePoint;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** After some minutes of boost the amps fall at once to what a piece carries for good. */
+/** After some minutes of boost the current falls at once to a piece's continuous rating. */
 final class AfterBoost implements CauseRule
 {
     /** A fall by this share, within so long (s), to so near the continuous amps (share). */

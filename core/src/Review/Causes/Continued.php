@@ -9,7 +9,7 @@ use Harmozon\Core\Review\CauseRule;
 use Harmozon\Core\Review\Finding;
 use Harmozon\Core\Review\PowerMatch;
 
-/** The level of the segment before goes on, while what it is held against has changed: so does its cause. */
+/** The power stays at the level of the segment before while the forecast changes: the cause stays the same, too. */
 final class Continued implements CauseRule
 {
     private const SAME_LEVEL = 0.03;

@@ -20,7 +20,7 @@ final class StillCold implements CauseRule
 {
     private const WITHIN = 0.08;
 
-    /** From this share on a battery is as good as warm. */
+    /** From this share on a battery counts as warm. */
     private const AS_WARM = 0.97;
 
     public function find(CauseEvidence $evidence): ?Finding

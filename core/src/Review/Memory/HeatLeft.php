@@ -11,7 +11,7 @@ use Harmozon\Core\Power\EffectivePlate;
 /** The heat that an earlier session has left in an adapter. */
 final class HeatLeft
 {
-    /** A load below this is as good as none. */
+    /** A load below this counts as none. */
     private const LEAST = 0.01;
 
     /**

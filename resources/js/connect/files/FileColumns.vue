@@ -20,7 +20,7 @@ const DELIMITERS = {
 const ENCODINGS: Mapping['encoding'][] = ['utf-8', 'windows-1252'];
 
 const words = useColumnWords();
-/** What was chosen stays, however long the server looks at it; other columns are begun anew. */
+/** What was chosen stays, however long the server takes; other columns start again. */
 const draft = ref(draftOf(props.file, props.look));
 const kept = useDraft(`columns ${props.file.id}`, draft);
 // Chosen before a reload, it is looked at again.

@@ -6,7 +6,7 @@ import { isNobodyWorking } from '@/api/worker';
 
 const POLL_MS = 1000;
 
-/** So often it is asked whether a large file is judged: whoever looks before judges it once more. */
+/** How often to ask whether a large file has been checked; looking earlier would check it once more. */
 const MOST_WAITS = 120;
 
 const UNDER_WAY = ['waiting', 'running', 'stopping'];
@@ -37,7 +37,7 @@ export function useFiles(session: string, onIn: () => void, onTaken: () => void)
   const isUnderWay = computed(() => imports.value.some((i) => UNDER_WAY.includes(i.state)));
   const isJudging = computed(() => imports.value.some((i) => !i.is_judged));
   const waits = ref(0);
-  /** What the session says is told anew when this is over: asking for it meanwhile would judge all of it once more. */
+  /** The report is fetched again when this is over: asking meanwhile would check everything once more. */
   const isAwaited = computed(() => isUnderWay.value || waits.value > 0);
   /** Something waits, and nobody has been there for it. */
   const isNobodyThere = computed(
@@ -111,7 +111,7 @@ export function useFiles(session: string, onIn: () => void, onTaken: () => void)
     look.value = { file, look: await ask(api.GET('/imports/{file}/look', path(file.id))) };
   }
 
-  /** Read as somebody says, and looked at anew. */
+  /** Applies a mapping and previews the file again. */
   function tell(body: { mapping?: Mapping; shift_s?: number; instrument?: string }): Promise<void> {
     const turn = before.then(async () => {
       const of = look.value;
