@@ -6,7 +6,7 @@ namespace App\Database;
 
 use Illuminate\Support\Facades\DB;
 
-/** What may as well be written another time: it waits for nobody, and is left out while somebody else is writing or nothing can be written. */
+/** A write that can be skipped: it never waits, and is left out while another process writes or nothing can be written. */
 final class DeferrableWrite
 {
     /**

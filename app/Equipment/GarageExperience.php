@@ -7,7 +7,7 @@ namespace App\Equipment;
 use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Equipment\PastTrouble;
 
-/** What earlier sessions of the garage have to say to the next one. */
+/** What the garage's earlier sessions contribute to the next one. */
 interface GarageExperience
 {
     /** @return array<string, PastTrouble> what went wrong and was not lifted, by outlet id */

@@ -9,8 +9,8 @@ use App\Models\Outlet;
 use App\Models\Piece;
 
 /**
- * Adapters that must not be used again before somebody has looked at them: gate 6 reads it from their plates. It holds
- * whatever version of a plate somebody is typing on.
+ * Adapters that are out of use until inspected; gate 6 reads it from their records. It holds even while somebody edits
+ * an older version.
  */
 final class OutOfUse
 {

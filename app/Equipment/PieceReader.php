@@ -18,7 +18,7 @@ use Harmozon\Core\Equipment\Vehicle as CoreVehicle;
 use Harmozon\Core\Json\Node;
 use Illuminate\Support\Collection;
 
-/** The way from stored pieces to the core: each is read exactly as a case file is. */
+/** Reads stored pieces for the core, exactly as a case file is read. */
 final class PieceReader
 {
     public function __construct(private readonly EquipmentReader $reader)

@@ -7,7 +7,7 @@ namespace App\Equipment;
 use App\Models\Piece;
 use App\Models\Place;
 
-/** A piece was to be changed by somebody who has not seen its newest version. */
+/** Somebody tried to change a piece without having seen its newest version. */
 final class StalePiece extends \RuntimeException
 {
     /** @param  Piece|Place  $piece  as it is now; it may be deleted */

@@ -6,7 +6,7 @@ namespace App\Garage;
 
 use Harmozon\Core\Words\Message;
 
-/** What somebody may want to do in a garage, beside looking. */
+/** What a person may do in a garage, beyond looking. */
 enum Permission: string
 {
     /** Sessions and their readings. */

@@ -6,7 +6,7 @@ namespace App\Garage;
 
 use Harmozon\Core\Words\Message;
 
-/** What a person is in a garage. */
+/** A person's role in a garage. */
 enum Role: string
 {
     case Keeper = 'keeper';

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
-/** Doors at which guessing is slowed down, each with a budget of its own: who asks for a forgotten password can still sign in. */
+/** Actions that are rate-limited against guessing, each with its own budget: asking for a new password doesn't block signing in. */
 enum AuthAction: string
 {
     case SignIn = 'sign-in';

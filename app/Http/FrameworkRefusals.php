@@ -15,7 +15,7 @@ use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Symfony\Component\HttpKernel\Exception\MethodNotAllowedHttpException;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
-/** What the framework refuses by itself, in our words. */
+/** The framework's own refusals, in our words. */
 final class FrameworkRefusals
 {
     private const MINUTE_S = 60;

@@ -7,7 +7,7 @@ namespace App\Http;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Cookie;
 
-/** A browser keeps, encrypted, which accounts were signed in to in it. It opens nothing: it only waits for nobody else's failures. */
+/** An encrypted cookie with the accounts that signed in in this browser. It grants nothing: it only spares this browser the wait for others' failed attempts. */
 final class KnownBrowser
 {
     private const COOKIE = 'harmozon_known';

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Moving;
 
-/** What a document brought into a garage. */
+/** What importing a document changed in a garage. */
 final class ImportResult
 {
     public int $added = 0;

@@ -12,7 +12,7 @@ use Harmozon\Core\Json\Node;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** A garage's document on the disk, taken apart: its pieces, each session without its rows, and its readings, a row a line. Files without a name: they go with the process. */
+/** A garage's document split into temporary files: its pieces, each session without its rows, and its readings, one a line. The files go with the process. */
 final class SplitDocument
 {
     private Node $rest;

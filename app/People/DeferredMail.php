@@ -9,8 +9,8 @@ use Illuminate\Notifications\Notification;
 use Illuminate\Support\Facades\Notification as Mails;
 
 /**
- * Sends mails once the answer is on its way: nobody waits for them, nobody can tell by the time who has an account, and a
- * mail that cannot be sent spoils nothing else.
+ * Sends mails after the response: nobody waits for them, the timing doesn't reveal who has an account, and a mail that
+ * fails breaks nothing else.
  */
 final readonly class DeferredMail
 {

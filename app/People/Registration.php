@@ -12,7 +12,7 @@ use App\Models\User;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
-/** How accounts and garages begin, and how people come into a garage. */
+/** Creates accounts and garages, and adds people to a garage. */
 final class Registration
 {
     /** Whether nobody has an account yet, but for those of the made-up garages. */

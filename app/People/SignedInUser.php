@@ -10,7 +10,7 @@ use App\Models\User;
 use Harmozon\Core\Words\Voice;
 use Illuminate\Support\Facades\Auth;
 
-/** Who is signed in, in what garage, as what: what the page asks for first. */
+/** The signed-in person, their garage and role: what the page asks for first. */
 final readonly class SignedInUser
 {
     public function __construct(private Voice $voice)

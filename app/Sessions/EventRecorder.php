@@ -15,7 +15,7 @@ use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 use Illuminate\Support\Facades\DB;
 
-/** Notes what happens during a session. Noted twice, it stands once; it may be noted after the end too. */
+/** Records a session's events. Recorded twice, an event is stored once; it may also come after the end. */
 final class EventRecorder
 {
     /** Events of one session. */

@@ -11,8 +11,8 @@ use Harmozon\Core\Record\Trace;
 use Illuminate\Support\Facades\DB;
 
 /**
- * What the judge of a session had measured, so that one more reading of many costs no more than one of few. It holds while
- * no reading before its last one has changed, and while the code is the same.
+ * A snapshot of a session's check, so that one more reading costs no more in a long session than in a short one. It is
+ * valid while no reading before its last one has changed, and while the code is the same.
  */
 final class JudgeSnapshot
 {

@@ -18,7 +18,7 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
-/** What the log of the garage remembers: of adapters, stalls, cars and our forecasts. */
+/** What the garage's past sessions show about adapters, stalls, cars and our forecasts. */
 final class PastSessions implements GarageExperience
 {
     /** Sessions looked back at. */

@@ -11,7 +11,7 @@ use Harmozon\Core\Record\Reading as CoreReading;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
-/** Takes the readings of sessions and takes them back. Writing the same reading twice changes nothing. */
+/** Stores and deletes readings of sessions. Storing the same reading twice changes nothing. */
 final class ReadingRecorder
 {
     private const IDS_A_QUESTION = 200;

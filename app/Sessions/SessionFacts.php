@@ -16,7 +16,7 @@ use Harmozon\Core\Review\RecordedSession;
 use Harmozon\Core\Review\Trust\Used;
 use Illuminate\Support\Facades\DB;
 
-/** Keeps what a finished session says of its adapters, its stall, its car and our forecast. */
+/** Stores what a finished session shows about its adapters, its stall, its car and our forecast. */
 final class SessionFacts
 {
     /** @return list<Event> */

@@ -11,7 +11,7 @@ use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\WrongState;
 use Illuminate\Support\Facades\DB;
 
-/** Through which all readings of a session come and go, one after another, counted, and no more than it can hold. */
+/** Adds and removes a session's readings one after another, and keeps count and limit. */
 final class SessionReadings
 {
     /**

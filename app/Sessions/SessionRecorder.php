@@ -15,7 +15,7 @@ use Harmozon\Core\Words\Message;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
-/** Begins sessions, closes them, and judges them by the plates they were begun with, or by later ones. */
+/** Starts and finishes sessions, and checks them against the ratings they were started with, or later ones. */
 final class SessionRecorder
 {
     /** How often a session is judged outside the lock before it is judged inside. */

@@ -12,7 +12,7 @@ use Harmozon\Core\Record\Judgement;
 use Harmozon\Core\Record\Trace;
 use Harmozon\Core\Review\RecordedSession;
 
-/** A stored session as the core reads it: judged by the plates it keeps, its curve, what was noted. */
+/** A stored session as the core reads it: checked against the ratings kept with it, its curve, its events. */
 final readonly class StoredSession
 {
     /** Fewer readings are measured again as quickly as they are remembered. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Catalogue;
 
-/** What is asked of a person who has a car and no data sheet, in this order. */
+/** The questions for a person without the car's data sheet, in this order. */
 enum CarQuestion: string
 {
     case Inlet = 'inlet';

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Chain;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Term;
 
-/** What heats or cools a cabin with somebody in it while the car charges, as people say it; what each usually takes. */
+/** Heating or cooling an occupied cabin while the car charges, as people describe it, with its usual power. */
 enum Cabin: string implements Term
 {
     case Off = 'off';

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Chain;
 use Harmozon\Core\Equipment\CopyWithChanges;
 use Harmozon\Core\Equipment\Vehicle;
 
-/** From where to where the battery is to be charged (%), or how far the car is to get. */
+/** The charge to start from and to reach (%), or the distance the car has to go. */
 final readonly class ChargeWanted
 {
     use CopyWithChanges;

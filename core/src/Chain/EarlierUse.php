@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Chain;
 
-/** What earlier use has left in cables and adapters: heat and wear. */
+/** Heat and wear that earlier use has left in cables and adapters. */
 final readonly class EarlierUse
 {
     /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Chain;
 
-/** What goes wrong at a stall, or is feared to. */
+/** What goes wrong at a stall, or might. */
 final readonly class Faults
 {
     /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Chain;
 
-/** What a driver is taken to want while nothing else is said, and where what is not usual begins when it is switched on. */
+/** What a driver is assumed to need until they say otherwise, and the first value of each option when it is switched on. */
 final class UsualNeed
 {
     public const AMBIENT_C = 20.0;

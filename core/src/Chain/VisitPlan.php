@@ -6,7 +6,7 @@ namespace Harmozon\Core\Chain;
 
 use Harmozon\Core\Equipment\NetworkSetUp;
 
-/** What a driver brings to a visit, and what comes after it. */
+/** A driver's plan for a visit: membership, time parked, next stop, networks set up, trailer. */
 final readonly class VisitPlan
 {
     /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Chain;
 
-/** How the pack's volts and the plug's volts relate in a session. */
+/** How the battery's voltage and the voltage at the plug relate in a session. */
 enum VoltageMode: string
 {
     /** The plug sees the pack's own voltage. */

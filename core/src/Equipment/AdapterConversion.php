@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Equipment;
 
-/** What goes through an adapter: which current, and between which protocols it translates. */
+/** The kind of current an adapter passes, and the protocols it translates between. */
 final readonly class AdapterConversion
 {
     /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Equipment;
 
-/** What an adapter may carry, and what it does by itself when it gets warm. */
+/** An adapter's rating, and what it does by itself when it gets warm. */
 final readonly class AdapterRating
 {
     /**

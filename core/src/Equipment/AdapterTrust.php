@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Equipment;
 
-/** Whether an adapter may be relied on. Null: nobody has looked. */
+/** An adapter's condition, certification and approval. Null: not checked. */
 final readonly class AdapterTrust
 {
     use CopyWithChanges;

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Equipment;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Term;
 
-/** How a stall's bay lies: what a trailer needs, and what is kept free. */
+/** The layout of a stall's bay: what a trailer needs, and what is kept for others. */
 enum Bay: string implements Term
 {
     case Standard = 'standard';

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Equipment;
 
-/** A value that can be had again with some of its properties changed: its constructor's parameters are its properties. */
+/** A copy of a value with some properties changed: its constructor's parameters are its properties. */
 trait CopyWithChanges
 {
     /** @param  mixed  ...$changes  by the name of the property */

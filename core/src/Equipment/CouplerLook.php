@@ -7,8 +7,8 @@ namespace Harmozon\Core\Equipment;
 use Harmozon\Core\Words\Message;
 
 /**
- * What tells one shape from another at a glance: outline, how many contacts, and whether two big ones sit below. After
- * the faces in SAE J1772, SAE J3400, IEC 62196-2/-3 and GB/T 20234.
+ * How a coupler looks at a glance: its outline, how many contacts, and whether two big ones sit below. After the
+ * faces in SAE J1772, SAE J3400, IEC 62196-2/-3 and GB/T 20234.
  */
 final readonly class CouplerLook
 {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Equipment;
 
-/** What one network needs of a driver, and what of it is done. */
+/** What one network requires before a session, and how much of it is done. */
 final readonly class NetworkSetUp
 {
     /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Equipment;
 
-/** What hangs on an outlet: its cable, an adapter of its own, an extension lead. */
+/** What is attached to an outlet: its cable, the station's own adapter, an extension lead. */
 final readonly class OutletFittings
 {
     use CopyWithChanges;

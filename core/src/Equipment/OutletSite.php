@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Equipment;
 
-/** The terms of the place an outlet stands at, and what is known of its stalls. */
+/** Access, price and address of an outlet, and what is known about its stalls. */
 final readonly class OutletSite
 {
     use CopyWithChanges;

@@ -6,7 +6,7 @@ namespace Harmozon\Core\Equipment;
 
 use Harmozon\Core\Words\Message;
 
-/** What earlier sessions found wrong at an outlet's stalls, and no good session has lifted since. */
+/** Trouble that earlier sessions had at an outlet's stalls, unless a good session followed. */
 final readonly class PastTrouble
 {
     /** @param  non-empty-list<Message>  $trouble */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Equipment;
 
-/** Whether a workshop can add languages to a car that lacks them. */
+/** Whether a workshop can add communication protocols to a car. */
 final readonly class Retrofit
 {
     /** @param  list<Signalling>  $adds */

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Equipment;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Term;
 
-/** How far a step of a network's set-up has come. */
+/** The state of one step of a network's set-up. */
 enum SetUpState: string implements Term
 {
     case Done = 'done';

@@ -8,7 +8,7 @@ use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Term;
 
-/** What a network may ask for before somebody can start a session there. */
+/** What a network may require before a driver can start a session. */
 enum SetUpStep: string implements Term
 {
     case App = 'app';

@@ -8,7 +8,7 @@ use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Term;
 
-/** The language in which vehicle and station agree on a session. */
+/** The communication protocol between vehicle and station. */
 enum Signalling: string implements Term
 {
     /** AC control pilot: SAE J1772, IEC 61851-1. */

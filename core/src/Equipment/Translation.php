@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Equipment;
 
-/** What an active adapter turns one language into. */
+/** The protocols that an active adapter translates from and to. */
 final readonly class Translation
 {
     /**

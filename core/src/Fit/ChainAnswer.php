@@ -18,7 +18,7 @@ use Harmozon\Core\Power\Peak;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** What the gates and the limits say of one chain. */
+/** The gates' and limits' answer for one chain. */
 final readonly class ChainAnswer
 {
     /**

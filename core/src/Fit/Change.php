@@ -6,7 +6,7 @@ namespace Harmozon\Core\Fit;
 
 use Harmozon\Core\Words\Message;
 
-/** One thing that could be different, and the answer the gates then give. */
+/** One change, and the answer it leads to. */
 final readonly class Change
 {
     public function __construct(public Message $message, public ChainAnswer $answer)

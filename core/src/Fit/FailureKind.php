@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Fit;
 
-/** What a gate's failure means. */
+/** How serious a gate's failure is. */
 enum FailureKind
 {
     /** It does not work. */

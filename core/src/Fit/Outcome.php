@@ -8,7 +8,7 @@ use Harmozon\Core\Power\LimitSet;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Term;
 
-/** The word for a chain. */
+/** The outcome for a chain. */
 enum Outcome: string implements Term
 {
     case Charges = 'charges';

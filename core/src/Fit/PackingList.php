@@ -6,7 +6,7 @@ namespace Harmozon\Core\Fit;
 
 use Harmozon\Core\Equipment\Adapter;
 
-/** What a journey takes along: the adapters that its best answers go through. */
+/** What to take on a tour: the adapters that its best answers go through. */
 final class PackingList
 {
     /**

@@ -10,7 +10,7 @@ use Harmozon\Core\Chain\AssumedFact;
 use Harmozon\Core\Chain\Fact;
 use Harmozon\Core\Chain\UnreadFact;
 
-/** What an answer about a new car would settle: at how many kinds of charger it decides, and at how many it narrows the power. */
+/** How much a question about a new car matters: at how many kinds of charger its answer decides, and at how many it narrows the power. */
 final readonly class QuestionWeight
 {
     /** A pair that cannot be told at all counts for more than one whose kW are only wide. */

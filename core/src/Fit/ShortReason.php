@@ -6,7 +6,7 @@ namespace Harmozon\Core\Fit;
 
 use Harmozon\Core\Words\Message;
 
-/** Why an answer is what it is, in about five words: for a row on a phone, beside the car. */
+/** The reason for an answer in about five words, for a row on a phone next to the car. */
 final class ShortReason
 {
     public static function of(ChainAnswer $answer): Message

@@ -13,7 +13,7 @@ use Harmozon\Core\Equipment\FactOrigin;
 use Harmozon\Core\Equipment\Signalling;
 use Harmozon\Core\Words\Message;
 
-/** A fact of a chain that a standard or the car's own design fixes: it counts as known, or a reading contradicts it. */
+/** A fact that a standard or the car's own design fixes. It counts as known; a reading may contradict it. */
 final readonly class StandardFact
 {
     private const DC = [Fact::StationLanguages, Fact::VehicleLanguages, Fact::InletMaxV];

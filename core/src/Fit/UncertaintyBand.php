@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Fit;
 
-/** Between what a figure lies that rests on facts nobody has read. */
+/** The range of a figure that depends on facts nobody has read. */
 final readonly class UncertaintyBand
 {
     private function __construct(public float $low, public float $high)

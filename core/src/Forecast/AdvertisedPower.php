@@ -16,7 +16,7 @@ use Harmozon\Core\Equipment\Vehicle;
 use Harmozon\Core\Power\Limits;
 use Harmozon\Core\Power\PeakFinder;
 
-/** The number on a station's sticker against what its plate gives at the volts of a pack. */
+/** A station's advertised power compared with what its rating gives at a battery's voltage. */
 final readonly class AdvertisedPower
 {
     /** Pack voltages of the strip: from a small 400 V-class pack to an 800 V-class one. */

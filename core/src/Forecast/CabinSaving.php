@@ -7,7 +7,7 @@ namespace Harmozon\Core\Forecast;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** What switching off the heating or cooling of the cabin would save. */
+/** Time saved by switching off the cabin's heating or cooling. */
 final readonly class CabinSaving
 {
     /** Less is no time that anybody notices (minutes). */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Forecast;
 
-/** When a walk passes each multiple of 5 %, its end, and one step beyond; and what every 5 % took. */
+/** When a session passes each multiple of 5 %, its end, and one step beyond; and what every 5 % took. */
 final class FivePercentMarks
 {
     private const SAME_SOC = 1e-6;

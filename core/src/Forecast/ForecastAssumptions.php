@@ -11,7 +11,7 @@ use Harmozon\Core\Power\LimitSet;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** What a forecast rests on that its driver should know: a target that follows from a distance, a pack that warms. */
+/** Assumptions of a forecast that its driver should know: a target derived from a distance, a battery that warms up. */
 final class ForecastAssumptions
 {
     /** Below this load a piece counts as cold. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Forecast;
 
-/** How a session goes, from plugging in to its end. */
+/** The course of a session, from plugging in to its end. */
 final readonly class ForecastCourse
 {
     /**

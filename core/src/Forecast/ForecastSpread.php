@@ -11,7 +11,7 @@ use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Fit\SpreadBound;
 use Harmozon\Core\Fit\UncertaintyBand;
 
-/** Between what a forecast lies that rests on facts nobody has read, and which of them matters most. */
+/** The range of a forecast that depends on unread facts, and which of them matters most. */
 final readonly class ForecastSpread
 {
     /**

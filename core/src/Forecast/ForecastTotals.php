@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Forecast;
 
-/** What a session comes to. */
+/** The totals of a session. */
 final readonly class ForecastTotals
 {
     /**

@@ -6,7 +6,7 @@ namespace Harmozon\Core\Forecast;
 
 use Harmozon\Core\Power\HeatLink;
 
-/** What a session does to a link with a duty rating. */
+/** The thermal load of a link with a boost rating over a session. */
 final readonly class HeatReport
 {
     /** @param  float|null  $fullAtMinute  minutes after plugging in at which its boost was spent, by heat or by its minutes; null when it never was */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Forecast;
 
-/** What 5 % more would take, from one state of charge on. */
+/** Time and energy for the next 5 %, from one state of charge. */
 final readonly class NextFivePercent
 {
     public const STEP_PERCENT = 5.0;

@@ -9,7 +9,7 @@ use Harmozon\Core\Fit\UncertaintyBand;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** A fact that a forecast rests on although nobody has read it, and what reading it would do. */
+/** An unread fact that a forecast depends on, and how much reading it would narrow the forecast. */
 final readonly class OpenFact
 {
     /** It is worth telling what reading a fact would do if it leaves less than this share of the spread. */

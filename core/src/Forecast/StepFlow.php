@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Forecast;
 
-/** What flows through the plug over one stretch; volts and amps are per phase for AC. */
+/** Volts, amps and power at the plug over one step; per phase for AC. */
 final readonly class StepFlow
 {
     /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Forecast;
 
-/** How warm the links and the pack are when a stretch begins. */
+/** The thermal load of the links and the battery temperature at the start of a step. */
 final readonly class StepHeat
 {
     /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Forecast;
 
-/** How a session is walked through. */
+/** Step lengths and conditions for computing a session. */
 final readonly class StepPlan
 {
     /**

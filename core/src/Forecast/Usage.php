@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Forecast;
 
-/** What a bill is made from. */
+/** Energy, minutes and idle time that a bill is computed from. */
 final readonly class Usage
 {
     /**

@@ -6,7 +6,7 @@ namespace Harmozon\Core\Json;
 
 use Harmozon\Core\Words\Message;
 
-/** What a file seems to be that is not what was asked for, so that a mistake is named and not only refused. */
+/** What kind of file this seems to be, so that a wrong file is refused by name. */
 enum FileKind: string
 {
     case Picture = 'picture';

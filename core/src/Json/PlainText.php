@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Json;
 
-/** What somebody types, without what nobody sees. */
+/** Text as typed, without invisible characters. */
 final class PlainText
 {
     /** Control characters but line ends and tabs; marks that turn the direction of what follows; a byte order mark. */

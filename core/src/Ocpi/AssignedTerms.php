@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Ocpi;
 
-/** What the words mean that a network made up, as somebody assigned them to ours. */
+/** The meaning of words that a network made up, as a person assigned them to ours. */
 final readonly class AssignedTerms
 {
     /** Assigned to nothing: what bears this word is left out. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Ocpi;
 
-/** What a file makes of an outlet or of a place. */
+/** How a file changes an outlet or a place. */
 enum ChangeKind: string
 {
     case New = 'new';

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Ocpi;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Term;
 
-/** What the status of a charging point (OCPI 2.2.1, Status) comes to for somebody who wants to charge there. */
+/** What an EVSE's status (OCPI 2.2.1, Status) means for a driver who wants to charge there. */
 enum EvseStatus: string implements Term
 {
     /** It works, or nothing is said against it. */

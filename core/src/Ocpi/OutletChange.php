@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Ocpi;
 
-/** What a file makes of one outlet. */
+/** How a file changes one outlet. */
 final readonly class OutletChange
 {
     /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Ocpi;
 
-/** What a location of a file makes of the outlets that the garage has there. */
+/** How a location in a file changes the outlets that the garage has there. */
 final class PlaceDifference
 {
     /**

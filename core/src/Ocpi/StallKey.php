@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Ocpi;
 
-/** By what a stall is known again: the network's name of the charging point and of its connector. */
+/** How a stall is recognised: the network's ids of its EVSE and its connector. */
 final class StallKey
 {
     /** @param  array<mixed>  $stall */

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Power;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Term;
 
-/** What holds the power where it is. The order is the order of precedence between equal limits. */
+/** What limits the power. The order of the cases is the order of precedence between equal limits. */
 enum BindingCode: string implements Term
 {
     case VehicleCurve = 'vehicle_curve';

@@ -6,7 +6,7 @@ namespace Harmozon\Core\Power;
 
 use Harmozon\Core\Chain\PackOnArrival;
 
-/** What is left of the charge curve in a cold pack: 1 from 25 °C, 0.35 at 0 °C, 0.15 at −15 °C and below, straight in between. */
+/** The share of the charge curve left in a cold battery: 1 from 25 °C, 0.35 at 0 °C, 0.15 at −15 °C and below, straight in between. */
 final class ColdFactor
 {
     private const FREEZING_C = 0.0;

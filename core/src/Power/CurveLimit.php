@@ -6,7 +6,7 @@ namespace Harmozon\Core\Power;
 
 use Harmozon\Core\Equipment\Curve;
 
-/** A link that allows so many kW at each state of charge. */
+/** A link that limits the power by state of charge (kW). */
 final readonly class CurveLimit
 {
     /**

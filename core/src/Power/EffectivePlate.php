@@ -10,8 +10,8 @@ use Harmozon\Core\Equipment\Cable;
 use Harmozon\Core\Equipment\Plate;
 
 /**
- * A link's plate as it holds now, for a forecast and for the check of a session alike: a cooled cable whose coolant has
- * failed falls to its dry rating, and wear takes its share of uncooled cables and of adapters.
+ * A link's rating as it holds now, for forecasts and checks alike: a cooled cable whose coolant has failed falls to its
+ * dry rating, and wear lowers uncooled cables and adapters.
  */
 final readonly class EffectivePlate
 {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Record;
 
-/** A reading with what follows from it. Null is neither read nor does it follow. */
+/** A reading with the values derived from it. Null: neither read nor derivable. */
 final readonly class CompletedReading
 {
     public function __construct(

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Record;
 
-/** The energy that readings add up to, and the charge they begin and end with. */
+/** The energy from the readings, and the charge at their start and end. */
 final readonly class EnergyRead
 {
     /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Record;
 
-/** An interval without readings that is too long to look across. */
+/** A period without readings that is too long to bridge. */
 final readonly class Gap
 {
     /** Readings further apart than this leave a gap (s). */

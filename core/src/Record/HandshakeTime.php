@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Record;
 
-/** How long car and station took to agree. */
+/** Time from plugging in to first power. */
 final class HandshakeTime
 {
     /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Record;
 
-/** What is odd about the readings. */
+/** Gaps and flags of the readings. */
 final readonly class Irregularities
 {
     /**

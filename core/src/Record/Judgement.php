@@ -7,7 +7,7 @@ namespace Harmozon\Core\Record;
 use Harmozon\Core\Equipment\Quantity;
 use Harmozon\Core\Words\Message;
 
-/** What a session's readings say about the pieces it went through. */
+/** The result of checking a session's readings against the ratings of its chain. */
 final readonly class Judgement
 {
     /**

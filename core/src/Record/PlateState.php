@@ -7,7 +7,7 @@ namespace Harmozon\Core\Record;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Term;
 
-/** How a peak stands to its limit. */
+/** A peak compared with its limit. */
 enum PlateState: string implements Term
 {
     case Within = 'within';

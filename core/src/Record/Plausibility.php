@@ -8,7 +8,7 @@ use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Unit;
 
-/** Looks at each reading beside those before it, and flags what cannot be right. */
+/** Compares each reading with those before it, and flags what can't be right. */
 final class Plausibility
 {
     /** How far V × A may stand from kW (share of the kW). */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Record;
 
-/** How much of an adapter's plate a session has shown to hold, as shares. Null is not shown. */
+/** The share of an adapter's rating that a session has proven. Null: not proven. */
 final readonly class Proven
 {
     public function __construct(public string $adapterId, public ?float $ofContinuous, public ?float $ofBoost)

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Record;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Term;
 
-/** Where a value comes from, best first. */
+/** The source of a value, best first. */
 enum Provenance: string implements Term
 {
     /** Read off an instrument. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Record;
 
-/** How many readings there are, and how far apart. */
+/** The number of readings and their spacing. */
 final readonly class ReadingCount
 {
     /**

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Record;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Term;
 
-/** What a temperature means for a surface that is touched. */
+/** Whether a temperature is too hot for a surface that is touched. */
 enum TemperatureState: string implements Term
 {
     case Within = 'within';

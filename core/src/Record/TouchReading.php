@@ -8,8 +8,8 @@ use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
 
 /**
- * What a hand tells where no thermometer is there: cool, warm or hot, from outside, never on metal. It is kept as that, proves
- * nothing, and is never turned into degrees.
+ * A temperature felt by hand where there is no thermometer: cool, warm or hot, outside, never on metal. It proves nothing
+ * and is never turned into degrees.
  */
 final class TouchReading
 {

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Record;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Term;
 
-/** The word for a session. */
+/** The verdict of a session. */
 enum Verdict: string implements Term
 {
     case Passed = 'passed';

@@ -10,7 +10,7 @@ use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
 
-/** Turns a plate check into a verdict, and tells what decided it. */
+/** Derives the verdict from the ratings check, with the reason. */
 final readonly class VerdictRule
 {
     /** With fewer readings nothing can be said. */

@@ -8,7 +8,7 @@ use Harmozon\Core\Power\BindingCode;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Term;
 
-/** What may hold a session back. The names are part of the files' contract: the limits of a chain, and what else there is. */
+/** What can limit a session: the limits of a chain, and other causes. The names are part of the files' contract. */
 enum Cause: string implements Term
 {
     case Handshake = 'handshake';

@@ -10,7 +10,7 @@ use Harmozon\Core\Power\LimitSet;
 use Harmozon\Core\Record\Event;
 use Harmozon\Core\Record\EventCode;
 
-/** What there is to tell the cause of one segment from: itself, what came before and after, the reference, and what was noted. */
+/** The evidence for the cause of one segment: itself, its neighbours, the reference, and what was noted. */
 final readonly class CauseEvidence
 {
     /**

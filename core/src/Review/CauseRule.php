@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Review;
 
-/** One way to be held back, and how it is recognised. */
+/** One cause that can limit a session, and how it is recognised. */
 interface CauseRule
 {
     /** Null where it is not that. */

@@ -6,7 +6,7 @@ namespace Harmozon\Core\Review;
 
 use Harmozon\Core\Words\Message;
 
-/** Something beside the piece in question that was different too. */
+/** Another difference between two sessions, apart from the piece in question. */
 final readonly class Confounder
 {
     /**

@@ -13,7 +13,7 @@ use Harmozon\Core\Record\Provenance;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** Looks for what was different between two sessions beside the piece in question. */
+/** Finds what else was different between two sessions, apart from the piece in question. */
 final class Confounders
 {
     /** Starts further apart than this (percent), or ambients (K). */

@@ -26,7 +26,7 @@ use Harmozon\Core\Review\Causes\Unexplained;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** What held a session back, segment by segment, against the forecast of its own chain. */
+/** What limited a session, segment by segment, compared with the forecast for its own chain. */
 final readonly class Diagnosis
 {
     /** Without current for longer than this after plugging in, the handshake held it back (s). */

@@ -9,7 +9,7 @@ use Harmozon\Core\Power\HeatLink;
 use Harmozon\Core\Power\HeatState;
 use Harmozon\Core\Words\Message;
 
-/** The amps of a session beside what a piece with a duty rating allowed at every moment, and the heat it had spent. */
+/** A session's current next to what a piece with a boost rating allowed at every moment, and its thermal load. */
 final readonly class DutyStrip
 {
     /** As many points as a strip on a screen can show apart. */

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Review;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** What a segment was found to be held back by. */
+/** The cause found for a segment. */
 final readonly class Finding
 {
     public Message $tryNext;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Review;
 
-/** How good the forecast of a session was, over the charge that was recorded. */
+/** How accurate a session's forecast was, over the charge that was recorded. */
 final readonly class Grade
 {
     /** With less charge between the first and the last reading nothing is graded (percent). */

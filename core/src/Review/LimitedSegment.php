@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Review;
 
-/** One segment of a session, and what held it back there. */
+/** One segment of a session, and what limited it. */
 final readonly class LimitedSegment
 {
     /** What wear and air leave of a figure is that figure, told as one (share). */

@@ -6,7 +6,7 @@ namespace Harmozon\Core\Review;
 
 use Harmozon\Core\Words\Message;
 
-/** What a line of the log says of a session: what it came to, what limited it, and what it proved of an adapter. */
+/** A session's line in the log: its result, what limited it, and what it proved about an adapter. */
 final class LogWords
 {
     /** @return list<Message> the most important first; a chain that was advised against is marked before the rest */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Review;
 
-/** What a segment lacked against its reference, and against the car alone: never less than nothing. */
+/** Energy and time lost in a segment, compared with its reference and with the car alone: never negative. */
 final readonly class Loss
 {
     /** Expected power below this would make minutes without end (kW). */

@@ -6,7 +6,7 @@ namespace Harmozon\Core\Review;
 
 use Harmozon\Core\Power\ColdFactor;
 
-/** The temperature of a cold battery as its power tells it: a line through what each reading says, since it warms evenly. */
+/** A cold battery's temperature, estimated from its power: a line through the readings, since it warms evenly. */
 final readonly class PackEstimate
 {
     /** Near the ends of the factor a reading tells no temperature. */

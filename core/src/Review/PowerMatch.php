@@ -6,7 +6,7 @@ namespace Harmozon\Core\Review;
 
 use Harmozon\Core\Words\Message;
 
-/** How a power that was read stands to the one that was forecast. */
+/** How a power reading compares with the forecast. */
 enum PowerMatch: string
 {
     /** Below this share of the forecast a stall is worth leaving. */

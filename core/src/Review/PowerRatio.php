@@ -7,7 +7,7 @@ namespace Harmozon\Core\Review;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
-/** How the power of one session stands to that of another over the same charge, with the interval that it lies in. */
+/** The ratio of two sessions' power over the same charge, with its confidence interval. */
 final readonly class PowerRatio
 {
     /** The interval is drawn from so many samples, of blocks of so many percent of charge, and holds this share of them. */

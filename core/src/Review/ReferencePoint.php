@@ -6,7 +6,7 @@ namespace Harmozon\Core\Review;
 
 use Harmozon\Core\Record\Moment;
 
-/** A moment of a session beside its reference: until when it stands, at what charge, and what was to be expected there. */
+/** A moment of a session next to its reference: how long it lasts, its charge, and the expected power. */
 final readonly class ReferencePoint
 {
     /** Expected power below this makes no ratio (kW). */

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Review;
 use Harmozon\Core\Record\Course;
 use Harmozon\Core\Record\Moment;
 
-/** A session's moments beside their reference. */
+/** A session's moments next to their reference. */
 final readonly class ReferencePoints
 {
     /** So long after the first current, and after any later start, the power ramps up (s). */

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Review;
 use Harmozon\Core\Forecast\Forecast;
 use Harmozon\Core\Words\Message;
 
-/** When a driver who is doing something else wants to be called back, as far as the forecast knows. */
+/** When to call a driver back who is doing something else, as far as the forecast knows. */
 final class Reminders
 {
     /** Temperatures are taken at the start and after so long (s). */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Review;
 
-/** A part of a session in which nothing changed its level. */
+/** A part of a session at one level. */
 final readonly class Segment
 {
     /** Amps and kW are level when they stay so for so long (s). */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Review;
 
-/** Cuts a session where its power, its amps, or its share of the expected power change their level. */
+/** Splits a session where its power, current or share of the expected power changes level. */
 final class Segmentation
 {
     /** A change by this share of the level is one, when it lasts for so many readings and so long (s). */

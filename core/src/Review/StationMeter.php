@@ -11,7 +11,7 @@ use Harmozon\Core\Forecast\Usage;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** What the place counted and asked for, beside what the readings and its tariff say. */
+/** The station's metered energy and price, compared with the readings and the tariff. */
 final readonly class StationMeter
 {
     /** A station's meter stands before losses that a car's screen does not see: up to this share is as it should be. */

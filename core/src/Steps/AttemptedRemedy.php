@@ -6,7 +6,7 @@ namespace Harmozon\Core\Steps;
 
 use Harmozon\Core\Words\Message;
 
-/** What was tried when nothing started: kept with the failed start as `another_stall` or `another_stall: B2`. */
+/** A remedy that was tried when nothing started, kept with the failed start as `another_stall` or `another_stall: B2`. */
 final class AttemptedRemedy
 {
     /** In words, what somebody wrote beside it as it is; null where no rung of ours was tried. */

@@ -11,7 +11,7 @@ use Harmozon\Core\Fit\CautionPlace;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** Joining the pieces of a chain, and parting them in the reverse order. */
+/** Connecting the pieces of a chain, and disconnecting them in the reverse order. */
 final readonly class ConnectingSteps
 {
     private ?Adapter $adapter;

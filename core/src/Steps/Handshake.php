@@ -6,7 +6,7 @@ namespace Harmozon\Core\Steps;
 
 use Harmozon\Core\Words\Message;
 
-/** What it means when no current flows yet, so long after plugging in. */
+/** What it means when no current flows yet, by the time since plugging in. */
 final class Handshake
 {
     /** @return array<int, Message> by the second from which each holds; first power is expected before the last of them */

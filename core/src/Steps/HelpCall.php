@@ -8,7 +8,7 @@ use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
 
-/** Whom to call when nothing else helps, and what to read out: where one stands, and at which stall. */
+/** Whom to call when nothing else helps, and what to say: the place and the stall. */
 final class HelpCall
 {
     /** @param  string|null  $stall  label of the stall where the driver stands; null when not known */

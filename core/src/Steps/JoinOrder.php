@@ -9,7 +9,7 @@ use Harmozon\Core\Equipment\AttachOrder;
 use Harmozon\Core\Equipment\CouplerFamily;
 use Harmozon\Core\Equipment\CurrentKind;
 
-/** In which order the pieces of a chain are joined; they are parted in the reverse one. */
+/** The order in which the pieces of a chain are connected; they are disconnected in the reverse order. */
 enum JoinOrder
 {
     /** The station's own cable into the car. */

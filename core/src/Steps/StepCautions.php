@@ -11,7 +11,7 @@ use Harmozon\Core\Fit\GateName;
 use Harmozon\Core\Fit\GateResult;
 use Harmozon\Core\Words\Message;
 
-/** The cautions of an answer, and what is to be checked first, by the place where they matter. */
+/** An answer's cautions and first checks, by the step where they matter. */
 final readonly class StepCautions
 {
     /** @param  array<string, list<Message>>  $byPlace  by the name of a CautionPlace */

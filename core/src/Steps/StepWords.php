@@ -6,7 +6,7 @@ namespace Harmozon\Core\Steps;
 
 use Harmozon\Core\Words\Message;
 
-/** What to do to join and part two pieces, and what to see or hear when it worked. */
+/** How to connect and disconnect two pieces, and what to see or hear when it worked. */
 final readonly class StepWords
 {
     /** @param  string  $adapter  its name; nothing where the chain has none */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Words;
 
-/** Several things in a row inside a message; each language joins them in its own way. */
+/** A list inside a message; each language joins it in its own way. */
 final readonly class Listing
 {
     /** @param  list<Message|Amount|string>  $items */

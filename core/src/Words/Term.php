@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Words;
 
-/** One of a closed set of things that have names: outcomes, verdicts, languages, corners. */
+/** A member of a closed set with a name: outcomes, verdicts, protocols, port corners. */
 interface Term extends \BackedEnum
 {
     /** Its name, as it stands inside a sentence. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Words;
 
-/** Something is not in the state in which this could be done to it: a session that has not ended, a file that is still arriving. */
+/** An action isn't possible in the current state: the session hasn't ended, or the file is still arriving. */
 final class WrongState extends Refusal
 {
     /** @param  string  $thing  what it is the state of, as answers name it (`session`) */

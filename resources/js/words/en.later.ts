@@ -670,7 +670,7 @@ export const later = {
   'photos.sending': 'Saving…',
   'photos.of': 'Photograph {n} of {name}',
   'photos.nth': 'photograph {n}',
-  'photos.removed': 'A photograph of {name} deleted.',
+  'photos.removed': 'Photograph of {name} deleted.',
   // Tours.
   'tours.title': 'Tours',
   'tours.lead': 'Places in travel order, and the cars that go. The board and the ranking follow the tour you choose.',

@@ -334,7 +334,7 @@ export const en = {
   'why.kind': 'This is a kind of charger. To connect at one, first add its place in the {kit}.',
   'why.contradictions': 'Contradicts a standard',
   'why.by_standard': 'Known without reading',
-  'why.rests_on': 'The kW depend on',
+  'why.rests_on': 'The power depends on',
   'why.assumed': '{fact}: {origin}',
   'why.read_at': 'Read it: {where}',
   'why.before': 'Before you connect',

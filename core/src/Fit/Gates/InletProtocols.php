@@ -7,7 +7,7 @@ namespace Harmozon\Core\Fit\Gates;
 use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Equipment\Signalling;
 
-/** Which languages come through to the inlet, after any translation on the way. */
+/** The protocols that reach the inlet, after any translation on the way. */
 final readonly class InletProtocols
 {
     /**

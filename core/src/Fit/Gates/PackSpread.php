@@ -10,7 +10,7 @@ use Harmozon\Core\Chain\VoltagePlan;
 use Harmozon\Core\Chain\VoltagePlanner;
 use Harmozon\Core\Fit\Situation;
 
-/** A battery whose volts nobody has read: whether the whole of its class fits the station, a part of it, or none. */
+/** A battery of unknown voltage: whether all of its class fits the station, some of it, or none. */
 final readonly class PackSpread
 {
     /**

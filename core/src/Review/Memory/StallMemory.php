@@ -8,7 +8,7 @@ use Harmozon\Core\Equipment\PastTrouble;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** What the sessions at a stall say of it. */
+/** What sessions at a stall show about it. */
 final readonly class StallMemory
 {
     /** Failed starts are remembered for so long: 90 days. */

@@ -13,7 +13,7 @@ use Harmozon\Core\Review\RecordedSession;
 use Harmozon\Core\Review\ReferencePoint;
 use Harmozon\Core\Steps\RungCode;
 
-/** What one session says of a stall it was at: a session that changes its stall visits each of them. */
+/** What one session shows about a stall. A session that changes stalls visits each of them. */
 final readonly class Visit
 {
     /**

@@ -6,7 +6,7 @@ namespace Harmozon\Core\Review\Trust;
 
 use Harmozon\Core\Review\Median;
 
-/** How a figure changes from one session to the next: Theil and Sen's slope, with the interval of Kendall's method. */
+/** A figure's trend from session to session: Theil-Sen slope with Kendall's confidence interval. */
 final readonly class Slope
 {
     /** Below so many nothing is told. */

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Review\Trust;
 use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Review\Median;
 
-/** What all the sessions of an adapter say of it. */
+/** What all sessions with an adapter show about it. */
 final readonly class Trust
 {
     /** Slopes are told over so many sessions. */

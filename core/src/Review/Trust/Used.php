@@ -10,7 +10,7 @@ use Harmozon\Core\Record\Point;
 use Harmozon\Core\Record\Verdict;
 use Harmozon\Core\Review\RecordedSession;
 
-/** What one session says of one adapter in its chain. */
+/** What one session shows about one adapter in its chain. */
 final readonly class Used
 {
     /**
