@@ -32,19 +32,7 @@ final readonly class LocationsReader
     /** @throws FieldError when the document is no list of Locations */
     public function read(string $json, AssignedTerms $assigned = new AssignedTerms, ?TariffsFile $tariffs = null): LocationsFile
     {
-        try {
-            $document = json_decode($json, true, Node::DEEPEST_JSON, JSON_THROW_ON_ERROR);
-        } catch (\JsonException $e) {
-            throw FieldError::at('locations', FileKind::unlike($json, FileKind::Locations) ?? Message::of('field.not_json', why: lcfirst($e->getMessage())));
-        }
-        $list = is_array($document) && ! array_is_list($document) ? ($document['data'] ?? $document['locations'] ?? null) : $document;
-        if (! is_array($list) || ! array_is_list($list) || $list === []) {
-            throw FieldError::at('locations', FileKind::unlike($json, FileKind::Locations) ?? Message::of('field.locations'));
-        }
-        $unlike = is_array($list[0]) && ! isset($list[0]['evses']) ? FileKind::unlike($json, FileKind::Locations) : null;
-        if ($unlike !== null) {
-            throw FieldError::at('locations', $unlike);
-        }
+        $list = OcpiDocument::list($json, 'locations', FileKind::Locations, 'evses', Message::of('field.locations'));
         $list = Node::of(['locations' => $list])->list('locations', self::MOST_LOCATIONS);
         [$connectors, $prices] = [new ConnectorReader($assigned), new ConnectorPrices($tariffs)];
         $places = [];

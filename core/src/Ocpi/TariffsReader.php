@@ -44,15 +44,7 @@ final class TariffsReader
     /** @throws FieldError when the document is no list of Tariffs, or a price in it can't be one */
     public static function read(string $json, \DateTimeImmutable $now): TariffsFile
     {
-        try {
-            $document = json_decode($json, true, Node::DEEPEST_JSON, JSON_THROW_ON_ERROR);
-        } catch (\JsonException $e) {
-            throw FieldError::at('tariffs', FileKind::unlike($json, FileKind::Tariffs) ?? Message::of('field.not_json', why: lcfirst($e->getMessage())));
-        }
-        $list = is_array($document) && ! array_is_list($document) ? ($document['data'] ?? $document['tariffs'] ?? null) : $document;
-        if (! is_array($list) || ! array_is_list($list) || $list === [] || ! is_array($list[0]) || ! isset($list[0]['elements'])) {
-            throw FieldError::at('tariffs', FileKind::unlike($json, FileKind::Tariffs) ?? Message::of('field.tariffs'));
-        }
+        $list = OcpiDocument::list($json, 'tariffs', FileKind::Tariffs, 'elements', Message::of('field.tariffs'));
         $reader = new self($now);
         $prices = [];
         foreach (Node::of(['tariffs' => $list])->list('tariffs', self::MOST_TARIFFS) as $i => $tariff) {
