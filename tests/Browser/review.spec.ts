@@ -55,7 +55,7 @@ test('with against without: picked in the log, kept as a baseline, taken away an
     .last()
     .check();
   const pair = page.getByRole('region', { name: 'Two sessions compared' });
-  await expect(pair).toContainText(/of the power \(0\.\d\d to \d\.\d\d\)/);
+  await expect(pair).toContainText(/\d+ % of the power( \(\d+–\d+ %\))? between/);
   await expect(pair).toContainText('At Ostler, second generation, the other session at Fernway 350.');
   await pair.getByRole('button', { name: 'Keep as baseline and open the report' }).click();
 

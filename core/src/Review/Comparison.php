@@ -63,7 +63,7 @@ final readonly class Comparison
      */
     private static function sentence(Difference $answer, int $percent, array $span, PowerRatio $ratio, float $minutes, array $confounders): Message
     {
-        $power = Message::of('compare.power', ratio: Amount::share($ratio->value), low: Amount::share($ratio->low), high: Amount::share($ratio->high), from: Amount::percent($span[0]), to: Amount::percent($span[1]));
+        $power = self::power($ratio, $span);
         $isFast = $answer === Difference::Faster;
         if ($answer === Difference::NoDifference) {
             return Message::of('compare.no_difference', power: $power);
@@ -73,7 +73,7 @@ final readonly class Comparison
                 ? Message::of('compare.too_little', percent: Amount::percent($percent), needed: Amount::percent(self::LEAST_PERCENT))
                 : Message::of('compare.cannot_tell', power: $power);
         }
-        $others = Listing::comma(array_map(static fn (Confounder $c): Message => $c->name, $confounders));
+        $others = Listing::and(array_map(static fn (Confounder $c): Message => $c->name, $confounders));
         $many = count($confounders) >= self::MANY;
         $told = Amount::minutes(abs($minutes));
 
@@ -83,6 +83,21 @@ final readonly class Comparison
             $many => Message::of('compare.slower_but', power: $power, minutes: $told, others: $others),
             default => Message::of('compare.slower', power: $power, minutes: $told),
         };
+    }
+
+    /**
+     * The ratio with its interval, where that is more than one figure.
+     *
+     * @param  array{float, float}  $span
+     */
+    private static function power(PowerRatio $ratio, array $span): Message
+    {
+        [$from, $to] = [Amount::percent($span[0]), Amount::percent($span[1])];
+        $low = Amount::asGiven(round(100 * $ratio->low));
+
+        return $low->value === round(100 * $ratio->high)
+            ? Message::of('compare.power_exact', ratio: Amount::ofHundred($ratio->value), from: $from, to: $to)
+            : Message::of('compare.power', ratio: Amount::ofHundred($ratio->value), low: $low, high: Amount::ofHundred($ratio->high), from: $from, to: $to);
     }
 
     /** @return array<string, array{float|null, float|null}> */

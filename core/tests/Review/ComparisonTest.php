@@ -31,7 +31,7 @@ final class ComparisonTest extends TestCase
         self::assertEqualsWithDelta(0.9, $comparison->ratio?->value, 0.002);
         self::assertEqualsWithDelta(60 * 60 * 0.5 / 0.95 * (1 / 90 - 1 / 100), $comparison->minutesDifference, 0.05);
         self::assertSame([], $comparison->confounders);
-        self::assertSame('Slower by 2.1 min: 0.90 of the power (0.90 to 0.90) between 10 % and 60 % charge.', Say::it($comparison->sentence));
+        self::assertSame('Slower by 2.1 min: 90 % of the power between 10 % and 60 % charge.', Say::it($comparison->sentence));
     }
 
     /** @return iterable<string, array{float, string}> */
@@ -130,7 +130,7 @@ final class ComparisonTest extends TestCase
     {
         $comparison = Comparison::of(self::session(90.0, changes: ['conditions.ambient_c' => 40, 'outlet.id' => 'other']), self::session(100.0));
 
-        self::assertSame('Slower by 2.1 min: 0.90 of the power (0.90 to 0.90) between 10 % and 60 % charge. But the ambient temperature, the station differed too.', Say::it($comparison->sentence));
+        self::assertSame('Slower by 2.1 min: 90 % of the power between 10 % and 60 % charge. But the ambient temperature and the station differed too.', Say::it($comparison->sentence));
         self::assertStringNotContainsString('differed too', Say::it(Comparison::of(self::session(90.0, changes: ['outlet.id' => 'other']), self::session(100.0))->sentence));
     }
 

@@ -278,7 +278,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Who belongs to the garage; addresses and invitations are told to keepers */
+        /** Who belongs to the garage; addresses and invitations are shown to owners only */
         get: operations["people"];
         put?: never;
         post?: never;
@@ -483,7 +483,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** What was put aside in the last days and can be brought back, the newest first, no more than 500 */
+        /** What was deleted in the last days and can be restored, the newest first, no more than 500 */
         get: operations["putAside"];
         put?: never;
         post?: never;
@@ -853,7 +853,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Back to the plates before it was judged anew */
+        /** Back to the ratings before it was re-checked */
         post: operations["judgeAsBefore"];
         delete?: never;
         options?: never;
@@ -1139,7 +1139,7 @@ export interface paths {
         /** Say how a readings file is to be read, and how long after plugging in it begins */
         put: operations["tellImport"];
         post?: never;
-        /** The file goes, and every reading that came of it */
+        /** Remove the file and every reading taken from it */
         delete: operations["takeBackImport"];
         options?: never;
         head?: never;
@@ -1419,7 +1419,7 @@ export interface paths {
         /** The photographs of a piece, the oldest first */
         get: operations["photos"];
         put?: never;
-        /** Keep a photograph (JPEG, PNG or WebP, 10 MiB at the most) with a piece; it is drawn anew without what a camera wrote into it */
+        /** Keep a photograph (JPEG, PNG or WebP, 10 MiB at the most) with a piece; it is stored without the camera's metadata */
         post: operations["keepPhoto"];
         delete?: never;
         options?: never;
@@ -3075,7 +3075,7 @@ export interface components {
                     c: number;
                 }[];
             }[];
-            /** @description The forecast that it is held against */
+            /** @description The forecast it is compared with */
             expected: {
                 t_s: number;
                 soc: number;
@@ -3198,7 +3198,7 @@ export interface components {
                 name: string | null;
                 readings: number;
             }[];
-            /** @description Sessions that it is held against */
+            /** @description Sessions it is compared with */
             baselines: components["schemas"]["Baseline"][];
             /** @description By which plates it was judged */
             plates: {
@@ -3388,7 +3388,7 @@ export interface components {
                 };
             };
         };
-        /** @description There is a newer version or the piece was put aside; nothing was written */
+        /** @description There is a newer version or the piece was deleted; nothing was written */
         OutOfDate: {
             headers: {
                 [name: string]: unknown;
@@ -4039,7 +4039,7 @@ export interface operations {
             };
         };
         responses: {
-            /** @description What came of it */
+            /** @description The result */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -4238,7 +4238,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description What was put aside */
+            /** @description Deleted records */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -4599,7 +4599,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description Put aside */
+            /** @description Deleted */
             204: {
                 headers: {
                     [name: string]: unknown;
@@ -5906,7 +5906,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description Put aside */
+            /** @description Deleted */
             204: {
                 headers: {
                     [name: string]: unknown;
@@ -6033,7 +6033,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description Put aside */
+            /** @description Deleted */
             204: {
                 headers: {
                     [name: string]: unknown;

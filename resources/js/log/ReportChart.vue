@@ -56,6 +56,11 @@ const duty = computed(() => {
   const adapters = props.report.session.adapters.map((a) => a.id);
   return props.report.review.duty.find((d) => adapters.includes(d.link)) ?? props.report.review.duty[0] ?? null;
 });
+const reached = computed(
+  () =>
+    props.report.judgement.plate_check.find((r) => r.link === duty.value?.link && r.theta_max !== null)?.theta_max ??
+    null,
+);
 const panels = computed(() => {
   const power = { top: EDGE.top, floor: EDGE.top + 190 };
   const strip = { top: power.floor + 34, floor: power.floor + 34 + (duty.value ? 74 : -34) };
@@ -192,6 +197,7 @@ const events = computed(() =>
       <ReportDuty
         v-if="duty"
         :duty="duty"
+        :reached="reached"
         :strip="panels.strip"
         :heat="panels.heat"
         :at="at"

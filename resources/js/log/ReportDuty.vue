@@ -13,6 +13,8 @@ type Point = Duty['points'][number];
 /** The amps through a piece against what its plate allows at every moment, and the heat it has spent as a filling bar. */
 const props = defineProps<{
   duty: Duty;
+  /** The highest thermal load, as the ratings check has it: the points of a curve are means. */
+  reached: number | null;
   strip: Panel;
   heat: Panel;
   at: (seconds: number) => number;
@@ -89,7 +91,7 @@ const hottest = computed(() =>
     />
     <template v-if="hottest">
       <text class="note" :x="width - EDGE.right" :y="heat.floor + 14" text-anchor="end">
-        {{ say('report.heat_reached', { theta: percent(hottest.theta) }) }}
+        {{ say('report.heat_reached', { theta: percent(reached ?? hottest.theta) }) }}
       </text>
     </template>
   </g>
