@@ -24,7 +24,7 @@ use Harmozon\Core\Power\BindingCode;
 use Harmozon\Core\Words\Voice;
 
 /**
- * Writes forecasts with the field names of the contract. Energies are told to the watt-hour; amounts are computed before
+ * Writes forecasts with the field names of the contract. Energies are rounded to the watt-hour; amounts are computed before
  * that rounding.
  */
 final readonly class ForecastWriter

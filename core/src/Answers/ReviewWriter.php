@@ -109,24 +109,24 @@ final readonly class ReviewWriter
     }
 
     /** @return array<string, mixed> */
-    private function heldBack(LimitedSegment $held): array
+    private function heldBack(LimitedSegment $limited): array
     {
         return [
-            'cause' => $held->finding->cause->value,
-            'words' => $this->voice->begin($held->finding->cause->message()),
-            'link' => $held->finding->linkId,
-            'of_car' => $held->finding->cause->isCars(),
-            'confidence' => $held->finding->confidence->value,
-            'confidence_words' => $this->voice->say($held->finding->confidence->message()),
-            'from_s' => round($held->fromS, 1),
-            'to_s' => round($held->toS, 1),
-            'level_kw' => FitWriter::rounded($held->levelKw),
-            'lost_kwh' => FitWriter::rounded($held->loss->kwh, 3),
-            'lost_minutes' => FitWriter::rounded($held->loss->minutes),
-            'behind_car_kwh' => FitWriter::rounded($held->loss->behindCarKwh, 3),
-            'behind_car_minutes' => FitWriter::rounded($held->loss->behindCarMinutes),
-            'evidence' => $this->voice->say($held->finding->evidence),
-            'try_next' => $this->voice->say($held->finding->tryNext),
+            'cause' => $limited->finding->cause->value,
+            'words' => $this->voice->begin($limited->finding->cause->message()),
+            'link' => $limited->finding->linkId,
+            'of_car' => $limited->finding->cause->isCars(),
+            'confidence' => $limited->finding->confidence->value,
+            'confidence_words' => $this->voice->say($limited->finding->confidence->message()),
+            'from_s' => round($limited->fromS, 1),
+            'to_s' => round($limited->toS, 1),
+            'level_kw' => FitWriter::rounded($limited->levelKw),
+            'lost_kwh' => FitWriter::rounded($limited->loss->kwh, 3),
+            'lost_minutes' => FitWriter::rounded($limited->loss->minutes),
+            'behind_car_kwh' => FitWriter::rounded($limited->loss->behindCarKwh, 3),
+            'behind_car_minutes' => FitWriter::rounded($limited->loss->behindCarMinutes),
+            'evidence' => $this->voice->say($limited->finding->evidence),
+            'try_next' => $this->voice->say($limited->finding->tryNext),
         ];
     }
 

@@ -19,7 +19,7 @@ final readonly class Script
      * @param  int  $seed  the same seed gives the same readings
      * @param  int  $everyS  seconds between two readings
      * @param  list<string>  $reads  of soc, v, a, kw, adapter, handle, inlet, ambient
-     * @param  float  $longestMinutes  the driver leaves after so long
+     * @param  float  $longestMinutes  when the driver leaves
      * @param  bool  $ignoresHeat  the car keeps drawing boost amps whatever the adapter's load
      * @param  bool  $failsToStart  the handshake never ends
      */

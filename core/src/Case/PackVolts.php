@@ -11,7 +11,7 @@ use Harmozon\Core\Equipment\Curve;
 use Harmozon\Core\Equipment\Origin;
 
 /**
- * A battery's voltage is told as one figure: its nominal voltage, or the name of its class. The voltage over charge is then that
+ * A battery's voltage is entered as one figure: its nominal voltage, or the name of its class. The voltage over charge is then that
  * of the class, scaled to the nominal voltage; the figure was read, the curve is typical, with the spread of its class.
  */
 final readonly class PackVolts

@@ -59,7 +59,7 @@ final readonly class Curve
         return $this->value[$last];
     }
 
-    /** The same, so much higher everywhere. */
+    /** The same curve, shifted up. */
     public function plus(float $more): self
     {
         return $more === 0.0 ? $this : new self($this->soc, array_map(static fn (float $v): float => $v + $more, $this->value));

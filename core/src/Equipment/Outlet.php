@@ -62,7 +62,7 @@ final readonly class Outlet
         return $this->site->stalls !== [] && count($this->faultyStalls()) === count($this->site->stalls);
     }
 
-    /** @return list<Stall> whose bay lies so, those that something is known against among them */
+    /** @return list<Stall> with this kind of bay, faulty ones too */
     public function stallsOf(Bay $bay): array
     {
         return array_values(array_filter($this->site->stalls, static fn (Stall $s): bool => $s->bay === $bay));

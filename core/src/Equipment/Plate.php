@@ -9,7 +9,7 @@ use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Unit;
 
 /**
- * What is stamped on a piece: rated volts, continuous amps, optionally boost amps for so many minutes, kW, and the
+ * What is stamped on a piece: rated volts, continuous amps, optionally boost amps for some minutes, kW, and the
  * temperatures the amps hold for. Null is a figure that nobody has read yet.
  */
 final readonly class Plate

@@ -6,7 +6,7 @@ namespace Harmozon\Core\Equipment;
 
 use Harmozon\Core\Words\Message;
 
-/** One of several stalls with the same plate, told apart beside the car by what is painted on it. */
+/** One of several stalls with the same rating, told apart by the label painted on it. */
 final readonly class Stall
 {
     /**
@@ -16,7 +16,7 @@ final readonly class Stall
      * @param  string|null  $uid  how its network's file names the charging point
      * @param  string|null  $connector  and its connector
      * @param  string|null  $cabinet  what stands on the cabinet that feeds it: stalls of one cabinet share its power; null when not known
-     * @param  Bay|null  $bay  how its bay lies; null when not known
+     * @param  Bay|null  $bay  its layout; null when not known
      */
     public function __construct(
         public string $label,

@@ -16,12 +16,12 @@ final readonly class Translation
     }
 
     /**
-     * @param  list<Signalling>  $spoken  by the station's side
+     * @param  list<Signalling>  $protocols  by the station's side
      * @return list<Signalling> heard on the vehicle's side
      */
-    public function apply(array $spoken): array
+    public function apply(array $protocols): array
     {
-        foreach ($spoken as $language) {
+        foreach ($protocols as $language) {
             if (in_array($language, $this->from, true)) {
                 return $this->to;
             }

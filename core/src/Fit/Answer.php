@@ -20,7 +20,7 @@ final readonly class Answer
         return new self($answers[0], array_slice($answers, 1));
     }
 
-    /** Whether something else that lies at hand would be dangerous. Of stacks, looked at where nothing joins, the dangerous is the best. */
+    /** Whether another way with the adapters at hand would be dangerous. Stacks are only looked at where nothing else fits. */
     public function otherWayIsHazard(): bool
     {
         if ($this->best->outcome === Outcome::Hazard) {

@@ -141,7 +141,7 @@ final readonly class ChainAnswer
         return array_values(array_filter(StandardFact::of($this), static fn (StandardFact $f): bool => $f->isContradicted));
     }
 
-    /** Between what its peak lies; null where nothing of it is assumed, or nothing is known. */
+    /** The range of its peak; null where nothing is assumed, or nothing is known. */
     public function bandKw(): ?UncertaintyBand
     {
         return SpreadBound::peakKw($this);

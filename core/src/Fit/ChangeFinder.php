@@ -18,7 +18,7 @@ use Harmozon\Core\Words\Message;
 
 /**
  * What would change an answer: every single change worth thinking of is made, the gates are run again, and those that
- * improve the answer are told, the greatest gain first. Nothing is said that was not found this way.
+ * improve the answer are shown, the greatest gain first. Nothing is claimed that was not found this way.
  */
 final class ChangeFinder
 {

@@ -10,7 +10,7 @@ use Harmozon\Core\Words\Message;
 
 /**
  * A gate's answer: result, reason in one sentence, the figures used, and for an unknown where to read the fact. A board
- * asks thousands of gates and tells few of their reasons: what takes work to tell is worked out when it is asked for.
+ * asks thousands of gates and shows few of their reasons, so a reason is only computed when it is needed.
  */
 final class GateResult
 {

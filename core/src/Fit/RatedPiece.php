@@ -16,7 +16,7 @@ final readonly class RatedPiece
     /**
      * @param  float|null  $maxV  null when nobody has read it
      * @param  bool  $isVehicles  whether it is the car's own inlet
-     * @param  bool  $isByStandard  whether nobody has read it, and it takes so much at least by its standard
+     * @param  bool  $isByStandard  whether the rating is the minimum its standard requires, because nobody has read it
      */
     private function __construct(public Message $link, public ?float $maxV, public UnreadFact $unread, public bool $isVehicles = false, public bool $isByStandard = false)
     {

@@ -49,7 +49,7 @@ final class SpreadBound
         return Limits::ofChain($hungriest, $plan->along($hungriest->vehicle->pack->voltageBySoc, $chain->vehicle->pack->voltageBySoc), $conditions);
     }
 
-    /** Between what the peak lies; null where nothing of it is assumed, or nothing is known. */
+    /** The range of the peak; null where nothing is assumed, or nothing is known. */
     public static function peakKw(ChainAnswer $answer): ?UncertaintyBand
     {
         $assumed = AssumedFact::ofPower($answer->chain);

@@ -24,7 +24,7 @@ final readonly class Node
 
     public const LONGEST_TEXT = 500;
 
-    /** What was given is quoted in a complaint up to so many characters. */
+    /** The longest quotation of an input in an error message. */
     public const LONGEST_QUOTE = 40;
 
     /**

@@ -9,7 +9,7 @@ final readonly class FigureChange
 {
     /**
      * @param  string  $path  dotted, in the words of the case file; `name` is the outlet's
-     * @param  mixed  $here  as it stands in the garage
+     * @param  mixed  $here  as it is in the garage
      * @param  mixed  $file  as the file has it
      * @param  bool  $isKept  whether somebody here wrote it: then it stays, and is only told
      */

@@ -9,7 +9,7 @@ final readonly class ForeignTerm
 {
     /**
      * @param  string|null  $ours  what it was assigned to; null when nobody has said
-     * @param  int  $times  how often it stands in the file
+     * @param  int  $times  how often the file uses it
      */
     public function __construct(public TermKind $kind, public string $theirs, public ?string $ours, public int $times)
     {

@@ -8,7 +8,7 @@ namespace Harmozon\Core\Ocpi;
 final readonly class KnownOutlet
 {
     /**
-     * @param  array<string, mixed>  $spec  as it stands in the garage
+     * @param  array<string, mixed>  $spec  as it is in the garage
      * @param  FileOutlet|null  $last  null when it never came from a file
      * @param  bool  $isAside  whether it is deleted here
      */

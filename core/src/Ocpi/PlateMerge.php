@@ -6,7 +6,7 @@ namespace Harmozon\Core\Ocpi;
 
 /**
  * Brings what a file says now into a plate that people may have written on since it said something the last time. What
- * the file changed is changed; what somebody wrote stays, and is told where the file says otherwise.
+ * the file changed is changed; what a person entered stays, and is named where the file differs.
  */
 final class PlateMerge
 {

@@ -31,7 +31,7 @@ final class TariffsReader
     /** Conditions that a plate can hold: a price of a minute by the power taken. */
     private const BY_POWER = ['min_power', 'max_power'];
 
-    /** Tariffs for customers of a contract with its own prices: they are not what stands at the charger. */
+    /** Tariffs for customers of a contract with its own prices: they are not the price shown at the charger. */
     private const NOT_FOR_EVERYONE = ['PROFILE_CHEAP', 'PROFILE_FAST', 'PROFILE_GREEN'];
 
     /** @var list<Message> */

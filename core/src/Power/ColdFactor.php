@@ -27,7 +27,7 @@ final class ColdFactor
         };
     }
 
-    /** The temperature at which so much is left; the coldest or the warmest that tells a difference beyond the ends. */
+    /** The temperature at which this share is left; beyond the ends, the coldest or warmest temperature that makes a difference. */
     public static function celsiusAt(float $factor): float
     {
         return match (true) {

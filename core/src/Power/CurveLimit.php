@@ -17,7 +17,7 @@ final readonly class CurveLimit
     {
     }
 
-    /** With so much more of the charge curve left than at the start: what the car takes for itself stays. */
+    /** With a larger share of the charge curve than at the start; the car's own consumption stays. */
     public function kwAt(float $soc, float $gain = 1.0): float
     {
         return $gain * ($this->kw->at($soc) - $this->drawKw) + $this->drawKw;

@@ -96,7 +96,7 @@ final readonly class Duty
         return exp(-$minutes / $this->tauMinutes);
     }
 
-    /** The load once so much of its difference from the steady one is left. */
+    /** The load once this share of its difference from the steady load is left. */
     public function approach(float $theta, float $meanSquareA2, float $left): float
     {
         $steady = $this->steady($meanSquareA2);

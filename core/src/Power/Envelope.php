@@ -15,7 +15,7 @@ final class Envelope
     /** Two states of charge closer than this are one (percent). */
     private const SAME_SOC = 1e-9;
 
-    /** No knee of the cold factor is nearer than this (percent), so that a walk always goes on. */
+    /** No knee of the cold factor is nearer than this (percent), so that a walk always makes progress. */
     private const LEAST_WARMING_PERCENT = 1e-6;
 
     /** Power that every link allows where it was last looked (kW at the plug), and how it changes (kW per percent). */
@@ -205,7 +205,7 @@ final class Envelope
         return $warmth->kPerPercent($this->socPerKwS * max($kw - $this->limits->drawKw, LimitSet::LEAST_KW));
     }
 
-    /** Amps at the plug (per phase, for AC) that carry so many kW at so many volts. */
+    /** Amps at the plug (per phase, for AC) for a power (kW) at a voltage (V). */
     public function amps(float $kw, float $volts): float
     {
         return $kw / ($volts * $this->kwPerVA);
@@ -227,7 +227,7 @@ final class Envelope
         return $spanS;
     }
 
-    /** Lets every link take a current, given by the mean of its square (A²) and the amps at both ends, for so long; and the pack its charge. */
+    /** Applies a current to every link for a time, given by its mean square (A²) and the amps at both ends, and charges the pack. */
     public function warm(float $meanSquareA2, float $fromA, float $toA, float $seconds, float $soc): void
     {
         $this->elapsedS += $seconds;

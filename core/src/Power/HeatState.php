@@ -55,7 +55,7 @@ final class HeatState
     }
 
     /**
-     * Takes a current for so long; in between it runs straight.
+     * Applies a current for a time; it changes linearly from start to end.
      *
      * @param  float  $meanSquareA2  the mean of its square (A²)
      * @return bool whether the boost was spent, or is there again

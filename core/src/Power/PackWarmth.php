@@ -45,7 +45,7 @@ final readonly class PackWarmth
         return new self($startC, self::heaterKPerS($pack));
     }
 
-    /** What the heater alone makes of a temperature in so many minutes on the way, at most warm; what is warmer stays. */
+    /** The temperature after the heater ran for some minutes on the way: at most warm; a warmer battery stays as it is. */
     public static function prepared(Pack $pack, float $fromC, float $minutes): float
     {
         return max($fromC, min(PackOnArrival::WARM_C, $fromC + 60 * $minutes * self::heaterKPerS($pack)));

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Power;
 
-/** The smallest of several limits of one quantity, and whose it is. */
+/** The smallest of several limits on one quantity, and the link it belongs to. */
 final class SmallestLimit
 {
     /** INF while there is none. */

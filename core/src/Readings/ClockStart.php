@@ -9,13 +9,13 @@ final readonly class ClockStart
 {
     private const DAY_S = 86_400;
 
-    /** A clock that tells a moment so far from plugging in does not speak of this session (s). */
+    /** A clock time further than this from plugging in doesn't belong to this session (s). */
     private const SAME_VISIT_S = 43_200;
 
-    /** Two clocks without a date that are further apart do not speak of one session (s). */
+    /** Two clock times without a date that are further apart than this don't belong to one session (s). */
     private const SAME_HOURS_S = 14_400;
 
-    /** What begins so soon after zero may count from plugging in (s). */
+    /** A recording that begins this soon after zero may count from plugging in (s). */
     private const FROM_ZERO_S = 60;
 
     /**

@@ -31,7 +31,7 @@ final class CsvRecords implements \IteratorAggregate
     /** No instrument writes as much into a row (bytes). */
     public const LONGEST_LINE_BYTES = 65_536;
 
-    /** A quote that is still open after so many lines was never closed. */
+    /** A quote that is still open after this many lines was never closed. */
     private const LONGEST_RECORD_LINES = 20;
 
     /** @var non-empty-string */

@@ -23,7 +23,7 @@ final class FormatSettler
     /** A clock without a date that falls by more has passed midnight: half a day (s). */
     private const MIDNIGHT_S = 43_200.0;
 
-    /** Rows that are held at the most. */
+    /** The most rows that are held. */
     private const MOST_HELD = 200_000;
 
     /** Stands between the cells of a row that is held, unless one of them holds it. */

@@ -24,7 +24,7 @@ final class NumberSigns
 
     private const LARGE = 32;
 
-    /** From so many rows on, a column that has not told is read as the others are. */
+    /** After this many rows an undecided column is read like the others. */
     private const ENOUGH_ROWS = 1000;
 
     private const GROUPED_BY_POINT = '/^[+-]?[1-9]\d{0,2}(?:\.\d{3})+$/';

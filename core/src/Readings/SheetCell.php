@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Readings;
 
-/** A text of a readings file, kept from a spreadsheet that would reckon with it; read back it is what was typed. */
+/** A text of a readings file, escaped so that a spreadsheet doesn't evaluate it; read back it is what was typed. */
 final class SheetCell
 {
     /** What makes a spreadsheet take a cell for a formula, behind apostrophes that were typed. */

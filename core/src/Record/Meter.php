@@ -11,7 +11,7 @@ final class Meter
 {
     private const MINUTE_S = 60.0;
 
-    /** A sustained value is a mean over so long. */
+    /** A sustained value is a mean over this time (s). */
     private const SUSTAINED_S = 10 * self::MINUTE_S;
 
     /** Flags kept for the report, and gaps; the rest are only counted. */

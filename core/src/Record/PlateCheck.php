@@ -15,7 +15,7 @@ final class PlateCheck
     /** A boost may be outlasted by this much before it counts (minutes): clocks and screens round. */
     private const OVERRUN_MINUTES = 1.0;
 
-    /** From so long on at its continuous rating, within the tolerance, a piece is close to it (minutes). */
+    /** Minutes at its continuous rating, within the tolerance, from which a piece counts as close to it. */
     private const EDGE_MINUTES = 10.0;
 
     /** Decimals of a minute that a sum of seconds is good for. */

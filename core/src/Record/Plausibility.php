@@ -21,7 +21,7 @@ final class Plausibility
 
     private const HOTTEST_C = 150.0;
 
-    /** Volts under load do not move by more than this share within so long (s); under load is above so many amps. */
+    /** The most that volts under load may change (share) within JUMP_S (s), above LOADED_A (A). */
     private const VOLTS_JUMP = 0.15;
 
     private const JUMP_S = 60.0;

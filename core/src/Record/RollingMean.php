@@ -13,7 +13,7 @@ final class RollingMean
 {
     private const BATCH = 256;
 
-    /** Readings that no window reaches any more are dropped from so many on: moving the lists costs little then. */
+    /** How many readings outside every window are kept before they are dropped together, so that moving the lists costs little. */
     private const MOST_UNUSED = 1024;
 
     /** @var list<float> times of the readings of this interval (s), rising */

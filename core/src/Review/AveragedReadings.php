@@ -9,7 +9,7 @@ use Harmozon\Core\Record\Moment;
 /** Readings faster than the eye: those closer than ten seconds become one, so that a cause does not depend on how often it was read. */
 final class AveragedReadings
 {
-    /** Readings closer together are averaged over so long (s). */
+    /** Readings closer together than this are averaged (s). */
     private const OVER_S = 10.0;
 
     /** Rounding of times (s). */

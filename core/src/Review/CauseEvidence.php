@@ -60,7 +60,7 @@ final readonly class CauseEvidence
         return $this->session->firstFlowS;
     }
 
-    /** The highest power within so long of the first current, the ramp and what was read at its end included (kW). */
+    /** The highest power within some seconds of the first current, including the ramp and the reading at its end (kW). */
     public function highestKwWithin(float $seconds): float
     {
         $early = array_filter($this->session->all, fn (ReferencePoint $m): bool => $m->moment->tS <= $this->firstFlowS() + $seconds);

@@ -15,7 +15,7 @@ final readonly class Comparison
     /** With less charge in common nothing can be told (percent). */
     private const LEAST_PERCENT = 15;
 
-    /** With so many confounders a difference is told together with them. */
+    /** From this many confounders on, a difference is named together with them. */
     private const MANY = 2;
 
     /**

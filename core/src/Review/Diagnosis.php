@@ -71,9 +71,9 @@ final readonly class Diagnosis
     public function dearest(): ?LimitedSegment
     {
         $dearest = null;
-        foreach ($this->heldBackBy as $held) {
-            if (($held->loss->minutes ?? 0.0) > ($dearest->loss->minutes ?? 0.0)) {
-                $dearest = $held;
+        foreach ($this->heldBackBy as $limited) {
+            if (($limited->loss->minutes ?? 0.0) > ($dearest->loss->minutes ?? 0.0)) {
+                $dearest = $limited;
             }
         }
 
@@ -167,23 +167,23 @@ final readonly class Diagnosis
     private static function segments(Reference $reference, ReferencePoints $referencePoints, array $events): array
     {
         $segments = $referencePoints->segments();
-        /** @var list<LimitedSegment> $held */
-        $held = [];
+        /** @var list<LimitedSegment> $limited */
+        $limited = [];
         $earlier = [];
         $last = null;
         foreach ($segments as $i => $segment) {
             $last = self::find(new CauseEvidence($segment, $earlier, $segments[$i + 1] ?? null, $last, $segments[$i - 1] ?? null, $reference, $events, $referencePoints));
             $one = self::held($last, $segment);
-            $newest = array_pop($held);
-            $held = match (true) {
+            $newest = array_pop($limited);
+            $limited = match (true) {
                 $newest === null => [$one],
-                $newest->isSameAs($one) => [...$held, $newest->and($one)],
-                default => [...$held, $newest, $one],
+                $newest->isSameAs($one) => [...$limited, $newest->and($one)],
+                default => [...$limited, $newest, $one],
             };
             $earlier = [...$earlier, ...$segment->referencePoints];
         }
 
-        return $held;
+        return $limited;
     }
 
     private static function find(CauseEvidence $evidence): Finding

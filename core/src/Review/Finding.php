@@ -18,7 +18,7 @@ final readonly class Finding
         $this->tryNext = $tryNext ?? $cause->tryNext();
     }
 
-    /** The same, found over so many seconds. */
+    /** The same, found over a number of seconds. */
     public function lasting(Confidence $confidence, float $seconds): self
     {
         return new self($this->cause, $confidence, $this->evidence->lasting(Amount::minutes($seconds / 60)), $this->linkId, $this->tryNext, $this->limit);

@@ -90,9 +90,9 @@ final class Headline
     private static function slowest(Diagnosis $diagnosis): ?LimitedSegment
     {
         $slowest = null;
-        foreach ($diagnosis->heldBackBy as $held) {
-            if (! $held->finding->cause->isCars() && ! $held->finding->cause->isOpen() && ($held->loss->behindCarMinutes ?? 0.0) >= max(self::LEAST_MINUTES, $slowest->loss->behindCarMinutes ?? 0.0)) {
-                $slowest = $held;
+        foreach ($diagnosis->heldBackBy as $limited) {
+            if (! $limited->finding->cause->isCars() && ! $limited->finding->cause->isOpen() && ($limited->loss->behindCarMinutes ?? 0.0) >= max(self::LEAST_MINUTES, $slowest->loss->behindCarMinutes ?? 0.0)) {
+                $slowest = $limited;
             }
         }
 

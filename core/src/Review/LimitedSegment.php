@@ -10,7 +10,7 @@ final readonly class LimitedSegment
     /** What wear and air leave of a figure is that figure, told as one (share). */
     private const SAME_LIMIT = 0.03;
 
-    /** What nothing explains is told level by level (share). */
+    /** Unexplained segments are listed separately when their levels differ by more than this (share). */
     private const SAME_LEVEL = 0.2;
 
     /** @param  float|null  $levelKw  mean over the segment; null when kW were neither read nor follow */

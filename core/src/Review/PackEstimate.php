@@ -24,7 +24,7 @@ final readonly class PackEstimate
 
     /**
      * @param  list<ReferencePoint>  $referencePoints  with current, while it was cold
-     * @return self|null null where too few of them tell a temperature
+     * @return self|null null where too few of them show a temperature
      */
     public static function of(array $referencePoints): ?self
     {

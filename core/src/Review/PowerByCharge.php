@@ -13,7 +13,7 @@ final readonly class PowerByCharge
     /** Steps in which a charge may be read, from the coarsest down (percent). */
     private const RESOLUTIONS = [1.0, 0.5, 0.1];
 
-    /** The middle between two readings that are each rounded to a step is off by so many steps (standard deviation: √(1/24)). */
+    /** How far the middle between two rounded readings is off, in steps (standard deviation: √(1/24)). */
     private const ROUNDING = 0.204;
 
     /**

@@ -10,7 +10,7 @@ use Random\Randomizer;
 /** The ratio of two sessions' power over the same charge, with its confidence interval. */
 final readonly class PowerRatio
 {
-    /** The interval is drawn from so many samples, of blocks of so many percent of charge, and holds this share of them. */
+    /** Bootstrap: how many samples are drawn, of blocks of BLOCK_PERCENT of charge; the interval holds the share HOLDS of them. */
     private const SAMPLES = 1000;
 
     private const BLOCK_PERCENT = 5;
@@ -36,10 +36,10 @@ final readonly class PowerRatio
 
     private const NORMAL_95 = 1.645;
 
-    /** A difference is said where an interval of 96 % is clear of none: one that is wrong is said in 2 of 100 at the most. */
+    /** A difference is claimed where the 96 % interval excludes none, so at most 2 claims in 100 are wrong. */
     private const SURE = 2.054 / self::NORMAL_95;
 
-    /** A block holds so many readings at the least: neighbours share those at its ends. */
+    /** The fewest readings in a block: neighbours share those at its ends. */
     private const READINGS_A_BLOCK = 4.0;
 
     /**

@@ -89,7 +89,7 @@ final readonly class Reference
         return $before === null || $after === null ? null : $before->tS + $share * ($after->tS - $before->tS);
     }
 
-    /** The charge that so many kWh at the plug bring in so long (percent); null when the pack is not known. */
+    /** The charge (percent) from energy at the plug over a time; null when the battery is not known. */
     public function percentOf(float $plugKwh, float $seconds): ?float
     {
         $usableKwh = $this->answer->chain->vehicle->pack->usableKwh;

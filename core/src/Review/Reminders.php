@@ -10,7 +10,7 @@ use Harmozon\Core\Words\Message;
 /** When to call a driver back who is doing something else, as far as the forecast knows. */
 final class Reminders
 {
-    /** Temperatures are taken at the start and after so long (s). */
+    /** When to take temperatures: at the start and ten minutes later (s). */
     private const START_S = 60;
 
     private const TEN_MINUTES_S = 600;

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Review;
 /** A part of a session at one level. */
 final readonly class Segment
 {
-    /** Amps and kW are level when they stay so for so long (s). */
+    /** How long amps and kW must stay level to count as level (s). */
     private const LEVEL_S = 180.0;
 
     private const STEADY_SHARE = 0.8;
@@ -17,7 +17,7 @@ final readonly class Segment
 
     private const SAME = 1e-9;
 
-    /** Of its moments so many have to be measured for the whole to count as measured. */
+    /** The share of measured moments from which a segment counts as measured. */
     private const MEASURED_SHARE = 0.9;
 
     public float $fromS;

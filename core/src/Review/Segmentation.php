@@ -7,14 +7,14 @@ namespace Harmozon\Core\Review;
 /** Splits a session where its power, current or share of the expected power changes level. */
 final class Segmentation
 {
-    /** A change by this share of the level is one, when it lasts for so many readings and so long (s). */
+    /** A change of level: by at least this share, for LASTS_READINGS readings and LASTS_S (s). */
     private const CHANGE = 0.08;
 
     private const LASTS_READINGS = 3;
 
     private const LASTS_S = 60.0;
 
-    /** The level is the median of so many moments at the beginning of a segment. */
+    /** The level is the median of this many moments at the beginning of a segment. */
     private const LEVEL_MOMENTS = 9;
 
     /**

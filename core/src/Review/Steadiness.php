@@ -10,7 +10,7 @@ final readonly class Steadiness
     /** Means over this long are compared with the level (s). */
     private const MEAN_S = 30.0;
 
-    /** Within this share of its median a figure is level; where the instrument is noisier, within so many standard errors. */
+    /** A figure is level within this share of its median, or, with a noisier instrument, within STANDARD_ERRORS. */
     private const LEVEL_SHARE = 0.02;
 
     private const STANDARD_ERRORS = 2.0;
@@ -18,7 +18,7 @@ final readonly class Steadiness
     /** On each side. */
     private const NEIGHBOURS = 2;
 
-    /** The median distance from the mean of four neighbours is so many standard deviations of one value (normal scatter): 0.6745 √(1 + 1/4). */
+    /** The median distance from the mean of four neighbours, in standard deviations of one value (normal scatter): 0.6745 √(1 + 1/4). */
     private const MEDIAN_OFF = 0.7541;
 
     private const SAME = 1e-9;

@@ -10,10 +10,10 @@ use Harmozon\Core\Record\Gap;
 /** Averages as people quote them: from the first current to a charge, and what some minutes added; measured beside forecast. */
 final readonly class Windows
 {
-    /** Percent of charge to which a mean is told. */
+    /** Charges up to which a mean is shown (percent). */
     public const CHARGES = [50, 60, 70, 80, 90, 100];
 
-    /** Minutes after which it is told what they added. */
+    /** Times after which the charge added is shown (minutes). */
     public const MINUTES = [5, 10, 15, 20, 30];
 
     /**

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Harmozon\Core\Words;
 
 /**
- * A figure of a message, in SI units, with no more digits than a plate would carry. One that nobody knows is told as
- * such, never as nought.
+ * A figure in a message, in SI units, with no more digits than a rating plate would carry. An unknown figure is shown as
+ * unknown, never as zero.
  */
 final readonly class Amount
 {

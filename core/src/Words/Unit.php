@@ -15,7 +15,7 @@ enum Unit: string
     case Seconds = 's';
     case Minutes = 'min';
 
-    /** Minutes that are told as hours and minutes when they are many. */
+    /** Minutes, shown as hours and minutes when they are many. */
     case Duration = 'h:min';
     case Metres = 'm';
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Words;
 
-/** How temperatures and lengths are told. Figures themselves are kept in °C and metres. */
+/** The units for temperatures and lengths. Figures are stored in °C and metres. */
 enum Units: string
 {
     case Metric = 'metric';

@@ -11,27 +11,27 @@ use Harmozon\Core\Equipment\Signalling;
 final readonly class InletProtocols
 {
     /**
-     * @param  list<Signalling>|null  $spoken  null when the station's languages are not known
+     * @param  list<Signalling>|null  $protocols  null when the station's languages are not known
      * @param  list<Signalling>|null  $possible  what could arrive at the most; null: anything
      */
-    private function __construct(public ?array $spoken, private ?array $possible)
+    private function __construct(public ?array $protocols, private ?array $possible)
     {
     }
 
     public static function of(Chain $chain): self
     {
-        $spoken = $possible = $chain->outlet->rating->signalling;
+        $protocols = $possible = $chain->outlet->rating->signalling;
         foreach ($chain->adapters as $adapter) {
             if ($adapter->isPortableSupply()) {
                 // It makes the control pilot itself (IEC 61851-1, mode 2).
-                $spoken = $possible = [Signalling::Pwm];
+                $protocols = $possible = [Signalling::Pwm];
             } elseif ($adapter->passes->translates !== null) {
                 $possible = $possible === null && $adapter->passes->translates->from !== [] ? $adapter->passes->translates->to : $adapter->passes->translates->apply($possible ?? []);
-                $spoken = $spoken === null && $possible !== [] ? null : $adapter->passes->translates->apply($spoken ?? []);
+                $protocols = $protocols === null && $possible !== [] ? null : $adapter->passes->translates->apply($protocols ?? []);
             }
         }
 
-        return new self($spoken, $possible);
+        return new self($protocols, $possible);
     }
 
     /** @param  list<Signalling>  $understood */

@@ -28,16 +28,16 @@ final class SignallingGate implements Gate
             return GateResult::fail(GateName::Signalling, Message::of('signalling.no_dc_side'));
         }
         $arrives = InletProtocols::of($chain);
-        if ($arrives->spoken === null) {
+        if ($arrives->protocols === null) {
             return $this->unread($arrives, $isAc ? [Signalling::Pwm] : $side?->signalling, $chain);
         }
         if ($isAc || $side === null) {
-            return in_array(Signalling::Pwm, $arrives->spoken, true)
+            return in_array(Signalling::Pwm, $arrives->protocols, true)
                 ? GateResult::pass(GateName::Signalling, Message::of('signalling.pilot'))
                 : GateResult::fail(GateName::Signalling, Message::of('signalling.no_pilot'));
         }
 
-        return $this->dc($arrives->spoken, $side, $chain);
+        return $this->dc($arrives->protocols, $side, $chain);
     }
 
     /**
@@ -53,22 +53,22 @@ final class SignallingGate implements Gate
             : GateResult::unread(GateName::Signalling, [UnreadFact::of(Fact::StationLanguages, $chain), ...($understood === null ? [UnreadFact::of(Fact::VehicleLanguages, $chain)] : [])]);
     }
 
-    /** @param  list<Signalling>  $spoken */
-    private function dc(array $spoken, DcSide $side, Chain $chain): GateResult
+    /** @param  list<Signalling>  $protocols */
+    private function dc(array $protocols, DcSide $side, Chain $chain): GateResult
     {
-        if ($spoken === []) {
+        if ($protocols === []) {
             return GateResult::fail(GateName::Signalling, Message::of('signalling.nothing_through'));
         }
         if ($side->signalling === null) {
             return GateResult::unread(GateName::Signalling, [UnreadFact::of(Fact::VehicleLanguages, $chain)]);
         }
         foreach ($side->signalling as $language) {
-            if (in_array($language, $spoken, true)) {
+            if (in_array($language, $protocols, true)) {
                 return GateResult::pass(GateName::Signalling, self::met($language, $chain));
             }
         }
-        $lacks = ['station' => Signalling::list($spoken), 'vehicle' => $chain->vehicle->name, 'car' => Signalling::list($side->signalling)];
-        foreach ($spoken as $language) {
+        $lacks = ['station' => Signalling::list($protocols), 'vehicle' => $chain->vehicle->name, 'car' => Signalling::list($side->signalling)];
+        foreach ($protocols as $language) {
             if ($side->retrofit?->adds($language) === true) {
                 return GateResult::fail(GateName::Signalling, Message::of('signalling.retrofit_available', ...$lacks, language: $language->message()));
             }

@@ -21,7 +21,7 @@ final class AcStartUp implements CauseRule
     /** Clocks and screens round (minutes). */
     private const ROUNDING_MINUTES = 1.0;
 
-    /** The full amps are so much of what is expected. */
+    /** From this share of the expected current on it counts as full. */
     private const FULL_RATIO = 0.9;
 
     public function find(CauseEvidence $evidence): ?Finding

@@ -19,7 +19,7 @@ use Harmozon\Core\Words\Message;
 /** After some minutes of boost the current falls at once to a piece's continuous rating. */
 final class AfterBoost implements CauseRule
 {
-    /** A fall by this share, within so long (s), to so near the continuous amps (share). */
+    /** The boost ended with a fall by this share, within WITHIN_S (s), to within NEAR (share) of the continuous rating. */
     private const FALL = 0.15;
 
     private const WITHIN_S = 60.0;

@@ -34,7 +34,7 @@ final class AsExpected implements CauseRule
         if ($isAbove && ! $cause->isCars()) {
             return $this->beyond($evidence, $step->linkId);
         }
-        // A plate that it is not level at is told with less confidence.
+        // A rating that the power isn't level at is named with less confidence.
         $confidence = $cause->isCars() ? Confidence::at($ratio - 1, $evidence->segment->isMeasured) : Confidence::Low;
 
         return new Finding($cause, $confidence, $isAbove

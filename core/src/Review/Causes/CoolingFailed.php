@@ -23,7 +23,7 @@ final class CoolingFailed implements CauseRule
 
     private const BELOW_SOC = 60.0;
 
-    /** It fell, where it had been so many times as much. */
+    /** It fell if it had been this many times as much. */
     private const FELL_FROM = 1.5;
 
     public function find(CauseEvidence $evidence): ?Finding

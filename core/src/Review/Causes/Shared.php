@@ -24,7 +24,7 @@ final class Shared implements CauseRule
     /** So near to the share that the policy leaves is at it. */
     private const AT_SHARE = 0.03;
 
-    /** It set in with what was noted, when both lie so close together (s). */
+    /** A cause began with a noted event when both are this close together (s). */
     private const WITH_S = 120.0;
 
     public function find(CauseEvidence $evidence): ?Finding

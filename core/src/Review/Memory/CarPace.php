@@ -12,7 +12,7 @@ use Harmozon\Core\Review\ReferencePoint;
 /** The power of one session at those charges where the car itself set the pace. */
 final readonly class CarPace
 {
-    /** Bins of so many percent. */
+    /** Width of a bin (percent). */
     public const BIN_PERCENT = 5;
 
     /** @param  array<int, float>  $kw  mean power at the plug, by the beginning of each bin */
@@ -38,9 +38,9 @@ final readonly class CarPace
     {
         $referencePoints = array_filter($recorded->diagnosis->referencePoints->all, static fn (ReferencePoint $m): bool => $m->moment->flows() && $m->soc !== null && $m->soc <= $soc + 0.5);
         $referencePoint = $referencePoints === [] ? null : end($referencePoints);
-        foreach ($recorded->diagnosis->heldBackBy as $held) {
-            if ($referencePoint !== null && $referencePoint->moment->tS >= $held->fromS && $referencePoint->moment->tS < $held->toS) {
-                return $held->finding->cause;
+        foreach ($recorded->diagnosis->heldBackBy as $limited) {
+            if ($referencePoint !== null && $referencePoint->moment->tS >= $limited->fromS && $referencePoint->moment->tS < $limited->toS) {
+                return $limited->finding->cause;
             }
         }
 

@@ -10,10 +10,10 @@ use Harmozon\Core\Words\Message;
 /** How good the forecasts of some sessions have been. */
 final readonly class Grades
 {
-    /** From so many on a lean is told. */
+    /** The fewest forecasts from which a lean is shown. */
     private const FEWEST = 3;
 
-    /** The mean error is so much of the mean of its amounts where it leans. */
+    /** Forecasts lean when the mean error is this share of the mean absolute error. */
     private const LEANS = 0.6;
 
     /** Below this an error is no error (minutes). */

@@ -11,7 +11,7 @@ use Harmozon\Core\Words\Message;
 /** What sessions at a stall show about it. */
 final readonly class StallMemory
 {
-    /** Failed starts are remembered for so long: 90 days. */
+    /** How long failed starts are remembered: 90 days. */
     private const LASTS = 'P90D';
 
     /**

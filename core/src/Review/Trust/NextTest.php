@@ -21,7 +21,7 @@ final readonly class NextTest
     /**
      * @param  bool  $isDue  now
      * @param  string|null  $by  at the latest on this day (Y-m-d); null where it is due at once
-     * @param  int|null  $withinSessions  or after so many more; null where it is due at once
+     * @param  int|null  $withinSessions  or after this many more; null where it is due at once
      */
     private function __construct(public bool $isDue, public ?string $by, public ?int $withinSessions, public Message $why)
     {

@@ -9,7 +9,7 @@ use Harmozon\Core\Review\Median;
 /** A figure's trend from session to session: Theil-Sen slope with Kendall's confidence interval. */
 final readonly class Slope
 {
-    /** Below so many nothing is told. */
+    /** The fewest sessions from which a slope is shown. */
     public const FEWEST = 5;
 
     /** Of the normal distribution, for an interval of 90 %. */
@@ -74,7 +74,7 @@ final readonly class Slope
         return [[$middle - $this->high * $half, $middle - $this->low * $half], [$middle + $this->low * $half, $middle + $this->high * $half]];
     }
 
-    /** The straight line, so many sessions after the first. */
+    /** The value of the line a number of sessions after the first. */
     public function after(int $sessions): float
     {
         return $this->at0 + $this->perSession * $sessions;

@@ -10,7 +10,7 @@ use Harmozon\Core\Review\Median;
 /** What all sessions with an adapter show about it. */
 final readonly class Trust
 {
-    /** Slopes are told over so many sessions. */
+    /** Slopes are shown per this many sessions. */
     public const PER_SESSIONS = 10;
 
     /** A rise that a sound contact does not pass (K), and how far ahead it is looked for. */
