@@ -4599,7 +4599,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description Deleted */
+            /** @description Deleted; it can be restored */
             204: {
                 headers: {
                     [name: string]: unknown;
@@ -5906,7 +5906,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description Deleted */
+            /** @description Deleted; it can be restored */
             204: {
                 headers: {
                     [name: string]: unknown;
@@ -6033,7 +6033,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description Deleted */
+            /** @description Deleted; it can be restored */
             204: {
                 headers: {
                     [name: string]: unknown;
