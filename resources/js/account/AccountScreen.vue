@@ -11,7 +11,7 @@ import GaragesList from './GaragesList.vue';
 import NewPassword from './NewPassword.vue';
 import PeoplePanel from './PeoplePanel.vue';
 
-/** One's own account, the garages one belongs to, and the people of the one one stands in. */
+/** The person's own account, their garages, and the people in the garage that is open. */
 const account = useAccount();
 const done = ref('');
 const name = ref(account.me?.user.name ?? '');

@@ -2,7 +2,7 @@
 import JointGlyph from '@/ui/JointGlyph.vue';
 import { say } from '@/words/say';
 
-/** A screen for who is not inside: what this is, and the way in beside it. */
+/** A screen for visitors: what Harmozon is, next to the form for signing in. */
 defineProps<{ title: string }>();
 </script>
 

@@ -10,7 +10,7 @@ import { say } from '@/words/say';
 
 type Device = components['schemas']['Devices']['devices'][number];
 
-/** The browsers one is signed in with. */
+/** The browsers in which the person is signed in. */
 const account = useAccount();
 const devices = ref<Device[]>([]);
 const { isBusy, error, attempt } = useAttempt();

@@ -6,7 +6,7 @@ import { useAttempt } from '@/ui/useAttempt';
 import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 
-/** The end of an account: cannot be undone, so it asks for the password. */
+/** Deletes an account. That can't be undone, so it asks for the password. */
 const account = useAccount();
 const isAsked = ref(false);
 const password = ref('');

@@ -5,7 +5,7 @@ import { useAttempt } from '@/ui/useAttempt';
 import { say } from '@/words/say';
 import AuthPage from './AuthPage.vue';
 
-/** Asks for a mail. Whether there is such an account is told to nobody. */
+/** Asks for an e-mail. Doesn't reveal whether the account exists. */
 const email = ref('');
 const isSent = ref(false);
 const { isBusy, error, attempt } = useAttempt();

@@ -10,7 +10,7 @@ import GarageFields from './GarageFields.vue';
 import MoveGarage from './MoveGarage.vue';
 import { suggested } from './newGarage';
 
-/** The garages one belongs to: from one to another, one more, and the end of the one one stands in. */
+/** The person's garages: switch between them, create one, delete the open one. */
 const account = useAccount();
 const { isBusy, error, attempt } = useAttempt();
 const isMaking = ref(false);

@@ -13,7 +13,7 @@ import GarageFields from './GarageFields.vue';
 import { suggested } from './newGarage';
 import PersonFields from './PersonFields.vue';
 
-/** An account with a garage that holds nothing yet: the first of all, or where the door stands open. */
+/** Creates an account with an empty garage: the first account, or any where registration is open. */
 const account = useAccount();
 /** A person with a new garage begins with their car. */
 const { isBusy, error, enter } = useAuth(undefined, '/new-car');

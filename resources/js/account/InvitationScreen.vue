@@ -13,7 +13,7 @@ import { secret } from '@/ui/pageSettings';
 import AuthPage from './AuthPage.vue';
 import PersonFields from './PersonFields.vue';
 
-/** A link into somebody's garage, for who has an account and for who has none. */
+/** An invitation to somebody's garage, with or without an account. */
 const account = useAccount();
 const token = secret();
 const path = { params: { path: { token } } };

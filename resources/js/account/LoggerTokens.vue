@@ -10,7 +10,7 @@ import { say } from '@/words/say';
 
 type Token = components['schemas']['LoggerToken'];
 
-/** One's own loggers in the garage one stands in: each may append readings there, and do nothing else. */
+/** The person's loggers in the open garage: each may add readings there, and do nothing else. */
 const account = useAccount();
 const tokens = ref<Token[]>([]);
 const name = ref('');

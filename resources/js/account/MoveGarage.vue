@@ -9,7 +9,7 @@ import { useAttempt } from '@/ui/useAttempt';
 import { listed, say } from '@/words/say';
 import { useArrival } from './useArrival';
 
-/** A file that is larger is not waited for (bytes): readings make it so. */
+/** A larger file is imported in the background (bytes): it holds many readings. */
 const AT_ONCE = 4_000_000;
 
 /** Everything that the garage holds, out as a file and in again. */

@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import { say } from '@/words/say';
 import { shortestPassword } from '@/ui/pageSettings';
 
-/** A password that is being thought up: seen if one likes, pasted if one likes, and how long it is already. */
+/** Entry of a new password: it can be shown and pasted, and its length is told. */
 const props = defineProps<{ id: string; label: string }>();
 const password = defineModel<string>({ required: true });
 

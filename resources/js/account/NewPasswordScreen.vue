@@ -8,7 +8,7 @@ import { secret } from '@/ui/pageSettings';
 import AuthPage from './AuthPage.vue';
 import NewPassword from './NewPassword.vue';
 
-/** The link of the mail: a new password, once. */
+/** The page behind the link in the e-mail: sets a new password, once. */
 const account = useAccount();
 const link = new URLSearchParams(secret());
 const email = link.get('email') ?? '';

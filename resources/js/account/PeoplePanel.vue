@@ -12,7 +12,7 @@ import { say } from '@/words/say';
 type Schemas = components['schemas'];
 type Person = Schemas['People']['people'][number];
 
-/** Who belongs to the garage one stands in, and the invitations that may still be used. */
+/** The people in the open garage, and its open invitations. */
 const account = useAccount();
 const told = ref<Schemas['People'] | null>(null);
 const role = ref<Schemas['Role']>('driver');

@@ -2,7 +2,7 @@
 import { say } from '@/words/say';
 import NewPassword from './NewPassword.vue';
 
-/** Name, address and a new password of somebody who has no account yet. */
+/** Name, e-mail and new password of a person without an account. */
 const person = defineModel<{ name: string; email: string; password: string }>({ required: true });
 </script>
 

@@ -4,7 +4,7 @@ import { forget, waits } from '@/stores/visitorCar';
 import TextButton from '@/ui/TextButton.vue';
 import { listed, say } from '@/words/say';
 
-/** A car that was checked on this device before. Somebody else may have done it: it can be left behind. */
+/** A car that was checked on this device before. It may be somebody else's, so it can be discarded. */
 defineProps<{ code: 'begin.with_car' | 'invitation.with_car' }>();
 
 const waiting = ref(waits());

@@ -17,7 +17,7 @@ const CURRENCY_OF: Record<string, string> = {
   ZA: 'ZAR',
 };
 
-/** As the browser's own habits suggest; everything can be chosen otherwise. */
+/** Guessed from the browser's settings; everything can be changed. */
 export function suggested(): NewGarage {
   const region = new Intl.Locale(navigator.language).region ?? 'GB';
   const locale = `en-${region}`;

@@ -1,7 +1,7 @@
 import { useRoute, useRouter } from 'vue-router';
 import { useAttempt } from '@/ui/useAttempt';
 
-/** A way in that may be refused; behind it one goes on where one wanted to. */
+/** Signing in or registering; afterwards the person continues where they wanted to go. */
 export function useAuth(tell?: (e: unknown) => string, home = '/board') {
   const router = useRouter();
   const route = useRoute();

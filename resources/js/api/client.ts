@@ -45,7 +45,7 @@ export type Arrival = Schemas['Arrival'];
 export type ImportLook = Schemas['ImportLook'];
 export type Mapping = Schemas['Mapping'];
 
-/** What a refused call said, field by field; nothing was written. */
+/** A refused call's complaints, field by field; nothing was written. */
 export class ApiError extends Error {
   constructor(
     readonly status: number,

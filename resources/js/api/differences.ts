@@ -3,7 +3,7 @@ type Plain = Record<string, unknown>;
 const isObject = (value: unknown): value is Plain =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
-/** Lists of objects that are as long as each other are looked into; other lists are one value. */
+/** Lists of objects of the same length are compared item by item; other lists are one value. */
 const isListOfObjects = (value: unknown): value is Plain[] =>
   Array.isArray(value) && value.length > 0 && value.every(isObject);
 

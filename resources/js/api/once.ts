@@ -1,6 +1,6 @@
 import { ulid } from './ulid';
 
-/** Calls that make something, by their described path. */
+/** Calls that create something, by their path in the API document. */
 const MAKING = new Set(['/garages', '/people/invitations', '/tokens', '/sessions/{session}/imports', '/pieces/{kind}']);
 
 const KEPT = 'harmozon-unanswered';

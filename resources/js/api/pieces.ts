@@ -1,4 +1,4 @@
-/** One piece of a file (bytes), as large as the server takes one. */
+/** The largest part of a file that the server accepts (bytes). */
 const PIECE = 4 * 1024 * 1024;
 
 /** Sends a file piece by piece, from where it was left; what was sent twice stands once. */

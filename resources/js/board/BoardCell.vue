@@ -7,7 +7,7 @@ import JointGlyph from '@/ui/JointGlyph.vue';
 import { kw, ranged } from '@/ui/figures';
 import { say } from '@/words/say';
 
-/** What a pair comes to: how it joins, and its kW or why there are none. */
+/** The answer for a pair: its joint, and its kW or the reason why it won't charge. */
 const props = defineProps<{ cell: Cell }>();
 
 const garage = useGarage();

@@ -10,7 +10,7 @@ import CheckCar from './CheckCar.vue';
 import { counted } from './chargesCount';
 import { useNear } from './useNear';
 
-/** The board beside the car: one car at a time, each stop a row with its joint, its kW and why. */
+/** The board on a phone: one car at a time, each charger a row with its joint, its kW and the reason. */
 const emit = defineEmits<{ choose: [outlet: string, vehicle: string, opensWhy: boolean] }>();
 
 const garage = useGarage();

@@ -8,7 +8,7 @@ import PastTroubleMark from './PastTroubleMark.vue';
 import BoardCell from './BoardCell.vue';
 import { useCellWords } from './useCellWords';
 
-/** One outlet with every car; its cells are drawn only while it is near what is in view. */
+/** One outlet with every car; its cells are drawn only while it is near the viewport. */
 const props = defineProps<{
   outlet: Outlet;
   cars: Vehicle[];

@@ -17,7 +17,7 @@ import BoardPhone from './BoardPhone.vue';
 import PackLine from './PackLine.vue';
 import WhyPanel from './WhyPanel.vue';
 
-/** What stands behind a press comes with the first press. */
+/** Loaded when first needed. */
 const IdentifyDialog = defineAsyncComponent(() => import('./IdentifyDialog.vue'));
 const WhyDrawer = defineAsyncComponent(() => import('./WhyDrawer.vue'));
 

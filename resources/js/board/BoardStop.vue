@@ -8,7 +8,7 @@ import PastTroubleMark from './PastTroubleMark.vue';
 import BoardCell from './BoardCell.vue';
 import { useCellWords } from './useCellWords';
 
-/** One stop for one car, drawn only while it is near what is in view. */
+/** One charger for one car, drawn only while it is near the viewport. */
 const props = defineProps<{ outlet: Outlet; car: Vehicle; isNear: boolean }>();
 const emit = defineEmits<{ choose: []; there: [element: HTMLElement | null] }>();
 

@@ -2,7 +2,7 @@
 import { say } from '@/words/say';
 import IdentifyKey from './IdentifyKey.vue';
 
-/** From what one sees of a plug to its row. `closed`: once the dialog has gone and its button has the focus again. */
+/** Leads from the look of a plug to its row. `closed` fires once the dialog is gone and its button has the focus again. */
 const isOpen = defineModel<boolean>({ required: true });
 const emit = defineEmits<{ found: [outletId: string | null]; closed: [] }>();
 </script>

@@ -11,7 +11,7 @@ import { useAttempt } from '@/ui/useAttempt';
 import { say, type Code } from '@/words/say';
 import KindLinks from './KindLinks.vue';
 
-/** A few questions about what one sees, which lead to a row, a column, an adapter or a kind of the catalogue. */
+/** A few questions about the look of a plug, leading to a row, a column, an adapter or a kind in the catalogue. */
 const emit = defineEmits<{ found: [outletId: string | null] }>();
 
 type Marks = components['schemas']['Catalogue']['marks'][number];

@@ -2,7 +2,7 @@
 import type { RouteLocationRaw } from 'vue-router';
 import { say } from '@/words/say';
 
-/** Kinds of the catalogue that somebody may add to the garage, each opened with the figures that are usual for it. */
+/** Kinds in the catalogue that can be added to the garage, each opened with its usual figures. */
 defineProps<{ kinds: { name: string; to: RouteLocationRaw }[] }>();
 </script>
 

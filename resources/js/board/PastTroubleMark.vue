@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import { useExperience } from '@/stores/experience';
 
-/** That earlier sessions had trouble at an outlet, which no good one has lifted since. */
+/** Marks an outlet where earlier sessions had trouble and no good session has followed. */
 const props = defineProps<{ outlet: string }>();
 const experience = useExperience();
 const words = computed(() => experience.troubleAt(props.outlet).join(' '));

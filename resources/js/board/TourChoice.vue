@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import { useGarage } from '@/stores/garage';
 import { say } from '@/words/say';
 
-/** Which tour the board follows; nothing to choose where there is none. */
+/** Chooses the tour that the board follows; hidden without tours. */
 const garage = useGarage();
 const tour = computed({
   get: () => garage.tour?.id ?? '',

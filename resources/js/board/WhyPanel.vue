@@ -27,7 +27,7 @@ const through = computed(() => {
   const adapters = (answer.value?.links ?? []).filter((link) => link.kind === 'adapter').map(named);
   return adapters.length > 0 ? say('why.through', { adapters: listed('and', adapters) }) : say('why.direct_long');
 });
-/** What the ladder already says is not said twice. */
+/** Leaves out what the ladder already says. */
 const cautions = computed(() => {
   const said = new Set(answer.value?.gates.map((g) => g.reason));
   return (answer.value?.cautions ?? []).filter((c) => !said.has(c));

@@ -4,7 +4,7 @@ import { kw, ranged } from '@/ui/figures';
 import { listed, say } from '@/words/say';
 import { told } from './cellPower';
 
-/** Whether it gives about so much, with a span that the cell shows. */
+/** Whether its power is approximate, with a range that the cell shows. */
 const isSpread = (cell: Cell): boolean =>
   cell.band_kw !== null &&
   !cell.at_most &&

@@ -1,6 +1,6 @@
 import { onBeforeUnmount, reactive } from 'vue';
 
-/** How far outside what is in view a row is already drawn and asked for (px). */
+/** How far outside the viewport a row is already drawn and fetched (px). */
 const MARGIN_PX = 500;
 
 /**

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** Hatchings in copper for what holds the car back from outside, in ink for what is the car's own. */
+/** Hatchings: copper for limits outside the car, ink for the car's own. */
 defineProps<{ prefix: string }>();
 
 const inks = ['own', 'held'] as const;

@@ -1,4 +1,4 @@
-/** Hatchings tell the codes of one chain apart without colour; codes that never meet in a chain may share one. */
+/** Hatchings distinguish the limits of a chain without colour; limits that never occur together may share one. */
 const HATCH: Record<string, string> = {
   vehicle_curve: 'plain',
   onboard_charger: 'plain',

@@ -1,7 +1,7 @@
 import type { Ref } from 'vue';
 import type { Scale } from './useScales';
 
-/** A hundredth of the way with every key, a tenth with Shift. */
+/** Each key press moves a hundredth of the axis, with Shift a tenth. */
 const STRIDES = 100;
 const WITH_SHIFT = 10;
 

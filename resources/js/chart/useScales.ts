@@ -4,7 +4,7 @@ import { computed, type ComputedRef, type Ref } from 'vue';
 
 export type Scale = ScaleLinear<number, number>;
 
-/** What the axes of a chart span, in the units they are drawn in. */
+/** The ranges of a chart's axes, in the units they are drawn in. */
 export interface Spans {
   x: readonly [from: number, to: number];
   /** The highest value of the left axis; it begins at 0. */

@@ -15,7 +15,7 @@ import StuckLatch from './StuckLatch.vue';
 import type { OpenSession } from './useSession';
 import type { Visit } from './useVisit';
 
-/** Stop and part in order; what the place counted and asked for; the note; then the end. */
+/** Stop and disconnect in order; the station's meter and price; the note; then the end. */
 const props = defineProps<{
   session: OpenSession;
   visit: Visit | null;

@@ -51,7 +51,7 @@ const question = computed<Question | null>(() =>
 );
 const { visit, error: visitError } = useVisit(question);
 const steps = computed(() => visit.value?.steps.filter((s) => s.phase === 'arrive' || s.phase === 'join') ?? []);
-/** One sentence instead of steps, where nothing must be joined. */
+/** One sentence instead of steps, where nothing may be connected. */
 const isBarred = computed(() => visit.value?.steps[0]?.code === 'do_not_connect');
 /** What is not set up for this network stands first. */
 const toDo = computed(() => visit.value?.steps.find((s) => s.code === 'set_up_access')?.caution ?? '');

@@ -7,7 +7,7 @@ import { say } from '@/words/say';
 import { mayBeAboveS } from './boostSince';
 import type { TakenReading } from './sessionState';
 
-/** What is left of each boost, as a bar that falls while the last reading lies above the continuous amps. */
+/** What is left of each boost, as a bar that shrinks while the last reading is above the continuous rating. */
 const props = defineProps<{ judgement: Judgement; readings: TakenReading[]; elapsedS: number }>();
 
 const bars = computed(() =>

@@ -21,7 +21,7 @@ const open = ref<Open[]>([]);
 const error = ref('');
 const id = computed(() => (typeof route.params.id === 'string' ? route.params.id : ''));
 
-/** Sessions that are still open: those of the server, and those that it has not heard of. */
+/** Open sessions: those on the server, and those it doesn't know yet. */
 async function load(): Promise<void> {
   error.value = '';
   if (id.value !== '') {

@@ -5,7 +5,7 @@ import { useTerms } from '@/stores/terms';
 import { useShortcuts } from '@/ui/useShortcuts';
 import { say } from '@/words/say';
 
-/** What happens beside the readings, by one tap; the rarer ones behind one more. */
+/** Events by one tap; the rarer ones behind another. */
 const emit = defineEmits<{ note: [code: EventCode, detail?: string]; photo: [file: File] }>();
 const terms = useTerms();
 const showsAll = ref(false);

@@ -6,7 +6,7 @@ import { say } from '@/words/say';
 import { kwOf } from './power';
 import type { Visit } from './useVisit';
 
-/** The newest power, large, and what the forecast expected at that charge. */
+/** The latest power, large, and what the forecast expected at this charge. */
 const props = defineProps<{ newest: Reading | null; visit: Visit | null; at: string }>();
 
 const read = computed(() => props.newest?.kw ?? product.value);

@@ -6,7 +6,7 @@ import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 import type { OpenSession } from './useSession';
 
-/** A session that was left running, or whose clock is wrong: ended at its last reading, or set right. */
+/** A forgotten session, or one with a wrong clock: end it at its last reading, or correct the clock. */
 const props = defineProps<{ session: OpenSession; isForgotten?: boolean }>();
 const emit = defineEmits<{ finish: [tS: number] }>();
 

@@ -4,7 +4,7 @@ import { day, hour } from '@/ui/figures';
 import Said from '@/words/Said.vue';
 import { say } from '@/words/say';
 
-/** A session that nobody has finished. */
+/** Sessions that nobody has finished. */
 export interface Open {
   id: string;
   car: string;

@@ -10,7 +10,7 @@ import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 import { actWords } from './actionWords';
 
-/** How much of what was done here the server does not have yet; always in sight while it is so. */
+/** How many entries the server doesn't have yet; always visible while there are any. */
 const outbox = useOutbox();
 const account = useAccount();
 const since = computed(() =>

@@ -3,7 +3,7 @@ import { decimalSign } from '@/words/habits';
 import { say } from '@/words/say';
 import type { FieldName, ReadingField } from './readingFields';
 
-/** Big keys for one thumb: digits left, what is read right. One key goes on to the next value. */
+/** Big keys for one thumb: digits on the left, values on the right. One key moves on to the next value. */
 defineProps<{
   fields: ReadingField[];
   active: FieldName | 'minute';

@@ -73,7 +73,7 @@ const { visit } = useVisit(
 );
 const { current: reminder, isLoud, toggle, dismiss } = useReminders(visit, s.elapsedS);
 
-/** What a driver has done on this device with the steps after the start. */
+/** The driver's progress through the steps after the start, on this device. */
 const done = useSessionStorage<string[]>(`harmozon-steps-${props.id}`, []);
 const isParting = useSessionStorage(`harmozon-parting-${props.id}`, false);
 const isOnLadder = ref(false);

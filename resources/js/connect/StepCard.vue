@@ -7,7 +7,7 @@ import StepRail from './StepRail.vue';
 import { useSpeech } from './useSpeech';
 import type { Visit, VisitStep } from './useVisit';
 
-/** One step at a time: what to do, what tells that it worked, and what to do when it did not. */
+/** One step at a time: what to do, how to see that it worked, and what to do if it didn't. */
 const props = defineProps<{
   visit: Visit;
   steps: VisitStep[];

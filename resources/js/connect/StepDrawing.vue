@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import { useGarage } from '@/stores/garage';
 import type { Visit, VisitStep } from './useVisit';
 
-/** The pieces of a chain from the side, as far as they are joined; those that the step brings together move. */
+/** The pieces of a chain from the side, as far as they are connected; those of the current step move. */
 const props = defineProps<{
   pieces: Visit['pieces'];
   /** Joints that are closed before the step. */

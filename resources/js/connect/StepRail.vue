@@ -2,7 +2,7 @@
 import { say } from '@/words/say';
 import type { VisitStep } from './useVisit';
 
-/** The steps as pieces of a chain: what is done is solid, where one stands is copper. */
+/** The steps as pieces of a chain: finished ones are solid, the current one is copper. */
 defineProps<{ steps: VisitStep[]; at: number; done: ReadonlySet<string> }>();
 const emit = defineEmits<{ to: [index: number] }>();
 </script>

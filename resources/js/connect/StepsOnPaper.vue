@@ -2,7 +2,7 @@
 import { say } from '@/words/say';
 import type { Visit } from './useVisit';
 
-/** Every step of a visit, one below the other: a screen shows them one by one, paper all of them. */
+/** Every step of a visit, one below the other: the screen shows them one by one, paper all of them. */
 defineProps<{ steps: Visit['steps'] }>();
 </script>
 

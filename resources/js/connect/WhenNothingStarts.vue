@@ -5,7 +5,7 @@ import TextButton from '@/ui/TextButton.vue';
 import { say, type Code } from '@/words/say';
 import type { Rung, Visit } from './useVisit';
 
-/** What to try when nothing starts, rung by rung; the next stall and the next stop are one tap away. */
+/** What to try when nothing starts, one remedy after another; the next stall and the next stop are one tap away. */
 const props = defineProps<{ visit: Visit; tried: ReadonlySet<string> }>();
 const emit = defineEmits<{ tried: [rung: Rung, noted: string | null]; close: [] }>();
 

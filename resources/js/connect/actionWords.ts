@@ -13,7 +13,7 @@ const QUANTITIES: Record<string, Code> = {
   kw: 'figure.kw',
 };
 
-/** An act in words, with every value that was typed. */
+/** A pending action in words, with every value that was typed. */
 export function actWords(act: Act): string {
   const terms = useTerms();
   const { thermometer } = useUnits();

@@ -6,7 +6,7 @@ import { kw as kwAtAGlance } from '@/ui/figures';
 import { ampsOf, kwOf, voltsOf } from './power';
 import type { FieldName, ReadingField } from './readingFields';
 
-/** What stands on the form: text by the name of its field, and the minute. */
+/** The form's contents: text by field name, and the minute. */
 export type Typed = Record<string, string>;
 
 /** The way from what is stored to what is typed and back. */

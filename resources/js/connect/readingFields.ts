@@ -18,7 +18,7 @@ export interface ReadingField {
 }
 
 const SCREEN: FieldName[] = ['soc_pct', 'volts', 'amps', 'kw'];
-/** What can be read beside the car, and what this driver reads, in which order. */
+/** The values that can be read next to the car, and the ones this driver uses, in their order. */
 export function useReadingFields() {
   const terms = useTerms();
   const { entry } = useUnits();

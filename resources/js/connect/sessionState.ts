@@ -3,7 +3,7 @@ import type { Act, EventCode } from '@/offline/pendingActions';
 import type { Begun } from '@/offline/db';
 import type { Held } from '@/offline/serverReadings';
 
-/** What is known of a session without asking again: what the server told, and what this device began it with. */
+/** What is known about a session without asking again: the server's answer, and what it was started with here. */
 export interface Known extends Held {
   report: Report | null;
   begun: Begun | null;

@@ -1,7 +1,7 @@
 import { onBeforeUnmount } from 'vue';
 import { locale } from '@/words/habits';
 
-/** Reads aloud when somebody asks for it, where the browser can. */
+/** Reads aloud on request, where the browser can. */
 export function useSpeech() {
   const synthesis = typeof window !== 'undefined' && 'speechSynthesis' in window ? window.speechSynthesis : null;
 

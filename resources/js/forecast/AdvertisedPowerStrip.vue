@@ -6,7 +6,7 @@ import { kw, number, orAbout, quantity } from '@/ui/figures';
 import Said from '@/words/Said.vue';
 import { say } from '@/words/say';
 
-/** The number on the sticker against what the plate gives at the volts of a pack. */
+/** The advertised power compared with what the rating gives at a battery's voltage. */
 const props = defineProps<{ sticker: Forecasts['sticker'] }>();
 const garage = useGarage();
 

@@ -4,7 +4,7 @@ import { useTerms } from '@/stores/terms';
 import AskForm from '@/plates/AskForm.vue';
 import { say } from '@/words/say';
 
-/** What a forecast rests on although nobody has read it: the fact whose reading narrows it most first. */
+/** The unread facts that a forecast depends on: first the one that would narrow it most. */
 defineProps<{ facts: Forecast['rests_on'] }>();
 const terms = useTerms();
 </script>

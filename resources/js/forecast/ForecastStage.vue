@@ -29,7 +29,7 @@ const isWide = useMediaQuery('(width > 1180px)');
 const axis = ref<Axis>('time');
 const showsVoltsAmps = ref(false);
 
-/** Until the first answer nothing is shown that it would push away. */
+/** Shows nothing before the first answer that the answer would move. */
 const isHere = computed(() => forecast.main !== null || forecast.error !== '');
 
 const axes = [

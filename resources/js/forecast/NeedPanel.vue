@@ -11,7 +11,7 @@ import NeedSlider from './NeedSlider.vue';
 import NeedSwitch from './NeedSwitch.vue';
 import NeedTemperature from './NeedTemperature.vue';
 
-/** What the driver wants and expects. Every change is forecast at once. */
+/** What the driver needs and expects. Every change updates the forecast. */
 const forecast = useForecast();
 const rail = useRail();
 const terms = useTerms();

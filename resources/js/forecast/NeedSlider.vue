@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** One figure of the need as a slider: its name, what it says now, and the track. */
+/** One figure of the need as a slider: its name, its value, and the track. */
 defineProps<{
   label: string;
   /** The value in words, as it stands beside the name and as it is read aloud. */

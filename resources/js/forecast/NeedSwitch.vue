@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { say } from '@/words/say';
 
-/** Something that is so or is not. */
+/** A yes-or-no option. */
 defineProps<{ label: string; disabled?: boolean }>();
 const model = defineModel<boolean>({ required: true });
 </script>

@@ -9,7 +9,7 @@ import Said from '@/words/Said.vue';
 import { fixed } from '@/words/habits';
 import { say } from '@/words/say';
 
-/** What every 5 % takes, the next one after the target first; how long boosts last; where going on is quicker. */
+/** Time for every 5 %, first the one after the target; how long boosts last; where the next stop is quicker. */
 const props = defineProps<{ main: Forecast }>();
 const forecast = useForecast();
 const garage = useGarage();

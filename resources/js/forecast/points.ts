@@ -1,7 +1,7 @@
 import type { ForecastPoint } from '@/api/client';
 import { SECONDS, type TimeUnit } from '@/chart/timeUnit';
 
-/** A curve over time or over charge: which of a point's figures stands on the axis below. */
+/** A curve over time or over charge: which value of a point is on the horizontal axis. */
 export type Axis = 'time' | 'charge';
 
 export const along = (axis: Axis, unit: TimeUnit) => (p: ForecastPoint) =>

@@ -6,7 +6,7 @@ import { useTheme } from '@/ui/useTheme';
 import { say } from '@/words/say';
 import LeaveDialog from './LeaveDialog.vue';
 
-/** Day or night, help where there is no strip with shortcuts, and the way out. */
+/** Day or night, help on a phone, and signing out. */
 defineProps<{ hasHelp?: boolean }>();
 const emit = defineEmits<{ help: [] }>();
 const account = useAccount();

@@ -20,7 +20,7 @@ import { useShortcuts } from '@/ui/useShortcuts';
 import { say } from '@/words/say';
 import { wordsOf } from '@/api/client';
 
-/** What is seldom asked for comes when it is. */
+/** Rarely used parts are loaded on demand. */
 const ShortcutsDialog = defineAsyncComponent(() => import('./ShortcutsDialog.vue'));
 const SignInAgain = defineAsyncComponent(() => import('./SignInAgain.vue'));
 

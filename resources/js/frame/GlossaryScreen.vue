@@ -6,7 +6,7 @@ import SearchField from '@/ui/SearchField.vue';
 import { glossary } from '@/words/en.glossary';
 import { say, type Code } from '@/words/say';
 
-/** Every term in two sentences, in the order of the alphabet. */
+/** Every term in two sentences, in alphabetical order. */
 const terms = Object.keys(glossary)
   .filter((code) => code.endsWith('_what'))
   .map((code) => code.replace(/^glossary\.|_what$/g, ''))

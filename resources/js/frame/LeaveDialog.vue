@@ -5,7 +5,7 @@ import { useOutbox } from '@/stores/outbox';
 import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 
-/** Before one signs out while something waits to be sent: what becomes of it. It needs nothing that would have to be fetched first. */
+/** Asks before signing out while entries wait to be sent, and says what happens to them. It works without a network. */
 const isOpen = defineModel<boolean>({ required: true });
 const account = useAccount();
 const outbox = useOutbox();

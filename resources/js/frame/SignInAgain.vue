@@ -5,7 +5,7 @@ import { useOutbox } from '@/stores/outbox';
 import { useAttempt } from '@/ui/useAttempt';
 import { say } from '@/words/say';
 
-/** A session that ended while somebody was at work: one signs in where one stands, and what was typed is still there. */
+/** The sign-in session ended during work: sign in again on the same screen; what was typed is still there. */
 const account = useAccount();
 const outbox = useOutbox();
 const password = ref('');

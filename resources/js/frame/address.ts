@@ -2,7 +2,7 @@ import type { LocationQuery } from 'vue-router';
 import type { Policy } from '@/api/client';
 import type { Beside, Need } from '@/stores/forecast';
 
-/** What an answer depends on, as it stands in the address: a reload, back, forward and a sent link show the same. */
+/** Everything an answer depends on is in the address: a reload, back, forward and a shared link show the same. */
 export interface Shown {
   outlet: string | null;
   vehicle: string | null;

@@ -7,7 +7,7 @@ import { useForecast } from '@/stores/forecast';
 import { useRail } from '@/stores/rail';
 import { fromAddress, knownHere, saysAnything, toAddress } from './address';
 
-/** Whether two addresses say the same, in whatever order. */
+/** Whether two addresses mean the same, in any order. */
 const same = (one: object, other: object): boolean => Object.keys(differences(one, other)).length === 0;
 
 /** Stages whose answers depend on what stands in the address. */

@@ -5,7 +5,7 @@ import { useUnits } from '@/stores/units';
 import { day, number, percent } from '@/ui/figures';
 import { say } from '@/words/say';
 
-/** What all the sessions of an adapter say of it: how much is proven, how its warmth goes, when to test it next. */
+/** What all sessions with an adapter show: how much is proven, whether it gets warmer, when to test it next. */
 const props = defineProps<{ trust: Trust }>();
 
 const WIDTH = 220;

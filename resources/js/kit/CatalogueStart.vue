@@ -8,7 +8,7 @@ import SearchField from '@/ui/SearchField.vue';
 import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 
-/** Begins a plate from a kind of the catalogue; what its own plate must tell is shown beside it. */
+/** Starts a piece from a kind in the catalogue, and shows what must be read on the piece itself. */
 const props = defineProps<{ what: 'chargers' | 'adapters'; place?: string }>();
 const emit = defineEmits<{ begin: [start: Start] }>();
 

@@ -10,7 +10,7 @@ import { valueAt, withValue } from '@/api/dotted';
 import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 
-/** What somebody else changed while a plate was being edited here: figure by figure, with two ways to go on. */
+/** Somebody else changed a piece while it was edited here: shows the figures, and two ways to continue. */
 const props = defineProps<{ before: Draft; mine: Draft; theirs: Draft; isGone: boolean; groups: FieldGroup[] }>();
 const emit = defineEmits<{ goOn: [next: Draft] }>();
 

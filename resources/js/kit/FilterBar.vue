@@ -4,7 +4,7 @@ import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 import type { Wanted } from './useFilters';
 
-/** What is looked for among many pieces, and in which order. */
+/** Search, filters and order for many pieces. */
 const wanted = defineModel<Wanted>({ required: true });
 const isChoosing = defineModel<boolean>('choosing', { required: true });
 defineProps<{ couplers: string[]; networks: string[]; canEdit: boolean }>();

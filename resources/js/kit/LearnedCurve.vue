@@ -8,7 +8,7 @@ import { useAttempt } from '@/ui/useAttempt';
 import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 
-/** A car's charge curve as its sessions show it, beside the entered one: taken only when somebody says so. */
+/** A car's charge curve as its sessions show it, next to the entered one: used only when somebody accepts it. */
 const props = defineProps<{ vehicle: Vehicle; learned: LogMemory['learned'][number] }>();
 
 const WIDTH = 220;

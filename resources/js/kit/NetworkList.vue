@@ -9,7 +9,7 @@ import { useAttempt } from '@/ui/useAttempt';
 import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 
-/** What each network needs before somebody can start there, and whether it is done: gate 5 reads it. */
+/** What each network requires before a session, and whether it is done; gate 5 reads it. */
 const garage = useGarage();
 const account = useAccount();
 const edit = useEdit();

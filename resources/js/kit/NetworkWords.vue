@@ -5,7 +5,7 @@ import { say } from '@/words/say';
 
 type Term = components['schemas']['OcpiTerm'];
 
-/** Words of a network that are not the interface's own, each beside ours; one that was explained can be explained otherwise. */
+/** Words that a network made up, each with our meaning for it, which can be changed. */
 defineProps<{ terms: Term[] }>();
 const emit = defineEmits<{ assign: [term: Term, ours: string] }>();
 

@@ -19,7 +19,7 @@ type Preview = components['schemas']['OcpiPreview'];
 type Counts = components['schemas']['OcpiCounts'];
 type Term = components['schemas']['OcpiTerm'];
 
-/** Places of a network's file: what it would bring and change is shown first, and what was brought in can be taken back. */
+/** Imports places from a network's file: previews what it would add and change; an import can be undone. */
 const emit = defineEmits<{ done: [] }>();
 
 const edit = useEdit();

@@ -2,7 +2,7 @@
 import type { components } from '@/api/schema';
 import { say } from '@/words/say';
 
-/** Prices stand in a file of their own: says how many are known, and takes that file. */
+/** Prices are in a file of their own: says how many are known, and takes that file. */
 defineProps<{ prices: components['schemas']['OcpiPreview']['prices']; isBusy: boolean }>();
 const emit = defineEmits<{ choose: [file: File | null] }>();
 

@@ -9,7 +9,7 @@ import { listed, say } from '@/words/say';
 type Place = components['schemas']['OcpiPreview']['places'][number];
 type Outlet = Place['outlets'][number];
 
-/** What a network's file makes of one place, outlet by outlet and figure by figure. */
+/** How a network's file changes one place, charger by charger and figure by figure. */
 const props = defineProps<{ place: Place }>();
 
 const KINDS = {

@@ -20,7 +20,7 @@ import { useTerms } from '@/stores/terms';
 import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 
-/** A form shaped like the plate it copies; checked as it is typed. */
+/** A form shaped like the rating plate, checked while typing. */
 const props = defineProps<{ kind: PieceKind; found: Found | null; start: Draft; read: string[] }>();
 /** A piece that was begun from a kind is asked for what stands on it, and for no more. */
 const isBrief = ref(props.found === null && LABEL_FIELDS[props.kind] !== undefined);

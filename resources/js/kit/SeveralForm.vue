@@ -10,7 +10,7 @@ import { useAttempt } from '@/ui/useAttempt';
 import TextButton from '@/ui/TextButton.vue';
 import { listed, say } from '@/words/say';
 
-/** Figures, written on several plates at once: on all of them or on none. */
+/** Sets figures on several pieces at once: on all of them or on none. */
 const props = defineProps<{ kind: PieceKind; ids: string[] }>();
 const emit = defineEmits<{ all: [] }>();
 

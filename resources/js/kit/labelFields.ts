@@ -1,6 +1,6 @@
 import type { PieceKind } from '@/stores/edit';
 
-/** What stands on the label of an adapter, or on a post: the first things to be read. */
+/** The figures on an adapter's label, or on a charging post: the first to read. */
 export const LABEL_FIELDS: Partial<Record<PieceKind, readonly string[]>> = {
   adapters: [
     'input',

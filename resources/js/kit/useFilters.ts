@@ -13,7 +13,7 @@ export interface Wanted {
   order: 'arranged' | 'name' | 'unread';
 }
 
-/** Of many pieces those that are looked for, in the wanted order, and those that are chosen to be edited together; begins with words from elsewhere. */
+/** Filters and sorts the pieces, and holds those selected to be edited together; may start with search words. */
 export function useFilters(words = '') {
   const garage = useGarage();
   const wanted = reactive<Wanted>({

@@ -6,7 +6,7 @@ import { useUnits } from '@/stores/units';
 import { number, orAbout, percent, quantity } from '@/ui/figures';
 import { listed, say } from '@/words/say';
 
-/** The plate check piece by piece: the piece under test first and open, the others in a line each that opens. */
+/** The ratings check by piece: the piece under test first and open, the others one line each that opens. */
 const props = defineProps<{ judgement: Judgement; underTest: string[] }>();
 
 interface Row {

@@ -5,7 +5,7 @@ import { useUnits } from '@/stores/units';
 import { number, quantity, soc } from '@/ui/figures';
 import { listed, say } from '@/words/say';
 
-/** Averages as people quote them: to a charge, and what some minutes added; beside those of another session, or the forecast's. */
+/** Averages as people quote them: to a charge, and what some minutes added; next to another session's, or the forecast's. */
 type Windows = components['schemas']['Windows'];
 type Mean = Pick<Windows['to_charge'][number], 'mean_kw' | 'minutes'>;
 type More = Pick<Windows['added'][number], 'percent' | 'km'>;

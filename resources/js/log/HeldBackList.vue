@@ -4,7 +4,7 @@ import type { HeldBack, Judgement } from '@/api/client';
 import { clock, number } from '@/ui/figures';
 import { listed, say } from '@/words/say';
 
-/** What held a session back, stretch by stretch, with its evidence, what it cost, and what to try next. */
+/** What limited a session, segment by segment, with evidence, cost, and what to try next. */
 const props = defineProps<{ judgement: Judgement }>();
 const emit = defineEmits<{ look: [from: number, to: number] }>();
 

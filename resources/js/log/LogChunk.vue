@@ -4,7 +4,7 @@ import { computed, ref, useTemplateRef } from 'vue';
 import type { SessionLine } from '@/api/client';
 import LogLine from './LogLine.vue';
 
-/** Some sessions of the log, drawn while they are in view or nearly: a log of years scrolls as one of a week. */
+/** Some sessions of the log, drawn while they are near the viewport: a log of years scrolls like one of a week. */
 const props = defineProps<{
   sessions: SessionLine[];
   isFirst: boolean;

@@ -7,7 +7,7 @@ import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 import type { Filter } from './useLog';
 
-/** What of the log is wanted. */
+/** Search and filters of the log. */
 const props = defineProps<{ filter: Filter; isFiltered: boolean }>();
 const emit = defineEmits<{ want: [changes: Filter]; all: [] }>();
 

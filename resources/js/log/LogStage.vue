@@ -15,7 +15,7 @@ import LogSums from './LogSums.vue';
 import { useLog } from './useLog';
 import { usePicks } from './usePicks';
 
-/** What stands behind a press comes with the first press. */
+/** Loaded when first needed. */
 const EnterSession = defineAsyncComponent(() => import('./EnterSession.vue'));
 
 const { sessions, total, next, error, filter, isFiltered, want, showAll, more, again } = useLog();

@@ -6,7 +6,7 @@ import TextButton from '@/ui/TextButton.vue';
 import { listed, say } from '@/words/say';
 import type { Filter } from './useLog';
 
-/** Energy, hours and money of the sessions that are wanted, by month, network and car. */
+/** Energy, hours and money of the filtered sessions, by month, network and car. */
 const props = defineProps<{ filter: Filter }>();
 /** Once there is an answer, good or bad: what stands below is not pushed away any more. */
 const emit = defineEmits<{ settled: [] }>();

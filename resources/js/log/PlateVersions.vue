@@ -7,7 +7,7 @@ import { useAttempt } from '@/ui/useAttempt';
 import TextButton from '@/ui/TextButton.vue';
 import { listed, say } from '@/words/say';
 
-/** By which plates a session was judged: a plate edited later changes no verdict until somebody asks for it. */
+/** The ratings a session was checked against: later edits change no verdict until somebody re-checks it. */
 const props = defineProps<{ report: Report }>();
 const emit = defineEmits<{ judged: [report: Report] }>();
 

@@ -10,7 +10,7 @@ import { EDGE, upright, type Panel } from './axis';
 type Duty = SessionReview['duty'][number];
 type Point = Duty['points'][number];
 
-/** The amps through a piece against what its plate allows at every moment, and the heat it has spent as a filling bar. */
+/** The current through a piece compared with what its rating allows at every moment, and its thermal load as a filling bar. */
 const props = defineProps<{
   duty: Duty;
   /** The highest thermal load, as the ratings check has it: the points of a curve are means. */

@@ -7,7 +7,7 @@ import { plain } from '@/words/habits';
 import { say } from '@/words/say';
 import { EDGE, upright, type Panel } from './axis';
 
-/** Power as it was read, cut into bands by what held it back, with the forecast and baselines over it. */
+/** Measured power, cut into bands by what limited it, with the forecast and baselines over it. */
 const props = defineProps<{
   report: Report;
   panel: Panel;

@@ -41,7 +41,7 @@ const through = computed(() => {
   const note = session.value?.note;
   return note ? say('report.noted', { chain, note }) : chain;
 });
-/** Those that the headline does not tell already. */
+/** Those that the headline doesn't say already. */
 const findings = computed(
   () => judgement.value?.findings.filter((finding) => finding !== report.value?.review.headline) ?? [],
 );

@@ -10,7 +10,7 @@ import { withValue } from '@/api/dotted';
 import { useAttempt } from '@/ui/useAttempt';
 import TextButton from '@/ui/TextButton.vue';
 
-/** What was wrong with the stall, kept on its plate: the next driver is warned, and it ranks last by risk. */
+/** A stall's fault, kept with the charger: the next driver is warned, and it ranks last by risk. */
 const props = defineProps<{ session: SessionLine }>();
 
 const edit = useEdit();

@@ -2,7 +2,7 @@ import { scaleLinear } from 'd3-scale';
 import type { HeldBack, Report } from '@/api/client';
 import type { Scale } from '@/chart/useScales';
 
-/** Where a panel of the report's chart stands, from its top to its floor (px). */
+/** Top and bottom of a panel in the report's chart (px). */
 export interface Panel {
   top: number;
   floor: number;

@@ -6,7 +6,7 @@ import { api, ask, wordsOf, type SessionLine } from '@/api/client';
 export const FILTERS = ['q', 'vehicle', 'adapter', 'outlet', 'verdict', 'cause', 'unread', 'from', 'to'] as const;
 export type Filter = Partial<Record<(typeof FILTERS)[number], string>>;
 
-/** Sessions that are asked for at once. */
+/** Sessions fetched at once. */
 const PAGE = 100;
 /** How often a log with open sessions is asked for again (ms). */
 const AGAIN_MS = 10_000;

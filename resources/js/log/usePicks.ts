@@ -4,7 +4,7 @@ import { api, ApiError, ask, type SessionLine } from '@/api/client';
 
 const MOST = 2;
 
-/** Sessions that were picked to be compared: of one car, two at most. They stand in the address, and may be on no page that is loaded. */
+/** Sessions picked for a comparison: two at most, of one car. They are in the address, and may not be on a loaded page. */
 export function usePicks(sessions: Ref<SessionLine[] | null>) {
   const route = useRoute();
   const router = useRouter();

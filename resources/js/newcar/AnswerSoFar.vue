@@ -11,7 +11,7 @@ import { holdsWords } from '@/ui/matchesSearch';
 import { say } from '@/words/say';
 import type { NewCar, NewCarRow, Region } from './useNewCar';
 
-/** What the car comes to so far at the kinds of charger that exist where its driver lives; the others are one press away. */
+/** The car's answers so far at the kinds of charger in the driver's region; the others are one press away. */
 const props = defineProps<{ draft: NewCar | null }>();
 const emit = defineEmits<{ region: [region: Region] }>();
 

@@ -5,7 +5,7 @@ import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 import NewCarStage from './NewCarStage.vue';
 
-/** The questions about a car for somebody without an account. What they say stays on their device. */
+/** The questions about a car for a visitor without an account. The answers stay on their device. */
 const terms = useTerms();
 const again = (): void => window.location.reload();
 </script>

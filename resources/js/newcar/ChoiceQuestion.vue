@@ -1,7 +1,7 @@
 <script setup lang="ts" generic="T extends string | number">
 import Choice from './Choice.vue';
 
-/** One answer of a few; choosing goes on. */
+/** One answer of a few; choosing one moves on. */
 defineProps<{ options: readonly { id: T; title: string; hint?: string }[]; chosen: T | null }>();
 const emit = defineEmits<{ choose: [id: T] }>();
 </script>

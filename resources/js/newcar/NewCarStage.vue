@@ -19,7 +19,7 @@ import { number } from '@/ui/figures';
 import TextButton from '@/ui/TextButton.vue';
 import { listed, say, type Code } from '@/words/say';
 
-/** A new car in six questions, one at a time; beside them what it comes to so far. */
+/** A new car in six questions, one at a time; next to the answers so far. */
 const router = useRouter();
 const garage = useGarage();
 const terms = useTerms();

@@ -2,7 +2,7 @@
 import { say, type Code } from '@/words/say';
 import type { CarQuestion } from './useNewCar';
 
-/** The questions as pieces of a chain: what is answered is solid, what is open gapes. */
+/** The questions as pieces of a chain: answered ones are solid, open ones have a gap. */
 defineProps<{ asks: CarQuestion[]; step: CarQuestion; told: Partial<Record<CarQuestion, string>> }>();
 const emit = defineEmits<{ to: [question: CarQuestion] }>();
 

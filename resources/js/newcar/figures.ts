@@ -4,7 +4,7 @@ import type { CarQuestion } from './useNewCar';
 
 const number = (path: string, label: string, unit: string): Field => ({ path, label, kind: 'number', unit });
 
-/** What can be typed beside the choices of a question. */
+/** Figures that can be typed instead of choosing an answer. */
 export function figures(question: CarQuestion): Field[] {
   switch (question) {
     case 'pack':

@@ -14,7 +14,7 @@ export type { CarQuestion, Region } from '@/stores/visitorCar';
 
 const ALL: CarQuestion[] = ['inlet', 'language', 'pack', 'energy', 'peak', 'onboard'];
 
-/** A new car while it is being told; what was said outlives a reload. Without an account it waits on the device alone. */
+/** A new car while its questions are answered; the answers survive a reload. Without an account they are only on the device. */
 export function useNewCar() {
   const account = useAccount();
   const edit = useEdit();

@@ -1,6 +1,6 @@
 import type { Me } from '@/api/client';
 
-/** Whose device this is now, as the server last told it: what it keeps is shown to them alone. Outlives a reload without a network. */
+/** The person whose device this is, as the server last said: only they see what it keeps. Survives a reload without a network. */
 const WHO = 'harmozon-me';
 /** Somebody signed out where there was no network; the server is still to be told. */
 const LEAVING = 'harmozon-leaving';

@@ -1,4 +1,4 @@
-/** What is half typed, kept in this tab by the account and the garage it belongs to; no password is ever among it. */
+/** Drafts, kept in this tab by account and garage; never a password. */
 const PREFIX = 'harmozon-draft';
 
 export const draftKey = (account: string, garage: string, name: string): string =>

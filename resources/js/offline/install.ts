@@ -1,6 +1,6 @@
 import { ref } from 'vue';
 
-/** Whether a newer version of the application waits on this device. It comes when somebody says so, or with the next start. */
+/** Whether a newer version is ready on this device. It is loaded on request, or with the next start. */
 export const isNewer = ref(false);
 
 let waiting: ServiceWorker | null = null;

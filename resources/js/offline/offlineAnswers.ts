@@ -2,7 +2,7 @@ import { api } from '@/api/client';
 import { asks, keep, recall } from './answerStore';
 import { reached, showsKept, unreached } from './network';
 
-/** Marks an answer that this device had kept. */
+/** Marks an answer that came from this device. */
 const FROM_HERE = 'X-Kept';
 
 /** Without a network a question is answered as it was the last time; what would change something is refused. */

@@ -4,7 +4,7 @@ import type { Reading } from '@/api/client';
 type Schemas = components['schemas'];
 export type EventCode = Schemas['EventCode'];
 
-/** One thing that was done beside the car. Sent twice, it changes nothing the second time. */
+/** One action at the car. Sent twice, it changes nothing the second time. */
 export type Doing =
   | { kind: 'begin'; body: Schemas['BeginSession']; startedMs: number }
   | { kind: 'reading'; reading: Reading }

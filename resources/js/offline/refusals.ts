@@ -5,7 +5,7 @@
  */
 export type Becomes = 'done' | 'waits' | 'refused';
 
-/** Refusals of the moment: not signed in, too slow, another account or garage open in this browser, a token that ran out, too much at once. */
+/** Temporary refusals: not signed in, timeout, another account or garage open in this browser, expired token, too many requests. */
 const OF_THE_MOMENT = [401, 408, 412, 419, 425, 429];
 
 export function becomes(status: number): Becomes {

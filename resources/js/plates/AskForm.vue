@@ -13,7 +13,7 @@ import { withValue } from '@/api/dotted';
 import { useAttempt } from '@/ui/useAttempt';
 import TextButton from '@/ui/TextButton.vue';
 
-/** A fact nobody has read, where to read it, and a place to write it down there and then. */
+/** An unread fact, where to read it, and a field to enter it at once. */
 const props = defineProps<{ ask: Gate['asks'][number] }>();
 
 const edit = useEdit();

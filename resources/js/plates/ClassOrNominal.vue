@@ -4,7 +4,7 @@ import TextButton from '@/ui/TextButton.vue';
 import { number } from '@/ui/figures';
 import { say } from '@/words/say';
 
-/** 400 and 800 are what people call a class of batteries, and what may be printed on one: asked, never assumed. */
+/** 400 and 800 may name a class of batteries or be printed as the nominal voltage: asked, never assumed. */
 const props = defineProps<{ volts: number | null }>();
 const emit = defineEmits<{ isClass: [id: string] }>();
 

@@ -2,7 +2,7 @@
 import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 
-/** Tells that what is shown was typed earlier and not saved, and offers to begin again. */
+/** Says that the form holds an unsaved draft, and offers to discard it. */
 defineProps<{ isKept: boolean }>();
 const emit = defineEmits<{ startOver: [] }>();
 </script>

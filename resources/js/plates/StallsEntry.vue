@@ -5,7 +5,7 @@ import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 import { STALL_COLUMNS as columns } from './stalls';
 
-/** The stalls that bear one plate, each by what is painted on it. */
+/** The stalls with one rating, each by the label painted on it. */
 interface Stall {
   label: string;
   evse_id?: string | null;

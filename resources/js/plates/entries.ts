@@ -2,7 +2,7 @@ import { decimalSign, plain } from '@/words/habits';
 import { listed, say } from '@/words/say';
 import type { FieldKind } from './fields';
 
-/** What stands in an input for a stored value. */
+/** The text in an input for a stored value. */
 export function written(kind: FieldKind, value: unknown): string {
   if (value === null || value === undefined) {
     return '';

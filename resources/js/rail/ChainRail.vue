@@ -22,7 +22,7 @@ const terms = useTerms();
 const forecast = useForecast();
 const route = useRoute();
 
-/** On the forecast the rail stands under its need, and at its cursor; elsewhere under the usual conditions. */
+/** On the forecast the rail uses its need and its cursor; elsewhere the usual conditions. */
 const main = computed(() =>
   route.meta.stage === 'forecast' && sameEnds(forecast.main?.answer, rail.answer) ? forecast.main : null,
 );

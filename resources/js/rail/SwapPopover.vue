@@ -3,7 +3,7 @@ import { onKeyStroke } from '@vueuse/core';
 import { nextTick, ref } from 'vue';
 import Said from '@/words/Said.vue';
 
-/** A piece of the rail as a button: it opens the pieces that could stand in its place. */
+/** A piece of the rail as a button: it lists the pieces that could replace it. */
 defineProps<{
   label: string;
   groups: { group: string; items: { id: string; name: string; hint: string }[] }[];

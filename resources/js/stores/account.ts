@@ -7,7 +7,7 @@ import { forgetHere, isLeaving, knownHere, leaves, rememberHere, standIn } from 
 import { forgetAllBut } from '@/offline/answerStore';
 import { locale } from '@/words/habits';
 
-/** What the page itself says of who it was sent to. */
+/** What the page itself says about the person it was sent to. */
 type Visitor = 'no' | 'yes' | 'ended';
 const visitor = (): Visitor =>
   (document.querySelector<HTMLMetaElement>('meta[name=harmozon-visitor]')?.content as Visitor | undefined) ?? 'no';

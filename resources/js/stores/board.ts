@@ -4,7 +4,7 @@ import { ref, watch } from 'vue';
 import { api, ask, wordsOf, type Cell, type Policy } from '@/api/client';
 import { useGarage } from './garage';
 
-/** Pairs that are asked for at once: a garage with no more comes as a whole, of a larger one what is in view. */
+/** Pairs fetched at once: a garage with no more is fetched whole, of a larger one what is in view. */
 export const MOST_AT_ONCE = 1200;
 
 /** Rows of a large garage that are in view when its board is opened, before anything is drawn. */

@@ -5,7 +5,7 @@ import type { components } from '@/api/schema';
 import type { Draft } from './edit';
 
 type Catalogue = components['schemas']['Catalogue'];
-/** What a plate begins with, and what is still to be read on the piece itself. */
+/** The initial figures of a piece, and what must still be read on the piece itself. */
 export type Start = { draft: Draft; read: string[] };
 
 /** The kinds of charger and adapter that come with the application, and what one sees of each plug. */

@@ -5,7 +5,7 @@ import { say } from '@/words/say';
 
 export type TermSet = keyof Terms['sets'];
 
-/** The core's names of closed sets, and what a driver is taken to want while nothing else is said. */
+/** The core's names of closed sets, and the driver's assumed need until they say otherwise. */
 export const useTerms = defineStore('terms', () => {
   const terms = ref<Terms | null>(null);
   let loading: Promise<void> | null = null;

@@ -8,7 +8,7 @@ interface Offer {
 const offer = ref<Offer | null>(null);
 let timer: ReturnType<typeof setTimeout> | undefined;
 
-/** How long an undo stays in reach on the screen (ms). */
+/** How long an undo stays on the screen (ms). */
 const OFFERED_MS = 15_000;
 
 /** Undo instead of "are you sure?": the last thing done can be taken back, with a click or with `u`. */

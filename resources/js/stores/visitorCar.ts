@@ -13,7 +13,7 @@ export interface Onboard {
   max_v: number | null;
 }
 
-/** What a person has said of a car so far; null is "I don't know". */
+/** A person's answers about a car so far; null is "I don't know". */
 export interface Answers {
   name: string;
   faces: string[];

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** A screen with nothing on it yet: says so, and teaches the next step. */
+/** An empty screen: says so, and shows the next step. */
 defineProps<{ title: string }>();
 </script>
 

@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import type { PlateRow } from '@/api/client';
 
-/** A peak against its limit: the bar ends at the peak, the notch stands at the limit. */
+/** A peak compared with its limit: the bar ends at the peak, the notch is at the limit. */
 const props = defineProps<{ row: PlateRow }>();
 
 /** The bar's full width stands for this share of the limit, so that an excess has room to show. */

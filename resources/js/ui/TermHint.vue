@@ -4,7 +4,7 @@ import { computed, ref, useTemplateRef } from 'vue';
 import { learn, say } from '@/words/say';
 import type { GlossaryTerm } from '@/words/glossaryTerms';
 
-/** A term that explains itself where it stands: by touch, by mouse, or with Enter. `isMark` shows a question mark beside a name. */
+/** Explains a term in place: by touch, by mouse, or with Enter. `isMark` shows a question mark next to a name. */
 const props = defineProps<{ term: GlossaryTerm; isMark?: boolean }>();
 const isOpen = ref(false);
 const isKnown = ref(false);

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { say } from '@/words/say';
 
-/** Words to press. Where many stand alike, `of` names what each belongs to: heard, not seen. */
+/** A button of words. Where several look alike, `of` names what each belongs to, for screen readers. */
 defineProps<{ words?: string; of?: string }>();
 </script>
 

@@ -1,6 +1,6 @@
 import { ref } from 'vue';
 
-/** Whether something broke that nobody has foreseen: the page says so, and does not stand blank. */
+/** Whether something unexpected broke: the page says so instead of staying blank. */
 export const isTroubled = ref(false);
 
 /** When the page was last reloaded because a part of it was gone (ms since 1970). */

@@ -1,4 +1,4 @@
-/** Whether a text holds every word that is looked for, in any order. A number belongs to the word before it: "level 1", "type 2". */
+/** Whether a text contains every search word, in any order. A number belongs to the word before it: "level 1", "type 2". */
 export function holdsWords(wanted: string, ...texts: (string | undefined)[]): boolean {
   const text = texts.join(' ').toLowerCase();
   return wanted

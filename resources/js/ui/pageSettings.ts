@@ -3,7 +3,7 @@
 const said = (name: string): string =>
   document.querySelector<HTMLMetaElement>(`meta[name=harmozon-${name}]`)?.content ?? '';
 
-/** Whether the made-up garage can be looked at here. */
+/** Whether the demo garage can be explored here. */
 export const hasDemo = (): boolean => said('demo') === 'yes';
 
 /** Whether nobody has an account here yet. */

@@ -2,7 +2,7 @@ import { useEventListener, useMutationObserver } from '@vueuse/core';
 import { onScopeDispose } from 'vue';
 
 const FOCUSABLE = 'a[href], button, input, select, textarea, [tabindex]:not([tabindex="-1"])';
-/** How far back a place to stand on is looked for. */
+/** How far back to look for an element to focus. */
 const REMEMBERED = 20;
 
 interface Place {

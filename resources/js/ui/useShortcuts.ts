@@ -10,7 +10,7 @@ function isControl(target: EventTarget | null): boolean {
   return target instanceof HTMLElement && target.closest('button, a, [role=button], [role=gridcell]') !== null;
 }
 
-/** Single keys, while the component stands. They rest while someone types; Space and Enter leave buttons alone. */
+/** Single-key shortcuts, while the component is mounted. They rest while someone types; Space and Enter leave buttons alone. */
 export function useShortcuts(keys: Record<string, () => unknown>): void {
   function press(event: KeyboardEvent): void {
     const action = keys[event.key];

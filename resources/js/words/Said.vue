@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import { pattern, type Code, type Figures } from './say';
 
-/** A message of the page whose figures may be more than text: a slot stands in for each figure that has one. */
+/** A message whose figures may be more than text: a slot replaces each figure that has one. */
 const props = defineProps<{ code: Code; figures?: Figures }>();
 const slots = defineSlots<Record<string, () => unknown>>();
 

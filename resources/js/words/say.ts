@@ -10,7 +10,7 @@ export type Figures = Record<string, string | number>;
 const patterns: Partial<Record<Code, string>> = { ...en };
 const ready = new Map<string, IntlMessageFormat>();
 
-/** A stage with the words that are said only there: both are fetched at once. */
+/** A stage with its own words: both are fetched together. */
 export function worded<T>(stage: () => Promise<T>): () => Promise<T> {
   return async () => (await Promise.all([stage(), learn()]))[0];
 }

@@ -6,7 +6,7 @@ import { listed, say } from '@/words/say';
 import { formatExample, useColumnWords } from './columnWords';
 import { draftOf, HOUR, mappingOf, type MappingDraft } from './mappingDraft';
 
-/** Which column of a file that is not ours holds what; every change is looked at at once. */
+/** What each column of a foreign file contains; every change is previewed at once. */
 const props = defineProps<{ file: Import; look: ImportLook }>();
 const emit = defineEmits<{ told: [mapping: Mapping] }>();
 

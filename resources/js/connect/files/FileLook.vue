@@ -9,7 +9,7 @@ import { useReadingFields } from '@/connect/readingFields';
 import FileColumns from './FileColumns.vue';
 import FileSlide from './FileSlide.vue';
 
-/** A readings file before it is taken: what its columns hold, its first rows, the curve they draw, and when it began. */
+/** Preview of a readings file: its columns, first rows, curve and start. */
 const props = defineProps<{ file: Import; look: ImportLook; refusal: string; curve: CurvePoint[] }>();
 const emit = defineEmits<{
   tell: [body: { mapping?: Mapping; shift_s?: number; instrument?: string }];

@@ -18,7 +18,7 @@ const props = defineProps<{
   told: (task: () => Promise<void>) => Promise<boolean>;
 }>();
 const emit = defineEmits<{ in: []; taken: [] }>();
-/** A file is being taken beside the server. */
+/** A file is being imported in the background. */
 const isMovingIn = defineModel<boolean>('moving', { required: true });
 
 /** Rows that are listed; the rest is counted. */

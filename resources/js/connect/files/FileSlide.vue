@@ -12,7 +12,7 @@ import { plain } from '@/words/habits';
 import { say } from '@/words/say';
 import { useReadingFields } from '@/connect/readingFields';
 
-/** The session above, the file below, on one time axis: the file is pushed until both tell of the same moment. */
+/** The session above, the file below, on one time axis: drag the file until both show the same moment. */
 const props = defineProps<{ curve: CurvePoint[]; look: ImportLook; beside: string | null; shiftS: number }>();
 const emit = defineEmits<{ shift: [seconds: number] }>();
 

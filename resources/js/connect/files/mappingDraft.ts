@@ -1,6 +1,6 @@
 import type { Import, ImportLook, Mapping } from '@/api/client';
 
-/** What a driver says of a column; the empty field is left out. */
+/** What a driver chose for a column; the empty field leaves it out. */
 export interface ColumnDraft {
   header: string;
   samples: string[];
