@@ -51,6 +51,12 @@ final readonly class Range
         return new self(0, 100, '%');
     }
 
+    /** A share in percent, such as a rate of VAT. */
+    public static function ofHundred(): self
+    {
+        return new self(0, 100, '%');
+    }
+
     public static function celsius(): self
     {
         return new self(-60, 250, '°C');

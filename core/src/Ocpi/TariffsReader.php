@@ -28,6 +28,9 @@ final class TariffsReader
     /** Decimal places of a price, as a plate holds them. */
     private const SCALE = 6;
 
+    /** A JSON number or a decimal as text, never negative. */
+    private const AMOUNT = '/^\d{1,9}(\.\d{1,20})?(E-\d{1,2})?$/D';
+
     /** Conditions that a plate can hold: a price of a minute by the power taken. */
     private const BY_POWER = ['min_power', 'max_power'];
 
@@ -53,8 +56,10 @@ final class TariffsReader
             $country = $tariff->textOrNull('country_code') ?? '';
             $key = TariffsFile::key($country === '' ? '' : $country.'*'.($tariff->textOrNull('party_id') ?? ''), $id);
             $price = $reader->tariff($tariff, $id);
-            if ($price !== null) {
-                $prices[$key] ??= $price;
+            if (isset($prices[$key])) {
+                $reader->leftOpen[] = Message::of('ocpi.tariff_twice', tariff: $id);
+            } elseif ($price !== null) {
+                $prices[$key] = $price;
             }
         }
 
@@ -64,9 +69,12 @@ final class TariffsReader
     /** @return array<string, mixed>|null in the words of the case file; null where it is not for everyone, or not for today */
     private function tariff(Node $tariff, string $id): ?array
     {
+        $offers = self::offers($tariff);
         $problem = match (true) {
             in_array($tariff->textOrNull('type'), self::NOT_FOR_EVERYONE, true) => Message::of('ocpi.tariff_profile', tariff: $id),
             ! $this->isValid($tariff) => Message::of('ocpi.tariff_not_valid', tariff: $id),
+            // The interface wants at least one: a tariff without any says nothing, not that charging is free.
+            $offers === [] => Message::of('ocpi.tariff_empty', tariff: $id),
             default => null,
         };
         if ($problem !== null) {
@@ -78,7 +86,6 @@ final class TariffsReader
             $this->leftOpen[] = Message::of('ocpi.tariff_bounds', tariff: $id);
         }
         $price = ['currency' => $tariff->currency('currency'), 'idle_grace_minutes' => null];
-        $offers = self::offers($tariff);
         foreach (TariffPart::cases() as $part) {
             $of = $offers[$part->value] ?? [];
             $this->tellSteps($part, $of, $id);
@@ -196,11 +203,23 @@ final class TariffsReader
 
     private static function price(Node $component, TariffPart $part): string
     {
-        $price = BigDecimal::of($component->money('price') ?? throw $component->fail('price', Message::of('field.required')));
-        $vat = BigDecimal::of($component->money('vat') ?? '0');
+        $price = self::amount($component);
+        $vat = BigDecimal::of((string) ($component->number('vat', Range::ofHundred()) ?? 0));
         $paid = $price->multipliedBy($vat->plus(100))->dividedBy(100 * $part->pricedUnitsPerOurs(), self::SCALE, RoundingMode::HALF_UP);
 
         return (string) $paid->stripTrailingZeros();
+    }
+
+    /** As exact as the file has it: a price without VAT may have more decimals than one that is printed. */
+    private static function amount(Node $component): BigDecimal
+    {
+        $value = $component->raw('price') ?? throw $component->fail('price', Message::of('field.required'));
+        $text = is_int($value) || is_float($value) ? (string) $value : $value;
+        if (! is_string($text) || preg_match(self::AMOUNT, $text) !== 1) {
+            throw $component->fail('price', Message::of('field.expected_money'));
+        }
+
+        return BigDecimal::of($text);
     }
 
     /** @param  list<array{Node, Node|null}>  $offers */

@@ -46,6 +46,9 @@ final class OcpiTariffsTest extends TestCase
         yield 'energy alone; the rest is not charged for' => [[['price_components' => [$part('ENERGY', 0.45)]]], [...$free, 'per_kwh' => '0.45']];
         // 0.50 and 21 %: 0.605; 3 an hour and 21 %: 0.0605 a minute; 1 and 0 %: 1.
         yield 'with VAT, time by the minute' => [[['price_components' => [$part('ENERGY', 0.5, 21), $part('TIME', 3, 21), $part('FLAT', 1, 0)]]], ['per_kwh' => '0.605', 'per_minute' => '0.0605', 'session_fee' => '1', 'idle_per_minute' => '0']];
+        // 1/3 and 19 %: 0.396667 to six decimals; a billionth is nothing.
+        yield 'more decimals than a plate has' => [[['price_components' => [['type' => 'ENERGY', 'price' => 0.3333333333, 'vat' => 19], ['type' => 'FLAT', 'price' => 1e-9]]]], [...$free, 'per_kwh' => '0.396667']];
+        yield 'a price as text' => [[['price_components' => [['type' => 'ENERGY', 'price' => '0.40']]]], [...$free, 'per_kwh' => '0.4']];
         yield 'an idle fee of 6 an hour, in other elements' => [[['price_components' => [$part('ENERGY', 0.3)]], ['price_components' => [$part('PARKING_TIME', 6)]]], [...$free, 'per_kwh' => '0.3', 'idle_per_minute' => '0.1']];
         yield 'the first price counts where it has no condition' => [[['price_components' => [$part('ENERGY', 0.3)]], ['price_components' => [$part('ENERGY', 0.9)], 'restrictions' => ['start_time' => '17:00']]], [...$free, 'per_kwh' => '0.3']];
         yield 'dearer in the evening: not one price' => [
@@ -78,16 +81,26 @@ final class OcpiTariffsTest extends TestCase
     {
         $file = self::tariffs([
             ['id' => 'A', 'type' => 'PROFILE_CHEAP'], ['id' => 'B', 'end_date_time' => '2026-06-01T00:00:00Z'], ['id' => 'C', 'start_date_time' => '2026-06-02T00:00:00'],
+            ['id' => 'E', 'elements' => []], ['id' => 'F', 'elements' => [['price_components' => [['type' => 'FLAT', 'price' => 9, 'step_size' => 1]], 'restrictions' => ['reservation' => 'RESERVATION']]]],
             ['id' => 'D', 'type' => 'REGULAR', 'start_date_time' => '2026-06-01T00:00:00Z', 'max_price' => ['excl_vat' => 20]],
         ]);
 
-        self::assertNull($file->priceOf('NL*ABC', ['A', 'B', 'C']));
+        self::assertNull($file->priceOf('NL*ABC', ['A', 'B', 'C', 'E', 'F']), 'and what has no price is not free');
         self::assertNotNull($file->priceOf('NL*ABC', ['A', 'D']));
         self::assertNull($file->priceOf('NL*OTHER', ['D']), "another network's tariff of the same name");
         self::assertSame([
             'Tariff A is for certain contracts only; it was not used', 'Tariff B is not valid now; it was not used', 'Tariff C is not valid now; it was not used',
+            'Tariff E has no price for a session; it was not used', 'Tariff F has no price for a session; it was not used',
             'Tariff D has a minimum or maximum price per session, which is not counted',
         ], Say::voice()->each($file->leftOpen));
+    }
+
+    public function test_of_two_tariffs_with_one_id_the_first_counts_and_it_is_said(): void
+    {
+        $file = self::tariffs([['id' => 'T1'], ['id' => 'T1', 'currency' => 'CHF']]);
+
+        self::assertSame('EUR', $file->priceOf('NL*ABC', ['T1'])['currency'] ?? null);
+        self::assertSame(['Tariff T1 is in the file twice; the first one is used'], Say::voice()->each($file->leftOpen));
     }
 
     #[DataProvider('refusals')]
@@ -104,6 +117,8 @@ final class OcpiTariffsTest extends TestCase
         yield 'an empty list' => ['[]', 'expected a list of Tariffs'];
         yield 'locations' => ['[{"id": "L", "evses": []}]', 'This is a file of OCPI locations, not a file of OCPI tariffs.'];
         yield 'no number' => [$one(['elements' => [['price_components' => [['type' => 'ENERGY', 'price' => 'cheap']]]]]), 'tariffs[0].elements[0].price_components[0].price'];
+        yield 'less than nothing' => [$one(['elements' => [['price_components' => [['type' => 'ENERGY', 'price' => -1]]]]]), 'tariffs[0].elements[0].price_components[0].price'];
+        yield 'more tax than price' => [$one(['elements' => [['price_components' => [['type' => 'ENERGY', 'price' => 1, 'vat' => 101]]]]]), 'tariffs[0].elements[0].price_components[0].vat'];
         yield 'a part nobody knows' => [$one(['elements' => [['price_components' => [['type' => 'WEIGHT', 'price' => 1]]]]]), 'tariffs[0].elements[0].price_components[0].type'];
         yield 'no currency' => [$one(['currency' => 'crowns']), 'tariffs[0].currency'];
         yield 'no moment' => [$one(['end_date_time' => 'soon']), 'tariffs[0].end_date_time: is no date and time'];

@@ -22,6 +22,8 @@ return [
     'ocpi.prices_differ' => '{outlet}: the price differs from stall to stall, so it stays "not known"',
     'ocpi.tariff_profile' => 'Tariff {tariff} is for certain contracts only; it was not used',
     'ocpi.tariff_not_valid' => 'Tariff {tariff} is not valid now; it was not used',
+    'ocpi.tariff_twice' => 'Tariff {tariff} is in the file twice; the first one is used',
+    'ocpi.tariff_empty' => 'Tariff {tariff} has no price for a session; it was not used',
     'ocpi.tariff_bounds' => 'Tariff {tariff} has a minimum or maximum price per session, which is not counted',
     'ocpi.tariff_depends' => 'Tariff {tariff}: {part} changes with the time of day or the session, so it stays "not known"',
     'ocpi.tariff_steps' => 'Tariff {tariff}: {part} is charged in larger steps, which are not counted',
