@@ -79,7 +79,9 @@ test('whoever has no account sees what one answer tells, and the car waits for t
   await page.reload();
   await expect(socket).toContainText('1.4');
   await hands.press('Keep this car: create an account');
-  await expect(page.getByText('The car checked on this device')).toBeVisible();
+  await expect(
+    page.getByText('The car checked on this device (CCS1) becomes the first car in your garage.'),
+  ).toBeVisible();
   await hands.fill('Name', 'Ida Wren');
   await hands.fill('E-mail', 'ida@wren.example');
   await hands.fill('Password', 'seven swans a-swimming');

@@ -60,7 +60,7 @@ const told = computed<Partial<Record<CarQuestion, string>>>(() => {
   const open = (q: CarQuestion) => (a.passed.includes(q) && q !== step.value ? say('new_car.dont_know') : undefined);
   const kwh = a.usable_kwh === null ? open('energy') : say('figure.kwh', { n: number(a.usable_kwh, 1) });
   const named: Partial<Record<CarQuestion, string | undefined>> = {
-    inlet: a.faces.length > 0 ? listed('plus', a.faces) : undefined,
+    inlet: a.faces.length > 0 ? listed('plus', a.faces.map(terms.couplerName)) : undefined,
     language: languages.find((l) => l.id === a.languages?.join(','))?.title ?? open('language'),
     pack:
       a.pack_nominal_v === null
@@ -170,7 +170,7 @@ function drop(): void {
   <div class="new-car">
     <section class="asking" aria-labelledby="question">
       <p v-if="waiting" class="waiting">
-        {{ say('new_car.waiting', { faces: listed('plus', waiting.faces) }) }}
+        {{ say('new_car.waiting', { faces: listed('plus', waiting.faces.map(terms.couplerName)) }) }}
         <TextButton @click="take">{{ say('new_car.take') }}</TextButton>
         <TextButton @click="drop">{{ say('new_car.drop') }}</TextButton>
       </p>

@@ -52,5 +52,11 @@ export const useTerms = defineStore('terms', () => {
 
   const isLoaded = computed(() => terms.value !== null);
 
-  return { load, isLoaded, known, all, words, title, short, coupler };
+  /** Only the name: "CCS1", "NEMA 14-50". */
+  function couplerName(id: string): string {
+    const one = [...known().couplers, ...known().sockets].find((c) => c.id === id);
+    return one?.name ?? id.replace('socket:', '');
+  }
+
+  return { load, isLoaded, known, all, words, title, short, coupler, couplerName };
 });

@@ -100,8 +100,10 @@ export const en = {
   'account.make_own': 'Create account',
   'begin.guessed': 'Guessed from your browser: {units}; {currency}. Change',
   'begin.drop_car': 'Discard it',
-  'invitation.with_car': 'The car checked on this device ({faces}) is added to the garage if your role allows it.',
-  'begin.with_car': 'The car checked on this device ({faces}) becomes the first car in your garage.',
+  'invitation.with_car':
+    'The car checked on this device{faces, select, none {} other { ({faces})}} is added to the garage if your role allows it.',
+  'begin.with_car':
+    'The car checked on this device{faces, select, none {} other { ({faces})}} becomes the first car in your garage.',
   'begin.first': 'Create the first account',
   'begin.own': 'Create your account',
   'begin.go': 'Open my garage',
