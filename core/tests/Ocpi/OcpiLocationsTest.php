@@ -182,6 +182,15 @@ final class OcpiLocationsTest extends TestCase
         self::assertEquals($place, (new LocationsReader(Say::voice()))->read((string) json_encode(['data' => $written['locations']]))->places[0]);
     }
 
+    public function test_the_network_that_most_chargers_of_a_place_name_is_written_as_its_operator(): void
+    {
+        $outlet = static fn (string $id, ?string $network): array => ['id' => $id, 'spec' => ['coupler' => 'ccs1', 'current' => 'dc', 'access' => $network === null ? null : ['kind' => 'account', 'network' => $network]]];
+        $operator = static fn (array $outlets): mixed => (new LocationsWriter)->write([['id' => 'P', 'party' => '', 'name' => 'Sluice wharf', 'outlets' => $outlets]])['locations'][0]['operator'] ?? null;
+
+        self::assertSame(['name' => 'Fernway'], $operator([$outlet('a', 'Ostler'), $outlet('b', 'Fernway'), $outlet('c', null), $outlet('d', 'Fernway')]));
+        self::assertNull($operator([$outlet('a', null)]));
+    }
+
     #[DataProvider('faults')]
     public function test_a_file_that_is_no_list_of_locations_is_refused_by_its_field(string $json, string $complaint): void
     {

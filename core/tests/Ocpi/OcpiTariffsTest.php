@@ -64,6 +64,10 @@ final class OcpiTariffsTest extends TestCase
             [['price_components' => [$part('TIME', 24)], 'restrictions' => ['min_power' => 60, 'max_power' => 100]], ['price_components' => [$part('TIME', 12)]]],
             [...$free, 'per_minute' => null, 'minute_bands' => [['from_kw' => 0.0, 'per_minute' => '0.2'], ['from_kw' => 60.0, 'per_minute' => '0.4'], ['from_kw' => 100.0, 'per_minute' => '0.2']]],
         ];
+        yield 'minutes by power, with a gap in which a minute is free, and equal neighbours' => [
+            [['price_components' => [$part('TIME', 12)], 'restrictions' => ['max_power' => 20]], ['price_components' => [$part('TIME', 12)], 'restrictions' => ['min_power' => 20, 'max_power' => 40]], ['price_components' => [$part('TIME', 24)], 'restrictions' => ['min_power' => 60]]],
+            [...$free, 'per_minute' => null, 'minute_bands' => [['from_kw' => 0.0, 'per_minute' => '0.2'], ['from_kw' => 40.0, 'per_minute' => '0'], ['from_kw' => 60.0, 'per_minute' => '0.4']]],
+        ];
         yield 'minutes by power and by the clock' => [
             [['price_components' => [$part('TIME', 24)], 'restrictions' => ['min_power' => 60, 'day_of_week' => ['MONDAY']]], ['price_components' => [$part('TIME', 12)]]],
             [...$free, 'per_minute' => null],
@@ -74,6 +78,7 @@ final class OcpiTariffsTest extends TestCase
             [['price_components' => [$part('FLAT', 9)], 'restrictions' => ['reservation' => 'RESERVATION']], ['price_components' => [$part('FLAT', 1)], 'restrictions' => ['day_of_week' => []]]],
             [...$free, 'session_fee' => '1'],
         ];
+        yield 'by more than a kWh' => [[['price_components' => [$part('ENERGY', 0.1, null, 1001)]]], [...$free, 'per_kwh' => '0.1'], ['Tariff T1: the price per kWh is charged in larger steps, which are not counted']];
         yield 'by the quarter of an hour' => [[['price_components' => [$part('TIME', 12, null, 900), $part('ENERGY', 0.1, null, 1000)]]], [...$free, 'per_minute' => '0.2', 'per_kwh' => '0.1'], ['Tariff T1: the price per minute is charged in larger steps, which are not counted']];
     }
 
@@ -93,6 +98,32 @@ final class OcpiTariffsTest extends TestCase
             'Tariff E has no price for a session; it was not used', 'Tariff F has no price for a session; it was not used',
             'Tariff D has a minimum or maximum price per session, which is not counted',
         ], Say::voice()->each($file->leftOpen));
+    }
+
+    /** @param  array<string, mixed>  $tariff */
+    #[DataProvider('validities')]
+    public function test_a_tariff_holds_from_its_start_until_its_end_and_for_everyone_with_it(array $tariff, bool $isPriced): void
+    {
+        self::assertSame($isPriced, self::tariffs([$tariff])->priceOf('NL*ABC', ['T1']) !== null);
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, bool}> now is noon */
+    public static function validities(): iterable
+    {
+        yield 'begins now' => [['start_date_time' => '2026-06-01T12:00:00Z'], true];
+        yield 'begins in a second' => [['start_date_time' => '2026-06-01T12:00:01Z'], false];
+        yield 'ends now' => [['end_date_time' => '2026-06-01T12:00:00Z'], false];
+        yield 'ends in a second' => [['end_date_time' => '2026-06-01T12:00:01Z'], true];
+        yield 'for who pays at the charger' => [['type' => 'AD_HOC_PAYMENT'], true];
+        foreach (['PROFILE_CHEAP', 'PROFILE_FAST', 'PROFILE_GREEN'] as $type) {
+            yield $type => [['type' => $type], false];
+        }
+        yield 'of a file that names no party' => [['country_code' => null, 'party_id' => null], true];
+    }
+
+    public function test_a_least_price_for_a_session_is_named_too(): void
+    {
+        self::assertSame(['Tariff T1 has a minimum or maximum price per session, which is not counted'], Say::voice()->each(self::tariffs([['min_price' => ['excl_vat' => 1]]])->leftOpen));
     }
 
     public function test_of_two_tariffs_with_one_id_the_first_counts_and_it_is_said(): void
