@@ -29,7 +29,7 @@ final readonly class Backups
     {
     }
 
-    /** Where backups go that are asked for no other place. */
+    /** The default folder for backups. */
     public static function folder(): string
     {
         return storage_path('backups');

@@ -7,7 +7,7 @@ namespace App\Backup;
 /** Copies of the database while people write to it. Every kind of database has its own. */
 interface DatabaseCopy
 {
-    /** As it stands at one moment: all that was acknowledged before, and nothing half. */
+    /** A consistent copy: everything acknowledged before, and nothing half-written. */
     public function writeTo(string $file): void;
 
     /** Puts a copy in place of what is there, also under a server that runs. */

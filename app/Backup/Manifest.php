@@ -14,7 +14,7 @@ final readonly class Manifest
 
     public const VERSION = 1;
 
-    /** Where it stands in the archive. */
+    /** Its path in the archive. */
     public const NAME = 'manifest.json';
 
     public const DATABASE = 'database.sqlite';

@@ -6,7 +6,7 @@ namespace App\Backup;
 
 use Illuminate\Support\Facades\DB;
 
-/** By SQLite's own online backup: a copy of the file alone would lack what stands in its log (-wal). */
+/** By SQLite's own online backup: a copy of the file alone would lack its log (-wal). */
 final class SqliteCopy implements DatabaseCopy
 {
     /** How long others may keep it from beginning (ms). */

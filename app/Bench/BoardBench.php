@@ -7,7 +7,7 @@ namespace App\Bench;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** What is in view of a large board over HTTP, wherever one looks, and how a window is answered that was never asked for. */
+/** Windows of a large board over HTTP, anywhere on it, each asked for the first time. */
 final class BoardBench
 {
     private const ROWS_IN_VIEW = 25;

@@ -14,7 +14,7 @@ final class LogBench
 
     private const READINGS_EACH = 1_000;
 
-    /** Finished sessions of the demo, copied until there are so many, each an hour before the one before it. */
+    /** Finished sessions of the demo, copied up to a number, each an hour before the one before it. */
     private const COPIES = <<<'SQL'
         create temporary table kept as select * from charge_sessions where finished_at is not null;
         create temporary table shape as select * from readings where charge_session_id = (select charge_session_id from readings group by 1 order by count(*) desc limit 1);

@@ -14,7 +14,7 @@ use Harmozon\Core\Case\CaseReader;
 use Symfony\Component\Process\Process;
 
 /**
- * The demo garage behind a server of its own, with a database that is gone afterwards; large where it is asked for: filled
+ * The demo garage behind a server of its own, with a database that is gone afterwards; on request a large one, filled
  * up with cars, adapters and outlets of the shipped kinds.
  */
 final class ServedGarage
@@ -188,7 +188,7 @@ final class ServedGarage
         return new \PDO("sqlite:{$this->folder}/bench.sqlite", options: [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION]);
     }
 
-    /** Where the files of a measurement may lie; gone with it. */
+    /** Temporary files of a measurement; deleted with it. */
     public function file(string $name): string
     {
         return "{$this->folder}/{$name}";

@@ -19,7 +19,7 @@ final class ImmediateSqliteConnection extends SQLiteConnection
 
     private bool $isWriting = false;
 
-    /** Whether something was written and stays, whatever fails from now on. */
+    /** Whether something was committed, whatever fails from now on. */
     public function hasWritten(): bool
     {
         return $this->hasWritten;
@@ -66,7 +66,7 @@ final class ImmediateSqliteConnection extends SQLiteConnection
             return;
         }
         $pdo = $this->getPdo();
-        // PDO knows only plain transactions: it is told of one, which is exchanged while it is still empty.
+        // PDO knows only plain transactions: it begins one, which is replaced while still empty.
         $pdo->exec('COMMIT');
         try {
             $pdo->exec('BEGIN IMMEDIATE');

@@ -33,10 +33,10 @@ final class Board
      * @param  list<CoreAdapter>  $kit
      * @param  list<string>|null  $outlets  public ids; null for every one
      * @param  list<string>|null  $vehicles  public ids; null for every one
-     * @param  int|null  $first  so many outlets from the top instead, place by place; fewer where they would be too many pairs
+     * @param  int|null  $first  a number of outlets from the top instead, place by place; fewer where they would be too many pairs
      * @return list<array<string, mixed>> one cell a pair
      *
-     * @throws FieldError when so many pairs are not answered at once
+     * @throws FieldError when that is more pairs than are answered at once
      */
     public function cells(array $kit, AdapterPolicy $policy, Conditions $conditions, ?array $outlets = null, ?array $vehicles = null, ?int $first = null): array
     {
@@ -56,7 +56,7 @@ final class Board
      *
      * @return list<string> public ids
      *
-     * @throws FieldError when so many pairs are not answered at once
+     * @throws FieldError when that is more pairs than are answered at once
      */
     public function pack(Tour $tour, AdapterPolicy $policy, Conditions $conditions): array
     {

@@ -40,7 +40,7 @@ final class BoardRows
         return $kinds === [] ? Outlet::inOrder($ids) : $this->kinds->inOrder()->whereIn('ulid', $kinds)->values();
     }
 
-    /** @return Collection<int, Outlet> so many from the top, place by place */
+    /** @return Collection<int, Outlet> a number from the top, place by place */
     public function top(int $most): Collection
     {
         return $this->areKinds() ? $this->kinds->inOrder()->take($most)->values() : Outlet::byPlace($most);

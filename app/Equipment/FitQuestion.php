@@ -92,7 +92,7 @@ final class FitQuestion
         $told = $this->conditions['theta'] ?? [];
         $left = is_array($told) ? array_diff_key(app(GarageExperience::class)->theta(app(PieceReader::class)->kit($this->adapters)), $told) : [];
 
-        // It has decayed until now; a rest that is told would let it decay once more.
+        // It has decayed until now; a given rest would let it decay once more.
         return $left === [] || isset($this->conditions['rested_minutes']) && $this->conditions['rested_minutes'] > 0
             ? $this->conditions
             : [...$this->conditions, 'theta' => [...$left, ...$told]];

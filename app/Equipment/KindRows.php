@@ -8,7 +8,7 @@ use App\Models\Outlet;
 use Harmozon\Core\Catalogue\Region;
 use Illuminate\Support\Collection;
 
-/** The catalogue's kinds of charger as rows of a board. A kind stands nowhere: no session begins at it. */
+/** The catalogue's kinds of charger as rows of a board. A kind has no place: no session starts at it. */
 final class KindRows
 {
     private const ID = 'kind:';
@@ -42,7 +42,7 @@ final class KindRows
         return $this->about[$row->ulid]['group'];
     }
 
-    /** Whether it exists where somebody lives; whatever is in use today exists elsewhere. */
+    /** Whether it exists in a region; elsewhere, everything in use today exists. */
     public function isIn(Outlet $row, Region $region): bool
     {
         $regions = $this->about[$row->ulid]['regions'];

@@ -27,7 +27,7 @@ use Harmozon\Core\Json\Node;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
 
-/** What a person's answers about a car come to so far, at the kinds of charger. Nothing is written. */
+/** The answers for a person's car so far, at the kinds of charger. Nothing is written. */
 final class NewCarDraft
 {
     public function __construct(

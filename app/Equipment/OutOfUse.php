@@ -49,7 +49,7 @@ final class OutOfUse
         }
     }
 
-    /** @return array{Piece, string}|null whose plate tells of it, and where */
+    /** @return array{Piece, string}|null the piece whose record says so, and where */
     private function find(string $id, ?int $outletId): ?array
     {
         $adapter = Adapter::query()->firstWhere('ulid', $id);

@@ -27,7 +27,7 @@ use Illuminate\Support\Facades\DB;
 /** Writes pieces of the garage. A plate is stored only after the core has read it. */
 final class PieceStore
 {
-    /** No figure of a plate stands as deep. */
+    /** No figure is nested deeper. */
     private const DEEPEST_PATH = 6;
 
     public function __construct(private readonly EquipmentReader $reader, private readonly CurrentGarage $garage, private readonly PackVolts $packVolts)
@@ -200,7 +200,7 @@ final class PieceStore
     }
 
     /**
-     * A plate as it is kept. It has no name of its own: the piece's id and name stand outside it. What the core does not
+     * A plate as it is kept. It has no name of its own: the piece's id and name are outside it. What the core does not
      * read is not kept.
      *
      * @throws FieldError when the core cannot read it

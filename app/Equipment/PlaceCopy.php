@@ -12,7 +12,7 @@ use Illuminate\Support\Facades\DB;
 /** A second place like one that is here: its chargers' ratings, access and prices, but nothing that only the first has. */
 final class PlaceCopy
 {
-    /** Of an outlet: where it stands, and what is broken there. */
+    /** Of an outlet: its address and its fault. */
     private const OWN = ['address', 'known_fault'];
 
     /** Of a stall: its network's ids, and what is broken there. */

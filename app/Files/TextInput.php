@@ -32,7 +32,7 @@ final class TextInput
     }
 
     /**
-     * @return iterable<string> as it stands, piece by piece
+     * @return iterable<string> as it is, part by part
      *
      * @throws FieldError when the file cannot be read
      */
@@ -75,7 +75,7 @@ final class TextInput
             $last = $chunk === '' ? $last : substr($chunk, -1);
         }
         fclose($stream);
-        // In UTF-16 an empty byte stands behind or before each end of a line.
+        // In UTF-16 a zero byte follows or precedes each line end.
         $isOpen = ! in_array($last, ['', "\n", "\r", "\0"], true);
 
         return $feeds + ($pairs === 0 && $feeds > 0 ? 0 : $returns - $pairs) + ($isOpen ? 1 : 0);

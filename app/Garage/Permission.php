@@ -16,7 +16,7 @@ enum Permission: string
     /** What others rely on: removing, whole files, habits, people, the garage itself. */
     case Keep = 'keep';
 
-    /** As something one may or may not do. */
+    /** As a phrase for an action. */
     public function message(): Message
     {
         return Message::of('act.'.$this->value);

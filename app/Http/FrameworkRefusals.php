@@ -20,7 +20,7 @@ final class FrameworkRefusals
 {
     private const MINUTE_S = 60;
 
-    /** @return Message|null null where our own words stand in it already */
+    /** @return Message|null null where it has our own words already */
     public static function of(HttpExceptionInterface&\Throwable $e): ?Message
     {
         $headers = $e->getHeaders();

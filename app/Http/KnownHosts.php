@@ -7,7 +7,7 @@ namespace App\Http;
 /**
  * Names under which the application may be asked for: that of its own address (APP_URL), and those that are listed
  * (HARMOZON_HOSTS). At a loopback address it is known by the names of this machine to itself, and by no other: a page of
- * another site whose name leads here is told nothing.
+ * another site whose name leads here gets no answer.
  */
 final readonly class KnownHosts
 {

@@ -30,7 +30,7 @@ final readonly class SignInThrottle
 
     private const LONGEST_WAIT_S = 900;
 
-    /** Failures are forgotten after so long (s). */
+    /** When failures are forgotten (s). */
     private const MEMORY_S = 3600;
 
     /** @param  Repository  $counters  that increments atomically */

@@ -39,7 +39,7 @@ final readonly class ArrivingFile
      * Adds what comes next. A part that came before changes nothing; the answer says how much has arrived.
      *
      * @param  resource  $piece
-     * @param  \Closure(resource, int): void|null  $look  at what was written, from where it begins: the file, and so many bytes
+     * @param  \Closure(resource, int): void|null  $look  at what was written, from where it begins: the file, and a number of bytes
      * @return int how much of it is there now
      */
     public function append(int $from, $piece, ?\Closure $look = null): int

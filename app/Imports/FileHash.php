@@ -12,7 +12,7 @@ final class FileHash
 {
     private const ALGORITHM = 'sha256';
 
-    /** @param  resource  $file  that stands where the piece begins */
+    /** @param  resource  $file  positioned where the part begins */
     public static function goOn(string $path, $file, int $from, int $bytes): void
     {
         $sum = $from === 0 ? hash_init(self::ALGORITHM) : self::upTo($path, $from);

@@ -113,7 +113,7 @@ final class ImportStore
         return Preview::of($this->lines($import), $import->readBy(), 0, 1)->clockStart;
     }
 
-    /** What stands around its table. */
+    /** The lines around its table. */
     public function layout(ReadingsImport $import): Layout
     {
         return FileHead::layoutOf($this->lines($import));
@@ -124,7 +124,7 @@ final class ImportStore
         return Preview::of($this->lines($import), $import->readBy(), $import->shift_ms, self::LOOKED_AT);
     }
 
-    /** Where it is laid unless somebody says otherwise: by the clock of a file that stands in the session already, else by that of the session. */
+    /** When it starts unless somebody corrects it: by the clock of a file already in the session, else by the session's. */
     private function usualShiftS(ReadingsImport $import, Preview $look): float
     {
         $startedAt = $import->session()->first()?->started_at;
@@ -216,7 +216,7 @@ final class ImportStore
         return $import->refresh();
     }
 
-    /** The same file read in two ways would stand twice under one name. */
+    /** The same file read in two ways would be there twice under one name. */
     private function mustNotStandOtherwise(ReadingsImport $import): void
     {
         $others = ReadingsImport::query()->where('charge_session_id', $import->charge_session_id)->where('fingerprint', $import->fingerprint)->whereKeyNot($import->id)->where('understood', '>', 0)->get();

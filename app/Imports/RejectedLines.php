@@ -58,7 +58,7 @@ final class RejectedLines
                 }
                 $cells = $records->valid() && $records->key() === $line ? $records->current() : null;
                 if (! is_array($cells)) {
-                    // It cannot be split: the line as it stands.
+                    // It can't be split: the line as it is.
                     for (; $number < $line && $text->valid(); $number++) {
                         $text->next();
                     }
@@ -74,7 +74,7 @@ final class RejectedLines
     }
 
     /**
-     * Rows of a file whose newest stands first, in the order of its lines.
+     * Rows of a file with the newest first, in the order of its lines.
      *
      * @param  array<int, Message>  $reasons  by line
      * @param  \Generator<int, list<string>|Message>  $records

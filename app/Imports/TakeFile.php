@@ -33,7 +33,7 @@ final class TakeFile
     /** Rows of a part: others who write wait for no more than these. */
     private const ROWS_A_PART = 8_000;
 
-    /** A file that its worker dies of so often, without a part being written, is left alone. */
+    /** How often its worker may die of a file, without writing a part, before it is left alone. */
     private const CLAIMS = 5;
 
     public function __construct(private readonly ReadingRecorder $recorder, private readonly Voice $voice)

@@ -9,7 +9,7 @@ use Illuminate\Database\Eloquent\Model;
 /**
  * What the traits of a model do when it is first used is found by its name alone (bootX, initializeX of a trait X). The
  * framework looks for attributes as well, at each of four hundred methods by reflection, for every model of every
- * request: a tenth of the time in which who is signed in is told. No trait here says it by attribute.
+ * request: a tenth of the time of the smallest request. No trait here uses attributes.
  *
  * @phpstan-require-extends Model
  */

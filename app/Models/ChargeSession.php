@@ -26,7 +26,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon|null $finished_at
  * @property string|null $verdict
  * @property array<string, mixed>|null $summary
- * @property string|null $stall what stands on the stall
+ * @property string|null $stall the stall's label
  * @property string|null $paid_amount decimal
  * @property string|null $paid_currency
  * @property float|null $station_kwh what the station counted
@@ -34,7 +34,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon|null $judged_at
  * @property int $held readings
  * @property int $revision counts every change of the readings
- * @property int $disturbed counts those that touch what stood before the newest of them
+ * @property int $disturbed counts changes to readings before the newest one
  */
 final class ChargeSession extends Model
 {

@@ -34,7 +34,7 @@ final class Garage extends Model
 
     protected static function booted(): void
     {
-        // Where nobody says, the time zone tells.
+        // Unless somebody chooses, the time zone decides.
         self::creating(static function (self $garage): void {
             $garage->region ??= Region::guess($garage->getAttribute('timezone'), $garage->getAttribute('locale'));
         });

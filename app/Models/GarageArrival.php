@@ -17,7 +17,7 @@ use Illuminate\Support\Carbon;
  * @property string $name
  * @property int $bytes of the file
  * @property int $received of them
- * @property bool $replaces what stands here otherwise
+ * @property bool $replaces whether pieces that differ here are replaced
  * @property string $state of ImportState
  * @property int $claims
  * @property int $readings written so far

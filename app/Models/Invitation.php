@@ -61,7 +61,7 @@ final class Invitation extends Model
         return self::query()->where('used_at', null)->where('expires_at', '>', Carbon::now());
     }
 
-    /** The one that a link stands for, while it may still be used. */
+    /** The invitation behind a link, while it may still be used. */
     public static function open(string $token): ?self
     {
         return self::unused()->with('garage')->where('token_hash', self::hashOf($token))->first();

@@ -42,7 +42,7 @@ final class LoggerToken extends PersonalAccessToken
         return $query->get();
     }
 
-    /** @return array<string, mixed> without the token itself: it is told once */
+    /** @return array<string, mixed> without the token itself: it is shown once */
     public function told(): array
     {
         return [

@@ -37,7 +37,7 @@ final class Membership extends Model
         return self::query()->where('garage_id', $this->garage_id)->where('role', Role::Keeper->value)->whereKeyNot($this->id)->exists();
     }
 
-    /** Who stood in this garage stands in another of theirs from now on, or in none. */
+    /** People who had this garage open get another of theirs, or none. */
     public function leave(): void
     {
         $this->delete();

@@ -10,7 +10,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
- * One file of a network that was brought in.
+ * One import of a network's file.
  *
  * @property int $id
  * @property string $ulid

@@ -37,7 +37,7 @@ final class Outlet extends Piece
         return $query->get();
     }
 
-    /** @return Collection<int, static> as they stand place by place, no more than so many */
+    /** @return Collection<int, static> place by place, up to a maximum */
     public static function byPlace(int $most): Collection
     {
         $query = self::query();

@@ -10,7 +10,7 @@ use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Support\Carbon;
 
 /**
- * A photograph that stands with a piece of the garage (of its plate, or of where it is), or with a moment of a session.
+ * A photograph of a piece (its rating plate, or its place), or of a moment in a session.
  *
  * @property int $id
  * @property string $ulid
@@ -21,7 +21,7 @@ use Illuminate\Support\Carbon;
  * @property string $bytes JPEG
  * @property int $width
  * @property int $height
- * @property int|null $t_ms milliseconds since plugging in, of one that stands with a session
+ * @property int|null $t_ms milliseconds since plugging in, of one in a session
  * @property Carbon $created_at
  */
 final class Photo extends Model

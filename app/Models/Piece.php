@@ -71,7 +71,7 @@ abstract class Piece extends Model
         return $query->get();
     }
 
-    /** @return array<string, mixed> as it stands in a case file */
+    /** @return array<string, mixed> as in a case file */
     public function inCaseFile(): array
     {
         ['ulid' => $id, 'name' => $name, 'spec' => $plate] = $this->attributes;

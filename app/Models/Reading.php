@@ -44,13 +44,13 @@ final class Reading extends Model
         return $query->get();
     }
 
-    /** How many readings a session has. Without an order the index tells. */
+    /** How many readings a session has. Without an order the index answers. */
     public static function countOf(ChargeSession $session): int
     {
         return DB::table('readings')->where('charge_session_id', $session->id)->count();
     }
 
-    /** When the newest reading of a session was taken (ms); null where it has none. Without an order the index tells at once. */
+    /** When the newest reading of a session was taken (ms); null where it has none. Without an order the index answers at once. */
     public static function newestMs(ChargeSession $session): ?int
     {
         $newest = DB::table('readings')->where('charge_session_id', $session->id)->max('t_ms');

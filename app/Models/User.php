@@ -18,7 +18,7 @@ use Laravel\Sanctum\HasApiTokens;
 /**
  * @property int $id
  * @property string $ulid
- * @property int|null $garage_id the garage this person stands in; null while they belong to none
+ * @property int|null $garage_id the garage this person has open; null while they belong to none
  * @property string $name
  * @property string $email
  * @property string $password
@@ -80,7 +80,7 @@ final class User extends Authenticatable implements Member
         return is_string($ending) && str_ends_with($this->email, $ending);
     }
 
-    /** What this person is in the garage they stand in; null where they belong to none. */
+    /** This person's role in the open garage; null where they belong to none. */
     public function role(): ?Role
     {
         return $this->memberships->firstWhere('garage_id', $this->garage_id)?->role;

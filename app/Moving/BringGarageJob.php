@@ -9,7 +9,7 @@ use App\Models\GarageArrival;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 
-/** The document of a garage that is brought in beside the server. */
+/** Imports a garage's document in the background. */
 final class BringGarageJob implements ShouldQueue
 {
     use Dispatchable;

@@ -48,7 +48,7 @@ final class DeletedPieces
         $query = $model::query()->withoutGlobalScope(SoftDeletingScope::class)->where('deleted_at', '>', DeletionPeriod::since())->where('deleted_at', '<=', Carbon::now());
         $query->latest('deleted_at')->limit(self::MOST);
 
-        // Of a photograph its name alone is told, not the picture.
+        // Of a photograph only its name is listed, not the picture.
         return $model === Photo::class ? $query->get(['id', 'ulid', 'name', 'deleted_at']) : $query->get();
     }
 

@@ -18,13 +18,13 @@ use Harmozon\Core\Words\WrongState;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
-/** Documents of garages that are too large to be brought in while somebody waits: they arrive in pieces and are taken beside the server. */
+/** Large garage documents: they arrive in parts and are imported in the background. */
 final class GarageArrivals
 {
     /** Days for which one is kept after it was last touched. */
     private const KEPT_DAYS = 7;
 
-    /** One that its worker dies of so often is left alone. */
+    /** How often its worker may die of a document before it is left alone. */
     private const CLAIMS = 3;
 
     private const LONGEST_PROBLEM = 1_000;

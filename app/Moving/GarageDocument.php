@@ -18,7 +18,7 @@ use Harmozon\Core\Case\CaseReader;
 
 /**
  * Everything that a garage holds in one document (`harmozon/garage`, version 2): pieces as the garage has arranged them, the
- * figures of a plate by name, every session with its readings. What is brought in and written again is the same to the byte.
+ * figures of a plate by name, every session with its readings. What is imported and exported again is the same to the byte.
  * Photographs stay behind.
  */
 final class GarageDocument
@@ -89,7 +89,7 @@ final class GarageDocument
         if (! $value instanceof \stdClass) {
             return $value;
         }
-        // What is not known may stand as null or not at all.
+        // Unknown values may be null or absent.
         $fields = array_filter((array) $value, static fn (mixed $v): bool => $v !== null);
         ksort($fields, SORT_STRING);
 

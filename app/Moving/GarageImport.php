@@ -35,10 +35,10 @@ final class GarageImport
 {
     private const ULID = '/^[0-7][0-9a-hjkmnp-tv-z]{25}$/';
 
-    /** SQLite takes so many values in a statement. */
+    /** The most values in one SQLite statement. */
     private const ROWS_A_WRITE = 400;
 
-    /** Outlets of a version 1 file stand in no place. */
+    /** Outlets of a version 1 file have no place. */
     private const NO_PLACE = 'places/';
 
     public function __construct(private readonly PieceStore $pieces, private readonly NetworkTerms $terms, private readonly SessionsImport $sessions, private readonly Sources $sources, private readonly Voice $voice)
@@ -271,14 +271,14 @@ final class GarageImport
 
     /**
      * @param  array<string, mixed>  $columns
-     * @return array<string, mixed> as they stand in the table
+     * @return array<string, mixed> as in the table
      */
     private static function encoded(array $columns): array
     {
         return array_map(static fn (mixed $v): mixed => is_array($v) || $v instanceof \stdClass ? json_encode($v, JSON_THROW_ON_ERROR) : $v, $columns);
     }
 
-    /** What of a piece a document tells. */
+    /** The columns of a piece that a document holds. */
     private static function told(Piece|Place $piece): string
     {
         $columns = array_intersect_key($piece->getAttributes(), array_flip(['name', 'blurb', 'tag', 'place_id', 'spec', 'origin']));

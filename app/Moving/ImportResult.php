@@ -13,7 +13,7 @@ final class ImportResult
 
     public int $same = 0;
 
-    /** @var list<string> names of pieces that stand here otherwise, and were left as they are */
+    /** @var list<string> names of pieces that differ here and were left as they are */
     public array $kept = [];
 
     /** The garage's new name; null where it keeps its own. */

@@ -16,7 +16,7 @@ final class PermanentDeletion
     /** Readings that go at once: others write in between. */
     private const ROWS_AT_ONCE = 5_000;
 
-    /** @return array<string, int> so many of each kind, without the kinds of which there were none */
+    /** @return array<string, int> counts by kind, without zeros */
     public function run(): array
     {
         $before = DeletionPeriod::since();

@@ -15,7 +15,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
 /**
- * A session as it stands in a garage's document: the plates it was judged by, what was noted, its verdict as given, and its
+ * A session in a garage's document: the ratings it was checked against, its events, its verdict as given, and its
  * readings row by row. What follows from these is not written: it is computed again where the document is imported.
  */
 final class SessionDocument

@@ -31,7 +31,7 @@ use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 use Illuminate\Support\Facades\DB;
 
-/** Brings the sessions of a garage's document in. One that stands here otherwise is left, unless it is to be replaced. */
+/** Imports the sessions of a garage's document. One that differs here is left, unless it is to be replaced. */
 final class SessionsImport
 {
     public const MOST = 20_000;
@@ -42,7 +42,7 @@ final class SessionsImport
 
     private const ROWS_A_WRITE = 4_000;
 
-    /** A file may tell more of its source than is typed. */
+    /** A file may name its source at greater length than a person may type. */
     private const LONGEST_SOURCE = 300;
 
     public function __construct(private readonly SessionReport $reports, private readonly EventJsonReader $events)
@@ -76,7 +76,7 @@ final class SessionsImport
      *
      * @param  array<string, true>  $pieces  ids of cars and outlets that are here, or come with the document
      * @param  \Closure(int): void  $told  of each part that was written, by its readings
-     * @return list<ArrivingSession> those that come in when all is there
+     * @return list<ArrivingSession> those that become visible when all is there
      */
     public function arrive(SplitDocument $document, Garage $garage, bool $replaces, ImportResult $moved, array $pieces, \Closure $told): array
     {
@@ -130,7 +130,7 @@ final class SessionsImport
     }
 
     /**
-     * What did not come in after all.
+     * Sessions that weren't imported after all.
      *
      * @param  list<ArrivingSession>  $arrived
      */
@@ -164,7 +164,7 @@ final class SessionsImport
         $told(count($batch));
         if ($session->finished_at !== null) {
             $read = StoredSession::of($session->refresh());
-            // The verdict stands as it was given; what a line of the log shows beside it is worked out.
+            // The verdict stays as it was given; the rest of its line in the log is computed.
             $session->update(['summary' => $this->reports->summary($read)[1]]);
             SessionFacts::keep($session, $read->recorded);
         }
@@ -176,7 +176,7 @@ final class SessionsImport
         return $id !== null && isset($pieces[$id]) ? $id : null;
     }
 
-    /** @return array<string, mixed> of the table, but the pieces that stand here */
+    /** @return array<string, mixed> of the table, without the pieces that are here */
     private function columns(Node $node): array
     {
         $started = Correction::moment($node, 'started_at') ?? throw $node->fail('started_at', Message::of('field.required'));
@@ -207,7 +207,7 @@ final class SessionsImport
         ];
     }
 
-    /** @return array<string, mixed> as it stands there: read, and found to be one */
+    /** @return array<string, mixed> as it is there, once read and valid */
     private static function case(Node $node, string $key): array
     {
         $case = $node->object($key);
@@ -287,7 +287,7 @@ final class SessionsImport
         }
     }
 
-    /** @param  \Closure(): mixed  $read  whose complaints know nothing of where it stands */
+    /** @param  \Closure(): mixed  $read  whose complaints lack its path */
     private static function guard(Node $node, \Closure $read): void
     {
         try {

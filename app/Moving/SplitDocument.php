@@ -56,7 +56,7 @@ final class SplitDocument
     }
 
     /**
-     * A file of something else is named for what it is, as far as its beginning tells.
+     * A file of another kind is refused by name, as far as its beginning shows.
      *
      * @param  iterable<string>  $chunks
      * @return \Generator<string>
@@ -104,7 +104,7 @@ final class SplitDocument
         return $this->rows[$i][1] ?? 0;
     }
 
-    /** @return \Generator<int, mixed> as they stand in the document; what is no JSON is null */
+    /** @return \Generator<int, mixed> as they are in the document; invalid JSON is null */
     public function rows(int $i): \Generator
     {
         [$from, $count] = $this->rows[$i] ?? [0, 0];

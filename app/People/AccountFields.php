@@ -8,7 +8,7 @@ use App\Models\User;
 use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 
-/** What a person is called and where mail reaches them, wherever it is typed: page or command line. */
+/** A person's name and e-mail, as typed on the page or the command line. */
 final class AccountFields
 {
     /** @return list<string> */

@@ -20,7 +20,7 @@ final class AppLinks
         return self::to('/new-password', http_build_query(['email' => $email, 'token' => $token]));
     }
 
-    /** What stands behind the hash is not sent to any server. */
+    /** The part after the hash is not sent to any server. */
     private static function to(string $path, #[\SensitiveParameter] string $secret): string
     {
         return rtrim((string) config('app.url'), '/').$path.'#'.$secret;

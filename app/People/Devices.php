@@ -62,7 +62,7 @@ final readonly class Devices
         });
     }
 
-    /** The id of a session opens it, so it is told to nobody. */
+    /** The id of a session opens it, so it is never shown. */
     private static function publicId(string $id): string
     {
         return substr(hash('sha256', $id), 0, 24);

@@ -30,7 +30,7 @@ final class PasswordRule implements DataAwareRule, ValidationRule
     /** Fewer different characters are a pattern. */
     private const LEAST_DIFFERENT = 5;
 
-    /** What is shorter stands in many words by chance. */
+    /** Shorter parts occur in many words by chance. */
     private const SHORTEST_NAME = 4;
 
     /** So much more than a name is no secret either. */
@@ -82,7 +82,7 @@ final class PasswordRule implements DataAwareRule, ValidationRule
         return count(array_unique($characters)) < self::LEAST_DIFFERENT || preg_match('/^(.{1,6})\1+$/u', Str::lower($password)) === 1;
     }
 
-    /** The name of the person, of the house or of their mail that stands in it. */
+    /** The name of the person, of Harmozon or of their e-mail that it contains. */
     private function names(string $password): ?string
     {
         $words = ['harmozon', ...$this->own];

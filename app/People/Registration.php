@@ -51,7 +51,7 @@ final class Registration
     }
 
     /**
-     * An account that comes in by an invitation; null, and no account, where it was used or ran out meanwhile.
+     * Creates an account by invitation; null, and no account, where it was used or expired in the meantime.
      *
      * @param  array{string, string, string}  $account  name, address, password
      */
@@ -88,7 +88,7 @@ final class Registration
         });
     }
 
-    /** The person is in the garage from now on, and stands in it. Who was in it already keeps the higher of the two roles. */
+    /** Adds the person to the garage and opens it. Somebody who was in it already keeps the higher of the two roles. */
     public function join(User $person, Garage $garage, Role $role): void
     {
         $membership = Membership::query()->firstOrNew(['garage_id' => $garage->id, 'user_id' => $person->id], ['role' => $role]);
@@ -100,7 +100,7 @@ final class Registration
         $person->update(['garage_id' => $garage->id]);
     }
 
-    /** False where the invitation was used or ran out meanwhile: of two who come at once, one comes in. */
+    /** False where the invitation was used or expired in the meantime: of two people at once, one gets in. */
     public function accept(Invitation $invitation, User $person): bool
     {
         return DB::transaction(function () use ($invitation, $person): bool {

@@ -15,7 +15,7 @@ final class RevokedSessions
 {
     private const TABLE = 'ended_sessions';
 
-    /** A device may lie in a drawer for so long (days). */
+    /** How long a device may stay unused (days). */
     private const KEPT_DAYS = 400;
 
     /** @param  list<string>  $ids  of browser sessions */

@@ -24,7 +24,7 @@ final readonly class SignedInUser
         return $user instanceof User ? $user : throw new \LogicException('behind the auth middleware');
     }
 
-    /** @return array<string, mixed> as it is now, whatever this request has changed */
+    /** @return array<string, mixed> as it is now, including this request's changes */
     public function told(User $user): array
     {
         return $this->asKnown($user->unsetRelations());

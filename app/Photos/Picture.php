@@ -45,7 +45,7 @@ final readonly class Picture
                 throw FieldError::at('file', Message::of('app.photo_broken'));
             }
             $smaller = self::shrunk($drawn);
-            // The large one goes before the next is drawn.
+            // Frees the large one before the next is drawn.
             unset($drawn);
 
             return $size[2] === IMAGETYPE_JPEG ? self::written(self::upright($smaller, self::turn($file))) : self::written(self::onWhite($smaller));

@@ -30,7 +30,7 @@ final class PiecePhotos
     private const TOLD = ['id', 'ulid', 'garage_id', 'kind', 'piece', 'name', 'width', 'height', 't_ms', 'created_at', 'deleted_at'];
 
     /**
-     * With a piece. Sent twice, it stands once.
+     * Adds one to a piece. Sent twice, it is stored once.
      *
      * @param  string|null  $id  given where it was taken; one is made without it
      *
@@ -63,7 +63,7 @@ final class PiecePhotos
     }
 
     /**
-     * With a moment of a session. Sent twice, it stands once.
+     * Adds one to a moment of a session. Sent twice, it is stored once.
      *
      * @param  string  $id  given where it was taken
      *

@@ -19,7 +19,7 @@ use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Term;
 use Harmozon\Core\Words\Voice;
 
-/** A session's report on paper: one sheet that tells it, and annexes that prove it. It says what the report on the screen says. */
+/** A session's report on paper: one sheet with the result, and annexes with the evidence. It says the same as the report on the screen. */
 final class SessionPdf
 {
     /** Rows of a list; the rest is counted. */

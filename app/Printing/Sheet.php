@@ -16,7 +16,7 @@ final class Sheet
 
     private const FOOT_POINTS = 6.5;
 
-    /** How far above the edge of the paper the foot stands. */
+    /** Distance of the foot from the edge of the paper. */
     private const FOOT_UP_MM = 12.0;
 
     /** A table of no more rows is not torn apart. */

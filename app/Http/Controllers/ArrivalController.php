@@ -12,7 +12,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
-/** A garage's document that arrives in pieces and is brought in beside the server. */
+/** A garage's document that arrives in parts and is imported in the background. */
 final class ArrivalController extends Controller
 {
     public function __construct(private readonly GarageArrivals $arrivals, private readonly WorkerHeartbeat $worker)

@@ -31,7 +31,7 @@ final class AuthController extends Controller
     {
     }
 
-    /** The first account of all, or any where the door stands open, with a garage that holds nothing. */
+    /** Creates the first account, or any where registration is open, with an empty garage. */
     public function found(RegistrationRequest $request): JsonResponse
     {
         $person = $this->registration->begin(self::account($request), $request->validated('garage'));

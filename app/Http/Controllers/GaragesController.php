@@ -33,7 +33,7 @@ final class GaragesController extends Controller
         return response()->json($this->signedInUser->told(SignedInUser::signedIn()), 201);
     }
 
-    /** From now on one stands in that garage. */
+    /** Opens that garage from now on. */
     public function stand(string $garage): JsonResponse
     {
         $person = SignedInUser::signedIn();

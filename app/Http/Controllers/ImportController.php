@@ -99,7 +99,7 @@ final class ImportController extends Controller
         return response()->noContent();
     }
 
-    /** Every row that was left out, as it stands in the file, and why. */
+    /** Every row that was left out, as it is in the file, and why. */
     public function rejected(ReadingsImport $file, RejectedLines $rejected): StreamedResponse
     {
         $lines = $rejected->csv($file);

@@ -13,7 +13,7 @@ use Illuminate\Http\JsonResponse;
 /** The one door of a logger. */
 final class LoggerController extends Controller
 {
-    /** Sent twice, a reading stands once. */
+    /** Sent twice, a reading is stored once. */
     public function append(LoggerReadingsRequest $request, string $session, ReadingRecorder $recorder, ReadingJsonReader $reader): JsonResponse
     {
         $found = ChargeSession::query()->where('ulid', $session)->firstOrFail();

@@ -12,7 +12,7 @@ use Harmozon\Core\Json\Node;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
-/** A car from a person's answers: what is asked, what it comes to so far, and what would narrow it. Nothing is written. */
+/** A car from a person's answers: the questions, the answers so far, and what would narrow them. Nothing is written. */
 final class NewCarController extends Controller
 {
     public function classes(NewCarDraft $draft): JsonResponse

@@ -22,7 +22,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 
-/** The people of the garage one stands in, and the invitations into it. */
+/** The people in the open garage, and its invitations. */
 final class PeopleController extends Controller
 {
     public function __construct(private readonly CurrentGarage $garage, private readonly Voice $voice)
@@ -45,7 +45,7 @@ final class PeopleController extends Controller
         ]);
     }
 
-    /** The link is told this once. */
+    /** The link is shown only this once. */
     public function invite(Request $request): JsonResponse
     {
         $typed = $request->validate(['role' => ['required', Rule::enum(Role::class)], 'note' => ['nullable', 'string', 'max:120']]);

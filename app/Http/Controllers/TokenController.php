@@ -13,7 +13,7 @@ use Harmozon\Core\Words\Message;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 
-/** The tokens of one's own loggers, in the garage one stands in. */
+/** The tokens of a person's own loggers, in the open garage. */
 final class TokenController extends Controller
 {
     private const MOST = 20;
@@ -23,7 +23,7 @@ final class TokenController extends Controller
         return response()->json(['tokens' => LoggerToken::of(SignedInUser::signedIn(), self::garage())->map(static fn (LoggerToken $t): array => $t->told())]);
     }
 
-    /** The token itself is told this once. */
+    /** The token itself is shown only this once. */
     public function store(TokenRequest $request): JsonResponse
     {
         $person = SignedInUser::signedIn();

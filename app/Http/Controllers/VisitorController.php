@@ -26,7 +26,7 @@ final class VisitorController extends Controller
         return response()->json($draft->classes());
     }
 
-    /** The region is the one that was chosen; else the browser's time zone tells it. */
+    /** The chosen region; else the one of the browser's time zone. */
     public function draft(Request $request, NewCarDraft $draft): JsonResponse
     {
         $answers = Node::of(array_filter($request->json()->all(), is_string(...), ARRAY_FILTER_USE_KEY));

@@ -13,7 +13,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** How often one logger may call; one that is too fast is told when to come again. */
+/** How often one logger may call; one that is too fast is told when to retry. */
 final readonly class LoggerPace
 {
     private const CALLS_A_MINUTE = 120;

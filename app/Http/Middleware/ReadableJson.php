@@ -15,10 +15,10 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\InputBag;
 use Symfony\Component\HttpFoundation\Response;
 
-/** A JSON body that cannot be read is told as what it is (400): the framework would take it for an empty one. */
+/** An unreadable JSON body is refused by name (400): the framework would take it for an empty one. */
 final readonly class ReadableJson
 {
-    /** What stands first in UTF-8 with a mark, in UTF-16, and in a gzip file. */
+    /** The first bytes of UTF-8 with a byte order mark, of UTF-16, and of a gzip file. */
     private const MARKS = ["\xef\xbb\xbf", "\xff\xfe", "\xfe\xff"];
 
     private const GZIP = "\x1f\x8b";

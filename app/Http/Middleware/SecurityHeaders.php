@@ -8,10 +8,10 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Everything comes from this host, and no script stands in a page. */
+/** Everything comes from this host, and no page has inline scripts. */
 final class SecurityHeaders
 {
-    /** Styles may stand in attributes: the controls and charts place themselves with them. */
+    /** Inline styles are allowed: the controls and charts place themselves with them. */
     private const POLICY = "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; "
         ."connect-src 'self'; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'";
 
@@ -28,7 +28,7 @@ final class SecurityHeaders
             'Referrer-Policy' => 'same-origin',
             'Permissions-Policy' => 'camera=(), microphone=(), geolocation=()',
             'Cross-Origin-Opener-Policy' => 'same-origin',
-            // What is told is one person's own. What has a name of its own may be kept, and is asked for again each time: by somebody else in vain.
+            // Answers belong to one person. Files with a name of their own may be cached, but are revalidated each time, so another person gets none.
             'Cache-Control' => $request->is('api/*') && $response->getEtag() === null ? 'no-store, private' : 'no-cache, private',
             ...($request->isSecure() ? ['Strict-Transport-Security' => self::SECURE_FOR] : []),
         ] as $name => $value) {

@@ -16,7 +16,7 @@ final class StartSession extends FrameworksStartSession
     /** Of sessions that end with the answer. */
     private const BRIEF = 'array';
 
-    /** Routes by which somebody comes in. */
+    /** Routes for signing in. */
     private const BEGINS = ['api/sign-in', 'api/demo-sign-in', 'api/accounts', 'api/invitations/*/account', 'api/password/reset'];
 
     /** @param  Request  $request */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-/** A garage's document, and whether it replaces what stands here otherwise. */
+/** A garage's document, and whether it replaces pieces that differ here. */
 final class MoveRequest extends FileRequest
 {
     /** @return array<string, list<string>> */

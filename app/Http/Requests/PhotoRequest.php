@@ -10,7 +10,7 @@ final class PhotoRequest extends FileRequest
 {
     public const LARGEST_KIB = 10 * 1024;
 
-    /** A piece that is not there is told before the file that is missing. */
+    /** A missing piece is reported before a missing file. */
     public function authorize(): bool
     {
         $kind = $this->route('kind');

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-/** A chain, and the stall where the driver stands, once it is known. */
+/** A chain, and the driver's stall, once it is known. */
 final class StepsRequest extends FitRequest
 {
     public function rules(): array

@@ -25,7 +25,7 @@ final readonly class ChargerKind
     ) {
     }
 
-    /** Whether it exists where somebody lives; whatever is in use today exists elsewhere. */
+    /** Whether it exists in a region; elsewhere, everything in use today exists. */
     public function isIn(Region $region): bool
     {
         return in_array($region, $this->regions, true) || ($region === Region::Elsewhere && $this->regions !== []);
