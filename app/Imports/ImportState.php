@@ -16,7 +16,7 @@ enum ImportState: string
     case Done = 'done';
     case Failed = 'failed';
 
-    /** It is being taken, or is about to be. */
+    /** Whether it is being imported, or is about to be. */
     public function isUnderWay(): bool
     {
         return in_array($this, [self::Waiting, self::Running, self::Stopping], true);

@@ -29,7 +29,7 @@ final class ImportStore
     /** Files of a garage that are not taken yet, and taken ones that are kept. */
     private const MOST = 20;
 
-    /** Rows that are looked at before a file is taken. */
+    /** Rows previewed before a file is imported. */
     private const LOOKED_AT = 90_000;
 
     public function __construct(private readonly CurrentGarage $garage, private readonly Sources $sources, private readonly ReadingRecorder $recorder, private readonly TakeFile $take)
@@ -159,7 +159,7 @@ final class ImportStore
         return null;
     }
 
-    /** In which its clock is read: the one that was told, else the garage's. */
+    /** The time zone of its clock: the given one, else the garage's. */
     private function zone(Preview $look): \DateTimeZone
     {
         return new \DateTimeZone($look->mapping?->time->zone ?? $this->garage->zone());
@@ -190,7 +190,7 @@ final class ImportStore
         return $import;
     }
 
-    /** Small files are taken at once, the others in the background. Started again it goes on where it stopped. */
+    /** Small files are imported at once, others in the background. Started again, an import continues where it stopped. */
     public function start(ReadingsImport $import): ReadingsImport
     {
         $state = self::state($import);

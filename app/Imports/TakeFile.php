@@ -30,7 +30,7 @@ use Illuminate\Support\Str;
  */
 final class TakeFile
 {
-    /** Rows of a part: others who write wait for no more than these. */
+    /** Rows per part: other writers wait for no more than these. */
     private const ROWS_A_PART = 8_000;
 
     /** How often its worker may die of a file, without writing a part, before it is left alone. */

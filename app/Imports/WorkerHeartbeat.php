@@ -6,7 +6,7 @@ namespace App\Imports;
 
 use Illuminate\Contracts\Cache\Repository;
 
-/** When the one who takes files in the background was last seen looking for more. */
+/** When the background worker was last seen looking for files. */
 final class WorkerHeartbeat
 {
     private const KEY = 'worker_seen_at';

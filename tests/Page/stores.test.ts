@@ -1,3 +1,4 @@
+import { useUndo } from '@/stores/undo';
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, expect, test, vi } from 'vitest';
 import { nextTick } from 'vue';
@@ -335,4 +336,22 @@ test('what came before another kit was chosen is no part of the board for it', a
   await settle();
 
   expect(query(1)).toMatchObject({ kit: 'buy', outlets: 'o0' });
+});
+
+test('while something is being changed nothing can be undone; if it fails the last offer is there again', async () => {
+  const { offer, done, during } = useUndo();
+  const first = vi.fn();
+  done('Pippin changed.', first);
+
+  let finish: () => void = () => undefined;
+  const change = during(() => new Promise<void>((resolve) => (finish = resolve)));
+  expect(offer.value).toBeNull();
+  finish();
+  await change;
+  expect(offer.value).toBeNull();
+
+  done('Pippin changed.', first);
+  await expect(during(() => Promise.reject(new Error('no network')))).rejects.toThrow('no network');
+  expect(offer.value?.text).toBe('Pippin changed.');
+  expect(offer.value?.undo).toBe(first);
 });

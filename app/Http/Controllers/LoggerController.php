@@ -10,7 +10,7 @@ use App\Sessions\ReadingRecorder;
 use Harmozon\Core\Readings\ReadingJsonReader;
 use Illuminate\Http\JsonResponse;
 
-/** The one door of a logger. */
+/** The endpoint for loggers. */
 final class LoggerController extends Controller
 {
     /** Sent twice, a reading is stored once. */

@@ -52,7 +52,7 @@ final class ReviewController extends Controller
         return response()->json(['adapters' => Adapter::inOrder()->map(fn (Adapter $a): array => $writer->trust(Trust::in($pieceReader->adapter($a), $this->memory->used($a->ulid), $garage->today())))->values()]);
     }
 
-    /** Of stalls, of our own forecasts, and of the cars' charge curves; a board wants the first alone. */
+    /** About stalls, forecasts and charge curves; a board needs only the first. */
     public function memory(Request $request, TrustWriter $writer, PieceReader $pieceReader): JsonResponse
     {
         $isWhole = ($request->validate(['part' => ['sometimes', 'string']])['part'] ?? '') !== 'stalls';

@@ -73,7 +73,7 @@ final class EquipmentReader
 
     private const LONGEST_NETWORK = 120;
 
-    /** As long as an EVSE id may be (OCPI 2.2.1), which is what stands on many a stall. */
+    /** The longest EVSE id (OCPI 2.2.1): many stalls are labelled with it. */
     private const LONGEST_ID = 48;
 
     private const MOST_STALLS = 2000;

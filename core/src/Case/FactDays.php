@@ -14,7 +14,7 @@ use Harmozon\Core\Equipment\Standards;
 /** Writes down where the facts of a plate come from, and since when they are known; plates in the words of the case file. */
 final class FactDays
 {
-    /** On the label of an adapter too, although nobody is asked for them: an adapter may have none. */
+    /** Also on an adapter's label, but never asked for: an adapter may have none. */
     private const BOOST = ['plate.boost_a', 'plate.boost_minutes', 'plate.max_kw'];
 
     private const ATTACHED = 'attached_adapter';

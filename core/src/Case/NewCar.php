@@ -34,7 +34,7 @@ final class NewCar
     /** An inlet is built for some amps more than its brochure's kW come to: usual, least and most. */
     private const INLET_SPARE = [1.1, 0.95, 1.5];
 
-    /** Mains of an onboard charger where nobody has read it (V): what its amps are counted at; the spread is that of 208 V to 250 V. */
+    /** Assumed supply voltage of an onboard charger (V): its amps are computed with it; the spread is 208 V to 250 V. */
     private const MAINS_V = [230.0, 250.0, 208.0];
 
     private readonly PackVolts $packVolts;
@@ -127,7 +127,7 @@ final class NewCar
         return PackVolts::pairs($volts->value);
     }
 
-    /** Of the class that was told; else what most cars have. */
+    /** The curve of the given class; else of the usual one. */
     private function volts(CarAnswers $answers): TypicalCurve
     {
         return $this->packVolts->curve($answers->pack->nominalV, $answers->pack->class) ?? $this->kinds->usualVolts;

@@ -10,7 +10,7 @@ use Harmozon\Core\Equipment\Curve;
 /** What is usual among cars: ours, with its spread. It stands in for what nobody has read yet. */
 final readonly class CarKinds
 {
-    /** What stands for a car of which neither class nor size is known. */
+    /** Typical values for a car of unknown class and size. */
     private const MIDDLING_CLASS = '400';
 
     private const MIDDLING_SIZE = 'middle';

@@ -15,7 +15,7 @@ use Harmozon\Core\Equipment\Supply;
  */
 final readonly class AssumedFact
 {
-    /** By what the power rests on; what a session takes into the pack is the energy's. */
+    /** Facts that the power depends on; energy depends on others. */
     private const DC = [Fact::PackV, Fact::ChargeCurve, Fact::InletA, Fact::InletKw, Fact::StationA, Fact::StationKw, Fact::CabinetKw];
 
     private const AC = [Fact::AcA, Fact::AcKw, Fact::SupplyA, Fact::StationA, Fact::StationKw];

@@ -30,13 +30,13 @@ final readonly class Conditions
     ) {
     }
 
-    /** As if nobody heated or cooled the cabin. */
+    /** The same without heating or cooling the cabin. */
     public function withoutCabin(): self
     {
         return $this->with(cabin: new CabinLoad);
     }
 
-    /** As a session went: from its own start to where it came, whatever was wanted. */
+    /** The charge of a session as it went, not as it was planned. */
     public function reachedFrom(float $socFrom, float $socTo): self
     {
         return $this->with(charge: new ChargeWanted($socFrom, max($socFrom, $socTo)));

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Chain;
 
-/** Every fact that an answer may ask for: whose it is, where in that record it stands, and what sort of answer it takes. */
+/** Every fact that an answer may ask for: its piece, its path in the record, and the kind of answer it takes. */
 enum Fact: string
 {
     case StationMaxV = 'station_max_v';
@@ -79,7 +79,7 @@ enum Fact: string
         return null;
     }
 
-    /** Of the field in its owner's record, dotted, in the words of the case file. */
+    /** The dotted path of the field in its owner's record, as in the case file. */
     public function path(): string
     {
         return match ($this) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Chain;
 
-/** What sort of answer a question about a fact takes. */
+/** The kind of answer a question about a fact takes. */
 enum FactKind: string
 {
     case Volts = 'volts';

@@ -9,7 +9,7 @@ use Harmozon\Core\Equipment\SharingPolicy;
 use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
 
-/** A fact nobody has read yet: whose it is, where in its record it belongs, and where it is usually found. */
+/** An unread fact: the piece it belongs to, its path in the record, and where to read it. */
 final readonly class UnreadFact
 {
     /**

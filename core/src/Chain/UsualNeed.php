@@ -28,7 +28,7 @@ final class UsualNeed
 
     public const NEXT_STOP_KW = 100.0;
 
-    /** What heats or cools a cabin, where its figure is told. */
+    /** The default when the cabin's power is entered as a figure. */
     public const CABIN_KW = 1.5;
 
     public static function conditions(): Conditions

@@ -40,7 +40,7 @@ final readonly class Adapter
         return $this->passes->current === CurrentKind::Ac && ! $this->input->isSocket() && $this->input->is($this->output);
     }
 
-    /** Whether it is known to hold the current back by itself: it says so, or names a temperature from which it does. */
+    /** Whether it is known to limit the current itself: by its record, or a temperature from which it does. */
     public function holdsBack(): bool
     {
         return $this->rating->holdsBack ?? $this->rating->derateC !== null;

@@ -51,7 +51,7 @@ enum CouplerFamily: string implements Term
         return $this === self::LegacyPaddle || $this === self::LegacyButt;
     }
 
-    /** In words, for somebody who looks at it: "round AC plug, North America". */
+    /** The look in words: "round AC plug, North America". */
     public function message(): Message
     {
         return Message::of('coupler.'.$this->value);

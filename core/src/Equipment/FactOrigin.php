@@ -6,7 +6,7 @@ namespace Harmozon\Core\Equipment;
 
 use Harmozon\Core\Words\Message;
 
-/** Where one fact of a piece comes from, since when, and between what it may lie. */
+/** The source of a piece's fact, since when, and its range. */
 final readonly class FactOrigin
 {
     /**

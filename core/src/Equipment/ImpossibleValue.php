@@ -7,7 +7,7 @@ namespace Harmozon\Core\Equipment;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Refusal;
 
-/** A figure that no real plate can carry beside the others. The field is named as the case file names it. */
+/** A figure that contradicts the others on its rating plate. The field is named as in the case file. */
 final class ImpossibleValue extends Refusal
 {
     private function __construct(public readonly string $field, Message $problem)

@@ -28,7 +28,7 @@ enum Origin: string implements Term
     /** Fixed by a standard or by the car's own design: nobody has read it, and it cannot be otherwise. */
     case Standard = 'standard';
 
-    /** Whether power, time and price that rest on it are told as "about", and nothing of safety may rest on it. */
+    /** Whether power, time and price that depend on it are shown as "about", and nothing about safety may depend on it. */
     public function isAbout(): bool
     {
         return match ($this) {

@@ -56,7 +56,7 @@ final readonly class Outlet
         return array_values(array_filter($this->site->stalls, static fn (Stall $s): bool => $s->fault !== null));
     }
 
-    /** Whether there is no stall left that nothing is known against. */
+    /** Whether every stall has a known fault. */
     public function isWhollyFaulty(): bool
     {
         return $this->site->stalls !== [] && count($this->faultyStalls()) === count($this->site->stalls);

@@ -24,7 +24,7 @@ final class PlateLine
             : self::of($about('max_v', $outlet->rating->maxV, Unit::Volts) ?? Message::of('plate.unread_volts'), $about('max_a', $outlet->rating->maxA, Unit::Amps), $about('max_kw', $outlet->rating->maxKw, Unit::KiloWatts));
     }
 
-    /** Its stalls by their labels; where there are many, only those that something is known against. Null where nobody told them apart. */
+    /** Its stalls by their labels; where there are many, only faulty ones. Null where they aren't distinguished. */
     public static function stalls(Outlet $outlet): ?Message
     {
         $count = Amount::count(count($outlet->site->stalls));

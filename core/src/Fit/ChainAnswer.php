@@ -170,7 +170,7 @@ final readonly class ChainAnswer
         return array_filter($this->chain->adapters, static fn (Adapter $a): bool => $a->handling->isForSale) !== [];
     }
 
-    /** What it gives at its best, in words; null where nothing flows, or nothing is known. */
+    /** Its peak power in words; null where nothing flows, or nothing is known. */
     public function given(): ?Message
     {
         $kw = $this->expectedPeakKw();

@@ -57,7 +57,7 @@ enum Outcome: string implements Term
         return Message::of('outcome.'.$this->value);
     }
 
-    /** For where there is little room; null where the kW say it. */
+    /** A short form for little room; null where the kW say it. */
     public function short(): ?Message
     {
         return match ($this) {

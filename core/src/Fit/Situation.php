@@ -24,7 +24,7 @@ final class Situation
     ) {
     }
 
-    /** Of the chain; null when the volts at the plug are not known. Gathered when somebody asks. */
+    /** The chain's limits; null when the voltage at the plug is not known. Computed on demand. */
     public function limits(): ?LimitSet
     {
         return $this->limits === false ? $this->limits = Limits::ofChain($this->chain, $this->voltage, $this->conditions) : $this->limits;

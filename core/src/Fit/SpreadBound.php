@@ -65,7 +65,7 @@ final class SpreadBound
         return $known === [] ? null : UncertaintyBand::around(...$known);
     }
 
-    /** What the car alone would take at the upper end of what its figures may be; null where nothing is known. */
+    /** What the car alone would take at the upper end of its spread; null where nothing is known. */
     public static function idealMostKw(ChainAnswer $answer): ?float
     {
         $fast = array_reduce(AssumedFact::ofPower($answer->chain), static fn (Chain $chain, AssumedFact $a): Chain => $a->faster($chain), $answer->chain);

@@ -121,7 +121,7 @@ final readonly class Bill
         return $this->isMember ? ($this->tariff->membership->perKwh ?? $this->tariff->perKwh) : $this->tariff->perKwh;
     }
 
-    /** Whether a price that counts was not read, so that the amount is only what is known of it. */
+    /** Whether a price is unread, so that the amount covers only the known part. */
     public function isAtLeast(): bool
     {
         return $this->unread() !== [];

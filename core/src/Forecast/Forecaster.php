@@ -47,7 +47,7 @@ final class Forecaster
         return new self(levelStepS: self::SPARING_S);
     }
 
-    /** For a ranking: minutes, energy and what a tariff counts. One that counts minutes by power wants them as exact as ever. */
+    /** For a ranking: minutes, energy and what a tariff charges for. A tariff by minutes and power needs them exactly. */
     public static function totals(?Tariff $tariff): self
     {
         return $tariff === null || $tariff->minuteBands === []

@@ -219,7 +219,7 @@ final class Integrator
         return $at->hasHeat() ? max($at->secondsUntilSpent($this->mostA($path, $spanS), $spanS), self::INSTANT_S) : $spanS;
     }
 
-    /** The most amps of a stretch: at one of its ends, since both power and volts run straight over the charge. */
+    /** The highest current of a segment: at one of its ends, since power and volts are linear over the charge. */
     private function mostA(PowerPath $path, float $spanS): float
     {
         $at = $this->envelope;

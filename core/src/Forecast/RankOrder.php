@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Forecast;
 
-/** What a driver may want most of a stop. */
+/** What a driver may value most in a stop. */
 enum RankOrder: string
 {
     case Time = 'time';

@@ -15,10 +15,10 @@ final readonly class Stop
 
     private const RISK_OF_FAULT = 10;
 
-    /** Of a trailer that no bay is known to take. */
+    /** Added when a trailer has no known bay. */
     private const RISK_OF_TRAILER = 3;
 
-    /** Of each trouble that earlier sessions had and no good one has lifted. */
+    /** Added for each trouble that earlier sessions had, unless a good session followed. */
     private const RISK_OF_TROUBLE = 3;
 
     /** What this driver pays; null when no price was read. */

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Ocpi;
 /** The meaning of words that a network made up, as a person assigned them to ours. */
 final readonly class AssignedTerms
 {
-    /** Assigned to nothing: what bears this word is left out. */
+    /** Assigned to nothing: entries with this word are left out. */
     public const LEFT_OUT = '';
 
     /**
@@ -18,7 +18,7 @@ final readonly class AssignedTerms
     {
     }
 
-    /** One more, or another meaning of one. */
+    /** The same with one more word, or another meaning for one. */
     public function with(TermKind $kind, string $theirs, string $ours): self
     {
         return match ($kind) {

@@ -29,7 +29,7 @@ enum EvseStatus: string implements Term
         ];
     }
 
-    /** What is noted on the stall; null when nothing is against it. */
+    /** The stall's known fault; null when there is none. */
     public function fault(): ?Message
     {
         return match ($this) {

@@ -12,7 +12,7 @@ final readonly class FileOutlet
     {
     }
 
-    /** A file without prices says nothing of them: what was known stays known. */
+    /** A file without prices doesn't change them: known prices stay. */
     public function keepingPriceOf(?self $last): self
     {
         return array_key_exists('tariff', $this->spec) || ! isset($last->spec['tariff']) ? $this : $this->priced($last->spec['tariff']);

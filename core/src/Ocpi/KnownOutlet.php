@@ -22,7 +22,7 @@ final readonly class KnownOutlet
         return array_values(array_unique([...StallKey::each($this->spec), ...($this->last?->stallKeys() ?? [])]));
     }
 
-    /** Whether it is one that we wrote into the file ourselves. */
+    /** Whether it is our own entry, from an export. */
     public function isMeantBy(FileOutlet $outlet): bool
     {
         if ($this->last !== null) {

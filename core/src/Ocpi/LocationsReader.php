@@ -116,7 +116,7 @@ final readonly class LocationsReader
         return $operator === null ? null : self::given($operator, 'name', 100);
     }
 
-    /** As one would read it out; null where the file has none. */
+    /** The address in one line; null where the file has none. */
     private static function address(Node $location): ?string
     {
         $parts = array_filter([self::given($location, 'address', 120), self::given($location, 'city', 60)], static fn (?string $part): bool => $part !== null);
@@ -178,7 +178,7 @@ final readonly class LocationsReader
         ];
     }
 
-    /** A text that is there; many networks write an empty one where they have nothing to say. */
+    /** A text that isn't empty: many networks write an empty one for nothing. */
     private static function given(Node $node, string $key, int $longest = self::LONGEST_ID): ?string
     {
         return $node->raw($key) === '' ? null : $node->textOrNull($key, $longest);

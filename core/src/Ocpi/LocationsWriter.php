@@ -16,7 +16,7 @@ use Harmozon\Core\Words\Message;
  */
 final class LocationsWriter
 {
-    /** Nothing is known of a stall that nothing is known against: only its network knows whether it is free. */
+    /** The status of a stall without a known fault: only its network knows whether it is free. */
     private const UNKNOWN = 'UNKNOWN';
 
     /** Of a stall that no network has named. */

@@ -14,7 +14,7 @@ enum TariffPart: string
     case Flat = 'FLAT';
     case Parking = 'PARKING_TIME';
 
-    /** Its name in a plate. */
+    /** Its field in a tariff. */
     public function field(): string
     {
         return match ($this) {
@@ -31,7 +31,7 @@ enum TariffPart: string
         return $this === self::Time || $this === self::Parking ? 60 : 1;
     }
 
-    /** Largest billing step that makes no difference worth telling: 1 kWh (in Wh), 1 min (in s). */
+    /** Largest billing step too small to mention: 1 kWh (in Wh), 1 min (in s). */
     public function largestSilentStep(): int
     {
         return match ($this) {

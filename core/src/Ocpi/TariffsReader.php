@@ -31,7 +31,7 @@ final class TariffsReader
     /** A JSON number or a decimal as text, never negative. */
     private const AMOUNT = '/^\d{1,9}(\.\d{1,20})?(E-\d{1,2})?$/D';
 
-    /** Conditions that a plate can hold: a price of a minute by the power taken. */
+    /** Restrictions that our tariff can represent: a price per minute by power. */
     private const BY_POWER = ['min_power', 'max_power'];
 
     /** Tariffs for customers of a contract with its own prices: they are not the price shown at the charger. */

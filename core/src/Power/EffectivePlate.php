@@ -37,7 +37,7 @@ final readonly class EffectivePlate
         return new self($adapter->rating->plate, $conditions->earlierUse->ratingLeft);
     }
 
-    /** Of a link that neither wears nor warms. */
+    /** The state of a link that neither wears nor warms. */
     public static function asPrinted(Plate $plate): self
     {
         return new self($plate);

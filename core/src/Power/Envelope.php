@@ -18,7 +18,7 @@ final class Envelope
     /** No knee of the cold factor is nearer than this (percent), so that a walk always makes progress. */
     private const LEAST_WARMING_PERCENT = 1e-6;
 
-    /** Power that every link allows where it was last looked (kW at the plug), and how it changes (kW per percent). */
+    /** The power every link allows at the last charge looked at (kW at the plug), and its slope (kW per percent). */
     public float $kw;
 
     public float $kwPerPercent;
@@ -172,7 +172,7 @@ final class Envelope
         return $lines !== [] ? $lines : throw new \LogicException('ask isKnown() first');
     }
 
-    /** The charge curve, as much of it as a cold pack leaves: while it warms, a little more with every percent. */
+    /** The share of the charge curve available to a cold battery; it grows as the battery warms up. */
     private function curveLine(CurveLimit $curve, CurveSegment $segment, float $soc, float $kw): LimitLine
     {
         $warmth = $this->limits->changing->warmth;

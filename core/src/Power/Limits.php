@@ -190,7 +190,7 @@ final class Limits
         return new CurveLimit($factor < 1 ? BindingCode::ColdPack : BindingCode::VehicleCurve, self::PACK, ($factor < 1 ? $curve->times($factor) : $curve)->plus($drawKw), $drawKw);
     }
 
-    /** Power that nobody has read could be less than what is known: the sum is a ceiling then. */
+    /** An unread power limit could be lower than the known ones, so the result is only a ceiling. */
     private function ask(Fact $fact, float|Curve|null $value): void
     {
         if ($value === null) {

@@ -11,7 +11,7 @@ use Harmozon\Core\Words\Message;
 /** A link of a chain with its plate. */
 final readonly class Link
 {
-    /** As it holds today. */
+    /** Today's value. */
     public Plate $plate;
 
     /**

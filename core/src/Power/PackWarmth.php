@@ -25,7 +25,7 @@ final readonly class PackWarmth
     /** What charging adds (K per percent): the heat and the capacity both go with the usable kWh. */
     public const K_PER_PERCENT = self::HEAT_SHARE * self::KJ_IN_PERCENT_OF_KWH / self::KJ_PER_K_PER_KWH;
 
-    /** As good as warm (K). */
+    /** Within this of warm counts as warm (K). */
     private const SAME_K = 1e-6;
 
     private float $startFactor;

@@ -79,7 +79,7 @@ final class PeakFinder
         return $shares;
     }
 
-    /** Of several links that bind at once, the first by precedence is named. */
+    /** When several links bind at once, the first by precedence is named. */
     private function named(LimitSet $limits, float $kw, float $soc): Peak
     {
         $ceiling = $kw * (1 + self::SAME) + self::SAME;

@@ -33,7 +33,7 @@ final readonly class ClockStart
         return abs($after) <= self::SAME_VISIT_S ? $after : null;
     }
 
-    /** Where the file is laid unless somebody says otherwise (s): by its clock, if that tells a day. What counts from 0:00:00 may be no clock. */
+    /** When the file starts unless somebody corrects it (s): by its clock, if that has a date. Times from 0:00:00 may be elapsed time. */
     public function usualShiftS(\DateTimeInterface $pluggedIn, \DateTimeZone $zone): float
     {
         return $this->hasDate ? $this->shiftS($pluggedIn, $zone) ?? 0.0 : 0.0;

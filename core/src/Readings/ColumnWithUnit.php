@@ -7,7 +7,7 @@ namespace Harmozon\Core\Readings;
 use Harmozon\Core\Readings\Foreign\ReadingUnit;
 use Harmozon\Core\Record\Point;
 
-/** A name of ours with a unit beside it: `handle (degF)`, `Adapter [K]`, `amps_mA`. It is read with that unit. */
+/** One of our column names with a unit: `handle (degF)`, `Adapter [K]`, `amps_mA`. It is read with that unit. */
 final readonly class ColumnWithUnit
 {
     private const PATTERNS = ['/^(.+?)\s*[\[(]\s*([^\])]+?)\s*[\])]$/u', '/^(.+?)\s*[,\/]\s*(\S+)$/u', '/^(.+)[_ ]([^_ ]+)$/u'];

@@ -28,7 +28,7 @@ final class CsvRecords implements \IteratorAggregate
     /** What is trimmed off a cell. */
     private const BLANKS = " \t\v\0";
 
-    /** No instrument writes as much into a row (bytes). */
+    /** The longest row of an instrument (bytes). */
     public const LONGEST_LINE_BYTES = 65_536;
 
     /** A quote that is still open after this many lines was never closed. */

@@ -26,7 +26,7 @@ final class FormatSettler
     /** The most rows that are held. */
     private const MOST_HELD = 200_000;
 
-    /** Stands between the cells of a row that is held, unless one of them holds it. */
+    /** Separates the cells of a held row, unless one of them contains it. */
     private const BETWEEN = "\x1F";
 
     /** Null where a mapping says how the clock is written, or there is none. */
@@ -63,7 +63,7 @@ final class FormatSettler
         return $this->lines[$number] ?? $number;
     }
 
-    /** A clock by which the rows can be counted from the first one that is told. */
+    /** The clock that counts the rows from the first one. */
     public function clock(): FileClock
     {
         $format = $this->short?->format();

@@ -42,7 +42,7 @@ final class NumberSigns
 
     private int $seenInAll;
 
-    /** Rows that were looked at. */
+    /** Rows examined. */
     private int $rows = 0;
 
     private bool $isSettled = false;
@@ -125,7 +125,7 @@ final class NumberSigns
         return $this->open !== [];
     }
 
-    /** At the end of the rows: beside whole numbers below 1000 without a sign, or from 1000 on, one that may be either is told. */
+    /** At the end of the rows: whole numbers below or above 1000 without a separator decide an ambiguous one. */
     public function conclude(): void
     {
         foreach (array_keys($this->open) as $at) {

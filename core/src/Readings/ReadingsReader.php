@@ -45,7 +45,7 @@ final class ReadingsReader
     {
     }
 
-    /** How a file that is not ours was taken to be written; null where nothing had to be guessed. */
+    /** The guessed format of a foreign file; null where nothing had to be guessed. */
     public function guessed(): ?Mapping
     {
         return $this->isGuessed ? $this->settling?->mapping() : null;

@@ -10,7 +10,7 @@ namespace Harmozon\Core\Readings;
  */
 final class ShortClock
 {
-    /** As a mapping says it. */
+    /** As in a mapping. */
     public const MINUTES = 'm:ss';
 
     public const HOURS = 'h:mm';
@@ -21,7 +21,7 @@ final class ShortClock
 
     private const DAY_MINUTES = 1440;
 
-    /** Rows that are looked at before it is asked. */
+    /** Rows examined before it is asked. */
     private const MOST_ROWS = 100_000;
 
     private ?int $last = null;

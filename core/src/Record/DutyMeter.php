@@ -94,7 +94,7 @@ final class DutyMeter
         $this->ambientS = $tS;
     }
 
-    /** Between two readings the amps are taken to run straight, however far apart they are. */
+    /** Between two readings the current is assumed to change linearly, however far apart they are. */
     public function add(float $tS, float $amps): void
     {
         if ($this->ambientS !== null && $tS - $this->ambientS > TemperatureMeter::AMBIENT_LASTS_S) {

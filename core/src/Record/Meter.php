@@ -60,7 +60,7 @@ final class Meter
     /** When amps were last known (s). */
     private ?float $lastAmpsS = null;
 
-    /** Of the energy, what lies in gaps that nobody read (kWh). */
+    /** The energy in gaps between readings (kWh). */
     private float $bridgedKwh = 0.0;
 
     /** When kW were last known (s), and how many. */
@@ -118,7 +118,7 @@ final class Meter
         return $completed;
     }
 
-    /** What is summed up over time: a reading whose time lies before that of the one before it is left out. */
+    /** Sums over time; a reading earlier than the one before it is left out. */
     private function inTime(float $tS, CompletedReading $completed): void
     {
         if ($this->lastTs !== null && $tS - $this->lastTs > Gap::LONGEST_S) {

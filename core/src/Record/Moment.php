@@ -26,7 +26,7 @@ final readonly class Moment
     ) {
     }
 
-    /** What came between an earlier one and this (kWh): the power is taken to run straight, and to be none where it is not known. */
+    /** Energy between an earlier moment and this one (kWh): power is assumed linear, and zero where unknown. */
     public function kwhSince(?self $before): float
     {
         return $before === null ? 0.0 : (($before->kw ?? 0.0) + ($this->kw ?? 0.0)) / 2 * max(0.0, $this->tS - $before->tS) / 3600;

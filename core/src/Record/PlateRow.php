@@ -69,7 +69,7 @@ final readonly class PlateRow
         return $this->quantity === Quantity::Amps && $this->link->plate->hasBoost() ? $this->link->plate->boostMinutes : null;
     }
 
-    /** Boost minutes that are left; those above the continuous amps that nobody read count as spent. Null where there is no boost. */
+    /** Boost minutes left; unread minutes above the continuous rating count as used. Null where there is no boost. */
     public function leftMinutes(): ?float
     {
         $allowed = $this->allowedMinutes();
@@ -111,7 +111,7 @@ final readonly class PlateRow
         return $this->peak === null || $limit === null ? null : $this->peak->value / $limit;
     }
 
-    /** How near to a limit this row came, by its peak or by the minutes of its boost (1: at it); 0 where nothing tells. */
+    /** How near to a limit this row came, by its peak or its boost minutes (1: at it); 0 where unknown. */
     public function nearness(): float
     {
         $allowed = $this->allowedMinutes();

@@ -82,7 +82,7 @@ final class RollingMean
         $this->lastS = -INF;
     }
 
-    /** A reading at a time that was had already is left out. */
+    /** A second reading at the same time is left out. */
     public function add(float $tS, float $value): void
     {
         if ($tS <= $this->lastS) {

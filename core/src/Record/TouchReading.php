@@ -16,7 +16,7 @@ final class TouchReading
     /** A piece that is hot below this share of its rating has a bad contact. */
     private const SOUND_SHARE = 0.5;
 
-    /** Amps that were read no longer ago tell what a piece carries: contacts take minutes to cool (s). */
+    /** How long a current reading says what a piece carries: contacts take minutes to cool (s). */
     public const LOAD_LASTS_S = 600;
 
     /**

@@ -13,7 +13,7 @@ use Harmozon\Core\Words\Message;
 /** Derives the verdict from the ratings check, with the reason. */
 final readonly class VerdictRule
 {
-    /** With fewer readings nothing can be said. */
+    /** The fewest readings for a verdict. */
     private const FEWEST_READINGS = 3;
 
     public function __construct(private ChainAnswer $answer)

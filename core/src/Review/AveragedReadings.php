@@ -6,7 +6,7 @@ namespace Harmozon\Core\Review;
 
 use Harmozon\Core\Record\Moment;
 
-/** Readings faster than the eye: those closer than ten seconds become one, so that a cause does not depend on how often it was read. */
+/** Averages readings closer than ten seconds, so that a cause doesn't depend on the sampling interval. */
 final class AveragedReadings
 {
     /** Readings closer together than this are averaged (s). */

@@ -12,7 +12,7 @@ use Harmozon\Core\Words\Message;
 /** One session with a piece against one without it, over the charge that both covered. */
 final readonly class Comparison
 {
-    /** With less charge in common nothing can be told (percent). */
+    /** The least shared charge for a comparison (percent). */
     private const LEAST_PERCENT = 15;
 
     /** From this many confounders on, a difference is named together with them. */

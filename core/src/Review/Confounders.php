@@ -51,7 +51,7 @@ final class Confounders
             : new Confounder('ambient', Message::of('confounder.ambient'), Message::of('confounds.ambient', with: Amount::celsius($a), without: Amount::celsius($b), difference: Amount::kelvin(abs($a - $b)), colder: $a < $b ? 'yes' : 'no'));
     }
 
-    /** As it was read, else as the conditions say. */
+    /** The reading if there is one, else the conditions' value. */
     private static function meanAmbientC(RecordedSession $session): ?float
     {
         $read = array_values(array_filter(array_map(static fn (Moment $m): ?float => $m->celsius[Point::Ambient->value] ?? null, $session->judgement->measured->course->moments()), static fn (?float $c): bool => $c !== null));

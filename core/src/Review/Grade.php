@@ -7,7 +7,7 @@ namespace Harmozon\Core\Review;
 /** How accurate a session's forecast was, over the charge that was recorded. */
 final readonly class Grade
 {
-    /** With less charge between the first and the last reading nothing is graded (percent). */
+    /** The least charge between the first and last reading for a grade (percent). */
     private const LEAST_PERCENT = 1.0;
 
     /** A mean error of this share of the forecast's mean power is no longer "as forecast". */

@@ -20,7 +20,7 @@ final readonly class PowerRatio
     /** The same samples on every machine and every day. */
     private const SEED = 14;
 
-    /** As good as none (share). */
+    /** Below this a difference counts as none (share). */
     private const NO_DIFFERENCE = 0.03;
 
     /** Rounding of shares. */

@@ -9,7 +9,7 @@ use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Record\Event;
 use Harmozon\Core\Record\Judgement;
 
-/** A session that was read: its chain, what its readings add up to, and what held it back. */
+/** A recorded session: its chain, its measurements, and what limited it. */
 final readonly class RecordedSession
 {
     /** @param  list<Event>  $events */

@@ -15,7 +15,7 @@ final readonly class ReferencePoints
 
     private const LATER_RAMP_S = 30.0;
 
-    /** With fewer moments beyond the ramp, those in it have to tell. */
+    /** With fewer moments after the ramp, those in it are used. */
     private const FEWEST = 3;
 
     /** A segment shorter than this is none (s). */

@@ -90,7 +90,7 @@ final readonly class Segment
         return self::grows(array_map(static fn (ReferencePoint $m): ?float => $m->expectedKw, $this->referencePoints), $share, $next?->referencePoints[0]->expectedKw);
     }
 
-    /** The hottest that a point was read in it (°C); null when it was not. */
+    /** The highest temperature read at a point (°C); null when none was. */
     public function hottestC(string $point): ?float
     {
         $read = array_filter(array_map(static fn (ReferencePoint $m): ?float => $m->moment->celsius[$point] ?? null, $this->referencePoints), static fn (?float $c): bool => $c !== null);

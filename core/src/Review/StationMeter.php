@@ -36,7 +36,7 @@ final readonly class StationMeter
     ) {
     }
 
-    /** By the tariff, for what the station counted, else for what was read; null when either is not known. */
+    /** By the tariff, for the metered energy, else for the read one; null when either is not known. */
     public function tariffAmount(): ?string
     {
         $kwh = $this->stationKwh ?? $this->readKwh;

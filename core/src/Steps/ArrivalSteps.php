@@ -50,7 +50,7 @@ final readonly class ArrivalSteps
         );
     }
 
-    /** What has to be ready here before the cable is in the hand. */
+    /** What must be ready before taking the cable. */
     private function setUp(): Step
     {
         $access = $this->answer->gate(GateName::Access);

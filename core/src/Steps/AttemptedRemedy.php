@@ -9,7 +9,7 @@ use Harmozon\Core\Words\Message;
 /** A remedy that was tried when nothing started, kept with the failed start as `another_stall` or `another_stall: B2`. */
 final class AttemptedRemedy
 {
-    /** In words, what somebody wrote beside it as it is; null where no rung of ours was tried. */
+    /** In words, with the person's note as typed; null where none of our remedies was tried. */
     public static function words(string $detail): ?Message
     {
         [$code, $note] = [...explode(':', $detail, 2), ''];

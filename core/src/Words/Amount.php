@@ -10,7 +10,7 @@ namespace Harmozon\Core\Words;
  */
 final readonly class Amount
 {
-    /** Of a share, in answers as in sentences: who rounds the one comes to the other. */
+    /** Decimals of a share, in answers and sentences alike, so that both round to the same figure. */
     public const SHARE_DECIMALS = 4;
 
     /**

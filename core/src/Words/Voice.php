@@ -78,7 +78,7 @@ final readonly class Voice
         return $this->decimal($amount->isTrimmed && $decimals > 0 ? rtrim(rtrim($text, '0'), '.') : $text);
     }
 
-    /** As many as leave six digits that count, but none for what stands before the decimal sign. */
+    /** Decimals for six significant digits; none when the integer part has as many. */
     private static function decimalsOf(float $value): int
     {
         return $value === 0.0 ? 0 : max(0, 5 - (int) floor(log10(abs($value))));

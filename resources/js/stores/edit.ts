@@ -70,7 +70,7 @@ export const useEdit = defineStore('edit', () => {
 
   /** Writes what is different from what was found, and nothing else; an ApiError 409 or 410 tells what is there now. */
   async function change(found: Found, next: Draft): Promise<void> {
-    const version = await put(found.kind, found.id, found.version, found.draft, next);
+    const version = await undo.during(() => put(found.kind, found.id, found.version, found.draft, next));
     // Back from what stands there now: the server has written down since when what was typed is known.
     const now = find(found.id)?.draft ?? next;
     undo.done(say('kit.changed', { name: next.name }), async () => {
@@ -88,7 +88,7 @@ export const useEdit = defineStore('edit', () => {
     const before = ids.flatMap((id) => find(id) ?? []);
     const at = { params: { path: { kind } } };
     const pieces = before.map(({ id, version }) => ({ id, version, changes }));
-    const kept = await ask(api.PUT('/pieces/{kind}', { ...at, body: { pieces } }));
+    const kept = await undo.during(() => ask(api.PUT('/pieces/{kind}', { ...at, body: { pieces } })));
     const versions = new Map(kept.pieces.map((p) => [p.id, p.version]));
     await refresh();
     undo.done(say('several.written', { figure: label, n: ids.length }), async () => {
@@ -110,13 +110,15 @@ export const useEdit = defineStore('edit', () => {
   }
 
   async function create(kind: PieceKind, draft: Draft): Promise<string> {
-    const { id } = await ask(api.POST('/pieces/{kind}', { params: { path: { kind } }, body: draft }));
+    const body = { params: { path: { kind } }, body: draft };
+    const { id } = await undo.during(() => ask(api.POST('/pieces/{kind}', body)));
     return added(kind, id, draft.name);
   }
 
   /** A second place with the same chargers. */
   async function copyPlace(place: string, name: string): Promise<string> {
-    const { id } = await ask(api.POST('/places/{place}/copy', { params: { path: { place } }, body: { name } }));
+    const body = { params: { path: { place } }, body: { name } };
+    const { id } = await undo.during(() => ask(api.POST('/places/{place}/copy', body)));
     return added('places', id, name);
   }
 
@@ -134,7 +136,7 @@ export const useEdit = defineStore('edit', () => {
   }
 
   async function remove(kind: PieceKind, id: string, name: string): Promise<void> {
-    await ask(api.DELETE('/pieces/{kind}/{piece}', at(kind, id)));
+    await undo.during(() => ask(api.DELETE('/pieces/{kind}/{piece}', at(kind, id))));
     await refresh();
     undo.done(say('kit.removed', { name }), async () => {
       await ask(api.POST('/pieces/{kind}/{piece}/restore', at(kind, id)));

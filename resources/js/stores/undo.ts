@@ -23,11 +23,25 @@ export function useUndo() {
     offer.value = null;
   }
 
+  /** While something is being changed the last offer is out of reach: it would undo the wrong thing. It comes back if the change fails. */
+  async function during<T>(change: () => Promise<T>): Promise<T> {
+    const last = offer.value;
+    dismiss();
+    try {
+      return await change();
+    } catch (e) {
+      if (last && !offer.value) {
+        done(last.text, last.undo);
+      }
+      throw e;
+    }
+  }
+
   async function takeBack(): Promise<void> {
     const last = offer.value;
     dismiss();
     await last?.undo();
   }
 
-  return { offer, done, takeBack, dismiss };
+  return { offer, done, during, takeBack, dismiss };
 }

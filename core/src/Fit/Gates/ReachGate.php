@@ -34,7 +34,7 @@ final class ReachGate implements Gate
     /** To a port at the far end of the car, along its side (m). */
     private const FAR_END_M = 4.9;
 
-    /** With the car drawn across two bays, so that the port stands beside the post (m). */
+    /** With the car across two bays, so that the port is next to the post (m). */
     private const ACROSS_TWO_BAYS_M = 1.0;
 
     public function judge(Situation $situation): GateResult

@@ -114,7 +114,7 @@ final class VoltageGate implements Gate
         };
     }
 
-    /** What to be careful about where nobody has read the pack's volts; null where they were read, or learned from sessions. */
+    /** The caution for an unread battery voltage; null where it was read, or learned from sessions. */
     private static function typical(Situation $situation): ?Message
     {
         $origin = AssumedFact::packVolts($situation->chain)?->origin;

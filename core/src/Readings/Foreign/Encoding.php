@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Readings\Foreign;
 
-/** How the letters of a text file are written. */
+/** The character encoding of a text file. */
 enum Encoding: string
 {
     case Utf8 = 'utf-8';
@@ -12,7 +12,7 @@ enum Encoding: string
     case Utf16Be = 'utf-16be';
     case Windows1252 = 'windows-1252';
 
-    /** By its first bytes: a mark, or every second byte empty; else UTF-8, unless it is not. */
+    /** By its first bytes: a byte order mark, or every second byte zero; else UTF-8 if it is valid. */
     public static function of(string $head): self
     {
         $pairs = str_split(substr($head, 0, 400), 2);

@@ -8,10 +8,10 @@ use Harmozon\Core\Readings\CsvRecords;
 use Harmozon\Core\Readings\Layout;
 use Harmozon\Core\Words\Message;
 
-/** The header of a readings file and its first rows, as text: what a mapping is made from, and what a source is known by. */
+/** The header of a readings file and its first rows, as text: used to make a mapping and to recognise a source. */
 final readonly class FileHead
 {
-    /** Lines that it is read from, and cells that are shown of a column. */
+    /** Lines read for it, and cells shown per column. */
     public const LINES = 40;
 
     private const SAMPLES = 3;
@@ -101,7 +101,7 @@ final readonly class FileHead
         return $encoding === Encoding::Windows1252 ? array_map($encoding->toUtf8(...), $head) : $head;
     }
 
-    /** Files of one instrument have one header: by this it is known again. */
+    /** Files of one instrument share a header, which identifies it. */
     public function source(): string
     {
         return hash('sha256', implode("\x1F", [$this->delimiter, ...$this->headers]));

@@ -23,7 +23,7 @@ final class HeaderWords
         'soc_pct' => '/\bsoc\b|state.?of.?charge|batt|bateria|batería|akku|accu|ladestand|ladezustand|charge.?level|[ée]tat de charge|niveau de charge|estado de carga|nivel de carga|n[ií]vel de carga|stato di carica|livello di carica|laad(?:niveau|toestand)|ladenivå|laddnivå|laddning|ladeniveau|ladningsniveau|varaus|poziom na[łl]adowania|stan na[łl]adowania|\bcharge\b/iu',
     ];
 
-    /** Of another battery, of a limit, or of the road: never what flows. */
+    /** Values of another battery, a limit, or the drive: never what flows. */
     private const OTHERS = '/\b12 ?v\b|\bmax|set.?point|\btarget|limit|límite|grenz|\bsoll|consig|odomet|kilomet|\bkm\b|\bmiles?\b/iu';
 
     private const TEMPERATURE = '/temp|lämpö|°/iu';

@@ -13,7 +13,7 @@ final class LayoutFinder
 {
     private const BOM = "\u{FEFF}";
 
-    /** As spreadsheets are told what stands between cells. */
+    /** The line that tells spreadsheets the delimiter. */
     private const SEP = '/^"?sep=(.)"?\s*$/i';
 
     /** A cell of a row of units that names none: how a clock is written, or nothing. */

@@ -14,7 +14,7 @@ use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** What a readings file would bring, before it is taken: its first rows, the curve they draw, the rows that would be left out. */
+/** Preview of a readings file: its first rows, their curve, and the rows that would be left out. */
 final class Preview
 {
     private const ROWS = 8;
@@ -24,7 +24,7 @@ final class Preview
 
     private const MOST_BYTES = 16_000_000;
 
-    /** Points of one line; where there are more, every second is left out. */
+    /** Points per line; beyond that, every second is left out. */
     private const POINTS = 400;
 
     public int $understood = 0;

@@ -75,7 +75,7 @@ enum ReadingUnit: string
         };
     }
 
-    /** As headers write it, in whatever case and with or without a degree sign; null for anything else. */
+    /** As written in headers, in any case and with or without a degree sign; null for anything else. */
     public static function written(string $text): ?self
     {
         $plain = str_replace(['°', 'º', ' ', '.'], '', $text);

@@ -82,7 +82,7 @@ final class AfterBoost implements CauseRule
         return min($of($link->duty->continuousA), $of($link->duty->effectiveA));
     }
 
-    /** How warm it was read; 0 when it was not. */
+    /** The highest temperature read; 0 when none was. */
     private function warmth(CauseEvidence $evidence, HeatLink $link): float
     {
         $points = $link->linkId === Chain::CABLE ? [Point::Cable, Point::Handle] : [Point::Adapter];

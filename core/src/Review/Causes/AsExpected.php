@@ -13,7 +13,7 @@ use Harmozon\Core\Review\PowerMatch;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** As the reference says, so what binds there binds here. Where it took more, the car's own curve was entered too low. */
+/** As the reference, so the same limit applies. Where it took more, the car's curve was entered too low. */
 final class AsExpected implements CauseRule
 {
     /** So much more than expected, at no plate, and the curve that was entered is too low (share). */

@@ -13,7 +13,7 @@ final readonly class Trust
     /** Slopes are shown per this many sessions. */
     public const PER_SESSIONS = 10;
 
-    /** A rise that a sound contact does not pass (K), and how far ahead it is looked for. */
+    /** The rise that a sound contact stays below (K), and how many sessions ahead the trend is followed. */
     private const MOST_RISE_K = 50.0;
 
     private const AHEAD_SESSIONS = 20;

@@ -55,7 +55,7 @@ final readonly class Used
         return $used;
     }
 
-    /** Whether it tested the piece: its rise was read under load, and nothing went over. */
+    /** Whether it counts as a test of the piece: its temperature rise was read under load, and no limit was exceeded. */
     public function isTest(): bool
     {
         return $this->index !== null && $this->verdict !== Verdict::Failed && $this->verdict !== Verdict::Incomplete && ! $this->smelt;
