@@ -4,20 +4,14 @@ declare(strict_types=1);
 
 namespace App\Equipment;
 
-use App\Models\Outlet;
 use App\Models\Place;
+use Harmozon\Core\Case\OutletCopy;
 use Harmozon\Core\Json\FieldError;
 use Illuminate\Support\Facades\DB;
 
-/** A second place like one that is here: its chargers' ratings, access and prices, but nothing that only the first has. */
+/** A second place with the same chargers as one that is here; OutletCopy says what of a charger is copied. */
 final class PlaceCopy
 {
-    /** Of an outlet: its address and its fault. */
-    private const OWN = ['address', 'known_fault'];
-
-    /** Of a stall: its network's ids, and what is broken there. */
-    private const OWN_OF_STALL = ['evse_id', 'uid', 'connector', 'fault'];
-
     public function __construct(private readonly PieceStore $pieces)
     {
     }
@@ -34,21 +28,10 @@ final class PlaceCopy
             $copy = $this->pieces->create(PieceKind::Places, ['name' => $name]);
             assert($copy instanceof Place);
             foreach ($place->outlets as $outlet) {
-                $this->pieces->create(PieceKind::Outlets, ['name' => $outlet->name, 'blurb' => $outlet->blurb, 'place' => $copy->ulid, 'spec' => self::shared($outlet)]);
+                $this->pieces->create(PieceKind::Outlets, ['name' => $outlet->name, 'blurb' => $outlet->blurb, 'place' => $copy->ulid, 'spec' => OutletCopy::of($outlet->spec)]);
             }
 
             return $copy;
         });
-    }
-
-    /** @return array<string, mixed> what another charger of the kind has too */
-    private static function shared(Outlet $outlet): array
-    {
-        $spec = array_diff_key($outlet->spec, array_flip(self::OWN));
-        $stalls = $spec['stalls'] ?? null;
-
-        return is_array($stalls)
-            ? [...$spec, 'stalls' => array_map(static fn (mixed $stall): array => is_array($stall) ? array_diff_key($stall, array_flip(self::OWN_OF_STALL)) : [], $stalls)]
-            : $spec;
     }
 }
