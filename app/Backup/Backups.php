@@ -16,8 +16,8 @@ use RecursiveIteratorIterator;
 use ZipArchive;
 
 /**
- * Everything that people have given Harmozon, in one file, and the way back: the database, photographs, and readings files on
- * their way in. Settings (.env) are not in it.
+ * Backs up and restores everything that people have entered, as one file: the database, photographs, and readings files
+ * still arriving. Settings (.env) are not included.
  */
 final readonly class Backups
 {
@@ -79,7 +79,8 @@ final readonly class Backups
     }
 
     /**
-     * Puts a backup in place of what is there. It is checked as a whole first; what it replaces is a backup itself then.
+     * Restores a backup in place of the current data. The backup is checked as a whole first, and the current data is
+     * backed up.
      *
      * @return string the backup of what was there before
      *
@@ -139,7 +140,7 @@ final readonly class Backups
         return $folder;
     }
 
-    /** Copies, not links: a readings file that grows while it is packed would no longer be what its checksum says. */
+    /** Copies, not links: a readings file that grows while it is packed would no longer match its checksum. */
     private function stageFiles(string $staged): void
     {
         foreach (Manifest::FILES as $folder) {

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Backup;
 
-/** Copies of the database while people write to it. Every kind of database has its own. */
+/** Copies the database while people write to it. Each kind of database has its own implementation. */
 interface DatabaseCopy
 {
-    /** A consistent copy: everything acknowledged before, and nothing half-written. */
+    /** Writes a consistent copy: everything acknowledged so far, and nothing half-written. */
     public function writeTo(string $file): void;
 
-    /** Puts a copy in place of what is there, also under a server that runs. */
+    /** Restores a copy in place of the current database, even under a running server. */
     public function takeFrom(string $file): void;
 
-    /** Whether a copy can be read through and is whole. */
+    /** Whether a copy can be read completely and is intact. */
     public function isWhole(string $file): bool;
 }

@@ -7,7 +7,7 @@ namespace App\Backup;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\WrongState;
 
-/** What a backup holds, file by file, and what has to be known to read it. */
+/** A backup's contents, file by file, and what is needed to read it. */
 final readonly class Manifest
 {
     public const FORMAT = 'harmozon/backup';
@@ -66,7 +66,7 @@ final readonly class Manifest
         );
     }
 
-    /** Nothing leads out of the folder it is unpacked into. */
+    /** Whether a path stays inside the folder it is unpacked into. */
     private static function mayHold(string $path): bool
     {
         if ($path === self::DATABASE) {

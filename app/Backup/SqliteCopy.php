@@ -6,10 +6,10 @@ namespace App\Backup;
 
 use Illuminate\Support\Facades\DB;
 
-/** By SQLite's own online backup: a copy of the file alone would lack its log (-wal). */
+/** Uses SQLite's online backup: a copy of the file alone would lack its log (-wal). */
 final class SqliteCopy implements DatabaseCopy
 {
-    /** How long others may keep it from beginning (ms). */
+    /** How long to wait for others before it begins (ms). */
     private const PATIENCE_MS = 60_000;
 
     public function writeTo(string $file): void

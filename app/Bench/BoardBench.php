@@ -7,7 +7,7 @@ namespace App\Bench;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** Windows of a large board over HTTP, anywhere on it, each asked for the first time. */
+/** Times windows of a large board over HTTP, anywhere on it, each requested for the first time. */
 final class BoardBench
 {
     private const ROWS_IN_VIEW = 25;

@@ -12,7 +12,7 @@ use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** A readings file judged, and a bare loop that only splits its cells, turn by turn on the same file. */
+/** Times the check of a readings file and a bare loop that only splits its cells, in turn on the same file. */
 final class CheckBench
 {
     /** @return list<Message> */

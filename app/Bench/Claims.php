@@ -8,7 +8,7 @@ use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
 /**
- * What docs/figures.md promises of a bench, in the third column of its table: `median ≤ 45 ms`, `rate ≥ 1500`. The
+ * What docs/figures.md promises for a bench, in the third column of its table: `median ≤ 45 ms`, `rate ≥ 1500`. The
  * words before the sign are the names of the bench's own figures.
  */
 final readonly class Claims
@@ -55,7 +55,7 @@ final readonly class Claims
         return $broken;
     }
 
-    /** How many promises there are of a bench. */
+    /** How many promises there are for a bench. */
     public function count(string $bench): int
     {
         return count($this->ofBench[$bench] ?? []);

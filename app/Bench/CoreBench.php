@@ -21,7 +21,7 @@ use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
 
-/** How fast the core answers, without a server or a database. */
+/** Times the core's answers without a server or a database. */
 final readonly class CoreBench
 {
     private const CARS = 12;

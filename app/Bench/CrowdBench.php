@@ -7,7 +7,7 @@ namespace App\Bench;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** Fifty people at once, each asking for one thing after another as the page does when it is opened. */
+/** Times fifty people at once, each sending the requests of a page that is being opened. */
 final class CrowdBench
 {
     private const PEOPLE = 50;

@@ -9,7 +9,7 @@ use Harmozon\Core\Words\Message;
 use Symfony\Component\Process\ExecutableFinder;
 use Symfony\Component\Process\Process;
 
-/** A readings file taken in the background, beside SQLite's own import of the same file into a bare table. */
+/** Times a readings file imported in the background, and SQLite's own import of the same file into a bare table. */
 final class ImportBench
 {
     private const TURNS = 3;

@@ -7,14 +7,14 @@ namespace App\Bench;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** The first page of a log of many sessions over HTTP: those of the demo, copied with their readings. */
+/** Times the first page of a log of many sessions over HTTP: the demo's, copied with their readings. */
 final class LogBench
 {
     private const PAGE = 100;
 
     private const READINGS_EACH = 1_000;
 
-    /** Finished sessions of the demo, copied up to a number, each an hour before the one before it. */
+    /** Copies finished sessions of the demo up to a number, each an hour earlier. */
     private const COPIES = <<<'SQL'
         create temporary table kept as select * from charge_sessions where finished_at is not null;
         create temporary table shape as select * from readings where charge_session_id = (select charge_session_id from readings group by 1 order by count(*) desc limit 1);

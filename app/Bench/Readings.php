@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
-/** A readings file to be timed: one a second of charge, volts, amps and kW that wobble a little; the same every time. */
+/** A readings file for timing: a row each second with slightly noisy charge, volts, amps and kW; the same every time. */
 final class Readings
 {
     public static function write(string $path, int $rows): void

@@ -14,8 +14,8 @@ use Harmozon\Core\Case\CaseReader;
 use Symfony\Component\Process\Process;
 
 /**
- * The demo garage behind a server of its own, with a database that is gone afterwards; on request a large one, filled
- * up with cars, adapters and outlets of the shipped kinds.
+ * The demo garage behind a server of its own with a temporary database; on request a large one, filled up with cars,
+ * adapters and outlets of the shipped kinds.
  */
 final class ServedGarage
 {
@@ -27,7 +27,7 @@ final class ServedGarage
 
     private const OUTLETS_A_PLACE = 8;
 
-    /** Bytes of a file that are sent at once. */
+    /** Bytes of a file sent in one request. */
     private const PIECE = 4_000_000;
 
     private const USER = 'marionette@lanternfish.example';
@@ -94,7 +94,7 @@ final class ServedGarage
     }
 
     /**
-     * Each as soon as one before it is answered.
+     * Sends each request as soon as an earlier one is answered.
      *
      * @param  list<string>  $paths
      * @return list<float> how long each waited (s)
@@ -127,7 +127,7 @@ final class ServedGarage
         return is_array($told) ? $told : [];
     }
 
-    /** Begins a session of a chain that the demo has charged on. */
+    /** Starts a session on a chain that the demo has charged on. */
     public function session(): string
     {
         /** @var array{sessions: list<array{id: string, verdict: string, vehicle: array{id: string}, outlet: array{id: string}, adapters: list<array{id: string}>}>} $log */
@@ -153,7 +153,7 @@ final class ServedGarage
         return $file;
     }
 
-    /** Until the import says so of itself. */
+    /** Waits until the import has this state. */
     public function waitFor(string $file, string $what, string|bool $is): bool
     {
         while (true) {
@@ -168,13 +168,13 @@ final class ServedGarage
         }
     }
 
-    /** Beside the server, on its database. */
+    /** Runs an artisan command on the server's database. */
     public function artisan(string ...$command): void
     {
         $this->process('php', 'artisan', ...$command)->mustRun();
     }
 
-    /** Takes what waits in the background, as build/work.sh does. */
+    /** Runs the background worker, as build/work.sh does. */
     public function worker(): Process
     {
         $worker = $this->process('build/work.sh', '--until-empty');

@@ -6,7 +6,7 @@ namespace App\Bench;
 
 use Harmozon\Core\Words\Amount;
 
-/** How long something took, run by run. */
+/** The duration of each run. */
 final readonly class Timing
 {
     /** @param  non-empty-list<float>  $seconds  sorted */
@@ -31,7 +31,7 @@ final readonly class Timing
         return new self($seconds);
     }
 
-    /** Of one run (s). */
+    /** The duration of one run (s). */
     public static function once(callable $task): float
     {
         $start = hrtime(true);
@@ -46,7 +46,7 @@ final readonly class Timing
         return self::ms($this->median());
     }
 
-    /** Within which 95 of a hundred runs ended, in whole ms. */
+    /** 95th percentile in whole ms. */
     public function p95Ms(): Amount
     {
         return self::ms($this->seconds[max(0, (int) ceil(0.95 * count($this->seconds)) - 1)]);

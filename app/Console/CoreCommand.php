@@ -46,7 +46,7 @@ abstract class CoreCommand extends Command
     }
 
     /**
-     * What is written in one way only, part by part.
+     * Prints, part by part, an answer that has only one format.
      *
      * @param  array<string, mixed>  $answer
      * @return iterable<string>|null
@@ -70,7 +70,7 @@ abstract class CoreCommand extends Command
         return $written->fetch();
     }
 
-    /** Whether all of it was written. */
+    /** Prints text; false if not all of it could be written. */
     private function print(string $text): bool
     {
         $text = self::harmless($text);
@@ -89,13 +89,13 @@ abstract class CoreCommand extends Command
         }
     }
 
-    /** Nothing that stands in a file or a name moves a cursor or colours a terminal. */
+    /** Removes control characters, so that no file or name can move the cursor or colour the terminal. */
     public static function harmless(string $text): string
     {
         return (string) preg_replace('/[^\P{Cc}\n]/u', "\u{FFFD}", mb_scrub($text));
     }
 
-    /** A line; what a file calls its pieces is no mark-up of ours. */
+    /** Prints a line; names from files are never read as markup. */
     protected function tell(string $line): void
     {
         $this->line(OutputFormatter::escape($line));
@@ -121,7 +121,7 @@ abstract class CoreCommand extends Command
     /** @param  array<string, mixed>  $answer */
     abstract protected function describe(array $answer): void;
 
-    /** The command line speaks English, °C and metres. */
+    /** The command line uses English, °C and metres. */
     protected function voice(): Voice
     {
         return new Voice($this->laravel->make(Language::class));
@@ -134,7 +134,7 @@ abstract class CoreCommand extends Command
         return is_string($path) ? $path : '';
     }
 
-    /** A line beside the answer, on standard error. */
+    /** Prints a line to standard error. */
     protected function stderr(string $line): void
     {
         $output = $this->output->getOutput();

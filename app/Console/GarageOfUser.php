@@ -12,7 +12,7 @@ use Illuminate\Console\Command;
 use Illuminate\Support\Str;
 
 /**
- * For commands about the garage that a person stands in.
+ * For commands about the garage that a person has open.
  *
  * @phpstan-require-extends Command
  */

@@ -9,7 +9,7 @@ use Symfony\Component\Console\Exception\ExceptionInterface;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
-/** A command line that cannot be read is answered in one short line, with exit code 2. */
+/** Answers an unreadable command line with one short line and exit code 2. */
 final class Kernel extends FrameworksKernel
 {
     private bool $isBadInput = false;

@@ -8,8 +8,8 @@ use Illuminate\Cache\DatabaseStore;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Counters of calls and failures, in a database of their own: they count for many at once, and wait for nobody who writes to
- * the other. What is lost with the file is a few minutes of memory.
+ * Counters of calls and failures in a database of their own, so that they never wait for writers of the main one.
+ * Losing the file loses a few minutes of counts.
  */
 final class CounterFile
 {

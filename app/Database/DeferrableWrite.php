@@ -6,7 +6,7 @@ namespace App\Database;
 
 use Illuminate\Support\Facades\DB;
 
-/** A write that can be skipped: it never waits, and is left out while another process writes or nothing can be written. */
+/** A write that can be skipped: it never waits, and is left out while another process writes or writing is impossible. */
 final class DeferrableWrite
 {
     /**

@@ -7,11 +7,11 @@ namespace App\Database;
 use Illuminate\Database\SQLiteConnection;
 
 /**
- * Takes the write lock when a transaction begins, and waits for it there. A transaction that first reads and then writes
- * would otherwise be refused at once ("database is locked") when somebody else has written in between. The framework
- * does this by itself from PHP 8.4 on: executeBeginTransactionStatement() can go then.
+ * Takes the write lock when a transaction begins, and waits for it there. A transaction that first reads and then
+ * writes would otherwise be refused at once ("database is locked") when somebody else has written in between. The
+ * framework does this by itself from PHP 8.4 on: executeBeginTransactionStatement() can go then.
  *
- * It also knows whether anything was written and stays, so that a failure can say so.
+ * It also knows whether anything was committed, so that an error can say so.
  */
 final class ImmediateSqliteConnection extends SQLiteConnection
 {
@@ -19,7 +19,7 @@ final class ImmediateSqliteConnection extends SQLiteConnection
 
     private bool $isWriting = false;
 
-    /** Whether something was committed, whatever fails from now on. */
+    /** Whether something was committed, even if the request fails later. */
     public function hasWritten(): bool
     {
         return $this->hasWritten;
@@ -32,7 +32,8 @@ final class ImmediateSqliteConnection extends SQLiteConnection
     }
 
     /**
-     * The framework says that something is written before it is. Outside of a transaction it stays when nothing was thrown.
+     * The framework reports a write before it happens. Outside a transaction the write is permanent when nothing was
+     * thrown.
      *
      * @param  array<array-key, mixed>  $bindings
      */

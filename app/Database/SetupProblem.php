@@ -24,7 +24,7 @@ final readonly class SetupProblem
 
     private const CANNOT_OPEN = [14];
 
-    /** Somebody else is writing (s): soon it is their turn no more. */
+    /** When to retry while somebody else is writing (s). */
     private const SOON_S = 2;
 
     /** @param  int|null  $retryAfterS  null where waiting does not help */

@@ -28,8 +28,8 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /**
- * The made-up company of the demo: its crate, its places, and sessions acted out by the stand-in; and the second garage
- * that is lent to it overseas, with an account of its own.
+ * The demo's made-up company with its adapters, places and simulated sessions; and a second garage overseas with an
+ * account of its own.
  */
 final class DemoGarage
 {
@@ -45,7 +45,7 @@ final class DemoGarage
     }
 
     /**
-     * Loads the garages again; existing ones are replaced with everything in them, or left as they are.
+     * Loads the garages; existing ones are replaced with everything in them, or left as they are.
      *
      * @return list<Garage> those that were loaded, the company's own first
      */

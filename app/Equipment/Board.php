@@ -52,7 +52,7 @@ final class Board
     }
 
     /**
-     * What to pack for a tour, of one's own kit.
+     * What to pack for a tour from the garage's own kit.
      *
      * @return list<string> public ids
      *

@@ -14,7 +14,7 @@ interface GarageExperience
     public function remembered(): array;
 
     /**
-     * The heat that earlier use has left in adapters by now.
+     * The heat left in adapters by earlier use.
      *
      * @param  list<Adapter>  $adapters
      * @return array<string, float> by id; those that are cold are left out

@@ -8,7 +8,7 @@ use App\Models\Outlet;
 use Harmozon\Core\Catalogue\Region;
 use Illuminate\Support\Collection;
 
-/** The catalogue's kinds of charger as rows of a board. A kind has no place: no session starts at it. */
+/** The catalogue's kinds of charger as rows of a board. A kind has no place, so no session starts at it. */
 final class KindRows
 {
     private const ID = 'kind:';

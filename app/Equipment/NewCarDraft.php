@@ -27,7 +27,7 @@ use Harmozon\Core\Json\Node;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
 
-/** The answers for a person's car so far, at the kinds of charger. Nothing is written. */
+/** What a person's answers so far mean for the car at each kind of charger. Nothing is stored. */
 final class NewCarDraft
 {
     public function __construct(

@@ -9,8 +9,8 @@ use App\Models\Outlet;
 use App\Models\Piece;
 
 /**
- * Adapters that are out of use until inspected; gate 6 reads it from their records. It holds even while somebody edits
- * an older version.
+ * Adapters that are out of use until inspected; gate 6 reads it from their records. It applies even while somebody
+ * edits an older version.
  */
 final class OutOfUse
 {

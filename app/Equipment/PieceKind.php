@@ -13,7 +13,7 @@ use App\Models\Tour;
 use App\Models\Vehicle;
 use Harmozon\Core\Chain\FactOwner;
 
-/** What a garage is made of, as it is named in an address. */
+/** The kinds of pieces in a garage, as named in URLs. */
 enum PieceKind: string
 {
     case Vehicles = 'vehicles';
@@ -36,7 +36,7 @@ enum PieceKind: string
         };
     }
 
-    /** How many of them a garage holds: a fleet and its region. */
+    /** The most of this kind in a garage: a fleet and its region. */
     public function most(): int
     {
         return match ($this) {
@@ -48,7 +48,7 @@ enum PieceKind: string
         };
     }
 
-    /** Whose facts its plate holds; null where nobody reads facts off it. */
+    /** The owner of the facts on its plate; null where it has none. */
     public function facts(): ?FactOwner
     {
         return match ($this) {

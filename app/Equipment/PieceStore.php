@@ -50,7 +50,7 @@ final class PieceStore
     }
 
     /**
-     * Changes what is given and leaves the rest as it is.
+     * Changes the given fields and leaves the rest as it is.
      *
      * @param  array<string, mixed>  $fields  the version they were typed against; any of name, blurb, tag, place and spec;
      *                                        or `changes`, figures of the plate by dotted path (`inlets.0.dc.max_v`)
@@ -116,7 +116,7 @@ final class PieceStore
     }
 
     /**
-     * A piece as it is written.
+     * A piece as it is stored.
      *
      * @return array<string, mixed>
      */
@@ -159,7 +159,7 @@ final class PieceStore
     }
 
     /**
-     * The fields that are given, with every change of the plate in its place.
+     * The given fields, with every change of the plate applied.
      *
      * @param  array<string, mixed>  $fields
      * @return array<string, mixed>
@@ -185,7 +185,7 @@ final class PieceStore
     }
 
     /**
-     * A figure at a path that no plate has is refused by its path: what a person typed is never dropped.
+     * Refuses a figure at an unknown path by name: what a person typed is never dropped.
      *
      * @throws FieldError
      */
@@ -200,8 +200,7 @@ final class PieceStore
     }
 
     /**
-     * A plate as it is kept. It has no name of its own: the piece's id and name are outside it. What the core does not
-     * read is not kept.
+     * A plate as it is stored, without the piece's id and name. What the core doesn't read is not stored.
      *
      * @throws FieldError when the core cannot read it
      */

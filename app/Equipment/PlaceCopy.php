@@ -9,7 +9,7 @@ use Harmozon\Core\Case\OutletCopy;
 use Harmozon\Core\Json\FieldError;
 use Illuminate\Support\Facades\DB;
 
-/** A second place with the same chargers as one that is here; OutletCopy says what of a charger is copied. */
+/** Copies a place with its chargers; OutletCopy says what is copied of a charger. */
 final class PlaceCopy
 {
     public function __construct(private readonly PieceStore $pieces)
@@ -17,7 +17,7 @@ final class PlaceCopy
     }
 
     /**
-     * With all of its outlets, or not at all.
+     * Copies all of its outlets, or none.
      *
      * @throws FieldError when the garage would hold too many, or the name is none
      */

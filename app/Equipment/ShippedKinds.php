@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Equipment;
 
-/** The kinds that are shipped beside the core, in the words of the case file, as a page or a garage begins with them. */
+/** The shipped kinds in the words of the case file, as starting points for new pieces. */
 final class ShippedKinds
 {
     /** @return list<array{id: string, name: string}> of the groups of chargers, in order */

@@ -17,7 +17,7 @@ final class TextInput
 
     private const COUNTED_BYTES = 1_048_576;
 
-    /** What goes on for longer without a line end is no line: it is cut here, so that memory stays bounded. */
+    /** Longer lines are cut here, so that memory use stays bounded. */
     private const LONGEST_LINE_BYTES = 1_048_576;
 
     /** @throws FieldError when the file cannot be read */
@@ -61,7 +61,7 @@ final class TextInput
         return self::split(self::open($path, $argument));
     }
 
-    /** About as many as lines() gives, and just as many where nothing is wrong with the file: for how far one has come, in no time. */
+    /** A fast count for progress: equals the number of lines() unless the file has faults. */
     public static function countLines(string $path): int
     {
         $stream = self::open($path, 'file');

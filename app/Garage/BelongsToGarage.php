@@ -7,7 +7,7 @@ namespace App\Garage;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * For every record of a garage: found only inside it, and created inside it.
+ * Records of a garage are only found and created inside it.
  *
  * @phpstan-require-extends Model
  */

@@ -27,31 +27,31 @@ final class CurrentGarage
         return $this->member()?->garageId();
     }
 
-    /** How the one who asks reads temperatures and lengths; a console task speaks °C and metres. */
+    /** The units for temperatures and lengths; °C and metres for a console task. */
     public function units(): Units
     {
         return $this->opened === null ? ($this->member()?->units() ?? Units::Metric) : Units::Metric;
     }
 
-    /** How the one who asks writes numbers; null for a console task, which writes them as files have them. */
+    /** The number format (BCP 47); null for a console task, which writes numbers as in files. */
     public function locale(): ?string
     {
         return $this->opened === null ? $this->member()?->locale() : null;
     }
 
-    /** The day it is at the garage (ISO 8601); in UTC for a console task. */
+    /** Today's date at the garage (ISO 8601); in UTC for a console task. */
     public function today(): string
     {
         return Carbon::now($this->opened === null ? $this->member()?->timezone() : null)->toDateString();
     }
 
-    /** In which the days of the garage are counted. */
+    /** The time zone of the garage's days. */
     public function zone(): string
     {
         return $this->opened === null ? ($this->member()?->timezone() ?? 'UTC') : 'UTC';
     }
 
-    /** Where the garage is; somewhere else for a console task. */
+    /** The garage's region; "elsewhere" for a console task. */
     public function region(): Region
     {
         return $this->opened === null ? ($this->member()?->region() ?? Region::Elsewhere) : Region::Elsewhere;

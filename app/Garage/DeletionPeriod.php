@@ -14,14 +14,14 @@ final class DeletionPeriod
 {
     public const DAYS = 30;
 
-    /** What was deleted before this moment can't be restored any more. */
+    /** What was deleted before this moment can no longer be restored. */
     public static function since(): Carbon
     {
         return Carbon::now()->subDays(self::DAYS);
     }
 
     /**
-     * One that is there, or that can still be brought back.
+     * A record that exists or can still be restored.
      *
      * @template T of Model
      *

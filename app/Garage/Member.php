@@ -12,10 +12,10 @@ interface Member
 {
     public function garageId(): ?int;
 
-    /** How the garage reads temperatures and lengths. */
+    /** The garage's units for temperatures and lengths. */
     public function units(): Units;
 
-    /** How the garage writes numbers (BCP 47). */
+    /** The garage's number format (BCP 47). */
     public function locale(): ?string;
 
     /** Of the garage (IANA). */

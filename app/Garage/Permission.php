@@ -6,14 +6,14 @@ namespace App\Garage;
 
 use Harmozon\Core\Words\Message;
 
-/** What a person may do in a garage, beyond looking. */
+/** What a person may do in a garage, besides looking. */
 enum Permission: string
 {
     /** Sessions and their readings. */
     case Record = 'record';
-    /** The facts of cars, adapters, places and outlets. */
+    /** Facts about cars, adapters, places and outlets. */
     case Edit = 'edit';
-    /** What others rely on: removing, whole files, habits, people, the garage itself. */
+    /** What others rely on: removing, whole files, regional settings, people, the garage itself. */
     case Keep = 'keep';
 
     /** As a phrase for an action. */

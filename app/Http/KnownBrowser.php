@@ -7,7 +7,7 @@ namespace App\Http;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Cookie;
 
-/** An encrypted cookie with the accounts that signed in in this browser. It grants nothing: it only spares this browser the wait for others' failed attempts. */
+/** An encrypted cookie with the accounts that signed in in this browser. It grants nothing; it only spares this browser the wait after others' failed attempts. */
 final class KnownBrowser
 {
     private const COOKIE = 'harmozon_known';

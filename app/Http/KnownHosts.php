@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Http;
 
 /**
- * Names under which the application may be asked for: that of its own address (APP_URL), and those that are listed
- * (HARMOZON_HOSTS). At a loopback address it is known by the names of this machine to itself, and by no other: a page of
- * another site whose name leads here gets no answer.
+ * Host names that the application answers to: that of its own address (APP_URL) and those in HARMOZON_HOSTS. With a
+ * loopback address it answers only to this machine's own names, so that another site's name pointing here gets no
+ * answer.
  */
 final readonly class KnownHosts
 {

@@ -30,7 +30,7 @@ final readonly class SignInThrottle
 
     private const LONGEST_WAIT_S = 900;
 
-    /** When failures are forgotten (s). */
+    /** How long failures count (s). */
     private const MEMORY_S = 3600;
 
     /** @param  Repository  $counters  that increments atomically */
@@ -71,7 +71,7 @@ final readonly class SignInThrottle
         $this->counters->forget("{$key}:until");
     }
 
-    /** In the log. What was typed as an account may be a password: it can be recognised there, and not read. */
+    /** Logs a failure. The typed account may be a password, so it is logged as a hash. */
     private static function noted(string $what, AuthAction $action, string $account, string $address): void
     {
         Log::notice($what, ['action' => $action->value, 'account' => substr(hash('sha256', $account), 0, 12), 'address' => $address]);

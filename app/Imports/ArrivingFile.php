@@ -10,7 +10,7 @@ use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\WrongState;
 
-/** A file that somebody has announced and sends piece by piece. */
+/** An announced file that arrives in parts. */
 final readonly class ArrivingFile
 {
     /** One piece of it (bytes). */
@@ -36,7 +36,7 @@ final readonly class ArrivingFile
     }
 
     /**
-     * Adds what comes next. A part that came before changes nothing; the answer says how much has arrived.
+     * Appends the next part. A repeated part changes nothing; returns how much has arrived.
      *
      * @param  resource  $piece
      * @param  \Closure(resource, int): void|null  $look  at what was written, from where it begins: the file, and a number of bytes

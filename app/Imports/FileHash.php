@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Imports;
 
 /**
- * The SHA-256 of a file that arrives in pieces. It is gone on with at each piece and kept beside the file, so that nobody waits for the whole of a large one
- * at the end; where it was lost, the file is read once more.
+ * The SHA-256 of a file that arrives in parts. Its state is updated with each part and kept next to the file, so that a
+ * large file needn't be read again at the end; if the state is lost, it is.
  */
 final class FileHash
 {

@@ -23,10 +23,10 @@ use Harmozon\Core\Words\WrongState;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
-/** Readings files that arrive, are looked at, read in the way somebody says, started, stopped and taken back. */
+/** Readings files: uploading, previewing, choosing how to read them, starting, stopping and undoing the import. */
 final class ImportStore
 {
-    /** Files of a garage that are not taken yet, and taken ones that are kept. */
+    /** The most files of a garage waiting for import, and the most imported ones kept. */
     private const MOST = 20;
 
     /** Rows previewed before a file is imported. */
@@ -59,7 +59,7 @@ final class ImportStore
     }
 
     /**
-     * Adds what comes next. A part that came before changes nothing; the answer says how much has arrived.
+     * Appends the next part. A repeated part changes nothing; returns how much has arrived.
      *
      * @param  resource  $piece
      */
@@ -175,7 +175,7 @@ final class ImportStore
         return is_file($import->path()) ? TextInput::lines($import->path(), 'file') : throw WrongState::of('file', Message::of('app.import_gone'));
     }
 
-    /** How it is to be read, when it began, and what wrote it; null leaves each as it is. */
+    /** Sets how to read it, when it began, and which instrument wrote it; null leaves each as it is. */
     public function tell(ReadingsImport $import, ?Mapping $mapping, ?float $shiftS, ?string $instrument): ReadingsImport
     {
         if (self::state($import) !== ImportState::Ready) {
@@ -216,7 +216,7 @@ final class ImportStore
         return $import->refresh();
     }
 
-    /** The same file read in two ways would be there twice under one name. */
+    /** The same file read in two ways would be stored twice under one name. */
     private function mustNotStandOtherwise(ReadingsImport $import): void
     {
         $others = ReadingsImport::query()->where('charge_session_id', $import->charge_session_id)->where('fingerprint', $import->fingerprint)->whereKeyNot($import->id)->where('understood', '>', 0)->get();
@@ -227,7 +227,7 @@ final class ImportStore
         }
     }
 
-    /** What came in stays. */
+    /** Stops the import; rows already imported stay. */
     public function stop(ReadingsImport $import): ReadingsImport
     {
         ReadingsImport::query()->whereKey($import->id)->where('state', ImportState::Waiting->value)->update(['state' => ImportState::Stopped->value]);
@@ -236,7 +236,7 @@ final class ImportStore
         return $import->refresh();
     }
 
-    /** Removes the file and every reading taken from it. */
+    /** Removes the file and every reading imported from it. */
     public function takeBack(ReadingsImport $import): void
     {
         if (self::state($import->refresh())->isUnderWay()) {
@@ -249,7 +249,7 @@ final class ImportStore
         $this->putAway($import);
     }
 
-    /** Files that nobody has touched for long, taken ones behind the newest, and those of imports that are gone. */
+    /** Removes abandoned files, imported ones beyond the newest, and those whose import was deleted. */
     private function prune(): void
     {
         $before = Carbon::now()->subDays(self::number('import_days'));

@@ -74,7 +74,7 @@ final class RejectedLines
     }
 
     /**
-     * Rows of a file with the newest first, in the order of its lines.
+     * Rows of a newest-first file, in the order of its lines.
      *
      * @param  array<int, Message>  $reasons  by line
      * @param  \Generator<int, list<string>|Message>  $records

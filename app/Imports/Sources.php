@@ -10,7 +10,7 @@ use Harmozon\Core\Readings\Foreign\Mapping;
 use Harmozon\Core\Readings\Foreign\MappingReader;
 use Harmozon\Core\Readings\ReadingColumns;
 
-/** What the files of each instrument were taken for, by their header. */
+/** The mapping used for each instrument's files, by their header. */
 final class Sources
 {
     public function mapping(string $source): ?Mapping
@@ -20,7 +20,7 @@ final class Sources
         return $known instanceof ReadingsSource ? (new MappingReader)->json((string) json_encode($known->mapping)) : null;
     }
 
-    /** Of a file that is not ours, where its instrument is known. */
+    /** The remembered mapping of a foreign file, if its instrument is known. */
     public function ofHead(FileHead $head): ?Mapping
     {
         return ReadingColumns::knows($head->headers) ? null : $this->mapping($head->source());

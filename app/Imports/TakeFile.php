@@ -30,10 +30,10 @@ use Illuminate\Support\Str;
  */
 final class TakeFile
 {
-    /** Rows per part: other writers wait for no more than these. */
+    /** Rows per part: the most that other writers wait for. */
     private const ROWS_A_PART = 8_000;
 
-    /** How often its worker may die of a file, without writing a part, before it is left alone. */
+    /** How often a worker may die on a file without writing a part before it is given up. */
     private const CLAIMS = 5;
 
     public function __construct(private readonly ReadingRecorder $recorder, private readonly Voice $voice)
@@ -155,7 +155,7 @@ final class TakeFile
         });
     }
 
-    /** Parts that came before stay: what is too much for the session does not undo them, and may not say so. */
+    /** Earlier parts stay, so the message for a full session must not say that nothing was kept. */
     private static function told(FieldError|WrongState $e): FieldError|WrongState
     {
         return $e instanceof FieldError && in_array($e->path, ['readings', 'events'], true)

@@ -9,12 +9,12 @@ use App\Models\ReadingsImport;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 
-/** A readings file that is taken in the background. */
+/** Imports a readings file in the background. */
 final class TakeFileJob implements ShouldQueue
 {
     use Dispatchable;
 
-    /** The longest file takes as long as it takes. */
+    /** No time limit: a long file takes as long as it takes. */
     public int $timeout = 0;
 
     public function __construct(public readonly int $garageId, public readonly int $importId)

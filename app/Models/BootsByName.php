@@ -7,9 +7,9 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * What the traits of a model do when it is first used is found by its name alone (bootX, initializeX of a trait X). The
- * framework looks for attributes as well, at each of four hundred methods by reflection, for every model of every
- * request: a tenth of the time of the smallest request. No trait here uses attributes.
+ * Finds the boot methods of a model's traits by name only (bootX, initializeX of a trait X). The framework also looks
+ * for attributes by reflection, on four hundred methods for every model of every request, which takes a tenth of the
+ * smallest request. No trait here uses attributes.
  *
  * @phpstan-require-extends Model
  */

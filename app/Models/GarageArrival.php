@@ -9,7 +9,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
- * The document of a garage on its way into this one.
+ * A garage's document that is being imported into this one.
  *
  * @property int $id
  * @property string $ulid

@@ -49,7 +49,7 @@ final class Invitation extends Model
         return hash('sha256', $token);
     }
 
-    /** 238 bits, told once. */
+    /** 238 bits, shown once. */
     public static function newToken(): string
     {
         return Str::random(40);

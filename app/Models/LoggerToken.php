@@ -9,7 +9,7 @@ use Illuminate\Support\Carbon;
 use Laravel\Sanctum\PersonalAccessToken;
 
 /**
- * With it a logger appends readings to sessions of one garage, in the name of the person who made it.
+ * Lets a logger append readings to sessions of one garage, in the name of the person who created it.
  *
  * @property int $id
  * @property int $garage_id

@@ -8,7 +8,7 @@ use App\Garage\BelongsToGarage;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * What a word means that a network made up.
+ * The meaning of a word that a network made up.
  *
  * @property int $id
  * @property string $kind

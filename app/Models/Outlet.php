@@ -47,7 +47,7 @@ final class Outlet extends Piece
         return $query->get();
     }
 
-    /** The id of the adapter that hangs in the stall's own holster; null when there is none. */
+    /** The id of the station's own adapter; null when there is none. */
     public function attachedAdapterId(): ?string
     {
         $attached = $this->spec['attached_adapter'] ?? null;

@@ -37,7 +37,7 @@ abstract class Piece extends Model
     }
 
     /**
-     * Straight from its row: a garage shows hundreds of pieces, and the way through casts takes ten times as long.
+     * Read straight from its row: a garage shows hundreds of pieces, and casting would take ten times as long.
      *
      * @return array{id: string, version: int, name: string, blurb: string}
      */

@@ -14,7 +14,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
- * A readings file on its way into a session.
+ * A readings file that is being imported into a session.
  *
  * @property int $id
  * @property string $ulid
@@ -81,7 +81,7 @@ final class ReadingsImport extends Model
     }
 
     /**
-     * What was told of it, or is remembered; null where it is to be guessed: that takes all of the file.
+     * The mapping given or remembered for it; null where it is to be guessed, which needs the whole file.
      *
      * @throws FieldError
      */
@@ -91,7 +91,7 @@ final class ReadingsImport extends Model
     }
 
     /**
-     * What it was taken for when it arrived, or was told since; null for a file of ours.
+     * The mapping guessed when it arrived, or given since; null for a file in our format.
      *
      * @throws FieldError
      */

@@ -9,7 +9,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
- * What the files of an instrument were taken for.
+ * The mapping used for an instrument's files.
  *
  * @property int $id
  * @property int $garage_id

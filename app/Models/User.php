@@ -72,7 +72,7 @@ final class User extends Authenticatable implements Member
         return $this->garage->region ?? Region::Elsewhere;
     }
 
-    /** Whether this is an account of a made-up garage, whose password everybody knows. */
+    /** Whether this is a demo account, whose password everybody knows. */
     public function isMadeUp(): bool
     {
         $ending = config('harmozon.demo_domain');

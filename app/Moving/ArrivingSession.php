@@ -11,7 +11,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
-/** A session that is being imported: under another id, and marked as deleted on a future day until all of it is there. */
+/** A session that is being imported: it has another id and is marked as deleted on a future day until all of it has arrived. */
 final class ArrivingSession
 {
     private const HIDDEN_DAYS = 1;
@@ -19,7 +19,7 @@ final class ArrivingSession
     /** Longer than any document takes: the process that wrote it has died. */
     private const ABANDONED_HOURS = 6;
 
-    /** The record whose place it took; it is to be destroyed. */
+    /** The record that it replaced; it is to be destroyed. */
     public ?int $replaced = null;
 
     /**

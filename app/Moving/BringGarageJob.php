@@ -14,7 +14,7 @@ final class BringGarageJob implements ShouldQueue
 {
     use Dispatchable;
 
-    /** The longest takes as long as it takes. */
+    /** No time limit: a large garage takes as long as it takes. */
     public int $timeout = 0;
 
     public function __construct(public readonly int $garageId, public readonly int $arrivalId)

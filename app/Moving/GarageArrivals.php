@@ -24,7 +24,7 @@ final class GarageArrivals
     /** Days for which one is kept after it was last touched. */
     private const KEPT_DAYS = 7;
 
-    /** How often its worker may die of a document before it is left alone. */
+    /** How often a worker may die on a document before it is given up. */
     private const CLAIMS = 3;
 
     private const LONGEST_PROBLEM = 1_000;
@@ -63,7 +63,7 @@ final class GarageArrivals
         return $arrival;
     }
 
-    /** In the background; started twice it is started once. One that failed is begun from the front. */
+    /** Starts the import in the background, once even if called twice. A failed one starts over. */
     public function start(GarageArrival $arrival): GarageArrival
     {
         if ($arrival->state === ImportState::Arriving->value) {
@@ -102,7 +102,7 @@ final class GarageArrivals
         }
     }
 
-    /** It goes; what it brought stays. */
+    /** Removes it; what it imported stays. */
     public function forget(GarageArrival $arrival): void
     {
         if (ImportState::from($arrival->refresh()->state)->isUnderWay()) {

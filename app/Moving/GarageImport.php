@@ -28,8 +28,9 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Validator;
 
 /**
- * Brings a garage's document into the current garage: whole, or not at all. Readings are written part by part where nobody sees them, all the rest at once. A piece is known by its id; one that stands here
- * otherwise is left as it is, unless it is to be replaced. The same document again adds nothing.
+ * Imports a garage's document into the current garage, all or nothing. Readings are written part by part where nobody
+ * sees them, everything else at once. Pieces are matched by id; one that differs here is left as it is, unless it is to
+ * be replaced. Importing the same document again adds nothing.
  */
 final class GarageImport
 {
@@ -93,7 +94,7 @@ final class GarageImport
     }
 
     /**
-     * Only an empty garage takes the name, units, currency and time zone of a document; either way it is told.
+     * Only an empty garage takes the document's name, units, currency and time zone; the result says which.
      *
      * @param  array<string, mixed>  $settings
      */
@@ -196,7 +197,7 @@ final class GarageImport
         ];
     }
 
-    /** What the network's file said of it the last time: an outlet's is a plate like its own. */
+    /** What the network's last file said about it; for an outlet this is a plate. */
     private function origin(Node $item, PieceKind $kind): mixed
     {
         $origin = $item->objectOrNull('origin');
@@ -210,7 +211,7 @@ final class GarageImport
     }
 
     /**
-     * What is new goes in by a few writes, so that nobody waits.
+     * Writes new pieces in a few statements, so that nobody waits.
      *
      * @param  list<array<string, mixed>>  $pieces
      */
@@ -247,7 +248,7 @@ final class GarageImport
     }
 
     /**
-     * One that is here already, or was deleted here.
+     * Handles a piece that exists here, or was deleted here.
      *
      * @param  array<string, mixed>  $columns
      */
@@ -294,7 +295,7 @@ final class GarageImport
         return Vehicle::query()->doesntExist() && Adapter::query()->doesntExist() && Place::query()->doesntExist();
     }
 
-    /** An id that is a ULID stays what it is; from any other the same one comes every time. */
+    /** A ULID stays as it is; any other id always gives the same ULID. */
     public static function ulid(string $scoped, string $id = ''): string
     {
         if (preg_match(self::ULID, strtolower($id)) === 1) {

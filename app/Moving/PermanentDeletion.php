@@ -13,7 +13,7 @@ use Illuminate\Support\Facades\DB;
 /** Destroys, in every garage, what was deleted more than thirty days ago. */
 final class PermanentDeletion
 {
-    /** Readings that go at once: others write in between. */
+    /** Readings destroyed at once; others can write in between. */
     private const ROWS_AT_ONCE = 5_000;
 
     /** @return array<string, int> counts by kind, without zeros */
@@ -42,7 +42,7 @@ final class PermanentDeletion
         return $count;
     }
 
-    /** With all that belongs to it, its photographs left for the last. */
+    /** Destroys a session with everything that belongs to it, its photographs last. */
     public static function session(int $id): int
     {
         do {
@@ -57,7 +57,7 @@ final class PermanentDeletion
         return DB::table('charge_sessions')->where('id', $id)->delete();
     }
 
-    /** Photographs know their piece by its public id: those of one that is gone went with it. */
+    /** Destroys photographs whose piece no longer exists. */
     private static function photosOfNothing(): int
     {
         $tables = array_column(PieceKind::cases(), 'value', 'value') + ['session' => 'charge_sessions'];

@@ -16,13 +16,13 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * A session in a garage's document: the ratings it was checked against, its events, its verdict as given, and its
- * readings row by row. What follows from these is not written: it is computed again where the document is imported.
+ * readings row by row. What can be computed from these is left out and computed again on import.
  */
 final class SessionDocument
 {
     private const FLAGS = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR;
 
-    /** Objects that say as much when they are empty as when they are not there. */
+    /** Objects for which empty and missing mean the same. */
     private const MAY_BE_EMPTY = ['theta', 'origins'];
 
     /** @return list<string> columns of the readings: an id, milliseconds as seconds, and what was read */
@@ -57,7 +57,7 @@ final class SessionDocument
     }
 
     /**
-     * A session whether it is kept or only about to be.
+     * Writes a session, stored or about to be.
      *
      * @param  array{vehicle: string|null, outlet: string|null}  $stands  which car and outlet of the garage it belongs to, by their ids
      * @param  array<array-key, mixed>  $baselines  ids
@@ -124,7 +124,7 @@ final class SessionDocument
         return $at?->toIso8601ZuluString();
     }
 
-    /** A case as it was kept, its fields by name. */
+    /** A stored case, its fields sorted by name. */
     public static function plates(mixed $case): mixed
     {
         return GarageDocument::inOrder(self::withoutEmpty($case));

@@ -50,7 +50,7 @@ final class SessionsImport
     }
 
     /**
-     * Reads every session without keeping any.
+     * Reads every session without storing any.
      *
      * @throws FieldError
      */
@@ -72,7 +72,7 @@ final class SessionsImport
     }
 
     /**
-     * Writes what is new beside what is there, where nobody sees it: part by part, so that others can write in between.
+     * Writes new sessions where nobody sees them yet, part by part so that others can write in between.
      *
      * @param  array<string, true>  $pieces  ids of cars and outlets that are here, or come with the document
      * @param  \Closure(int): void  $told  of each part that was written, by its readings
@@ -107,7 +107,7 @@ final class SessionsImport
     }
 
     /**
-     * All that arrived is seen from now on, in place of what it replaces.
+     * Makes the new sessions visible, in place of those they replace.
      *
      * @param  list<ArrivingSession>  $arrived
      */
@@ -130,7 +130,7 @@ final class SessionsImport
     }
 
     /**
-     * Sessions that weren't imported after all.
+     * Drops sessions that weren't imported after all.
      *
      * @param  list<ArrivingSession>  $arrived
      */
@@ -300,7 +300,7 @@ final class SessionsImport
     }
 
     /**
-     * Of what would be written of it, were it here.
+     * The fingerprint of the session as it would be exported from here.
      *
      * @param  array<string, mixed>  $columns
      * @param  array{vehicle: string|null, outlet: string|null}  $stands

@@ -56,7 +56,7 @@ final class SplitDocument
     }
 
     /**
-     * A file of another kind is refused by name, as far as its beginning shows.
+     * Refuses a file of another kind by name, if its beginning shows the kind.
      *
      * @param  iterable<string>  $chunks
      * @return \Generator<string>
@@ -159,7 +159,7 @@ final class SplitDocument
     }
 
     /**
-     * The same file once more, for somebody who reads on by themselves.
+     * Opens the same file again for a separate reader.
      *
      * @param  resource  $file
      * @return resource

@@ -13,7 +13,7 @@ use Harmozon\Core\Json\Node;
 use Harmozon\Core\Ocpi\PlateMerge;
 use Illuminate\Support\Facades\DB;
 
-/** Takes an import back as a whole. What somebody has written on a piece since stays, and is named. */
+/** Undoes an import as a whole. What somebody has changed on a piece since stays, and is named. */
 final class ImportUndo
 {
     private const ROWS_A_WRITE = 500;
@@ -23,7 +23,7 @@ final class ImportUndo
     }
 
     /**
-     * Undone twice is undone once.
+     * Undoing twice is the same as undoing once.
      *
      * @return list<string> names of the pieces that keep something that was written since
      */
@@ -85,7 +85,7 @@ final class ImportUndo
     }
 
     /**
-     * Whether a piece that the import brought is as it came, and holds nothing that somebody else put there.
+     * Whether an imported piece is unchanged and holds nothing that somebody added.
      *
      * @param  array<string, mixed>  $after
      * @param  array<class-string, array<int, bool>>  $gone  what goes with it
@@ -97,7 +97,7 @@ final class ImportUndo
     }
 
     /**
-     * Those that are kept are no network's any more, so that the next file does not take them for its own.
+     * Removes pieces. Those that are kept lose their network ids, so that the next file doesn't match them.
      *
      * @param  array<class-string<Place|Outlet>, array<int, bool>>  $gone  by id, whether it goes
      */

@@ -26,10 +26,10 @@ use Harmozon\Core\Words\Message;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 
-/** Brings the places of a network's file into the garage: what is new, and what changed since the last time. */
+/** Imports the places of a network's file into the garage: what is new, and what changed since the last time. */
 final class LocationsImport
 {
-    /** Imports that can be undone; older ones are settled. */
+    /** The number of imports that can be undone. */
     private const REMEMBERED = 20;
 
     private const ROWS_A_WRITE = 500;
@@ -45,7 +45,7 @@ final class LocationsImport
     }
 
     /**
-     * A location that is no place to charge begins none; one that is here already follows the file.
+     * A location where nobody can charge isn't added; one that is here already follows the file.
      *
      * @return list<PlacePlan> what the file would do; writes nothing
      */
@@ -79,7 +79,7 @@ final class LocationsImport
     }
 
     /**
-     * All of it or nothing, what was assigned among it.
+     * Imports all of it or nothing, including assigned words.
      *
      * @param  string|null  $terms  what somebody has just assigned, as NetworkTerms reads it
      * @return NetworkImport|null null when there was nothing to do

@@ -15,10 +15,10 @@ use Harmozon\Core\Ocpi\TermKind;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** What this garage takes the words of networks to mean. */
+/** The meanings this garage has assigned to networks' words. */
 final class NetworkTerms
 {
-    /** No network has made up as many. */
+    /** The most words of one garage. */
     private const MOST = 200;
 
     /** As in OCPI, and in the table. */
@@ -36,7 +36,7 @@ final class NetworkTerms
     }
 
     /**
-     * What is known, and what somebody has just assigned.
+     * The known meanings and those just assigned.
      *
      * @param  string|null  $json  `{"terms": [{"kind": "standard", "theirs": "…", "ours": "ccs2"}]}`
      *

@@ -7,7 +7,7 @@ namespace App\Networks;
 use App\Models\Outlet;
 use App\Models\Place;
 
-/** A place or an outlet as it stood at a moment, to be put back. */
+/** A place or an outlet as it was at a moment, for undoing. */
 final class PieceState
 {
     /** @return array<string, mixed> */

@@ -10,7 +10,7 @@ use Harmozon\Core\Ocpi\ChangeKind;
 use Harmozon\Core\Ocpi\FilePlace;
 use Harmozon\Core\Ocpi\OutletChange;
 
-/** What a location of a file makes of the garage. */
+/** What importing a location of a file would change. */
 final readonly class PlacePlan
 {
     /**
@@ -23,7 +23,7 @@ final readonly class PlacePlan
     {
     }
 
-    /** No place to charge, and none that the garage has. */
+    /** Whether nobody can charge there and the garage doesn't have it. */
     public function isLeftOut(): bool
     {
         return $this->place === null && $this->file->whyNot !== null;

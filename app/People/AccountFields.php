@@ -18,7 +18,7 @@ final class AccountFields
     }
 
     /**
-     * An address that nobody else has. Those of the made-up garages are nobody's own. The later rules take words alone.
+     * An address that nobody else has, and not a demo account's. The later rules accept only text.
      *
      * @param  User|null  $own  the person who may keep their own address
      * @return list<mixed>
@@ -28,7 +28,7 @@ final class AccountFields
         return ['bail', 'string', 'email', 'max:254', Rule::unique('users')->ignore($own?->id), 'doesnt_end_with:'.config('harmozon.demo_domain')];
     }
 
-    /** As it is kept: small letters, so that an address is one however it is typed. */
+    /** In lower case, as stored, so that an address is the same however it is typed. */
     public static function kept(mixed $email): mixed
     {
         return is_string($email) ? Str::lower(trim($email)) : $email;

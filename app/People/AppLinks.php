@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\People;
 
 /**
- * Addresses of pages that are sent to people. They begin with the application's own address (APP_URL), whatever the one who
- * asked for the mail calls it: a link that leads elsewhere would give its secret away.
+ * Links that are sent to people. They always start with the application's own address (APP_URL), never with the host of
+ * the request: a link that leads elsewhere would give away its secret.
  */
 final class AppLinks
 {
@@ -20,7 +20,7 @@ final class AppLinks
         return self::to('/new-password', http_build_query(['email' => $email, 'token' => $token]));
     }
 
-    /** The part after the hash is not sent to any server. */
+    /** The part after the hash is never sent to a server. */
     private static function to(string $path, #[\SensitiveParameter] string $secret): string
     {
         return rtrim((string) config('app.url'), '/').$path.'#'.$secret;

@@ -8,12 +8,12 @@ use App\Database\DeferrableWrite;
 use Illuminate\Session\DatabaseSessionHandler;
 
 /**
- * Browser sessions in the database, written when something in them has changed. Without a change only the time of the last call is kept, once a
- * minute, and not while somebody else is writing: a call that reads waits for nobody.
+ * Browser sessions in the database, written when something in them has changed. Without a change only the time of the
+ * last call is stored, once a minute, and not while another process writes: a reading call never waits.
  */
 final class DatabaseSessions extends DatabaseSessionHandler
 {
-    /** How exact the time of the last call is (s). */
+    /** Precision of the time of the last call (s). */
     private const MINUTE_S = 60;
 
     private ?string $readId = null;
@@ -56,7 +56,7 @@ final class DatabaseSessions extends DatabaseSessionHandler
         return parent::write($sessionId, $data);
     }
 
-    /** Where one begins, those that have ended go: no reader waits for that, as by the framework's lottery some would. */
+    /** Deletes expired sessions whenever a new one is stored, instead of by the framework's lottery, so that no reader waits for it. */
     protected function performInsert($sessionId, $payload): ?bool
     {
         $isIn = parent::performInsert($sessionId, $payload);

@@ -38,7 +38,7 @@ final readonly class Devices
         ])->all());
     }
 
-    /** False where there is no such browser. A cookie that remembers somebody anywhere ends with it. */
+    /** Signs out one browser; false if there is no such browser. Every "remember me" cookie of the person ends, too. */
     public function signOut(string $publicId): bool
     {
         $ids = $this->query()->pluck('id')->filter(static fn (mixed $id): bool => is_string($id) && hash_equals(self::publicId($id), $publicId));
@@ -52,7 +52,7 @@ final readonly class Devices
         $this->end($this->query()->when($but !== null, static fn (Builder $q): Builder => $q->where('id', '!=', $but)));
     }
 
-    /** Whether there were any. */
+    /** Ends sessions; false if there were none. */
     private function end(Builder $sessions): bool
     {
         return DB::transaction(static function () use ($sessions): bool {
@@ -62,7 +62,7 @@ final readonly class Devices
         });
     }
 
-    /** The id of a session opens it, so it is never shown. */
+    /** An id to show: a session's own id would open it. */
     private static function publicId(string $id): string
     {
         return substr(hash('sha256', $id), 0, 24);

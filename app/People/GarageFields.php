@@ -10,7 +10,7 @@ use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
 use Illuminate\Validation\Rule;
 
-/** What a garage is called and how it reads figures. */
+/** Validates a garage's name, units and number format. */
 final class GarageFields
 {
     /** @return array<string, list<mixed>> */
@@ -38,7 +38,7 @@ final class GarageFields
         ];
     }
 
-    /** English, as it is written somewhere that ICU knows. */
+    /** A regional variant of English that ICU knows. */
     public static function knownLocale(string $field, mixed $locale, Closure $fail): void
     {
         if (! is_string($locale) || preg_match('/^en-[A-Z0-9]{2,3}$/', $locale) !== 1 || ! in_array(str_replace('-', '_', $locale), (array) \ResourceBundle::getLocales(''), true)) {

@@ -13,8 +13,8 @@ use Illuminate\Contracts\Validation\ValidationRule;
 use Illuminate\Support\Str;
 
 /**
- * What a password must be (OWASP ASVS 4.0.3, V2.1): long, of whatever characters, and none that is tried first. Nothing is
- * asked of its composition.
+ * Requirements for a password (OWASP ASVS 4.0.3, V2.1): long, any characters, and not a common one. There are no rules
+ * about its composition.
  */
 final class PasswordRule implements DataAwareRule, ValidationRule
 {
@@ -22,18 +22,18 @@ final class PasswordRule implements DataAwareRule, ValidationRule
 
     public const LONGEST = 128;
 
-    /** The first 16 hexadecimal digits of the SHA-256 of common passwords in small letters, a line each, rising. */
+    /** The first 16 hexadecimal digits of the SHA-256 of common lower-case passwords, one per line, sorted. */
     private const COMMON = __DIR__.'/common-passwords.txt';
 
     private const HASH_DIGITS = 16;
 
-    /** Fewer different characters are a pattern. */
+    /** Passwords with fewer different characters are a pattern. */
     private const LEAST_DIFFERENT = 5;
 
     /** Shorter parts occur in many words by chance. */
     private const SHORTEST_NAME = 4;
 
-    /** So much more than a name is no secret either. */
+    /** Fewer characters than this besides a name are too easy to guess. */
     private const LEAST_BESIDE_NAME = 7;
 
     /** @var array<array-key, mixed> */
@@ -82,7 +82,7 @@ final class PasswordRule implements DataAwareRule, ValidationRule
         return count(array_unique($characters)) < self::LEAST_DIFFERENT || preg_match('/^(.{1,6})\1+$/u', Str::lower($password)) === 1;
     }
 
-    /** The name of the person, of Harmozon or of their e-mail that it contains. */
+    /** The name it contains: the person's, their e-mail's, or Harmozon. */
     private function names(string $password): ?string
     {
         $words = ['harmozon', ...$this->own];
@@ -101,7 +101,7 @@ final class PasswordRule implements DataAwareRule, ValidationRule
         return null;
     }
 
-    /** Also with digits and marks around it. */
+    /** Whether it is a common one, ignoring digits and punctuation around it. */
     private static function isCommon(string $password): bool
     {
         $hashes = "\n".file_get_contents(self::COMMON);

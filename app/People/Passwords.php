@@ -8,7 +8,7 @@ use App\Models\User;
 use Illuminate\Support\Facades\Password;
 use Illuminate\Support\Str;
 
-/** Passwords that change, and those that were forgotten. */
+/** Changes and resets passwords. */
 final readonly class Passwords
 {
     public function __construct(private DeferredMail $mail)
@@ -16,7 +16,7 @@ final readonly class Passwords
     }
 
     /**
-     * Signs out every browser that signed in with the old one.
+     * Sets a new password and signs out every browser that used the old one.
      *
      * @param  string|null  $but  the browser session that stays
      */
@@ -27,7 +27,7 @@ final readonly class Passwords
         $this->mail->send($person->email, AccountChangedMail::password($person));
     }
 
-    /** Sends the link, when there is such an account. */
+    /** Sends the link if there is such an account. */
     public function sendLink(string $email): void
     {
         $this->mail->later(static fn () => Password::sendResetLink(['email' => $email], static function (User $person, #[\SensitiveParameter] string $token): void {
@@ -35,7 +35,7 @@ final readonly class Passwords
         }));
     }
 
-    /** Null where the link was used, has run out, or is none. */
+    /** Null where the link was used, has expired, or is invalid. */
     public function setByLink(string $email, #[\SensitiveParameter] string $token, #[\SensitiveParameter] string $password): ?User
     {
         $changed = null;

@@ -15,7 +15,7 @@ use Illuminate\Support\Facades\DB;
 /** Creates accounts and garages, and adds people to a garage. */
 final class Registration
 {
-    /** Whether nobody has an account yet, but for those of the made-up garages. */
+    /** Whether nobody has an account yet, demo accounts aside. */
     public function isFirst(): bool
     {
         return User::query()->where('email', 'not like', '%'.config('harmozon.demo_domain'))->doesntExist();
@@ -32,7 +32,8 @@ final class Registration
     }
 
     /**
-     * An account with its first garage, while registration is open. Of two people who make the first account at once, one does.
+     * An account with its first garage, while registration is open. If two people create the first account at once,
+     * only one succeeds.
      *
      * @param  array{string, string, string}  $account  name, address, password
      * @param  array{name: string, currency: string, units: string, locale: string}  $garage
@@ -74,7 +75,7 @@ final class Registration
     }
 
     /**
-     * An empty garage with its first owner, who is in it from now on.
+     * Creates an empty garage with its first owner, and opens it.
      *
      * @param  array{name: string, currency: string, units: string, locale: string}  $garage
      */

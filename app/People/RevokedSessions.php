@@ -31,7 +31,7 @@ final class RevokedSessions
         return DB::table(self::TABLE)->where('id_hash', self::hashOf($id))->exists();
     }
 
-    /** An id opens a session: what is kept of it opens none. */
+    /** A session's id would open it, so only its hash is stored. */
     private static function hashOf(#[\SensitiveParameter] string $id): string
     {
         return hash('sha256', $id);

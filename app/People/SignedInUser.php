@@ -10,7 +10,7 @@ use App\Models\User;
 use Harmozon\Core\Words\Voice;
 use Illuminate\Support\Facades\Auth;
 
-/** The signed-in person, their garage and role: what the page asks for first. */
+/** The signed-in person, their garage and role, as the page requests them first. */
 final readonly class SignedInUser
 {
     public function __construct(private Voice $voice)

@@ -13,7 +13,7 @@ final readonly class Picture
 {
     public const MIME = 'image/jpeg';
 
-    /** The longer side; the print of a plate is readable at that. */
+    /** The longer side in pixels; a plate's print is readable at this size. */
     private const LONGEST_SIDE = 2400;
 
     /** Memory for its pixels while it is re-encoded, four bytes each. */
@@ -53,7 +53,7 @@ final readonly class Picture
     }
 
     /**
-     * Several who send photographs at once do not need the memory of several.
+     * Re-encodes one photograph at a time, so that several at once don't multiply memory use.
      *
      * @param  \Closure(): self  $draw
      */
@@ -115,7 +115,7 @@ final readonly class Picture
         return $turned;
     }
 
-    /** A PNG or a WebP may let something through. */
+    /** Puts a white background behind a transparent PNG or WebP. */
     private static function onWhite(\GdImage $drawn): \GdImage
     {
         [$width, $height] = [imagesx($drawn), imagesy($drawn)];

@@ -30,7 +30,7 @@ final class PiecePhotos
     private const TOLD = ['id', 'ulid', 'garage_id', 'kind', 'piece', 'name', 'width', 'height', 't_ms', 'created_at', 'deleted_at'];
 
     /**
-     * Adds one to a piece. Sent twice, it is stored once.
+     * Adds a photograph to a piece. Sent twice, it is stored once.
      *
      * @param  string|null  $id  given where it was taken; one is made without it
      *
@@ -63,7 +63,7 @@ final class PiecePhotos
     }
 
     /**
-     * Adds one to a moment of a session. Sent twice, it is stored once.
+     * Adds a photograph to a moment of a session. Sent twice, it is stored once.
      *
      * @param  string  $id  given where it was taken
      *
@@ -87,7 +87,7 @@ final class PiecePhotos
         ]);
     }
 
-    /** The one of this id, where it was kept before. */
+    /** The photograph with this id, if it was stored before. */
     private static function known(string $id, string $kind, string $piece): ?Photo
     {
         $known = Photo::withTrashed()->where('ulid', $id)->first();

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Printing;
 
-/** Lines over the minutes of a session, in one frame; told apart by their dashes, as printers know no colours. */
+/** Lines over a session's minutes in one frame, distinguished by their dashes, since many printers have no colours. */
 final class Curves
 {
     private const DASHES = ['', '2,1', '0.6,0.8', '3,1,0.6,1'];
@@ -19,7 +19,7 @@ final class Curves
     /** CSS Values 3, 5.2. */
     private const PIXELS_A_MM = 96 / 25.4;
 
-    /** A letter of a name is about so wide (mm). */
+    /** Approximate width of a letter in a name (mm). */
     private const LETTER = 1.35;
 
     /** @var list<array{string, list<array{float, float|null}>}> */
@@ -49,7 +49,7 @@ final class Curves
     }
 
     /**
-     * The frame with its lines as a drawing, and around it what they are called.
+     * The frame with its lines as a drawing, and their names around it.
      *
      * @param  float  $width  mm, of all of it
      * @param  float  $height  mm, of the frame
@@ -110,7 +110,7 @@ final class Curves
     }
 
     /**
-     * In pixels: the library knows no other length inside a drawing.
+     * In pixels, the only length the library accepts inside a drawing.
      *
      * @param  list<array{float, float}>  $points  mm
      */
@@ -146,7 +146,7 @@ final class Curves
         return [floor($least / $step) * $step, max(1, ceil($most / $step)) * $step, $step];
     }
 
-    /** The next of 1, 2, 5 and their tens. */
+    /** The next of 1, 2, 5 and their multiples of ten. */
     private static function step(float $rough): float
     {
         $ten = 10 ** floor(log10(max(1e-6, $rough)));

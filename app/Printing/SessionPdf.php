@@ -22,7 +22,7 @@ use Harmozon\Core\Words\Voice;
 /** A session's report on paper: one sheet with the result, and annexes with the evidence. It says the same as the report on the screen. */
 final class SessionPdf
 {
-    /** Rows of a list; the rest is counted. */
+    /** The most rows of a list; the rest is only counted. */
     private const LISTED = 40;
 
     private const HELD = 6;

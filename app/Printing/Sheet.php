@@ -7,7 +7,7 @@ namespace App\Printing;
 use Dompdf\Dompdf;
 use Dompdf\Options;
 
-/** Pages of print: headings, lines of text, tables, curves, and at the foot of each whose it is. Lengths in millimetres, type in points. */
+/** Printed pages: headings, lines of text, tables, curves, and a footer that says whose they are. Lengths in millimetres, type in points. */
 final class Sheet
 {
     private const FONT = 'DejaVu Sans';
@@ -19,7 +19,7 @@ final class Sheet
     /** Distance of the foot from the edge of the paper. */
     private const FOOT_UP_MM = 12.0;
 
-    /** A table of no more rows is not torn apart. */
+    /** A table with no more rows than this isn't split across pages. */
     private const SHORT = 12;
 
     private const POINTS_A_MM = 72 / 25.4;
@@ -131,7 +131,7 @@ final class Sheet
         return (string) $pdf->output();
     }
 
-    /** As text of a page. The font has no letters beyond the first plane of Unicode. */
+    /** Escapes text for a page. The font has no characters beyond Unicode's first plane. */
     public static function printable(string $text): string
     {
         return nl2br(htmlspecialchars((string) preg_replace('/[\x{10000}-\x{10FFFF}]|(?![\n])\p{Cc}/u', "\u{FFFD}", mb_scrub($text))), false);

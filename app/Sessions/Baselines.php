@@ -15,7 +15,7 @@ use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 use Illuminate\Support\Facades\DB;
 
-/** The sessions that another is compared with: of the same car, several at once. */
+/** Finds the sessions to compare another with: those of the same car, several at once. */
 final class Baselines
 {
     private const MOST = 5;

@@ -12,14 +12,14 @@ use Harmozon\Core\Json\RealDay;
 use Harmozon\Core\Words\Message;
 use Illuminate\Support\Carbon;
 
-/** What may be corrected of a session at any time: its clock, where it stood, what the place counted and asked for, its note. */
+/** What can be corrected in a session at any time: its clock, its stall, the metered energy and price, its note. */
 final class Correction
 {
     public const LONGEST_NOTE = 1000;
 
     public const LONGEST_LABEL = 60;
 
-    /** A clock that is a little ahead is no mistake. */
+    /** How far ahead a clock may be without being refused (s). */
     private const AHEAD_S = 120;
 
     /** @throws FieldError naming the field; nothing was written */

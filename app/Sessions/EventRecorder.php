@@ -57,7 +57,7 @@ final class EventRecorder
     }
 
     /**
-     * Without those of a file that were noted by hand already: the session's own file, loaded again, says nothing new.
+     * Leaves out events of a file that were noted by hand already: importing the session's own file again adds nothing.
      *
      * @param  array<string, Event>  $events  by the ids of their rows
      * @return array<string, Event>
@@ -72,13 +72,13 @@ final class EventRecorder
         return array_filter($events, static fn (Event $e): bool => ! in_array(self::saying($e->code, $e->tMs, $e->detail), $known, true));
     }
 
-    /** What was noted, to the second. */
+    /** A key for a noted event, to the second. */
     private static function saying(EventCode $code, int $tMs, ?string $detail): string
     {
         return implode("\n", [$code->value, (string) intdiv($tMs, 1000), $detail ?? '']);
     }
 
-    /** Whether an adapter felt hot while it carried less than a half of what it may. */
+    /** Whether an adapter felt hot while it carried less than half its rating. */
     private static function isHotBelowItsRating(ChargeSession $session, Event $event): bool
     {
         if ($event->code !== EventCode::FeltHot) {
@@ -91,7 +91,7 @@ final class EventRecorder
         return TouchReading::takesOutOfUse($event, is_numeric($amps) ? (float) $amps : null, $adapter?->rating->plate->continuousA);
     }
 
-    /** Takes a note back; what it took out of use is as it was, unless somebody has looked at it meanwhile. */
+    /** Removes an event; a piece that it took out of use returns to its earlier state, unless somebody has inspected it meanwhile. */
     public function forget(ChargeSession $session, string $clientId): int
     {
         return DB::transaction(function () use ($session, $clientId): int {
@@ -108,7 +108,8 @@ final class EventRecorder
     }
 
     /**
-     * What another note has taken out of use as well stays so; that note gives it back as it was before both.
+     * A piece that another event has also taken out of use stays out of use; removing that event restores the state
+     * before both.
      *
      * @param  array<string, bool|null>  $before
      * @return array<string, bool|null> what no other note speaks of

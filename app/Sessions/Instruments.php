@@ -10,7 +10,7 @@ use Illuminate\Support\Facades\DB;
 /** Which instruments a session's readings came from. */
 final class Instruments
 {
-    /** Those with the most readings; a session may name very many. */
+    /** The most to list, those with the most readings first; a session may have very many. */
     private const MOST = 40;
 
     /** @return list<array{name: string|null, readings: int}> those with the most readings first; null: not told */

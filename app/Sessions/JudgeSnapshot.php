@@ -16,13 +16,13 @@ use Illuminate\Support\Facades\DB;
  */
 final class JudgeSnapshot
 {
-    /** So many readings are judged within a second. */
+    /** The number of readings that can be checked within a second. */
     private const NEAR = 20_000;
 
     private static ?string $code = null;
 
     /**
-     * Brings a judge as far as it was remembered.
+     * Brings a judge to the state of the snapshot.
      *
      * @return array{Trace, int, int} the curve so far; time (ms) and id of the last reading that is in it, -1 for none
      */
@@ -39,7 +39,7 @@ final class JudgeSnapshot
         return [$trace, (int) $kept->last_ms, (int) $kept->last_id];
     }
 
-    /** Whether nearly all readings of a session are in it: its report comes at once. */
+    /** Whether it covers nearly all of a session's readings, so that its report is immediate. */
     public static function isNear(ChargeSession $session): bool
     {
         $kept = DB::table('judge_memories')->where('charge_session_id', $session->id)->first(['disturbed', 'made_by', 'last_ms']);
@@ -50,8 +50,8 @@ final class JudgeSnapshot
     }
 
     /**
-     * Keeps what was measured, unless an older reading has changed meanwhile, or somebody has come further. Without it all is
-     * measured again.
+     * Stores the snapshot, unless an older reading has changed meanwhile or another process has got further. Without it
+     * everything is measured again.
      */
     public static function keep(ChargeSession $session, Judge $judge, Trace $trace, int $lastMs, int $lastId): void
     {
@@ -69,8 +69,8 @@ final class JudgeSnapshot
     }
 
     /**
-     * Names the code that measures: what other code has measured is not gone on from. Of what it stands on the folders
-     * tell, whose time changes with every file that is put in its place.
+     * Identifies the measuring code: a snapshot by other code isn't used. Changed files show in the modification times
+     * of their folders.
      */
     private static function code(): string
     {

@@ -13,13 +13,13 @@ use Illuminate\Support\Carbon;
 /** Which sessions of the log are wanted. */
 final readonly class LogFilter
 {
-    /** Of a session that is not finished, in place of a verdict. */
+    /** Stands for an unfinished session in place of a verdict. */
     public const OPEN = 'open';
 
-    /** Whatever of a plate was not read. */
+    /** Matches any unread rating. */
     public const ANY = 'any';
 
-    /** What a session holds beside what a line of the log shows is not read. */
+    /** The columns that a line of the log needs. */
     private const COLUMNS = ['id', 'ulid', 'garage_id', 'pieces', 'note', 'stall', 'station_kwh', 'paid_amount', 'paid_currency', 'started_at', 'finished_at', 'verdict', 'summary'];
 
     /**

@@ -21,10 +21,10 @@ use Illuminate\Support\Facades\DB;
 /** What the garage's past sessions show about adapters, stalls, cars and our forecasts. */
 final class PastSessions implements GarageExperience
 {
-    /** Sessions looked back at. */
+    /** The most sessions considered. */
     private const MOST = 1000;
 
-    /** Sessions that are measured again when somebody asks. */
+    /** The most sessions measured again for one request. */
     private const AT_ONCE = 20;
 
     public function __construct(private readonly CurrentGarage $garage)
@@ -83,7 +83,7 @@ final class PastSessions implements GarageExperience
     }
 
     /**
-     * How our forecasts were, with what each belongs to.
+     * Forecast grades, each with its car and adapter.
      *
      * @return list<array{vehicle: string, outlet: string, causes: list<string>, grade: array{minutes: float, measured_minutes: float, mean_error_kw: float, bias_kw: float}}>
      */
@@ -130,7 +130,7 @@ final class PastSessions implements GarageExperience
         return $theta;
     }
 
-    /** Facts that are not kept yet, or were put in doubt by a correction, are looked for again. */
+    /** Computes facts that aren't stored yet, or were invalidated by a correction. */
     private function complete(): void
     {
         foreach ($this->without(self::AT_ONCE) as $session) {

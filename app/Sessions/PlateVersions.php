@@ -12,12 +12,12 @@ use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Words\Message;
 
 /**
- * By which plates a session was judged. A plate that is edited later changes no verdict, until somebody asks to judge
- * anew; and what was said before can be had back.
+ * The ratings that a session was checked with. Editing a plate later changes no verdict until somebody re-checks the
+ * session, and the earlier result can be restored.
  */
 final class PlateVersions
 {
-    /** What says nothing about a piece's plate. */
+    /** Fields that aren't part of a piece's rating. */
     private const BESIDE = ['origins' => true, 'blurb' => true];
 
     /** @return array{changed: list<string>, judged_at: string|null, before: array{verdict: string|null, judged_at: string|null}|null} */

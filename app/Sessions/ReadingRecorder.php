@@ -16,7 +16,7 @@ final class ReadingRecorder
 {
     private const IDS_A_QUESTION = 200;
 
-    /** Rows that are taken back at once: others who write wait for no more than these. */
+    /** Rows deleted at once: the most that other writers wait for. */
     private const ROWS_GONE = 5_000;
 
     public function __construct(private readonly SessionRecorder $sessions, private readonly EventRecorder $events)
@@ -58,7 +58,7 @@ final class ReadingRecorder
     }
 
     /**
-     * Takes some rows of a file, and what was noted among them: all, or none.
+     * Stores some rows of a file with their events, all or none.
      *
      * @param  array<string, CoreReading>  $readings  by the ids of their rows
      * @param  array<string, CoreEvent>  $events  by the ids of their rows
@@ -97,7 +97,7 @@ final class ReadingRecorder
         return SessionReadings::inOrder($session, fn (): int => $this->gone($session, $session->readings()->where('client_id', $clientId)->delete()));
     }
 
-    /** Takes back a whole file, by the id that {@see RowId} gives it. */
+    /** Removes a whole file's readings, by the id that {@see RowId} gives it. */
     public function forgetFile(ChargeSession $session, string $fileId): int
     {
         $ofFile = RowId::range($fileId);

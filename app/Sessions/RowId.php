@@ -7,7 +7,7 @@ namespace App\Sessions;
 /** The ids of a file's rows: the same row of the same file is the same reading, however often it is taken. */
 final class RowId
 {
-    /** How a file is known inside the ids of its rows, from its SHA-256. */
+    /** A file's part of its rows' ids, from its SHA-256. */
     public static function fileId(string $fingerprint): string
     {
         return strtoupper(substr($fingerprint, 0, 12));

@@ -11,8 +11,8 @@ use App\Models\ReadingsImport;
 use Harmozon\Core\Readings\ClockStart;
 
 /**
- * When a session was, by the clock of its readings: a file may be loaded on another day than it was written. Where no file tells
- * the day, the session's own start stands.
+ * When a session took place, by the clock of its readings: a file may be imported on a later day. Without a date in a
+ * file, the session's own start counts.
  */
 final readonly class SessionClock
 {

@@ -37,7 +37,7 @@ final class SessionEvents
         ];
     }
 
-    /** As a person reads it: what was tried has codes of ours in it, everything else was typed. */
+    /** The detail as a person reads it: attempted remedies are stored as codes, everything else as typed. */
     private function detail(SessionEvent $event): ?string
     {
         $tried = $event->code === EventCode::FailedStart && $event->detail !== null ? AttemptedRemedy::words($event->detail) : null;

@@ -15,8 +15,8 @@ use Illuminate\Support\Facades\DB;
 final class SessionReadings
 {
     /**
-     * Does something with the readings of an open session while nobody else does: taking, forgetting and finishing see one
-     * order.
+     * Runs an action on an open session's readings while nobody else does, so that adding, removing and finishing
+     * happen one after another.
      *
      * @template T
      *

@@ -18,7 +18,7 @@ use Illuminate\Support\Facades\DB;
 /** Starts and finishes sessions, and checks them against the ratings they were started with, or later ones. */
 final class SessionRecorder
 {
-    /** How often a session is judged outside the lock before it is judged inside. */
+    /** How often a session is checked outside the lock before it is checked inside. */
     private const TRIES = 3;
 
     public function __construct(private readonly SessionReport $reports)
@@ -63,7 +63,7 @@ final class SessionRecorder
         ]);
     }
 
-    /** The session of this id, where it was begun before. */
+    /** The session with this id, if it was started before. */
     private function begun(string $id): ?ChargeSession
     {
         $known = ChargeSession::withTrashed()->where('ulid', $id)->first();
@@ -83,8 +83,8 @@ final class SessionRecorder
     }
 
     /**
-     * Closes a session with the verdict on all that was acknowledged before: where a reading arrives while it is judged, it
-     * is re-checked, and at last while no reading can come in.
+     * Finishes a session with a verdict on everything acknowledged so far: if a reading arrives during the check, it is
+     * repeated, finally while no reading can arrive.
      */
     public function finish(ChargeSession $session, ?Carbon $at = null): void
     {
@@ -103,7 +103,7 @@ final class SessionRecorder
         }
     }
 
-    /** A clock that was put back ends no session before it began. */
+    /** The end, never before the start even if the clock was set back. */
     private static function end(ChargeSession $session, ?Carbon $at): Carbon
     {
         return ($at ?? Carbon::now())->max($session->started_at);
@@ -117,7 +117,7 @@ final class SessionRecorder
         });
     }
 
-    /** Judges a session by other plates than it was begun with; what was said before is kept. */
+    /** Re-checks a session with ratings other than those at its start; the earlier result is kept. */
     public function judgeAnew(ChargeSession $session, PlateVersions $plates): void
     {
         DB::transaction(function () use ($session, $plates): void {
@@ -126,7 +126,7 @@ final class SessionRecorder
         });
     }
 
-    /** Back to the ratings before; false where it was never re-checked. */
+    /** Restores the earlier ratings; false if it was never re-checked. */
     public function judgeAsBefore(ChargeSession $session): bool
     {
         return DB::transaction(function () use ($session): bool {

@@ -18,10 +18,10 @@ use Harmozon\Core\Review\StationMeter;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
 
-/** Asks the core to judge a stored session, and puts its answer into words of the API. */
+/** Has the core check a stored session, and writes the result in the API's words. */
 final class SessionReport
 {
-    /** Stretches of the small curve in the log. */
+    /** The number of points in the log's small curve. */
     private const SPARK_STRETCHES = 24;
 
     public function __construct(
@@ -85,7 +85,7 @@ final class SessionReport
         );
     }
 
-    /** A file may tell of more time than passed here: it was written before it was loaded. */
+    /** A file may cover more time than has passed since the session was created here. */
     private static function minutes(ChargeSession $session, ?float $lastS): ?float
     {
         $hereS = $session->finished_at === null ? null : $session->started_at->diffInSeconds($session->finished_at);

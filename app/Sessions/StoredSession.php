@@ -15,7 +15,7 @@ use Harmozon\Core\Review\RecordedSession;
 /** A stored session as the core reads it: checked against the ratings kept with it, its curve, its events. */
 final readonly class StoredSession
 {
-    /** Fewer readings are measured again as quickly as they are remembered. */
+    /** From this many readings on a snapshot saves time. */
     private const WORTH_REMEMBERING = 200;
 
     private const PATIENCE_S = 600;
@@ -34,7 +34,7 @@ final readonly class StoredSession
     }
 
     /**
-     * What its readings say, without asking what held it back: that is asked for less often than it is read.
+     * The check of its readings without the diagnosis, which is needed less often.
      *
      * @return array{SessionChain, Judgement, Trace}
      */

@@ -25,7 +25,7 @@ const event = (client_id: string, t_s: number, code: NotedEvent['code'], detail:
 });
 const acts = (...doings: Doing[]): Act[] => doings.map((d) => ({ ...d, session: 's', garage: 'g' }));
 const told = (events: NotedEvent[] = [], session: object = {}): Report => ({ events, session }) as unknown as Report;
-const nothing: Known = { report: null, begun: null, held: [], heldCount: 0 };
+const nothing: Known = { report: null, begun: null, onServer: [], serverCount: 0 };
 
 describe('minutes above the continuous amps since the last judgement', () => {
   const at = (t_s: number, amps: number | null, isWaiting = false) => ({
@@ -48,9 +48,9 @@ describe('minutes above the continuous amps since the last judgement', () => {
 
 describe('a session as it is now', () => {
   it('holds what waits on top of what the server has, once, newest first', () => {
-    const held = [reading('b', 20), reading('a', 10)];
+    const onServer = [reading('b', 20), reading('a', 10)];
     const state = stateOf(
-      { ...nothing, held, heldCount: 57 },
+      { ...nothing, onServer, serverCount: 57 },
       acts({ kind: 'reading', reading: reading('b', 20) }, { kind: 'reading', reading: reading('c', 15) }),
     );
 
@@ -63,7 +63,12 @@ describe('a session as it is now', () => {
   });
 
   it('shows no reading and no event that was taken back, whether or not the server knows', () => {
-    const known = { ...nothing, report: told([event('e', 0, 'plugged')]), held: [reading('a', 10)], heldCount: 1 };
+    const known = {
+      ...nothing,
+      report: told([event('e', 0, 'plugged')]),
+      onServer: [reading('a', 10)],
+      serverCount: 1,
+    };
     const state = stateOf(
       known,
       acts(
@@ -143,28 +148,30 @@ describe('what the screen makes of it', () => {
   });
 
   it('takes a session for forgotten after three hours without a reading', () => {
-    const state = stateOf({ ...nothing, held: [reading('a', 100)], heldCount: 1 }, []);
+    const state = stateOf({ ...nothing, onServer: [reading('a', 100)], serverCount: 1 }, []);
 
     expect([isForgotten(state, 100 + 3 * 3600), isForgotten(state, 101 + 3 * 3600)]).toEqual([false, true]);
     expect(isForgotten(stateOf(nothing, []), 3 * 3600 + 1)).toBe(true);
   });
 
   it('names the newest reading of what flows before a newer one of heat alone', () => {
-    const held = [reading('heat', 30, { adapter_c: 50 }), reading('power', 20, { kw: 40 })];
+    const onServer = [reading('heat', 30, { adapter_c: 50 }), reading('power', 20, { kw: 40 })];
 
-    expect(newestOf(stateOf({ ...nothing, held, heldCount: 2 }, []))?.client_id).toBe('power');
-    expect(newestOf(stateOf({ ...nothing, held: held.slice(0, 1), heldCount: 1 }, []))?.client_id).toBe('heat');
+    expect(newestOf(stateOf({ ...nothing, onServer, serverCount: 2 }, []))?.client_id).toBe('power');
+    expect(newestOf(stateOf({ ...nothing, onServer: onServer.slice(0, 1), serverCount: 1 }, []))?.client_id).toBe(
+      'heat',
+    );
     expect(newestOf(stateOf(nothing, []))).toBeNull();
   });
 });
 
 describe('what an answer of the server changes', () => {
   it('counts a reading it already has once, and one it has forgotten no more', () => {
-    const before = { held: [reading('a', 1)], heldCount: 12 };
+    const before = { onServer: [reading('a', 1)], serverCount: 12 };
 
-    expect(afterNews(before, { taken: [reading('a', 1), reading('b', 2)] }).heldCount).toBe(13);
+    expect(afterNews(before, { taken: [reading('a', 1), reading('b', 2)] }).serverCount).toBe(13);
     const after = afterNews(before, { forgotten: 'a' });
-    expect([after.held, after.heldCount]).toEqual([[], 11]);
+    expect([after.onServer, after.serverCount]).toEqual([[], 11]);
     expect(afterNews(before, {})).toEqual(before);
   });
 

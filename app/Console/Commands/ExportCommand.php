@@ -10,7 +10,7 @@ use App\Garage\CurrentGarage;
 use App\Models\Garage;
 use App\Moving\GarageDocument;
 
-/** Everything that the garage of a person holds as one document on standard output. */
+/** Writes everything in a person's garage as one document to standard output. */
 final class ExportCommand extends CoreCommand
 {
     use GarageOfUser;

@@ -13,7 +13,7 @@ use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
 
-/** Brings a garage's document into the garage of a person, whole or not at all. */
+/** Imports a garage's document into a person's garage, all or nothing. */
 final class ImportCommand extends CoreCommand
 {
     use GarageOfUser;

@@ -21,7 +21,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Validator;
 use Illuminate\Support\Str;
 
-/** Accounts for those who have no mail: add, list, password, remove. */
+/** Manages accounts where there is no mail: add, list, password, remove. */
 final class UserCommand extends CoreCommand
 {
     private const ACTS = ['add', 'list', 'password', 'remove'];

@@ -14,7 +14,7 @@ use Illuminate\Contracts\Events\Dispatcher;
 use Illuminate\Queue\Events\Looping;
 use Illuminate\Support\Facades\DB;
 
-/** Takes readings files in the background. Continues what a worker before it had begun, and first destroys what was deleted long enough ago. */
+/** Imports files in the background. It continues what an earlier worker began, and first destroys what was deleted long enough ago. */
 final class WorkCommand extends Command
 {
     protected $signature = 'harmozon:work {--until-empty : end when nothing waits any more}';
@@ -38,7 +38,7 @@ final class WorkCommand extends Command
         ]);
     }
 
-    /** Rebuilds the queue from the files under way: a job is lost with its worker, a file is not. */
+    /** Rebuilds the queue from unfinished files: a job dies with its worker, a file doesn't. */
     private function takeUpAgain(): void
     {
         DB::transaction(static function (): void {

@@ -25,7 +25,7 @@ final class AccountController extends Controller
     {
     }
 
-    /** Known accounts and unknown ones take as long. */
+    /** Known and unknown accounts take equally long. */
     public function signIn(Request $request, SignInThrottle $throttle, Voice $voice): JsonResponse
     {
         $address = (string) $request->ip();

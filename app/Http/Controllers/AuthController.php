@@ -24,14 +24,14 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Validation\ValidationException;
 
-/** The ways in for who has no account, no garage, or no password any more. */
+/** For people without an account, a garage, or a known password. */
 final class AuthController extends Controller
 {
     public function __construct(private readonly Registration $registration, private readonly SignedInUser $signedInUser, private readonly Voice $voice)
     {
     }
 
-    /** Creates the first account, or any where registration is open, with an empty garage. */
+    /** Creates an account with an empty garage: the first, or any while registration is open. */
     public function found(RegistrationRequest $request): JsonResponse
     {
         $person = $this->registration->begin(self::account($request), $request->validated('garage'));
@@ -42,7 +42,7 @@ final class AuthController extends Controller
         return $this->enter($request, $person, 201);
     }
 
-    /** What an invitation offers, for who holds its link. */
+    /** What an invitation offers, for the person with its link. */
     public function invitation(string $token): JsonResponse
     {
         $invitation = $this->opened($token);
@@ -73,7 +73,7 @@ final class AuthController extends Controller
         return response()->json($this->signedInUser->told(SignedInUser::signedIn()));
     }
 
-    /** Says the same whether there is such an account or not. */
+    /** Answers the same whether there is such an account or not. */
     public function forgotten(Request $request, SignInThrottle $throttle, Passwords $passwords): Response
     {
         $typed = $request->validate(['email' => ['required', 'string', 'email', 'max:254']]);
@@ -86,7 +86,7 @@ final class AuthController extends Controller
         return response()->noContent();
     }
 
-    /** By the link of the mail, within an hour; everybody who is signed in with the old one is signed out. */
+    /** Sets a new password by the mailed link, within an hour; every browser signed in with the old one is signed out. */
     public function reset(Request $request, PasswordRule $password, SignInThrottle $throttle, Passwords $passwords): JsonResponse
     {
         $address = (string) $request->ip();

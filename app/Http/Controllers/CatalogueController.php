@@ -17,7 +17,7 @@ use Illuminate\Http\JsonResponse;
 
 final class CatalogueController extends Controller
 {
-    /** Kinds of charger and of adapter to begin a plate from, in the words of the case file. */
+    /** Kinds of charger and adapter to start a plate from, in the words of the case file. */
     public function show(Voice $voice, Catalogue $catalogue): JsonResponse
     {
         $chargers = array_column(array_map(static fn (ChargerKind $k): array => [$k->id, $voice->paragraph(SearchWords::outlet($k->outlet))], $catalogue->chargers()), 1, 0);

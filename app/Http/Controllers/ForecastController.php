@@ -22,7 +22,7 @@ use Illuminate\Http\JsonResponse;
 
 final class ForecastController extends Controller
 {
-    /** Up to three chains side by side, and the sticker of the first one's outlet. */
+    /** Up to three chains side by side, and the advertised power of the first one's outlet. */
     public function forecast(ForecastRequest $request, ForecastWriter $writer, FitWriter $fit, PieceReader $pieceReader, Catalogue $catalogue): JsonResponse
     {
         $forecasts = [];

@@ -50,7 +50,7 @@ final class GarageController extends Controller
         ]);
     }
 
-    /** The outlets' ratings as lines, and of every piece how much nobody has read and the words by which it is found: wanted only where somebody chooses among them. */
+    /** The outlets' ratings as lines, and for every piece the number of unread facts and its search words: needed only where somebody chooses among them. */
     public function plates(PieceReader $pieceReader, PlateWriter $plates, BoardRows $rows, Voice $voice): JsonResponse
     {
         $lines = $unread = $foundBy = [];
@@ -74,13 +74,13 @@ final class GarageController extends Controller
         return response()->json(['outlets' => (object) $lines, 'unread' => (object) $unread, 'found_by' => (object) $foundBy]);
     }
 
-    /** The names of every closed set in the garage's language, and what a driver is taken to want while nothing else is said. */
+    /** The names of every closed set in the garage's language, and a driver's default needs. */
     public function terms(TermsWriter $writer): JsonResponse
     {
         return response()->json($writer->terms());
     }
 
-    /** How temperatures, distances, numbers and dates are shown; what is stored stays as it is. */
+    /** How temperatures, distances, numbers and dates are shown; stored values don't change. */
     public function habits(HabitsRequest $request, CurrentGarage $garage): Response
     {
         Garage::query()->whereKey($garage->id())->update($request->habits());

@@ -17,7 +17,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
-/** The garages of a person: another one, from one to another, and the end of one. */
+/** A person's garages: creating, switching and deleting. */
 final class GaragesController extends Controller
 {
     public function __construct(private readonly SignedInUser $signedInUser, private readonly Voice $voice)
@@ -57,7 +57,7 @@ final class GaragesController extends Controller
         return response()->json($this->signedInUser->told(SignedInUser::signedIn()));
     }
 
-    /** With all it holds, for everybody in it; its name, typed, says that it is meant. */
+    /** Deletes it with everything in it, for everybody; its name has to be typed to confirm. */
     public function destroy(Request $request): JsonResponse
     {
         $garage = SignedInUser::signedIn()->garage;

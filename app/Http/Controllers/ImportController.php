@@ -25,7 +25,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
-/** Readings files: they arrive piece by piece, are looked at, and taken beside the server. */
+/** Readings files: they arrive piece by piece, are previewed, and are imported in the background. */
 final class ImportController extends Controller
 {
     public function __construct(private readonly ImportStore $store, private readonly WorkerHeartbeat $worker)

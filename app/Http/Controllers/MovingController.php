@@ -16,7 +16,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
-/** A whole garage, out and in. */
+/** Exports and imports a whole garage. */
 final class MovingController extends Controller
 {
     public function export(GarageDocument $document): StreamedResponse

@@ -12,7 +12,7 @@ use Harmozon\Core\Json\Node;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
-/** A car from a person's answers: the questions, the answers so far, and what would narrow them. Nothing is written. */
+/** A car from a person's answers: the questions, the answers so far, and what would narrow them. Nothing is stored. */
 final class NewCarController extends Controller
 {
     public function classes(NewCarDraft $draft): JsonResponse

@@ -31,7 +31,7 @@ final class OcpiController extends Controller
     {
     }
 
-    /** What the file would do; writes nothing, not even what was assigned. */
+    /** Previews what the file would do; stores nothing, not even assigned words. */
     public function preview(LocationsRequest $request): JsonResponse
     {
         $file = $this->file($request);
@@ -46,7 +46,7 @@ final class OcpiController extends Controller
         ]);
     }
 
-    /** All places or none: one that cannot be kept takes the others back. */
+    /** Imports all places or none. */
     public function import(LocationsRequest $request): JsonResponse
     {
         $file = $this->file($request);

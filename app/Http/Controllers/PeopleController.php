@@ -45,7 +45,7 @@ final class PeopleController extends Controller
         ]);
     }
 
-    /** The link is shown only this once. */
+    /** The link is only shown once, here. */
     public function invite(Request $request): JsonResponse
     {
         $typed = $request->validate(['role' => ['required', Rule::enum(Role::class)], 'note' => ['nullable', 'string', 'max:120']]);

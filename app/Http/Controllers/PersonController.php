@@ -27,7 +27,7 @@ use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 
-/** What a person changes about their own account. What opens it asks for the password once more. */
+/** A person's own account. Changing sign-in details asks for the password again. */
 final class PersonController extends Controller
 {
     public function __construct(private readonly Voice $voice, private readonly SignedInUser $signedInUser, private readonly SignInThrottle $throttle)
@@ -77,7 +77,7 @@ final class PersonController extends Controller
         return response()->noContent();
     }
 
-    /** Garages stay with those who are left in them; a garage without another owner must get one, or be deleted, first. */
+    /** Garages stay with their other members; a garage without another owner must get one, or be deleted, first. */
     public function destroy(Request $request): Response
     {
         $person = SignedInUser::signedIn();

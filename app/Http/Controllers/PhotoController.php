@@ -45,7 +45,7 @@ final class PhotoController extends Controller
         return response()->json(PiecePhotos::told($photo), $photo->wasRecentlyCreated ? 201 : 200);
     }
 
-    /** The picture itself, for the people of its garage alone. */
+    /** The picture itself, only for members of its garage. */
     public function show(Request $request, string $photo): Response
     {
         $picture = $this->photos->find($photo);

@@ -23,7 +23,7 @@ final class PieceController extends Controller
     {
     }
 
-    /** Whether a plate could be kept, while it is still being typed, and what standards say of it. */
+    /** Whether a plate could be saved, while it is still being typed, and what standards say about it. */
     public function check(Request $request, PieceKind $kind, PlateWriter $plates): JsonResponse
     {
         $read = $this->pieces->check($kind, self::fields($request));

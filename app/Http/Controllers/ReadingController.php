@@ -15,7 +15,7 @@ use Illuminate\Http\JsonResponse;
 
 final class ReadingController extends Controller
 {
-    /** Rows the page lists: the newest. */
+    /** The number of newest rows that the page lists. */
     private const NEWEST = 50;
 
     public function __construct(private readonly ReadingRecorder $recorder, private readonly SessionReport $reports)

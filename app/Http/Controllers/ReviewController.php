@@ -28,7 +28,7 @@ use Harmozon\Core\Words\WrongState;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
-/** What sessions add up to: one against another, trust in adapters, memory of stalls, and how good our forecasts were. */
+/** What sessions show: comparisons, trust in adapters, memory of stalls, and forecast accuracy. */
 final class ReviewController extends Controller
 {
     public function __construct(private readonly PastSessions $memory, private readonly SessionRecorder $recorder, private readonly SessionAnswer $answers)
@@ -46,7 +46,7 @@ final class ReviewController extends Controller
         return response()->json($writer->comparison(Comparison::of(StoredSession::of($with)->recorded, StoredSession::of($without)->recorded)));
     }
 
-    /** Of every adapter of the crate. */
+    /** For every adapter of the garage. */
     public function trust(PieceReader $pieceReader, TrustWriter $writer, CurrentGarage $garage): JsonResponse
     {
         return response()->json(['adapters' => Adapter::inOrder()->map(fn (Adapter $a): array => $writer->trust(Trust::in($pieceReader->adapter($a), $this->memory->used($a->ulid), $garage->today())))->values()]);
@@ -82,7 +82,7 @@ final class ReviewController extends Controller
         return response()->json(['stalls' => $stalls, 'grades' => ['vehicles' => $by('vehicle'), 'outlets' => $by('outlet'), 'causes' => $by('causes')], 'learned' => $learned]);
     }
 
-    /** By today's plates; what was said before can be had back. */
+    /** Re-checks with current ratings; the earlier result can be restored. */
     public function judgeAnew(ChargeSession $session, PlateVersions $plates): JsonResponse
     {
         $this->recorder->judgeAnew($session, $plates);

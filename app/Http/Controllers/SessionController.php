@@ -47,7 +47,7 @@ final class SessionController extends Controller
         ]);
     }
 
-    /** What the sessions that are wanted add up to. */
+    /** Totals of the filtered sessions. */
     public function sums(LogRequest $request, CurrentGarage $garage): JsonResponse
     {
         return response()->json(LogSums::of($request->filter(), $garage->zone()));
@@ -65,7 +65,7 @@ final class SessionController extends Controller
         return $this->report($session);
     }
 
-    /** Clock, stall, note, and what the place counted and asked for. */
+    /** Corrects clock, stall, note, metered energy and price. */
     public function correct(Request $request, ChargeSession $session): JsonResponse
     {
         Correction::of($session, Node::of($request->all()));
@@ -73,7 +73,7 @@ final class SessionController extends Controller
         return $this->report($session);
     }
 
-    /** Now, or at a moment since plugging in: the last reading of one that was forgotten. */
+    /** Finishes now, or at a moment since plugging in, such as the last reading of a forgotten session. */
     public function finish(FinishRequest $request, ChargeSession $session): JsonResponse
     {
         $this->recorder->finish($session, $request->at($session));

@@ -29,7 +29,7 @@ use Illuminate\Support\Carbon;
 use Symfony\Component\HttpFoundation\HeaderUtils;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
-/** A session as it leaves: its readings as CSV, all of it as JSON, a charge detail record. */
+/** Exports a session: its readings as CSV, all of it as JSON, a charge detail record. */
 final class SessionExportController extends Controller
 {
     private const FLAGS = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR;
@@ -45,7 +45,7 @@ final class SessionExportController extends Controller
         }, "session-{$session->ulid}.csv", ['Content-Type' => 'text/csv; charset=utf-8']);
     }
 
-    /** The plates it was judged by, what was noted and read, and what the judge says; its readings row by row, however many. */
+    /** The ratings it was checked with, its events and readings, and the judgement; readings are written row by row. */
     public function json(ChargeSession $session, SessionAnswer $answers): StreamedResponse
     {
         $head = json_encode([

@@ -23,7 +23,7 @@ final class TokenController extends Controller
         return response()->json(['tokens' => LoggerToken::of(SignedInUser::signedIn(), self::garage())->map(static fn (LoggerToken $t): array => $t->told())]);
     }
 
-    /** The token itself is shown only this once. */
+    /** The token itself is only shown once, here. */
     public function store(TokenRequest $request): JsonResponse
     {
         $person = SignedInUser::signedIn();

@@ -13,7 +13,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 
-/** For somebody without an account: the questions about a car, and its answers. It computes, and keeps nothing. */
+/** For somebody without an account: the questions about a car, and its answers. Nothing is stored. */
 final class VisitorController extends Controller
 {
     public function terms(TermsWriter $writer): JsonResponse

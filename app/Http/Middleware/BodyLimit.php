@@ -13,10 +13,10 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** What is longer than its kind may be is refused before anybody reads it (413). Forms with files have PHP's own limit (config/php). */
+/** Refuses bodies that are too long for their kind before anything reads them (413). Forms with files have PHP's own limit (config/php). */
 final readonly class BodyLimit
 {
-    /** A JSON body (bytes). A whole garage comes as a file. */
+    /** Largest JSON body (bytes). A whole garage is sent as a file. */
     public const JSON = 2_000_000;
 
     public function __construct(private Voice $voice)

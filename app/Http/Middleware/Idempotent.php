@@ -16,9 +16,9 @@ use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * A call that creates something carries an `Idempotency-Key`. The same call again, because its answer was lost, makes nothing
- * again and is answered as it was the first time. What is made and what is answered are written together: after a refusal or a
- * failure neither is there, and the same key may be used again.
+ * A call that creates something carries an `Idempotency-Key`. The same call repeated, because its answer was lost,
+ * creates nothing and gets the first answer again. The record and the answer are written together: after an error
+ * neither exists, and the key may be used again.
  */
 final readonly class Idempotent
 {

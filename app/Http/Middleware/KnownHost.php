@@ -36,7 +36,7 @@ final readonly class KnownHost
         return $response;
     }
 
-    /** Empty where it is none. */
+    /** Empty where there is none. */
     private static function hostOf(Request $request): string
     {
         try {

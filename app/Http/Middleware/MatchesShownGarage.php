@@ -13,9 +13,9 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * A page says whose it is (`X-Account`) and which garage it shows (`X-Garage`). What was meant for one is never written into
- * another, nor under somebody else's name: 412, before anything is looked up, so that nothing passes for gone that is only
- * elsewhere.
+ * A page sends whose it is (`X-Account`) and which garage it shows (`X-Garage`). What was meant for one is never
+ * written into another, or under somebody else's name: it gets 412 before anything is looked up, so that nothing looks
+ * deleted that is only in another garage.
  */
 final readonly class MatchesShownGarage
 {

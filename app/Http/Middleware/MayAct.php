@@ -12,7 +12,7 @@ use Harmozon\Core\Words\Voice;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** What a person may do in the garage that is open. Without a permission named: look. Who belongs to no garage sees none. */
+/** Checks what a person may do in the open garage. Without a permission: look. People without a garage see none. */
 final readonly class MayAct
 {
     public function __construct(private Voice $voice)

@@ -12,8 +12,8 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * The accounts of the made-up garages, which anybody opens, stay as they are, bring nobody in and go nowhere: else anybody
- * could come into a house whose door is closed.
+ * Protects the demo accounts, which anybody can open, from being changed or used to invite people: otherwise anybody
+ * could get in where registration is closed.
  */
 final readonly class NotDemo
 {

@@ -50,7 +50,7 @@ final readonly class ReadableJson
     }
 
     /**
-     * PHP reads 1e400 as infinity, which nothing after it could write down.
+     * PHP reads 1e400 as infinity, which can't be written as JSON.
      *
      * @param  array<array-key, mixed>  $read
      * @return string|null the path of the first of these

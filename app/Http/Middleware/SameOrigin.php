@@ -10,7 +10,7 @@ use Harmozon\Core\Words\Voice;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Where there is no session yet, and so no token of it: nobody signs in from another site's page. */
+/** Before there is a session with a token, keeps other sites' pages from signing anybody in. */
 final class SameOrigin
 {
     public function handle(Request $request, Closure $next): Response

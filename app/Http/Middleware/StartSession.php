@@ -10,10 +10,10 @@ use Illuminate\Http\Request;
 use Illuminate\Session\Middleware\StartSession as FrameworksStartSession;
 use Symfony\Component\HttpFoundation\Response;
 
-/** A visitor without a cookie leaves nothing behind: a session is kept from signing in on. */
+/** Sessions are stored only from signing in on: a visitor without a cookie leaves nothing behind. */
 final class StartSession extends FrameworksStartSession
 {
-    /** Of sessions that end with the answer. */
+    /** Prefix of sessions that end with the response. */
     private const BRIEF = 'array';
 
     /** Routes for signing in. */
@@ -40,7 +40,7 @@ final class StartSession extends FrameworksStartSession
         }
     }
 
-    /** Nobody is sent back to the page before: the page knows its own way. Kept, it would change a session with every call. */
+    /** Not needed: the page handles its own navigation, and storing the URL would change the session with every call. */
     protected function storeCurrentUrl(Request $request, $session): void
     {
     }

@@ -7,7 +7,7 @@ namespace App\Http\Middleware;
 use Harmozon\Core\Json\PlainText;
 use Illuminate\Foundation\Http\Middleware\TransformsRequest;
 
-/** Control characters go from what is typed; a password keeps every character. What holds nothing that can be seen is nothing, as an empty text is to the framework. */
+/** Removes control characters from what is typed, except in passwords. A text without anything visible becomes null, like an empty one in the framework. */
 final class StripControlCharacters extends TransformsRequest
 {
     private const AS_TYPED = ['password', 'new_password', 'password_confirmation'];

@@ -10,7 +10,7 @@ use Harmozon\Core\Words\Voice;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Closes what somebody without an account may ask, where the site operator wants that. */
+/** Closes the pages for people without an account, where the site operator wants that. */
 final class VisitorsAllowed
 {
     public function __construct(private readonly Voice $voice)

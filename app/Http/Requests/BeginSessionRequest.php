@@ -7,9 +7,9 @@ namespace App\Http\Requests;
 use Illuminate\Support\Carbon;
 
 /**
- * A session begins on exactly one chain: the adapters are those in it, none for a direct joint. One that began without a
- * network brings its own id, so that it is begun once however often it is sent, and says how long ago that was: the clock
- * of a phone may be wrong, its seconds are right.
+ * A session starts on exactly one chain: the adapters are those in it, none for a direct joint. One that started
+ * offline has its own id, so that it is created once however often it is sent, and says how long ago it started: a
+ * phone's clock may be wrong, its elapsed seconds are right.
  */
 final class BeginSessionRequest extends FitRequest
 {

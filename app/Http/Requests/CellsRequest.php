@@ -16,7 +16,7 @@ final class CellsRequest extends BoardRequest
         return [...parent::rules(), 'outlets' => ['sometimes', 'string', 'max:'.self::LONGEST], 'vehicles' => ['sometimes', 'string', 'max:'.self::LONGEST], 'first' => ['sometimes', 'integer', 'min:1', 'max:200']];
     }
 
-    /** So many outlets from the top, before anybody knows their ids; null for those that are named. */
+    /** The number of outlets from the top, before the page knows their ids; null when ids are given. */
     public function first(): ?int
     {
         return $this->has('first') ? $this->integer('first') : null;

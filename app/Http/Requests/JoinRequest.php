@@ -8,7 +8,7 @@ use App\Models\Invitation;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
 
-/** An account made with an invitation. Without one that is open, nothing that was typed is looked at: nobody learns who has an account. */
+/** An account made with an invitation. Without an open one, nothing that was typed is checked, so that nobody learns who has an account. */
 final class JoinRequest extends AccountRequest
 {
     public function authorize(Voice $voice): bool

@@ -11,7 +11,7 @@ use Harmozon\Core\Record\Verdict;
 use Harmozon\Core\Review\Cause;
 use Illuminate\Foundation\Http\FormRequest;
 
-/** What of the log is wanted. */
+/** The wanted part of the log. */
 final class LogRequest extends FormRequest
 {
     /** @return array<string, list<string>> */
@@ -53,7 +53,7 @@ final class LogRequest extends FormRequest
         return $after === '' ? null : $after;
     }
 
-    /** Null: as many as the log lists without being asked. */
+    /** Null: the log's default number. */
     public function most(): ?int
     {
         return $this->has('most') && $this->integer('most') > 0 ? $this->integer('most') : null;

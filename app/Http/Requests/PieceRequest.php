@@ -18,7 +18,7 @@ final class PieceRequest extends FormRequest
         return [];
     }
 
-    /** Bytes that came before; what is no number is the beginning. */
+    /** Bytes sent before; anything that isn't a number means the beginning. */
     public function from(): int
     {
         $from = $this->query('from');

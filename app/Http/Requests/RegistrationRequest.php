@@ -10,7 +10,7 @@ use App\People\Registration;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
 
-/** An account together with its first garage. Where the door is closed, nothing that was typed is looked at: nobody learns who has an account. */
+/** An account together with its first garage. Where registration is closed, nothing that was typed is checked, so that nobody learns who has an account. */
 final class RegistrationRequest extends AccountRequest
 {
     public function authorize(Registration $registration, Voice $voice): bool

@@ -34,7 +34,7 @@ final class TellImportRequest extends FormRequest
         return (new MappingReader)->json((string) json_encode(is_object($whole) ? $whole->mapping ?? null : null), 'mapping');
     }
 
-    /** Null where nothing is said of it. */
+    /** Null where none was given. */
     public function instrument(): ?string
     {
         $name = $this->json('instrument');

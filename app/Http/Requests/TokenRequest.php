@@ -6,7 +6,7 @@ namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
 
-/** A token for a logger: what it is called, and for how many days it is good. */
+/** A token for a logger: its name, and how many days it is valid. */
 final class TokenRequest extends FormRequest
 {
     /** @return array<string, list<string>> */

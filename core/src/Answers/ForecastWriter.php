@@ -101,7 +101,7 @@ final readonly class ForecastWriter
                 ...$this->fit->assumed($d->assumed),
                 'minutes_once_read' => FitWriter::band($d->minutesOnceRead),
                 'words' => $this->voice->say($d->message($spread->minutes)),
-            ], $spread->doubts),
+            ], $spread->openFacts),
         ];
     }
 

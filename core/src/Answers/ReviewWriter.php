@@ -21,7 +21,7 @@ use Harmozon\Core\Words\Voice;
 /** Writes what a session is compared with, with the field names of the contract. */
 final readonly class ReviewWriter
 {
-    /** As many points of a thermometer as a curve on a screen can show apart. */
+    /** The most points of one thermometer that a curve on a screen can show separately. */
     private const MOST_POINTS = 300;
 
     public function __construct(private Voice $voice)

@@ -19,8 +19,8 @@ use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
 
 /**
- * Writes all that a visit needs beside the car, so that it can be taken along where there is no network: the steps, what to
- * expect at every charge, and what an entry can hardly be.
+ * Writes everything a visit needs, for use where there is no network: the steps, what to expect at every charge, and
+ * the limits of a plausible entry.
  */
 final readonly class VisitWriter
 {

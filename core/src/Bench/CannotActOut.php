@@ -7,7 +7,7 @@ namespace Harmozon\Core\Bench;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Refusal;
 
-/** A chain that the stand-in knows too little about. */
+/** The stand-in knows too little about this chain to simulate it. */
 final class CannotActOut extends Refusal
 {
     public static function withoutKwh(): self

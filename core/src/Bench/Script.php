@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Bench;
 
-/** What the stand-in should act out, and what a person beside it writes down. */
+/** What the stand-in should simulate, and what a person next to it writes down. */
 final readonly class Script
 {
     public const EVERY_S = 10;

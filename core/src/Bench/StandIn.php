@@ -17,24 +17,24 @@ use Harmozon\Core\Record\Point;
 use Harmozon\Core\Record\Reading;
 
 /**
- * A simulated car, adapter and charger that act out one session and hand over readings as a person would note them:
- * a handshake, a ramp, then constant current or constant power until the charge curve tapers, with a little noise.
+ * A simulated car, adapter and charger that go through one session and produce readings as a person would note them: a
+ * handshake, a ramp, then constant current or constant power until the charge curve tapers, with a little noise.
  */
 final class StandIn
 {
-    /** How the warmth inside a piece shows on its surface (share of the rise at the contact). */
+    /** Share of the contact's temperature rise that shows on the surface. */
     private const SURFACE_SHARE = 0.38;
 
-    /** The inlet is cooled by the car's own wiring: its share of the warmth of what is plugged in. An assumption. */
+    /** Share of the rise of what is plugged in that the inlet shows: the car's own wiring cools it. An assumption. */
     private const INLET_SHARE = 0.6;
 
-    /** Rise allowed at full load where no plate tells it (K). */
+    /** Rise allowed at full load where no plate gives it (K). */
     private const USUAL_RISE_K = Plate::DEFAULT_LIMIT_C - Plate::DEFAULT_RATED_AT_C;
 
-    /** What a clip-on sensor wavers by (K). An assumption. */
+    /** Noise of a clip-on sensor (K). An assumption. */
     private const CELSIUS_NOISE_K = 0.3;
 
-    /** Whole seconds summed up as floats come within this (s). */
+    /** Sums of whole seconds, kept as floats, are exact to within this (s). */
     private const SAME_S = 1e-6;
 
     private const AMPS_NOISE = 0.004;

@@ -23,7 +23,7 @@ use Harmozon\Core\Equipment\Vehicle;
 use Harmozon\Core\Words\Message;
 
 /**
- * Fills in what nobody has read of a piece, but what a standard or the car's own design fixes: its origin is `standard`.
+ * Fills in facts that nobody has read but that a standard or the car's own design fixes: its origin is `standard`.
  * Whatever was read stays as it is; where it contradicts a standard, it is believed and marked.
  */
 final class ByConstruction

@@ -41,7 +41,7 @@ final class CaseReader
 
     public const VERSION = 1;
 
-    /** Version 1 is read for ever. */
+    /** Version 1 is always read, too. */
     public const NEWEST_GARAGE = 2;
 
     public function __construct(private readonly EquipmentReader $equipment = new EquipmentReader)
@@ -156,7 +156,7 @@ final class CaseReader
     }
 
     /**
-     * Ids by which another piece of the case, or an inlet, is named in answers.
+     * Ids already used in answers for another piece of the case or an inlet.
      *
      * @param  list<Vehicle>  $vehicles
      * @param  list<Outlet>  $outlets
@@ -194,7 +194,7 @@ final class CaseReader
         );
     }
 
-    /** A figure goes before the word that was chosen. */
+    /** A figure takes precedence over the chosen word. */
     private static function cabin(Node $node): CabinLoad
     {
         $said = $node->choice('cabin', Cabin::class);

@@ -45,7 +45,7 @@ final class CatalogueReader
         );
     }
 
-    /** The plate of a kind, under the kind's own id and name. */
+    /** A kind's plate, with the kind's id and name. */
     private static function named(Node $kind, string $plate): Node
     {
         return $kind->object($plate)->with(['id' => $kind->text('id'), 'name' => $kind->text('name')]);

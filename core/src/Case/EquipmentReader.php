@@ -58,7 +58,7 @@ use Harmozon\Core\Words\Unit;
 /** Reads vehicles, adapters and outlets in the words of the case file. Every method throws FieldError with a path. */
 final class EquipmentReader
 {
-    /** Links that have no record of their own go by these ids. */
+    /** Ids of links that have no record of their own. */
     private const MEANINGFUL_IDS = [Chain::CABLE, Limits::PACK, Limits::CONVERTER];
 
     private const LONGEST_FAULT = 200;
@@ -73,7 +73,7 @@ final class EquipmentReader
 
     private const LONGEST_NETWORK = 120;
 
-    /** The longest EVSE id (OCPI 2.2.1): many stalls are labelled with it. */
+    /** The longest EVSE id (OCPI 2.2.1), which many stalls have as their label. */
     private const LONGEST_ID = 48;
 
     private const MOST_STALLS = 2000;
@@ -85,7 +85,7 @@ final class EquipmentReader
     public function vehicle(Node $node): Vehicle
     {
         $origins = $this->origins->of($node);
-        $node = $node->doubting(OriginsReader::doubted($origins));
+        $node = $node->withUnread(OriginsReader::unread($origins));
         $inlets = array_map($this->inlet(...), $node->objects('inlets'));
         if ($inlets === []) {
             throw $node->fail('inlets', Message::of('field.no_inlets'));
@@ -104,7 +104,7 @@ final class EquipmentReader
         ));
     }
 
-    /** The name of the class is kept because it is what the person entered; the curve holds what follows from it. */
+    /** The name of the class is kept because the person entered it; the curve holds what follows from it. */
     private static function pack(?Node $node): Pack
     {
         $node?->textOrNull('class', self::LONGEST_CLASS);
@@ -114,7 +114,7 @@ final class EquipmentReader
 
     public function adapter(Node $node): Adapter
     {
-        $node = $node->doubting(OriginsReader::doubted($this->origins->of($node)));
+        $node = $node->withUnread(OriginsReader::unread($this->origins->of($node)));
         $translates = $node->objectOrNull('translates');
         $id = $node->text('id');
         if (in_array($id, self::MEANINGFUL_IDS, true)) {
@@ -163,7 +163,7 @@ final class EquipmentReader
     public function outlet(Node $node): Outlet
     {
         $origins = $this->origins->of($node);
-        $node = $node->doubting(OriginsReader::doubted($origins));
+        $node = $node->withUnread(OriginsReader::unread($origins));
         $rating = self::outletRating($node);
         $access = $node->objectOrNull('access');
         $tariff = $node->objectOrNull('tariff');
@@ -186,7 +186,7 @@ final class EquipmentReader
         ));
     }
 
-    /** An outlet that is entered now: what a plate of before may say is refused. A cable without its coolant never carries more than with it. */
+    /** An outlet as entered now. Stricter than for older plates: a cable without coolant never carries more than with it. */
     public function entered(Node $node): Outlet
     {
         $outlet = $this->outlet($node);
@@ -242,7 +242,7 @@ final class EquipmentReader
         );
     }
 
-    /** What a network needs of a driver, and what of it is done. */
+    /** What a network requires of a driver, and how much of it is done. */
     public function network(Node $node): NetworkSetUp
     {
         $steps = [];
@@ -264,7 +264,7 @@ final class EquipmentReader
         return $day === null || (strlen($day) === 10 && RealDay::opens($day)) ? $day : throw $node->fail($key, Message::of('field.expected_day'));
     }
 
-    /** The kind of outlet alone, without reading the rest of its plate. */
+    /** Reads only the kind of outlet, not the rest of its plate. */
     public function group(Node $outlet): OutletGroup
     {
         return OutletGroup::of($this->coupler($outlet, 'coupler'), $outlet->choice('current', CurrentKind::class) ?? throw $outlet->fail('current', Message::of('field.required')));

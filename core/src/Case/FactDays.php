@@ -50,7 +50,8 @@ final class FactDays
     }
 
     /**
-     * An outlet's plate with what its network's file says of it marked as that; what a person typed keeps its own day.
+     * An outlet's plate with the facts from its network's file marked as imported; what a person typed keeps its own
+     * day.
      *
      * @param  array<string, mixed>  $plate
      * @param  array<string, mixed>  $file  as the network says
@@ -75,8 +76,8 @@ final class FactDays
     }
 
     /**
-     * The usual plate of a kind as a piece begins with it: nobody has read it yet. What a standard fixes for its coupler is left
-     * out, since it counts as known without being read.
+     * A kind's usual plate, with which a new piece begins: nobody has read it yet. What a standard fixes for its
+     * coupler is left out, since it counts as known without being read.
      *
      * @param  array<string, mixed>  $plate
      * @return array<string, mixed>

@@ -30,7 +30,7 @@ final readonly class FitCase
     }
 
     /**
-     * The adapters of these ids, in their order: of the kit, or the station's own.
+     * The adapters with these ids, in this order, from the kit or the station.
      *
      * @param  list<string>  $ids
      * @return list<Adapter>

@@ -9,8 +9,9 @@ use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
 /**
- * Takes the text of a garage's document apart while it arrives: all but its sessions, each session without its rows, and the rows of its readings. A garage
- * may hold millions of readings; no more than one row, one session or the pieces are held at once. The receiver reads what a part contains.
+ * Splits the text of a garage's document while it arrives: everything but its sessions, each session without its rows,
+ * and the rows of its readings. A garage may have millions of readings, so no more than one row, one session or the
+ * pieces are in memory at once. The receiver reads what a part contains.
  */
 final class GarageStream
 {
@@ -21,14 +22,14 @@ final class GarageStream
 
     private const BLANKS = " \t\n\r";
 
-    /** A row as it is written: nothing inside of it is nested. */
+    /** A row as it is written, with nothing nested in it. */
     private const ROW = '/\G\[(?:[^\[\]{}"]++|"(?:[^"\\\\]++|\\\\.)*+")*+\]/s';
 
     private string $buffer = '';
 
     private int $at = 0;
 
-    /** Where the value begins that is being read. */
+    /** Start of the value that is being read. */
     private int $from = 0;
 
     /** @var \Iterator<mixed, string> */
@@ -179,7 +180,7 @@ final class GarageStream
         return $value;
     }
 
-    /** To behind the end of the string that begins here. */
+    /** Moves past the end of the string that begins here. */
     private function string(int $longest): void
     {
         $this->at++;
@@ -209,7 +210,7 @@ final class GarageStream
     }
 
     /**
-     * What comes next behind blanks; an empty text at the end.
+     * The next character after blanks; empty at the end.
      *
      * @phpstan-impure
      */
@@ -234,7 +235,7 @@ final class GarageStream
     }
 
     /**
-     * Reads on; what was taken already is let go.
+     * Reads on, and drops what has been handed out.
      *
      * @param  int|null  $keep  what begins there is still being read
      *

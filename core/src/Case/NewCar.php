@@ -21,8 +21,8 @@ use Harmozon\Core\Json\Range;
 use Harmozon\Core\Words\Message;
 
 /**
- * From a person's answers to a car in the words of the case file. What the answers do not give is what is usual for its
- * kind, marked as that, with its spread; what has to be read stays unread.
+ * Turns a person's answers into a car in the words of the case file. What the answers leave open gets the typical value
+ * of its kind, marked as typical, with its spread; what has to be read stays unread.
  */
 final class NewCar
 {
@@ -31,7 +31,7 @@ final class NewCar
     /** The state of charge at which a car usually takes its peak (per cent). */
     private const PEAK_SOC = 10.0;
 
-    /** An inlet is built for some amps more than its brochure's kW come to: usual, least and most. */
+    /** An inlet is rated for more amps than the brochure's kW need: usual, least and most (factor). */
     private const INLET_SPARE = [1.1, 0.95, 1.5];
 
     /** Assumed supply voltage of an onboard charger (V): its amps are computed with it; the spread is 208 V to 250 V. */

@@ -49,12 +49,12 @@ final class OriginsReader
     }
 
     /**
-     * Paths whose values have to be read, and were not: they count as not known.
+     * Paths of values that have to be read but weren't: they count as not known.
      *
      * @param  array<string, FactOrigin>  $origins
      * @return list<string>
      */
-    public static function doubted(array $origins): array
+    public static function unread(array $origins): array
     {
         return array_values(array_filter(
             array_map(strval(...), array_keys($origins)),

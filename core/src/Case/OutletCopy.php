@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Case;
 
-/** What another charger of the same kind has too: the rating, access and price, but not the state of the first or where it is. */
+/** What a charger has in common with another of its kind: rating, access and price, but not its condition or location. */
 final class OutletCopy
 {
-    /** Facts about one charger, by path: where it is, what is broken or worn there, who charges beside it. */
+    /** Facts about one charger, by path: where it is, what is broken or worn, whether somebody charges next to it. */
     private const OWN = [
         'address', 'known_fault', 'extension', 'cable.cooling_failed', 'cable.ageing', 'cabinet.partner_active', 'cabinet.partner_kw',
         'attached_adapter.damaged', 'attached_adapter.test_overdue',

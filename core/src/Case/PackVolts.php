@@ -47,8 +47,8 @@ final readonly class PackVolts
     }
 
     /**
-     * A car's plate whose voltage was just told as one figure, with the curve that follows from it. A curve that was typed, before or
-     * with it, stays as typed.
+     * A car's plate whose voltage was just entered as one figure, with the curve that follows from it. A curve that was
+     * typed, before or with it, stays as typed.
      *
      * @param  array<string, mixed>  $before  the plate as it was; empty for a new one
      * @param  array<string, mixed>  $after  the plate as it is typed

@@ -11,7 +11,7 @@ use Harmozon\Core\Json\Range;
 use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Words\Message;
 
-/** Reads what the stand-in should act out. */
+/** Reads what the stand-in should simulate. */
 final class ScriptReader
 {
     /** @throws FieldError */

@@ -10,7 +10,7 @@ use Harmozon\Core\Equipment\PortCorner;
 use Harmozon\Core\Equipment\Signalling;
 use Harmozon\Core\Equipment\Standards;
 
-/** What a person knows of a car without its data sheet. Null: "I don't know". */
+/** What a person knows about a car without its data sheet. Null: "I don't know". */
 final readonly class CarAnswers
 {
     /**
@@ -46,13 +46,13 @@ final readonly class CarAnswers
         return $face->carries(CurrentKind::Ac) || $face->acHalf() !== null;
     }
 
-    /** Whether a shape has one phase by its standard; else it may have one or three. */
+    /** Whether this coupler's standard has one phase only; others have one or three. */
     public static function hasOnePhase(CouplerFamily $face): bool
     {
         return Standards::chargerPhases($face)?->isAtLeast === false;
     }
 
-    /** Whether a shape leaves open which DC protocol it uses. */
+    /** Whether this coupler leaves open which DC protocol is used. */
     public static function hasOpenProtocol(CouplerFamily $face): bool
     {
         return $face->carries(CurrentKind::Dc) && Standards::dcProtocol($face) === null;
@@ -72,7 +72,7 @@ final readonly class CarAnswers
         }));
     }
 
-    /** Whether a question has an answer that is more than "I don't know". */
+    /** Whether a question has an answer other than "I don't know". */
     public function answers(CarQuestion $question): bool
     {
         return match ($question) {

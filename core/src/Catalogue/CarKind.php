@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Catalogue;
 
-/** What is usual for cars with a pack of one class and size. */
+/** Typical values for cars with a battery of one class and size. */
 final readonly class CarKind
 {
     /**

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Catalogue;
 use Harmozon\Core\Equipment\CouplerFamily;
 use Harmozon\Core\Equipment\Curve;
 
-/** What is usual among cars: ours, with its spread. It stands in for what nobody has read yet. */
+/** Typical values of cars with their spread, compiled by us. They stand in for what nobody has read yet. */
 final readonly class CarKinds
 {
     /** Typical values for a car of unknown class and size. */
@@ -53,7 +53,7 @@ final readonly class CarKinds
         return null;
     }
 
-    /** Usable kWh: as read, or of any size. */
+    /** Usable kWh: as read, or typical for cars of any size. */
     public function usableKwh(?float $read): TypicalFigure
     {
         if ($read !== null) {
@@ -68,7 +68,7 @@ final readonly class CarKinds
         );
     }
 
-    /** kW at the plug: as read, or what is usual for a pack of so many kWh. */
+    /** kW at the plug: as read, or typical for a battery of so many kWh. */
     public function peakKw(?string $class, ?float $usableKwh, ?float $read): TypicalFigure
     {
         return $read !== null ? TypicalFigure::exactly($read) : $this->kind($class, $usableKwh)->peakPerKwh->times($this->usableKwh($usableKwh));

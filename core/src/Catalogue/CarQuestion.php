@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Catalogue;
 
-/** The questions for a person without the car's data sheet, in this order. */
+/** The questions for somebody without the car's data sheet, in the order they are asked. */
 enum CarQuestion: string
 {
     case Inlet = 'inlet';

@@ -7,8 +7,8 @@ namespace Harmozon\Core\Catalogue;
 use Harmozon\Core\Equipment\Adapter;
 
 /**
- * What exists in the world: kinds of charger with their usual plates, and kinds of adapter that can be bought. Each part is
- * read when it is first asked for: most questions need none of them, or one.
+ * Kinds of charger with their usual plates, and kinds of adapter that can be bought. Each part is loaded when it is
+ * first needed: most questions need one or none.
  */
 final class Catalogue
 {
@@ -55,7 +55,7 @@ final class Catalogue
     }
 
     /**
-     * At a kind of charger a socket is answered through the usual portable supply for it, as a piece to have.
+     * For a socket, a kind of charger is answered with the usual portable supply as a piece to buy.
      *
      * @param  list<Adapter>  $kit
      * @return list<Adapter> the portable supplies, of which the kit holds none with the same two ends

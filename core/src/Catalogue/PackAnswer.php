@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Catalogue;
 
-/** What a person knows of a battery's voltage: the class, or the nominal voltage as printed, which goes before it. Null: "I don't know". */
+/** What a person knows about a battery's voltage: its class, or the printed nominal voltage, which takes precedence. Null: "I don't know". */
 final readonly class PackAnswer
 {
     /** @param  string|null  $class  of CarKinds */

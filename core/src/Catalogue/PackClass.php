@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Catalogue;
 
-/** A class of pack by its volts. */
+/** A voltage class of batteries. */
 final readonly class PackClass
 {
     /** @param  string  $seen  in what cars it is usual */

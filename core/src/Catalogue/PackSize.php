@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Catalogue;
 
-/** A class of pack by its energy. */
+/** A size class of batteries, by energy. */
 final readonly class PackSize
 {
     /** @param  float|null  $belowKwh  usable; null for the largest */

@@ -39,7 +39,7 @@ enum Region: string implements Term
     }
 
     /**
-     * By the country of a time zone; where that has none, by the country whose way of writing is used.
+     * By the country of a time zone; if it has none, by the country of the locale.
      *
      * @param  string|null  $timezone  IANA name
      * @param  string|null  $locale  BCP 47 with a country: `en-GB`

@@ -6,7 +6,7 @@ namespace Harmozon\Core\Catalogue;
 
 use Harmozon\Core\Equipment\Curve;
 
-/** What is usual for a kind over state of charge, and between what it lies. */
+/** A kind's typical curve over state of charge, and its range. */
 final readonly class TypicalCurve
 {
     public function __construct(public Curve $value, public Curve $low, public Curve $high)

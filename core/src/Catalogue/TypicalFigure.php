@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Catalogue;
 
-/** What is usual for a kind, and between what it lies. */
+/** A kind's typical figure, and its range. */
 final readonly class TypicalFigure
 {
     public function __construct(public float $value, public float $low, public float $high)

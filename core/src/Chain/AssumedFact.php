@@ -10,12 +10,12 @@ use Harmozon\Core\Equipment\FactOrigin;
 use Harmozon\Core\Equipment\Supply;
 
 /**
- * A fact of a chain that nobody has read, with what stands for it: a typical value, a learned one, an estimate. Power, time
- * and price may rest on it; nothing of safety does.
+ * A fact about a chain that nobody has read, with the value used instead: typical, learned or estimated. Power, time
+ * and price may depend on it; safety never does.
  */
 final readonly class AssumedFact
 {
-    /** Facts that the power depends on; energy depends on others. */
+    /** Facts that DC power depends on; energy depends on others. */
     private const DC = [Fact::PackV, Fact::ChargeCurve, Fact::InletA, Fact::InletKw, Fact::StationA, Fact::StationKw, Fact::CabinetKw];
 
     private const AC = [Fact::AcA, Fact::AcKw, Fact::SupplyA, Fact::StationA, Fact::StationKw];
@@ -84,8 +84,8 @@ final readonly class AssumedFact
     }
 
     /**
-     * The chain at the end of this fact's spread at which most amps flow: for a pack the fewest volts. What a piece may be asked
-     * to carry is judged by that.
+     * The chain at the end of this fact's spread where the current is highest: for a battery, the lowest voltage. What
+     * a piece may have to carry is judged by it.
      */
     public function hungrier(Chain $chain): Chain
     {

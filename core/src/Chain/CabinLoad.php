@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Chain;
 
-/** What the car takes for itself while it charges: plug power × efficiency = battery power + this. */
+/** What the car uses for itself while it charges: plug power × efficiency = battery power + this. */
 final readonly class CabinLoad
 {
     /**

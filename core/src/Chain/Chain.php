@@ -10,7 +10,7 @@ use Harmozon\Core\Equipment\Inlet;
 use Harmozon\Core\Equipment\Outlet;
 use Harmozon\Core\Equipment\Vehicle;
 
-/** Outlet, adapters in the order the current passes them, and one inlet of one vehicle. */
+/** An outlet, adapters in the order the current passes through them, and one inlet of one vehicle. */
 final readonly class Chain
 {
     /** The station's cable as a link; its id in plates, heat loads and bindings. */
@@ -33,7 +33,7 @@ final readonly class Chain
             ?? throw NoSuchInlet::of($vehicle->id, $inletIndex);
     }
 
-    /** The same pieces in between, with another record of its vehicle or its outlet. */
+    /** The same adapters, with another record of the vehicle or the outlet. */
     public function of(?Outlet $outlet = null, ?Vehicle $vehicle = null): self
     {
         return new self($outlet ?? $this->outlet, $this->adapters, $vehicle ?? $this->vehicle, $this->inletIndex);
@@ -68,7 +68,7 @@ final readonly class Chain
         return [$this->outlet->id, ...$this->adapterIds(), $this->inletLink()];
     }
 
-    /** Whether an adapter stands in it that is wired for AC alone while the outlet gives DC. */
+    /** Whether it has an adapter that is wired for AC only while the outlet gives DC. */
     public function isAcOnlyAtDc(): bool
     {
         return $this->current === CurrentKind::Dc
@@ -76,15 +76,15 @@ final readonly class Chain
     }
 
     /**
-     * Whether the contacts on the car's side of an adapter see the outlet's current: those of an adapter that is wired for
-     * AC alone do at a DC outlet, where its output shares or includes contacts for DC.
+     * Whether the contacts on the car's side of an adapter see the outlet's current. An AC-only adapter at a DC outlet
+     * passes it on where its output shares or includes DC contacts.
      */
     public function passesContacts(Adapter $adapter): bool
     {
         return $this->current !== CurrentKind::Dc || $adapter->passes->current !== CurrentKind::Ac || $adapter->output->family->carries(CurrentKind::Dc);
     }
 
-    /** Whether adapters that are wired for AC alone still put the DC of the outlet on the car's own DC contacts. */
+    /** Whether AC-only adapters still put the outlet's DC on the car's own DC contacts. */
     public function reachesContacts(): bool
     {
         return $this->isAcOnlyAtDc()

@@ -39,8 +39,7 @@ final class ChainFinder
     }
 
     /**
-     * With one adapter at the most, the station's own included. Where nothing mates at an inlet, the direct pair stands for
-     * it.
+     * With one adapter at most, the station's own included. Where nothing fits an inlet, the direct pair represents it.
      *
      * @return non-empty-list<Chain>
      */
@@ -89,8 +88,8 @@ final class ChainFinder
     }
 
     /**
-     * The ways from an outlet with one adapter at the most. Kept for the outlet asked about last: a board asks for its every
-     * car.
+     * The paths from an outlet with one adapter at most. Cached for the last outlet, since a board asks for every car
+     * at each.
      *
      * @return list<array{list<Adapter>, Coupler}> adapters and the shape they end in
      */

@@ -9,7 +9,7 @@ use Harmozon\Core\Equipment\NetworkSetUp;
 use Harmozon\Core\Equipment\PastTrouble;
 use Harmozon\Core\Equipment\Vehicle;
 
-/** The charge that is wanted and the circumstances it happens in. */
+/** The charge wanted, and the circumstances. */
 final readonly class Conditions
 {
     use CopyWithChanges;
@@ -36,7 +36,7 @@ final readonly class Conditions
         return $this->with(cabin: new CabinLoad);
     }
 
-    /** The charge of a session as it went, not as it was planned. */
+    /** A session's charge as it actually went, not as planned. */
     public function reachedFrom(float $socFrom, float $socTo): self
     {
         return $this->with(charge: new ChargeWanted($socFrom, max($socFrom, $socTo)));
@@ -63,7 +63,7 @@ final readonly class Conditions
         return $this->with(ambientC: $ambientC);
     }
 
-    /** The pack's temperature when the car is plugged in, before its heater has run on the way (°C). Null when nothing tells. */
+    /** The battery's temperature when the car is plugged in, without preheating on the way (°C). Null when not known. */
     public function packTemperatureC(): ?float
     {
         return $this->pack->temperatureC($this->ambientC);

@@ -9,14 +9,14 @@ use Harmozon\Core\Equipment\Vehicle;
 /** A need given as a distance. The car's consumption is one figure for every speed, so the target is only as accurate as that figure. */
 final readonly class Distance
 {
-    /** Percent that a driver wants to have left on arrival, while nothing else is said. */
+    /** Charge a driver wants to have left on arrival unless they say otherwise (%). */
     public const USUAL_RESERVE = 10.0;
 
     public function __construct(public float $km, public float $reserveSoc = self::USUAL_RESERVE)
     {
     }
 
-    /** The charge to leave with, beyond 100 where no pack takes it that far; null when the car's use or its pack is not known. */
+    /** The charge to leave with (%), above 100 where the battery can't cover the distance; null when the car's consumption or battery is not known. */
     public function targetSoc(Vehicle $vehicle): ?float
     {
         $kmPerPercent = $vehicle->kmPerKwh === null || $vehicle->pack->usableKwh === null ? null : $vehicle->kmPerKwh * $vehicle->pack->usableKwh / 100;

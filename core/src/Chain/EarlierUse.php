@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Chain;
 
-/** Heat and wear that earlier use has left in cables and adapters. */
+/** Heat and wear left in cables and adapters by earlier use. */
 final readonly class EarlierUse
 {
     /**

@@ -61,7 +61,7 @@ enum Fact: string
         };
     }
 
-    /** The fact that stands at a path of a car's or an outlet's record (`inlets.0.dc.max_v`); null for any other figure. */
+    /** The fact at a path of a car's or an outlet's record (`inlets.0.dc.max_v`); null for any other figure. */
     public static function at(string $path): ?self
     {
         $inlet = preg_replace('/^inlets\.\d+\./', '', $path);
@@ -128,8 +128,8 @@ enum Fact: string
     }
 
     /**
-     * Whether a value that nobody has read may stand for it: power, time and price rest on it then, told as "about". Who
-     * speaks what, who is admitted, what a piece is rated for, and whatever else keeps people safe has to be read.
+     * Whether an assumed value may be used for it: power, time and price then say "about". Protocols, access, ratings
+     * and everything else that keeps people safe have to be read.
      */
     public function mayBeTypical(): bool
     {

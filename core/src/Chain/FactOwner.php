@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Chain;
 
-/** Whose record a fact stands in. */
+/** The piece whose record holds a fact. */
 enum FactOwner
 {
     case Outlet;

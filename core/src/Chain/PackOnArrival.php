@@ -25,8 +25,8 @@ final readonly class PackOnArrival
     }
 
     /**
-     * Before its heater has run on the way: prepared is warm; else as read; else soaked to the ambient (°C). Null when nothing
-     * tells.
+     * The battery's temperature without preheating (°C): warm if prepared, else as read, else the ambient it has
+     * cooled to. Null when not known.
      */
     public function temperatureC(?float $ambientC): ?float
     {

@@ -46,7 +46,7 @@ final readonly class UnreadFact
             : new self($fact, $adapter->id, $fact->path(), $adapter->name);
     }
 
-    /** Whichever figure is missing for a stall's share of its cabinet. */
+    /** The figure that is missing to work out a stall's share of its cabinet. */
     public static function cabinetShare(Chain $chain): self
     {
         $cabinet = $chain->outlet->feed->cabinet;

@@ -11,7 +11,7 @@ use Harmozon\Core\Equipment\Inlet;
 use Harmozon\Core\Equipment\Outlet;
 use Harmozon\Core\Equipment\Vehicle;
 
-/** What nobody has read of a piece yet, of the facts that answers ask for most: missing, or only typical. */
+/** The facts about a piece that answers need most and nobody has read yet: missing, or only typical. */
 final class UnreadFacts
 {
     /** @return int how many */

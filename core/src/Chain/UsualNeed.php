@@ -9,10 +9,10 @@ final class UsualNeed
 {
     public const AMBIENT_C = 20.0;
 
-    /** Of a pack that is not warmed up on the way (°C). */
+    /** Temperature of a battery that isn't preheated on the way (°C). */
     public const PACK_C = 20.0;
 
-    /** Since an earlier use. */
+    /** Minutes since an earlier use. */
     public const RESTED_MINUTES = 30.0;
 
     public const NEIGHBOUR_AT_MINUTE = 10.0;
@@ -21,7 +21,7 @@ final class UsualNeed
 
     public const PREPARED_MINUTES = 20.0;
 
-    /** A leg between two stops. */
+    /** A leg between two stops (km). */
     public const KM = 150.0;
 
     public const DERATED_KW = 60.0;

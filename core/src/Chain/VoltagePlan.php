@@ -9,8 +9,8 @@ use Harmozon\Core\Equipment\Curve;
 use Harmozon\Core\Words\Message;
 
 /**
- * The volts at the plug over a session. Without a mode there is no session: `failure` says why not, or `missing` which
- * facts would be needed to tell.
+ * The voltage at the plug over a session. Without a mode there is no session: `failure` says why not, or `missing`
+ * which facts are needed to tell.
  */
 final readonly class VoltagePlan
 {
@@ -55,7 +55,7 @@ final readonly class VoltagePlan
         return new self($plugV === null ? null : VoltageMode::Native, $plugV, null, null, null, $missing, $possibleV);
     }
 
-    /** The same way to the station's volts, and the same end, for a pack of other volts: whole or half, as the plug follows it. */
+    /** The same mode and the same end for a battery of another voltage. */
     public function along(?Curve $packV, ?Curve $insteadOf): self
     {
         $follows = $this->mode === VoltageMode::Native || $this->mode === VoltageMode::SplitPack;
@@ -73,7 +73,7 @@ final readonly class VoltagePlan
     }
 
     /**
-     * The least and the most that the highest volts between station and inlet can be; equal where everything is known, null
+     * The range of the highest voltage between station and inlet; both ends are equal where everything is known, null
      * without a session.
      *
      * @return array{float, float}|null

@@ -10,7 +10,7 @@ use Harmozon\Core\Equipment\Curve;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** Works out the volts at the plug from the pack, the station's window, and the car's ways of reaching it. */
+/** Works out the voltage at the plug from the battery, the station's range, and the car's ways of matching them. */
 final class VoltagePlanner
 {
     /** What a plan says of a battery below the station's lowest volts. */
@@ -24,7 +24,7 @@ final class VoltagePlanner
             : $this->direct($chain, $conditions);
     }
 
-    /** The plan that goes the same way as another one; the first where none does. */
+    /** The plan with the same mode as another one; the first where there is none. */
     public function alike(VoltagePlan $plan, Chain $chain, Conditions $conditions): VoltagePlan
     {
         $plans = $this->plans($chain, $conditions);
@@ -91,7 +91,7 @@ final class VoltagePlanner
         ];
     }
 
-    /** The ceiling may lie anywhere: above the pack, across its way, or below it, where the car needs a way of its own. */
+    /** The station's maximum may be above the battery's voltage, within its range, or below it, where the car has to step up. */
     private function belowUnreadCeiling(Curve $pack, Chain $chain, Conditions $conditions): VoltagePlan
     {
         $min = $chain->outlet->rating->minV;

@@ -24,7 +24,7 @@ final readonly class AcSide
     ) {
     }
 
-    /** What its plate says; null where nobody has read it. */
+    /** Rated volts; null where nobody has read them. */
     public function ratedV(): ?float
     {
         return $this->isMaxVByStandard ? null : $this->maxV;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Harmozon\Core\Equipment;
 
 /**
- * A piece between connector and inlet. `input` faces the charger, `output` faces the vehicle. A portable supply is an
- * adapter whose input is a socket plug: it makes the control pilot itself (IEC 61851-1, mode 2).
+ * An adapter between connector and inlet. `input` faces the charger, `output` faces the vehicle. A portable supply is
+ * an adapter whose input is a socket plug: it makes the control pilot itself (IEC 61851-1, mode 2).
  */
 final readonly class Adapter
 {
@@ -40,7 +40,7 @@ final readonly class Adapter
         return $this->passes->current === CurrentKind::Ac && ! $this->input->isSocket() && $this->input->is($this->output);
     }
 
-    /** Whether it is known to limit the current itself: by its record, or a temperature from which it does. */
+    /** Whether it is known to limit the current itself: its record says so, or gives the temperature at which it begins. */
     public function holdsBack(): bool
     {
         return $this->rating->holdsBack ?? $this->rating->derateC !== null;
@@ -52,7 +52,7 @@ final readonly class Adapter
         return serialize($this->with(id: '', name: ''));
     }
 
-    /** A sound one of this kind, as it would have to be bought: nobody has seen it yet. */
+    /** A sound one of this kind that would have to be bought: nobody has seen it yet. */
     public function forSale(): self
     {
         return $this->with(trust: $this->trust->asNew(), handling: $this->handling->forSale());

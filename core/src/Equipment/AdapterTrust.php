@@ -18,7 +18,7 @@ final readonly class AdapterTrust
     ) {
     }
 
-    /** As a new one of its kind comes from the shop; when it was last tested stays as it is. */
+    /** In the condition of a new one from the shop; the last test stays as it is. */
     public function asNew(): self
     {
         return $this->with(certification: Certification::Certified, makerApproved: true, recalled: false, damaged: false);

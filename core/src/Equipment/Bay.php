@@ -7,7 +7,7 @@ namespace Harmozon\Core\Equipment;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Term;
 
-/** The layout of a stall's bay: what a trailer needs, and what is kept for others. */
+/** The layout of a stall's bay: room for a trailer, and who it is reserved for. */
 enum Bay: string implements Term
 {
     case Standard = 'standard';

@@ -25,15 +25,15 @@ final readonly class Cabinet
     }
 
     /**
-     * kW left for this stall once a partner arrives after it; INF when the first to come keeps all it takes, null when the
-     * share cannot be known.
+     * kW left for this stall once a partner arrives after it; INF when the first to arrive keeps all it takes, null
+     * when the share isn't known.
      */
     public function shareOnceJoinedKw(): ?float
     {
         return $this->besidePartnerKw(isPartnerFirst: false);
     }
 
-    /** kW left for this stall if it has a neighbour, which nobody knows; null when the share isn't known either. */
+    /** kW left for this stall if it has a neighbour, where that isn't known; null when the share isn't known either. */
     public function shareIfJoinedKw(): ?float
     {
         return $this->besidePartnerKw(isPartnerFirst: true);
@@ -69,7 +69,7 @@ final readonly class Cabinet
         return $this->with(kw: $kw);
     }
 
-    /** The neighbour has left. */
+    /** The same without a neighbour. */
     public function alone(): self
     {
         return $this->with(partnerActive: false);

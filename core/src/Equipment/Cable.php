@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Equipment;
 
-/** The station's own cable: its reach, its amps, and whether a coolant keeps it cold. */
+/** The station's own cable: its reach, its amps, and whether it is liquid-cooled. */
 final readonly class Cable
 {
     use CopyWithChanges;
@@ -26,25 +26,25 @@ final readonly class Cable
     ) {
     }
 
-    /** The same with a dead pump; an uncooled cable has none to lose. */
+    /** The same with a failed coolant pump; nothing changes on an uncooled cable. */
     public function withCoolingFailed(): self
     {
         return $this->with(coolingFailed: $this->cooled === true);
     }
 
-    /** Whether a coolant carries the heat away now. */
+    /** Whether it is being cooled now. */
     public function isCooledNow(): bool
     {
         return $this->cooled === true && ! $this->coolingFailed;
     }
 
-    /** Whether its dry rating was entered above its cooled one. */
+    /** Whether its uncooled rating was entered higher than its cooled one. */
     public function isDryAbove(): bool
     {
         return $this->dryA !== null && $this->plate->continuousA !== null && $this->dryA > $this->plate->continuousA;
     }
 
-    /** The plate that holds today: with a dead pump a cooled cable falls to its dry rating. */
+    /** The rating that applies now: with a failed pump a cooled cable falls to its uncooled rating. */
     public function plateNow(): Plate
     {
         if ($this->cooled !== true || ! $this->coolingFailed) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Equipment;
 
-/** A copy of a value with some properties changed: its constructor's parameters are its properties. */
+/** Copies a value with some properties changed; the constructor's parameters must be its properties. */
 trait CopyWithChanges
 {
     /** @param  mixed  ...$changes  by the name of the property */

@@ -25,7 +25,7 @@ enum CouplerFamily: string implements Term
     case LegacyButt = 'legacy_butt';
     case Socket = 'socket';
 
-    /** Whether the shape has contacts for this kind of current at all. */
+    /** Whether the coupler has contacts for this kind of current at all. */
     public function carries(CurrentKind $current): bool
     {
         return match ($this) {
@@ -45,7 +45,7 @@ enum CouplerFamily: string implements Term
         };
     }
 
-    /** Shapes of the past: named, so that an old post is recognised, and joined by nothing in use today. */
+    /** Obsolete couplers: named so that an old post is recognised; they fit nothing in use today. */
     public function isHistoric(): bool
     {
         return $this === self::LegacyPaddle || $this === self::LegacyButt;

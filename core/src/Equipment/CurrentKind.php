@@ -7,7 +7,7 @@ namespace Harmozon\Core\Equipment;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Term;
 
-/** Alternating or direct current, as it passes the plug. */
+/** Alternating or direct current at the plug. */
 enum CurrentKind: string implements Term
 {
     case Ac = 'ac';

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Equipment;
 
-/** What an inlet can do with direct current. */
+/** What an inlet can take as direct current. */
 final readonly class DcSide
 {
     use CopyWithChanges;

@@ -26,7 +26,7 @@ final readonly class FactOrigin
     ) {
     }
 
-    /** The same of a reading that a standard contradicts. */
+    /** The same, marked as contradicting a standard. */
     public function contradicting(Message $standard): self
     {
         return new self($this->origin, $this->on, $this->low, $this->high, $this->most, $standard);
@@ -37,7 +37,7 @@ final readonly class FactOrigin
         return $this->origin === Origin::Standard;
     }
 
-    /** Whether a standard says otherwise. It is believed all the same. */
+    /** Whether a standard says otherwise. The reading is believed all the same. */
     public function isContradiction(): bool
     {
         return ! $this->isByStandard() && $this->standard !== null;

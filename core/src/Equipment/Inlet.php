@@ -25,7 +25,7 @@ final readonly class Inlet
         };
     }
 
-    /** What is on its plate; null where nobody has read it. */
+    /** Rated volts; null where nobody has read them. */
     public function ratedV(CurrentKind $current): ?float
     {
         return $current === CurrentKind::Dc ? $this->dc?->maxV : $this->ac?->ratedV();

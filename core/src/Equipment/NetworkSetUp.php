@@ -15,19 +15,19 @@ final readonly class NetworkSetUp
     {
     }
 
-    /** Names of networks are written as people write them. */
+    /** Whether this is the network's name, ignoring case and spaces around it. */
     public function isCalled(string $name): bool
     {
         return self::isSame($name, $this->name);
     }
 
-    /** Names of networks are typed by people: neither case nor spaces around them tell two apart. */
+    /** Whether two typed names mean the same network: case and spaces around them don't matter. */
     public static function isSame(string $one, string $other): bool
     {
         return mb_strtolower(trim($one)) === mb_strtolower(trim($other));
     }
 
-    /** Whether somebody has looked at every step. */
+    /** Whether every step has been checked. */
     public function isLookedAt(): bool
     {
         return count($this->steps) === count(SetUpStep::cases());

@@ -13,7 +13,7 @@ enum Origin: string implements Term
     /** Off a plate, a screen, a handbook. */
     case Read = 'read';
 
-    /** What is usual for its kind: nobody has read it. */
+    /** Typical for its kind: nobody has read it. */
     case Typical = 'typical';
 
     /** From recorded sessions. */
@@ -25,7 +25,7 @@ enum Origin: string implements Term
     /** A person's own estimate. */
     case Estimated = 'estimated';
 
-    /** Fixed by a standard or by the car's own design: nobody has read it, and it cannot be otherwise. */
+    /** Fixed by a standard or by the car's own design: it can't be anything else, so nobody needs to read it. */
     case Standard = 'standard';
 
     /** Whether power, time and price that depend on it are shown as "about", and nothing about safety may depend on it. */

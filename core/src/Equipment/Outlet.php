@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Equipment;
 
-/** A connector or socket offered by a stall, with its own plate, its cabinet and what stands around it. */
+/** A connector or socket of a stall, with its rating, its cabinet and its surroundings. */
 final readonly class Outlet
 {
     use CopyWithChanges;
@@ -23,7 +23,7 @@ final readonly class Outlet
     }
 
     /**
-     * Volts present when a session begins at an AC outlet: the supply's, or the plate's where only that was read.
+     * Voltage of an AC outlet when a session begins: the supply's, or the rated one where only that was read.
      */
     public function mainsV(): ?float
     {
@@ -75,8 +75,8 @@ final readonly class Outlet
     }
 
     /**
-     * Stalls to try when one does not start: sound, and not of the cabinet that feeds it. Those of another cabinet come
-     * before those whose cabinet nobody has read.
+     * Stalls to try when one doesn't start: without faults, and not fed by the same cabinet. Those on another cabinet
+     * come before those whose cabinet isn't known.
      *
      * @param  string|null  $label  of the stall that does not start; null when not known, and then any may be the one
      * @return list<Stall>
@@ -112,7 +112,7 @@ final readonly class Outlet
         return $this->with(feed: new OutletFeed($this->feed->cabinet, $supply));
     }
 
-    /** The neighbour at the cabinet has left. */
+    /** The same without a neighbour on its cabinet. */
     public function alone(): self
     {
         return $this->fedBy($this->feed->cabinet?->alone());

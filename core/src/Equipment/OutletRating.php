@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Equipment;
 
-/** What an outlet gives, and by which protocols. Null: not known. */
+/** What an outlet can give, and the protocols it uses. Null: not known. */
 final readonly class OutletRating
 {
     use CopyWithChanges;

@@ -23,7 +23,7 @@ final readonly class OutletSite
     ) {
     }
 
-    /** The known fault inside a sentence, which has a full stop of its own. */
+    /** The known fault without its full stop, for use inside a sentence. */
     public function faultInSentence(): ?string
     {
         return $this->knownFault === null ? null : rtrim($this->knownFault, '.; ');

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Equipment;
 /** Phases of a supply or an onboard charger, as far as a standard fixes them. */
 final readonly class PhaseCount
 {
-    /** As many as any coupler here has (IEC 62196-2). */
+    /** The most phases of any coupler here (IEC 62196-2). */
     public const MOST = 3;
 
     /** @param  bool  $isAtLeast  whether there may be more, up to three */

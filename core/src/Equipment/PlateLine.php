@@ -77,7 +77,7 @@ final class PlateLine
     }
 
     /**
-     * A figure that nobody has read says so wherever it is printed.
+     * Marks a figure that nobody has read.
      *
      * @param  array<string, FactOrigin>  $origins
      * @param  string  $at  before the path of each figure

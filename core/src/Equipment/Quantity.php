@@ -8,7 +8,7 @@ use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Term;
 
-/** What a plate limits. */
+/** A quantity that a rating limits. */
 enum Quantity: string implements Term
 {
     case Volts = 'v';

@@ -29,7 +29,7 @@ final readonly class Stall
     ) {
     }
 
-    /** Its label, and what is against it. */
+    /** Its label, and its known fault. */
     public function message(): Message
     {
         return $this->fault === null

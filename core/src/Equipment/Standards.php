@@ -7,8 +7,8 @@ namespace Harmozon\Core\Equipment;
 use Harmozon\Core\Words\Message;
 
 /**
- * What a standard fixes for every piece with one coupler, whether anybody has read it or not. Which DC protocols a J3400
- * piece uses, 277 V, and a battery's or a station's volts and amps are fixed by none.
+ * What a standard fixes for every piece with one coupler, whether anybody has read it or not. No standard fixes which
+ * DC protocols a J3400 piece uses, 277 V, or the volts and amps of a battery or a station.
  */
 final class Standards
 {
@@ -23,7 +23,7 @@ final class Standards
         };
     }
 
-    /** What an AC post signals by; null for a socket and for the couplers of the past, which have no pilot. */
+    /** The signalling of an AC post; null for a socket and for obsolete couplers, which have no pilot. */
     public static function acProtocol(CouplerFamily $coupler): ?Signalling
     {
         return $coupler->carries(CurrentKind::Ac) && $coupler !== CouplerFamily::Socket && ! $coupler->isHistoric() ? Signalling::Pwm : null;

@@ -6,7 +6,7 @@ namespace Harmozon\Core\Equipment;
 
 use Brick\Math\BigDecimal;
 
-/** What a session costs. Money is kept as decimal strings in one currency, as printed at the place. */
+/** What a session costs. Money is kept as decimal strings in one currency, as shown at the charger. */
 final readonly class Tariff
 {
     /** @param  list<MinuteBand>  $minuteBands  price per minute by the power taken, from the lowest band up; empty when it is flat */

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Fit;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Term;
 
-/** Which adapters the driver is willing to use. None of them ever admits a recalled or damaged one. */
+/** Which adapters the driver is willing to use. No policy allows a recalled or damaged one. */
 enum AdapterPolicy: string implements Term
 {
     case Maker = 'maker';

@@ -21,8 +21,8 @@ final readonly class Board
     }
 
     /**
-     * The kit without a second piece of the same plate and warmth, which a fleet has many of: of equal chains the first in
-     * the kit is the answer. One that could be put on another of its kind stays, for the stacks that are refused.
+     * The kit without duplicates of equal rating and temperature, which a fleet has many of: of equal chains the first
+     * in the kit is the answer. One that could be stacked on another of its kind stays, so that the stack is refused.
      *
      * @param  list<Adapter>  $kit
      * @return list<Adapter>

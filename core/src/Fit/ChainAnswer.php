@@ -18,7 +18,7 @@ use Harmozon\Core\Power\Peak;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** The gates' and limits' answer for one chain. */
+/** The answer for one chain, from its gates and limits. */
 final readonly class ChainAnswer
 {
     /**
@@ -98,8 +98,9 @@ final readonly class ChainAnswer
     }
 
     /**
-     * Negative when this is the better answer: by outcome; of those that won't charge the one that the policy alone refuses;
-     * read in full before "at most"; by peak; by fewest adapters. Equals keep the order of the kit.
+     * Negative when this is the better answer. Compared by outcome; among those that won't charge, one that only the
+     * policy refuses is better; then known power before "at most"; then peak; then fewest adapters. Equals keep the
+     * order of the kit.
      */
     public function compare(self $other): int
     {
@@ -111,13 +112,13 @@ final readonly class ChainAnswer
             <=> [$this->isRefusedByPolicy(), $other->isAtMost(), $this->expectedPeakKw() ?? 0.0, count($other->chain->adapters)];
     }
 
-    /** Whether the power rests on figures that nobody has read: it is then a ceiling. */
+    /** Whether the power depends on figures that nobody has read: it is then an upper limit. */
     public function isAtMost(): bool
     {
         return $this->outcome->flow() === Flow::Yes && $this->limits !== null && ($this->limits->unread !== [] || $this->openShare() !== null);
     }
 
-    /** What an unknown neighbour would leave, where that is less than the stall has alone. */
+    /** What a neighbour would leave, where nobody knows whether there is one and it would be less. */
     public function openShare(): ?OpenShare
     {
         return $this->peak === null ? null : OpenShare::of($this->chain, $this->peak->kw);
@@ -147,13 +148,13 @@ final readonly class ChainAnswer
         return SpreadBound::peakKw($this);
     }
 
-    /** The most that this vehicle may take here from an ideal station, of what its figures may be; no span of an answer goes beyond it. */
+    /** The most that this vehicle could take from an ideal station here, at the upper end of its spread; no range of an answer goes beyond it. */
     public function idealMostKw(): ?float
     {
         return $this->idealPeakKw === null ? null : max($this->idealPeakKw, SpreadBound::idealMostKw($this) ?? 0.0);
     }
 
-    /** Whether nothing but the driver's own policy stands in the way. */
+    /** Whether only the driver's own policy is in the way. */
     public function isRefusedByPolicy(): bool
     {
         if ($this->outcome !== Outcome::WontCharge) {

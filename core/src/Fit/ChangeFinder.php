@@ -17,17 +17,17 @@ use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
 
 /**
- * What would change an answer: every single change worth thinking of is made, the gates are run again, and those that
- * improve the answer are shown, the greatest gain first. Nothing is claimed that was not found this way.
+ * Finds what would change an answer: makes every single change worth considering, runs the gates again, and keeps those
+ * that improve the answer, the greatest gain first. Nothing is claimed that wasn't found this way.
  */
 final class ChangeFinder
 {
-    /** A change of the same outcome is worth telling from this gain in peak power (share). */
+    /** The least gain in peak power that makes a change with the same outcome worth showing (share). */
     private const WORTH_GAIN = 0.05;
 
     private const MOST_TOLD = 6;
 
-    /** Below this nobody can be asked to arrive (per cent). */
+    /** The lowest arrival charge to suggest (%). */
     private const LEAST_CEILING_SOC = 2.0;
 
     /** @param  list<Adapter>  $kit */

@@ -45,7 +45,7 @@ final class Fitter
         $this->ideal = new \WeakMap;
     }
 
-    /** Stacks are refused whatever they join, so they are looked at only where nothing else joins at all. */
+    /** Stacks are always refused, so they are only considered where nothing else fits. */
     public function answer(Outlet $outlet, Vehicle $vehicle): Answer
     {
         $answers = array_map($this->judge(...), $this->finder->chains($outlet, $vehicle));
@@ -57,7 +57,7 @@ final class Fitter
     }
 
     /**
-     * The answer for exactly these adapters, through whichever inlet they serve best.
+     * The answer for exactly these adapters, at the inlet where they do best.
      *
      * @param  list<Adapter>  $adapters  in the order the current passes them
      */
@@ -70,8 +70,8 @@ final class Fitter
     }
 
     /**
-     * By the better of the ways the car has to meet the station's volts. Refused by policy is only what would charge otherwise:
-     * else the answer is what any policy would get, and the driver's is a second reason.
+     * Judges the better of the car's ways of matching the station's voltage. Only a chain that would charge without the
+     * policy counts as refused by it; for any other chain the policy is a second reason.
      */
     public function judge(Chain $chain): ChainAnswer
     {

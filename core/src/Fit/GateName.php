@@ -7,7 +7,7 @@ namespace Harmozon\Core\Fit;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Term;
 
-/** The gates, in the order in which a chain passes them. A new one is a class, its words, and its case here. */
+/** The gates in the order a chain passes them. A new one needs a class, its words, and a case here. */
 enum GateName: string implements Term
 {
     case Shape = 'shape';

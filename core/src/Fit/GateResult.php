@@ -73,7 +73,7 @@ final class GateResult
         return new self($gate, Result::Pass, $reason, unless: $cautions);
     }
 
-    /** A failure that the driver's own policy makes one. */
+    /** A failure only because of the driver's own policy. */
     public static function refused(GateName $gate, Message $reason): self
     {
         return new self($gate, Result::Fail, $reason, failure: FailureKind::Policy);
@@ -101,7 +101,7 @@ final class GateResult
     }
 
     /**
-     * The same, with more to be careful about; what fails or is not known stays that.
+     * The same with another caution; what fails or is unknown stays so.
      *
      * @param  list<Message>  $cautions
      */
@@ -164,7 +164,7 @@ final class GateResult
         return $this->cautions ??= $this->unless === null ? [] : ($this->unless)();
     }
 
-    /** Where to read what an unknown asks for. */
+    /** Where to read the fact that an unknown needs. */
     public function check(): ?Message
     {
         return $this->missing === [] ? null : UnreadFact::places($this->missing);

@@ -7,8 +7,8 @@ namespace Harmozon\Core\Fit;
 use Harmozon\Core\Words\Message;
 
 /**
- * What the gates say of one situation. Each is asked when somebody wants to know, and once: of pieces that do not fit together a board asks the
- * first gate alone.
+ * What the gates say about one situation. Each is run when it is first needed, and once: for pieces that don't fit
+ * together a board runs only the first gate.
  */
 final class GateResults
 {

@@ -13,7 +13,7 @@ use Harmozon\Core\Power\PeakFinder;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** A supply below the volts at which the onboard charger reaches its full power: 208 V gives 10.0 kW where 240 V would give 11.5. */
+/** A supply below the voltage at which the onboard charger reaches its full power: 208 V gives 10.0 kW where 240 V would give 11.5. */
 final readonly class LowSupply
 {
     /** Smaller differences don't count (kW, V). */

@@ -14,7 +14,7 @@ use Harmozon\Core\Equipment\Supply;
 use Harmozon\Core\Power\Limits;
 use Harmozon\Core\Power\PeakFinder;
 
-/** What three phases would give where one is certain and nobody has counted them. */
+/** The power that three phases would give where only one is certain. */
 final class MorePhases
 {
     /** @return float|null the peak; null where nobody's count is open, or more would give no more */
@@ -40,7 +40,7 @@ final class MorePhases
         return $peak !== null && $peak->kw > $answer->peak->kw ? $peak->kw : null;
     }
 
-    /** Whether there may be more of them than are certain. */
+    /** Whether there may be more phases than are certain. */
     private static function isOpen(Fact $fact, Chain $chain): bool
     {
         $origins = $fact->owner() === FactOwner::Outlet ? $chain->outlet->origins : $chain->vehicle->origins;

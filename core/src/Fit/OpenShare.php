@@ -9,7 +9,7 @@ use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** A shared cabinet when nobody knows whether there is a neighbour: the power is only a ceiling. */
+/** A shared cabinet when nobody knows whether there is a neighbour: the power is only an upper limit. */
 final readonly class OpenShare
 {
     private const SAME_KW = 1e-6;

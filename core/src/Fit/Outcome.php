@@ -18,12 +18,12 @@ enum Outcome: string implements Term
     case NoJoint = 'no_joint';
     case Hazard = 'hazard';
 
-    /** Held below this share of what the vehicle would take at an ideal station, a chain is `limited`. */
+    /** Below this share of what the vehicle would take at an ideal station, a chain is `limited`. */
     public const LIMITED_BELOW = 0.9;
 
     /**
-     * Which of two chains is the better answer. A hazard ranks above what won't charge, since it must be told: the pieces
-     * are at hand and they fit.
+     * Ranks chains as answers. A hazard ranks above what won't charge, because the driver must know: the pieces are at
+     * hand and they fit.
      */
     public function rank(): int
     {
@@ -57,7 +57,7 @@ enum Outcome: string implements Term
         return Message::of('outcome.'.$this->value);
     }
 
-    /** A short form for little room; null where the kW say it. */
+    /** A short form for tight spaces; null where the kW say it. */
     public function short(): ?Message
     {
         return match ($this) {
@@ -70,10 +70,10 @@ enum Outcome: string implements Term
     }
 
     /**
-     * What the gates alone say, the first that applies of: shape fails, hazard, any other failure, any unknown among gates
-     * 1 to 6. A hazard is one only where the current can flow.
+     * What the gates alone say: the first that applies of shape fails, hazard, any other failure, any unknown among
+     * gates 1 to 6. A hazard counts only where current can flow.
      *
-     * Gates behind one that fails by its shape are not asked.
+     * When the shape fails, the gates after it aren't run.
      *
      * @param  bool  $reachesContacts  whether the outlet's current reaches the car although gate 2 fails
      */
@@ -103,8 +103,8 @@ enum Outcome: string implements Term
     }
 
     /**
-     * The same with what the power says: a chain that gives next to nothing does not flow, and one that charges may be held
-     * back.
+     * The same with the power taken into account: a chain that gives next to nothing doesn't charge, and one that
+     * charges may be limited.
      *
      * @param  float|null  $idealKw  null when the car's own power has not been read in full
      */

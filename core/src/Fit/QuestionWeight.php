@@ -13,7 +13,7 @@ use Harmozon\Core\Chain\UnreadFact;
 /** How much a question about a new car matters: at how many kinds of charger its answer decides, and at how many it narrows the power. */
 final readonly class QuestionWeight
 {
-    /** A pair that cannot be told at all counts for more than one whose kW are only wide. */
+    /** A pair without an answer counts more than one whose kW only have a wide range. */
     private const OPEN = 10;
 
     /**

@@ -30,7 +30,7 @@ final class Situation
         return $this->limits === false ? $this->limits = Limits::ofChain($this->chain, $this->voltage, $this->conditions) : $this->limits;
     }
 
-    /** The adapter that may be asked for more than it can carry for long; null when there is none. */
+    /** The adapter that may have to carry more than its continuous rating; null when there is none. */
     public function holdBack(): ?UnlimitedAdapter
     {
         $limits = $this->chain->adapters === [] ? null : SpreadBound::ofMostAmps($this->chain, $this->voltage, $this->conditions, $this->limits());

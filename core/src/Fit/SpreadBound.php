@@ -16,9 +16,9 @@ use Harmozon\Core\Power\Peak;
 use Harmozon\Core\Power\PeakFinder;
 
 /**
- * An answer again, with the facts that nobody has read at one end of their spread. Only power is varied: outcome, gates,
- * the way to the station's volts and the end of the session stay those of the answer. Since a higher figure never charges
- * slower, whatever lies within the spreads lies between the two corners.
+ * The same answer with its unread facts at one end of their spread. Only power varies: outcome, gates, voltage mode and
+ * the end of the session stay those of the answer. Since a higher figure never charges slower, every value within the
+ * spreads lies between the two bounds.
  */
 final class SpreadBound
 {
@@ -35,8 +35,8 @@ final class SpreadBound
     }
 
     /**
-     * The limits of a chain at which most amps flow, of what its assumed facts may be: what a piece may be asked to carry rests
-     * on no value that nobody has read. The limits as they stand where nothing is assumed.
+     * A chain's limits at the end of its assumed facts where the current is highest: what a piece may have to carry
+     * must not depend on a value that nobody has read. The limits themselves where nothing is assumed.
      */
     public static function ofMostAmps(Chain $chain, VoltagePlan $plan, Conditions $conditions, ?LimitSet $asTheyStand): ?LimitSet
     {
@@ -83,8 +83,8 @@ final class SpreadBound
     }
 
     /**
-     * Nobody even knows the class of the pack: it may lie anywhere between the least and the most that there are, and may
-     * meet the station's volts or not.
+     * Not even the battery's class is known: its voltage may be anywhere between the lowest and the highest there are,
+     * and may match the station's or not.
      *
      * @param  list<AssumedFact>  $assumed
      */

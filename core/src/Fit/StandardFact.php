@@ -61,7 +61,7 @@ final readonly class StandardFact
         return $piece.'.'.preg_replace('/\.(\d+)\./', '[$1].', $this->unread->path);
     }
 
-    /** What to say where a reading contradicts it. */
+    /** The message where a reading contradicts it. */
     public function contradiction(): Message
     {
         return Message::of('contradiction.of_standard', fact: $this->unread->fact(), standard: $this->standard);
@@ -88,7 +88,7 @@ final readonly class StandardFact
         };
     }
 
-    /** The most that the session puts on the inlet. */
+    /** The highest voltage of the session at the inlet. */
     private static function highestV(ChainAnswer $answer): ?float
     {
         $highest = $answer->voltage->highestV($answer->conditions);

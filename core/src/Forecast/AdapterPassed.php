@@ -10,7 +10,7 @@ use Harmozon\Core\Words\Message;
 
 /**
  * From here on the rest of the chain would carry more than the rating of an adapter that isn't known to limit the
- * current itself. The minutes of the forecast assume that the driver stops then, or asks for less.
+ * current itself. The forecast's minutes assume that the driver then stops or lowers the car's limit.
  */
 final readonly class AdapterPassed
 {

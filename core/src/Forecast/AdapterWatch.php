@@ -9,7 +9,7 @@ use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Power\BindingCode;
 use Harmozon\Core\Power\LimitSet;
 
-/** Looks for the first moment at which an adapter that may not hold back would be passed by the rest of its chain. */
+/** Finds the first moment when the rest of the chain could carry more than an adapter that may not limit the current itself. */
 final class AdapterWatch
 {
     /** More by no more than this share is rounding. */

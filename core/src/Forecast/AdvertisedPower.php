@@ -22,7 +22,7 @@ final readonly class AdvertisedPower
     /** Pack voltages of the strip: from a small 400 V-class pack to an 800 V-class one. */
     public const VOLTS = [300.0, 350.0, 400.0, 600.0, 700.0, 800.0];
 
-    /** What the most a car takes rests on. */
+    /** What the car's own maximum depends on. */
     private const OF_CAR = [Fact::PackV, Fact::ChargeCurve, Fact::InletA, Fact::InletKw];
 
     public function __construct(public Outlet $outlet)
@@ -47,8 +47,9 @@ final readonly class AdvertisedPower
     }
 
     /**
-     * The least and the most the plate gives at the volts that this car would put on the plug (its own, half of them, or
-     * its step-up's), and the most it would take by itself; null where they do not meet, or are not known.
+     * The least and the most the rating gives at this car's voltage at the plug (the battery's, half of it, or the
+     * step-up converter's), and the most the car would take by itself; null where the voltages don't match, or aren't
+     * known.
      *
      * @return array{leastV: float, mostV: float, leastKw: float, mostKw: float, takesKw: float|null, isAbout: bool}|null  takesKw: null where nothing of the car is known; isAbout: it rests on typical figures
      */
@@ -72,7 +73,7 @@ final readonly class AdvertisedPower
         return null;
     }
 
-    /** The most that the car would take of a station that holds nothing back. */
+    /** The most that the car would take from an unlimited station. */
     private static function takesKw(Chain $chain, VoltagePlan $plan, Conditions $conditions): ?float
     {
         $limits = Limits::ofVehicle($chain, $conditions);

@@ -12,9 +12,9 @@ use Harmozon\Core\Equipment\Tariff;
 use Harmozon\Core\Words\Message;
 
 /**
- * What a session costs under a tariff. Decimal arithmetic on the energy and the minutes as they are; amounts are rounded
- * once, at the end, to the currency's smallest coin. Where a price that counts was not read, an amount is what is known of it:
- * "at least". Where none was read it is null.
+ * What a session costs under a tariff. Decimal arithmetic on the energy and the minutes as they are; amounts are
+ * rounded once, at the end, to the currency's smallest coin. Where a price that matters was not read, an amount covers
+ * only the known part: "at least". Where none was read it is null.
  */
 final readonly class Bill
 {
@@ -47,7 +47,7 @@ final readonly class Bill
         return $this->tariff->currency;
     }
 
-    /** What this driver pays; a member's monthly fee stands apart. */
+    /** What this driver pays; a member's monthly fee is separate. */
     public function amount(): ?string
     {
         return $this->isMember && $this->tariff->membership !== null ? $this->withMembership() : $this->withoutMembership();
@@ -64,7 +64,7 @@ final readonly class Bill
         return $this->tariff->membership === null ? null : $this->rounded($this->sum($this->tariff->membership->perKwh));
     }
 
-    /** What this driver pays for energy and minutes alone, without what is paid once or after the end. */
+    /** What this driver pays for energy and minutes, without session and idle fees. */
     public function runningAmount(): ?string
     {
         return $this->rounded($this->running($this->perKwh()));
@@ -144,7 +144,7 @@ final readonly class Bill
         return $perKwh === null || $minutes === null ? null : self::money($perKwh)->multipliedBy($this->kwh())->plus($minutes);
     }
 
-    /** The price of the minutes, flat and by band. What lies below the lowest band is paid as in it: a handshake is. */
+    /** The price of the minutes, flat and by band. Minutes below the lowest band, such as a handshake, are paid as in it. */
     private function minutes(): ?BigDecimal
     {
         [$flat, $bands] = [$this->tariff->perMinute, $this->tariff->minuteBands];

@@ -10,7 +10,7 @@ use Harmozon\Core\Words\Message;
 /** Time saved by switching off the cabin's heating or cooling. */
 final readonly class CabinSaving
 {
-    /** Less is no time that anybody notices (minutes). */
+    /** Less isn't noticed (minutes). */
     private const LEAST_MINUTES = 0.1;
 
     /**

@@ -9,7 +9,7 @@ enum EndCause
 {
     case Reached;
     case NothingFlows;
-    /** The car takes more for itself than arrives. */
+    /** The car uses more for itself than it receives. */
     case ChargeFalls;
     case TooLong;
 }

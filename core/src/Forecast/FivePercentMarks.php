@@ -15,7 +15,7 @@ final class FivePercentMarks
     /** @var array<string, array{soc: float, s: float, kwh: float}> by mark */
     private array $passed = [];
 
-    /** The mark that is passed next; INF after the last. */
+    /** The next mark; INF after the last. */
     private float $next;
 
     /** @var list<float> those behind it */

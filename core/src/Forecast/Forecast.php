@@ -51,7 +51,7 @@ final readonly class Forecast
         return $kmPerKwh === null ? null : $this->totals->packKwh * $kmPerKwh;
     }
 
-    /** Range per hour at so many kW at the plug: only what reaches the pack moves the car. */
+    /** Range per hour at so many kW at the plug, counting only what reaches the battery. */
     public function kmPerHour(float $kw): ?float
     {
         $kmPerKwh = $this->answer->chain->vehicle->kmPerKwh;

@@ -16,13 +16,13 @@ final readonly class ForecastSpread
 {
     /**
      * @param  array{string, string}|null  $amounts  least and most, decimal; null where there is no price, or not all of it was read
-     * @param  list<OpenFact>  $doubts  the one that narrows the minutes most first
+     * @param  list<OpenFact>  $openFacts  the one that narrows the minutes most first
      */
-    private function __construct(public UncertaintyBand $minutes, public UncertaintyBand $peakKw, public UncertaintyBand $plugKwh, public ?array $amounts, public array $doubts)
+    private function __construct(public UncertaintyBand $minutes, public UncertaintyBand $peakKw, public UncertaintyBand $plugKwh, public ?array $amounts, public array $openFacts)
     {
     }
 
-    /** Null where the forecast rests on what was read alone, or there is none. */
+    /** Null where the forecast depends only on facts that were read, or there is none. */
     public static function of(Forecast $forecast, Conditions $conditions): ?self
     {
         $assumed = AssumedFact::ofSession($forecast->answer->chain);
@@ -31,18 +31,18 @@ final readonly class ForecastSpread
         }
         [$slow, $fast] = self::ends($forecast, $assumed, $conditions);
         $minutes = self::minutes($forecast, $slow, $fast);
-        $doubts = array_map(static fn (AssumedFact $a): OpenFact => new OpenFact($a, self::minutes(
+        $openFacts = array_map(static fn (AssumedFact $a): OpenFact => new OpenFact($a, self::minutes(
             $forecast, ...self::ends($forecast, array_values(array_filter($assumed, static fn (AssumedFact $other): bool => $other !== $a)), $conditions),
         )), $assumed);
         // Equals stay in the order of the chain.
-        usort($doubts, static fn (OpenFact $a, OpenFact $b): int => $a->minutesOnceRead->width() <=> $b->minutesOnceRead->width());
+        usort($openFacts, static fn (OpenFact $a, OpenFact $b): int => $a->minutesOnceRead->width() <=> $b->minutesOnceRead->width());
 
         return new self(
             $minutes,
             UncertaintyBand::around($forecast->totals->peakKw, $slow->totals->peakKw, $fast->totals->peakKw),
             UncertaintyBand::around($forecast->totals->plugKwh, $slow->totals->plugKwh, $fast->totals->plugKwh),
             self::amounts([$forecast, $slow, $fast], $conditions),
-            $doubts,
+            $openFacts,
         );
     }
 

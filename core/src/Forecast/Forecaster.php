@@ -23,7 +23,7 @@ use Harmozon\Core\Words\Message;
 /** Forecasts a session on a chain that the gates have judged. */
 final class Forecaster
 {
-    /** Longest step while the power stays level, when points are spared (s). */
+    /** Longest step while the power stays level, when few points are wanted (s). */
     private const SPARING_S = 1800.0;
 
     /** Longest step when only totals are wanted (s): the heat load changes little over it. */
@@ -41,7 +41,7 @@ final class Forecaster
     ) {
     }
 
-    /** For many forecasts, or one to be drawn: a night at a socket is a handful of points, not a thousand. */
+    /** For many forecasts, or a drawing: a night at a socket has a handful of points, not a thousand. */
     public static function sparing(): self
     {
         return new self(levelStepS: self::SPARING_S);
@@ -112,7 +112,7 @@ final class Forecaster
         };
     }
 
-    /** Where the plug would pass the volts of a piece: beyond the target no piece may see that, even in thought. */
+    /** The charge at which the plug would exceed a piece's rated voltage: the forecast beyond the target stops there. */
     private static function firstPlateSoc(Chain $chain, Curve $plugV, float $fromSoc, float $toSoc): float
     {
         $soc = $toSoc;

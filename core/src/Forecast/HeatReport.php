@@ -14,7 +14,7 @@ final readonly class HeatReport
     {
     }
 
-    /** Minutes that its full boost lasts today; null when its plate has no boost left to give. */
+    /** Minutes that its full boost lasts today; null when it has no boost left. */
     public function boostMinutesToday(): ?float
     {
         $duty = $this->link->duty;

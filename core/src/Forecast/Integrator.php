@@ -29,7 +29,7 @@ final class Integrator
     /** Steps are no longer than this, so that there is a point to show every half minute (s). */
     public const LONGEST_STEP_S = 30.0;
 
-    /** Nobody waits longer (h). */
+    /** The longest session computed (h). */
     public const LONGEST_HOURS = 120;
 
     private const INSTANT_S = 1e-6;
@@ -37,7 +37,7 @@ final class Integrator
     /** Two states of charge closer than this are one (percent). */
     private const SAME_SOC = 1e-9;
 
-    /** A ramp so close to the limit has met it (kW). */
+    /** A ramp this close to the limit has reached it (kW). */
     private const SAME_KW = 1e-6;
 
     /** kW seconds in a percent of a kWh. */
@@ -54,7 +54,7 @@ final class Integrator
     /** Percent of charge that a kW at the plug brings in a second. */
     private readonly float $socPerKwS;
 
-    /** What the car takes for itself (kW at the plug). */
+    /** What the car uses for itself (kW at the plug). */
     private readonly float $drawKw;
 
     private float $tS = 0.0;
@@ -101,7 +101,7 @@ final class Integrator
         return $this->cause;
     }
 
-    /** Percent of charge that the pack loses in an hour, where the car takes more for itself than arrives. */
+    /** Percent of charge that the battery loses in an hour, where the car uses more for itself than it receives. */
     public function percentLostInAnHour(): float
     {
         return 3600 * $this->socPerKwS * ($this->drawKw - $this->envelope->kw);
@@ -139,7 +139,7 @@ final class Integrator
         } while ($this->cause === null);
     }
 
-    /** The marks that have been reached are behind. */
+    /** Moves past the marks that have been reached. */
     private function passMarks(): void
     {
         while (isset($this->marks[$this->mark]) && $this->marks[$this->mark] <= $this->soc + self::SAME_SOC) {
@@ -185,7 +185,7 @@ final class Integrator
     }
 
     /**
-     * Nothing flows yet; whatever is warm cools.
+     * Nothing flows yet; warm pieces cool down.
      *
      * @return \Generator<int, Step>
      */

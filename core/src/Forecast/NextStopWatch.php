@@ -6,7 +6,7 @@ namespace Harmozon\Core\Forecast;
 
 use Harmozon\Core\Power\BindingCode;
 
-/** From where on the next stop would give more. Along a step the power is a straight line over the charge. */
+/** Finds from which charge on the next stop would give more power. Along a step the power is a straight line over the charge. */
 final class NextStopWatch
 {
     /** Null when the next stop never gives more, or is not known. */

@@ -12,7 +12,7 @@ use Harmozon\Core\Words\Message;
 /** An unread fact that a forecast depends on, and how much reading it would narrow the forecast. */
 final readonly class OpenFact
 {
-    /** It is worth telling what reading a fact would do if it leaves less than this share of the spread. */
+    /** Reading a fact is worth suggesting if it leaves less than this share of the spread. */
     private const WORTH = 0.9;
 
     /** @param  UncertaintyBand  $minutesOnceRead  between what the minutes would lie then, if its value turned out as it stands */

@@ -10,7 +10,7 @@ namespace Harmozon\Core\Forecast;
  */
 final class PointKeeper
 {
-    /** Points closer than this tell nothing more (s), unless the link that binds changes. */
+    /** Points closer than this add nothing (s), unless the limiting link changes. */
     private const CLOSEST_S = 4.0;
 
     /** How long before a fall of the power its upper side is shown (s). */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Forecast;
 
-/** Power and charge from one moment on while one limit binds: exact at any time. */
+/** Power and charge from one moment on while one limit applies: exact at any time. */
 final readonly class PowerPath
 {
     /** Exponents below this count as 0. */

@@ -15,15 +15,15 @@ use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
 
 /**
- * Outlets as stops for one car and one need, best first by time, money or risk. Stops that do not bring the car to its
- * target stand behind those that do, whatever the order; those where nothing flows stand last.
+ * Ranks outlets as stops for one car and one need, best first by time, money or risk. Stops that don't bring the car to
+ * its target always come after those that do; those where nothing flows come last.
  */
 final class Ranking
 {
     /** A smaller difference is none (minutes). */
     private const SAME_MINUTES = 0.5;
 
-    /** What is told apart when stops are put in order: rounding errors of a walk never decide. */
+    /** Minutes are compared to this many decimals, so that rounding never decides the order. */
     private const MINUTE_DECIMALS = 2;
 
     /** @var array<string, list<Stop>> by order */
@@ -65,7 +65,7 @@ final class Ranking
     }
 
     /**
-     * Read prices stand before unread ones; two currencies are never compared, each keeps to its own.
+     * Known prices come before unknown ones; amounts in different currencies are never compared.
      *
      * @return list<float|int|string|bool>
      */
@@ -109,7 +109,7 @@ final class Ranking
     }
 
     /**
-     * The stops that this one can be compared with: those that bring the car as far, or fail to, best first.
+     * The stops that this one can be compared with, best first: those that also reach the target, or also don't.
      *
      * @return list<Stop>
      */

@@ -6,7 +6,7 @@ namespace Harmozon\Core\Forecast;
 
 use Harmozon\Core\Power\BindingCode;
 
-/** One stretch of a forecast: how it begins, how long it lasts, and its energy. */
+/** One step of a forecast: how it begins, how long it lasts, and its energy. */
 final readonly class Step
 {
     /** @param  float  $tS  seconds since plugging in */

@@ -17,7 +17,7 @@ final class StepTotals
 
     private float $plugKwh = 0.0;
 
-    /** Up to where the walk goes, beyond the end too. */
+    /** The charge up to which steps are computed, beyond the end too. */
     private float $allKwh = 0.0;
 
     private float $peakKw = 0.0;
@@ -141,7 +141,7 @@ final class StepTotals
         );
     }
 
-    /** When the boosts of the links were spent. */
+    /** Notes when each link's boost is spent. */
     private function watchHeat(Step $step): void
     {
         foreach ($this->heat as $link) {

@@ -30,7 +30,7 @@ final readonly class Stop
     /** @var list<Message> what nobody has read of the access; empty where it is settled */
     public array $accessFacts;
 
-    /** How much could go wrong: 0 is nothing known. Every unread fact counts one, unverified access two, trouble remembered three, a trailer without a bay for it three, a known fault ten. */
+    /** How much could go wrong; 0 means nothing known. Each unread fact counts 1, unverified access 2, earlier trouble 3, a trailer without a known bay 3, a known fault 10. */
     public int $risk;
 
     public function __construct(public Forecast $forecast, public ?Bill $bill)
@@ -61,7 +61,7 @@ final readonly class Stop
         return $this->forecast->isGiven() && $this->forecast->cutShort === null;
     }
 
-    /** What is known to be wrong with it, in somebody's own words. */
+    /** Its known fault, in the words of the person who entered it. */
     public function knownFault(): ?string
     {
         return $this->forecast->answer->chain->outlet->site->faultInSentence();
@@ -73,13 +73,13 @@ final readonly class Stop
         return $this->forecast->answer->conditions->remembered[$this->outletId()]->trouble ?? [];
     }
 
-    /** Whether something is known to be wrong with it, or with every stall of it. */
+    /** Whether it, or every one of its stalls, has a known fault. */
     public function hasFault(): bool
     {
         return $this->knownFault() !== null || $this->isWhollyFaulty();
     }
 
-    /** Whether a trailer is behind the car, and no bay is known that can be driven through. */
+    /** Whether the car has a trailer and no pull-through bay is known. */
     public function isTightForTrailer(): bool
     {
         return $this->forecast->answer->conditions->visit->towing && $this->forecast->answer->chain->outlet->pullThrough() === [];

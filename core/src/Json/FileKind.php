@@ -6,7 +6,7 @@ namespace Harmozon\Core\Json;
 
 use Harmozon\Core\Words\Message;
 
-/** What kind of file this seems to be, so that a wrong file is refused by name. */
+/** Recognises what kind of file this is, so that a wrong one is refused by name. */
 enum FileKind: string
 {
     case Picture = 'picture';
@@ -20,7 +20,7 @@ enum FileKind: string
     case CaseFile = 'case';
     case Readings = 'readings';
 
-    /** First bytes of files that are no text. */
+    /** First bytes of binary files. */
     private const BYTES = [
         "\x89PNG" => self::Picture,
         "\xFF\xD8\xFF" => self::Picture,
@@ -56,7 +56,7 @@ enum FileKind: string
         };
     }
 
-    /** Why a file is not the wanted one, where its content tells; null where it may be, or can't be told. */
+    /** Why a file isn't of the wanted kind; null where it may be, or can't be told. */
     public static function unlike(string $content, self $wanted): ?Message
     {
         $kind = self::of($content);
@@ -87,7 +87,7 @@ enum FileKind: string
         return null;
     }
 
-    /** A document of which only the beginning is here, or that is broken. */
+    /** For a document that is broken or of which only the beginning is known. */
     private static function ofBeginning(string $content): ?self
     {
         foreach (self::KEYS as $key => $kind) {

@@ -16,10 +16,10 @@ use Harmozon\Core\Words\Message;
  */
 final readonly class Node
 {
-    /** No file of ours, or of a station, nests as deep. */
+    /** Deeper than any file of ours or of a station. */
     public const DEEPEST_JSON = 64;
 
-    /** No plate has longer lists: knots of a curve, inlets, networks. */
+    /** Longer than any list on a plate: points of a curve, inlets, networks. */
     public const LONGEST_LIST = 200;
 
     public const LONGEST_TEXT = 500;
@@ -30,9 +30,9 @@ final readonly class Node
     /**
      * @param  array<array-key, mixed>  $fields
      * @param  ReadFields|null  $noted  where what is read is written down; null when nobody asks
-     * @param  list<string>  $doubted  paths below this object, dotted, whose values count as not known
+     * @param  list<string>  $unread  paths below this object, dotted, whose values count as not known
      */
-    private function __construct(private array $fields, public string $path, private ?ReadFields $noted, private array $doubted = [])
+    private function __construct(private array $fields, public string $path, private ?ReadFields $noted, private array $unread = [])
     {
     }
 
@@ -65,15 +65,15 @@ final readonly class Node
      */
     public function with(array $fields): self
     {
-        return new self([...$this->fields, ...$fields], $this->path, $this->noted, $this->doubted);
+        return new self([...$this->fields, ...$fields], $this->path, $this->noted, $this->unread);
     }
 
     /**
-     * The same object; values at these paths count as not known, although they are written down as they stand.
+     * The same object; values at these paths count as not known, but are kept as written.
      *
      * @param  list<string>  $paths  dotted (`inlets.0.dc.max_v`)
      */
-    public function doubting(array $paths): self
+    public function withUnread(array $paths): self
     {
         return $paths === [] ? $this : new self($this->fields, $this->path, $this->noted, $paths);
     }
@@ -90,15 +90,15 @@ final readonly class Node
         return array_map(strval(...), array_keys($this->fields));
     }
 
-    /** The same object; what is read of it from now on is written down. */
+    /** The same object; fields read from now on are recorded. */
     public function noting(ReadFields $noted): self
     {
-        return new self($this->fields, $this->path, $noted, $this->doubted);
+        return new self($this->fields, $this->path, $noted, $this->unread);
     }
 
     public function has(string $key): bool
     {
-        return isset($this->fields[$key]) && (! in_array($key, $this->doubted, true) || $this->raw($key) !== null);
+        return isset($this->fields[$key]) && (! in_array($key, $this->unread, true) || $this->raw($key) !== null);
     }
 
     /** The raw value of a field; null when absent. */
@@ -109,7 +109,7 @@ final readonly class Node
             $this->noted->value($key, $value);
         }
 
-        return in_array($key, $this->doubted, true) ? null : $value;
+        return in_array($key, $this->unread, true) ? null : $value;
     }
 
     public function at(string $key): string
@@ -124,13 +124,13 @@ final readonly class Node
 
     public function object(string $key): self
     {
-        return self::of($this->fields[$key] ?? throw $this->fail($key, Message::of('field.required')), $this->at($key), $this->noted?->object($key))->doubting($this->doubtedBelow($key));
+        return self::of($this->fields[$key] ?? throw $this->fail($key, Message::of('field.required')), $this->at($key), $this->noted?->object($key))->withUnread($this->unreadBelow($key));
     }
 
     /** @return list<string> */
-    private function doubtedBelow(string $key): array
+    private function unreadBelow(string $key): array
     {
-        $below = array_filter($this->doubted, static fn (string $path): bool => str_starts_with($path, "{$key}."));
+        $below = array_filter($this->unread, static fn (string $path): bool => str_starts_with($path, "{$key}."));
 
         return array_map(static fn (string $path): string => substr($path, strlen($key) + 1), array_values($below));
     }
@@ -145,7 +145,7 @@ final readonly class Node
     {
         $nodes = [];
         foreach ($this->list($key, $most) as $i => $value) {
-            $nodes[] = self::of($value, $this->at($key)."[{$i}]", $this->noted?->item($key, $i))->doubting($this->doubtedBelow("{$key}.{$i}"));
+            $nodes[] = self::of($value, $this->at($key)."[{$i}]", $this->noted?->item($key, $i))->withUnread($this->unreadBelow("{$key}.{$i}"));
         }
 
         return $nodes;
@@ -322,7 +322,7 @@ final readonly class Node
     }
 
     /**
-     * Builds a value whose own rules may refuse the figures, and names the field when they do.
+     * Builds a value whose own rules may refuse the figures; a refusal names the field.
      *
      * @template T
      *

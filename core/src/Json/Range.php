@@ -35,7 +35,7 @@ final readonly class Range
         return new self(0, 5000, 'kW');
     }
 
-    /** What a station's meter counted: it may have counted nothing. */
+    /** A station's metered energy, which may be 0. */
     public static function countedKwh(): self
     {
         return new self(0, 2000, 'kWh');
@@ -77,13 +77,13 @@ final readonly class Range
         return new self(0, 50, 'm');
     }
 
-    /** Of a piece that is held in the hand. */
+    /** Weight of a piece that is held in the hand. */
     public static function grams(): self
     {
         return new self(1, 20_000, 'g');
     }
 
-    /** What heats or cools a cabin. */
+    /** Power that heats or cools a cabin. */
     public static function cabinKw(): self
     {
         return new self(0, 20, 'kW');
@@ -114,7 +114,7 @@ final readonly class Range
         return new self(0, 1440, 'min');
     }
 
-    /** Up to a month: everything is cold long before. */
+    /** Up to a month; everything has cooled down long before. */
     public static function restMinutes(): self
     {
         return new self(0, 44_640, 'min');
@@ -136,7 +136,7 @@ final readonly class Range
         return new self(0, 5000, 'kW');
     }
 
-    /** A thermometer may be wrong by far; what no sensor can show is refused, the rest is kept and flagged. */
+    /** A thermometer may be far off. What no sensor can show is refused; the rest is kept and flagged. */
     public static function readCelsius(): self
     {
         return new self(-273, 2000, '°C');
@@ -152,7 +152,7 @@ final readonly class Range
         return new self(0, $longestS, 's');
     }
 
-    /** Never of what is infinite or no number. */
+    /** False for infinity and not-a-number. */
     public function holds(float $value): bool
     {
         return $value >= $this->least && $value <= $this->most;

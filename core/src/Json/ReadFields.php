@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Harmozon\Core\Json;
 
 /**
- * What of an object was read, as it stood there: nothing that the reader does not know, and an empty object as an object.
+ * The fields of an object that were read, as written, without those the reader doesn't know; an empty object stays an
+ * object.
  */
 final class ReadFields
 {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Json;
 
-/** Days that are in the calendar: PHP takes 30 February for 2 March. */
+/** Days that exist in the calendar: PHP reads 30 February as 2 March. */
 final class RealDay
 {
     /** Whether a text begins with such a day (ISO 8601, Y-m-d). */

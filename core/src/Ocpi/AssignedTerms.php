@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Ocpi;
 
-/** The meaning of words that a network made up, as a person assigned them to ours. */
+/** Words that a network made up, with the meanings that a person has assigned. */
 final readonly class AssignedTerms
 {
-    /** Assigned to nothing: entries with this word are left out. */
+    /** The word's entries are left out. */
     public const LEFT_OUT = '';
 
     /**

@@ -7,12 +7,12 @@ namespace Harmozon\Core\Ocpi;
 use Harmozon\Core\Equipment\CurrentKind;
 
 /**
- * Writes a session as a charge detail record of the Open Charge Point Interface 2.2.1, as far as its driver knows it. What
- * the format asks for and nobody knows (a city, a contract) is an empty text, never a guess.
+ * Writes a session as a charge detail record of the Open Charge Point Interface 2.2.1, as far as its driver knows it.
+ * What the format requires and nobody knows (a city, a contract) is an empty text, never a guess.
  */
 final class CdrWriter
 {
-    /** ISO 3166's own code for "not known", and a party that is nobody's. */
+    /** ISO 3166's own code for "not known", and an unassigned party id. */
     private const NOWHERE = 'ZZ';
 
     private const NOBODY = 'DRV';

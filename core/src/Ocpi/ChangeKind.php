@@ -10,7 +10,7 @@ enum ChangeKind: string
     case New = 'new';
     case Changed = 'changed';
     case Same = 'same';
-    /** It came from this network, and the network does not name it any more. */
+    /** It came from this network, whose file no longer has it. */
     case Gone = 'gone';
     /** Somebody here deleted it, so it stays deleted. */
     case Aside = 'aside';

@@ -11,7 +11,7 @@ use Harmozon\Core\Json\Node;
 use Harmozon\Core\Json\Range;
 use Harmozon\Core\Words\Message;
 
-/** Reads connectors and the status of charging points, and writes down the words that are not the interface's own. */
+/** Reads connectors and the status of charging points, and collects words that aren't the interface's own. */
 final class ConnectorReader
 {
     /** @var array<string, array<string, int>> how often each was seen, by kind and word */
@@ -34,7 +34,7 @@ final class ConnectorReader
         return $terms;
     }
 
-    /** A status that nobody has explained counts against no stall; the importer asks what it means. */
+    /** An unknown status doesn't count as a fault; the importer asks what it means. */
     public function status(Node $evse): EvseStatus
     {
         $status = $evse->textOrNull('status', 48);

@@ -10,7 +10,7 @@ use Harmozon\Core\Words\Term;
 /** What an EVSE's status (OCPI 2.2.1, Status) means for a driver who wants to charge there. */
 enum EvseStatus: string implements Term
 {
-    /** It works, or nothing is said against it. */
+    /** It works, or no fault is reported. */
     case Works = 'works';
     case OutOfOrder = 'out_of_order';
     /** Built but not in service. */

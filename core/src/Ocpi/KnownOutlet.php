@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Ocpi;
 
-/** An outlet of the garage, and what a file said of it the last time. */
+/** An outlet of the garage, and what the last file said about it. */
 final readonly class KnownOutlet
 {
     /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Ocpi;
 
-/** What was read of a Locations file. */
+/** What was read from a Locations file. */
 final readonly class LocationsFile
 {
     /**

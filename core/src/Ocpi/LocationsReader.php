@@ -11,15 +11,15 @@ use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
 
 /**
- * Reads charging places from Locations of the Open Charge Point Interface 2.2.1. Stalls with one plate stand as one
- * outlet; each keeps its label, its EVSE id and what is against it. What the file does not say stays unknown.
+ * Reads charging places from Locations of the Open Charge Point Interface 2.2.1. Stalls with the same rating become one
+ * outlet; each keeps its label, its EVSE id and its known fault. What the file doesn't say stays unknown.
  */
 final readonly class LocationsReader
 {
-    /** A region's. */
+    /** The most locations in one file: a region's. */
     private const MOST_LOCATIONS = 5000;
 
-    /** Of one location. */
+    /** The most EVSEs of one location. */
     private const MOST_EVSES = 2000;
 
     /** An EVSE id in OCPI 2.2.1; every other id there is shorter. */
@@ -178,7 +178,7 @@ final readonly class LocationsReader
         ];
     }
 
-    /** A text that isn't empty: many networks write an empty one for nothing. */
+    /** A text, or null where it is empty: many networks write an empty text for "not known". */
     private static function given(Node $node, string $key, int $longest = self::LONGEST_ID): ?string
     {
         return $node->raw($key) === '' ? null : $node->textOrNull($key, $longest);

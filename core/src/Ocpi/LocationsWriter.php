@@ -12,14 +12,14 @@ use Harmozon\Core\Words\Message;
 
 /**
  * Writes charging places as Locations of the Open Charge Point Interface 2.2.1, every stall by its own name. What the
- * format has no room for (languages, lowest volts, cabinets) is not written.
+ * format has no field for (protocols, minimum voltage, cabinets) is not written.
  */
 final class LocationsWriter
 {
     /** The status of a stall without a known fault: only its network knows whether it is free. */
     private const UNKNOWN = 'UNKNOWN';
 
-    /** Of a stall that no network has named. */
+    /** The connector id of a stall without a network's id. */
     private const CONNECTOR = '1';
 
     private const OUT_OF_ORDER = 'OUTOFORDER';
@@ -57,7 +57,7 @@ final class LocationsWriter
     }
 
     /**
-     * The network that most chargers of a place name: the interface has one for all.
+     * The network of most chargers at a place: the interface has one operator per location.
      *
      * @param  list<array{id: string, spec: array<string, mixed>}>  $outlets
      */

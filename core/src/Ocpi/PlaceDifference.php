@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Ocpi;
 
-/** How a location in a file changes the outlets that the garage has there. */
+/** Works out how a location in a file changes the garage's outlets there. */
 final class PlaceDifference
 {
     /**

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Harmozon\Core\Ocpi;
 
 /**
- * Brings what a file says now into a plate that people may have written on since it said something the last time. What
- * the file changed is changed; what a person entered stays, and is named where the file differs.
+ * Merges a file's new figures into a plate that people may have edited since the last import. What changed in the file
+ * is changed; what a person entered stays, and is named where the file differs.
  */
 final class PlateMerge
 {
@@ -152,7 +152,7 @@ final class PlateMerge
         return $value === null || $value === [] || self::isPart($value);
     }
 
-    /** A figure that is not known may stand as null or not at all; 350 is 350.0. */
+    /** An unknown figure may be null or missing; 350 equals 350.0. */
     public static function isSame(mixed $a, mixed $b): bool
     {
         if (is_array($a) && is_array($b) && ! array_is_list($a) && ! array_is_list($b)) {

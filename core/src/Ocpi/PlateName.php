@@ -10,7 +10,7 @@ use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Unit;
 
-/** What an outlet is called that came without a name. */
+/** A name for an outlet that came without one. */
 final class PlateName
 {
     /** @param  array<string, mixed>  $plate */

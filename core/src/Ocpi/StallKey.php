@@ -17,7 +17,7 @@ final class StallKey
     }
 
     /**
-     * How an outlet of ours names a stall that no network has named: itself, or the stall's number in it.
+     * Our own key for a stall without a network's id: the outlet's, or the outlet's with the stall's number.
      *
      * @param  int|null  $at  null where nobody told its stalls apart
      */

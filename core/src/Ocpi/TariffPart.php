@@ -6,7 +6,7 @@ namespace Harmozon\Core\Ocpi;
 
 use Harmozon\Core\Words\Message;
 
-/** What a tariff asks money for: TariffDimensionType of OCPI 2.2.1. */
+/** What a tariff charges for: TariffDimensionType of OCPI 2.2.1. */
 enum TariffPart: string
 {
     case Energy = 'ENERGY';

@@ -6,7 +6,7 @@ namespace Harmozon\Core\Ocpi;
 
 use Harmozon\Core\Words\Message;
 
-/** Prices that were read of a Tariffs file. */
+/** Prices read from a Tariffs file. */
 final readonly class TariffsFile
 {
     /**
@@ -24,7 +24,7 @@ final readonly class TariffsFile
     }
 
     /**
-     * The first of several that is here: a file that names no party is taken for the network's own.
+     * The first of the named tariffs that is in the file; tariffs without a party count as the network's own.
      *
      * @param  list<string>  $ids
      * @return array<string, mixed>|null null where none is here

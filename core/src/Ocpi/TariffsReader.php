@@ -115,8 +115,8 @@ final class TariffsReader
     }
 
     /**
-     * The prices of each part, in the file's order: the first whose conditions hold is the one that counts. Prices of a
-     * reservation are none of a session.
+     * The prices of each part in the file's order: the first whose conditions apply counts. Reservation prices are left
+     * out.
      *
      * @return array<string, list<array{Node, Node|null}>> the component and its conditions, by part
      */
@@ -173,7 +173,7 @@ final class TariffsReader
     }
 
     /**
-     * At each power where the answer may turn, the first price that holds there; where none holds, a minute is free.
+     * For each power at which the price may change, the first price that applies; where none applies, a minute is free.
      *
      * @param  list<array{Node, Node|null}>  $offers
      * @return array<string, mixed>

@@ -26,7 +26,7 @@ enum BindingCode: string implements Term
     case Ramp = 'ramp';
     case Handshake = 'handshake';
 
-    /** Whether the vehicle would meet this limit at an ideal station too. */
+    /** Whether this limit would apply at an ideal station too. */
     public function isVehiclesOwn(): bool
     {
         return match ($this) {
@@ -35,7 +35,7 @@ enum BindingCode: string implements Term
         };
     }
 
-    /** Whether it is a power that a rating plate gives. */
+    /** Whether it is a rated power. */
     public function isRating(): bool
     {
         return match ($this) {

@@ -38,7 +38,7 @@ final class ColdFactor
         };
     }
 
-    /** How it changes as the pack warms (1/K). */
+    /** How it changes as the battery warms up (1/K). */
     public static function perK(float $packC): float
     {
         return match (true) {
@@ -48,7 +48,7 @@ final class ColdFactor
         };
     }
 
-    /** Up to which temperature that stays so; INF where it is warm. */
+    /** The temperature up to which that slope holds; INF where the battery is warm. */
     public static function nextKneeC(float $packC): float
     {
         return match (true) {

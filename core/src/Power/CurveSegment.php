@@ -41,8 +41,8 @@ final readonly class CurveSegment
     }
 
     /**
-     * Where the amps that some kW and the charge curve leave together may be the most: at its ends, since power and volts run
-     * straight in between, and where the two cross.
+     * Charges at which the current allowed by a power limit and the charge curve may be highest: the ends, since power
+     * and voltage are straight lines in between, and where the two cross.
      *
      * @return list<float>
      */

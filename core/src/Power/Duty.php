@@ -18,7 +18,7 @@ final readonly class Duty
     /** Below this load a piece counts as rested: its boost minutes start again from zero. */
     public const RESTED = 0.5;
 
-    /** The load of a piece that may carry nothing, and does. */
+    /** The load of a piece that may carry nothing and still carries current. */
     private const BEYOND_ALL = 1e6;
 
     /**
@@ -35,7 +35,7 @@ final readonly class Duty
     }
 
     /**
-     * Cold air lifts nothing above its plate, neither the amps nor the minutes.
+     * Cold air raises neither the amps nor the minutes above the rating.
      *
      * @param  float|null  $ambientC  null: as rated
      * @param  float  $ratingLeft  share of the continuous amps that wear has left
@@ -57,13 +57,13 @@ final readonly class Duty
         return new self($boostA, $continuousA, $continuousA * $ratingLeft * $derating, $tau, $boostMinutes);
     }
 
-    /** The mean of the square of amps that run straight from one figure to another (A²). */
+    /** The mean square of a current that changes linearly (A²). */
     public static function meanSquareA2(float $fromA, float $toA): float
     {
         return ($fromA * $fromA + $fromA * $toA + $toA * $toA) / 3;
     }
 
-    /** The amps allowed at this load: the plate's boost below 1, then what wear and the ambient leave of its continuous amps. */
+    /** The amps allowed at this load: the boost rating below 1, then the continuous rating reduced by wear and ambient temperature. */
     public function allowsA(float $theta): float
     {
         return $theta < 1 && $this->effectiveA > 0 ? $this->boostA : $this->effectiveA;

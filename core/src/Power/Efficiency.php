@@ -9,7 +9,7 @@ use Harmozon\Core\Chain\VoltagePlan;
 use Harmozon\Core\Equipment\BoostConverter;
 use Harmozon\Core\Equipment\CurrentKind;
 
-/** Share of the energy at the plug that reaches the pack. Plug and pack energy are never the same figure. */
+/** Share of the energy at the plug that reaches the battery. Energy at the plug and in the battery are never the same figure. */
 final class Efficiency
 {
     public const DC = 0.95;

@@ -15,7 +15,7 @@ final class Envelope
     /** Two states of charge closer than this are one (percent). */
     private const SAME_SOC = 1e-9;
 
-    /** No knee of the cold factor is nearer than this (percent), so that a walk always makes progress. */
+    /** No change of slope is nearer than this (percent), so that a forecast always makes progress. */
     private const LEAST_WARMING_PERCENT = 1e-6;
 
     /** The power every link allows at the last charge looked at (kW at the plug), and its slope (kW per percent). */
@@ -64,7 +64,7 @@ final class Envelope
     /** @var list<KwLimit> that always hold, or may still end */
     private array $constant;
 
-    /** Temperature of a pack that started cold; null of any other. */
+    /** Temperature of a battery that started cold; null of any other. */
     public ?float $packC = null;
 
     private float $elapsedS = 0.0;
@@ -99,14 +99,14 @@ final class Envelope
         $this->constantKw = $this->fewestKw();
     }
 
-    /** What ends by this minute holds no more. */
+    /** Drops limits that end by this minute. */
     public function end(float $minute): void
     {
         $this->constant = array_values(array_filter($this->constant, static fn (KwLimit $l): bool => $l->untilMinute > $minute));
         $this->constantKw = $this->fewestKw();
     }
 
-    /** Whether the pack is still cold: its limit moves with the time then. */
+    /** Whether the battery is still cold, so that its limit changes with time. */
     public function isWarming(): bool
     {
         return $this->packC !== null && $this->packC < PackOnArrival::WARM_C;
@@ -190,7 +190,7 @@ final class Envelope
         );
     }
 
-    /** Percent of charge after which the pack's warmth counts otherwise. */
+    /** Percent of charge until the slope of the cold factor changes. */
     private function sameSlopeForPercent(float $kw): float
     {
         $warmth = $this->limits->changing->warmth;
@@ -211,7 +211,7 @@ final class Envelope
         return $kw / ($volts * $this->kwPerVA);
     }
 
-    /** Whether anything changes with the time that passes. */
+    /** Whether any limit depends on heat. */
     public function hasHeat(): bool
     {
         return $this->heat !== [] || $this->isWarming();

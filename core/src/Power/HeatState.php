@@ -10,13 +10,13 @@ namespace Harmozon\Core\Power;
  */
 final class HeatState
 {
-    /** From this load on a link is at its limit: what rounding leaves below 1 is not a boost. */
+    /** From this load on a link is at its limit; the margin covers rounding. */
     private const FULL = 1 - 1e-6;
 
     /** Amps are above a rating beyond this share of it: rounding is not. */
     private const SAME = 1e-9;
 
-    /** Minutes this close to those of the plate are all of them (s). */
+    /** Within this of the rated minutes counts as all of them (s). */
     private const INSTANT_S = 1e-5;
 
     public float $theta;

@@ -13,7 +13,7 @@ final readonly class LimitLine
     /** Slopes closer than this (kW per percent) are one slope. */
     private const LEVEL = 1e-9;
 
-    /** The least charge (percent) to follow a line for, so that a walk always makes progress. */
+    /** The shortest span of charge (percent) to follow a line for, so that a forecast always makes progress. */
     private const LEAST_PERCENT = 1e-7;
 
     public function __construct(public float $kw, public float $kwPerPercent, public BindingCode $code, public string $linkId)

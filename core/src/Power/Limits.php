@@ -15,10 +15,10 @@ use Harmozon\Core\Equipment\Curve;
 /** Gathers the limits of every link of a chain. */
 final class Limits
 {
-    /** The car's step-up as a link. */
+    /** The car's step-up converter as a link. */
     public const CONVERTER = 'converter';
 
-    /** The pack as a link. */
+    /** The battery as a link. */
     public const PACK = 'pack';
 
     /** @var list<AmpLimit> */
@@ -190,7 +190,7 @@ final class Limits
         return new CurveLimit($factor < 1 ? BindingCode::ColdPack : BindingCode::VehicleCurve, self::PACK, ($factor < 1 ? $curve->times($factor) : $curve)->plus($drawKw), $drawKw);
     }
 
-    /** An unread power limit could be lower than the known ones, so the result is only a ceiling. */
+    /** An unread power limit could be lower than the known ones, so the result is only an upper limit. */
     private function ask(Fact $fact, float|Curve|null $value): void
     {
         if ($value === null) {

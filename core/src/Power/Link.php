@@ -11,7 +11,7 @@ use Harmozon\Core\Words\Message;
 /** A link of a chain with its plate. */
 final readonly class Link
 {
-    /** Today's value. */
+    /** The rating as it holds today. */
     public Plate $plate;
 
     /**
@@ -52,7 +52,7 @@ final readonly class Link
         return in_array($quantity, $this->about, true);
     }
 
-    /** Whether it carries a heat load: a piece with amps of its own to give. */
+    /** Whether it has a thermal load: a link with a current rating. */
     public function heats(): bool
     {
         return $this->kind->heats() && $this->plate->continuousA !== null;

@@ -24,7 +24,7 @@ enum LinkKind: string implements Term
         return $this === self::Cable || $this === self::Adapter;
     }
 
-    /** Whether a missing figure of this quantity is worth asking for: plates of these kinds carry it. */
+    /** Whether a missing figure of this quantity is worth asking for: plates of this kind show it. */
     public function shows(Quantity $quantity): bool
     {
         return match ($this) {

@@ -8,8 +8,8 @@ use Harmozon\Core\Chain\PackOnArrival;
 use Harmozon\Core\Equipment\Pack;
 
 /**
- * A cold pack that warms while it charges: a share of its power turns into heat, the car's own heater adds to it, and
- * nothing is lost to the ambient. Warmth from charging grows with the charge, that of the heater with the time.
+ * A cold battery that warms up while it charges: a share of its power turns into heat, the car's heater adds to it, and
+ * nothing is lost to the ambient. Heat from charging grows with charge, heat from the heater with time.
  */
 final readonly class PackWarmth
 {
@@ -39,13 +39,13 @@ final readonly class PackWarmth
         $this->startFactor = ColdFactor::at($startC);
     }
 
-    /** A heater that nobody has read counts as none. */
+    /** An unread heater counts as none. */
     public static function of(Pack $pack, float $startC): self
     {
         return new self($startC, self::heaterKPerS($pack));
     }
 
-    /** The temperature after the heater ran for some minutes on the way: at most warm; a warmer battery stays as it is. */
+    /** The temperature after some minutes of preheating: at most warm; a warmer battery stays as it is. */
     public static function prepared(Pack $pack, float $fromC, float $minutes): float
     {
         return max($fromC, min(PackOnArrival::WARM_C, $fromC + 60 * $minutes * self::heaterKPerS($pack)));

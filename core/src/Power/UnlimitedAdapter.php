@@ -8,7 +8,7 @@ use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Equipment\Adapter;
 
 /**
- * An adapter that isn't known to limit the current itself, in a chain whose other links could carry more than its
+ * An adapter that isn't known to limit the current itself, in a chain whose other links can carry more than its
  * continuous rating.
  */
 final readonly class UnlimitedAdapter

@@ -9,7 +9,7 @@ use Harmozon\Core\Readings\Foreign\Mapping;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** A readings file that can be read in two ways, and nothing in it tells which: both are shown, with the mapping that settles it. */
+/** A readings file that can be read in two ways without a clue which is right: both are shown, with the mapping that settles it. */
 final class AmbiguousFile extends FieldError
 {
     /** @var list<array{words: Message, mapping: Mapping}> both ways to read it */
@@ -18,7 +18,7 @@ final class AmbiguousFile extends FieldError
     /** The file's own name of the column. */
     public string $column = '';
 
-    /** What stands in it. */
+    /** An example of its content. */
     public string $example = '';
 
     /**
@@ -39,7 +39,7 @@ final class AmbiguousFile extends FieldError
     }
 
     /**
-     * A sign that stands before three decimals, or between thousands.
+     * A separator that may be decimal or between thousands.
      *
      * @param  string  $example  a number as it stands in the file
      * @param  string  $column  the file's own name of its column

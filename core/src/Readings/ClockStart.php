@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Readings;
 
-/** What the first row of a readings file says of the hour, so that the file can be laid beside a session by the clock. */
+/** The clock time of a readings file's first row, used to align the file with a session. */
 final readonly class ClockStart
 {
     private const DAY_S = 86_400;
@@ -25,7 +25,7 @@ final readonly class ClockStart
     {
     }
 
-    /** The same, of a clock that speaks of this session; null of one of another day. */
+    /** The same, if the clock fits this session; null for another day. */
     public function shiftS(\DateTimeInterface $pluggedIn, \DateTimeZone $zone): ?float
     {
         $after = $this->after($pluggedIn, $zone);
@@ -40,8 +40,8 @@ final readonly class ClockStart
     }
 
     /**
-     * Where a second file is laid by the clock of a first (s after plugging in); null where the two do not speak of one session, or
-     * one tells a day and the other none.
+     * The start of a second file by the clock of a first (s after plugging in); null where the two don't fit one
+     * session, or only one has a date.
      *
      * @param  float  $firstShiftS  where the first one was laid
      */
@@ -62,7 +62,7 @@ final readonly class ClockStart
         return abs($after) <= self::SAME_HOURS_S && min($this->seconds, $first->seconds) >= self::FROM_ZERO_S ? $firstShiftS + $after : null;
     }
 
-    /** When the session began by a clock that tells the day; null of any other. */
+    /** When the session began, by a clock with a date; null for any other. */
     public function pluggedIn(float $shiftS, \DateTimeZone $zone): ?\DateTimeImmutable
     {
         return $this->hasDate ? new \DateTimeImmutable('@'.(int) round($this->after(new \DateTimeImmutable('@0'), $zone) - $shiftS)) : null;
@@ -80,8 +80,8 @@ final readonly class ClockStart
     }
 
     /**
-     * How long after plugging in the first row was taken (s), negative where before. A clock without a zone is taken for one
-     * of $zone; one without a date for that of the nearest day.
+     * How long after plugging in the first row was taken (s), negative if before. A clock without a zone is read in
+     * $zone; one without a date as the nearest day.
      */
     public function after(\DateTimeInterface $pluggedIn, \DateTimeZone $zone): float
     {

@@ -10,9 +10,8 @@ use Harmozon\Core\Words\Message;
 
 /**
  * Splits lines into records after RFC 4180: quoted cells may hold delimiters, quotes and line breaks. The delimiter is
- * the one of comma, semicolon and tab that the header uses most. Holds one record at a time, and tells every line: a quote
- * that is never closed, or only where further rows have begun, and a line that is longer than any row, spoil themselves and
- * none of the others.
+ * the one of comma, semicolon and tab that the header uses most. Keeps one record at a time in memory. A quote that is
+ * never closed, or closed only after further rows, and a line longer than any row spoil only themselves.
  *
  * @implements \IteratorAggregate<int, list<string>|Message>
  */
@@ -22,7 +21,7 @@ final class CsvRecords implements \IteratorAggregate
 
     private const QUOTE = '"';
 
-    /** What may stand between cells; of those used as often the first. */
+    /** Possible delimiters; among equally frequent ones the first is taken. */
     public const DELIMITERS = ["\t", ';', '|', ','];
 
     /** What is trimmed off a cell. */
@@ -96,7 +95,7 @@ final class CsvRecords implements \IteratorAggregate
     }
 
     /**
-     * The records that can be told from the lines so far; what is left over waits for more.
+     * The records that are complete so far; the remaining lines wait for more.
      *
      * @param  array<int, string>  $waiting
      * @return \Generator<int, list<string>|Message>
@@ -123,8 +122,8 @@ final class CsvRecords implements \IteratorAggregate
     }
 
     /**
-     * How many of the lines make up the first record; null when its quote is not closed, or only in a line that is a row
-     * by itself.
+     * How many lines make up the first record; null when its quote isn't closed, or only in a line that is a row by
+     * itself.
      *
      * @param  list<string>  $lines
      */

@@ -17,7 +17,7 @@ final class FileClock
 
     private const HAS_ZONE = '/(?:Z|[+-]\d\d(?::?\d\d)?)$/i';
 
-    /** Letters of a date's format that tell its zone, or need none. */
+    /** Format letters that include a time zone or don't need one. */
     private const ZONED_FORMATS = 'UeTPOp';
 
     private const DATED_FORMATS = 'djzmMnFU';
@@ -34,7 +34,7 @@ final class FileClock
     }
 
     /**
-     * What a row says of the hour: in one cell, or in two with a blank between them; empty where one of them is.
+     * A row's clock time: one cell, or two joined by a blank; empty if one of them is.
      *
      * @param  list<int>  $positions
      * @param  list<string>  $cells
@@ -75,7 +75,7 @@ final class FileClock
     }
 
     /**
-     * What one row says of the hour.
+     * One row's clock time.
      *
      * @throws FieldError at `time`
      */

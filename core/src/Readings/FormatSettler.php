@@ -10,12 +10,12 @@ use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
 /**
- * Holds the rows of a file until it is known how they are to be read: whether the newest stands first, whether a clock in two parts
- * counts minutes or hours, which sign is that of the decimals.
+ * Holds a file's rows until it is clear how to read them: whether the newest comes first, whether a clock in two parts
+ * counts minutes or hours, which is the decimal separator.
  */
 final class FormatSettler
 {
-    /** Rows whose times tell whether the newest stands first, and how many falls it takes. */
+    /** Rows whose times show whether the newest comes first, and how many decreases that takes. */
     private const FIRST_ROWS = 8;
 
     private const FEWEST_FALLS = 2;
@@ -29,7 +29,7 @@ final class FormatSettler
     /** Separates the cells of a held row, unless one of them contains it. */
     private const BETWEEN = "\x1F";
 
-    /** Null where a mapping says how the clock is written, or there is none. */
+    /** Null where a mapping gives the clock's format, or there is no clock. */
     private readonly ?ShortClock $short;
 
     /** @var array<int, int> where the newest stands first: the line of a row in the file, by the number it is told with */
@@ -142,7 +142,7 @@ final class FormatSettler
     }
 
     /**
-     * The first rows; all of them where the newest stands first.
+     * The first rows; all of them where the newest comes first.
      *
      * @param  \Generator<int, list<string>|Message>  $rows
      * @return array<int, string|list<string>|Message> packed
@@ -239,7 +239,7 @@ final class FormatSettler
     }
 
     /**
-     * A row takes a fifth of the room as one text.
+     * As one string a row takes a fifth of the memory.
      *
      * @param  list<string>|Message  $row
      * @return string|list<string>|Message

@@ -14,19 +14,19 @@ use Harmozon\Core\Words\Message;
 /** A column of a readings file that holds numbers. */
 final readonly class NumberColumn
 {
-    /** How instruments write that they have no value. */
+    /** What instruments write when they have no value. */
     private const EMPTY = '/^(?:-{1,3}|–|—|n\/?a|nan|null|none)?$/iu';
 
-    /** Thousands apart by a space or an apostrophe: no sign for decimals is one of those. */
+    /** Thousands separated by a space or an apostrophe, which are never decimal separators. */
     private const GROUPED = '/^[+-]?\d{1,3}(?:[ \x{A0}\x{2009}\x{202F}\'’]\d{3})+(?:[.,]\d+)?$/u';
 
-    /** Both signs in one number: the last is that of the decimals. */
+    /** Both separators in one number: the last is the decimal one. */
     private const BOTH_SIGNS = '/^[+-]?\d{1,3}(?:(?:\.\d{3})+,|(?:,\d{3})+\.)\d+$/';
 
     /** A number with its unit behind it: `402 V`, `45%`. */
     private const WITH_UNIT = '/^([+-]?[\d.,\x{A0}\x{2009}\x{202F}\'’ ]*\d)\s*([^\d\s].{0,10})$/u';
 
-    /** From what is written to what is kept: a factor, and then an offset. */
+    /** Conversion from the written to the stored value: a factor, then an offset. */
     private float $factor;
 
     private float $offset;
@@ -42,7 +42,7 @@ final readonly class NumberColumn
         [$this->name, $this->factor, $this->offset] = [$map->field, $map->factor(), $map->offset()];
     }
 
-    /** Whether a figure, as it is written, can be what the column holds. */
+    /** Whether a written figure is plausible for the column. */
     public function mayHold(float $written): bool
     {
         $value = $written * $this->factor + $this->offset;
@@ -63,7 +63,7 @@ final readonly class NumberColumn
         return $text === '' || ! is_numeric($text) && preg_match(self::EMPTY, $text) === 1;
     }
 
-    /** A number without the signs between its thousands, where they can be nothing else. */
+    /** Removes thousands separators, where they can be nothing else. */
     public static function ungrouped(string $text): string
     {
         if (preg_match(self::GROUPED, $text) === 1) {

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Harmozon\Core\Readings;
 
 /**
- * Which sign stands before the decimals of a readings file, and which between its thousands. `12.5` tells, so do `1.234,5` and
- * `1.234.567`; `1.234` alone does not. Each column decides for itself; where it does not tell, the others do.
+ * Finds the decimal and thousands separators of a readings file. `12.5` is clear, so are `1.234,5` and `1.234.567`;
+ * `1.234` alone isn't. Each column decides for itself; where it is unclear, the others decide.
  */
 final class NumberSigns
 {
@@ -14,12 +14,12 @@ final class NumberSigns
 
     private const COMMA = 2;
 
-    /** A point, or a comma, that may be either. */
+    /** A point or a comma that may be either separator. */
     private const EITHER_POINT = 4;
 
     private const EITHER_COMMA = 8;
 
-    /** Whole numbers from 1 to 999, and from 1000 on, without any sign. */
+    /** Whole numbers from 1 to 999, and from 1000 on, without a separator. */
     private const SMALL = 16;
 
     private const LARGE = 32;
@@ -47,7 +47,7 @@ final class NumberSigns
 
     private bool $isSettled = false;
 
-    /** Whether any column is known to have a comma before its decimals: a point may then stand between thousands. */
+    /** Whether any column uses a decimal comma: a point may then separate thousands. */
     public bool $hasDecimalComma = false;
 
     /**
@@ -113,7 +113,7 @@ final class NumberSigns
         }
     }
 
-    /** Whether no row can tell more. */
+    /** Whether no further row can change the result. */
     public function isSettled(): bool
     {
         return $this->isSettled || $this->told !== null;
@@ -149,7 +149,7 @@ final class NumberSigns
         return $at === null ? null : [$at, $this->open[$at]];
     }
 
-    /** The sign of the decimals in all columns that have told; null where none has, or they differ. */
+    /** The decimal separator of all clear columns; null where none is clear, or they differ. */
     public function decimal(): ?string
     {
         return $this->told ?? match ($this->seenInAll & (self::POINT | self::COMMA)) {
@@ -218,7 +218,7 @@ final class NumberSigns
         };
     }
 
-    /** Puts down what is known now. */
+    /** Records the result. */
     private function close(): void
     {
         foreach ($this->seen as $at => $seen) {

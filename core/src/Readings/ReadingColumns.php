@@ -51,7 +51,7 @@ final readonly class ReadingColumns
     }
 
     /**
-     * The same as a mapping tells it, for a file that has none.
+     * The columns as a mapping, for a file in our own format.
      *
      * @param  non-empty-string  $delimiter
      */
@@ -135,7 +135,7 @@ final readonly class ReadingColumns
     }
 
     /**
-     * By a mapping: what it does not name is left out.
+     * The columns by a mapping; those it doesn't name are left out.
      *
      * @param  list<string>  $cells  of the header
      *

@@ -22,7 +22,7 @@ use Harmozon\Core\Words\Message;
 
 /**
  * Reads a readings file row by row: a header with `t_s` (or `time`) and any of the contract's columns. A bad row is
- * reported and left out; the rest is kept. Holds no more than one row, but where it must wait to know how they are to be read.
+ * reported and left out; the rest is kept. Keeps only one row in memory, unless it must wait to know how to read them.
  */
 final class ReadingsReader
 {
@@ -51,7 +51,7 @@ final class ReadingsReader
         return $this->isGuessed ? $this->settling?->mapping() : null;
     }
 
-    /** What its first row says of the hour; null where it counts seconds, or before that row. */
+    /** The clock time of its first row; null where it counts seconds, or before that row. */
     public function clockStart(): ?ClockStart
     {
         return $this->clock?->start();
@@ -120,7 +120,7 @@ final class ReadingsReader
     }
 
     /**
-     * The lines in UTF-8, and how they are to be read where they are not ours.
+     * The lines in UTF-8, and how to read them where they aren't in our format.
      *
      * @param  iterable<string>  $lines
      * @return array{iterable<string>, Mapping|null, Layout}

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Readings;
 /** A text of a readings file, escaped so that a spreadsheet doesn't evaluate it; read back it is what was typed. */
 final class SheetCell
 {
-    /** What makes a spreadsheet take a cell for a formula, behind apostrophes that were typed. */
+    /** Beginnings that a spreadsheet reads as a formula, after any typed apostrophes. */
     private const FORMULA = "/^'*[=+\\-@\\t\\r]/";
 
     public static function guarded(string $text): string

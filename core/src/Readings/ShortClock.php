@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Harmozon\Core\Readings;
 
 /**
- * A clock in two parts, `0:50`, is either minutes and seconds or hours and minutes. A first part beyond 23, or steps that would make
- * the session longer than a day, tell; else it is asked.
+ * A clock in two parts, `0:50`, is either minutes and seconds or hours and minutes. A first part above 23, or steps
+ * that would make the session longer than a day, decide it; otherwise we ask.
  */
 final class ShortClock
 {
@@ -21,7 +21,7 @@ final class ShortClock
 
     private const DAY_MINUTES = 1440;
 
-    /** Rows examined before it is asked. */
+    /** Rows examined before we ask. */
     private const MOST_ROWS = 100_000;
 
     private ?int $last = null;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Record;
 
-/** The minutes that amps were above the continuous rating, beside those of the boost rating. */
+/** Minutes above the continuous rating, and the minutes that the boost rating allows. */
 final readonly class BoostUse
 {
     /**

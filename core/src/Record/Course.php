@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace Harmozon\Core\Record;
 
 /**
- * How a session went, moment by moment, thin enough to think about: the time is cut into even intervals of which the means
- * are kept. As a session grows, so do its intervals: two become one. Readings come in the order of their times.
+ * A session's course in a limited number of points: time is split into equal intervals, and their means are kept. As a
+ * session grows, pairs of intervals are merged. Readings come in order of time.
  *
  * @phpstan-import-type Sums from CourseIntervals
  */
 final class Course
 {
-    /** Half as many intervals are the fewest that a long session is cut into. */
+    /** The most intervals; a long session has at least half as many. */
     private const MOST = 1200;
 
     private const SHORTEST_MS = 1000;
@@ -21,7 +21,7 @@ final class Course
 
     private readonly CourseIntervals $kept;
 
-    /** Number of the interval that is being filled; -1 before the first. */
+    /** Number of the current interval; -1 before the first. */
     private int $at = -1;
 
     private int $lastMs = 0;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Harmozon\Core\Record;
 
 /**
- * The intervals that a course keeps. Remembered they stay as they were written until somebody asks for them: one more
- * reading of many rarely does.
+ * The intervals of a course. Those from a snapshot are decoded only when needed: adding one more reading rarely needs
+ * them.
  *
  * @phpstan-type Sums array{n: int, t: float, v: float, nv: int, a: float, na: int, kw: float, nkw: int, soc: float|null, c: array<value-of<Point>, float>, m: int}
  */

@@ -42,7 +42,7 @@ final class DutyMeter
     /** When the ambient was last read (s); null while it is the one of the conditions. */
     private ?float $ambientS = null;
 
-    /** What was read then (°C): the same air makes the same duty. */
+    /** The ambient temperature read then (°C): while it is the same, so is the duty rating. */
     private ?float $ambientC = null;
 
     private ?float $lastS = null;
@@ -51,7 +51,7 @@ final class DutyMeter
 
     private bool $wasWarm;
 
-    /** The interval that came last (s), and what each of its steps leaves of a difference in load: most are alike. */
+    /** The last interval (s) and the decay of each of its steps, cached because most intervals are equal. */
     private float $intervalS = 0.0;
 
     private float $stepLeft = 1.0;
@@ -84,7 +84,7 @@ final class DutyMeter
         return $duty === null ? null : new self($now, $duty, $theta, $tolerance);
     }
 
-    /** What was read stands in for the conditions while it is fresh. */
+    /** A recent ambient reading replaces the one in the conditions. */
     public function ambient(float $tS, float $celsius): void
     {
         if ($celsius !== $this->ambientC || $this->ambientS === null) {
@@ -175,7 +175,7 @@ final class DutyMeter
         }
     }
 
-    /** A straight line from a to b, of which some lies above the rating. */
+    /** Counts the part of a straight line from a to b that is above the rating. */
     private function countAbove(float $a, float $b, float $seconds): void
     {
         $aboveS = $seconds * self::shareAbove($a, $b, $this->aboveA);
@@ -199,7 +199,7 @@ final class DutyMeter
         return $amps > $this->continuousA && $amps <= $this->aboveA;
     }
 
-    /** The share of a straight line from a to b that lies above a limit. */
+    /** The share of a straight line from a to b that is above a limit. */
     private static function shareAbove(float $a, float $b, float $limit): float
     {
         return match (true) {

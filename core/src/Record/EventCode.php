@@ -20,7 +20,7 @@ enum EventCode: string implements Term
     case NeighbourLeft = 'neighbour_left';
     case LatchStuck = 'latch_stuck';
     case SmellOrHeat = 'smell_or_heat';
-    /** By the back of a hand, from outside; the detail names the point. */
+    /** Felt with the back of a hand, from outside; the detail names the point. */
     case FeltCool = 'felt_cool';
     case FeltWarm = 'felt_warm';
     case FeltHot = 'felt_hot';

@@ -13,7 +13,7 @@ use Harmozon\Core\Power\Limits;
 use Harmozon\Core\Power\Link;
 use Harmozon\Core\Power\Links;
 
-/** Judges one session of one chain. Readings go in as a stream; the judgement may be asked for at any moment. */
+/** Checks one session of one chain. Readings arrive as a stream; the judgement is available at any moment. */
 final class Judge
 {
     /** Instrument tolerance (share of the value). */
@@ -24,7 +24,7 @@ final class Judge
     /** @var list<Link> */
     private readonly array $links;
 
-    /** What heats or cools the cabin, from the car's side. */
+    /** The cabin's load on the car's side. */
     private readonly float $cabinKw;
 
     public function __construct(
@@ -55,13 +55,13 @@ final class Judge
         return $this->meter->add($reading);
     }
 
-    /** What was measured so far, to go on from later. */
+    /** A snapshot of the measurements so far, to continue from later. */
     public function remember(): string
     {
         return serialize($this->meter);
     }
 
-    /** Goes on from what a judge of the same chain, conditions and code remembered. */
+    /** Continues from a snapshot by a judge of the same chain, conditions and code. */
     public function recall(string $memory): void
     {
         $meter = unserialize($memory);
@@ -78,7 +78,7 @@ final class Judge
         return new Judgement($verdict, $findings, $measured, $rows, $temperatures, $this->proven($measured), $this->impliedUsableKwh($measured));
     }
 
-    /** The most the weakest link could ever pass, at the highest volts of the session; null when nothing is known. */
+    /** The most power the weakest link could ever pass, at the session's highest voltage; null when nothing is known. */
     public static function possibleKw(ChainAnswer $answer, Conditions $conditions): ?float
     {
         $limits = Limits::ofChain($answer->chain, $answer->voltage, new Conditions($conditions->charge));

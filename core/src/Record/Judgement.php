@@ -40,8 +40,7 @@ final readonly class Judgement
     }
 
     /**
-     * What of its pieces' plates this session says nothing about: the limit was not read, or nothing that could be held
-     * against it.
+     * Ratings that this session says nothing about: the rating wasn't read, or no reading to compare with it.
      *
      * @return list<Quantity>
      */

@@ -6,13 +6,13 @@ namespace Harmozon\Core\Record;
 
 use Harmozon\Core\Equipment\Quantity;
 
-/** What a session's readings add up to, before they are compared with any rating. */
+/** A session's measurements, before they are compared with any rating. */
 final readonly class Measurements
 {
-    /** What a screen without decimals may show of nothing (A). */
+    /** The most that a screen without decimals may show when nothing flows (A). */
     private const SCREENS_ROUNDING_A = 0.5;
 
-    /** The same of one with a decimal (kW). */
+    /** The same for a screen with one decimal (kW). */
     private const SCREENS_ROUNDING_KW = 0.1;
 
     /**
@@ -42,7 +42,7 @@ final readonly class Measurements
         return self::isFlow($this->peak(Quantity::Amps)?->value, $this->peak(Quantity::Kw)?->value);
     }
 
-    /** Whether these values are more than what a screen may show of nothing. */
+    /** Whether these values are more than a screen may show when nothing flows. */
     public static function isFlow(?float $amps, ?float $kw): bool
     {
         return ($amps ?? 0.0) > self::SCREENS_ROUNDING_A || ($kw ?? 0.0) > self::SCREENS_ROUNDING_KW;

@@ -6,7 +6,7 @@ namespace Harmozon\Core\Record;
 
 use Harmozon\Core\Equipment\Quantity;
 
-/** Takes readings one by one and keeps what the judgement needs; its memory does not grow with the session. */
+/** Takes readings one by one and keeps what the judgement needs; its memory use doesn't grow with the session. */
 final class Meter
 {
     private const MINUTE_S = 60.0;
@@ -14,7 +14,7 @@ final class Meter
     /** A sustained value is a mean over this time (s). */
     private const SUSTAINED_S = 10 * self::MINUTE_S;
 
-    /** Flags kept for the report, and gaps; the rest are only counted. */
+    /** The most flags, and gaps, kept for the report; the rest are only counted. */
     private const MOST_FLAGS = 200;
 
     private const MOST_GAPS = 200;
@@ -226,7 +226,7 @@ final class Meter
         $this->lastAmpsS = $tS;
     }
 
-    /** Where a clock was set back between two readings, the time between them is not known: nothing is summed up over it. */
+    /** Where a clock was set back between two readings, the time between them isn't known and nothing is added up. */
     private function power(float $tS, float $kw): void
     {
         if ($this->lastKwS !== null) {

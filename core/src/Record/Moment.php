@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Record;
 
-/** What was read over a short while of a session, as means. Null was neither read nor does it follow. */
+/** Mean readings over a short interval of a session. Null: neither read nor derivable. */
 final readonly class Moment
 {
     /**

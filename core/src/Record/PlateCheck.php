@@ -9,16 +9,16 @@ use Harmozon\Core\Power\Link;
 use Harmozon\Core\Power\LinkKind;
 use Harmozon\Core\Words\Message;
 
-/** Holds each quantity of a session against each plate of its chain. */
+/** Compares each quantity of a session with each rating of its chain. */
 final class PlateCheck
 {
-    /** A boost may be outlasted by this much before it counts (minutes): clocks and screens round. */
+    /** A boost may be exceeded by this much before it counts (minutes): clocks and screens round. */
     private const OVERRUN_MINUTES = 1.0;
 
     /** Minutes at its continuous rating, within the tolerance, from which a piece counts as close to it. */
     private const EDGE_MINUTES = 10.0;
 
-    /** Decimals of a minute that a sum of seconds is good for. */
+    /** Decimals of a minute to which a sum of seconds is exact. */
     private const MINUTE_DECIMALS = 6;
 
     public function __construct(private readonly float $tolerance)

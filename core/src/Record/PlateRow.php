@@ -24,13 +24,13 @@ final readonly class PlateRow
     ) {
     }
 
-    /** How the peak alone stands to the limit, whatever the minutes of a boost say. */
+    /** How the peak alone compares with the limit, regardless of boost minutes. */
     public function peakState(): PlateState
     {
         return $this->peakState ?? $this->state;
     }
 
-    /** How the minutes above the continuous amps stand to those of the boost; null where there is none. */
+    /** How the minutes above the continuous rating compare with those of the boost; null where there is none. */
     public function minutesState(): ?PlateState
     {
         return match (true) {
@@ -52,7 +52,7 @@ final readonly class PlateRow
         return $this->link->limit($this->quantity);
     }
 
-    /** Whether a typical figure stands for the limit: nobody has read it. */
+    /** Whether the limit is a typical figure that nobody has read. */
     public function isAboutLimit(): bool
     {
         return $this->link->isAbout($this->quantity);
@@ -63,7 +63,7 @@ final readonly class PlateRow
         return $this->quantity === Quantity::Amps ? $this->link->plate->continuousA : null;
     }
 
-    /** The boost minutes of the plate, where it has a boost. */
+    /** The rated boost minutes, if there are any. */
     public function allowedMinutes(): ?float
     {
         return $this->quantity === Quantity::Amps && $this->link->plate->hasBoost() ? $this->link->plate->boostMinutes : null;

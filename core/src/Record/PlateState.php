@@ -39,7 +39,7 @@ enum PlateState: string implements Term
     }
 
     /**
-     * Of a whole piece the worst; it is within only where every one of its plates was measured.
+     * The worst state of a whole piece; it is within only if every one of its ratings was measured.
      *
      * @param  non-empty-list<self>  $states
      */

@@ -11,7 +11,7 @@ use Harmozon\Core\Words\Unit;
 /** Compares each reading with those before it, and flags what can't be right. */
 final class Plausibility
 {
-    /** How far V × A may stand from kW (share of the kW). */
+    /** How far V × A may differ from kW (share of the kW). */
     private const POWER_TOLERANCE = 0.03;
 
     /** A reading is impossible above this multiple of the weakest link's own maximum. */
@@ -31,7 +31,7 @@ final class Plausibility
     /** Points of charge that rounding on a screen can add. */
     private const SOC_ROUNDING_POINTS = 2.0;
 
-    /** Time of the reading before (ms). */
+    /** Time of the previous reading (ms). */
     private ?int $lastMs = null;
 
     /** The last reading that had a charge. */
@@ -40,7 +40,7 @@ final class Plausibility
     /** The last reading that had volts. */
     private ?CompletedReading $lastVolts = null;
 
-    /** Points of charge that a second can bring at the most; INF when not known. */
+    /** The most percent of charge that can be added in a second; INF when not known. */
     private readonly float $pointsPerS;
 
     /**

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Record;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Term;
 
-/** Where a temperature was read. An infrared thermometer sees the surface: the contact inside is hotter. */
+/** Where a temperature was read. An infrared thermometer reads the surface; the contact inside is hotter. */
 enum Point: string implements Term
 {
     case Adapter = 'adapter';

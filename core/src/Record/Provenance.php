@@ -13,7 +13,7 @@ enum Provenance: string implements Term
     /** Read off an instrument. */
     case Measured = 'measured';
 
-    /** The third of V, A, kW from two that were read. */
+    /** Computed from two of V, A and kW that were read. */
     case Derived = 'derived';
 
     /** Volts from the pack's curve at the reading's state of charge, and what follows from them. */

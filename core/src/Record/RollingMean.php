@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Harmozon\Core\Record;
 
 /**
- * The highest time-weighted means over windows of fixed length, of a value that runs straight between its readings. Exact:
- * a window may begin and end between readings. Readings are looked at in batches, and only where a mean could have become
- * a new highest. Holds no more readings than the longest window and two batches are long.
+ * The highest time-weighted means over windows of fixed length, of a value that is linear between its readings. Exact:
+ * a window may begin and end between readings. Readings are examined in batches, and only where a mean could be a new
+ * highest. Keeps no more readings than the longest window plus two batches.
  */
 final class RollingMean
 {
@@ -25,12 +25,12 @@ final class RollingMean
     /** @var list<float> integral of the value up to each reading that was looked at */
     private array $integral = [];
 
-    /** Readings that were not looked at yet. */
+    /** Readings not examined yet. */
     private int $fresh = 0;
 
     private float $lastS = -INF;
 
-    /** When the interval began. */
+    /** Start of the interval. */
     private float $beganS = 0.0;
 
     /** The lowest value of the interval. */
@@ -74,7 +74,7 @@ final class RollingMean
         return $this->windows[$window]->highest;
     }
 
-    /** Forgets what came before: the next reading begins a new interval. */
+    /** Drops the readings so far; the next one begins a new interval. */
     public function interrupt(): void
     {
         $this->look();
@@ -96,7 +96,7 @@ final class RollingMean
         }
     }
 
-    /** Looks at the fresh readings. */
+    /** Examines the new readings. */
     private function look(): void
     {
         if ($this->fresh === 0) {

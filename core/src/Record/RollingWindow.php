@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Record;
 
-/** A window that slides along the readings of a RollingMean, and the highest mean it saw. */
+/** A window that slides along a RollingMean's readings, and its highest mean. */
 final class RollingWindow
 {
     public ?float $highest = null;
@@ -60,7 +60,7 @@ final class RollingWindow
     }
 
     /**
-     * How many of the oldest readings the window has left behind.
+     * How many of the oldest readings the window no longer needs.
      *
      * @param  list<float>  $tS
      */
@@ -74,7 +74,7 @@ final class RollingWindow
         return $this->start;
     }
 
-    /** The oldest readings are there no more. */
+    /** Adjusts for the oldest readings having been dropped. */
     public function forget(int $readings): void
     {
         $this->start -= $readings;
@@ -136,7 +136,7 @@ final class RollingWindow
     }
 
     /**
-     * How far the value at the end of a window lies above that at its beginning.
+     * The value at the end of a window minus that at its beginning.
      *
      * @param  list<float>  $tS
      * @param  list<float>  $value

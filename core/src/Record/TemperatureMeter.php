@@ -13,7 +13,7 @@ final class TemperatureMeter
     /** @var array<value-of<Point>, float> */
     private array $highestRiseK = [];
 
-    /** So long a reading of the ambient stands for those after it (s). */
+    /** How long an ambient reading stays valid (s). */
     public const AMBIENT_LASTS_S = 1800.0;
 
     private ?float $ambientC = null;
@@ -51,7 +51,7 @@ final class TemperatureMeter
         return $this->hottestC[$point->value] ?? null;
     }
 
-    /** Above the ambient last read, within half an hour; null without: it is never assumed. */
+    /** The highest rise above an ambient reading no older than half an hour; null without one: ambient is never assumed. */
     public function highestRiseK(Point $point): ?float
     {
         return $this->highestRiseK[$point->value] ?? null;

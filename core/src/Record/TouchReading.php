@@ -13,7 +13,7 @@ use Harmozon\Core\Words\Message;
  */
 final class TouchReading
 {
-    /** A piece that is hot below this share of its rating has a bad contact. */
+    /** A piece that feels hot below this share of its rating has a bad contact. */
     private const SOUND_SHARE = 0.5;
 
     /** How long a current reading says what a piece carries: contacts take minutes to cool (s). */

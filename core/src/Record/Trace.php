@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Harmozon\Core\Record;
 
 /**
- * A session's curve, thin enough to draw: the time is cut into even intervals, and of each the reading with the most
- * kW and the last one are kept, so that no peak is lost. As a session grows, so do its intervals: two become one.
+ * A session's curve with few enough points to draw: time is split into equal intervals, and each keeps its reading with
+ * the most kW and its last one, so that no peak is lost. As a session grows, pairs of intervals are merged.
  */
 final class Trace
 {
-    /** As many intervals as a curve on a screen can show apart. */
+    /** The most intervals that a curve on a screen can show separately. */
     private const MOST = 300;
 
     private const SHORTEST_S = 1.0;
@@ -48,7 +48,7 @@ final class Trace
         return $points;
     }
 
-    /** The same in fewer intervals. */
+    /** The same with fewer intervals. */
     public function thinned(int $most): self
     {
         $thin = new self($most);

@@ -72,7 +72,7 @@ final readonly class VerdictRule
     }
 
     /**
-     * Whether the value that stands nearest to its limit is an estimated one: what was read decides as well where it is as near.
+     * Whether the value nearest to its limit is an estimated one. A reading that is equally near takes precedence.
      *
      * @param  list<PlateRow>  $rows
      */

@@ -69,7 +69,7 @@ final class AveragedReadings
     }
 
     /**
-     * By the time that each stands.
+     * Time-weighted mean.
      *
      * @param  list<ReferencePoint>  $referencePoints
      * @param  \Closure(ReferencePoint): (float|null)  $value

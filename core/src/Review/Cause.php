@@ -39,13 +39,13 @@ enum Cause: string implements Term
         };
     }
 
-    /** Whether it says that the readings alone do not tell. */
+    /** Whether it means that the readings alone can't decide. */
     public function isOpen(): bool
     {
         return $this === self::Unexplained || $this === self::NotEnoughReadings;
     }
 
-    /** Whether the car itself sets the pace: nothing beside the car would change it. */
+    /** Whether the car itself is the limit, so that no other equipment would change it. */
     public function isCars(): bool
     {
         return in_array($this, [self::VehicleCurve, self::ColdPack, self::VehicleCurrent, self::OnboardCharger, self::Settling], true);

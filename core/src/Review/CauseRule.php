@@ -7,6 +7,6 @@ namespace Harmozon\Core\Review;
 /** One cause that can limit a session, and how it is recognised. */
 interface CauseRule
 {
-    /** Null where it is not that. */
+    /** Null where it isn't this cause. */
     public function find(CauseEvidence $evidence): ?Finding;
 }

@@ -15,7 +15,7 @@ final readonly class Comparison
     /** The least shared charge for a comparison (percent). */
     private const LEAST_PERCENT = 15;
 
-    /** From this many confounders on, a difference is named together with them. */
+    /** From this many other differences on, they are named with the result. */
     private const MANY = 2;
 
     /**

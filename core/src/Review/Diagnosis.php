@@ -29,7 +29,7 @@ use Harmozon\Core\Words\Message;
 /** What limited a session, segment by segment, compared with the forecast for its own chain. */
 final readonly class Diagnosis
 {
-    /** Without current for longer than this after plugging in, the handshake held it back (s). */
+    /** A handshake longer than this, from plugging in to first current, counts as a cause (s). */
     private const LONG_HANDSHAKE_S = 120.0;
 
     /** A step from no current to current is known this well (s). */
@@ -95,7 +95,7 @@ final readonly class Diagnosis
     }
 
     /**
-     * By what was noted; else by readings without current before the first with it.
+     * From noted events, or else from readings without current before the first with it.
      *
      * @param  list<Event>  $events
      */

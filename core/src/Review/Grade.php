@@ -10,7 +10,7 @@ final readonly class Grade
     /** The least charge between the first and last reading for a grade (percent). */
     private const LEAST_PERCENT = 1.0;
 
-    /** A mean error of this share of the forecast's mean power is no longer "as forecast". */
+    /** From this mean error, as a share of the forecast's mean power, a session isn't "as forecast". */
     private const AS_FORECAST = 0.08;
 
     /**

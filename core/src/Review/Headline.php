@@ -15,7 +15,7 @@ final class Headline
     /** Less is nothing worth telling (minutes). */
     private const LEAST_MINUTES = 1.0;
 
-    /** What the session is about, in one sentence. */
+    /** The session's result in one sentence. */
     public static function of(RecordedSession $session): Message
     {
         $judgement = $session->judgement;
@@ -59,7 +59,7 @@ final class Headline
         };
     }
 
-    /** What made it longer, where the first sentence does not say so already: than forecast, or than the car alone would take. */
+    /** What made it longer than forecast, or than the car alone would take; empty if the first sentence says so already. */
     public static function limit(RecordedSession $session): ?Message
     {
         $dearest = self::dearest($session->diagnosis);
@@ -86,7 +86,7 @@ final class Headline
         return $dearest !== null && ($dearest->loss->minutes ?? 0.0) >= self::LEAST_MINUTES ? $dearest : null;
     }
 
-    /** What held it back the most against the car alone, as the forecast knew it would. */
+    /** What limited it most compared with the car alone, as forecast. */
     private static function slowest(Diagnosis $diagnosis): ?LimitedSegment
     {
         $slowest = null;

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Review;
 /** One segment of a session, and what limited it. */
 final readonly class LimitedSegment
 {
-    /** What wear and air leave of a figure is that figure, told as one (share). */
+    /** Limits this close count as the same: one is the other as reduced by wear or ambient (share). */
     private const SAME_LIMIT = 0.03;
 
     /** Unexplained segments are listed separately when their levels differ by more than this (share). */

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Review;
 /** Energy and time lost in a segment, compared with its reference and with the car alone: never negative. */
 final readonly class Loss
 {
-    /** Expected power below this would make minutes without end (kW). */
+    /** Expected power below this would give endless minutes (kW). */
     private const LEAST_KW = 0.5;
 
     /**

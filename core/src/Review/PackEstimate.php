@@ -9,7 +9,7 @@ use Harmozon\Core\Power\ColdFactor;
 /** A cold battery's temperature, estimated from its power: a line through the readings, since it warms evenly. */
 final readonly class PackEstimate
 {
-    /** Near the ends of the factor a reading shows no temperature. */
+    /** Closer to the ends of the cold factor, a reading says nothing about temperature. */
     private const LEAST_FACTOR = 0.16;
 
     private const MOST_FACTOR = 0.98;

@@ -7,10 +7,10 @@ namespace Harmozon\Core\Review;
 /** The power of a session over its charge, in steps of one percent. */
 final readonly class PowerByCharge
 {
-    /** Charges this close are one (percent). */
+    /** Charges this close count as equal (percent). */
     private const SAME_SOC = 1e-6;
 
-    /** Steps in which a charge may be read, from the coarsest down (percent). */
+    /** Steps in which a charge may be shown, from the coarsest down (percent). */
     private const RESOLUTIONS = [1.0, 0.5, 0.1];
 
     /** How far the middle between two rounded readings is off, in steps (standard deviation: √(1/24)). */
@@ -50,7 +50,7 @@ final readonly class PowerByCharge
     }
 
     /**
-     * A charge that is read in steps is a little off, and so is the power at it: by as much as the power changes with the charge.
+     * The error of the power from a charge read in steps: as much as the power changes with the charge.
      *
      * @param  list<float>  $kw  percent by percent
      */

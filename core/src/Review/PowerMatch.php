@@ -12,7 +12,7 @@ enum PowerMatch: string
     /** Below this share of the forecast a stall is worth leaving. */
     public const LEAVE_BELOW_SHARE = 0.7;
 
-    /** From this share on, and up to as much above 1, it is as forecast. */
+    /** From this share on, and as far above 1, it is as forecast. */
     public const NEAR_FROM_SHARE = 0.92;
 
     case Leave = 'leave';

@@ -79,8 +79,8 @@ final readonly class PowerRatio
     }
 
     /**
-     * How far one end of the interval lies off (logarithm): as sampled, widened for the few blocks that there are, and for the
-     * steps in which the charge is read.
+     * Distance from the ratio to one end of the interval (logarithm): as sampled, widened for few blocks and for the
+     * steps in which charge is read.
      */
     private static function width(float $times, int $freedom, float $ofCharge): float
     {

@@ -12,7 +12,7 @@ use Harmozon\Core\Words\Message;
 /** What a session proves of its adapters, and what it does not. */
 final class Proof
 {
-    /** From this share of a plate on it counts as shown in full. */
+    /** From this share on a rating counts as proven in full. */
     private const ALL = 0.97;
 
     /** Below this share of its continuous amps a session was gentle. */
@@ -42,7 +42,7 @@ final class Proof
         return $proof;
     }
 
-    /** What the first adapter that is proven by it carried for ten minutes. */
+    /** The 10-minute current of the first adapter proven by it. */
     public static function carried(RecordedSession $session): ?Message
     {
         foreach ($session->answer->chain->adapters as $i => $adapter) {

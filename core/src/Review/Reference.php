@@ -75,7 +75,7 @@ final readonly class Reference
         return $step === null ? null : $this->car?->kwThen($soc, [], $step->tS / 60, $step->heat->packC);
     }
 
-    /** What binds at this charge; null without a forecast. */
+    /** The forecast's step at this charge; null without a forecast. */
     public function stepAt(float $soc): ?Step
     {
         return $this->around($soc)[0];

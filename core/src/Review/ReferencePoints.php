@@ -10,15 +10,15 @@ use Harmozon\Core\Record\Moment;
 /** A session's moments next to their reference. */
 final readonly class ReferencePoints
 {
-    /** So long after the first current, and after any later start, the power ramps up (s). */
+    /** How long the power ramps up after the first current and after any later start (s). */
     private const FIRST_RAMP_S = 90.0;
 
     private const LATER_RAMP_S = 30.0;
 
-    /** With fewer moments after the ramp, those in it are used. */
+    /** With fewer moments than this after the ramp, those in the ramp are used, too. */
     private const FEWEST = 3;
 
-    /** A segment shorter than this is none (s). */
+    /** The shortest segment (s). */
     private const SHORTEST_S = 60.0;
 
     /**
@@ -62,7 +62,7 @@ final readonly class ReferencePoints
     }
 
     /**
-     * What is read while the power ramps up belongs to no segment.
+     * Leaves out readings taken while the power ramps up.
      *
      * @param  list<ReferencePoint>  $flowing
      * @return list<ReferencePoint>

@@ -7,7 +7,7 @@ namespace Harmozon\Core\Review;
 use Harmozon\Core\Forecast\Forecast;
 use Harmozon\Core\Words\Message;
 
-/** When to call a driver back who is doing something else, as far as the forecast knows. */
+/** When to call the driver back, as far as the forecast can tell. */
 final class Reminders
 {
     /** When to take temperatures: at the start and ten minutes later (s). */
@@ -15,7 +15,7 @@ final class Reminders
 
     private const TEN_MINUTES_S = 600;
 
-    /** So long before a boost is spent, and before the end (s). */
+    /** How long before a boost is spent, and before the end (s). */
     private const BEFORE_BOOST_S = 120;
 
     private const BEFORE_END_S = 120;

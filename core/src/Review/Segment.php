@@ -32,21 +32,21 @@ final readonly class Segment
     /** Measured power as a share of the expected one, over the time; null without a reference. */
     public ?float $ratio;
 
-    /** The same of what the car alone would take. */
+    /** Measured power as a share of what the car alone would take. */
     public ?float $carRatio;
 
     public bool $hasLevelAmps;
 
     public bool $hasLevelKw;
 
-    /** Whether most of it is level, however short it is. */
+    /** Whether most of it is level, even if it is short. */
     public bool $isSteadyAmps;
 
     public bool $isSteadyKw;
 
     public bool $isMeasured;
 
-    /** Charge in its middle. */
+    /** Charge at its middle (%). */
     public ?float $soc;
 
     /** @param  non-empty-list<ReferencePoint>  $referencePoints */

@@ -14,10 +14,10 @@ use Harmozon\Core\Words\Message;
 /** The station's metered energy and price, compared with the readings and the tariff. */
 final readonly class StationMeter
 {
-    /** A station's meter stands before losses that a car's screen does not see: up to this share is as it should be. */
+    /** A station's meter counts before losses that a car's screen doesn't see: a difference up to this share is normal. */
     private const ENERGY_SHARE = 0.05;
 
-    /** Rounding, and minutes that began. */
+    /** Allowed difference in price: rounding, and started minutes. */
     private const PRICE_SHARE = '0.03';
 
     /**

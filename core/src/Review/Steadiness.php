@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Review;
 
-/** How long a figure stays at its level. It is judged on means of half a minute, against the scatter of the instrument. */
+/** How long a figure stays level, by half-minute means compared with the instrument's scatter. */
 final readonly class Steadiness
 {
     /** Means over this long are compared with the level (s). */
@@ -56,7 +56,8 @@ final readonly class Steadiness
     }
 
     /**
-     * The standard deviation of one value, by how far it lies off the mean of its neighbours: a slow change is no scatter.
+     * The standard deviation of one value, from its distance to the mean of its neighbours, so that a slow change
+     * doesn't count as scatter.
      *
      * @param  list<float|null>  $values
      */

@@ -83,7 +83,7 @@ final readonly class ConnectingSteps
         return new Step($phase, $code, $this->words->do($code), $this->words->sign($code), $cautions, $this->words->ifNot($code, $phase), $this->isDefault($code), new JointMove($closes, $opens));
     }
 
-    /** Whether this is what is usual of such pieces, because nobody has read their own. */
+    /** Whether this is the usual order of such pieces, because nobody has read their own instructions. */
     private function isDefault(StepCode $code): bool
     {
         return match ($code) {

@@ -16,7 +16,7 @@ enum RungCode: string
     case AnotherStall = 'another_stall';
     case NextStop = 'next_stop';
 
-    /** Which phase of a DC session, or what else, it puts to the test. */
+    /** The phase of a DC session, or whatever else, that it tests. */
     public function tests(): string
     {
         return match ($this) {
@@ -29,7 +29,7 @@ enum RungCode: string
         };
     }
 
-    /** That it was tried, as a line of the session says it. */
+    /** The session's line that says it was tried. */
     public function tried(): Message
     {
         return Message::of('rung_tried.'.$this->value);

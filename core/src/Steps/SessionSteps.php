@@ -19,7 +19,7 @@ final readonly class SessionSteps
     /** First power is expected within this time of plugging in (min). */
     public const FIRST_POWER_MINUTES = 2;
 
-    /** A stall shows within this time what it gives (min). */
+    /** A stall shows what it can give within this time (min). */
     private const COMPARE_MINUTES = 3;
 
     public function __construct(private ChainAnswer $answer, private StepCautions $stepCautions, private ?AdapterPassed $passed)

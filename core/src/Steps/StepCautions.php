@@ -40,7 +40,7 @@ final readonly class StepCautions
         return $this->byPlace[$place->name] ?? [];
     }
 
-    /** Before the step that an unread fact could make a wrong one. */
+    /** The step before which an unread fact has to be checked. */
     private static function placeOf(GateName $gate): CautionPlace
     {
         return match ($gate) {

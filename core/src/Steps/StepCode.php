@@ -47,7 +47,7 @@ enum StepCode: string
     case Stow = 'stow';
     case MoveAway = 'move_away';
 
-    /** Instead of every other one, where nothing must be joined. */
+    /** The only step where nothing must be connected. */
     case DoNotConnect = 'do_not_connect';
 
     /** Two or three words for it. */

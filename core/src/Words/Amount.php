@@ -29,7 +29,7 @@ final readonly class Amount
     ) {
     }
 
-    /** Below this many, with one decimal. */
+    /** Below this figure, with one decimal. */
     private static function finerBelow(int $many, ?float $value, Unit $unit): self
     {
         return new self($value, $unit, $value < $many ? 1 : 0);
@@ -122,7 +122,7 @@ final readonly class Amount
         return new self($count, Unit::Count, 0);
     }
 
-    /** A figure as somebody gave it, not rounded to what a plate carries. */
+    /** A figure as somebody entered it, not rounded like a rating. */
     public static function asGiven(?float $value, Unit $unit = Unit::One): self
     {
         return new self($value, $unit, null);

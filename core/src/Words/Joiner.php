@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Words;
 
-/** What stands between the parts of a listing. The value is the code of its pattern. */
+/** How the parts of a list are joined. The value is its pattern's code. */
 enum Joiner: string
 {
     case And = 'list.and';

@@ -26,7 +26,7 @@ final class Language
     }
 
     /**
-     * The same with the patterns of a program that stands on the core.
+     * The same with the patterns of a program that uses the core.
      *
      * @param  array<string, string>  $patterns
      */
@@ -36,7 +36,7 @@ final class Language
     }
 
     /**
-     * The same language as it is written somewhere: decimal sign, thousands.
+     * The same language with a locale's number format: decimal and thousands separators.
      *
      * @param  string  $locale  BCP 47, such as `en-GB`
      */
@@ -51,8 +51,8 @@ final class Language
     }
 
     /**
-     * The formatter of a code, and its placeholders. A placeholder that begins with a capital stands for the figure of
-     * that name at the beginning of a sentence.
+     * The formatter of a code, and its placeholders. A placeholder with a capital first letter is the figure of that
+     * name at the beginning of a sentence.
      *
      * @return array{\MessageFormatter, array<string, string>} figures by placeholder
      */

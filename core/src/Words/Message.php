@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Harmozon\Core\Words;
 
 /**
- * What a rule has to say: a stable code and its figures with their units. It becomes a sentence only where a Voice says
- * it, in the language and the units of the person who asked.
+ * What a rule says: a stable code and its figures with their units. A Voice turns it into a sentence in the language
+ * and units of the person who asked.
  */
 final readonly class Message
 {
@@ -21,14 +21,14 @@ final readonly class Message
         return new self($code, $figures);
     }
 
-    /** The same of something that lasts so long, where it tells how long. */
+    /** The same with a duration, if its pattern has one. */
     public function lasting(Amount $minutes): self
     {
         return isset($this->figures['minutes']) ? new self($this->code, [...$this->figures, 'minutes' => $minutes]) : $this;
     }
 
     /**
-     * To be kept, and said later in whatever language and units are wanted then.
+     * For storing, to be turned into words later in any language and units.
      *
      * @return array{code: string, figures: array<string, mixed>}
      */

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Harmozon\Core\Words;
 
 /**
- * The base of everything that a caller can cause: what was asked for cannot be done, and the problem says why. A fault of
- * our own is a LogicException and never one of these.
+ * The base of every error that a caller can cause: the request can't be carried out, and the problem says why. Our own
+ * bugs are LogicExceptions and never one of these.
  */
 abstract class Refusal extends \RuntimeException
 {

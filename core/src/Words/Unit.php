@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Words;
 
-/** What a figure in a message is counted in. The value is its sign (SI brochure, where it has one). */
+/** The unit of a figure in a message. The value is its sign (SI brochure, where it has one). */
 enum Unit: string
 {
     case Volts = 'V';
@@ -31,6 +31,6 @@ enum Unit: string
     /** A share of something, or a number without a unit. */
     case One = '1';
 
-    /** Things that can be counted; a language may change its words with their number. */
+    /** A count of things; the wording may depend on the number. */
     case Count = 'count';
 }

@@ -33,7 +33,7 @@ final class TypicalFactsTest extends TestCase
 
     public function test_a_typical_curve_is_told_as_about_with_its_band(): void
     {
-        $answer = Cases::answer(self::doubting(['charge_curve_kw'], car: ['inlets.0.dc.max_kw' => 170]))->best;
+        $answer = Cases::answer(self::withUnread(['charge_curve_kw'], car: ['inlets.0.dc.max_kw' => 170]))->best;
 
         // 150 kW flat stands there; the least is 100 kW, and at the most the inlet's 170 kW binds.
         self::assertSame(Outcome::Charges, $answer->outcome);
@@ -52,19 +52,19 @@ final class TypicalFactsTest extends TestCase
     /** 60 kWh from 10 to 80 % at 150 kW flat to 60 %: the spread of the energy alone stretches the minutes in proportion. */
     public function test_the_band_of_the_minutes_follows_the_energy(): void
     {
-        $spread = self::spread(self::doubting(['pack.usable_kwh']));
+        $spread = self::spread(self::withUnread(['pack.usable_kwh']));
         $read = self::minutes(Cases::file());
 
         self::assertEqualsWithDelta(self::minutes(Cases::file(car: ['pack.usable_kwh' => 50])), $spread?->minutes->low, 1e-6);
         self::assertEqualsWithDelta(self::minutes(Cases::file(car: ['pack.usable_kwh' => 75])), $spread?->minutes->high, 1e-6);
         self::assertTrue($spread?->minutes->low < $read && $read < $spread->minutes->high);
-        self::assertEqualsWithDelta($read, $spread->doubts[0]->minutesOnceRead->high, 1e-6);
+        self::assertEqualsWithDelta($read, $spread->openFacts[0]->minutesOnceRead->high, 1e-6);
     }
 
     public function test_the_fact_that_matters_most_is_told_first(): void
     {
-        $spread = self::spread(self::doubting(array_keys(self::DOUBTED)));
-        $widths = array_map(static fn (\Harmozon\Core\Forecast\OpenFact $d): float => $d->minutesOnceRead->width(), $spread->doubts ?? []);
+        $spread = self::spread(self::withUnread(array_keys(self::DOUBTED)));
+        $widths = array_map(static fn (\Harmozon\Core\Forecast\OpenFact $d): float => $d->minutesOnceRead->width(), $spread->openFacts ?? []);
         $sorted = $widths;
         sort($sorted);
 
@@ -78,7 +78,7 @@ final class TypicalFactsTest extends TestCase
         $this->forAll(Generators::subset(array_keys(self::DOUBTED)), Generators::elements(300, 500, 1000), Generators::elements(150, 310, 345), Generators::elements(60, 200, 500))
             ->then(static function (array $paths, int $maxV, int $minV, int $amps): void {
                 $outlet = ['max_v' => max($maxV, $minV), 'min_v' => $minV, 'max_a' => $amps];
-                $about = Cases::answer(self::doubting(array_values($paths), $outlet))->best;
+                $about = Cases::answer(self::withUnread(array_values($paths), $outlet))->best;
                 $read = Cases::answer(Cases::file(outlet: $outlet))->best;
 
                 // 300 V to 340 V are usual at the start: where the station takes a part of that, nobody can tell.
@@ -96,7 +96,7 @@ final class TypicalFactsTest extends TestCase
         $this->forAll(Generators::subset(array_keys(self::DOUBTED)), Generators::elements(array_keys(self::DOUBTED)), Generators::choose(0, 100), Generators::choose(60, 500))
             ->then(static function (array $paths, string $narrowed, int $percent, int $amps): void {
                 $paths = array_values(array_unique([...$paths, $narrowed]));
-                $wide = self::doubting($paths, ['max_a' => $amps]);
+                $wide = self::withUnread($paths, ['max_a' => $amps]);
                 $tight = $wide;
                 foreach (['low', 'high'] as $end) {
                     $tight['vehicle']['origins'][$narrowed][$end] = self::towards(self::DOUBTED[$narrowed][$end], array_reduce(explode('.', $narrowed), static fn (array $at, string $key): mixed => $at[$key], $wide['vehicle']), $percent / 100);
@@ -118,7 +118,7 @@ final class TypicalFactsTest extends TestCase
     {
         $this->forAll(Generators::subset(array_keys(self::DOUBTED)), Generators::elements(60, 200, 350, 500, 700), Generators::elements(null, 80, 350))
             ->then(static function (array $paths, int $amps, ?int $kw): void {
-                $best = Cases::answer(self::doubting(array_values($paths), ['max_a' => $amps, 'max_kw' => $kw]))->best;
+                $best = Cases::answer(self::withUnread(array_values($paths), ['max_a' => $amps, 'max_kw' => $kw]))->best;
 
                 self::assertGreaterThanOrEqual($best->idealPeakKw, $best->idealMostKw());
                 self::assertLessThanOrEqual(($best->idealMostKw() ?? 0) + 1e-9, max($best->expectedPeakKw() ?? 0.0, $best->bandKw()->high ?? 0.0));
@@ -159,10 +159,10 @@ final class TypicalFactsTest extends TestCase
     {
         // Read, 360 V at 80 % are above an inlet for 350 V: a hazard. Typical, they have to be read.
         $read = Cases::answer(Cases::file(car: ['inlets.0.dc.max_v' => 350]))->best;
-        $typical = Cases::answer(self::doubting(['pack.voltage_by_soc'], car: ['inlets.0.dc.max_v' => 350]))->best;
+        $typical = Cases::answer(self::withUnread(['pack.voltage_by_soc'], car: ['inlets.0.dc.max_v' => 350]))->best;
         // Nor is it told that all is well while the upper end of what is usual lies above the plate: 380 V over 370 V.
-        $edge = Cases::answer(self::doubting(['pack.voltage_by_soc'], car: ['inlets.0.dc.max_v' => 370]))->best;
-        $level = Cases::answer(self::doubting(['pack.voltage_by_soc'], car: ['inlets.0.dc.max_v' => 380]))->best;
+        $edge = Cases::answer(self::withUnread(['pack.voltage_by_soc'], car: ['inlets.0.dc.max_v' => 370]))->best;
+        $level = Cases::answer(self::withUnread(['pack.voltage_by_soc'], car: ['inlets.0.dc.max_v' => 380]))->best;
 
         self::assertSame([Outcome::Hazard, Outcome::Unverified, Outcome::Unverified, Outcome::Charges], [$read->outcome, $typical->outcome, $edge->outcome, $level->outcome]);
         self::assertSame([Fact::PackV], array_column($edge->gate(GateName::Voltage)->missing, 'asked'));
@@ -228,16 +228,16 @@ final class TypicalFactsTest extends TestCase
     {
         $tariff = ['tariff' => ['currency' => 'USD', 'per_kwh' => '0.45', 'per_minute' => '0', 'session_fee' => '0', 'idle_per_minute' => '0', 'idle_grace_minutes' => 5]];
         // 70 % of 50 and of 75 kWh, through 95 %, at 0.45.
-        self::assertSame(['16.58', '24.87'], self::spread(self::doubting(['pack.usable_kwh'], $tariff))?->amounts);
+        self::assertSame(['16.58', '24.87'], self::spread(self::withUnread(['pack.usable_kwh'], $tariff))?->amounts);
         unset($tariff['tariff']['per_minute']);
         // Without the price of a minute it is what is known of it.
-        self::assertSame(['16.58', '24.87'], self::spread(self::doubting(['pack.usable_kwh'], $tariff))?->amounts);
+        self::assertSame(['16.58', '24.87'], self::spread(self::withUnread(['pack.usable_kwh'], $tariff))?->amounts);
     }
 
     /** 320 V at the start is typical, 300 V to 340 V are usual: the whole class, a part of it, or none fits the station. */
     public function test_a_typical_pack_passes_with_a_caution_where_its_whole_class_fits(): void
     {
-        $at = static fn (int $minV, int $maxV): ChainAnswer => Cases::answer(self::doubting(['pack.voltage_by_soc'], ['min_v' => $minV, 'max_v' => $maxV]))->best;
+        $at = static fn (int $minV, int $maxV): ChainAnswer => Cases::answer(self::withUnread(['pack.voltage_by_soc'], ['min_v' => $minV, 'max_v' => $maxV]))->best;
         $code = static fn (int $minV, int $maxV): string => $at($minV, $maxV)->gate(GateName::Voltage)->reason()->code;
 
         self::assertSame([Outcome::Charges, 'voltage.typical'], [$at(300, 500)->outcome, $code(300, 500)]);
@@ -257,12 +257,12 @@ final class TypicalFactsTest extends TestCase
 
             return Cases::answer($file)->best;
         };
-        $at = $usual(self::doubting(['pack.voltage_by_soc'], ['max_v' => 500]));
-        $through = $usual([...self::doubting(['pack.voltage_by_soc'], ['coupler' => 'j3400', 'max_v' => 500]), 'adapters' => [Cases::changed(Cases::ADAPTER, ['plate.max_v' => 500, 'holds_back' => true])]]);
+        $at = $usual(self::withUnread(['pack.voltage_by_soc'], ['max_v' => 500]));
+        $through = $usual([...self::withUnread(['pack.voltage_by_soc'], ['coupler' => 'j3400', 'max_v' => 500]), 'adapters' => [Cases::changed(Cases::ADAPTER, ['plate.max_v' => 500, 'holds_back' => true])]]);
 
         self::assertSame([Outcome::Charges, ['voltage.usual_class']], [$at->outcome, array_column($at->gate(GateName::Voltage)->cautions(), 'code')]);
         self::assertSame([Outcome::Unverified, [Fact::PackV]], [$through->outcome, array_column($through->gate(GateName::Voltage)->missing, 'asked')]);
-        self::assertSame(Outcome::Charges, $usual([...self::doubting(['pack.voltage_by_soc'], ['coupler' => 'j3400', 'max_v' => 500]), 'adapters' => [Cases::changed(Cases::ADAPTER, ['plate.max_v' => 900, 'holds_back' => true])]])->outcome);
+        self::assertSame(Outcome::Charges, $usual([...self::withUnread(['pack.voltage_by_soc'], ['coupler' => 'j3400', 'max_v' => 500]), 'adapters' => [Cases::changed(Cases::ADAPTER, ['plate.max_v' => 900, 'holds_back' => true])]])->outcome);
     }
 
     /** @return iterable<string, array{array<string, mixed>, string}> */
@@ -296,7 +296,7 @@ final class TypicalFactsTest extends TestCase
      * @param  array<string, mixed>  $car
      * @return array<string, mixed>
      */
-    private static function doubting(array $paths, array $outlet = [], array $car = []): array
+    private static function withUnread(array $paths, array $outlet = [], array $car = []): array
     {
         $origins = array_map(static fn (array $ends): array => ['origin' => 'typical', ...$ends], array_intersect_key(self::DOUBTED, array_flip($paths)));
 

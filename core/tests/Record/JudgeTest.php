@@ -389,11 +389,11 @@ final class JudgeTest extends TestCase
 
     public function test_a_doubtful_charge_spoils_only_what_was_estimated_from_it(): void
     {
-        $doubted = static fn (Reading ...$more): bool => str_contains(Say::all(self::judge([...self::steady(250, 10), ...$more])->findings), 'comes from a reading that looks wrong');
+        $unread = static fn (Reading ...$more): bool => str_contains(Say::all(self::judge([...self::steady(250, 10), ...$more])->findings), 'comes from a reading that looks wrong');
 
-        self::assertFalse($doubted(new Reading(20_000, 20, 340, 260)), 'read beside a charge that fell');
-        self::assertTrue($doubted(new Reading(20_000, 20, kw: 95)), 'estimated from a charge that fell');
-        self::assertFalse($doubted(new Reading(20_000, 30, 340, 260, celsius: ['adapter' => 300.0])), 'beside a temperature that cannot be');
+        self::assertFalse($unread(new Reading(20_000, 20, 340, 260)), 'read beside a charge that fell');
+        self::assertTrue($unread(new Reading(20_000, 20, kw: 95)), 'estimated from a charge that fell');
+        self::assertFalse($unread(new Reading(20_000, 30, 340, 260, celsius: ['adapter' => 300.0])), 'beside a temperature that cannot be');
     }
 
     public function test_a_peak_that_rests_on_a_doubtful_reading_asks_for_care(): void

@@ -1,10 +1,10 @@
 import type { Reading, Report } from '@/api/client';
 import type { Act, EventCode } from '@/offline/pendingActions';
 import type { Begun } from '@/offline/db';
-import type { Held } from '@/offline/serverReadings';
+import type { ServerReadings } from '@/offline/serverReadings';
 
 /** What is known about a session without asking again: the server's answer, and what it was started with here. */
-export interface Known extends Held {
+export interface Known extends ServerReadings {
   report: Report | null;
   begun: Begun | null;
 }
@@ -32,11 +32,11 @@ export interface SessionState {
 const ofKind = <K extends Act['kind']>(acts: Act[], kind: K) =>
   acts.filter((a): a is Extract<Act, { kind: K }> => a.kind === kind);
 
-function readingsOf(held: Reading[], acts: Act[]): TakenReading[] {
+function readingsOf(onServer: Reading[], acts: Act[]): TakenReading[] {
   const taken = ofKind(acts, 'reading').map((a) => ({ ...a.reading, isWaiting: true }));
   const gone = new Set(ofKind(acts, 'forget').map((a) => a.clientId));
   const ids = new Set(taken.map((r) => r.client_id));
-  return [...taken, ...held.filter((r) => !ids.has(r.client_id))]
+  return [...taken, ...onServer.filter((r) => !ids.has(r.client_id))]
     .filter((r) => !gone.has(r.client_id))
     .toSorted((a, b) => b.t_s - a.t_s || (a.client_id < b.client_id ? 1 : -1));
 }
@@ -55,13 +55,13 @@ function eventsOf(told: NotedEvent[], acts: Act[]): NotedEvent[] {
  *
  * @param acts that wait, of this session, in their order
  */
-export function stateOf({ report, begun, held, heldCount }: Known, acts: Act[]): SessionState {
-  const readings = readingsOf(held, acts);
+export function stateOf({ report, begun, onServer, serverCount }: Known, acts: Act[]): SessionState {
+  const readings = readingsOf(onServer, acts);
   const events = eventsOf(report?.events ?? [], acts);
-  const there = new Set(held.map((r) => r.client_id));
+  const there = new Set(onServer.map((r) => r.client_id));
   return {
     readings,
-    count: heldCount + readings.filter((r) => r.isWaiting && !there.has(r.client_id)).length,
+    count: serverCount + readings.filter((r) => r.isWaiting && !there.has(r.client_id)).length,
     events,
     stall: events.findLast((e) => e.code === 'stall_changed')?.detail ?? report?.session.stall ?? begun?.stall ?? null,
     isFlowing:

@@ -22,8 +22,8 @@ export function useSession(id: string) {
   const undo = useUndo();
   const report = ref<Report | null>(null);
   const begun = ref<Begun | null>(null);
-  const held = ref<Reading[]>([]);
-  const heldCount = ref(0);
+  const onServer = ref<Reading[]>([]);
+  const serverCount = ref(0);
   const error = ref<ApiError | null>(null);
   /** A large file is on its way in: what it means is told when it is there. */
   const isFileMoving = ref(false);
@@ -48,7 +48,10 @@ export function useSession(id: string) {
   const elapsedS = computed(() => (startedMs.value === null ? 0 : Math.max(0, (nowMs.value - startedMs.value) / 1000)));
 
   const state = computed(() =>
-    stateOf({ report: report.value, begun: begun.value, held: held.value, heldCount: heldCount.value }, acts.value),
+    stateOf(
+      { report: report.value, begun: begun.value, onServer: onServer.value, serverCount: serverCount.value },
+      acts.value,
+    ),
   );
   const has = (code: EventCode): boolean => state.value.events.some((e) => e.code === code);
 
@@ -76,8 +79,8 @@ export function useSession(id: string) {
     if (report.value && (news.judged ?? news.events)) {
       report.value = { ...report.value, ...news.judged, ...news.events };
     }
-    ({ held: held.value, heldCount: heldCount.value } = afterNews(
-      { held: held.value, heldCount: heldCount.value },
+    ({ onServer: onServer.value, serverCount: serverCount.value } = afterNews(
+      { onServer: onServer.value, serverCount: serverCount.value },
       news,
     ));
     if (news.judged) {
@@ -92,8 +95,8 @@ export function useSession(id: string) {
 
   async function refresh(): Promise<void> {
     const list = await ask(api.GET('/sessions/{session}/readings', { params: { path: { session: id } } }));
-    held.value = list.readings;
-    heldCount.value = list.count;
+    onServer.value = list.readings;
+    serverCount.value = list.count;
   }
 
   /** What the server says, else what this device knows of it. */
@@ -132,9 +135,9 @@ export function useSession(id: string) {
     isLooking = true;
     const path = { params: { path: { session: id } } };
     try {
-      const before = heldCount.value;
+      const before = serverCount.value;
       await refresh();
-      if (heldCount.value !== before && of('reading').length === 0) {
+      if (serverCount.value !== before && of('reading').length === 0) {
         show(await ask(api.GET('/sessions/{session}', path)));
       }
     } catch {

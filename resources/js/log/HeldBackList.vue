@@ -9,9 +9,11 @@ const props = defineProps<{ judgement: Judgement }>();
 const emit = defineEmits<{ look: [from: number, to: number] }>();
 
 const WORTH = 0.05;
-const cost = (held: HeldBack) =>
-  (held.lost_minutes ?? 0) >= WORTH ? say('report.lost', { minutes: number(held.lost_minutes, 1) }) : number(null);
-const span = (held: HeldBack) => say('report.from_to', { from: clock(held.from_s), to: clock(held.to_s) });
+const cost = (segment: HeldBack) =>
+  (segment.lost_minutes ?? 0) >= WORTH
+    ? say('report.lost', { minutes: number(segment.lost_minutes, 1) })
+    : number(null);
+const span = (segment: HeldBack) => say('report.from_to', { from: clock(segment.from_s), to: clock(segment.to_s) });
 const grade = computed(() => props.judgement.forecast);
 </script>
 
@@ -20,22 +22,22 @@ const grade = computed(() => props.judgement.forecast);
     <h2 id="held-title">{{ say('report.held') }}</h2>
     <p v-if="!judgement.held_back_by?.length" class="quiet">{{ say('report.nothing_held') }}</p>
     <ol>
-      <li v-for="held in judgement.held_back_by" :key="held.from_s + held.cause">
+      <li v-for="segment in judgement.held_back_by" :key="segment.from_s + segment.cause">
         <div class="row">
           <button
             type="button"
             class="cause"
-            :aria-label="say('report.closer', { cause: held.words })"
-            @click="emit('look', held.from_s, held.to_s)"
+            :aria-label="say('report.closer', { cause: segment.words })"
+            @click="emit('look', segment.from_s, segment.to_s)"
           >
-            {{ held.words }}
+            {{ segment.words }}
           </button>
-          <span class="figures cost">{{ cost(held) }}</span>
+          <span class="figures cost">{{ cost(segment) }}</span>
         </div>
         <div class="row quiet small">
-          <span>{{ listed('dot', [held.evidence, held.confidence_words]) }}</span>
+          <span>{{ listed('dot', [segment.evidence, segment.confidence_words]) }}</span>
         </div>
-        <p class="quiet small next">{{ listed('dot', [span(held), held.try_next]) }}</p>
+        <p class="quiet small next">{{ listed('dot', [span(segment), segment.try_next]) }}</p>
       </li>
     </ol>
     <p v-if="grade" class="small">

@@ -49,28 +49,28 @@ function kwAt(seconds: number): number | null {
   const length = after.t_s - before.t_s;
   return length <= 0 ? after.kw : before.kw + ((after.kw - before.kw) * (seconds - before.t_s)) / length;
 }
-function under(held: HeldBack): CurvePoint[] {
-  const inside = props.report.curve.filter((p) => p.t_s > held.from_s && p.t_s < held.to_s && p.kw !== null);
+function under(segment: HeldBack): CurvePoint[] {
+  const inside = props.report.curve.filter((p) => p.t_s > segment.from_s && p.t_s < segment.to_s && p.kw !== null);
   const end = (t_s: number): CurvePoint => ({ t_s, soc: null, v: null, a: null, kw: kwAt(t_s) });
-  return [end(held.from_s), ...inside, end(held.to_s)].filter((p) => p.kw !== null);
+  return [end(segment.from_s), ...inside, end(segment.to_s)].filter((p) => p.kw !== null);
 }
 const bands = computed(() =>
   (props.report.judgement.held_back_by ?? [])
-    .filter((held) => held.cause !== 'not_enough_readings' && held.to_s > held.from_s)
-    .map((held) => {
-      const [left, right] = [props.at(held.from_s), props.at(held.to_s)];
+    .filter((segment) => segment.cause !== 'not_enough_readings' && segment.to_s > segment.from_s)
+    .map((segment) => {
+      const [left, right] = [props.at(segment.from_s), props.at(segment.to_s)];
       const inView = Math.min(right, props.width - EDGE.right) - Math.max(left, EDGE.left);
       return {
-        held,
+        segment,
         d:
           area<CurvePoint>()
             .x((p) => props.at(p.t_s))
             .y0(y.value(0))
-            .y1((p) => y.value(p.kw ?? 0))(under(held)) ?? '',
+            .y1((p) => y.value(p.kw ?? 0))(under(segment)) ?? '',
         // What the car itself sets, and what nothing explains, is drawn in ink.
-        fill: `url(#${props.hatch}-${held.of_car || held.cause === 'unexplained' ? 'own' : 'held'}-${hatchOf(held.cause)})`,
+        fill: `url(#${props.hatch}-${segment.of_car || segment.cause === 'unexplained' ? 'own' : 'held'}-${hatchOf(segment.cause)})`,
         middle: (Math.max(left, EDGE.left) + Math.min(right, props.width - EDGE.right)) / 2,
-        isNamed: inView > held.words.length * LETTER_PX + AROUND_PX,
+        isNamed: inView > segment.words.length * LETTER_PX + AROUND_PX,
       };
     }),
 );
@@ -86,10 +86,10 @@ const bands = computed(() =>
     <g :clip-path="`url(#${hatch}-clip)`">
       <path
         v-for="band in bands"
-        :key="band.held.from_s"
+        :key="band.segment.from_s"
         :d="band.d"
         :fill="band.fill"
-        @dblclick.stop="emit('look', band.held.from_s, band.held.to_s)"
+        @dblclick.stop="emit('look', band.segment.from_s, band.segment.to_s)"
       />
       <template v-if="shows.baselines">
         <path v-for="b in report.baselines" :key="b.id" class="baseline" :d="path(b.curve)" />
@@ -98,9 +98,9 @@ const bands = computed(() =>
       <path class="power" :d="path(report.curve)" />
     </g>
     <line class="floor" :x1="EDGE.left" :x2="width - EDGE.right" :y1="y(0)" :y2="y(0)" />
-    <template v-for="band in bands" :key="band.held.from_s">
+    <template v-for="band in bands" :key="band.segment.from_s">
       <text v-if="band.isNamed" class="name" :x="band.middle" :y="panel.floor - 10" text-anchor="middle">
-        {{ band.held.words }}
+        {{ band.segment.words }}
       </text>
     </template>
   </g>

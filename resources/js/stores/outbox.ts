@@ -263,8 +263,8 @@ export const useOutbox = defineStore('outbox', () => {
       // Nobody has asked for the list of a session that began here a moment ago: it begins empty.
       const none = isBegun ? { count: 0, readings: [] } : undefined;
       await amend<List>(whose, garage, `${path}/readings`, (body = none) => {
-        const now = body && afterNews({ held: body.readings, heldCount: body.count }, news);
-        return now && { count: now.heldCount, readings: now.held };
+        const now = body && afterNews({ onServer: body.readings, serverCount: body.count }, news);
+        return now && { count: now.serverCount, readings: now.onServer };
       });
     }
   }

@@ -42,7 +42,7 @@ final class AccessGate implements Gate
         };
     }
 
-    /** Who is nobody's customer, and where nobody is admitted, is refused whatever else may be read. */
+    /** A car that isn't on a network's list is refused, whatever else is not known. */
     private function named(Situation $situation): GateResult
     {
         $chain = $situation->chain;
@@ -69,7 +69,7 @@ final class AccessGate implements Gate
     }
 
     /**
-     * Through whichever programme is ready; else the first.
+     * By the first programme that is ready, or else the first.
      *
      * @param  non-empty-list<string>  $programmes
      */
@@ -99,7 +99,7 @@ final class AccessGate implements Gate
     }
 
     /**
-     * What is left to do before the visit, or that nothing is; null where nobody has looked at all of it yet.
+     * What is left to do before the visit, or that nothing is; null where not every step has been checked yet.
      *
      * @param  \Closure(Listing): Message  $ready
      */

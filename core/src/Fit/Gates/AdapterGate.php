@@ -21,10 +21,10 @@ use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
 
-/** Gate 6: is every adapter fit for use, allowed by the driver's policy, the only one, and spared what it cannot carry? */
+/** Gate 6: is every adapter fit for use, allowed by the driver's policy, not stacked, and within what it can carry? */
 final class AdapterGate implements Gate
 {
-    /** How the codes of that caution begin. */
+    /** How that caution's codes begin. */
     public const MAY_NOT_HOLD = 'adapter.may_not_hold';
 
     public function judge(Situation $situation): GateResult

@@ -12,7 +12,7 @@ use Harmozon\Core\Fit\GateResult;
 use Harmozon\Core\Fit\Situation;
 use Harmozon\Core\Words\Message;
 
-/** Gate 2: is it AC, or DC, all along? */
+/** Gate 2: is it AC, or DC, all the way? */
 final class CurrentGate implements Gate
 {
     public function judge(Situation $situation): GateResult

@@ -33,7 +33,7 @@ final readonly class PackSpread
     }
 
     /**
-     * Whether one of the ways runs, and asks nothing that the usual battery does not ask.
+     * Whether one of the plans works, and needs no facts that the typical battery doesn't need.
      *
      * @param  non-empty-list<VoltagePlan>  $plans
      */

@@ -16,7 +16,7 @@ use Harmozon\Core\Fit\GateResult;
 use Harmozon\Core\Fit\Situation;
 use Harmozon\Core\Words\Message;
 
-/** Gate 3: do station and car share a language, after any translation on the way? */
+/** Gate 3: do station and car share a protocol, after any translation on the way? */
 final class SignallingGate implements Gate
 {
     public function judge(Situation $situation): GateResult
@@ -41,8 +41,8 @@ final class SignallingGate implements Gate
     }
 
     /**
-     * The station's languages are not known: a language that no adapter lets through, or that the car lacks in any case, is
-     * none.
+     * The station's protocols are not known. One that no adapter passes on, or that the car lacks anyway, doesn't
+     * count.
      *
      * @param  list<Signalling>|null  $understood  null when that is not known either
      */
@@ -81,7 +81,7 @@ final class SignallingGate implements Gate
         });
     }
 
-    /** Whether the station speaks it itself, or an adapter on the way brings it. */
+    /** Whether the station uses it itself, or an adapter on the way translates to it. */
     private static function met(Signalling $language, Chain $chain): Message
     {
         foreach (array_reverse($chain->adapters) as $adapter) {

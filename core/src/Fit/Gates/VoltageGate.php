@@ -19,7 +19,7 @@ use Harmozon\Core\Fit\Situation;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** Gate 4: do the volts meet, and does no piece see more than its rating? */
+/** Gate 4: do the voltages match, and is every piece within its rated voltage? */
 final class VoltageGate implements Gate
 {
     public function judge(Situation $situation): GateResult
@@ -62,7 +62,7 @@ final class VoltageGate implements Gate
         return $typical === null ? $this->meets($situation) : $this->meets($situation)->minding([$typical]);
     }
 
-    /** The most that a piece may see: what is usual for the pack on the car's own inlet, and what there is on any other piece. */
+    /** The most that a piece may see: by the typical battery on the car's own inlet, and by the highest possible one on any other piece. */
     private static function mostV(Situation $situation, AssumedFact $typical, RatedPiece $piece): float
     {
         $high = ($piece->isVehicles ? null : $typical->origin->most) ?? $typical->origin->high;

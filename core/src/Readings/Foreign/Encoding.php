@@ -27,7 +27,7 @@ enum Encoding: string
         };
     }
 
-    /** Whether its lines can be told apart before it is turned into UTF-8. */
+    /** Whether lines can be split before converting to UTF-8. */
     public function hasPlainLines(): bool
     {
         return $this === self::Utf8 || $this === self::Windows1252;
@@ -43,7 +43,7 @@ enum Encoding: string
         };
     }
 
-    /** Bytes at the end of a piece that belong to a letter which is not whole yet. */
+    /** Bytes at the end of a chunk that belong to an incomplete character. */
     public function openEnd(string $piece): int
     {
         if ($this->hasPlainLines()) {

@@ -11,7 +11,7 @@ use Harmozon\Core\Readings\ShortClock;
 /** Guesses how a foreign readings file is written, from its first lines. */
 final class FormatGuess
 {
-    /** Dates that ISO 8601 does not cover, by what they look like. */
+    /** Patterns of dates that ISO 8601 doesn't cover. */
     private const DATES = [
         '\d{1,2}\.\d{1,2}\.\d{4}' => 'd.m.Y',
         '\d{1,2}\.\d{1,2}\.\d{2}' => 'd.m.y',
@@ -23,7 +23,7 @@ final class FormatGuess
         '\d{4}-\d{1,2}-\d{1,2}' => 'Y-m-d',
     ];
 
-    /** And hours. */
+    /** Patterns of clock times. */
     private const HOURS = [
         '\d{1,2}:\d{2}:\d{2}' => 'H:i:s',
         '\d{1,2}:\d{2}:\d{2}\.\d+' => 'H:i:s.u',
@@ -125,7 +125,7 @@ final class FormatGuess
     }
 
     /**
-     * A column of dates and one of hours.
+     * A date column and a clock column.
      *
      * @param  list<string>  $header
      * @param  list<list<string>>  $rows
@@ -212,7 +212,8 @@ final class FormatGuess
     }
 
     /**
-     * A date with slashes begins with the month where a second part beyond 12 says so; where no part does, hours with AM and PM do.
+     * A date with slashes begins with the month if a second part exceeds 12, or, where no part does, if the clock uses
+     * AM and PM.
      *
      * @param  list<string>  $cells
      */

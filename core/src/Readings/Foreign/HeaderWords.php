@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace Harmozon\Core\Readings\Foreign;
 
 /**
- * The words by which instruments head their columns, in English, German, French, Spanish, Italian, Dutch, Norwegian, Swedish, Danish,
- * Finnish, Polish and Portuguese. Words of volts, amps and kW go before those of charge: a battery's voltage is no charge.
+ * Words that instruments use as column headers, in English, German, French, Spanish, Italian, Dutch, Norwegian,
+ * Swedish, Danish, Finnish, Polish and Portuguese. Words for volts, amps and kW come before those for charge: a
+ * battery's voltage isn't its charge.
  */
 final class HeaderWords
 {
-    /** What holds which field, the surest first. */
+    /** Words of each field, the surest first. */
     private const FIELDS = [
         'ambient_c' => '/ambient|outside|outdoor|air.?temp|luft|lucht|aussen|außen|umgebung|ext[ée]rieure?|exterior|esterna|buiten|omgeving|utomhus|utendørs|udendørs|ulko|zewn|otocz/iu',
         'adapter_c' => '/adapt|sovitin/iu',
@@ -34,7 +35,7 @@ final class HeaderWords
 
     private const MINUTES = '/minut/iu';
 
-    /** How a line at the end of a table begins that adds up, or tells means and extremes. */
+    /** First words of a summary line at the end of a table: totals, means and extremes. */
     private const TOTALS = '/^(?:(?:grand )?total[se]?|totaal|sum(?:me|ma|a)?|gesamt|somme|suma|i alt|yhteensä|razem|average|mean|mittelwert|durchschnitt|moyenne|media|média|promedio|gemiddelde|gjennomsnitt|genomsnitt|gennemsnit|medel(?:värde)?|keskiarvo|średnia|min(?:imum)?|max(?:imum)?|maximal|maximum|count|anzahl)\b/iu';
 
     /** @param  list<string>  $cells  of a row that is no reading */

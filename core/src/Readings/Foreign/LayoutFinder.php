@@ -8,18 +8,18 @@ use Harmozon\Core\Readings\CsvRecords;
 use Harmozon\Core\Readings\Layout;
 use Harmozon\Core\Readings\ReadingColumns;
 
-/** Finds the header of a readings file among the lines that stand before it, and the row of units below it. */
+/** Finds the header of a readings file after any introductory lines, and the row of units below it. */
 final class LayoutFinder
 {
     private const BOM = "\u{FEFF}";
 
-    /** The line that tells spreadsheets the delimiter. */
+    /** The line that names the delimiter for spreadsheets. */
     private const SEP = '/^"?sep=(.)"?\s*$/i';
 
-    /** A cell of a row of units that names none: how a clock is written, or nothing. */
+    /** A cell in a row of units without a unit: a clock format, or nothing. */
     private const NO_UNIT = '/^(?:-+|[hmsdyt:.\/\- ]+|text|date|time)?$/i';
 
-    /** A cell of a title or of a row, and no header. */
+    /** A cell of a title or a data row, not of a header. */
     private const FIGURE = '/^[-+]?\d[\d.,:\/TZ -]*[°%a-z]{0,3}$/i';
 
     /** @param  list<string>  $lines  the first ones, in UTF-8 */
@@ -44,7 +44,7 @@ final class LayoutFinder
     }
 
     /**
-     * What a line `sep=` says stands between the cells.
+     * The delimiter named by a `sep=` line.
      *
      * @return non-empty-string|null
      */

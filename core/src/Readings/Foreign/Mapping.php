@@ -6,7 +6,7 @@ namespace Harmozon\Core\Readings\Foreign;
 
 use Harmozon\Core\Readings\Layout;
 
-/** How a readings file that is not ours is to be read. */
+/** How to read a readings file that isn't in our own format. */
 final readonly class Mapping
 {
     /**

@@ -19,7 +19,7 @@ final class Preview
 {
     private const ROWS = 8;
 
-    /** Preview no more of a file with blank or very long lines: somebody is waiting. */
+    /** The most lines to preview, for files with many blank or very long lines: somebody is waiting. */
     private const MOST_LINES = 250_000;
 
     private const MOST_BYTES = 16_000_000;
@@ -36,7 +36,7 @@ final class Preview
 
     public ?Message $problem = null;
 
-    /** Where it can be read in two ways and nothing tells which. */
+    /** Set where it can be read in two ways. */
     public ?AmbiguousFile $unsure = null;
 
     public ?Mapping $mapping = null;

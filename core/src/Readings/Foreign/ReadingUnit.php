@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Readings\Foreign;
 
-/** What a column of a foreign readings file is counted in, and the way to what is kept: V, A, kW, °C, s, %. */
+/** The unit of a column in a foreign readings file, and its conversion to what is stored: V, A, kW, °C, s, %. */
 enum ReadingUnit: string
 {
     case MilliVolts = 'mV';
@@ -45,7 +45,7 @@ enum ReadingUnit: string
         };
     }
 
-    /** What is added once it is multiplied. */
+    /** Offset, added after multiplying. */
     public function offset(): float
     {
         return match ($this) {
@@ -55,7 +55,7 @@ enum ReadingUnit: string
         };
     }
 
-    /** Whether a field of a readings file can be counted in it. */
+    /** Whether a field of a readings file can have this unit. */
     public function fits(string $field): bool
     {
         return in_array($this, self::of($field), true);

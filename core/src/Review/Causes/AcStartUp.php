@@ -13,7 +13,7 @@ use Harmozon\Core\Review\Finding;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** Cars on AC begin at a lower step of amps, and take the full ones within minutes. Looked for before a derated post, which has no end. */
+/** On AC, cars begin with a lower current and take the full one within minutes. Checked before a derated post, which stays low. */
 final class AcStartUp implements CauseRule
 {
     private const FIRST_MINUTES = 10.0;

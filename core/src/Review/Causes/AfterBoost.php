@@ -29,7 +29,7 @@ final class AfterBoost implements CauseRule
     /** After at least this share of the boost's minutes. */
     private const SPENT = 0.5;
 
-    /** Amps beyond their rating by more than this share are a boost. */
+    /** Amps above the continuous rating by more than this share are a boost. */
     private const TOLERANCE = 0.01;
 
     public function find(CauseEvidence $evidence): ?Finding
@@ -74,7 +74,7 @@ final class AfterBoost implements CauseRule
         return $amps === [] ? null : max($amps);
     }
 
-    /** Off its continuous amps, of the plate or as wear and the air leave them, whichever is nearer (share). */
+    /** Distance from its continuous amps, as rated or as reduced by wear and ambient, whichever is nearer (share). */
     private function off(HeatLink $link, float $amps): float
     {
         $of = static fn (float $continuousA): float => $continuousA > 0 ? abs($amps / $continuousA - 1) : INF;

@@ -16,7 +16,7 @@ use Harmozon\Core\Words\Message;
 /** As the reference, so the same limit applies. Where it took more, the car's curve was entered too low. */
 final class AsExpected implements CauseRule
 {
-    /** So much more than expected, at no plate, and the curve that was entered is too low (share). */
+    /** From this much above the forecast, at no rating, the entered curve is too low (share). */
     private const TOO_LOW_FROM = 1.15;
 
     /** Rounding of shares. */
@@ -42,7 +42,7 @@ final class AsExpected implements CauseRule
             : Message::of('evidence.as_expected', share: Amount::ofHundred($ratio), binding: $cause->message()), $step->linkId === '' ? null : $step->linkId);
     }
 
-    /** A piece that does not hold the current back by itself: more came than its plate allows, as much as the car takes. */
+    /** A piece that doesn't limit the current itself: it carried more than its rating, as much as the car takes. */
     private function beyond(CauseEvidence $evidence, string $linkId): ?Finding
     {
         $ofCar = $evidence->segment->carRatio;

@@ -14,12 +14,12 @@ use Harmozon\Core\Review\Finding;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** Amps or kW stand level at what a link allows, and no other link allows clearly less. */
+/** Amps or kW stay level at what a link allows, and no other link allows clearly less. */
 final class AtPlate implements CauseRule
 {
     private const AT = 0.03;
 
-    /** How much more than the lowest limit it may be (share). */
+    /** How much above the lowest limit it may be (share). */
     private const LOWEST = 0.05;
 
     /** Rounding of shares. */

@@ -14,7 +14,7 @@ use Harmozon\Core\Review\Finding;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** On a cooled cable the power falls to a crawl within minutes of the first power: the coolant does not run. */
+/** On a cooled cable the power drops to very little within minutes of the first power: the coolant pump has failed. */
 final class CoolingFailed implements CauseRule
 {
     private const BELOW_RATIO = 0.3;
@@ -23,7 +23,7 @@ final class CoolingFailed implements CauseRule
 
     private const BELOW_SOC = 60.0;
 
-    /** It fell if it had been this many times as much. */
+    /** It counts as a drop if the power was this many times as high before. */
     private const FELL_FROM = 1.5;
 
     public function find(CauseEvidence $evidence): ?Finding

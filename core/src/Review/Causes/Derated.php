@@ -14,7 +14,7 @@ use Harmozon\Core\Review\ReferencePoint;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** Level from the start, and far below every plate: the stall gives less than it says. */
+/** Level from the start, and far below every rating: a derated stall. */
 final class Derated implements CauseRule
 {
     private const BELOW_RATIO = 0.7;

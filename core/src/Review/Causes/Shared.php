@@ -21,10 +21,10 @@ final class Shared implements CauseRule
 
     private const TO_RATIO = 0.65;
 
-    /** So near to the share that the policy leaves is at it. */
+    /** This close to the share that the policy leaves counts as at it. */
     private const AT_SHARE = 0.03;
 
-    /** A cause began with a noted event when both are this close together (s). */
+    /** A segment began with a noted event if both are this close together (s). */
     private const WITH_S = 120.0;
 
     public function find(CauseEvidence $evidence): ?Finding

@@ -10,13 +10,13 @@ use Harmozon\Core\Words\Message;
 /** How good the forecasts of some sessions have been. */
 final readonly class Grades
 {
-    /** The fewest forecasts from which a lean is shown. */
+    /** The fewest forecasts from which a bias is shown. */
     private const FEWEST = 3;
 
-    /** Forecasts lean when the mean error is this share of the mean absolute error. */
+    /** Forecasts are biased when the mean error is this share of the mean absolute error. */
     private const LEANS = 0.6;
 
-    /** Below this an error is no error (minutes). */
+    /** Smaller errors don't count (minutes). */
     private const LEAST_MINUTES = 0.5;
 
     private function __construct(public int $sessions, public float $meanMinutes, public float $leanMinutes, public float $meanKw, public float $biasKw)

@@ -41,7 +41,7 @@ final readonly class LearnedCurve
     }
 
     /**
-     * What was learned, and outside it what was entered.
+     * The learned curve, and the entered one outside its range.
      *
      * @param  'kw'|'low'|'high'  $which  the median, or an end of the spread
      */

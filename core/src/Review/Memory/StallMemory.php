@@ -75,7 +75,7 @@ final readonly class StallMemory
     }
 
     /**
-     * What an outlet is to know of its own stalls.
+     * What is remembered about an outlet's own stalls.
      *
      * @param  list<self>  $memories
      */

@@ -90,13 +90,13 @@ final readonly class Visit
         return RungCode::tryFrom(explode(':', $event->detail ?? '')[0]) !== null;
     }
 
-    /** A start that failed before is forgiven where current flowed there in the end. */
+    /** A failed start doesn't count if current flowed there in the end. */
     public function isGood(): bool
     {
         return $this->started && ! $this->signs->derated && ! $this->signs->coolingFailed;
     }
 
-    /** How many starts failed that should not have. */
+    /** How many starts failed where the session was expected to start. */
     public function failures(): int
     {
         return $this->isExpected ? max($this->failedStarts, $this->started ? 0 : 1) : 0;

@@ -43,7 +43,7 @@ final readonly class Slope
     }
 
     /**
-     * Between every two of them.
+     * Slopes between every two points.
      *
      * @param  list<float>  $values
      * @return non-empty-list<float> sorted
@@ -62,7 +62,7 @@ final readonly class Slope
     }
 
     /**
-     * Between which values the line may lie at the first of so many sessions and at the last: both slopes go through its middle.
+     * The range of the line at the first and the last of so many sessions, with both slopes through its middle.
      *
      * @return array{array{float, float}, array{float, float}} least and most, there and there
      */
@@ -81,7 +81,7 @@ final readonly class Slope
     }
 
     /**
-     * Of Kendall's sum, with a share less for values that occur more than once.
+     * Variance of Kendall's sum, reduced for ties.
      *
      * @param  list<float>  $values
      */

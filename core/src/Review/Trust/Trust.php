@@ -18,7 +18,7 @@ final readonly class Trust
 
     private const AHEAD_SESSIONS = 20;
 
-    /** So many median deviations above the median are sudden, when they are more than rounding (share of the median). */
+    /** A rise this many median deviations above the median is sudden, if it exceeds rounding (share of the median). */
     private const SUDDEN_DEVIATIONS = 3.0;
 
     private const ROUNDING = 0.02;

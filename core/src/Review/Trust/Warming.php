@@ -7,7 +7,7 @@ namespace Harmozon\Core\Review\Trust;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Term;
 
-/** What an adapter's sessions say of how warm it gets. */
+/** How warm an adapter gets, from its sessions. */
 enum Warming: string implements Term
 {
     case TooFew = 'too_few';
