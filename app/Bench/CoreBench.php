@@ -17,6 +17,9 @@ use Harmozon\Core\Fit\Fitter;
 use Harmozon\Core\Forecast\Forecaster;
 use Harmozon\Core\Forecast\Ranking;
 use Harmozon\Core\Json\Node;
+use Harmozon\Core\Kit\KitQuestion;
+use Harmozon\Core\Kit\PlacedOutlet;
+use Harmozon\Core\Kit\SmallestKit;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
@@ -29,6 +32,8 @@ final readonly class CoreBench
     private const OUTLETS = 60;
 
     private const ADAPTERS = 20;
+
+    private const OUTLETS_A_PLACE = 4;
 
     private GarageFile $garage;
 
@@ -59,6 +64,35 @@ final readonly class CoreBench
             self::told(Message::of('bench.board', cars: Amount::count(self::CARS), outlets: Amount::count(self::OUTLETS), adapters: Amount::count(self::ADAPTERS)), $count, $board),
             Message::of('bench.shapes', ms: Timing::tenths($bare->median() * 1000), times: Timing::tenths($board->median() / $bare->median())),
         ];
+    }
+
+    /** @return list<Message> the smallest kit for the whole garage, with nothing owned and every adapter for sale */
+    public function kit(int $runs): array
+    {
+        $question = new KitQuestion($this->garage->vehicles, self::placed(), [], $this->garage->adapters, $this->garage->policy, $this->garage->conditions);
+        $steps = 0;
+        $kit = Timing::of($runs, static function () use ($question, &$steps): void {
+            $steps = count(SmallestKit::of($question)->purchases);
+        });
+
+        return [Message::of(
+            'bench.kit', cars: Amount::count(self::CARS), outlets: Amount::count(self::OUTLETS), adapters: Amount::count(count($this->garage->adapters)),
+            steps: Amount::count($steps), median: $kit->medianMs(), most: $kit->mostMs(), memory: Amount::count(intdiv(memory_get_peak_usage(), 1_000_000)),
+        )];
+    }
+
+    /** @return list<PlacedOutlet> the demo's own, whose facts have been read, over and over; four to a place */
+    private static function placed(): array
+    {
+        $read = [];
+        foreach (Node::fromJson((string) file_get_contents(database_path('demo/lanternfish.json')))->objects('places') as $place) {
+            $read = [...$read, ...$place->objects('outlets')];
+        }
+        $reader = new EquipmentReader;
+
+        return array_map(static fn (int $i): PlacedOutlet => new PlacedOutlet(
+            $reader->outlet($read[$i % count($read)]->object('spec')->with(['id' => "outlet{$i}", 'name' => "outlet{$i}"])), 'place'.intdiv($i, self::OUTLETS_A_PLACE),
+        ), range(1, self::OUTLETS));
     }
 
     private function shapes(): int

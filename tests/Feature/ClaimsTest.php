@@ -50,7 +50,7 @@ final class ClaimsTest extends TestCase
     {
         $claims = Claims::in((string) file_get_contents(dirname(__DIR__, 2).'/docs/figures.md'));
 
-        foreach (['board', 'forecast', 'ranking', 'check', 'garage', 'session', 'log', 'import', 'crowd'] as $bench) {
+        foreach (['board', 'forecast', 'ranking', 'kit', 'check', 'garage', 'session', 'log', 'import', 'crowd'] as $bench) {
             self::assertGreaterThan(0, $claims->count($bench), $bench);
         }
     }

@@ -58,6 +58,12 @@ final readonly class Adapter
         return $this->with(trust: $this->trust->asNew(), handling: $this->handling->forSale());
     }
 
+    /** The same as an offer: its condition and certification are as stated, and it is not owned. */
+    public function offered(): self
+    {
+        return $this->with(handling: $this->handling->forSale());
+    }
+
     /** The same with its own battery charged. */
     public function charged(): self
     {

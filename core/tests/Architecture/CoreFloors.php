@@ -27,13 +27,14 @@ final class CoreFloors
         'Record' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit'],
         'Bench' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit', 'Forecast', 'Record'],
         'Steps' => ['Words', 'Equipment', 'Chain', 'Fit', 'Forecast'],
+        'Kit' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit', 'Forecast'],
         'Review' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit', 'Forecast', 'Record', 'Steps'],
         // Formats: what comes in, and what goes out.
         'Json' => ['Words', 'Equipment'],
-        'Case' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit', 'Record', 'Bench', 'Json'],
+        'Case' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit', 'Record', 'Bench', 'Kit', 'Json'],
         'Readings' => ['Words', 'Record', 'Json'],
         'Ocpi' => ['Words', 'Equipment', 'Json'],
-        'Answers' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit', 'Forecast', 'Record', 'Steps', 'Review', 'Json', 'Readings', 'Ocpi'],
+        'Answers' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit', 'Forecast', 'Record', 'Steps', 'Kit', 'Review', 'Json', 'Readings', 'Ocpi'],
     ];
 
     /** @return iterable<string, Rule> one a room */

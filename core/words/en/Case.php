@@ -37,4 +37,7 @@ return [
     'found_by.ultra' => 'ultra rapid ultra-fast high power hpc',
     'found_by.supply' => 'portable supply granny cable mobile charger evse in-cable control box',
     'found_by.adapter' => 'adapter adaptor dongle',
+    'field.kit_needs_cars' => 'add a car first: a kit is worked out for cars',
+    'field.kit_needs_outlets' => 'add a charger first: a kit is worked out for chargers',
+    'field.unknown_car' => 'there is no car "{id}" in this garage',
 ];

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Answers;
+
+use Harmozon\Core\Equipment\Adapter;
+use Harmozon\Core\Kit\Charged;
+use Harmozon\Core\Kit\KitQuestion;
+use Harmozon\Core\Kit\Pair;
+use Harmozon\Core\Kit\Price;
+use Harmozon\Core\Kit\Purchase;
+use Harmozon\Core\Kit\Reached;
+use Harmozon\Core\Kit\SmallestKit;
+use Harmozon\Core\Words\Voice;
+
+/** Writes the smallest kit with the field names of the contract. */
+final readonly class KitWriter
+{
+    public function __construct(private Voice $voice)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function answer(SmallestKit $kit, KitQuestion $question): array
+    {
+        return [
+            'pairs' => count($kit->table->pairs),
+            'covered_now' => $kit->now->covered,
+            'second_way_now' => $kit->now->second,
+            'exact' => $kit->isExact,
+            'purchases' => array_map(static fn (Purchase $p): array => [
+                ...self::purchase($p, $question->currency),
+                'charge_instead' => array_values(array_map(static fn (Charged $c): string => $c->adapter->id, array_filter($kit->charged, static fn (Charged $c): bool => $c->doesAllOf($p)))),
+            ], $kit->purchases),
+            'charge' => array_map(static fn (Charged $c): array => ['adapter' => $c->adapter->id, 'newly' => array_map(self::reached(...), $c->newly)], $kit->charged),
+            'not_needed' => array_map(static fn (Adapter $a): string => $a->id, $kit->notNeeded),
+            'never' => array_map($this->never(...), $kit->never()),
+            'open' => array_map(static fn (Pair $p): array => ['vehicle' => $p->vehicle->id, 'outlet' => $p->at->outlet->id], $kit->open()),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function purchase(Purchase $purchase, ?string $currency): array
+    {
+        return [
+            'buy' => array_map(static fn (Adapter $a): string => $a->id, $purchase->buy),
+            'covered' => $purchase->worth->covered,
+            'covered_at_most' => $purchase->coveredAtMost ?? $purchase->worth->covered,
+            'second_way' => $purchase->worth->second,
+            'newly' => array_map(self::reached(...), $purchase->newly),
+            'faster' => array_map(self::reached(...), $purchase->faster),
+            'price' => self::price($purchase->price, $currency),
+        ];
+    }
+
+    /** @return array{vehicle: string, outlet: string, expected_peak_kw: float, at_most: bool} */
+    private static function reached(Reached $reached): array
+    {
+        return ['vehicle' => $reached->pair->vehicle->id, 'outlet' => $reached->pair->at->outlet->id, 'expected_peak_kw' => round($reached->way->kw, 2), 'at_most' => $reached->way->isAtMost];
+    }
+
+    /** @return array{currency: string|null, amount: string, at_least: bool} */
+    private static function price(Price $price, ?string $currency): array
+    {
+        return ['currency' => $currency, 'amount' => $price->amount(), 'at_least' => $price->isAtLeast()];
+    }
+
+    /** @return array{vehicle: string, outlet: string, gate: string|null, reason: string} */
+    private function never(Pair $pair): array
+    {
+        $answer = $pair->never ?? throw new \LogicException('only of pairs that never charge');
+
+        return ['vehicle' => $pair->vehicle->id, 'outlet' => $pair->at->outlet->id, 'gate' => $answer->deciding()?->gate->value, 'reason' => $this->voice->say($answer->why())];
+    }
+}

@@ -1,0 +1,180 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Tests\Kit;
+
+use Harmozon\Core\Equipment\Adapter;
+use Harmozon\Core\Kit\KitQuestion;
+use Harmozon\Core\Kit\Purchase;
+use Harmozon\Core\Kit\SmallestKit;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class SmallestKitTest extends TestCase
+{
+    /** @return iterable<string, array{int, int, bool}> */
+    public static function seeds(): iterable
+    {
+        foreach (range(1, 60) as $seed) {
+            yield "seed {$seed}" => [$seed, 2 + $seed % 8, $seed % 3 === 0];
+        }
+    }
+
+    #[DataProvider('seeds')]
+    public function test_every_purchase_is_the_best_of_its_size(int $seed, int $candidates, bool $isTour): void
+    {
+        $question = Garages::seeded($seed, $candidates, isTour: $isTour);
+        $brute = new BruteForce($question);
+        $kit = SmallestKit::of($question);
+
+        self::assertTrue($kit->isExact);
+        self::assertSame($brute->worth($question->owned), [$kit->now->covered, $kit->now->second, $kit->now->kw]);
+        $before = $brute->worth($question->owned);
+        foreach ($kit->purchases as $number => $purchase) {
+            $best = $brute->best($number + 1);
+            self::assertSame(array_slice($best, 0, 3), [$purchase->worth->covered, $purchase->worth->second, $purchase->worth->kw]);
+            self::assertSame(-(float) $purchase->price->amount(), (float) $best[4]);
+            self::assertSame($best[3] < 0, $purchase->price->isAtLeast());
+            self::assertSame(array_slice($best, 0, 3), $brute->worth([...$question->owned, ...$purchase->buy]), 'what it says it buys reaches as much');
+            self::assertGreaterThan($before, array_slice($best, 0, 3));
+            $before = array_slice($best, 0, 3);
+        }
+        $next = $brute->best(count($kit->purchases) + 1);
+        self::assertTrue($next === [] || array_slice($next, 0, 3) <= $before, 'nothing more is gained after the last step');
+    }
+
+    #[DataProvider('seeds')]
+    public function test_a_refused_piece_is_never_bought_and_one_more_candidate_worsens_no_step(int $seed, int $candidates, bool $isTour): void
+    {
+        $question = Garages::seeded($seed, $candidates + 1, isTour: $isTour);
+        $fewer = SmallestKit::of(Garages::seeded($seed, $candidates, isTour: $isTour));
+        $more = SmallestKit::of($question);
+
+        self::assertGreaterThanOrEqual(count($fewer->purchases) > 0 ? 1 : 0, count($more->purchases));
+        foreach ($more->purchases as $purchase) {
+            foreach ($purchase->buy as $piece) {
+                self::assertNotTrue($piece->trust->recalled);
+                self::assertNotNull($piece->trust->certification);
+            }
+        }
+        foreach ($fewer->purchases as $number => $purchase) {
+            $with = $more->purchases[$number] ?? $more->purchases[count($more->purchases) - 1];
+            self::assertGreaterThanOrEqual(0, $with->worth->compare($purchase->worth));
+        }
+    }
+
+    public function test_a_greedy_purchase_stays_within_its_bound_and_reaches_what_it_says(): void
+    {
+        foreach ([3, 5, 7, 11] as $seed) {
+            $question = Garages::seeded($seed, 60);
+            $kit = SmallestKit::of($question);
+            foreach ($kit->purchases as $number => $purchase) {
+                $atMost = $purchase->coveredAtMost ?? $purchase->worth->covered;
+                self::assertLessThanOrEqual($atMost, $purchase->worth->covered);
+                self::assertSame([$purchase->worth->covered, $purchase->worth->second], array_slice((new BruteForce($question))->worth([...$question->owned, ...$purchase->buy]), 0, 2));
+                if ($number === 0) {
+                    self::assertSame((new BruteForce($question))->best(1)[0], $purchase->worth->covered);
+                }
+            }
+        }
+    }
+
+    /**
+     * Two cars with J3400 inlets, two CCS1 stalls at one place and a CCS1 post elsewhere. One adapter reaches all six
+     * pairs; four of them have a second way.
+     */
+    public function test_one_adapter_for_two_cars_that_travel_one_at_a_time(): void
+    {
+        $kit = SmallestKit::of(self::twoCars());
+
+        self::assertSame([0, 0], [$kit->now->covered, $kit->now->second]);
+        self::assertCount(1, $kit->purchases);
+        self::assertSame(['k1'], self::bought($kit->purchases[0]));
+        self::assertSame([6, 4], [$kit->purchases[0]->worth->covered, $kit->purchases[0]->worth->second]);
+        self::assertSame(['180.00', false], [$kit->purchases[0]->price->amount(), $kit->purchases[0]->price->isAtLeast()]);
+        self::assertCount(6, $kit->purchases[0]->newly);
+    }
+
+    /** The same cars at once: one adapter serves one of them at a place, so the second car needs another. */
+    public function test_cars_that_travel_at_once_need_an_adapter_each(): void
+    {
+        $kit = SmallestKit::of(self::twoCars(['v1', 'v2']));
+
+        self::assertSame([3, 6], array_map(static fn (Purchase $p): int => $p->worth->covered, $kit->purchases));
+        self::assertSame(['k1', 'k1'], self::bought($kit->purchases[1]));
+        self::assertSame('360.00', $kit->purchases[1]->price->amount());
+        self::assertSame([2, 4], array_map(static fn (Purchase $p): int => $p->worth->second, $kit->purchases));
+    }
+
+    public function test_another_stop_of_a_tour_is_a_second_way_for_a_place_with_one_outlet(): void
+    {
+        $kit = SmallestKit::of(self::twoCars(isTour: true));
+
+        self::assertSame(6, $kit->purchases[0]->worth->second);
+    }
+
+    public function test_a_price_that_nobody_knows_makes_at_least(): void
+    {
+        $question = self::twoCars();
+        $kit = SmallestKit::of(Garages::question([['id' => 'v1', 'inlets.0.coupler' => 'j3400']], [['id' => 'o1']], [], [['id' => 'k1', 'input' => 'ccs1', 'output' => 'j3400', 'price' => null]]));
+
+        self::assertSame(['0.00', true], [$kit->purchases[0]->price->amount(), $kit->purchases[0]->price->isAtLeast()]);
+        self::assertFalse(SmallestKit::of($question)->purchases[0]->price->isAtLeast());
+    }
+
+    public function test_pieces_that_nobody_needs_and_pairs_that_never_charge_are_named(): void
+    {
+        $kit = SmallestKit::of(Garages::question(
+            [['id' => 'v1']],
+            [['id' => 'o1'], ['id' => 'o2', 'coupler' => 'chademo', 'signalling' => ['can_chademo']], ['id' => 'o3', 'coupler' => 'j3400', 'access.kind' => null]],
+            [['id' => 'a1'], ['id' => 'a2', 'input' => 'type1', 'output' => 'j3400']],
+            [['id' => 'k1', 'input' => 'chademo', 'output' => 'ccs1']],
+        ));
+
+        self::assertSame(['a2'], array_map(static fn (Adapter $a): string => $a->id, $kit->notNeeded));
+        self::assertSame(['o2'], array_map(static fn ($p): string => $p->at->outlet->id, $kit->never()), 'a passive adapter translates nothing');
+        self::assertSame(['o3'], array_map(static fn ($p): string => $p->at->outlet->id, $kit->open()));
+        self::assertSame([], $kit->purchases);
+    }
+
+    public function test_charging_an_active_adapter_comes_before_buying_another(): void
+    {
+        $active = ['input' => 'ccs1', 'output' => 'chademo', 'translates' => ['from' => ['plc'], 'to' => ['can_chademo']]];
+        $kit = SmallestKit::of(Garages::question(
+            [['id' => 'v1', 'inlets.0.coupler' => 'chademo', 'inlets.0.dc.signalling' => ['can_chademo']]],
+            [['id' => 'o1']],
+            [['id' => 'a6', 'battery_ok' => false, ...$active]],
+            [['id' => 'k1', 'battery_ok' => true, ...$active]],
+        ));
+
+        self::assertSame('a6', $kit->charged[0]->adapter->id);
+        self::assertTrue($kit->charged[0]->doesAllOf($kit->purchases[0]));
+    }
+
+    public function test_no_candidates_and_nothing_owned_is_an_answer_too(): void
+    {
+        $kit = SmallestKit::of(Garages::question([['id' => 'v1']], [['id' => 'o1']], [], []));
+
+        self::assertSame([1, []], [$kit->now->covered, $kit->purchases]);
+    }
+
+    /** @param  list<string>  $together */
+    private static function twoCars(array $together = [], bool $isTour = false): KitQuestion
+    {
+        return Garages::question(
+            [['id' => 'v1', 'inlets.0.coupler' => 'j3400'], ['id' => 'v2', 'inlets.0.coupler' => 'j3400']],
+            [['id' => 'o1', 'place' => 'p1'], ['id' => 'o2', 'place' => 'p1'], ['id' => 'o3', 'place' => 'p2']],
+            [],
+            [['id' => 'k1', 'input' => 'ccs1', 'output' => 'j3400', 'price' => '180.00'], ['id' => 'k2', 'input' => 'ccs1', 'output' => 'j3400', 'price' => '195.00', 'plate.continuous_a' => 200, 'plate.boost_a' => null, 'plate.boost_minutes' => null]],
+            $together,
+            $isTour,
+        );
+    }
+
+    /** @return list<string> */
+    private static function bought(Purchase $purchase): array
+    {
+        return array_map(static fn (Adapter $a): string => $a->id, $purchase->buy);
+    }
+}
