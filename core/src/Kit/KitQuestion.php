@@ -43,4 +43,14 @@ final readonly class KitQuestion
     {
         return $this->with(owned: $owned, candidates: []);
     }
+
+    /**
+     * The same question with these to buy.
+     *
+     * @param  list<Adapter>  $candidates
+     */
+    public function withCandidates(array $candidates): self
+    {
+        return $this->with(candidates: $candidates);
+    }
 }

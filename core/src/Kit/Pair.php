@@ -30,4 +30,16 @@ final readonly class Pair
 
         return null;
     }
+
+    /** The way through one piece; null when there is none. */
+    public function through(int $piece): ?Reach
+    {
+        foreach ($this->ways as $way) {
+            if ($way->piece === $piece) {
+                return $way;
+            }
+        }
+
+        return null;
+    }
 }

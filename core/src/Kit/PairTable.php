@@ -59,7 +59,7 @@ final readonly class PairTable
                 $rank++;
             }
             $piece = self::piece($one, $numbers);
-            $ways[$piece] ??= new Reach($piece, $rank, $one->expectedPeakKw() ?? 0.0, $one->isAtMost());
+            $ways[$piece] ??= new Reach($piece, $rank, $one->expectedPeakKw() ?? 0.0, $one->isAtMost(), $one->peak?->binding);
             $before = $one;
         }
 

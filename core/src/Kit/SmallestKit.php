@@ -86,8 +86,8 @@ final readonly class SmallestKit
     {
         $cars = [];
         foreach ($table->pairs as $pair) {
-            $way = in_array($pair->vehicle->id, $together, true) ? self::wayThrough($pair, $piece) : null;
-            if ($way !== null && $way->rank < (self::wayThrough($pair, Reach::WITHOUT)->rank ?? PHP_INT_MAX)) {
+            $way = in_array($pair->vehicle->id, $together, true) ? $pair->through($piece) : null;
+            if ($way !== null && $way->rank < ($pair->through(Reach::WITHOUT)->rank ?? PHP_INT_MAX)) {
                 $cars[$pair->vehicle->id] = true;
             }
         }
@@ -104,8 +104,8 @@ final readonly class SmallestKit
         }
         $isEqual = $price === 0;
         foreach ($table->pairs as $pair) {
-            $way = self::wayThrough($pair, $piece);
-            $instead = self::wayThrough($pair, $other);
+            $way = $pair->through($piece);
+            $instead = $pair->through($other);
             if ($way !== null && ($instead === null || $instead->rank > $way->rank || $instead->kw < $way->kw)) {
                 return false;
             }
@@ -113,17 +113,6 @@ final readonly class SmallestKit
         }
 
         return ! $isEqual || $other < $piece;
-    }
-
-    private static function wayThrough(Pair $pair, int $piece): ?Reach
-    {
-        foreach ($pair->ways as $way) {
-            if ($way->piece === $piece) {
-                return $way;
-            }
-        }
-
-        return null;
     }
 
     private static function purchase(Found $found, Kit $kit, PairTable $table, ?int $coveredAtMost): Purchase

@@ -27,7 +27,7 @@ final class CoreFloors
         'Record' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit'],
         'Bench' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit', 'Forecast', 'Record'],
         'Steps' => ['Words', 'Equipment', 'Chain', 'Fit', 'Forecast'],
-        'Kit' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit', 'Forecast'],
+        'Kit' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit', 'Forecast', 'Record'],
         'Review' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit', 'Forecast', 'Record', 'Steps'],
         // Formats: what comes in, and what goes out.
         'Json' => ['Words', 'Equipment'],

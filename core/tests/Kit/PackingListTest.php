@@ -2,11 +2,14 @@
 
 declare(strict_types=1);
 
-namespace Harmozon\Core\Tests\Fit;
+namespace Harmozon\Core\Tests\Kit;
 
-use Harmozon\Core\Equipment\Adapter;
+use Harmozon\Core\Equipment\NetworkSetUp;
+use Harmozon\Core\Equipment\SetUpState;
 use Harmozon\Core\Fit\Answer;
-use Harmozon\Core\Fit\PackingList;
+use Harmozon\Core\Kit\PackedNetwork;
+use Harmozon\Core\Kit\PackedPiece;
+use Harmozon\Core\Kit\PackingList;
 use Harmozon\Core\Tests\Cases;
 use PHPUnit\Framework\TestCase;
 
@@ -40,13 +43,38 @@ final class PackingListTest extends TestCase
         self::assertSame([], self::packed([self::at(['coupler' => 'j3400', 'attached_adapter' => $attached], kit: [])]));
     }
 
+    public function test_every_piece_and_network_names_the_places_that_need_it(): void
+    {
+        $active = ['id' => 'active', 'battery_ok' => false, 'input' => 'ccs1', 'output' => 'chademo', 'translates' => ['from' => ['plc'], 'to' => ['can_chademo']]];
+        $list = self::list([
+            self::at(['coupler' => 'j3400', 'access' => ['kind' => 'account', 'network' => 'Fernway']]),
+            self::at(['access' => ['kind' => 'account', 'network' => 'Ostler']]),
+            self::at(['coupler' => 'j3400']),
+        ], [new NetworkSetUp('fernway ', ['app' => SetUpState::Done, 'card' => SetUpState::ToDo])]);
+
+        self::assertSame([['dc', ['p0', 'p2'], false]], array_map(static fn (PackedPiece $p): array => [$p->adapter->id, $p->places, $p->isToCharge()], $list->pieces));
+        self::assertSame([['Fernway', ['p0'], ['card'], ['app'], false], ['Ostler', ['p1'], [], [], false]], array_map(static fn (PackedNetwork $n): array => [
+            $n->name, $n->places, array_column($n->toDo, 'value'), array_column($n->have, 'value'), $n->isLookedAt,
+        ], $list->networks));
+        self::assertTrue((new PackedPiece(Cases::read(Cases::file(adapters: [$active]))->adapters[0], []))->isToCharge());
+    }
+
+    /**
+     * @param  list<Answer>  $stops
+     * @param  list<NetworkSetUp>  $setUps
+     */
+    private static function list(array $stops, array $setUps = []): PackingList
+    {
+        return PackingList::of(array_map(static fn (Answer $a, int $n): array => ["p{$n}", $a], $stops, array_keys($stops)), Cases::read(Cases::file(adapters: self::KIT))->adapters, $setUps);
+    }
+
     /**
      * @param  list<Answer>  $stops
      * @return list<string>
      */
     private static function packed(array $stops): array
     {
-        return array_map(static fn (Adapter $a): string => $a->id, PackingList::of($stops, Cases::read(Cases::file(adapters: self::KIT))->adapters));
+        return array_map(static fn (PackedPiece $p): string => $p->adapter->id, self::list($stops)->pieces);
     }
 
     /**
