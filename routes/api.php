@@ -12,6 +12,7 @@ use App\Http\Controllers\ForecastController;
 use App\Http\Controllers\GarageController;
 use App\Http\Controllers\GaragesController;
 use App\Http\Controllers\ImportController;
+use App\Http\Controllers\KitController;
 use App\Http\Controllers\MovingController;
 use App\Http\Controllers\NewCarController;
 use App\Http\Controllers\OcpiController;
@@ -72,6 +73,10 @@ Route::middleware(['auth', MatchesShownGarage::class, MayAct::class])->name('api
     Route::get('terms', [GarageController::class, 'terms'])->name('terms');
     Route::get('board', [FitController::class, 'board'])->name('board');
     Route::get('tours/{tour}/pack', [FitController::class, 'pack'])->name('tour.pack');
+    Route::get('kit', [KitController::class, 'smallest'])->name('kit');
+    Route::get('vetting', [KitController::class, 'questions'])->name('vetting');
+    Route::post('vetting', [KitController::class, 'vet'])->name('vet');
+    Route::get('adapters/{adapter}/first-test', [KitController::class, 'firstTest'])->name('first-test');
     Route::post('fit', [FitController::class, 'fit'])->name('fit');
     Route::post('steps', [FitController::class, 'steps'])->name('steps');
     Route::post('forecast', [ForecastController::class, 'forecast'])->name('forecast');

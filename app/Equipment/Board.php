@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Equipment;
 
 use App\Models\Outlet;
-use App\Models\Tour;
 use App\Models\Vehicle;
 use Harmozon\Core\Answers\FitWriter;
 use Harmozon\Core\Chain\Conditions;
@@ -13,7 +12,6 @@ use Harmozon\Core\Equipment\Adapter as CoreAdapter;
 use Harmozon\Core\Fit\AdapterPolicy;
 use Harmozon\Core\Fit\Board as CoreBoard;
 use Harmozon\Core\Fit\Fitter;
-use Harmozon\Core\Fit\PackingList;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
@@ -49,23 +47,6 @@ final class Board
         self::mustBeFew($rows, $cars);
 
         return array_map($this->writer->cell(...), iterator_to_array($this->of($kit, $policy, $conditions, $cars, $rows)->answers(), false));
-    }
-
-    /**
-     * What to pack for a tour from the garage's own kit.
-     *
-     * @return list<string> public ids
-     *
-     * @throws FieldError when that is more pairs than are answered at once
-     */
-    public function pack(Tour $tour, AdapterPolicy $policy, Conditions $conditions): array
-    {
-        $kit = $this->pieceReader->kit($this->pieceReader->adapters());
-        $cars = Vehicle::inOrder($tour->vehicles() === [] ? null : $tour->vehicles());
-        $rows = $this->rows->along($tour);
-        self::mustBeFew($rows, $cars);
-
-        return array_map(static fn (CoreAdapter $a): string => $a->id, PackingList::of($this->of($kit, $policy, $conditions, $cars, $rows)->answers(), $kit));
     }
 
     /**

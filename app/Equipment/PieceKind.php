@@ -11,6 +11,7 @@ use App\Models\Piece;
 use App\Models\Place;
 use App\Models\Tour;
 use App\Models\Vehicle;
+use App\Models\Wish;
 use Harmozon\Core\Chain\FactOwner;
 
 /** The kinds of pieces in a garage, as named in URLs. */
@@ -23,6 +24,9 @@ enum PieceKind: string
     case Networks = 'networks';
     case Tours = 'tours';
 
+    /** Adapters that aren't owned yet. */
+    case Wishes = 'wishes';
+
     /** @return class-string<Piece|Place> */
     public function model(): string
     {
@@ -33,6 +37,7 @@ enum PieceKind: string
             self::Places => Place::class,
             self::Networks => Network::class,
             self::Tours => Tour::class,
+            self::Wishes => Wish::class,
         };
     }
 
@@ -44,7 +49,7 @@ enum PieceKind: string
             self::Adapters => 300,
             self::Outlets => 5000,
             self::Places => 2000,
-            self::Networks, self::Tours => 200,
+            self::Networks, self::Tours, self::Wishes => 200,
         };
     }
 
@@ -53,7 +58,7 @@ enum PieceKind: string
     {
         return match ($this) {
             self::Vehicles => FactOwner::Vehicle,
-            self::Adapters => FactOwner::Adapter,
+            self::Adapters, self::Wishes => FactOwner::Adapter,
             self::Outlets => FactOwner::Outlet,
             self::Places, self::Networks, self::Tours => null,
         };

@@ -8,6 +8,7 @@ use App\Models\Adapter;
 use App\Models\Network;
 use App\Models\Outlet;
 use App\Models\Vehicle;
+use App\Models\Wish;
 use Harmozon\Core\Case\EquipmentReader;
 use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Equipment\Adapter as CoreAdapter;
@@ -44,6 +45,11 @@ final class PieceReader
     public function adapter(Adapter $adapter): CoreAdapter
     {
         return $this->reader->adapter(Node::of($adapter->inCaseFile(), 'adapter'));
+    }
+
+    public function wish(Wish $wish): CoreAdapter
+    {
+        return $this->reader->adapter(Node::of($wish->inCaseFile(), 'wish'));
     }
 
     /**

@@ -210,7 +210,7 @@ final class PieceStore
         $spec = $spec->noting($read)->with(['id' => 'new', 'name' => $name]);
         match ($kind) {
             PieceKind::Vehicles => $this->reader->vehicle($spec),
-            PieceKind::Adapters => $this->reader->adapter($spec),
+            PieceKind::Adapters, PieceKind::Wishes => $this->reader->adapter($spec),
             PieceKind::Networks => $this->reader->network($spec),
             PieceKind::Tours => [$spec->texts('places'), $spec->texts('vehicles')],
             default => $this->reader->outlet($spec),

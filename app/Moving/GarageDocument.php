@@ -14,6 +14,7 @@ use App\Models\Place;
 use App\Models\ReadingsSource;
 use App\Models\Tour;
 use App\Models\Vehicle;
+use App\Models\Wish;
 use Harmozon\Core\Case\CaseReader;
 
 /**
@@ -58,6 +59,7 @@ final class GarageDocument
             'outlets' => Outlet::inOrder()->map(static fn (Outlet $o): array => self::piece($o, ['place' => $ulids[$o->place_id] ?? '', ...self::origin($o)]))->all(),
             'networks' => Network::inOrder()->map(static fn (Network $n): array => self::piece($n))->all(),
             'tours' => Tour::inOrder()->map(static fn (Tour $t): array => self::piece($t))->all(),
+            'wishes' => Wish::inOrder()->map(static fn (Wish $w): array => self::piece($w))->all(),
             'mappings' => NetworkTerm::query()->get()->sortBy(['kind', 'theirs'])->values()->map(static fn (NetworkTerm $t): array => ['kind' => $t->kind, 'theirs' => $t->theirs, 'ours' => $t->ours])->all(),
             'readings_mappings' => ReadingsSource::told(),
         ];

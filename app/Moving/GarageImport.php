@@ -60,7 +60,7 @@ final class GarageImport
         // Everything is read before anything is written.
         $settings = self::settings($document);
         $read = [];
-        foreach ([PieceKind::Vehicles, PieceKind::Adapters, PieceKind::Places, PieceKind::Outlets, PieceKind::Networks, PieceKind::Tours] as $kind) {
+        foreach ([PieceKind::Vehicles, PieceKind::Adapters, PieceKind::Places, PieceKind::Outlets, PieceKind::Networks, PieceKind::Tours, PieceKind::Wishes] as $kind) {
             $read[$kind->value] = $this->read($document, $kind);
         }
         $terms = $document->has('mappings') ? (string) json_encode(['terms' => array_map(static fn (Node $m): array => ['kind' => $m->raw('kind'), 'theirs' => $m->raw('theirs'), 'ours' => $m->raw('ours')], $document->objectsOrNone('mappings'))]) : null;

@@ -156,6 +156,7 @@ return [
     'console.moved' => '{added} added, {replaced} replaced, {same} unchanged',
     'console.moved_kept' => 'Kept as they are here: {names}',
     'console.moved_renamed' => 'The garage is now named "{name}".',
+    'app.vet_unnamed' => 'This adapter',
     'console.vet_adds' => 'It would reach {count, plural, =0 {no further pair} one {# further pair} other {# further pairs}} of car and charger.',
     'console.vet_already' => '{adapter} already serves {count} of the {all, plural, one {# pair} other {# pairs}} that it would serve.',
     'console.kit_most' => 'must be a whole number from 1 to {most}',

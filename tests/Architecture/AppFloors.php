@@ -18,7 +18,7 @@ final class AppFloors
         ['Models'],
         ['Equipment', 'People'],
         ['Sessions', 'Networks', 'Photos'],
-        ['Imports'],
+        ['Imports', 'Kit'],
         ['Moving', 'Printing'],
         ['Demo', 'Bench'],
         ['Http', 'Console'],

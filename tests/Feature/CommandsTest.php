@@ -66,6 +66,49 @@ final class CommandsTest extends TestCase
         self::assertStringStartsWith('conditions.soc_from: ', $wrong->getErrorOutput());
     }
 
+    /** A car with a CCS1 inlet at a J3400 post: the adapter for sale that is made for it, and none for the other way round. */
+    public function test_the_smallest_kit_is_told_in_the_contracts_fields_and_as_a_table(): void
+    {
+        $file = [
+            'format' => 'harmozon/garage', 'version' => 1, 'vehicles' => [Cases::CAR], 'adapters' => [], 'outlets' => [Cases::changed(Cases::DC_POST, ['coupler' => 'j3400']), Cases::changed(Cases::DC_POST, ['id' => 'other', 'coupler' => 'gbt_dc'])],
+            'candidates' => [['price' => '180.00', ...Cases::ADAPTER], Cases::changed(Cases::ADAPTER, ['id' => 'a2', 'name' => 'A2', 'input' => 'ccs1', 'output' => 'j3400', 'price' => null])],
+        ];
+        $process = $this->artisanRun(['harmozon:kit', '-', '--json'], (string) json_encode($file));
+        self::assertSame(0, $process->getExitCode(), $process->getErrorOutput());
+        $answer = json_decode($process->getOutput(), true, 512, JSON_THROW_ON_ERROR);
+        self::assertSame([2, 0, 0, true], [$answer['pairs'], $answer['covered_now'], $answer['second_way_now'], $answer['exact']]);
+        self::assertSame([['buy' => ['a1'], 'covered' => 1, 'amount' => '180.00']], array_map(static fn (array $p): array => ['buy' => $p['buy'], 'covered' => $p['covered'], 'amount' => $p['price']['amount']], $answer['purchases']));
+        self::assertSame([['vehicle' => 'car', 'outlet' => 'post', 'expected_peak_kw' => 150.0, 'at_most' => false]], $answer['purchases'][0]['newly']);
+        self::assertSame([['car', 'other', 'shape']], array_map(static fn (array $n): array => [$n['vehicle'], $n['outlet'], $n['gate']], $answer['never']));
+
+        $table = $this->artisanRun(['harmozon:kit', '-'], (string) json_encode($file))->getOutput();
+        self::assertStringContainsString('2 pairs of car and charger. 0 charge with what you own', $table);
+        self::assertStringContainsString('| A1  | 1      | 0          | 180.00 |', $table);
+
+        foreach ([['outlets: ', Cases::changed($file, ['outlets' => []]), []], ['together: ', $file, ['--together=nobody']], ['most: ', $file, ['--most=0']], ['candidates[1].id: ', Cases::changed($file, ['candidates.1.id' => 'a1']), []]] as [$line, $input, $options]) {
+            $wrong = $this->artisanRun(['harmozon:kit', '-', ...$options], (string) json_encode($input));
+            self::assertSame([2, ''], [$wrong->getExitCode(), $wrong->getOutput()]);
+            self::assertStringStartsWith($line, $wrong->getErrorOutput());
+        }
+    }
+
+    public function test_an_adapter_is_vetted_in_the_contracts_fields(): void
+    {
+        $garage = tempnam(sys_get_temp_dir(), 'garage');
+        file_put_contents($garage, (string) json_encode(['format' => 'harmozon/garage', 'version' => 1, 'vehicles' => [Cases::CAR], 'adapters' => [], 'outlets' => [Cases::changed(Cases::DC_POST, ['coupler' => 'j3400'])]]));
+        $seen = ['format' => 'harmozon/vetting', 'version' => 1, 'adapter' => array_diff_key(Cases::ADAPTER, ['id' => 1, 'name' => 1]), 'answers' => ['label_names_both' => 'yes', 'sold_for' => 'dc']];
+        $process = $this->artisanRun(['harmozon:vet', '-', $garage, '--json'], (string) json_encode($seen));
+        self::assertSame(0, $process->getExitCode(), $process->getErrorOutput());
+        $answer = json_decode($process->getOutput(), true, 512, JSON_THROW_ON_ERROR);
+        self::assertSame(['ask_first', 'plate_said', 'high', []], [$answer['verdict'], $answer['reasons'][0]['code'], $answer['reasons'][0]['weight'], $answer['already']]);
+        self::assertSame([['car', 'post', 150.0, 'vehicle_curve']], array_map(static fn (array $a): array => [$a['vehicle'], $a['outlet'], $a['expected_peak_kw'], $a['binding']], $answer['adds']));
+
+        $wrong = $this->artisanRun(['harmozon:vet', '-', $garage], (string) json_encode([...$seen, 'version' => 2]));
+        self::assertSame(2, $wrong->getExitCode());
+        self::assertStringStartsWith('version: ', $wrong->getErrorOutput());
+        unlink($garage);
+    }
+
     /** @param  list<string>  $arguments */
     #[DataProvider('commandLines')]
     public function test_a_command_line_that_cannot_be_read_is_answered_in_one_short_line(array $arguments, string $told): void

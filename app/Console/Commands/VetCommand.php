@@ -13,7 +13,6 @@ use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Json\Node;
 use Harmozon\Core\Kit\Reached;
 use Harmozon\Core\Kit\Vetting;
-use Harmozon\Core\Kit\VettingReason;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
@@ -30,8 +29,8 @@ final class VetCommand extends CoreCommand
         $seen = Node::fromJson(TextInput::text($this->path('adapter'), 'adapter'));
         VettingReader::mustBe($seen);
         $reader = new VettingReader;
-        $adapter = $reader->adapter($seen->object('adapter'), $this->voice()->say(Message::of('vet.unnamed')));
-        $answers = $reader->answers($seen->objectOrNull('answers') ?? Node::of([], 'answers'));
+        $adapter = $reader->adapter($seen->object('adapter'), $this->voice()->say(Message::of('app.vet_unnamed')));
+        $answers = VettingReader::answers($seen->objectOrNull('answers') ?? Node::of([], 'answers'));
         $garage = (new KitReader($this->laravel->make(Catalogue::class)))->question(Node::fromJson(TextInput::text($this->path('garage'), 'garage')));
         $this->vetting = Vetting::of($adapter, $answers, $garage);
 

@@ -11,6 +11,7 @@ use App\Http\Requests\BoardRequest;
 use App\Http\Requests\CellsRequest;
 use App\Http\Requests\FitRequest;
 use App\Http\Requests\StepsRequest;
+use App\Kit\TourPacking;
 use App\Models\Tour;
 use Harmozon\Core\Answers\FitWriter;
 use Harmozon\Core\Answers\VisitWriter;
@@ -35,11 +36,11 @@ final class FitController extends Controller
     }
 
     /** What to pack for a tour. */
-    public function pack(BoardRequest $request, Board $board, PieceReader $pieceReader, string $tour): JsonResponse
+    public function pack(BoardRequest $request, TourPacking $packing, string $tour): JsonResponse
     {
         $found = Tour::query()->where('ulid', $tour)->firstOrFail();
 
-        return response()->json(['adapters' => $board->pack($found, $request->policy(), (new Conditions)->setUp($pieceReader->networks()))]);
+        return response()->json($packing->of($found, $request->policy()));
     }
 
     public function fit(FitRequest $request, FitWriter $writer, Catalogue $catalogue): JsonResponse

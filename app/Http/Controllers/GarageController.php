@@ -18,6 +18,7 @@ use App\Models\Piece;
 use App\Models\Place;
 use App\Models\Tour;
 use App\Models\Vehicle;
+use App\Models\Wish;
 use Harmozon\Core\Answers\TermsWriter;
 use Harmozon\Core\Case\PlateWriter;
 use Harmozon\Core\Catalogue\Region;
@@ -46,6 +47,7 @@ final class GarageController extends Controller
             ]),
             'networks' => Network::inOrder()->map(self::piece(...)),
             'tours' => Tour::inOrder()->map(self::piece(...)),
+            'wishes' => Wish::inOrder()->map(static fn (Wish $w): array => [...self::piece($w), 'lines' => $plates->adapter($pieceReader->wish($w))]),
             'kinds' => $places->every(static fn (Place $place): bool => $place->outlets->isEmpty()) ? self::kinds($kinds, $garage->region(), $pieceReader) : [],
         ]);
     }

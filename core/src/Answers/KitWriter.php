@@ -6,12 +6,16 @@ namespace Harmozon\Core\Answers;
 
 use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Kit\Charged;
+use Harmozon\Core\Kit\FirstTest;
 use Harmozon\Core\Kit\KitQuestion;
+use Harmozon\Core\Kit\Loss;
 use Harmozon\Core\Kit\Pair;
 use Harmozon\Core\Kit\Price;
 use Harmozon\Core\Kit\Purchase;
 use Harmozon\Core\Kit\Reached;
+use Harmozon\Core\Kit\SecondWays;
 use Harmozon\Core\Kit\SmallestKit;
+use Harmozon\Core\Kit\TestStage;
 use Harmozon\Core\Words\Voice;
 
 /** Writes the smallest kit with the field names of the contract. */
@@ -34,8 +38,11 @@ final readonly class KitWriter
                 'charge_instead' => array_values(array_map(static fn (Charged $c): string => $c->adapter->id, array_filter($kit->charged, static fn (Charged $c): bool => $c->doesAllOf($p)))),
             ], $kit->purchases),
             'charge' => array_map(static fn (Charged $c): array => ['adapter' => $c->adapter->id, 'newly' => array_map(self::reached(...), $c->newly)], $kit->charged),
+            'candidates' => $this->candidates($kit),
             'not_needed' => array_map(static fn (Adapter $a): string => $a->id, $kit->notNeeded),
             'never' => array_map($this->never(...), $kit->never()),
+            'stranded' => array_map(static fn (Loss $l): array => ['vehicle' => $l->vehicle->id, 'place' => $l->place, 'part' => $l->part->value, 'failed' => $l->failed], ($ways = SecondWays::of($kit->table))->stranded()),
+            'weakest_place' => $ways->weakestPlace(),
             'open' => array_map(static fn (Pair $p): array => ['vehicle' => $p->vehicle->id, 'outlet' => $p->at->outlet->id], $kit->open()),
         ];
     }
@@ -72,5 +79,27 @@ final readonly class KitWriter
         $answer = $pair->never ?? throw new \LogicException('only of pairs that never charge');
 
         return ['vehicle' => $pair->vehicle->id, 'outlet' => $pair->at->outlet->id, 'gate' => $answer->deciding()?->gate->value, 'reason' => $this->voice->say($answer->why())];
+    }
+
+    /** @return list<array{id: string, name: string, input: string, output: string}> those that any purchase buys */
+    private function candidates(SmallestKit $kit): array
+    {
+        $bought = [];
+        foreach ($kit->purchases as $purchase) {
+            foreach ($purchase->buy as $piece) {
+                $bought[$piece->id] = ['id' => $piece->id, 'name' => $piece->name, 'input' => $piece->input->id, 'output' => $piece->output->id];
+            }
+        }
+
+        return array_values($bought);
+    }
+
+    /** @return array{stages: list<array{vehicle: string, outlet: string, mean_a: float, share: float}>, most: float|null} */
+    public function firstTest(FirstTest $test): array
+    {
+        return [
+            'stages' => array_map(static fn (TestStage $s): array => ['vehicle' => $s->vehicle->id, 'outlet' => $s->outlet->id, 'mean_a' => round($s->meanA, 1), 'share' => round($s->share, 4)], $test->stages),
+            'most' => FitWriter::rounded($test->most, 4),
+        ];
     }
 }

@@ -26,6 +26,7 @@ use Harmozon\Core\Fit\GateName;
 use Harmozon\Core\Fit\Outcome;
 use Harmozon\Core\Fit\Result;
 use Harmozon\Core\Json\Range;
+use Harmozon\Core\Kit\VettingVerdict;
 use Harmozon\Core\Ocpi\EvseStatus;
 use Harmozon\Core\Power\LinkKind;
 use Harmozon\Core\Record\EventCode;
@@ -75,6 +76,7 @@ final readonly class TermsWriter
         'signalling' => Signalling::class,
         'temperature_state' => TemperatureState::class,
         'verdict' => Verdict::class,
+        'vetting_verdict' => VettingVerdict::class,
         'warming' => Warming::class,
     ];
 

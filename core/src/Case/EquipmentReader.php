@@ -11,6 +11,7 @@ use Harmozon\Core\Equipment\AcSide;
 use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Equipment\AdapterConversion;
 use Harmozon\Core\Equipment\AdapterHandling;
+use Harmozon\Core\Equipment\AdapterKeeping;
 use Harmozon\Core\Equipment\AdapterRating;
 use Harmozon\Core\Equipment\AdapterTrust;
 use Harmozon\Core\Equipment\AttachOrder;
@@ -22,6 +23,7 @@ use Harmozon\Core\Equipment\Certification;
 use Harmozon\Core\Equipment\Coupler;
 use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Equipment\DcSide;
+use Harmozon\Core\Equipment\Firmware;
 use Harmozon\Core\Equipment\Inlet;
 use Harmozon\Core\Equipment\Membership;
 use Harmozon\Core\Equipment\MinuteBand;
@@ -64,6 +66,10 @@ final class EquipmentReader
     private const LONGEST_FAULT = 200;
 
     private const LONGEST_FIRMWARE = 60;
+
+    private const LONGEST_KEEPING = 80;
+
+    private const LONGEST_CERTIFICATE = 60;
 
     private const LONGEST_HELP_LINE = 60;
 
@@ -120,6 +126,11 @@ final class EquipmentReader
         if (in_array($id, self::MEANINGFUL_IDS, true)) {
             throw $node->fail('id', Message::of('field.id_means_something', id: $id));
         }
+        $answers = $node->objectOrNull('vetting');
+        if ($answers !== null) {
+            // Kept with the piece because a person gave them; no gate asks for them.
+            VettingReader::answers($answers);
+        }
 
         return new Adapter(
             id: $id,
@@ -139,6 +150,7 @@ final class EquipmentReader
                 recalled: $node->boolOrNull('recalled'),
                 damaged: $node->boolOrNull('damaged'),
                 testOverdue: $node->boolOrNull('test_overdue'),
+                certificateNumber: $node->textOrNull('certificate_number', self::LONGEST_CERTIFICATE),
             ),
             handling: new AdapterHandling(
                 batteryOk: $node->boolOrNull('battery_ok'),
@@ -146,8 +158,13 @@ final class EquipmentReader
                 price: $node->money('price'),
                 massG: $node->number('mass_g', Range::grams()),
                 theftLock: $node->boolOrNull('theft_lock'),
-                firmware: $node->textOrNull('firmware', self::LONGEST_FIRMWARE),
-                firmwareOn: self::day($node, 'firmware_on'),
+                firmware: new Firmware($node->textOrNull('firmware', self::LONGEST_FIRMWARE), self::day($node, 'firmware_on')),
+                keeping: new AdapterKeeping(
+                    keptIn: $node->textOrNull('kept_in', self::LONGEST_KEEPING),
+                    lentTo: $node->textOrNull('lent_to', self::LONGEST_KEEPING),
+                    purchasedOn: self::day($node, 'purchased_on'),
+                    chargedOn: self::day($node, 'charged_on'),
+                ),
             ),
         );
     }

@@ -56,7 +56,7 @@ final class VettingReader
     }
 
     /** @throws FieldError where an answer is none of ours, or answers no question of ours */
-    public function answers(Node $answers): VettingAnswers
+    public static function answers(Node $answers): VettingAnswers
     {
         $known = array_map(static fn (VettingQuestion $q): string => $q->value, VettingQuestion::cases());
         foreach (array_diff($answers->keys(), [...$known, self::SOLD_FOR]) as $key) {

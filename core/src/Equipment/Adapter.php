@@ -46,10 +46,10 @@ final readonly class Adapter
         return $this->rating->holdsBack ?? $this->rating->derateC !== null;
     }
 
-    /** The same for two pieces that differ in nothing but their names. */
+    /** The same for two pieces that differ in nothing but their names and where they are kept. */
     public function kindKey(): string
     {
-        return serialize($this->with(id: '', name: ''));
+        return serialize($this->with(id: '', name: '', handling: $this->handling->anywhere()));
     }
 
     /** A sound one of this kind that would have to be bought: nobody has seen it yet. */

@@ -16,8 +16,6 @@ final readonly class AdapterHandling
      * @param  bool  $isForSale  not owned: it would have to be bought
      * @param  float|null  $massG  null when nobody has weighed it
      * @param  bool|null  $theftLock  whether it can be locked to the handle or the car; null when not read
-     * @param  string|null  $firmware  of an active adapter, as its screen or its application says; null when not read
-     * @param  string|null  $firmwareOn  the day it was put on (Y-m-d)
      */
     public function __construct(
         public ?bool $batteryOk = null,
@@ -26,8 +24,8 @@ final readonly class AdapterHandling
         public bool $isForSale = false,
         public ?float $massG = null,
         public ?bool $theftLock = null,
-        public ?string $firmware = null,
-        public ?string $firmwareOn = null,
+        public Firmware $firmware = new Firmware,
+        public AdapterKeeping $keeping = new AdapterKeeping,
     ) {
     }
 
@@ -39,5 +37,11 @@ final readonly class AdapterHandling
     public function forSale(): self
     {
         return $this->with(batteryOk: true, isForSale: true);
+    }
+
+    /** The same wherever it is kept and whenever it was bought. */
+    public function anywhere(): self
+    {
+        return $this->with(keeping: new AdapterKeeping);
     }
 }

@@ -15,6 +15,7 @@ final readonly class AdapterTrust
         public ?bool $recalled = null,
         public ?bool $damaged = null,
         public ?bool $testOverdue = null,
+        public ?string $certificateNumber = null,
     ) {
     }
 

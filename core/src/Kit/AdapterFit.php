@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Kit;
 
-use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Fit\AdapterPolicy;
 use Harmozon\Core\Fit\ChainAnswer;
@@ -77,7 +76,7 @@ final readonly class AdapterFit
         }
         arsort($counts);
 
-        return array_map(fn (int $piece, int $count): AlreadyOwned => new AlreadyOwned($this->table->pieces[$piece], $count), array_keys($counts), array_values($counts));
+        return array_map(fn (int $piece, int $count): AlreadyOwned => new AlreadyOwned($this->table->piece($piece), $count), array_keys($counts), array_values($counts));
     }
 
     /**
@@ -104,7 +103,7 @@ final readonly class AdapterFit
 
     private static function isOverVolts(ChainAnswer $answer): bool
     {
-        $ratedV = $answer->chain->adapters[0]->rating->plate->maxV;
+        $ratedV = ($answer->chain->adapters[0] ?? null)?->rating->plate->maxV;
         $leastV = $answer->voltage->highestV($answer->conditions)[0] ?? null;
 
         return $answer->outcome === Outcome::Hazard && $ratedV !== null && $leastV > $ratedV;

@@ -58,7 +58,7 @@ final readonly class PairTable
             if ($before !== null && $before->compare($one) !== 0) {
                 $rank++;
             }
-            $piece = self::piece($one, $numbers);
+            $piece = self::pieceOf($one, $numbers);
             $ways[$piece] ??= new Reach($piece, $rank, $one->expectedPeakKw() ?? 0.0, $one->isAtMost(), $one->peak?->binding);
             $before = $one;
         }
@@ -70,7 +70,7 @@ final readonly class PairTable
     private static function needed(Answer $answer, array $numbers, int $owned): ?int
     {
         foreach ([$answer->best, ...$answer->alternatives] as $one) {
-            $piece = self::piece($one, $numbers);
+            $piece = self::pieceOf($one, $numbers);
             if ($piece < $owned) {
                 return $one->outcome->mayFlow() && $piece !== Reach::WITHOUT ? $piece : null;
             }
@@ -98,7 +98,7 @@ final readonly class PairTable
     }
 
     /** @param  array<int, int>  $numbers */
-    private static function piece(ChainAnswer $answer, array $numbers): int
+    private static function pieceOf(ChainAnswer $answer, array $numbers): int
     {
         foreach ($answer->chain->adapters as $adapter) {
             if (isset($numbers[spl_object_id($adapter)])) {
@@ -112,5 +112,11 @@ final readonly class PairTable
     public static function isCovered(ChainAnswer $answer): bool
     {
         return $answer->outcome === Outcome::Charges || $answer->outcome === Outcome::Limited;
+    }
+
+    /** A piece by its number. */
+    public function piece(int $number): Adapter
+    {
+        return $this->pieces[$number] ?? throw new \LogicException('numbers are those of the pieces');
     }
 }

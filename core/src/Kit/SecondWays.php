@@ -74,7 +74,7 @@ final readonly class SecondWays
         return [
             ...array_map(static fn (int|string $id): Loss => $loss(FailingPart::Outlet, (string) $id, static fn (Pair $p): bool => $p->at->outlet->id !== (string) $id), array_keys($outlets)),
             ...array_map(static fn (int|string $name): Loss => $loss(FailingPart::Network, (string) $name, static fn (Pair $p): bool => $p->at->outlet->site->access->network !== (string) $name), array_keys($networks)),
-            ...array_map(static fn (int $piece): Loss => $loss(FailingPart::Adapter, $table->pieces[$piece]->id, static fn (Pair $p, Reach $way): bool => $way->piece !== $piece), array_keys($adapters)),
+            ...array_map(static fn (int $piece): Loss => $loss(FailingPart::Adapter, $table->piece($piece)->id, static fn (Pair $p, Reach $way): bool => $way->piece !== $piece), array_keys($adapters)),
         ];
     }
 

@@ -119,7 +119,7 @@ final class VettingTest extends TestCase
     {
         foreach ([['smell' => 'yes'], ['plate_said' => 'perhaps'], ['sold_for' => 'fun']] as $answers) {
             try {
-                (new VettingReader)->answers(Node::of($answers, 'answers'));
+                VettingReader::answers(Node::of($answers, 'answers'));
                 self::fail('accepted');
             } catch (FieldError $e) {
                 self::assertSame('answers.'.array_key_first($answers), $e->path);
@@ -138,7 +138,7 @@ final class VettingTest extends TestCase
 
         return Vetting::of(
             $reader->adapter(Node::of(array_diff_key(Cases::changed(Cases::ADAPTER, $piece), ['id' => true, 'name' => true])), 'This adapter'),
-            $reader->answers(Node::of([...$all, 'sold_for' => 'dc', ...$answers])),
+            VettingReader::answers(Node::of([...$all, 'sold_for' => 'dc', ...$answers])),
             $garage ?? self::garage(),
         );
     }

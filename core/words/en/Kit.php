@@ -3,8 +3,7 @@
 declare(strict_types=1);
 
 return [
-    'vet.unnamed' => 'This adapter',
-    'vet_verdict.use_it' => 'nothing speaks against it',
+    'vet_verdict.use_it' => 'nothing against it',
     'vet_verdict.ask_first' => 'ask first',
     'vet_verdict.leave_it' => 'leave it',
 
@@ -19,7 +18,7 @@ return [
     'vet_ask.seller_answers' => 'Does the seller give an address and take it back when it fails?',
 
     'vet_why.label_names_both' => 'A label that names both ends and AC or DC is the first thing a serious maker prints. An AC adapter at a DC charger can burn.',
-    'vet_why.plate_said' => "Without its ratings nobody can say whether your cars would overload it.",
+    'vet_why.plate_said' => 'Without its ratings nobody can say whether your cars would overload it.',
     'vet_why.certified_mark' => '"Built to" a standard is a claim. A mark with a number means that a laboratory tested it and can be asked.',
     'vet_why.maker_accepts' => 'Your car may refuse it, and damage through it may not be covered.',
     'vet_why.lever_blocked' => 'Without it, somebody can pull the connector off while current flows.',
@@ -40,13 +39,13 @@ return [
 
     'vet_no.label_names_both' => "Its label doesn't name both couplers and the kind of current. Don't guess what it is for.",
     'vet_no.plate_said' => "It has no rating plate. Don't use it for DC.",
-    'vet_no.certified_mark' => "No test laboratory stands behind it. Ask for a certificate number before you buy.",
+    'vet_no.certified_mark' => 'No test laboratory has certified it. Ask for a certificate number before you buy.',
     'vet_no.maker_accepts' => "The car maker doesn't accept it. Ask what happens to the warranty.",
     'vet_no.lever_blocked' => 'Nothing keeps the connector in while current flows. Ask how it is meant to be secured.',
     'vet_no.heat_cut_off' => "It doesn't react to heat. You would have to watch its temperature yourself.",
     'vet_no.order_given' => "Its instructions don't give an order. Ask for it.",
     'vet_no.recall_looked_at' => 'It may be under recall. Look before you buy.',
-    'vet_no.seller_answers' => "Nobody answers for it. You bear the risk if it fails.",
+    'vet_no.seller_answers' => 'Nobody answers for it. You bear the risk if it fails.',
 
     'vet_open.label_names_both' => 'Not known: whether its label names both couplers and the kind of current.',
     'vet_open.plate_said' => 'Not known: its rated volts and amps.',
@@ -56,7 +55,7 @@ return [
     'vet_open.lever_blocked' => 'Not known: whether the lever is blocked while current flows.',
     'vet_open.heat_cut_off' => 'Not known: whether it reduces the current when it gets hot.',
     'vet_open.order_given' => 'Not known: the order in which to connect it.',
-    'vet_open.recall_looked_at' => "Not known: whether it is under recall.",
+    'vet_open.recall_looked_at' => 'Not known: whether it is under recall.',
     'vet_open.seller_answers' => 'Not known: who answers for it when it fails.',
 
     'vet_against.recalled' => "It is under recall. Don't use it.",
@@ -64,7 +63,7 @@ return [
     'vet_against.ac_sold_for_dc' => 'It is an AC adapter offered for DC. It could burn at a DC charger.',
     'vet_against.dc_sold_for_ac' => "It is a DC adapter offered for AC. It won't charge there.",
     'vet_against.dc_extension' => 'It extends a DC cable. Standards forbid that: the car and the charger no longer see what is between them.',
-    'vet_against.volts' => "{car} at {outlet}: {reason}",
+    'vet_against.volts' => '{car} at {outlet}: {reason}',
     'vet_against.amps' => 'Your cars and chargers could send {could} through it; its rating ends at {rated}, and it may not limit the current itself.',
     'vet_against.any_car' => 'It is offered for any car, but {car} at {outlet} shows otherwise: {reason}',
 ];

@@ -570,8 +570,62 @@ export interface paths {
             };
             cookie?: never;
         };
-        /** What to pack for a tour, the adapters that its best answers go through */
+        /** What to pack for a tour, the adapters that its best answers use, and what its networks need */
         get: operations["pack"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/kit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The fewest adapters to buy that reach the most, for the garage or one tour */
+        get: operations["smallestKit"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/vetting": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What to ask about an adapter before buying it, the weightiest question first */
+        get: operations["vettingQuestions"];
+        put?: never;
+        /** An adapter looked at before it is bought. Nothing is stored */
+        post: operations["vet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/adapters/{adapter}/first-test": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                adapter: string;
+            };
+            cookie?: never;
+        };
+        /** How to test a new adapter with the garage's own cars and chargers */
+        get: operations["firstTest"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1715,7 +1769,7 @@ export interface components {
         };
         DeletedPiece: {
             /** @enum {string} */
-            kind: "vehicles" | "adapters" | "outlets" | "places" | "networks" | "tours" | "sessions" | "photos";
+            kind: "vehicles" | "adapters" | "outlets" | "places" | "networks" | "tours" | "wishes" | "sessions" | "photos";
             id: string;
             name: string;
             /** Format: date-time */
@@ -1806,6 +1860,36 @@ export interface components {
                 }[];
             };
         };
+        AdapterPlate: {
+            input: string;
+            output: string;
+            current?: components["schemas"]["TextOrNull"];
+            plate?: components["schemas"]["Plate"];
+            translates?: Record<string, never> | null;
+            derate_c?: components["schemas"]["NumberOrNull"];
+            cutoff_c?: components["schemas"]["NumberOrNull"];
+            holds_back?: boolean | null;
+            certification?: components["schemas"]["TextOrNull"];
+            certificate_number?: components["schemas"]["TextOrNull"];
+            maker_approved?: boolean | null;
+            recalled?: boolean | null;
+            damaged?: boolean | null;
+            test_overdue?: boolean | null;
+            battery_ok?: boolean | null;
+            price?: string | number | null;
+            attach_order?: components["schemas"]["TextOrNull"];
+            mass_g?: components["schemas"]["NumberOrNull"];
+            theft_lock?: boolean | null;
+            firmware?: components["schemas"]["TextOrNull"];
+            firmware_on?: components["schemas"]["TextOrNull"];
+            purchased_on?: components["schemas"]["TextOrNull"];
+            kept_in?: components["schemas"]["TextOrNull"];
+            lent_to?: components["schemas"]["TextOrNull"];
+            charged_on?: components["schemas"]["TextOrNull"];
+            vetting?: {
+                [key: string]: string | null;
+            } | null;
+        };
         Adapter: {
             version: number;
             /** @description Its plates */
@@ -1814,17 +1898,141 @@ export interface components {
             tag: string;
             name: string;
             blurb: string;
-            spec: {
+            spec: components["schemas"]["AdapterPlate"];
+        };
+        /** @description An adapter that is not owned yet and the answers about it */
+        Wish: {
+            version: number;
+            /** @description Its plates */
+            lines: string[];
+            id: string;
+            name: string;
+            blurb: string;
+            spec: components["schemas"]["AdapterPlate"];
+        };
+        KitReached: {
+            vehicle: string;
+            outlet: string;
+            expected_peak_kw: number;
+            at_most: boolean;
+        };
+        /** @description For each number of adapters the best purchase, until nothing more is gained */
+        SmallestKit: {
+            pairs: number;
+            covered_now: number;
+            second_way_now: number;
+            /** @description Whether every purchase is the best one for certain */
+            exact: boolean;
+            purchases: {
+                /** @description Ids of candidates */
+                buy: string[];
+                covered: number;
+                /** @description What no purchase of as many adapters can exceed */
+                covered_at_most: number;
+                second_way: number;
+                newly: components["schemas"]["KitReached"][];
+                faster: components["schemas"]["KitReached"][];
+                price: {
+                    currency: components["schemas"]["TextOrNull"];
+                    amount: string;
+                    at_least: boolean;
+                };
+                /** @description Owned active adapters that reach the same once they are charged */
+                charge_instead: string[];
+            }[];
+            charge: {
+                adapter: string;
+                newly: components["schemas"]["KitReached"][];
+            }[];
+            candidates: {
+                id: string;
+                name: string;
                 input: string;
                 output: string;
-                current?: components["schemas"]["TextOrNull"];
-                plate?: components["schemas"]["Plate"];
-                attach_order?: components["schemas"]["TextOrNull"];
-                mass_g?: components["schemas"]["NumberOrNull"];
-                theft_lock?: boolean | null;
-                firmware?: components["schemas"]["TextOrNull"];
-                firmware_on?: components["schemas"]["TextOrNull"];
-            };
+            }[];
+            /** @description Owned adapters that no best answer uses */
+            not_needed: string[];
+            never: {
+                vehicle: string;
+                outlet: string;
+                gate: components["schemas"]["TextOrNull"];
+                reason: string;
+            }[];
+            stranded: {
+                vehicle: string;
+                place: string;
+                /** @enum {string} */
+                part: "outlet" | "network" | "adapter";
+                failed: string;
+            }[];
+            weakest_place: components["schemas"]["TextOrNull"];
+            open: {
+                vehicle: string;
+                outlet: string;
+            }[];
+        };
+        VettingQuestion: {
+            code: string;
+            /** @enum {string} */
+            weight: "high" | "medium" | "low";
+            asked: string;
+            why: string;
+            where: string;
+        };
+        VettingReached: {
+            vehicle: string;
+            outlet: string;
+            expected_peak_kw: number;
+            at_most: boolean;
+            binding: components["schemas"]["TextOrNull"];
+            limited_by: components["schemas"]["TextOrNull"];
+        };
+        Vetting: {
+            /** @enum {string} */
+            verdict: "use_it" | "ask_first" | "leave_it";
+            title: string;
+            reasons: {
+                code: string;
+                /** @enum {string} */
+                weight: "high" | "medium" | "low";
+                detail: string;
+                decisive: boolean;
+            }[];
+            adds: components["schemas"]["VettingReached"][];
+            faster: components["schemas"]["VettingReached"][];
+            serves: number;
+            already: string[];
+            already_serves: {
+                adapter: string;
+                pairs: number;
+            }[];
+        };
+        FirstTest: {
+            stages: {
+                vehicle: string;
+                outlet: string;
+                mean_a: number;
+                share: number;
+            }[];
+            most: components["schemas"]["NumberOrNull"];
+        };
+        Packing: {
+            adapters: string[];
+            pieces: {
+                adapter: string;
+                places: string[];
+                charge: boolean;
+                proven_on: components["schemas"]["TextOrNull"];
+                lent_to: components["schemas"]["TextOrNull"];
+                kept_in: components["schemas"]["TextOrNull"];
+            }[];
+            networks: {
+                name: string;
+                places: string[];
+                to_do: string[];
+                have: string[];
+                checked: boolean;
+            }[];
         };
         Outlet: {
             version: number;
@@ -1945,6 +2153,7 @@ export interface components {
             places: components["schemas"]["Place"][];
             networks: components["schemas"]["Network"][];
             tours: components["schemas"]["Tour"][];
+            wishes: components["schemas"]["Wish"][];
             /** @description The kinds of charger, group by group, while there is no outlet: those that exist where the garage is first */
             kinds: components["schemas"]["KindGroup"][];
         };
@@ -1964,6 +2173,7 @@ export interface components {
         Terms: {
             sets: {
                 cause: components["schemas"]["Term"][];
+                vetting_verdict: components["schemas"]["Term"][];
                 confidence: components["schemas"]["Term"][];
                 difference: components["schemas"]["Term"][];
                 warming: components["schemas"]["Term"][];
@@ -3408,7 +3618,7 @@ export interface components {
         };
     };
     parameters: {
-        Kind: "vehicles" | "adapters" | "outlets" | "places" | "networks" | "tours";
+        Kind: "vehicles" | "adapters" | "outlets" | "places" | "networks" | "tours" | "wishes";
         Piece: string;
         token: string;
         Session: string;
@@ -4384,15 +4594,124 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description Ids of the adapters in the order of the kit */
+            /** @description The list */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Packing"];
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    smallestKit: {
+        parameters: {
+            query?: {
+                tour?: string;
+                policy?: components["schemas"]["Policy"];
+                /** @description Ids of cars that travel at once */
+                "together[]"?: string[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The purchases */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SmallestKit"];
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    vettingQuestions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The questions */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
                     "application/json": {
-                        adapters: string[];
+                        questions: components["schemas"]["VettingQuestion"][];
                     };
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+        };
+    };
+    vet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    name?: components["schemas"]["TextOrNull"];
+                    /** @description Its plate as far as it was read and the answers under vetting */
+                    spec: {
+                        [key: string]: unknown;
+                    };
+                };
+            };
+        };
+        responses: {
+            /** @description The verdict */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Vetting"];
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    firstTest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                adapter: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The stages */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FirstTest"];
                 };
             };
             401: components["responses"]["Message"];

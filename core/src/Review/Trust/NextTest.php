@@ -49,7 +49,7 @@ final readonly class NextTest
         return match (true) {
             $adapter->trust->recalled === true => new self(true, null, null, Message::of('next_test.recalled')),
             $adapter->trust->damaged === true => new self(true, null, null, Message::of('next_test.damaged')),
-            $last !== null && $adapter->isActive() && ($adapter->handling->firmwareOn ?? '') > $last->day => new self(true, null, null, Message::of('next_test.firmware', day: (string) $adapter->handling->firmwareOn)),
+            $last !== null && $adapter->isActive() && ($adapter->handling->firmware->on ?? '') > $last->day => new self(true, null, null, Message::of('next_test.firmware', day: (string) $adapter->handling->firmware->on)),
             $smelt => new self(true, null, null, Message::of('next_test.smelt')),
             $warming === Warming::Sudden => new self(true, null, null, Message::of('next_test.sudden')),
             $warming === Warming::Warming => new self(true, null, null, Message::of('next_test.warming')),
