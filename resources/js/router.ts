@@ -62,7 +62,7 @@ export const router = createRouter({
     {
       path: '/you',
       name: 'you',
-      component: () => import('./account/AccountScreen.vue'),
+      component: worded(() => import('./account/AccountScreen.vue')),
       meta: { title: 'screen.you' },
     },
     {
@@ -96,7 +96,13 @@ export const router = createRouter({
       meta: { title: 'screen.session', stage: 'log' },
     },
     {
-      path: '/kit',
+      path: '/kit/label/:id',
+      name: 'label',
+      component: worded(() => import('./kit/LabelScreen.vue')),
+      meta: { title: 'screen.label', stage: 'kit' },
+    },
+    {
+      path: '/kit/:subject(cars|places|tours|shop)?',
       name: 'kit',
       component: worded(() => import('./kit/KitStage.vue')),
       meta: { title: 'screen.kit', stage: 'kit' },

@@ -10,6 +10,7 @@
     <meta name="harmozon-registration" content="{{ app(App\People\Registration::class)->mode() }}">
     @endif
     <meta name="harmozon-visitors" content="{{ config('harmozon.visitors') ? 'yes' : 'no' }}">
+    <meta name="harmozon-address" content="{{ rtrim((string) config('app.url'), '/') }}">
     <meta name="harmozon-shortest-password" content="{{ App\People\PasswordRule::SHORTEST }}">
     <meta name="color-scheme" content="light dark">
     <title>Harmozon</title>

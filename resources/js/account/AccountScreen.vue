@@ -8,6 +8,7 @@ import DevicesList from './DevicesList.vue';
 import LoggerTokens from './LoggerTokens.vue';
 import EndAccount from './EndAccount.vue';
 import GaragesList from './GaragesList.vue';
+import HabitsForm from './HabitsForm.vue';
 import NewPassword from './NewPassword.vue';
 import PeoplePanel from './PeoplePanel.vue';
 
@@ -82,6 +83,10 @@ const savePassword = () =>
       <EndAccount />
     </section>
     <div>
+      <section v-if="account.may('keep') && account.me?.garage" aria-labelledby="habits-title">
+        <h2 id="habits-title">{{ say('habits.title') }}</h2>
+        <HabitsForm />
+      </section>
       <PeoplePanel />
       <GaragesList />
     </div>

@@ -1,28 +1,29 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { pricePlate } from '@/plates/lines';
+import { api, ask } from '@/api/client';
+import { withValue } from '@/api/dotted';
 import { useAccount } from '@/stores/account';
-import { useCatalogue, type Start } from '@/stores/catalogue';
+import { useCatalogue } from '@/stores/catalogue';
 import { useEdit, type Draft, type Found, type PieceKind } from '@/stores/edit';
 import { useExperience } from '@/stores/experience';
 import { useGarage } from '@/stores/garage';
-import AdapterTrust from './AdapterTrust.vue';
-import CatalogueStart from './CatalogueStart.vue';
-import HabitsForm from './HabitsForm.vue';
-import LearnedCurve from './LearnedCurve.vue';
+import CarsSubject from './cars/CarsSubject.vue';
+import CrateSubject from './crate/CrateSubject.vue';
 import NetworkList from './NetworkList.vue';
 import OcpiImport from './OcpiImport.vue';
+import PlacesSubject from './places/PlacesSubject.vue';
 import PrintHead from '@/rail/PrintHead.vue';
-import PlateCard from './PlateCard.vue';
 import PlateEditor from './PlateEditor.vue';
 import RecentlyDeleted from './RecentlyDeleted.vue';
 import SeveralForm from './SeveralForm.vue';
 import FilterBar from './FilterBar.vue';
+import ShopSubject from './shop/ShopSubject.vue';
+import { useSubjects, type Subject } from './subjects';
 import TourList from './TourList.vue';
 import { useFilters } from './useFilters';
+import { provideKitActions } from './useKitActions';
 import { useAttempt } from '@/ui/useAttempt';
-import TextButton from '@/ui/TextButton.vue';
 import { say, type Code } from '@/words/say';
 
 const route = useRoute();
@@ -46,13 +47,20 @@ const { error, attempt } = useAttempt();
 const filtered = useFilters(typeof route.query.find === 'string' ? route.query.find : '');
 /** Of a piece (characters). */
 const LONGEST_NAME = 120;
-/** A region is not drawn at once. */
-const MOST_PLACES = 40;
-const most = ref(MOST_PLACES);
-const shownPlaces = computed(() => filtered.places.value.slice(0, most.value));
-const found = computed(
-  () => filtered.vehicles.value.length + filtered.adapters.value.length + filtered.places.value.length,
-);
+const SUBJECTS: readonly Subject[] = ['crate', 'cars', 'places', 'tours', 'shop'];
+const subject = computed<Subject>(() => SUBJECTS.find((s) => s === route.params.subject) ?? 'crate');
+const subjects = useSubjects();
+/** While something is looked for, the switch counts what was found. */
+const shown = computed(() => {
+  const found: Partial<Record<Subject, number>> = {
+    crate: filtered.adapters.value.length,
+    cars: filtered.vehicles.value.length,
+    places: filtered.places.value.length,
+  };
+  return subjects.value.map((s) => ({ ...s, count: filtered.isFiltered.value ? (found[s.name] ?? s.count) : s.count }));
+});
+const here = computed(() => shown.value.find((s) => s.name === subject.value));
+const isList = computed(() => ['crate', 'cars', 'places'].includes(subject.value));
 const choiceOf = (kind: PieceKind, id: string) =>
   filtered.isChoosing.value
     ? {
@@ -64,6 +72,8 @@ const choiceOf = (kind: PieceKind, id: string) =>
 /** What the plates and the log say of each piece makes its card longer: cards come with it, unless that takes long (ms). */
 const LONGEST_MS = 1_000;
 const isSettled = ref(false);
+/** The shop's questions are there without a network once Kit was open. */
+onMounted(() => void ask(api.GET('/vetting')).catch(() => null));
 onMounted(async () => {
   const all = Promise.all([attempt(garage.loadPlates), experience.loadMemory(), experience.loadTrust()]);
   await Promise.race([all, new Promise((late) => setTimeout(late, LONGEST_MS))]);
@@ -77,6 +87,7 @@ const newOnes: Record<PieceKind, Code> = {
   places: 'kit.new_places',
   networks: 'kit.new_networks',
   tours: 'kit.new_tours',
+  wishes: 'kit.new_wishes',
 };
 const drawerTitle = computed(() => {
   const at = opened.value;
@@ -92,10 +103,6 @@ function begin(kind: PieceKind, draft: Draft, read: string[] = []): void {
   opened.value = { kind, found: null, draft, read };
 }
 
-function beginOutlet({ draft, read }: Start, place: string): void {
-  begin('outlets', { ...draft, place }, read);
-}
-
 /** The next tag that is free, which may be changed. */
 function freeTag(): string {
   const taken = garage.adapters.map((a) => a.tag);
@@ -104,10 +111,6 @@ function freeTag(): string {
     n++;
   }
   return `A${n}`;
-}
-
-function beginAdapter({ draft }: Start): void {
-  begin('adapters', { ...draft, tag: freeTag() }, [say('kit.read_adapter')]);
 }
 
 /** A second one of the same, under a name of its own: what was read on the first is taken over, and the undo takes it away. */
@@ -126,13 +129,44 @@ function copy(id: string): Promise<void> {
   });
 }
 
-const copyPlace = ({ id, name }: { id: string; name: string }) =>
-  attempt(async () => void (await edit.copyPlace(id, say('kit.copy_of', { name }).slice(0, LONGEST_NAME))));
+const remove = (kind: PieceKind, id: string, name: string): Promise<void> => attempt(() => edit.remove(kind, id, name));
+
+function set(id: string, figures: Record<string, unknown>): Promise<void> {
+  return attempt(async () => {
+    const found = edit.find(id);
+    if (found) {
+      const spec = Object.entries(figures).reduce(
+        (all, [path, value]) => withValue(all, path, value),
+        found.draft.spec ?? {},
+      );
+      await edit.change(found, { ...found.draft, spec });
+    }
+  });
+}
+
+provideKitActions({
+  open,
+  begin,
+  copy,
+  remove,
+  set,
+  freeTag,
+  choice: choiceOf,
+  choose: (kind, id, isChosen) => filtered.choose(kind, id, isChosen),
+});
 
 const catalogue = useCatalogue();
 /** A kind that was found elsewhere, as by *What is this plug?*, is opened at once. */
 onMounted(async () => {
-  const { charger, adapter } = route.query;
+  const { charger, adapter, piece } = route.query;
+  if (typeof piece === 'string') {
+    // A label was scanned: its plate opens for whoever may edit it.
+    await router.replace({ query: {} });
+    if (account.may('edit')) {
+      open(piece);
+    }
+    return;
+  }
   const place = garage.places[0];
   if (!account.may('edit') || (charger === undefined && adapter === undefined)) {
     return;
@@ -141,33 +175,38 @@ onMounted(async () => {
   const start = catalogue.charger(String(charger)) ?? catalogue.adapter(String(adapter));
   await router.replace({ query: {} });
   if (start && charger !== undefined && place) {
-    beginOutlet(start, place.id);
+    begin('outlets', { ...start.draft, place: place.id }, start.read);
   } else if (start && charger !== undefined) {
     // A charger stands somewhere: its place comes first.
     begin('places', { name: '' });
   } else if (start && adapter !== undefined) {
-    beginAdapter(start);
+    begin('adapters', { ...start.draft, tag: freeTag() }, [say('kit.read_adapter')]);
   }
-});
-
-const newCar = (): Draft => ({
-  name: say('kit.new_car_name'),
-  blurb: '',
-  spec: { pack: {}, inlets: [{ coupler: 'ccs1', dc: { boost_converter: null }, ac: {} }] },
 });
 </script>
 
 <template>
   <div class="kit" :class="{ settling: !isSettled }">
     <header>
-      <div>
-        <h1>{{ say('kit.title') }}</h1>
-        <p class="quiet">{{ say('kit.lead') }}</p>
-      </div>
+      <h1>{{ say('kit.title') }}</h1>
+      <nav class="subjects screen-only" :aria-label="say('kit.title')">
+        <RouterLink
+          v-for="s in shown"
+          :key="s.name"
+          :to="s.path"
+          class="subject"
+          :class="{ here: s.name === subject }"
+          :aria-current="s.name === subject ? 'page' : undefined"
+        >
+          {{ say(s.title) }} <span class="n">{{ s.count }}</span>
+          <span v-if="s.due > 0" class="due"> {{ say('subject.due', { n: s.due }) }}</span>
+        </RouterLink>
+      </nav>
     </header>
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
 
     <FilterBar
+      v-if="isList"
       v-model="filtered.wanted"
       :choosing="filtered.isChoosing.value"
       :couplers="filtered.couplers.value"
@@ -175,128 +214,43 @@ const newCar = (): Draft => ({
       :can-edit="account.may('edit')"
       @update:choosing="(on: boolean) => (on ? filtered.begin() : filtered.stop())"
     />
-    <p v-if="filtered.isFiltered.value && found === 0" class="quiet" role="status">{{ say('filter.nothing') }}</p>
-
-    <section v-if="!filtered.isFiltered.value || filtered.vehicles.value.length > 0" aria-labelledby="cars-title">
-      <div class="section-head">
-        <h2 id="cars-title">{{ say('kit.cars') }}</h2>
-        <span v-if="account.may('edit')" class="acts adds">
-          <RouterLink to="/new-car" class="text-button">{{ say('kit.add_car') }}</RouterLink>
-          <TextButton @click="begin('vehicles', newCar())">
-            {{ say('kit.whole_plate') }}
-          </TextButton>
-        </span>
-      </div>
-      <div class="cards">
-        <PlateCard
-          v-for="v in filtered.vehicles.value"
-          :key="v.id"
-          :name="v.name"
-          :blurb="v.blurb"
-          :lines="v.lines"
-          :unread="filtered.unreadOf(v.id)"
-          :choice="choiceOf('vehicles', v.id)"
-          is-copied
-          @choose="filtered.choose('vehicles', v.id, $event)"
-          @edit="open(v.id)"
-          @copy="copy(v.id)"
-          @remove="attempt(() => edit.remove('vehicles', v.id, v.name))"
-        >
-          <p v-if="experience.gradeOf(v.id)" class="quiet small">{{ experience.gradeOf(v.id)?.words }}</p>
-          <LearnedCurve v-if="experience.learnedOf(v.id)" :vehicle="v" :learned="experience.learnedOf(v.id)!" />
-        </PlateCard>
-      </div>
-    </section>
-
-    <section v-if="!filtered.isFiltered.value || filtered.adapters.value.length > 0" aria-labelledby="adapters-title">
-      <div class="section-head">
-        <h2 id="adapters-title">{{ say('kit.adapters') }}</h2>
-        <CatalogueStart v-if="account.may('edit')" what="adapters" @begin="beginAdapter" />
-      </div>
-      <div class="cards">
-        <PlateCard
-          v-for="a in filtered.adapters.value"
-          :key="a.id"
-          :tag="a.tag"
-          :name="a.name"
-          :blurb="a.blurb"
-          :lines="a.lines"
-          :unread="filtered.unreadOf(a.id)"
-          :choice="choiceOf('adapters', a.id)"
-          is-copied
-          @choose="filtered.choose('adapters', a.id, $event)"
-          @edit="open(a.id)"
-          @copy="copy(a.id)"
-          @remove="attempt(() => edit.remove('adapters', a.id, a.name))"
-        >
-          <AdapterTrust v-if="experience.trustIn(a.id)" :trust="experience.trustIn(a.id)!" />
-        </PlateCard>
-      </div>
-    </section>
-
-    <section v-for="p in shownPlaces" :key="p.id" :aria-label="p.name">
-      <div class="section-head">
-        <h2>{{ p.name }}</h2>
-        <span class="acts">
-          <TextButton v-if="account.may('edit')" :words="say('kit.rename')" :of="p.name" @click="open(p.id)" />
-          <TextButton v-if="account.may('edit')" :words="say('kit.copy')" :of="p.name" @click="copyPlace(p)" />
-          <TextButton
-            v-if="account.may('keep')"
-            :words="say('kit.remove')"
-            :of="p.name"
-            @click="attempt(() => edit.remove('places', p.id, p.name))"
-          />
-        </span>
-        <CatalogueStart v-if="account.may('edit')" :place="p.name" what="chargers" @begin="beginOutlet($event, p.id)" />
-      </div>
-      <div class="cards">
-        <PlateCard
-          v-for="o in p.outlets"
-          :key="o.id"
-          :name="o.name"
-          :blurb="o.blurb"
-          :lines="[...garage.linesOf(o.id), pricePlate(o)]"
-          :unread="filtered.unreadOf(o.id)"
-          :choice="choiceOf('outlets', o.id)"
-          @choose="filtered.choose('outlets', o.id, $event)"
-          @edit="open(o.id)"
-          @remove="attempt(() => edit.remove('outlets', o.id, o.name))"
-        >
-          <p v-for="line in experience.troubleAt(o.id)" :key="line" class="trouble small">{{ line }}</p>
-        </PlateCard>
-      </div>
-    </section>
-    <p v-if="shownPlaces.length < filtered.places.value.length">
-      <TextButton @click="most += MOST_PLACES">
-        {{ say('filter.more', { n: filtered.places.value.length - shownPlaces.length }) }}
-      </TextButton>
+    <p v-if="isList && filtered.isFiltered.value && here?.count === 0" class="quiet" role="status">
+      {{ say('filter.nothing') }}
     </p>
+
+    <div class="subject-body">
+      <CrateSubject
+        v-if="subject === 'crate'"
+        :adapters="filtered.adapters.value"
+        :is-filtered="filtered.isFiltered.value"
+      />
+      <CarsSubject
+        v-else-if="subject === 'cars'"
+        :vehicles="filtered.vehicles.value"
+        :is-filtered="filtered.isFiltered.value"
+      />
+      <PlacesSubject
+        v-else-if="subject === 'places'"
+        :places="filtered.places.value"
+        :is-filtered="filtered.isFiltered.value"
+        @import="importing = true"
+      />
+      <template v-else-if="subject === 'tours'">
+        <!-- Tours and what to set up for them are a sheet of their own. -->
+        <PrintHead />
+        <TourList />
+        <NetworkList />
+      </template>
+      <ShopSubject v-else />
+    </div>
+
     <SeveralForm
       v-if="filtered.isChoosing.value && filtered.chosenKind.value"
       :kind="filtered.chosenKind.value"
       :ids="filtered.chosen.value"
       @all="filtered.chooseAll"
     />
-    <p class="places">
-      <TextButton v-if="account.may('edit')" @click="begin('places', { name: '' })">
-        {{ say('kit.add_place') }}
-      </TextButton>
-      <TextButton v-if="account.may('keep')" @click="importing = true">
-        {{ say('kit.import') }}
-      </TextButton>
-      <a class="text-button" href="/api/ocpi/export" download="harmozon-locations.json">{{ say('kit.export') }}</a>
-    </p>
-    <!-- Tours and what to set up for them are a sheet of their own. -->
-    <PrintHead class="sheet" />
-    <TourList />
-    <NetworkList />
     <RecentlyDeleted v-if="account.may('record')" class="screen-only" />
-    <section v-if="account.may('keep')" aria-labelledby="habits-title">
-      <div class="section-head">
-        <h2 id="habits-title">{{ say('habits.title') }}</h2>
-      </div>
-      <HabitsForm />
-    </section>
 
     <el-drawer
       :model-value="opened !== null"
@@ -322,59 +276,60 @@ const newCar = (): Draft => ({
 </template>
 
 <style scoped>
-.settling > section {
+.settling > .subject-body {
   visibility: hidden;
 }
 
-@media print {
-  .sheet {
-    break-before: page;
-  }
-}
-
-.small {
-  font-size: var(--size-small);
-}
-
-.trouble {
-  color: var(--ochre-text);
-}
-
 .kit {
-  max-width: 1200px;
+  max-width: 1320px;
   margin: 0 auto;
-  padding: var(--space-7) var(--space-8) var(--space-11);
+  padding: var(--space-6) var(--space-8) var(--space-11);
 }
 
-.acts {
-  display: flex;
-  gap: var(--space-7);
-  margin-right: auto;
-  font-size: var(--size-small);
-}
-
-.adds {
-  margin-right: 0;
-}
-
-.adds a {
-  text-decoration: none;
-}
-
-.cards {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(258px, 1fr));
-  gap: var(--space-5);
-}
-
-.places {
+header {
   display: flex;
   flex-wrap: wrap;
-  gap: var(--space-8);
-  margin-top: var(--space-9);
+  gap: var(--space-4) var(--space-9);
+  align-items: center;
 }
 
-.places a {
+h1 {
+  margin: 0;
+}
+
+.subjects {
+  display: flex;
+  flex-wrap: wrap;
+  background: var(--paper-sunk);
+}
+
+.subject {
+  display: flex;
+  gap: var(--space-3);
+  align-items: baseline;
+  min-height: 44px;
+  padding: var(--space-5) var(--space-6);
+  color: var(--ink);
+  font-weight: 600;
   text-decoration: none;
+}
+
+.subject:hover {
+  background: var(--ink-wash);
+}
+
+.subject.here {
+  background: var(--ink);
+  color: var(--on-ink);
+}
+
+.n {
+  font-weight: 400;
+}
+
+.due {
+  padding: 0 var(--space-2);
+  border: 1px solid currentcolor;
+  font-size: var(--size-note);
 }
 </style>

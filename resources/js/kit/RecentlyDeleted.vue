@@ -26,6 +26,7 @@ const KINDS: Record<Item['kind'], Code> = {
   places: 'aside.places',
   networks: 'aside.networks',
   tours: 'aside.tours',
+  wishes: 'aside.wishes',
   photos: 'aside.photos',
   sessions: 'aside.sessions',
 };

@@ -8,6 +8,7 @@ import { useGarage } from '@/stores/garage';
 import { useAttempt } from '@/ui/useAttempt';
 import TextButton from '@/ui/TextButton.vue';
 import { listed, say } from '@/words/say';
+import PackingList from './tours/PackingList.vue';
 
 /** Named, ordered choices of places and cars: board and ranking follow the one that is chosen. */
 const garage = useGarage();
@@ -97,6 +98,7 @@ const save = () =>
             @click="attempt(() => edit.remove('tours', t.id, t.name))"
           />
         </span>
+        <PackingList class="pack" :tour="t" />
       </li>
     </ul>
     <form v-if="draft" class="draft" @submit.prevent="save">
@@ -158,6 +160,10 @@ ol {
   align-items: baseline;
   padding: var(--space-3) 0;
   border-bottom: 1px solid var(--line);
+}
+
+.pack {
+  grid-column: 1 / -1;
 }
 
 .tours strong {

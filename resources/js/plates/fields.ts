@@ -144,6 +144,7 @@ function adapter(at: string, couplers: Options, sockets: Options, terms: ReturnT
           kind: 'choice',
           options: options('certification'),
         },
+        { path: `${at}certificate_number`, label: say('field.certificate_number'), kind: 'text' },
         yesNo(`${at}maker_approved`, say('field.approval')),
         yesNo(`${at}recalled`, say('field.recalled')),
         yesNo(`${at}damaged`, say('field.damaged')),
@@ -158,6 +159,14 @@ function adapter(at: string, couplers: Options, sockets: Options, terms: ReturnT
         { path: `${at}firmware`, label: say('field.firmware'), kind: 'text' },
         { path: `${at}firmware_on`, label: say('field.firmware_on'), kind: 'day' },
         { path: `${at}price`, label: say('field.paid'), kind: 'text' },
+        ...(at === ''
+          ? [
+              { path: 'purchased_on', label: say('field.purchased_on'), kind: 'day' as const },
+              { path: 'kept_in', label: say('field.kept_in'), kind: 'text' as const },
+              { path: 'lent_to', label: say('field.lent_to'), kind: 'text' as const },
+              { path: 'charged_on', label: say('field.charged_on'), kind: 'day' as const },
+            ]
+          : []),
       ],
     },
   ];

@@ -10,7 +10,7 @@ import { useBoard } from './board';
 import { useGarage } from './garage';
 import { useRail } from './rail';
 
-export type PieceKind = 'vehicles' | 'adapters' | 'outlets' | 'places' | 'networks' | 'tours';
+export type PieceKind = 'vehicles' | 'adapters' | 'outlets' | 'places' | 'networks' | 'tours' | 'wishes';
 
 /** A piece as it is written: its name, and its plate in the words of the case file. */
 export interface Draft {
@@ -162,6 +162,11 @@ export const useEdit = defineStore('edit', () => {
     if (adapter) {
       const { version, name, blurb, tag, spec } = adapter;
       return { kind: 'adapters', id, version, draft: { name, blurb, tag, spec: copy(spec) } };
+    }
+    const wish = garage.wishes.find((w) => w.id === id);
+    if (wish) {
+      const { version, name, blurb, spec } = wish;
+      return { kind: 'wishes', id, version, draft: { name, blurb, spec: copy(spec) } };
     }
     const plain = garage.networks.find((n) => n.id === id) ?? garage.tours.find((t) => t.id === id);
     if (plain) {

@@ -11,6 +11,7 @@ import {
   type Place,
   type Tour,
   type Vehicle,
+  type Wish,
 } from '@/api/client';
 
 /** The pieces of the garage, by id. */
@@ -24,6 +25,8 @@ export const useGarage = defineStore('garage', () => {
   const showsElsewhere = ref(false);
   const networks = ref<Network[]>([]);
   const tours = ref<Tour[]>([]);
+  /** Adapters that aren't owned yet. */
+  const wishes = ref<Wish[]>([]);
   const plates = ref<Record<string, string[]> | null>(null);
   /** How many facts of a piece nobody has read, once somebody wants to know. */
   const unread = ref<Record<string, number>>({});
@@ -65,6 +68,7 @@ export const useGarage = defineStore('garage', () => {
         kinds.value = garage.kinds;
         networks.value = garage.networks;
         tours.value = garage.tours;
+        wishes.value = garage.wishes;
         groups.value = garage.groups;
       })
       .catch((e: unknown) => {
@@ -106,6 +110,7 @@ export const useGarage = defineStore('garage', () => {
     places,
     networks,
     tours,
+    wishes,
     areKinds,
     elsewhere,
     showsElsewhere,

@@ -15,6 +15,9 @@ export const isOpen = (): boolean => said('registration') !== 'closed';
 /** Whether somebody without an account may check a car. */
 export const takesVisitors = (): boolean => said('visitors') === 'yes';
 
+/** The application's own address, for links that leave this page. */
+export const address = (): string => said('address');
+
 /** What a link holds behind its `#`, which is sent to no server and written into no log. */
 export const secret = (): string => window.location.hash.slice(1);
 
