@@ -44,7 +44,18 @@ for (const walk of WALKS) {
       const looker = await Looker.at(browser, baseURL, walk);
       const { page } = looker;
       await openDemo(page);
-      for (const path of ['/you', '/kit', '/bench', '/log', '/glossary', '/nowhere']) {
+      for (const path of [
+        '/you',
+        '/kit',
+        '/kit/cars',
+        '/kit/places',
+        '/kit/tours',
+        '/kit/shop',
+        '/bench',
+        '/log',
+        '/glossary',
+        '/nowhere',
+      ]) {
         await page.goto(path);
         await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
         await looker.finds(path);

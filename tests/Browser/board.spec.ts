@@ -91,7 +91,7 @@ test('the identify key leads from what one sees to a row', async ({ page }) => {
 
 test('a plate is edited with checks as it is typed, and the change is taken back', async ({ page }) => {
   await openDemo(page);
-  await page.goto('/kit');
+  await page.goto('/kit/places');
   await page.getByRole('button', { name: 'Edit Fernway 150' }).click();
   const editor = page.getByRole('dialog', { name: 'Edit Fernway 150' });
   const plate = editor.getByRole('region', { name: 'Data plate' });
@@ -113,7 +113,7 @@ test('a plate is edited with checks as it is typed, and the change is taken back
 
 test('a plate begun from the catalogue says what must be read off the real one', async ({ page }) => {
   await openDemo(page);
-  await page.goto('/kit');
+  await page.goto('/kit/places');
   await page.getByRole('button', { name: 'Add charger from the catalogue' }).first().click();
   await page.getByRole('button', { name: /^CCS1, 150 kW with 350 A/ }).click();
   const editor = page.getByRole('dialog', { name: 'New charger' });
@@ -130,7 +130,7 @@ test('places come from a network file stall by stall, follow the next one, and a
     await dialog.getByLabel(/A Locations file/).setInputFiles(file);
   };
   await openDemo(page);
-  await page.goto('/kit');
+  await page.goto('/kit/places');
   await load(locationsFile());
   await expect(dialog.getByText('Left out: stall 3: connector "PANTOGRAPH" is not known here')).toBeVisible();
   await expect(dialog.getByText('stalls 1, 2 (out of order, says its network)')).toBeVisible();
@@ -204,10 +204,11 @@ test('no new name stands beside an old verdict while the answer is on its way', 
 test('numbers, distances and temperatures are written as where the garage is', async ({ page }) => {
   await openDemo(page);
   await expect(cell(page, 'Pippin', 'Yard socket, 240 V 50 A')).toContainText('6.6');
-  await page.goto('/kit');
+  await page.goto('/you');
   await page.getByLabel('Number and date format').selectOption('Netherlands');
   await expect(page.getByText('12.345,6 · 25 Nov 2026, 14:05')).toBeVisible();
   await page.getByLabel('Units').selectOption('us');
+  await page.goto('/kit/cars');
   await page.getByRole('button', { name: 'Edit Pippin' }).click();
   const editor = page.getByRole('dialog', { name: 'Edit Pippin' });
   // 6.4 km/kWh.

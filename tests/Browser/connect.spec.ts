@@ -484,7 +484,7 @@ test('what was seen with a network is there without one, with its date', async (
   await expect(page.getByText('into the battery')).toBeVisible();
   // An answer is kept once it is there; the rail's may still change what is asked.
   await page.waitForLoadState('networkidle');
-  await page.goto('/kit');
+  await page.goto('/kit/cars');
   await expect(page.getByRole('heading', { name: 'Kit' })).toBeVisible();
   await page.waitForLoadState('networkidle');
 
@@ -492,7 +492,7 @@ test('what was seen with a network is there without one, with its date', async (
   for (const [path, words] of [
     ['/board', /Brindle at Ostler, second generation/],
     ['/forecast', /into the battery/],
-    ['/kit', /low-voltage crew van/],
+    ['/kit/cars', /low-voltage crew van/],
   ] as const) {
     await page.goto(path);
     await expect(

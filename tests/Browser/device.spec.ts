@@ -204,7 +204,7 @@ test('two tabs: whoever signs in in one is who the other shows', async ({ browse
   const context = await browser.newContext({ baseURL });
   const [one, two] = [await context.newPage(), await context.newPage()];
   await signIn(one);
-  await two.goto('/kit');
+  await two.goto('/kit/cars');
   await expect(two.getByRole('heading', { name: 'Brindle' })).toBeVisible();
   await one.getByRole('button', { name: 'Sign out' }).click();
   await seesNothing(one);

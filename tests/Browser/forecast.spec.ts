@@ -121,7 +121,7 @@ test('a chain that does not charge has a reason instead of a curve', async ({ pa
 test('a price is written down and the forecast knows it', async ({ page }) => {
   await openForecast(page, 'Sorrel', 'Ostler, third on old cabinet');
   await expect(page.locator('.figures-line')).toContainText('$24.61');
-  await page.goto('/kit');
+  await page.goto('/kit/places');
   await page.getByRole('button', { name: 'Edit Ostler, third on old cabinet' }).click();
   const price = page.getByRole('region', { name: 'Price' });
   await price.getByLabel('per kWh').fill('cheap');

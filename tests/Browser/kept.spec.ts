@@ -4,7 +4,7 @@ import { cell, choose, demo, expect, expire, openDemo, signIn, test } from './su
 
 test('a car kept without figures takes every figure later', async ({ page }) => {
   await openDemo(page);
-  await page.goto('/kit');
+  await page.goto('/kit/cars');
   await page.getByRole('button', { name: 'Enter all figures' }).click();
   const editor = page.getByRole('dialog');
   await editor.getByLabel('Name', { exact: true }).fill('Second-hand');
@@ -32,7 +32,7 @@ test('a car kept without figures takes every figure later', async ({ page }) => 
 
 test('an answer that is lost on its way makes nothing twice, also after a reload', async ({ page }) => {
   await openDemo(page);
-  await page.goto('/kit');
+  await page.goto('/kit/cars');
   await page.route('**/api/pieces/vehicles', async (route) => {
     await route.fetch();
     await route.abort();
@@ -81,6 +81,7 @@ test('two tabs: an older copy overwrites nothing, and what was typed stays', asy
   // Put aside in the other tab while it is edited here.
   await page.getByRole('button', { name: 'Edit Tenon T-31' }).click();
   await other.reload();
+  await other.getByRole('button', { name: 'More for Tenon T-31' }).click();
   await other.getByRole('button', { name: 'Delete Tenon T-31' }).click();
   await expect(other.getByText('Tenon T-31 deleted.')).toBeVisible();
   await mine.getByLabel('continuous A').fill('290');
@@ -89,7 +90,7 @@ test('two tabs: an older copy overwrites nothing, and what was typed stays', asy
   await expect(mine.getByLabel('continuous A')).toHaveValue('290');
   await mine.getByRole('button', { name: 'Save' }).click();
   await expect(mine).toBeHidden();
-  await expect(page.getByText('1000 V · 290 A')).toBeVisible();
+  await expect(page.getByText('290 A', { exact: true })).toBeVisible();
 });
 
 test('a report prints as a report', async ({ page }) => {
@@ -175,14 +176,15 @@ test('a session that runs out while one types: one signs in where one stands', a
 
 test('what was deleted is found again in a list, long after the undo has gone', async ({ page }) => {
   await openDemo(page);
-  await page.goto('/kit');
+  await page.goto('/kit/cars');
+  await page.getByRole('button', { name: 'More for Pippin' }).click();
   await page.getByRole('button', { name: 'Delete Pippin' }).click();
-  await expect(page.getByRole('button', { name: 'Delete Pippin' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Edit Pippin' })).toHaveCount(0);
   await page.reload();
   await page.getByRole('button', { name: 'Show recently deleted' }).click();
   await page.getByRole('button', { name: 'Restore Pippin' }).click();
   await expect(page.getByText('Nothing was deleted in the last 30 days.')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Delete Pippin' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Edit Pippin' })).toBeVisible();
 });
 
 test('what is half typed outlives Escape, a reload and signing in again, and nobody else sees it', async ({
@@ -230,13 +232,14 @@ test('what is half typed outlives Escape, a reload and signing in again, and nob
 
 test('a tour and a figure for several, half typed, are there after a reload', async ({ page }) => {
   await openDemo(page);
-  await page.goto('/kit');
+  await page.goto('/kit/tours');
   await page.getByRole('button', { name: 'Add tour' }).click();
   const name = page.locator('#tour-name');
   await name.fill('Half a tour');
   await page.reload();
   await expect(name).toHaveValue('Half a tour');
 
+  await page.goto('/kit');
   await page.getByRole('button', { name: 'Edit several' }).click();
   const pick = page.getByRole('checkbox', { name: 'select Tenon T-31' });
   await pick.check();

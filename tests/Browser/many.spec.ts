@@ -29,14 +29,16 @@ function region(outlets: number): { name: string; mimeType: string; buffer: Buff
 
 test('pieces are looked for, sifted and ordered', async ({ page }) => {
   await openDemo(page);
-  await page.goto('/kit');
+  await page.goto('/kit/cars');
   await sift(page).getByRole('searchbox').fill('brindle');
   await expect(page.getByRole('heading', { name: 'Brindle' })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Pippin' })).toHaveCount(0);
-  // By what people call its plug, a car and a charger alike.
+  // By what people call its plug, a car and a charger alike; the switch counts what was found.
   await sift(page).getByRole('searchbox').fill('NACS');
-  await expect(page.getByRole('heading', { name: 'Millrace post, J3400' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Sorrel' })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Brindle' })).toHaveCount(0);
+  await page.getByRole('link', { name: /^Places/ }).click();
+  await expect(page.getByRole('heading', { name: 'Millrace post, J3400' })).toBeVisible();
   await sift(page).getByRole('searchbox').fill('nobody has this');
   await expect(page.getByText('Nothing here matches.')).toBeVisible();
   await sift(page).getByRole('searchbox').fill('');
@@ -52,7 +54,7 @@ test('pieces are looked for, sifted and ordered', async ({ page }) => {
 
 test('two figures are written on several plates, and taken back as one', async ({ page }) => {
   await openDemo(page);
-  await page.goto('/kit');
+  await page.goto('/kit/places');
   await page.getByRole('button', { name: 'Edit several' }).click();
   await sift(page).getByRole('combobox').nth(2).selectOption('Fernway');
   await page.getByRole('checkbox', { name: 'select Fernway 150' }).check();
@@ -78,7 +80,8 @@ test('two figures are written on several plates, and taken back as one', async (
 
 test('a place is copied with its chargers, and the copy is undone as one', async ({ page }) => {
   await openDemo(page);
-  await page.goto('/kit');
+  await page.goto('/kit/places');
+  await page.getByRole('button', { name: 'More for Fernway junction' }).click();
   await page.getByRole('button', { name: 'Copy Fernway junction' }).click();
   const copy = page.getByRole('region', { name: 'Fernway junction, copy' });
   await expect(copy.getByRole('heading', { name: 'Fernway 350' })).toBeVisible();
@@ -88,7 +91,7 @@ test('a place is copied with its chargers, and the copy is undone as one', async
 
 test('a tour of three places: board and ranking follow it, and so does a link that is sent', async ({ page }) => {
   await openDemo(page);
-  await page.goto('/kit');
+  await page.goto('/kit/tours');
   await page.getByRole('button', { name: 'Add tour' }).click();
   const tours = page.getByRole('region', { name: 'Tours' });
   await tours.getByLabel('Name', { exact: true }).fill('Three stops');
@@ -125,7 +128,7 @@ test('a tour of three places: board and ranking follow it, and so does a link th
 test('a region of 2,000 outlets comes in, is looked through, and its board scrolls', async ({ page }) => {
   test.setTimeout(180_000);
   await openDemo(page);
-  await page.goto('/kit');
+  await page.goto('/kit/places');
   await page.getByRole('button', { name: 'Import places (OCPI)' }).click();
   const dialog = page.getByRole('dialog', { name: 'Import charging places' });
   // Looking is told, and can be stopped: nothing is written by it.
@@ -165,7 +168,8 @@ test('a region of 2,000 outlets comes in, is looked through, and its board scrol
 
 test('a car is copied with one press, and the copy is taken back', async ({ page }) => {
   await openDemo(page);
-  await page.goto('/kit');
+  await page.goto('/kit/cars');
+  await page.getByRole('button', { name: 'More for Brindle' }).click();
   await page.getByRole('button', { name: 'Copy Brindle' }).click();
   const copied = page.getByRole('article').filter({ has: page.getByRole('heading', { name: 'Brindle, copy' }) });
   await expect(copied).toContainText('CCS1: ');

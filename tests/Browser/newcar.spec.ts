@@ -181,7 +181,7 @@ test('a plate tells where each figure comes from, and one that is so needs no ty
   await hands.press(/about 400 V/);
   await hands.press("That's enough: show the board");
   await expect(page).toHaveURL(/\/board/);
-  await page.goto('/kit');
+  await page.goto('/kit/cars');
   await page.getByRole('button', { name: 'Edit New car' }).click();
   const plate = page.getByRole('dialog');
   await expect(plate.getByText(/^typical · /).first()).toBeVisible();
@@ -196,7 +196,7 @@ test('a plate tells where each figure comes from, and one that is so needs no ty
 
 test('whoever has places sees a new car at those', async ({ page }) => {
   await openDemo(page);
-  await page.goto('/kit');
+  await page.goto('/kit/cars');
   await page.getByRole('link', { name: 'Add car' }).click();
   const hands = new Hands(page);
   await hands.press(/Large round, next to another/);
@@ -239,13 +239,13 @@ test('a plate is photographed, and the picture is deleted and brought back', asy
 
 test('what is left to do at a network is told before the visit, and is done', async ({ page }) => {
   await openDemo(page);
-  await page.goto('/kit');
+  await page.goto('/kit/tours');
   const networks = page.getByRole('region', { name: 'Set up before you leave' });
   await expect(networks.getByLabel('The app, Millrace')).toHaveValue('to_do');
   await page.goto('/board');
   await page.getByRole('button', { name: 'Pippin at Millrace post, Type 1:' }).click();
   await expect(page.getByText('Before you leave, set up Millrace: the app and the account.').first()).toBeVisible();
-  await page.goto('/kit');
+  await page.goto('/kit/tours');
   for (const step of ['The app', 'The account']) {
     const kept = page.waitForResponse((r) => r.url().includes('/api/pieces/networks/') && r.ok());
     await networks.getByLabel(`${step}, Millrace`).selectOption('done');

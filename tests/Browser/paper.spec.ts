@@ -58,17 +58,28 @@ test('board, forecast, where to go, steps and kit print whole', async ({ page },
   }
   expect(steps).not.toContain('Start session');
 
+  // The crate prints as its plates.
   await page.goto('/kit');
-  await expect(page.getByRole('heading', { name: 'Adapters' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: '8 adapters' })).toBeVisible();
   const kit = await onPaper(page, info, 'kit');
-  for (const words of ['Tenon T-31', 'Ostler ridge', 'Autumn season', 'Set up before you leave']) {
+  for (const words of ['Tenon T-31', '1000 V', '300 A', '500 A for 15 min', 'Under recall. Do not use']) {
     expect(kit).toContain(words);
   }
   expect(kit).not.toContain('Delete');
-  // Tours and what to set up for them stand on a sheet of their own, which says what it is.
-  expect(kit.match(/The Lanternfish Puppet Company · Kit/g)).toHaveLength(2);
-  expect(kit).toMatch(/printed [^·]+· kilometres, metres, °C Tours/);
-  expect(kit).toMatch(/Millrace ?The app ?to do ?The account ?to do ?The card ?done/);
+  expect(kit).toContain('The Lanternfish Puppet Company · Kit');
+  // Tours, what to pack and what to set up for them stand on a sheet of their own, which says what it is.
+  await page.goto('/kit/tours');
+  await expect(page.getByText('0 of 5 packed')).toBeVisible();
+  const tours = await onPaper(page, info, 'tours');
+  for (const words of [
+    'Autumn season',
+    'Packing list for Autumn season',
+    'P1 · Gudgeon portable supply',
+    'Set up before you leave',
+  ]) {
+    expect(tours).toContain(words);
+  }
+  expect(tours).toMatch(/Millrace ?The app ?to do ?The account ?to do ?The card ?done/);
 
   // What to pack for a tour stands on its board.
   await page.goto('/board');

@@ -73,8 +73,10 @@ test('an invitation is accepted on a phone, once, and a driver is shown what a d
   await bo.getByLabel('Password', { exact: true }).fill('eleven pipers piping');
   await bo.getByRole('button', { name: 'Accept invitation' }).tap();
   await expect(bo.getByRole('heading', { name: 'Start with your car' })).toBeVisible();
-  await bo.goto('/kit');
+  await bo.goto('/kit/cars');
   await expect(bo.getByRole('button', { name: 'Enter all figures' })).toBeVisible();
+  await bo.goto('/kit/places');
+  await expect(bo.getByRole('button', { name: 'Add place' })).toBeVisible();
   await expect(bo.getByRole('button', { name: 'Import places (OCPI)' })).toHaveCount(0);
 
   // The link is used up; the keeper sees who came, makes a reader of them, and sends them away.
@@ -103,7 +105,7 @@ test('somebody of one garage makes another and goes between them', async ({ page
   await guest.getByLabel('Password', { exact: true }).fill('eleven pipers piping');
   await guest.getByRole('button', { name: 'Accept invitation' }).click();
   await expect(guest.getByRole('heading', { name: 'Start with your car' })).toBeVisible();
-  await guest.goto('/kit');
+  await guest.goto('/kit/cars');
   await expect(guest.getByRole('heading', { name: 'Kit', level: 1 })).toBeVisible();
   await expect(guest.getByRole('button', { name: 'Enter all figures' })).toHaveCount(0);
 
@@ -112,10 +114,10 @@ test('somebody of one garage makes another and goes between them', async ({ page
   await guest.getByLabel('Garage name').fill("Bo's yard");
   await guest.getByRole('button', { name: 'Create garage' }).click();
   await expect(guest.getByRole('heading', { name: 'Start with your car' })).toBeVisible();
-  await guest.goto('/kit');
+  await guest.goto('/kit/cars');
   await expect(guest.getByRole('button', { name: 'Enter all figures' })).toBeVisible();
   const tab = await context.newPage();
-  await tab.goto('/kit');
+  await tab.goto('/kit/cars');
   await expect(tab.getByRole('button', { name: 'Enter all figures' })).toBeVisible();
   await guest.goto('/you');
   await guest.getByRole('button', { name: 'Open Wren and Daughter' }).click();

@@ -148,19 +148,19 @@ test('a chain that must not be connected has no start; a session of it is entere
 
 test('a learned curve is taken and given back', async ({ page }) => {
   await openDemo(page);
-  await page.goto('/kit');
+  await page.goto('/kit/cars');
   const brindle = page.getByRole('article').filter({ hasText: 'low-voltage crew van' });
   await expect(brindle).toContainText('3 sessions show this charge curve');
   await brindle.getByRole('button', { name: /Use this curve/ }).click();
   await expect(brindle).toContainText('The car now has the curve shown by 3 sessions.');
   await page.goto('/forecast');
-  await page.goto('/kit');
+  await page.goto('/kit/cars');
   await expect(brindle).toContainText('The car now has the curve shown by 3 sessions.');
 });
 
 test('a learned curve that was taken is given back with undo', async ({ page }) => {
   await openDemo(page);
-  await page.goto('/kit');
+  await page.goto('/kit/cars');
   const brindle = page.getByRole('article').filter({ hasText: 'low-voltage crew van' });
   await brindle.getByRole('button', { name: /Use this curve/ }).click();
   await expect(brindle).toContainText('The car now has the curve');
@@ -173,10 +173,11 @@ test('what a stall is remembered for stands on the board, in the kit and among t
   await expect(page.getByRole('rowheader', { name: /Fernway 400/ })).toContainText('stall 2');
   await choose(page, 'Brindle', 'Fernway 400');
   await expect(page.getByRole('complementary', { name: 'Why' })).toContainText('less than its rating');
-  await page.goto('/kit');
+  await page.goto('/kit/places');
   await expect(page.getByRole('article').filter({ hasText: 'Fernway 400' })).toContainText(
     'Last time at stall 2 it gave no more than',
   );
+  await page.goto('/kit');
   await expect(page.getByRole('article').filter({ hasText: 'J3400 to combined DC, recalled' })).toContainText(
     'Under recall',
   );

@@ -26,13 +26,15 @@ test('after every act one stands somewhere sensible', async ({ page }) => {
   await expect.poll(() => standing(page)).toBe('the stage');
 
   // Taking a piece away: next to where it was; and back again.
+  await page.getByRole('button', { name: 'More for Gudgeon G-2' }).focus();
+  await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Delete Gudgeon G-2' }).focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('button', { name: 'Delete Gudgeon G-2' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Edit Gudgeon G-2' })).toHaveCount(0);
   await expect.poll(() => standing(page)).toBe('Edit Tenon T-31');
   await page.getByRole('button', { name: /^Undo/ }).focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('button', { name: 'Delete Gudgeon G-2' })).toHaveCount(1);
+  await expect(page.getByRole('button', { name: 'Edit Gudgeon G-2' })).toHaveCount(1);
   await expect.poll(() => standing(page)).toBe('Edit Tenon T-31');
 
   // The plate's form, closed without and with a change.
@@ -142,6 +144,10 @@ for (const width of [1280, 390, 320]) {
     for (const [path, sign] of [
       ['/forecast', 'into the battery'],
       ['/kit', 'Tenon T-31'],
+      ['/kit/cars', 'Pippin'],
+      ['/kit/places', 'Fernway 350'],
+      ['/kit/tours', 'Autumn season'],
+      ['/kit/shop', 'In the shop'],
       ['/connect', 'Start session'],
       ['/log', 'Log'],
       ['/bench', 'Bench'],
@@ -151,13 +157,13 @@ for (const width of [1280, 390, 320]) {
       expect(await faults(page), path).toEqual([]);
       expect(await shift(), path).toBeLessThan(0.05);
     }
-    await page.goto('/kit');
-    for (const [button, dialog] of [
-      ['Edit Pippin', 'Edit Pippin'],
-      ['Edit Fernway 350', 'Edit Fernway 350'],
-      ['Add adapter from the catalogue', 'Kinds of adapter'],
-      ['Import places (OCPI)', 'Import charging places'],
+    for (const [path, button, dialog] of [
+      ['/kit/cars', 'Edit Pippin', 'Edit Pippin'],
+      ['/kit/places', 'Edit Fernway 350', 'Edit Fernway 350'],
+      ['/kit', 'Add adapter from the catalogue', 'Kinds of adapter'],
+      ['/kit/places', 'Import places (OCPI)', 'Import charging places'],
     ] as const) {
+      await page.goto(path);
       await page.getByRole('button', { name: button }).first().click();
       await expect(page.getByRole('dialog', { name: dialog })).toBeVisible();
       expect(await faults(page), dialog).toEqual([]);

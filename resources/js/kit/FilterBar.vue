@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ref } from 'vue';
 import { useTerms } from '@/stores/terms';
 import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
@@ -9,6 +10,8 @@ const wanted = defineModel<Wanted>({ required: true });
 const isChoosing = defineModel<boolean>('choosing', { required: true });
 defineProps<{ couplers: string[]; networks: string[]; canEdit: boolean }>();
 const terms = useTerms();
+/** On a phone the filters are one line that opens. */
+const isOpen = ref(false);
 const orders = [
   { id: 'arranged', words: say('filter.arranged') },
   { id: 'name', words: say('filter.by_name') },
@@ -22,39 +25,44 @@ const orders = [
       {{ say('filter.words') }}
       <input v-model="wanted.words" type="search" autocomplete="off" />
     </label>
-    <label>
-      {{ say('filter.coupler') }}
-      <select v-model="wanted.coupler">
-        <option value="">{{ say('filter.any') }}</option>
-        <option v-for="c in couplers" :key="c" :value="c">
-          {{ terms.coupler(c) }}
-        </option>
-      </select>
-    </label>
-    <label>
-      {{ say('filter.current') }}
-      <select v-model="wanted.current">
-        <option value="">{{ say('filter.any') }}</option>
-        <option v-for="c in terms.all('current')" :key="c.id" :value="c.id">{{ c.title }}</option>
-      </select>
-    </label>
-    <label v-if="networks.length > 0">
-      {{ say('filter.network') }}
-      <select v-model="wanted.network">
-        <option value="">{{ say('filter.any') }}</option>
-        <option v-for="n in networks" :key="n" :value="n">{{ n }}</option>
-      </select>
-    </label>
-    <label>
-      {{ say('filter.order') }}
-      <select v-model="wanted.order">
-        <option v-for="o in orders" :key="o.id" :value="o.id">{{ o.words }}</option>
-      </select>
-    </label>
-    <label class="tick">
-      <input v-model="wanted.isUnread" type="checkbox" />
-      {{ say('filter.unread') }}
-    </label>
+    <TextButton class="opens" :aria-expanded="isOpen" @click="isOpen = !isOpen">{{
+      say('filter.more_filters')
+    }}</TextButton>
+    <div class="rest" :class="{ open: isOpen }">
+      <label>
+        {{ say('filter.coupler') }}
+        <select v-model="wanted.coupler">
+          <option value="">{{ say('filter.any') }}</option>
+          <option v-for="c in couplers" :key="c" :value="c">
+            {{ terms.coupler(c) }}
+          </option>
+        </select>
+      </label>
+      <label>
+        {{ say('filter.current') }}
+        <select v-model="wanted.current">
+          <option value="">{{ say('filter.any') }}</option>
+          <option v-for="c in terms.all('current')" :key="c.id" :value="c.id">{{ c.title }}</option>
+        </select>
+      </label>
+      <label v-if="networks.length > 0">
+        {{ say('filter.network') }}
+        <select v-model="wanted.network">
+          <option value="">{{ say('filter.any') }}</option>
+          <option v-for="n in networks" :key="n" :value="n">{{ n }}</option>
+        </select>
+      </label>
+      <label>
+        {{ say('filter.order') }}
+        <select v-model="wanted.order">
+          <option v-for="o in orders" :key="o.id" :value="o.id">{{ o.words }}</option>
+        </select>
+      </label>
+      <label class="tick">
+        <input v-model="wanted.isUnread" type="checkbox" />
+        {{ say('filter.unread') }}
+      </label>
+    </div>
     <TextButton v-if="canEdit" :aria-pressed="isChoosing" @click="isChoosing = !isChoosing">
       {{ isChoosing ? say('several.stop') : say('several.begin') }}
     </TextButton>
@@ -93,5 +101,31 @@ label {
 
 select {
   max-width: 170px;
+}
+
+.rest {
+  display: contents;
+}
+
+.opens {
+  display: none;
+}
+
+@media (width <= 720px) {
+  .opens {
+    display: inline-block;
+  }
+
+  .rest {
+    display: none;
+  }
+
+  .rest.open {
+    display: flex;
+    flex-wrap: wrap;
+    gap: var(--space-4) var(--space-7);
+    order: 9;
+    width: 100%;
+  }
 }
 </style>

@@ -173,7 +173,7 @@ onMounted(async () => {
   }
   await attempt(catalogue.load);
   const start = catalogue.charger(String(charger)) ?? catalogue.adapter(String(adapter));
-  await router.replace({ query: {} });
+  await router.replace({ path: charger === undefined ? '/kit' : '/kit/places', query: {} });
   if (start && charger !== undefined && place) {
     begin('outlets', { ...start.draft, place: place.id }, start.read);
   } else if (start && charger !== undefined) {
@@ -199,7 +199,9 @@ onMounted(async () => {
           :aria-current="s.name === subject ? 'page' : undefined"
         >
           {{ say(s.title) }} <span class="n">{{ s.count }}</span>
-          <span v-if="s.due > 0" class="due"> {{ say('subject.due', { n: s.due }) }}</span>
+          <span v-if="s.due > 0" class="due">
+            {{ say('subject.due_n', { n: s.due }) }} <span class="due-words">{{ say('subject.due') }}</span></span
+          >
         </RouterLink>
       </nav>
     </header>
@@ -331,5 +333,25 @@ h1 {
   padding: 0 var(--space-2);
   border: 1px solid currentcolor;
   font-size: var(--size-note);
+}
+
+@media (width <= 720px) {
+  .subjects {
+    width: 100%;
+  }
+
+  .subject {
+    flex: 1 0 auto;
+    padding: var(--space-4) var(--space-5);
+    font-size: var(--size-label);
+  }
+
+  .due-words {
+    position: absolute;
+    overflow: hidden;
+    width: 1px;
+    height: 1px;
+    clip-path: inset(50%);
+  }
 }
 </style>

@@ -52,22 +52,24 @@ const copyPlace = ({ id, name }: Place) =>
     <section v-for="p in shown" :key="p.id" :aria-label="p.name" class="far">
       <div class="section-head">
         <h2>{{ p.name }}</h2>
-        <CatalogueStart
-          v-if="account.may('edit')"
-          :place="p.name"
-          what="chargers"
-          @begin="({ draft, read }) => kit.begin('outlets', { ...draft, place: p.id }, read)"
-        />
-        <PieceMenu v-if="account.may('edit')" :of="p.name">
-          <TextButton :words="say('kit.rename')" :of="p.name" @click="kit.open(p.id)" />
-          <TextButton :words="say('kit.copy')" :of="p.name" @click="copyPlace(p)" />
-          <TextButton
-            v-if="account.may('keep')"
-            :words="say('kit.remove')"
-            :of="p.name"
-            @click="kit.remove('places', p.id, p.name)"
+        <span class="acts">
+          <CatalogueStart
+            v-if="account.may('edit')"
+            :place="p.name"
+            what="chargers"
+            @begin="({ draft, read }) => kit.begin('outlets', { ...draft, place: p.id }, read)"
           />
-        </PieceMenu>
+          <PieceMenu v-if="account.may('edit')" :of="p.name">
+            <TextButton :words="say('kit.rename')" :of="p.name" @click="kit.open(p.id)" />
+            <TextButton :words="say('kit.copy')" :of="p.name" @click="copyPlace(p)" />
+            <TextButton
+              v-if="account.may('keep')"
+              :words="say('kit.remove')"
+              :of="p.name"
+              @click="kit.remove('places', p.id, p.name)"
+            />
+          </PieceMenu>
+        </span>
       </div>
       <div class="cards">
         <PieceCard
@@ -106,6 +108,12 @@ const copyPlace = ({ id, name }: Place) =>
 </template>
 
 <style scoped>
+.acts {
+  display: flex;
+  gap: var(--space-5);
+  align-items: center;
+}
+
 .cards {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(min(258px, 100%), 1fr));

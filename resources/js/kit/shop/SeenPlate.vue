@@ -39,28 +39,28 @@ function set(key: (typeof figures)[number]['key'], typed: string): void {
       <span v-else class="none" aria-hidden="true" />
     </div>
     <label>
-      {{ say('field.charger_side') }}
+      <span class="field-name">{{ say('field.charger_side') }}</span>
       <select v-model="seen.input">
         <option value="">{{ say('figure.none') }}</option>
         <option v-for="c in [...couplers, ...sockets]" :key="c.id" :value="c.id">{{ c.name }}</option>
       </select>
     </label>
     <label>
-      {{ say('field.car_side') }}
+      <span class="field-name">{{ say('field.car_side') }}</span>
       <select v-model="seen.output">
         <option value="">{{ say('figure.none') }}</option>
         <option v-for="c in couplers" :key="c.id" :value="c.id">{{ c.name }}</option>
       </select>
     </label>
     <label>
-      {{ say('field.wired_for') }}
+      <span class="field-name">{{ say('field.wired_for') }}</span>
       <select v-model="seen.current">
         <option value="">{{ say('shop.not_said') }}</option>
         <option v-for="c in terms.all('current')" :key="c.id" :value="c.id">{{ c.title }}</option>
       </select>
     </label>
     <label v-for="f in figures" :key="f.key">
-      {{ f.label }}
+      <span class="field-name">{{ f.label }}</span>
       <input
         :value="seen[f.key] ?? ''"
         inputmode="decimal"
@@ -69,23 +69,23 @@ function set(key: (typeof figures)[number]['key'], typed: string): void {
       />
     </label>
     <label>
-      {{ say('shop.sold_for') }}
+      <span class="field-name">{{ say('shop.sold_for') }}</span>
       <select v-model="seen.sold_for">
         <option v-for="s in sold" :key="s" :value="s">{{ say(soldWords[s]) }}</option>
       </select>
     </label>
     <label>
-      {{ say('field.paid') }}
+      <span class="field-name">{{ say('field.paid') }}</span>
       <input v-model="seen.price" inputmode="decimal" autocomplete="off" maxlength="12" />
     </label>
     <label>
-      {{ say('editor.name') }}
+      <span class="field-name">{{ say('editor.name') }}</span>
       <input v-model="seen.name" autocomplete="off" maxlength="120" />
     </label>
     <details>
       <summary>{{ say('shop.active') }}</summary>
       <label v-for="side in ['from', 'to'] as const" :key="side">
-        {{ say(side === 'from' ? 'field.understands' : 'field.speaks_to_car') }}
+        <span class="field-name">{{ say(side === 'from' ? 'field.understands' : 'field.speaks_to_car') }}</span>
         <select v-model="seen[side]">
           <option value="">{{ say('figure.none') }}</option>
           <option v-for="s in terms.all('signalling')" :key="s.id" :value="s.id">{{ s.title }}</option>
@@ -136,6 +136,14 @@ label {
   flex-direction: column;
   gap: var(--space-1);
   font-size: var(--size-small);
+}
+
+.field-name {
+  display: block;
+}
+
+.field-name::first-letter {
+  text-transform: uppercase;
 }
 
 input,

@@ -92,7 +92,7 @@ function again(wish: Wish): void {
         <h2 id="seen-title">{{ say('shop.title') }}</h2>
         <TextButton v-if="seen.at > 0 || seen.input" @click="startOver">{{ say('shop.start_over') }}</TextButton>
       </div>
-      <p class="quiet screen-only">{{ say('shop.lead') }}</p>
+      <p v-if="seen.at === 0" class="quiet screen-only">{{ say('shop.lead') }}</p>
       <p class="done" role="status">{{ told }}</p>
 
       <form v-if="seen.at === 0" @submit.prevent="go(1)">
@@ -128,7 +128,12 @@ function again(wish: Wish): void {
         <p v-else-if="error" class="complaint" role="alert">{{ error }}</p>
         <VerdictPanel v-if="verdict" :vetting="verdict" />
         <p class="acts">
-          <el-button v-if="account.may('edit')" type="primary" :loading="isBusy" @click="keepWish">
+          <el-button
+            v-if="account.may('edit')"
+            :type="verdict?.verdict === 'leave_it' ? 'default' : 'primary'"
+            :loading="isBusy"
+            @click="keepWish"
+          >
             {{ say('shop.keep') }}
           </el-button>
           <TextButton @click="go(-1)">{{ say('shop.back') }}</TextButton>
@@ -197,6 +202,7 @@ function again(wish: Wish): void {
   background: var(--paper-raised);
   font-size: var(--size-lead);
   font-weight: 600;
+  text-align: center;
 }
 
 .answer[aria-pressed='true'] {
