@@ -212,7 +212,7 @@ final class PieceStore
             PieceKind::Vehicles => $this->reader->vehicle($spec),
             PieceKind::Adapters, PieceKind::Wishes => $this->reader->adapter($spec),
             PieceKind::Networks => $this->reader->network($spec),
-            PieceKind::Tours => [$spec->texts('places'), $spec->texts('vehicles')],
+            PieceKind::Tours => [$spec->texts('places'), $spec->texts('vehicles'), $spec->dayOrNull('leaves_on')],
             default => $this->reader->outlet($spec),
         };
         $kept = $read->copy();

@@ -149,7 +149,9 @@ test('places come from a network file stall by stall, follow the next one, and a
   const card = page.getByRole('article').filter({ hasText: 'CCS1, 120 kW' });
   await expect(card).toContainText('2 stalls: 1, 2 (out of order, says its network)');
   await expect(card).toContainText('$0.44');
+  await page.getByRole('link', { name: /^Tours/ }).click();
   await expect(page.getByRole('button', { name: 'Kingcup' })).toBeVisible();
+  await page.getByRole('link', { name: /^Places/ }).click();
   await expect(page.getByRole('article').filter({ hasText: 'CCS2, 120 kW' })).toContainText('3 (out of order');
 
   // The next file: what it changed is shown, what was assigned is remembered.

@@ -8,7 +8,7 @@ test('the smallest kit is kept as a wish, bought, and the board has changed', as
   await page.goto('/kit');
   const more = page.getByRole('complementary', { name: 'What one more would reach' });
   await expect(more).toContainText('Of 60 pairs of car and charger 30 charge with what you own');
-  await expect(more.getByRole('button', { name: /^1 more adapter: 33 charge, 22 with a second way/ })).toHaveAttribute(
+  await expect(more.getByRole('button', { name: /33 charge, 22 with a second way/ })).toHaveAttribute(
     'aria-pressed',
     'true',
   );

@@ -92,6 +92,9 @@ final class ManyApiTest extends TestCase
         $places = Place::query()->orderByDesc('id')->pluck('ulid')->all();
         $id = $this->postJson('/api/pieces/tours', ['name' => 'Backwards', 'spec' => ['places' => $places, 'vehicles' => [], 'colour' => 'red']])->assertCreated()->json('id');
         self::assertEquals(['places' => $places, 'vehicles' => []], Tour::query()->where('ulid', $id)->firstOrFail()->spec);
+        $dated = ['places' => $places, 'vehicles' => [], 'leaves_on' => '2031-05-02'];
+        self::assertEquals($dated, Tour::query()->where('ulid', $this->postJson('/api/pieces/tours', ['name' => 'In May', 'spec' => $dated])->assertCreated()->json('id'))->firstOrFail()->spec);
+        $this->postJson('/api/pieces/tours', ['name' => 'Never', 'spec' => [...$dated, 'leaves_on' => '2031-02-30']])->assertStatus(422)->assertJsonStructure(['errors' => ['spec.leaves_on']]);
         Contract::holds('GET', '/garage', $this->getJson('/api/garage')->assertOk());
         $this->postJson('/api/pieces/tours', ['name' => 'Wrong', 'spec' => ['places' => 'here']])->assertStatus(422)->assertJsonStructure(['errors' => ['spec.places']]);
     }

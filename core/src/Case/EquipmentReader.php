@@ -51,7 +51,6 @@ use Harmozon\Core\Equipment\Vehicle;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Json\Node;
 use Harmozon\Core\Json\Range;
-use Harmozon\Core\Json\RealDay;
 use Harmozon\Core\Power\Limits;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
@@ -158,12 +157,12 @@ final class EquipmentReader
                 price: $node->money('price'),
                 massG: $node->number('mass_g', Range::grams()),
                 theftLock: $node->boolOrNull('theft_lock'),
-                firmware: new Firmware($node->textOrNull('firmware', self::LONGEST_FIRMWARE), self::day($node, 'firmware_on')),
+                firmware: new Firmware($node->textOrNull('firmware', self::LONGEST_FIRMWARE), $node->dayOrNull('firmware_on')),
                 keeping: new AdapterKeeping(
                     keptIn: $node->textOrNull('kept_in', self::LONGEST_KEEPING),
                     lentTo: $node->textOrNull('lent_to', self::LONGEST_KEEPING),
-                    purchasedOn: self::day($node, 'purchased_on'),
-                    chargedOn: self::day($node, 'charged_on'),
+                    purchasedOn: $node->dayOrNull('purchased_on'),
+                    chargedOn: $node->dayOrNull('charged_on'),
                 ),
             ),
         );
@@ -271,14 +270,6 @@ final class EquipmentReader
         }
 
         return new NetworkSetUp($node->text('name'), $steps, $node->textOrNull('help_line', self::LONGEST_HELP_LINE));
-    }
-
-    /** @throws FieldError where it is no day of the calendar */
-    private static function day(Node $node, string $key): ?string
-    {
-        $day = $node->textOrNull($key, 10);
-
-        return $day === null || (strlen($day) === 10 && RealDay::opens($day)) ? $day : throw $node->fail($key, Message::of('field.expected_day'));
     }
 
     /** Reads only the kind of outlet, not the rest of its plate. */

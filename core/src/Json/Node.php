@@ -179,6 +179,14 @@ final readonly class Node
         return mb_strlen($value) <= $longest ? $value : throw $this->fail($key, Message::of('field.too_long', most: Amount::count($longest)));
     }
 
+    /** A day of the calendar (Y-m-d). */
+    public function dayOrNull(string $key): ?string
+    {
+        $day = $this->textOrNull($key, 10);
+
+        return $day === null || (strlen($day) === 10 && RealDay::opens($day)) ? $day : throw $this->fail($key, Message::of('field.expected_day'));
+    }
+
     public function boolOrNull(string $key): ?bool
     {
         $value = $this->raw($key);

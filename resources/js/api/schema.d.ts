@@ -2136,6 +2136,7 @@ export interface components {
                 places?: string[] | null;
                 /** @description Ids of the cars that go; none is every one */
                 vehicles?: string[] | null;
+                leaves_on?: components["schemas"]["TextOrNull"];
             };
         };
         Photo: {

@@ -11,6 +11,7 @@ import PrintHead from '@/rail/PrintHead.vue';
 import UndoBar from './UndoBar.vue';
 import { useUndo } from '@/stores/undo';
 import AccountTools from './AccountTools.vue';
+import PackReminder from './PackReminder.vue';
 import StageStrip from './StageStrip.vue';
 import QueueLine from '@/connect/QueueLine.vue';
 import { useOutbox } from '@/stores/outbox';
@@ -74,7 +75,10 @@ useShortcuts({
       <AccountTools class="by-hand" has-help @help="showsKeys = true" />
       <ChainRail />
     </section>
-    <QueueLine v-if="isReady" class="queue-line" />
+    <div class="queue-line">
+      <QueueLine v-if="isReady" />
+      <PackReminder v-if="isReady" />
+    </div>
     <StageStrip class="strip" @keys="showsKeys = true" />
     <main id="stage" class="stage" tabindex="-1">
       <p v-if="error" class="complaint" role="alert">{{ error }}</p>

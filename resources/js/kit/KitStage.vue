@@ -322,6 +322,7 @@ h1 {
 
 .subject.here {
   background: var(--ink);
+  forced-color-adjust: none;
   color: var(--on-ink);
 }
 

@@ -5,6 +5,7 @@ import { useAccount } from '@/stores/account';
 import { useDraft } from '@/stores/drafts';
 import { useEdit, type Found } from '@/stores/edit';
 import { useGarage } from '@/stores/garage';
+import { day } from '@/ui/figures';
 import { useAttempt } from '@/ui/useAttempt';
 import TextButton from '@/ui/TextButton.vue';
 import { listed, say } from '@/words/say';
@@ -21,6 +22,7 @@ interface Draft {
   name: string;
   places: string[];
   vehicles: string[];
+  leavesOn: string;
 }
 /** What is being edited; closed without saving, it is open again when somebody comes back. */
 const draft = ref<Draft | null>(null);
@@ -44,6 +46,7 @@ function open(id: string | null): void {
     name: found?.draft.name ?? say('tours.new_name'),
     places: [...(spec.places ?? [])],
     vehicles: [...(spec.vehicles ?? [])],
+    leavesOn: spec.leaves_on ?? '',
   };
 }
 
@@ -68,7 +71,11 @@ const save = () =>
     if (d === null) {
       return;
     }
-    const next = { name: d.name.trim(), blurb: '', spec: { places: d.places, vehicles: d.vehicles } };
+    const next = {
+      name: d.name.trim(),
+      blurb: '',
+      spec: { places: d.places, vehicles: d.vehicles, leaves_on: d.leavesOn || null },
+    };
     await (d.found === null ? edit.create('tours', next) : edit.change(d.found, { ...d.found.draft, ...next }));
     draft.value = null;
   });
@@ -88,7 +95,12 @@ const save = () =>
       <li v-for="t in garage.tours" :key="t.id">
         <strong>{{ t.name }}</strong>
         <span>{{ stops(t) }}</span>
-        <span class="quiet">{{ cars(t) }}</span>
+        <span class="quiet">{{
+          listed('dot', [
+            cars(t),
+            ...(t.spec.leaves_on ? [say('tours.leaves', { day: day(t.spec.leaves_on, 'UTC') })] : []),
+          ])
+        }}</span>
         <span class="acts">
           <TextButton v-if="account.may('edit')" :words="say('kit.edit')" :of="t.name" @click="open(t.id)" />
           <TextButton
@@ -124,6 +136,10 @@ const save = () =>
           <option value="">{{ say('figure.none') }}</option>
           <option v-for="p in left" :key="p.id" :value="p.id">{{ p.name }}</option>
         </select>
+      </label>
+      <label class="leaves">
+        {{ say('tours.leaves_on') }}
+        <input v-model="draft.leavesOn" type="date" />
       </label>
       <fieldset>
         <legend>{{ say('tours.cars') }}</legend>

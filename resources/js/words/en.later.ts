@@ -770,8 +770,8 @@ export const later = {
   'more.lead_tour':
     '{tour}: of {pairs, plural, one {# pair} other {# pairs}} of car and charger {n} charge with what you own, {second} of them with a second way.',
   'more.steps': 'Purchases by number of adapters',
-  'more.step':
-    '{n, plural, =0 {What you own} one {# more adapter} other {# more adapters}}: {covered} charge, {second} with a second way',
+  'more.charge_word': 'charge,',
+  'more.second_word': 'with a second way,',
   'more.own': 'owned',
   'more.plus': '+{n}',
   'more.key': 'Tall: pairs that charge. Dark: those with a second way.',
@@ -839,6 +839,8 @@ export const later = {
   'label.code': 'Code for {link}',
   'label.joins': '{from} to {to}',
   'label.print': 'Print the label',
+  'tours.leaves_on': 'Leaves on (optional)',
+  'tours.leaves': 'leaves {day}',
   'packing.title': 'Packing list for {tour}',
   'packing.done': '{n} of {all} packed',
   'packing.for': 'for {places}',

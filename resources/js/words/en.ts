@@ -405,6 +405,9 @@ export const en = {
 
   // A new car in six questions.
   'screen.new_car': 'Add a car',
+  'packing.today': '{tour} leaves today.',
+  'packing.open': 'Packing list',
+  'packing.seen': 'Dismiss',
   'tours.pack': 'Pack for this tour: {pieces}.',
   'tours.pack_nothing': 'Nothing to pack for this tour: no stop needs one of your adapters.',
   'tours.choose': 'Tour',

@@ -394,6 +394,18 @@ h3 {
   cursor: pointer;
 }
 
+@media (width <= 400px) {
+  header {
+    flex-wrap: wrap;
+  }
+
+  .state {
+    order: 9;
+    width: 100%;
+    text-align: left;
+  }
+}
+
 @media print {
   .plate {
     break-inside: avoid;

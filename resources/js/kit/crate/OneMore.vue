@@ -140,14 +140,17 @@ const isWish = (id: string): boolean => garage.wishes.some((w) => w.id === id);
           class="step"
           :class="{ here: i === chosen && i > 0 }"
           :aria-pressed="i === chosen"
-          :aria-label="say('more.step', { n: i, covered: s.covered, second: s.second })"
           @click="chosen = i"
         >
           <span class="bar" :style="{ height: tall(s.covered) }">
-            <span class="count" aria-hidden="true">{{ s.covered }}</span>
-            <span class="twice" :style="{ height: tall(s.second) }" aria-hidden="true">{{ s.second }}</span>
+            <span class="count"
+              >{{ s.covered }}<span class="unseen"> {{ say('more.charge_word') }}</span></span
+            >
+            <span class="twice" :style="{ height: tall(s.second) }"
+              >{{ s.second }}<span class="unseen"> {{ say('more.second_word') }}</span></span
+            >
           </span>
-          <span class="label" aria-hidden="true">{{ i === 0 ? say('more.own') : say('more.plus', { n: i }) }}</span>
+          <span class="label">{{ i === 0 ? say('more.own') : say('more.plus', { n: i }) }}</span>
         </button>
       </div>
       <p class="key quiet">{{ say('more.key') }}</p>
@@ -298,9 +301,18 @@ p {
   padding-left: var(--space-3);
   background: var(--ink);
   color: var(--on-ink);
+  forced-color-adjust: none;
   line-height: 1.3;
   display: flex;
   align-items: flex-end;
+}
+
+.unseen {
+  position: absolute;
+  overflow: hidden;
+  width: 1px;
+  height: 1px;
+  clip-path: inset(50%);
 }
 
 .label {

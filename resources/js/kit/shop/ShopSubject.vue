@@ -206,6 +206,7 @@ function again(wish: Wish): void {
 }
 
 .answer[aria-pressed='true'] {
+  forced-color-adjust: none;
   background: var(--ink);
   color: var(--on-ink);
 }
