@@ -20,6 +20,8 @@ use Harmozon\Core\Json\Node;
 use Harmozon\Core\Kit\KitQuestion;
 use Harmozon\Core\Kit\PlacedOutlet;
 use Harmozon\Core\Kit\SmallestKit;
+use Harmozon\Core\Kit\Vetting;
+use Harmozon\Core\Kit\VettingAnswers;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
@@ -75,10 +77,20 @@ final readonly class CoreBench
             $steps = count(SmallestKit::of($question)->purchases);
         });
 
-        return [Message::of(
+        return [$this->vetting($runs), Message::of(
             'bench.kit', cars: Amount::count(self::CARS), outlets: Amount::count(self::OUTLETS), adapters: Amount::count(count($this->garage->adapters)),
             steps: Amount::count($steps), median: $kit->medianMs(), most: $kit->mostMs(), memory: Amount::count(intdiv(memory_get_peak_usage(), 1_000_000)),
         )];
+    }
+
+    /** One adapter looked at before it is bought, with the rest of the kit owned. */
+    private function vetting(int $runs): Message
+    {
+        $question = new KitQuestion($this->garage->vehicles, self::placed(), array_slice($this->garage->adapters, 1), [], $this->garage->policy, $this->garage->conditions);
+        $seen = $this->garage->adapters[0];
+        $vetting = Timing::of($runs, static fn (): Vetting => Vetting::of($seen, new VettingAnswers, $question));
+
+        return Message::of('bench.vetting', vetting: $vetting->medianMs(), most: $vetting->mostMs());
     }
 
     /** @return list<PlacedOutlet> the demo's own, whose facts have been read, over and over; four to a place */

@@ -261,6 +261,7 @@ return [
     'bench.crowd' => '{people} people at once, {count, number} requests: {rate} a second; {median} ms at the median, {p95} ms at the 95th of a hundred, {most} ms at the worst',
     'bench.claim_broken' => 'docs/figures.md promises {name} {sign} {limit}; it is {value}',
     'bench.held' => '{held} of {count} promises in docs/figures.md held',
+    'bench.vetting' => 'One adapter vetted for the same garage: {vetting} ms at the median, {most} ms at the worst',
     'bench.kit' => 'The smallest kit from {adapters} adapters for {cars} cars and {outlets} outlets, {steps, plural, one {# step} other {# steps}}: {median} ms at the median, {most} ms at the worst, peak memory {memory} MB',
     'bench.board' => 'a board of {cars} cars, {outlets} outlets and {adapters} adapters, pairs',
     'bench.shapes' => 'a bare loop over their shapes: {ms} ms; the board takes {times} times as long',

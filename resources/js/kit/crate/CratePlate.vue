@@ -53,6 +53,8 @@ const certification = computed(() =>
 const facts = computed(() => [
   spec.value.certificate_number ? say('crate.certificate', { number: spec.value.certificate_number }) : '',
   spec.value.maker_approved === true ? say('crate.approved') : '',
+  spec.value.mass_g != null ? say('crate.weighs', { grams: number(spec.value.mass_g) }) : '',
+  spec.value.firmware ? say('crate.firmware', { version: spec.value.firmware }) : '',
   spec.value.theft_lock === true ? say('crate.lock') : '',
   spec.value.derate_c != null ? say('crate.reduces', { at: units.celsius(spec.value.derate_c) }) : '',
   spec.value.attach_order ? terms.words('attach_order', spec.value.attach_order) : '',

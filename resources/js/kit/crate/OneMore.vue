@@ -11,6 +11,7 @@ import { kw } from '@/ui/figures';
 import { useAttempt } from '@/ui/useAttempt';
 import TextButton from '@/ui/TextButton.vue';
 import { listed, say } from '@/words/say';
+import StepBoard from './StepBoard.vue';
 
 /** What one more adapter would reach, and two, and three: a staircase, and what the chosen step adds. */
 const garage = useGarage();
@@ -200,6 +201,10 @@ const isWish = (id: string): boolean => garage.wishes.some((w) => w.id === id);
         <TextButton v-if="reached.length > shown.length" @click="showsAll = true">
           {{ say('more.all', { n: reached.length }) }}
         </TextButton>
+        <details class="whole-board">
+          <summary>{{ say('more.board') }}</summary>
+          <StepBoard :purchase="purchase" />
+        </details>
         <p v-if="failed" class="complaint" role="alert">{{ failed }}</p>
       </template>
       <p v-if="!answer.exact" class="quiet">{{ say('more.greedy') }}</p>

@@ -140,6 +140,23 @@ function again(wish: Wish): void {
         </p>
       </div>
       <p v-if="failed" class="complaint" role="alert">{{ failed }}</p>
+
+      <!-- A sheet to take along: every question, with its answer or room for one. -->
+      <table class="print-only sheet">
+        <caption>
+          {{
+            say('shop.sheet', { name })
+          }}
+        </caption>
+        <tbody>
+          <tr v-for="q in questions" :key="q.code">
+            <td>
+              <strong>{{ q.asked }}</strong> {{ q.where }}
+            </td>
+            <td>{{ seen.answers[q.code] ? say(answerWords[seen.answers[q.code]!]) : say('shop.blank') }}</td>
+          </tr>
+        </tbody>
+      </table>
     </section>
 
     <section aria-labelledby="wishes-title">
@@ -217,6 +234,17 @@ function again(wish: Wish): void {
   gap: var(--space-6);
   align-items: center;
   margin-top: var(--space-4);
+}
+
+.sheet {
+  width: 100%;
+  border-collapse: collapse;
+}
+
+.sheet td {
+  padding: var(--space-3) 0;
+  border-bottom: 1px solid var(--line);
+  vertical-align: top;
 }
 
 .cards {

@@ -4,7 +4,7 @@ import { api, ask, type Packing, type Tour } from '@/api/client';
 import { useBoard } from '@/stores/board';
 import { useDraft } from '@/stores/drafts';
 import { useGarage } from '@/stores/garage';
-import { day } from '@/ui/figures';
+import { day, number } from '@/ui/figures';
 import { useAttempt } from '@/ui/useAttempt';
 import { listed, say } from '@/words/say';
 
@@ -33,6 +33,11 @@ const places = (ids: string[]): string =>
     'and',
     ids.flatMap((id) => garage.places.find((p) => p.id === id)?.name ?? []),
   );
+const helpLine = (network: string): string[] => {
+  const number = garage.networks.find((n) => n.name.trim().toLowerCase() === network.trim().toLowerCase())?.spec
+    .help_line;
+  return number ? [say('packing.help_line', { number })] : [];
+};
 const lines = computed(() => {
   const p = packing.value;
   if (p === null) {
@@ -50,6 +55,8 @@ const lines = computed(() => {
         ...(piece.proven_on ? [] : [say('packing.unproven')]),
       ],
       notes: [
+        ...(adapter?.spec.mass_g == null ? [] : [say('crate.weighs', { grams: number(adapter.spec.mass_g) })]),
+        ...(adapter?.spec.theft_lock === true ? [say('crate.lock')] : []),
         ...(piece.kept_in ? [say('crate.kept_in', { where: piece.kept_in })] : []),
         ...(piece.proven_on ? [say('packing.proven', { day: day(piece.proven_on, 'UTC') })] : []),
       ],
@@ -63,7 +70,7 @@ const lines = computed(() => {
       ...(n.to_do.length > 0 ? [say('packing.to_do', { steps: listed('and', n.to_do) })] : []),
       ...(n.checked || n.to_do.length > 0 ? [] : [say('packing.not_checked')]),
     ],
-    notes: n.have.length > 0 ? [say('packing.have', { steps: listed('and', n.have) })] : [],
+    notes: [...(n.have.length > 0 ? [say('packing.have', { steps: listed('and', n.have) })] : []), ...helpLine(n.name)],
   }));
   return [...pieces, ...networks];
 });
