@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Harmozon\Core\Tests\Kit;
 
 use Harmozon\Core\Equipment\Adapter;
+use Harmozon\Core\Kit\FreeKit;
 use Harmozon\Core\Kit\KitQuestion;
+use Harmozon\Core\Kit\PairTable;
 use Harmozon\Core\Kit\Purchase;
 use Harmozon\Core\Kit\SmallestKit;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -114,6 +116,70 @@ final class SmallestKitTest extends TestCase
         self::assertSame(6, $kit->purchases[0]->worth->second);
     }
 
+    /**
+     * One CCS1 post; cars with one or two inlets each. CHAdeMO reaches four cars, J3400 and GB/T three each, but not the
+     * same ones: taking the largest first reaches five with two adapters, the best two reach all six.
+     */
+    public function test_the_best_two_are_not_the_best_one_and_another(): void
+    {
+        $kit = SmallestKit::of(self::overlapping());
+
+        self::assertSame([['k-chademo'], ['k-j3400', 'k-gbt_dc']], array_map(self::bought(...), $kit->purchases));
+        self::assertSame([4, 6], array_map(static fn (Purchase $p): int => $p->worth->covered, $kit->purchases));
+    }
+
+    public function test_a_piece_adds_only_what_no_other_one_reaches(): void
+    {
+        $free = FreeKit::owned(PairTable::of(self::overlapping()), false);
+        [$j3400, $chademo] = [0, 1];
+
+        self::assertSame([3, 4], [$free->gain($j3400), $free->gain($chademo)]);
+        self::assertSame([4, 1, 5], [$free->plus($chademo)->covered, $free->plus($chademo)->gain($j3400), $free->plus($chademo)->plus($j3400)->covered]);
+        self::assertSame(450.0, $free->plus($j3400)->worth()->kw);
+    }
+
+    public function test_of_two_that_do_the_same_for_the_same_money_the_first_is_bought(): void
+    {
+        $twice = ['input' => 'ccs1', 'output' => 'j3400', 'price' => '180.00'];
+        $question = static fn (?string $second): KitQuestion => Garages::question([['id' => 'v1', 'inlets.0.coupler' => 'j3400']], [['id' => 'o1']], [], [['id' => 'k1', ...$twice], ['id' => 'k2', ...$twice, 'price' => $second]]);
+
+        self::assertSame(['k1'], self::bought(SmallestKit::of($question('180.00'))->purchases[0]));
+        self::assertSame(['k2'], self::bought(SmallestKit::of($question('179.00'))->purchases[0]));
+        self::assertSame(['k1'], self::bought(SmallestKit::of($question(null))->purchases[0]), 'a known price goes before one that nobody knows');
+    }
+
+    /** One is owned: the second car still needs another of the same kind. */
+    public function test_a_second_piece_of_an_owned_kind_serves_the_second_car(): void
+    {
+        $question = Garages::question(
+            [['id' => 'v1', 'inlets.0.coupler' => 'j3400'], ['id' => 'v2', 'inlets.0.coupler' => 'j3400']],
+            [['id' => 'o1', 'place' => 'p1'], ['id' => 'o2', 'place' => 'p1']],
+            [['id' => 'a1', 'input' => 'ccs1', 'output' => 'j3400']],
+            [['id' => 'k1', 'input' => 'ccs1', 'output' => 'j3400']],
+            ['v1', 'v2'],
+        );
+        $kit = SmallestKit::of($question);
+
+        self::assertSame([2, [4]], [$kit->now->covered, array_map(static fn (Purchase $p): int => $p->worth->covered, $kit->purchases)]);
+        self::assertSame([], SmallestKit::of($question->withPieces($question->owned))->purchases);
+    }
+
+    public function test_two_stops_with_one_outlet_each_are_a_second_way_for_each_other(): void
+    {
+        $question = Garages::question([['id' => 'v1']], [['id' => 'o1', 'place' => 'p1'], ['id' => 'o2', 'place' => 'p2']], [], [], isTour: true);
+
+        self::assertSame([2, 2], [SmallestKit::of($question)->now->covered, SmallestKit::of($question)->now->second]);
+        self::assertSame(0, SmallestKit::of(Garages::question([['id' => 'v1']], [['id' => 'o1', 'place' => 'p1'], ['id' => 'o2', 'place' => 'p2']], [], []))->now->second);
+    }
+
+    /** A recalled adapter is no reason while a sound one wouldn't charge either: the protocols differ. */
+    public function test_why_a_pair_never_charges_is_not_blamed_on_a_recalled_piece(): void
+    {
+        $kit = SmallestKit::of(Garages::question([['id' => 'v1']], [['id' => 'o1', 'coupler' => 'j3400', 'signalling' => ['can_legacy']]], [['id' => 'a1', 'recalled' => true]], [['id' => 'k1']]));
+
+        self::assertSame('signalling', $kit->never()[0]->never?->deciding()?->gate->value);
+    }
+
     public function test_a_price_that_nobody_knows_makes_at_least(): void
     {
         $question = self::twoCars();
@@ -176,5 +242,20 @@ final class SmallestKitTest extends TestCase
     private static function bought(Purchase $purchase): array
     {
         return array_map(static fn (Adapter $a): string => $a->id, $purchase->buy);
+    }
+
+    private static function overlapping(): KitQuestion
+    {
+        $dc = static fn (string ...$couplers): array => ['inlets' => array_map(static fn (string $c): array => ['coupler' => $c, 'dc' => ['signalling' => ['plc'], 'max_v' => 500, 'max_a' => 500, 'max_kw' => 150]], $couplers)];
+
+        return Garages::question(
+            [
+                ['id' => 'v1', ...$dc('j3400')], ['id' => 'v2', ...$dc('j3400', 'chademo')], ['id' => 'v3', ...$dc('j3400', 'chademo')],
+                ['id' => 'v4', ...$dc('chademo', 'gbt_dc')], ['id' => 'v5', ...$dc('chademo', 'gbt_dc')], ['id' => 'v6', ...$dc('gbt_dc')],
+            ],
+            [['id' => 'o1']],
+            [],
+            array_map(static fn (string $c): array => ['id' => "k-{$c}", 'input' => 'ccs1', 'output' => $c, 'price' => '100'], ['j3400', 'chademo', 'gbt_dc']),
+        );
     }
 }

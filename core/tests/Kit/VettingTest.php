@@ -46,6 +46,7 @@ final class VettingTest extends TestCase
             $vetting = self::vet(answers: [$question->value => $answer]);
 
             self::assertSame([$verdict, [$question->value]], [$vetting->verdict, self::codes($vetting)]);
+            self::assertSame($answer === 'no' ? $question->denied()->code : $question->open()->code, $vetting->reasons[0]->detail->code);
         }
     }
 
