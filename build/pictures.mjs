@@ -93,12 +93,9 @@ await at(wide, 'light', async ({ page, take, open, choose }) => {
   await take('new-car');
   await page.evaluate(() => localStorage.clear());
   await page.goto('/kit');
-  await page.getByRole('heading', { name: 'Cars' }).waitFor();
+  await page.getByRole('heading', { name: 'What one more would reach' }).waitFor();
+  await page.getByText('3 new pairs').waitFor();
   await take('kit');
-  await page.getByRole('button', { name: 'Edit Tenon T-31' }).click();
-  await page.getByRole('region', { name: 'Rating', exact: true }).waitFor();
-  await page.waitForFunction(() => document.querySelector('.el-drawer-fade-enter-active') === null);
-  await take('plate-editor');
   await page.goto('/board');
   await choose('Brindle', 'Fernway 150');
   await page.goto('/forecast');
@@ -160,5 +157,16 @@ await at(phone, 'light', async ({ page, take, open, choose }) => {
     async () => undefined,
     () => take('steps-phone'),
   );
+  await page.goto('/kit/shop');
+  await page.getByLabel('charger side').selectOption('j3400');
+  await page.getByLabel('car side').selectOption('ccs1');
+  await page.getByLabel('V', { exact: true }).fill('500');
+  await page.getByLabel('continuous A').fill('200');
+  await page.getByRole('button', { name: 'Continue to the questions' }).click();
+  for (let question = 0; question < 9; question++) {
+    await page.getByRole('button', { name: question === 2 ? 'Not said' : 'Yes', exact: true }).click();
+  }
+  await page.getByRole('heading', { name: 'Leave it' }).waitFor();
+  await take('shop-phone');
 });
 await browser.close();
