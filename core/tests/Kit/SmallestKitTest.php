@@ -10,6 +10,7 @@ use Harmozon\Core\Kit\KitQuestion;
 use Harmozon\Core\Kit\PairTable;
 use Harmozon\Core\Kit\Purchase;
 use Harmozon\Core\Kit\SmallestKit;
+use Harmozon\Core\Tests\Cases;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -66,20 +67,34 @@ final class SmallestKitTest extends TestCase
         }
     }
 
+    /**
+     * Ten cars with five inlets, half of them above 500 V, at five posts: forty kinds of adapter, of which half are cheap
+     * and end at 500 V. That is more than are searched exactly.
+     */
     public function test_a_greedy_purchase_stays_within_its_bound_and_reaches_what_it_says(): void
     {
-        foreach ([3, 5, 7, 11] as $seed) {
-            $question = Garages::seeded($seed, 60);
-            $kit = SmallestKit::of($question);
-            foreach ($kit->purchases as $number => $purchase) {
-                $atMost = $purchase->coveredAtMost ?? $purchase->worth->covered;
-                self::assertLessThanOrEqual($atMost, $purchase->worth->covered);
-                self::assertSame([$purchase->worth->covered, $purchase->worth->second], array_slice((new BruteForce($question))->worth([...$question->owned, ...$purchase->buy]), 0, 2));
-                if ($number === 0) {
-                    self::assertSame((new BruteForce($question))->best(1)[0], $purchase->worth->covered);
-                }
+        $shapes = ['ccs1', 'ccs2', 'j3400', 'chademo', 'gbt_dc'];
+        $cars = $kinds = [];
+        foreach ($shapes as $to) {
+            $cars = [...$cars, ['id' => "low {$to}", 'inlets.0.coupler' => $to], ['id' => "high {$to}", 'inlets.0.coupler' => $to, ...Cases::HIGH_VOLTAGE]];
+            foreach (array_diff($shapes, [$to]) as $from) {
+                $kind = ['input' => $from, 'output' => $to];
+                $kinds = [...$kinds, ['id' => "{$from}-{$to}", 'price' => '100', ...$kind], ['id' => "{$from}-{$to} 500 V", 'price' => '40', 'plate.max_v' => 500, ...$kind]];
             }
         }
+        $question = Garages::question($cars, array_map(static fn (string $s): array => ['id' => $s, 'coupler' => $s, 'place' => 'p1'], $shapes), [], $kinds);
+        $kit = SmallestKit::of($question, 6);
+        $brute = new BruteForce($question);
+
+        self::assertFalse($kit->isExact);
+        self::assertSame(10, $kit->now->covered);
+        // Each piece adds a low and a high car at one post: two pairs a piece, and no purchase can do better.
+        self::assertSame([12, 14, 16, 18, 20, 22], array_map(static fn (Purchase $p): int => $p->worth->covered, $kit->purchases));
+        self::assertSame([12, 14, 16, 18, 20, 22], array_map(static fn (Purchase $p): ?int => $p->coveredAtMost, $kit->purchases));
+        foreach ($kit->purchases as $purchase) {
+            self::assertSame([$purchase->worth->covered, $purchase->worth->second], array_slice($brute->worth($purchase->buy), 0, 2));
+        }
+        self::assertSame($brute->best(2)[0], $kit->purchases[1]->worth->covered);
     }
 
     /**
@@ -107,6 +122,22 @@ final class SmallestKitTest extends TestCase
         self::assertSame(['k1', 'k1'], self::bought($kit->purchases[1]));
         self::assertSame('360.00', $kit->purchases[1]->price->amount());
         self::assertSame([2, 4], array_map(static fn (Purchase $p): int => $p->worth->second, $kit->purchases));
+    }
+
+    /** At one place the only adapter goes to the car that charges at both posts with it; the other may use only one. */
+    public function test_a_shared_adapter_goes_to_the_car_that_gains_most(): void
+    {
+        $question = static fn (string ...$order): KitQuestion => Garages::question(
+            array_map(static fn (string $id): array => ['id' => $id, 'inlets.0.coupler' => 'j3400', 'programmes' => $id === 'member' ? ['ostler'] : []], $order),
+            [['id' => 'o1', 'place' => 'p1'], ['id' => 'o2', 'place' => 'p1', 'access' => ['kind' => 'makes', 'makes' => ['ostler']]]],
+            [['id' => 'a1', 'input' => 'ccs1', 'output' => 'j3400']],
+            [],
+            ['member', 'guest'],
+        );
+
+        self::assertSame(2, SmallestKit::of($question('member', 'guest'))->now->covered);
+        self::assertSame(2, SmallestKit::of($question('guest', 'member'))->now->covered);
+        self::assertSame(2, SmallestKit::of($question('guest', 'member'))->now->second);
     }
 
     public function test_another_stop_of_a_tour_is_a_second_way_for_a_place_with_one_outlet(): void

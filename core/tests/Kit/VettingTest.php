@@ -116,6 +116,13 @@ final class VettingTest extends TestCase
         self::assertSame([[], [['mine', 1]], 1], [$vetting->adds, array_map(static fn (AlreadyOwned $a): array => [$a->adapter->id, $a->pairs], $vetting->already), $vetting->serves]);
     }
 
+    public function test_a_piece_is_called_what_it_says_or_what_it_is_called_here(): void
+    {
+        $read = static fn (array $names): array => array_values(array_intersect_key(get_object_vars((new VettingReader)->adapter(Node::of([...$names, 'input' => 'ccs1', 'output' => 'j3400']), 'This adapter')), ['id' => true, 'name' => true]));
+
+        self::assertSame([['seen', 'This adapter'], ['k7', 'Gudgeon G-7']], [$read([]), $read(['id' => 'k7', 'name' => 'Gudgeon G-7'])]);
+    }
+
     public function test_an_answer_to_no_question_of_ours_is_refused_by_name(): void
     {
         foreach ([['smell' => 'yes'], ['plate_said' => 'perhaps'], ['sold_for' => 'fun']] as $answers) {
