@@ -1,4 +1,4 @@
-import { cell, expect, openDemo, test } from './support';
+import { cell, choose, expect, openDemo, test } from './support';
 
 // The crate, what one more adapter would reach, and an adapter looked at before it is bought.
 
@@ -14,6 +14,16 @@ test('the smallest kit is kept as a wish, bought, and the board has changed', as
   );
   // The one in the crate would do the same, once its battery is charged: that is said before money is spent.
   await expect(more).toContainText('Charge Halyard H-60 first: it reaches 3 more pairs');
+  await more.getByText('The board with these adapters').click();
+  await expect(
+    more
+      .getByRole('row', { name: /^Fernway 350/ })
+      .getByRole('cell')
+      .first(),
+  ).toHaveText('45 new');
+  // What never charges leads to where what would change it is told.
+  await more.getByText('pairs that no adapter makes charge').click();
+  await expect(more.getByRole('button', { name: 'Marten at Fernway 350' })).toBeVisible();
   await more.getByRole('button', { name: 'Keep as a wish Active adapter, CCS1 to CHAdeMO' }).click();
   await expect(page.getByRole('link', { name: 'In the shop 1' })).toBeVisible();
 
@@ -102,17 +112,34 @@ test('a lent adapter is said on its plate and on the packing list, and is back w
   await expect(plate).not.toContainText('lent to Ida');
 });
 
-test("a first test is planned from an adapter's own rating", async ({ page }) => {
+test("a first test is planned from an adapter's own rating, run, and proven", async ({ page }) => {
   await openDemo(page);
   await page.goto('/kit');
   const plate = page.getByRole('article').filter({ has: page.getByRole('heading', { name: 'Gudgeon G-2' }) });
   await expect(plate).toContainText('First test due');
+  await expect(plate).toContainText('nothing proven yet');
   await plate.getByText('No sessions yet: proof, trend, next test').click();
   await plate.getByRole('button', { name: 'Plan the first test Gudgeon G-2' }).click();
   // 60 A at most, and the post at the car park gives 40 A: two thirds.
   await expect(plate).toContainText('Gently first, near home:');
   await expect(plate).toContainText('Millrace post, Type 1. Expect 40 A over 10 minutes; this can prove 67 %');
   await expect(plate).toContainText('Your chargers can prove 67 % of its rating at most.');
+
+  await page.goto('/board');
+  await choose(page, 'Sorrel', 'Millrace post, Type 1');
+  await page.getByRole('button', { name: 'Connect this chain' }).click();
+  await page.getByRole('button', { name: 'Start session' }).click();
+  await page.getByRole('button', { name: 'Enter readings' }).click();
+  const rows = Array.from({ length: 91 }, (_, i) => `${i * 10},${(30 + i / 60).toFixed(1)},208,40,${24 + i / 20},21`);
+  const csv = ['t_s,soc_pct,volts,amps,adapter_c,ambient_c', ...rows].join('\n');
+  const file = { name: 'first.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) };
+  await page.getByLabel('Load a readings file').setInputFiles(file);
+  await expect(page.getByText('readings added')).toBeVisible();
+  await page.getByRole('button', { name: 'Finish session' }).click();
+  await expect(page.getByRole('heading', { name: 'Ratings check' })).toBeVisible();
+  await page.goto('/kit');
+  await expect(plate).toContainText('67 % of its continuous rating proven');
+  await expect(plate).not.toContainText('First test due');
 });
 
 test('the five subjects by keyboard alone, each at its own address', async ({ page }) => {

@@ -15,9 +15,6 @@ final class Proof
     /** From this share on a rating counts as proven in full. */
     private const ALL = 0.97;
 
-    /** Below this share of its continuous amps a session was gentle. */
-    private const GENTLE = 0.8;
-
     /** @return list<Message> */
     public static function of(RecordedSession $session): array
     {
@@ -30,9 +27,10 @@ final class Proof
                 $proof[] = Message::of('proof.nothing', adapter: $adapter->name);
             } else {
                 $proof[] = self::continuous($adapter, $continuous);
-            }
-            if ($continuous !== null && $continuous < self::GENTLE) {
-                $proof[] = Message::of('proof.gentle');
+                $rated = $adapter->rating->plate->continuousA;
+                if ($rated !== null && $continuous < self::ALL) {
+                    $proof[] = Message::of('proof.left', from: Amount::amps($continuous * $rated), limit: Amount::amps($rated));
+                }
             }
             if ($peakV !== null && $adapter->rating->plate->maxV !== null && $peakV < self::ALL * $adapter->rating->plate->maxV) {
                 $proof[] = Message::of('proof.not_volts', limit: Amount::volts($adapter->rating->plate->maxV), seen: Amount::volts($peakV));

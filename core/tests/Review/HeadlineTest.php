@@ -63,7 +63,7 @@ final class HeadlineTest extends TestCase
 
     public function test_what_is_proven(): void
     {
-        self::assertSame(['A1 carried 147 A for 10 minutes; rated 300 A continuous.', "A gentle session doesn't test the top of the rating.", 'Not proven: 1000 V (340 V seen).'], array_map(Say::it(...), Proof::of(self::session(50.0, self::ADAPTED))));
+        self::assertSame(['A1 carried 147 A for 10 minutes; rated 300 A continuous.', 'Left to prove: from 147 A to 300 A.', 'Not proven: 1000 V (340 V seen).'], array_map(Say::it(...), Proof::of(self::session(50.0, self::ADAPTED))));
         self::assertSame(['A1: no 10-minute current reading, so nothing is proven yet.', 'Not proven: 1000 V (340 V seen).'], array_map(Say::it(...), Proof::of(self::session(50.0, self::ADAPTED, minutes: 5))));
         self::assertSame([], Proof::of(self::session(50.0)));
     }

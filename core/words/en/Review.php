@@ -118,7 +118,7 @@ return [
     'headline.no_loss' => 'No time lost.',
     'proof.nothing' => '{adapter}: no 10-minute current reading, so nothing is proven yet.',
     'proof.continuous' => '{adapter} carried {amps} for 10 minutes; rated {limit} continuous.',
-    'proof.gentle' => "A gentle session doesn't test the top of the rating.",
+    'proof.left' => 'Left to prove: from {from} to {limit}.',
     'proof.not_volts' => 'Not proven: {limit} ({seen} seen).',
     'warming.too_few' => 'too few sessions to tell',
     'warming.steady' => 'no warmer than before',

@@ -796,6 +796,7 @@ export const later = {
   'more.greedy': 'Too many adapters to try every combination. These purchases are good ones, perhaps not the best.',
   'more.not_needed': 'Not needed by any car here: {names}.',
   'more.weakest': 'Weakest place: {place}. A single failure there leaves cars without a charge.',
+  'more.fails': '{failed} fails, at {place}:',
   'more.open': '{n, plural, one {# pair depends} other {# pairs depend}} on facts nobody has read yet.',
   'more.never': '{n, plural, one {# pair} other {# pairs}} that no adapter makes charge',
   'more.together': 'Cars that travel at once',

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
+import { useRouter } from 'vue-router';
 import { api, ask, wordsOf, type SmallestKit } from '@/api/client';
 import { useAccount } from '@/stores/account';
 import { useBoard } from '@/stores/board';
 import { useCatalogue } from '@/stores/catalogue';
 import { useEdit } from '@/stores/edit';
 import { useGarage } from '@/stores/garage';
+import { useRail } from '@/stores/rail';
 import AnyFace from '@/ui/AnyFace.vue';
 import { kw } from '@/ui/figures';
 import { useAttempt } from '@/ui/useAttempt';
@@ -96,11 +98,32 @@ const pair = (p: { vehicle: string; outlet: string }) =>
   say('more.pair', { car: garage.vehicle(p.vehicle)?.name ?? '', outlet: garage.outlet(p.outlet)?.name ?? '' });
 const place = computed(() => garage.places.find((p) => p.id === answer.value?.weakest_place)?.name);
 const notNeeded = computed(() => (answer.value?.not_needed ?? []).map(nameOf));
+type Ends = { vehicle: string; outlet: string };
+const rail = useRail();
+const router = useRouter();
+/** Why a pair never charges, and what would change it, is told on the board. */
+async function why(ends: Ends): Promise<void> {
+  await rail.choose({ outlet: ends.outlet, vehicle: ends.vehicle });
+  await router.push('/board');
+}
+
+/** What fails, and which cars it leaves without a charge at their place. */
+const stranded = computed(() => {
+  const by = new Map<string, Set<string>>();
+  for (const s of answer.value?.stranded ?? []) {
+    const where = garage.places.find((p) => p.id === s.place)?.name ?? '';
+    const failed =
+      s.part === 'outlet' ? (garage.outlet(s.failed)?.name ?? '') : s.part === 'adapter' ? nameOf(s.failed) : s.failed;
+    const cause = say('more.fails', { failed, place: where });
+    by.set(cause, (by.get(cause) ?? new Set()).add(garage.vehicle(s.vehicle)?.name ?? ''));
+  }
+  return [...by].map(([cause, cars]) => ({ cause, cars: [...cars] }));
+});
 /** Reasons that many pairs share are told once. */
 const never = computed(() => {
-  const by = new Map<string, string[]>();
+  const by = new Map<string, Ends[]>();
   for (const n of answer.value?.never ?? []) {
-    by.set(n.reason, [...(by.get(n.reason) ?? []), pair(n)]);
+    by.set(n.reason, [...(by.get(n.reason) ?? []), n]);
   }
   return [...by].map(([reason, pairs]) => ({ reason, pairs }));
 });
@@ -209,13 +232,21 @@ const isWish = (id: string): boolean => garage.wishes.some((w) => w.id === id);
       </template>
       <p v-if="!answer.exact" class="quiet">{{ say('more.greedy') }}</p>
       <p v-if="notNeeded.length > 0" class="quiet">{{ say('more.not_needed', { names: listed('and', notNeeded) }) }}</p>
-      <p v-if="place" class="quiet">{{ say('more.weakest', { place }) }}</p>
+      <details v-if="place">
+        <summary>{{ say('more.weakest', { place }) }}</summary>
+        <ul class="never">
+          <li v-for="s in stranded" :key="s.cause">
+            {{ s.cause }} <span class="quiet">{{ listed('comma', s.cars) }}</span>
+          </li>
+        </ul>
+      </details>
       <p v-if="answer.open.length > 0" class="quiet">{{ say('more.open', { n: answer.open.length }) }}</p>
       <details v-if="never.length > 0">
         <summary>{{ say('more.never', { n: answer.never.length }) }}</summary>
         <ul class="never">
           <li v-for="n in never" :key="n.reason">
-            {{ n.reason }} <span class="quiet">{{ listed('comma', n.pairs) }}</span>
+            {{ n.reason }}
+            <TextButton v-for="p in n.pairs" :key="p.outlet + p.vehicle" @click="why(p)">{{ pair(p) }}</TextButton>
           </li>
         </ul>
       </details>
