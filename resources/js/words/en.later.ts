@@ -842,7 +842,7 @@ export const later = {
   'shop.bought': '{name} is in the crate now.',
   'label.title': 'Label to print',
   'label.gone': 'This adapter is not in your garage.',
-  'label.how': "Scanned, the code opens this adapter for any member of your garage: {link}",
+  'label.how': 'Scanned, the code opens this adapter for any member of your garage: {link}',
   'label.loopback': "Harmozon runs on this machine only, so a phone can't open this address yet.",
   'label.code': 'Code for {link}',
   'label.joins': '{from} to {to}',
