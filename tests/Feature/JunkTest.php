@@ -58,6 +58,10 @@ final class JunkTest extends TestCase
         yield 'fit' => ['fit', static fn (string $o, string $v): array => ['outlet' => $o, 'vehicle' => $v, 'adapters' => [], 'exact' => true, 'policy' => 'any', 'conditions' => self::CONDITIONS]];
         yield 'forecast' => ['forecast', static fn (string $o, string $v): array => ['chains' => [['outlet' => $o, 'vehicle' => $v, 'adapters' => [], 'exact' => true, 'theta' => ['cable' => 0.4]]], 'kit' => 'own', 'policy' => 'any', 'conditions' => self::CONDITIONS]];
         yield 'ranking' => ['ranking', static fn (string $o, string $v): array => ['vehicle' => $v, 'kit' => 'own', 'policy' => 'any', 'conditions' => self::CONDITIONS]];
+        yield 'an adapter in the shop' => ['vetting', static fn (): array => [
+            'name' => 'In my hand',
+            'spec' => [...array_diff_key(Cases::ADAPTER, ['id' => 0, 'name' => 0]), 'price' => '180.00', 'translates' => ['from' => ['plc'], 'to' => ['can_chademo']], 'vetting' => ['plate_said' => 'yes', 'certified_mark' => 'not_said', 'sold_for' => 'dc']],
+        ]];
         yield 'an outlet' => ['pieces/outlets/check', static fn (string $o): array => [
             'name' => 'Post', 'blurb' => '', 'place' => Outlet::query()->where('ulid', $o)->firstOrFail()->place->ulid,
             'spec' => Cases::changed(array_diff_key(Cases::DC_POST, ['id' => 0, 'name' => 0]), [

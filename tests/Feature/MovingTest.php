@@ -12,6 +12,7 @@ use App\Models\Garage;
 use App\Models\NetworkTerm;
 use App\Models\Outlet;
 use App\Models\Place;
+use App\Models\Tour;
 use App\Models\User;
 use App\Models\Vehicle;
 use App\Moving\GarageDocument;
@@ -238,6 +239,12 @@ final class MovingTest extends TestCase
         $connector = ['id' => '1', 'standard' => 'PANTOGRAPH', 'power_type' => 'DC', 'max_voltage' => 920, 'max_amperage' => 200, 'max_electric_power' => 120_000];
         $file = (string) json_encode([['id' => 'L1', 'country_code' => 'XX', 'party_id' => 'FRN', 'name' => 'Sluice wharf', 'evses' => [['uid' => 'E1', 'connectors' => [$connector]]]]]);
         $this->actingAs($user)->post('/api/ocpi/import', ['file' => UploadedFile::fake()->createWithContent('l.json', $file), 'terms' => json_encode(['terms' => [['kind' => 'standard', 'theirs' => 'PANTOGRAPH', 'ours' => 'ccs1']]])], ['Accept' => 'application/json'])->assertSuccessful();
+        $answers = ['plate_said' => 'yes', 'certified_mark' => 'not_said', 'sold_for' => 'dc'];
+        $this->postJson('/api/pieces/wishes', ['name' => 'Gudgeon G-7', 'spec' => ['input' => 'ccs1', 'output' => 'chademo', 'price' => '620.00', 'vetting' => $answers]])->assertCreated();
+        $adapter = Adapter::query()->where('tag', 'A1')->firstOrFail();
+        $this->putJson("/api/pieces/adapters/{$adapter->ulid}", ['version' => $adapter->version, 'changes' => ['kept_in' => 'Brindle', 'lent_to' => 'Ida', 'purchased_on' => '2030-05-02', 'certificate_number' => 'E 12345', 'vetting' => $answers]])->assertOk();
+        $tour = Tour::query()->firstOrFail();
+        $this->putJson("/api/pieces/tours/{$tour->ulid}", ['version' => $tour->version, 'changes' => ['leaves_on' => '2031-05-02']])->assertOk();
 
         return $user;
     }
@@ -372,7 +379,7 @@ final class MovingTest extends TestCase
     {
         $document = json_decode($json, true);
 
-        return array_sum(array_map(static fn (string $kind): int => count($document[$kind]), ['vehicles', 'adapters', 'places', 'outlets', 'networks', 'tours', 'sessions']));
+        return array_sum(array_map(static fn (string $kind): int => count($document[$kind]), ['vehicles', 'adapters', 'places', 'outlets', 'networks', 'tours', 'wishes', 'sessions']));
     }
 
     private static function schemaAccepts(string $json): bool

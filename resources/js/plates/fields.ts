@@ -172,6 +172,43 @@ function adapter(at: string, couplers: Options, sockets: Options, terms: ReturnT
   ];
 }
 
+/** What was answered about an adapter before it was bought. */
+const VETTING = [
+  ['label_names_both', 'field.vet_label'],
+  ['plate_said', 'field.vet_plate'],
+  ['certified_mark', 'field.vet_certified'],
+  ['maker_accepts', 'field.vet_maker'],
+  ['lever_blocked', 'field.vet_lever'],
+  ['heat_cut_off', 'field.vet_heat'],
+  ['order_given', 'field.vet_order'],
+  ['recall_looked_at', 'field.vet_recall'],
+  ['seller_answers', 'field.vet_seller'],
+] as const;
+
+function vetting(): FieldGroup {
+  const notSaid = ['not_said', say('field.vet_not_said')] as const;
+  const answers = [['yes', say('entry.yes')], ['no', say('entry.no')], notSaid] as const;
+  const sold = [
+    ['ac', say('field.vet_ac')],
+    ['dc', say('field.vet_dc')],
+    ['any_car', say('field.vet_any')],
+    notSaid,
+  ] as const;
+  return {
+    title: say('field.vetting'),
+    under: 'vetting',
+    fields: [
+      ...VETTING.map(([key, label]): Field => ({
+        path: `vetting.${key}`,
+        label: say(label),
+        kind: 'choice',
+        options: answers,
+      })),
+      { path: 'vetting.sold_for', label: say('field.vet_sold_for'), kind: 'choice', options: sold },
+    ],
+  };
+}
+
 function inlet(i: number, couplers: Options, corners: Options): FieldGroup[] {
   const at = `inlets.${i}`;
   return [
@@ -264,7 +301,8 @@ export function fieldsOf(
         ...Array.from({ length: inlets }, (_, i) => inlet(i, couplers, optionsOf(terms.all('port')))).flat(),
       ];
     case 'adapters':
-      return adapter('', couplers, sockets, terms);
+    case 'wishes':
+      return [...adapter('', couplers, sockets, terms), vetting()];
     case 'outlets':
       return [
         {

@@ -772,8 +772,8 @@ export const later = {
   'more.lead_tour':
     '{tour}: of {pairs, plural, one {# pair} other {# pairs}} of car and charger {n} charge with what you own, {second} of them with a second way.',
   'more.steps': 'Purchases by number of adapters',
-  'more.charge_word': 'charge,',
-  'more.second_word': 'with a second way,',
+  'more.charge_word': 'charge',
+  'more.second_word': 'with a second way',
   'more.own': 'owned',
   'more.plus': '+{n}',
   'more.key': 'Tall: pairs that charge. Dark: those with a second way.',
