@@ -182,3 +182,21 @@ test('a label is printed for an adapter, and its code leads to the plate', async
   await page.goto(`/kit?piece=${id}`);
   await expect(page.getByRole('dialog', { name: 'Edit Tenon T-31' })).toBeVisible();
 });
+
+test('on the day a tour leaves, its packing list is offered until somebody has seen it', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/kit/tours');
+  await page.getByRole('button', { name: 'Edit Autumn season' }).click();
+  // The day is the garage's, wherever this browser is.
+  const today = new Date().toLocaleDateString('sv-SE', { timeZone: 'America/New_York' });
+  await page.getByLabel('Leaves on (optional)').fill(today);
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Autumn season leaves today.')).toBeVisible();
+  await page.goto('/board');
+  await page.getByRole('link', { name: 'Packing list' }).click();
+  await expect(page).toHaveURL(/\/kit\/tours$/);
+  await expect(page.getByText('Autumn season leaves today.')).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Packing list for Autumn season' })).toBeVisible();
+  await expect(page.getByText('Autumn season leaves today.')).toHaveCount(0);
+});

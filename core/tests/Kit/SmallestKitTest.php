@@ -122,6 +122,7 @@ final class SmallestKitTest extends TestCase
         self::assertSame(['k1', 'k1'], self::bought($kit->purchases[1]));
         self::assertSame('360.00', $kit->purchases[1]->price->amount());
         self::assertSame([2, 4], array_map(static fn (Purchase $p): int => $p->worth->second, $kit->purchases));
+        self::assertSame([3, 6], array_map(static fn (Purchase $p): int => count($p->newly), $kit->purchases));
     }
 
     /** At one place the only adapter goes to the car that charges at both posts with it; the other may use only one. */
@@ -177,6 +178,20 @@ final class SmallestKitTest extends TestCase
         self::assertSame(['k1'], self::bought(SmallestKit::of($question('180.00'))->purchases[0]));
         self::assertSame(['k2'], self::bought(SmallestKit::of($question('179.00'))->purchases[0]));
         self::assertSame(['k1'], self::bought(SmallestKit::of($question(null))->purchases[0]), 'a known price goes before one that nobody knows');
+    }
+
+    /** Thirty of one kind at different prices are one candidate: the cheapest. */
+    public function test_what_another_one_replaces_for_less_money_is_dropped_before_the_search(): void
+    {
+        $kit = SmallestKit::of(Garages::question(
+            [['id' => 'v1', 'inlets.0.coupler' => 'j3400']],
+            [['id' => 'o1']],
+            [],
+            array_map(static fn (int $n): array => ['id' => "k{$n}", 'input' => 'ccs1', 'output' => 'j3400', 'price' => (string) (200 - $n)], range(1, 30)),
+        ));
+
+        self::assertTrue($kit->isExact);
+        self::assertSame([['k30']], array_map(self::bought(...), $kit->purchases));
     }
 
     /** One is owned: the second car still needs another of the same kind. */

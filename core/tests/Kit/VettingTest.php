@@ -108,6 +108,22 @@ final class VettingTest extends TestCase
         self::assertSame(['plate_said'], self::codes(self::vet(['plate.continuous_a' => null, 'plate.boost_a' => null, 'plate.boost_minutes' => null])));
     }
 
+    /** The owned one ends at 100 A, some 33 kW at 330 V; the new one lets the car take its 150 kW. */
+    public function test_what_it_only_speeds_up_is_told_apart(): void
+    {
+        $weak = ['id' => 'mine', 'plate.continuous_a' => 100, 'plate.boost_a' => null, 'plate.boost_minutes' => null];
+        $vetting = self::vet(garage: Garages::question([['id' => 'v1']], [['id' => 'o2', 'coupler' => 'j3400']], [$weak], []));
+
+        self::assertSame([[], [150.0]], [$vetting->adds, array_map(static fn (Reached $r): float => $r->way->kw, $vetting->faster)]);
+        self::assertSame([], self::vet(garage: Garages::question([['id' => 'v1']], [['id' => 'o2', 'coupler' => 'j3400']], [['id' => 'mine']], []))->faster);
+    }
+
+    public function test_a_recalled_piece_adds_nothing(): void
+    {
+        self::assertSame([[], 0], [self::vet(['recalled' => true])->adds, self::vet(['recalled' => true])->serves]);
+        self::assertSame([[], 0], [self::vet(['damaged' => true])->adds, self::vet(['damaged' => true])->serves]);
+    }
+
     public function test_an_owned_piece_that_does_it_already_is_named(): void
     {
         $garage = Garages::question([['id' => 'v1']], [['id' => 'o2', 'coupler' => 'j3400']], [['id' => 'mine']], []);

@@ -160,10 +160,12 @@ const catalogue = useCatalogue();
 onMounted(async () => {
   const { charger, adapter, piece } = route.query;
   if (typeof piece === 'string') {
-    // A label was scanned: its plate opens for whoever may edit it.
+    // A label was scanned: its plate opens, or stands alone for those who may not edit it.
     await router.replace({ query: {} });
     if (account.may('edit')) {
       open(piece);
+    } else {
+      filtered.wanted.words = garage.adapter(piece)?.name ?? '';
     }
     return;
   }

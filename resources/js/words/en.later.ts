@@ -858,6 +858,7 @@ export const later = {
   'packing.proven': 'last proven {day}',
   'packing.to_do': 'still to set up: {steps}',
   'packing.not_checked': 'not checked yet what it needs',
+  'packing.bays': 'pull-through {n, plural, one {bay} other {bays}}: stall {stalls}',
   'packing.help_line': 'help line {number}',
   'packing.have': 'take along: {steps}',
   'aside.title': 'Recently deleted',

@@ -74,6 +74,30 @@ const lines = computed(() => {
   }));
   return [...pieces, ...networks];
 });
+/** The stops with their addresses, and the bays where a trailer can stay on. */
+const stops = computed(() =>
+  (props.tour.spec.places ?? []).flatMap((id) => {
+    const place = garage.places.find((p) => p.id === id);
+    if (!place) {
+      return [];
+    }
+    const specs = place.outlets.map(
+      (o) => o.spec as { address?: string | null; stalls?: { label: string; bay?: string | null }[] | null },
+    );
+    const address = specs.map((s) => s.address).find((a) => a);
+    const bays = specs.flatMap((s) => (s.stalls ?? []).filter((b) => b.bay === 'pull_through').map((b) => b.label));
+    return [
+      {
+        id,
+        name: place.name,
+        notes: [
+          ...(address ? [address] : []),
+          ...(bays.length > 0 ? [say('packing.bays', { stalls: listed('and', bays), n: bays.length })] : []),
+        ],
+      },
+    ];
+  }),
+);
 const done = computed(() => lines.value.filter((l) => packed.value.includes(l.id)).length);
 </script>
 
@@ -83,6 +107,11 @@ const done = computed(() => lines.value.filter((l) => packed.value.includes(l.id
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
     <p v-if="packing && lines.length === 0" class="quiet">{{ say('tours.pack_nothing') }}</p>
     <p v-if="lines.length > 0" class="quiet" role="status">{{ say('packing.done', { n: done, all: lines.length }) }}</p>
+    <ul v-if="stops.some((s) => s.notes.length > 0)" class="stops">
+      <li v-for="s in stops" :key="s.id">
+        <strong>{{ s.name }}</strong> <span class="quiet">{{ listed('dot', s.notes) }}</span>
+      </li>
+    </ul>
     <ul>
       <li v-for="line in lines" :key="line.id">
         <label>
