@@ -16,6 +16,7 @@ use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Equipment\Adapter as CoreAdapter;
 use Harmozon\Core\Fit\AdapterPolicy;
+use Harmozon\Core\Fit\Board as CoreBoard;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Kit\KitQuestion;
 use Harmozon\Core\Kit\PlacedOutlet;
@@ -51,18 +52,32 @@ final readonly class KitQuestions
             throw FieldError::at('outlets', Message::of('app.too_many_pairs', most: Amount::count(Board::MOST_PAIRS)));
         }
 
+        $conditions = (new Conditions)->setUp($this->pieces->networks());
         /** @var array<int, string> $places */
         $places = Place::query()->pluck('ulid', 'id')->all();
 
         return new KitQuestion(
             array_values($cars->map($this->pieces->vehicle(...))->all()),
             array_values($outlets->map(fn (Outlet $o): PlacedOutlet => new PlacedOutlet($this->pieces->outlet($o), $places[$o->place_id] ?? ''))->all()),
-            $this->pieces->kit($this->pieces->adapters()),
+            $this->owned($together, $conditions),
             [...$this->wishes(), ...$this->catalogue->forSale()],
             $policy,
-            (new Conditions)->setUp($this->pieces->networks()),
+            $conditions,
             new Travel(array_values(array_intersect($together, $cars->pluck('ulid')->all())), $tour !== null),
         );
+    }
+
+    /**
+     * A fleet has many of a kind: cars that travel one at a time need only one of each.
+     *
+     * @param  list<string>  $together
+     * @return list<CoreAdapter>
+     */
+    private function owned(array $together, Conditions $conditions): array
+    {
+        $kit = $this->pieces->kit($this->pieces->adapters());
+
+        return count($together) > 1 ? $kit : CoreBoard::distinct($kit, $conditions);
     }
 
     /** @return list<CoreAdapter> as they would have to be bought */

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ref, toRef } from 'vue';
 import type { Vehicle } from '@/api/client';
 import { useAccount } from '@/stores/account';
 import type { Draft } from '@/stores/edit';
@@ -6,13 +7,16 @@ import { useExperience } from '@/stores/experience';
 import AnyFace from '@/ui/AnyFace.vue';
 import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
+import { useNearby } from '@/kit/useNearby';
 import LearnedCurve from '@/kit/LearnedCurve.vue';
 import PieceCard from '@/kit/PieceCard.vue';
 import { useKitActions } from '@/kit/useKitActions';
 import CurveSketch from './CurveSketch.vue';
 
 /** The cars: their inlets' faces, their ratings, their charge curves, and how good their forecasts were. */
-defineProps<{ vehicles: Vehicle[]; isFiltered: boolean }>();
+const props = defineProps<{ vehicles: Vehicle[]; isFiltered: boolean }>();
+const end = ref<HTMLElement>();
+const shown = useNearby(toRef(props, 'vehicles'), end);
 const kit = useKitActions();
 const account = useAccount();
 const experience = useExperience();
@@ -37,7 +41,7 @@ const curveOf = (v: Vehicle): number[][] => (v.spec as { charge_curve_kw?: numbe
     <p v-if="vehicles.length === 0 && !isFiltered" class="quiet">{{ say('cars.empty') }}</p>
     <div class="cards">
       <PieceCard
-        v-for="v in vehicles"
+        v-for="v in shown"
         :id="v.id"
         :key="v.id"
         kind="vehicles"
@@ -55,6 +59,7 @@ const curveOf = (v: Vehicle): number[][] => (v.spec as { charge_curve_kw?: numbe
         <LearnedCurve v-if="experience.learnedOf(v.id)" :vehicle="v" :learned="experience.learnedOf(v.id)!" />
       </PieceCard>
     </div>
+    <div :key="shown.length" ref="end" />
   </section>
 </template>
 

@@ -71,6 +71,8 @@ const where = computed(() =>
 );
 const unread = computed(() => garage.unread[props.adapter.id] ?? 0);
 
+/** What its sessions say is drawn once somebody looks: a fleet has hundreds of plates. */
+const isOpen = ref(false);
 /** Null while nobody is lending it. */
 const borrower = ref<string | null>(null);
 const LONGEST = 80;
@@ -186,10 +188,12 @@ const today = (): string => new Date().toLocaleDateString('sv-SE');
       <TextButton @click="lend">{{ say('editor.keep') }}</TextButton>
       <TextButton @click="borrower = null">{{ say('editor.leave') }}</TextButton>
     </form>
-    <details v-if="trust" class="more">
+    <details v-if="trust" class="more" @toggle="isOpen = ($event.target as HTMLDetailsElement).open">
       <summary>{{ say('crate.history', { n: trust.sessions }) }}</summary>
-      <AdapterTrust :trust="trust" />
-      <FirstTest v-if="trust.next_test.due && !due?.stop" :adapter="adapter" />
+      <template v-if="isOpen">
+        <AdapterTrust :trust="trust" />
+        <FirstTest v-if="trust.next_test.due && !due?.stop" :adapter="adapter" />
+      </template>
     </details>
   </article>
 </template>

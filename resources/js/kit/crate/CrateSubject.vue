@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import { ref, toRef } from 'vue';
 import type { Adapter } from '@/api/client';
 import { useAccount } from '@/stores/account';
+import { useNearby } from '@/kit/useNearby';
 import CatalogueStart from '@/kit/CatalogueStart.vue';
 import { useKitActions } from '@/kit/useKitActions';
 import { say } from '@/words/say';
@@ -8,7 +10,9 @@ import CratePlate from './CratePlate.vue';
 import OneMore from './OneMore.vue';
 
 /** The adapters as plates, and beside them what one more would reach. */
-defineProps<{ adapters: Adapter[]; isFiltered: boolean }>();
+const props = defineProps<{ adapters: Adapter[]; isFiltered: boolean }>();
+const end = ref<HTMLElement>();
+const shown = useNearby(toRef(props, 'adapters'), end);
 const account = useAccount();
 const kit = useKitActions();
 </script>
@@ -26,8 +30,9 @@ const kit = useKitActions();
       </div>
       <p v-if="adapters.length === 0 && !isFiltered" class="quiet">{{ say('crate.empty') }}</p>
       <div class="plates">
-        <CratePlate v-for="a in adapters" :key="a.id" :adapter="a" class="far" />
+        <CratePlate v-for="a in shown" :key="a.id" :adapter="a" class="far" />
       </div>
+      <div :key="shown.length" ref="end" />
     </section>
     <OneMore class="screen-only" />
   </div>
