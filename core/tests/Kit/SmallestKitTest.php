@@ -141,6 +141,20 @@ final class SmallestKitTest extends TestCase
         self::assertSame(2, SmallestKit::of($question('guest', 'member'))->now->second);
     }
 
+    /** Thirteen adapters for two cars can be given out in 8,192 ways, more than are tried: each goes where it is worth most. */
+    public function test_many_shared_adapters_still_serve_both_cars(): void
+    {
+        $kit = SmallestKit::of(Garages::question(
+            [['id' => 'v1', 'inlets.0.coupler' => 'j3400'], ['id' => 'v2', 'inlets.0.coupler' => 'j3400']],
+            [['id' => 'o1', 'place' => 'p1'], ['id' => 'o2', 'place' => 'p1']],
+            array_map(static fn (int $n): array => ['id' => "a{$n}", 'input' => 'ccs1', 'output' => 'j3400'], range(1, 13)),
+            [],
+            ['v1', 'v2'],
+        ));
+
+        self::assertSame([4, 4, 600.0], [$kit->now->covered, $kit->now->second, $kit->now->kw]);
+    }
+
     public function test_another_stop_of_a_tour_is_a_second_way_for_a_place_with_one_outlet(): void
     {
         $kit = SmallestKit::of(self::twoCars(isTour: true));
