@@ -89,6 +89,11 @@ final readonly class FreeKit implements Kit
         return new Worth($this->covered, $this->groups->second($this->coveredByGroup), $this->kw);
     }
 
+    public function isExact(): bool
+    {
+        return true;
+    }
+
     /**
      * The most that this kit and some more pieces can be worth: a pair's power counts at its highest.
      *

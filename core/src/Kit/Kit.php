@@ -11,6 +11,9 @@ interface Kit
 
     public function worth(): Worth;
 
+    /** Whether no other way of giving out the pieces is worth more, for certain. */
+    public function isExact(): bool;
+
     /** The way in which a pair charges; null where it doesn't. */
     public function way(int $pair): ?Reach;
 }

@@ -13,6 +13,9 @@ final class SharedKit implements Kit
     /** The most ways of giving out pieces at one place that are all tried. */
     private const MOST_TRIED = 4096;
 
+    /** Noted once pieces were given out one by one. */
+    private const GREEDY = 'greedy';
+
     private ?Worth $worth = null;
 
     /** @var list<Reach|null>|null */
@@ -53,6 +56,11 @@ final class SharedKit implements Kit
     public function way(int $pair): ?Reach
     {
         return $this->ways()[$pair];
+    }
+
+    public function isExact(): bool
+    {
+        return ! isset($this->known[self::GREEDY]);
     }
 
     /** @return list<Reach|null> by pair */
@@ -104,6 +112,8 @@ final class SharedKit implements Kit
         $choices = array_map(static fn (int $piece): array => $cars[$piece], $pieces);
         $count = array_product(array_map(count(...), $choices));
         if ($count > self::MOST_TRIED) {
+            $this->known[self::GREEDY] = [];
+
             return $this->givenGreedily($pairs, $pieces, $choices);
         }
         [$best, $worth] = [null, null];
@@ -138,13 +148,15 @@ final class SharedKit implements Kit
         $best = $this->served($pairs, [], []);
         foreach ($choices as $number => $possible) {
             $worth = null;
+            $taker = $possible[0] ?? '';
             foreach ($possible as $car) {
                 $ways = $this->served($pairs, array_slice($pieces, 0, $number + 1), [...$owners, $car]);
                 $next = $this->worthAt($ways);
                 if ($worth === null || $next->compare($worth) > 0) {
-                    [$best, $worth, $owners[$number]] = [$ways, $next, $car];
+                    [$best, $worth, $taker] = [$ways, $next, $car];
                 }
             }
+            $owners[] = $taker;
         }
 
         return $best;

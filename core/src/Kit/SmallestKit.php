@@ -35,11 +35,11 @@ final readonly class SmallestKit
             if ($found === null || $found->worth->compare($before) <= 0) {
                 break;
             }
-            $purchases[] = self::purchase($found, $kit, $table, $search->isExact() ? null : $search->coveredAtMost($count));
+            $purchases[] = self::purchase($found, $kit, $table, $search->isExact() && $kit->isExact() ? null : $search->coveredAtMost($count));
             $before = $found->worth;
         }
 
-        return new self($table, $now, $purchases, $search->isExact(), self::notNeeded($table), Charged::of($question, $kit));
+        return new self($table, $now, $purchases, $search->isExact() && $kit->isExact(), self::notNeeded($table), Charged::of($question, $kit));
     }
 
     /** @return list<Pair> pairs that won't charge whatever is bought */

@@ -153,6 +153,7 @@ final class SmallestKitTest extends TestCase
         ));
 
         self::assertSame([4, 4, 600.0], [$kit->now->covered, $kit->now->second, $kit->now->kw]);
+        self::assertFalse($kit->isExact);
     }
 
     public function test_another_stop_of_a_tour_is_a_second_way_for_a_place_with_one_outlet(): void
