@@ -110,6 +110,7 @@ Route::middleware(['auth', MatchesShownGarage::class, MayAct::class])->name('api
 });
 
 Route::middleware(['auth', MatchesShownGarage::class, MayAct::class.':edit'])->name('api.')->group(static function (): void {
+    Route::post('wishes/{wish}/buy', [KitController::class, 'buy'])->middleware(Idempotent::class)->name('wishes.buy');
     Route::post('places/{place}/copy', [PieceController::class, 'copyPlace'])->middleware(Idempotent::class)->name('places.copy');
     Route::prefix('pieces/{kind}')->name('pieces.')->group(static function (): void {
         Route::post('', [PieceController::class, 'store'])->middleware(Idempotent::class)->name('create');

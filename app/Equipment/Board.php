@@ -63,7 +63,7 @@ final class Board
      * @param  Collection<int, Outlet>  $rows
      * @param  Collection<int, Vehicle>  $cars
      */
-    private static function mustBeFew(Collection $rows, Collection $cars): void
+    public static function mustBeFew(Collection $rows, Collection $cars): void
     {
         if (count($rows) * count($cars) > self::MOST_PAIRS) {
             throw FieldError::at('outlets', Message::of('app.too_many_pairs', most: Amount::count(self::MOST_PAIRS)));

@@ -10,6 +10,7 @@ use App\Models\Outlet;
 use App\Models\Vehicle;
 use App\Models\Wish;
 use Harmozon\Core\Case\EquipmentReader;
+use Harmozon\Core\Case\VettingReader;
 use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Equipment\Adapter as CoreAdapter;
 use Harmozon\Core\Equipment\NetworkSetUp;
@@ -49,7 +50,7 @@ final class PieceReader
 
     public function wish(Wish $wish): CoreAdapter
     {
-        return $this->reader->adapter(Node::of($wish->inCaseFile(), 'wish'));
+        return (new VettingReader($this->reader))->adapter(Node::of($wish->inCaseFile(), 'wish'), $wish->name);
     }
 
     /**

@@ -27,6 +27,9 @@ use Illuminate\Support\Facades\DB;
 /** Writes pieces of the garage. A plate is stored only after the core has read it. */
 final class PieceStore
 {
+    /** Of a piece (characters). */
+    public const LONGEST_NAME = 120;
+
     /** No figure is nested deeper. */
     private const DEEPEST_PATH = 6;
 
@@ -243,7 +246,7 @@ final class PieceStore
     private function columns(PieceKind $kind, array $fields): array
     {
         $node = Node::of($fields);
-        $columns = ['name' => $node->textOrNull('name', 120) ?? throw $node->fail('name', Message::of('field.required'))];
+        $columns = ['name' => $node->textOrNull('name', self::LONGEST_NAME) ?? throw $node->fail('name', Message::of('field.required'))];
         if (! $kind->hasPlate()) {
             return $columns;
         }

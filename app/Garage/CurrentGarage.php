@@ -51,6 +51,12 @@ final class CurrentGarage
         return $this->opened === null ? ($this->member()?->timezone() ?? 'UTC') : 'UTC';
     }
 
+    /** The garage's currency (ISO 4217); null for a console task. */
+    public function currency(): ?string
+    {
+        return $this->opened === null ? $this->member()?->currency() : null;
+    }
+
     /** The garage's region; "elsewhere" for a console task. */
     public function region(): Region
     {

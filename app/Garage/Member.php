@@ -15,6 +15,9 @@ interface Member
     /** The garage's units for temperatures and lengths. */
     public function units(): Units;
 
+    /** The garage's currency (ISO 4217). */
+    public function currency(): ?string;
+
     /** The garage's number format (BCP 47). */
     public function locale(): ?string;
 

@@ -7,6 +7,7 @@ namespace App\Kit;
 use App\Equipment\Board;
 use App\Equipment\BoardRows;
 use App\Equipment\PieceReader;
+use App\Garage\CurrentGarage;
 use App\Models\Outlet;
 use App\Models\Place;
 use App\Models\Tour;
@@ -21,14 +22,13 @@ use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Kit\KitQuestion;
 use Harmozon\Core\Kit\PlacedOutlet;
 use Harmozon\Core\Kit\Travel;
-use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 use Illuminate\Support\Collection;
 
 /** The garage, or one tour of it, as a question about its kit. */
 final readonly class KitQuestions
 {
-    public function __construct(private PieceReader $pieces, private BoardRows $rows, private Catalogue $catalogue)
+    public function __construct(private PieceReader $pieces, private BoardRows $rows, private Catalogue $catalogue, private CurrentGarage $garage)
     {
     }
 
@@ -48,10 +48,9 @@ final readonly class KitQuestions
         if ($outlets->isEmpty()) {
             throw FieldError::at('outlets', Message::of('field.kit_needs_outlets'));
         }
-        if (count($cars) * count($outlets) > Board::MOST_PAIRS) {
-            throw FieldError::at('outlets', Message::of('app.too_many_pairs', most: Amount::count(Board::MOST_PAIRS)));
-        }
+        Board::mustBeFew($outlets, $cars);
 
+        $travel = new Travel(array_values(array_intersect($together, $cars->pluck('ulid')->all())), $tour !== null);
         $conditions = (new Conditions)->setUp($this->pieces->networks());
         /** @var array<int, string> $places */
         $places = Place::query()->pluck('ulid', 'id')->all();
@@ -59,34 +58,26 @@ final readonly class KitQuestions
         return new KitQuestion(
             array_values($cars->map($this->pieces->vehicle(...))->all()),
             array_values($outlets->map(fn (Outlet $o): PlacedOutlet => new PlacedOutlet($this->pieces->outlet($o), $places[$o->place_id] ?? ''))->all()),
-            $this->owned($together, $conditions),
+            $this->owned($travel, $conditions),
             [...$this->wishes(), ...$this->catalogue->forSale()],
             $policy,
             $conditions,
-            new Travel(array_values(array_intersect($together, $cars->pluck('ulid')->all())), $tour !== null),
+            $travel,
+            $this->garage->currency(),
         );
     }
 
-    /**
-     * A fleet has many of a kind: cars that travel one at a time need only one of each.
-     *
-     * @param  list<string>  $together
-     * @return list<CoreAdapter>
-     */
-    private function owned(array $together, Conditions $conditions): array
+    /** @return list<CoreAdapter> a fleet has many of a kind: cars that travel one at a time need only one of each */
+    private function owned(Travel $travel, Conditions $conditions): array
     {
         $kit = $this->pieces->kit($this->pieces->adapters());
 
-        return count($together) > 1 ? $kit : CoreBoard::distinct($kit, $conditions);
+        return $travel->isTogether() ? $kit : CoreBoard::distinct($kit, $conditions);
     }
 
-    /** @return list<CoreAdapter> as they would have to be bought */
+    /** @return list<CoreAdapter> as they would be bought */
     private function wishes(): array
     {
-        return array_values(Wish::inOrder()->map(function (Wish $wish): CoreAdapter {
-            $adapter = $this->pieces->wish($wish);
-
-            return $adapter->trust->recalled === true || $adapter->trust->damaged === true ? $adapter->offered() : $adapter->forSale();
-        })->all());
+        return array_values(Wish::inOrder()->map(fn (Wish $wish): CoreAdapter => $this->pieces->wish($wish)->asBought())->all());
     }
 }

@@ -57,6 +57,11 @@ final class User extends Authenticatable implements Member
         return Units::tryFrom($this->garage->units ?? '') ?? Units::Metric;
     }
 
+    public function currency(): ?string
+    {
+        return $this->garage?->currency;
+    }
+
     public function locale(): ?string
     {
         return $this->garage?->locale;

@@ -6,7 +6,6 @@ namespace App\Console\Commands;
 
 use App\Console\CoreCommand;
 use App\Files\TextInput;
-use Brick\Math\BigDecimal;
 use Harmozon\Core\Answers\KitWriter;
 use Harmozon\Core\Case\KitReader;
 use Harmozon\Core\Catalogue\Catalogue;
@@ -87,7 +86,7 @@ final class KitCommand extends CoreCommand
         $price = $currency === null ? Message::of('console.kit_price', price: $amount) : Message::of('console.kit_price', price: Amount::money($amount, $currency));
         $told = match (true) {
             ! $purchase->price->isAtLeast() => $price,
-            BigDecimal::of($amount)->isZero() => Message::of('console.kit_no_price'),
+            ! $purchase->price->isKnown() => Message::of('console.kit_no_price'),
             default => Message::of('console.kit_at_least', price: $price),
         };
 

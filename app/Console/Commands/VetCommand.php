@@ -27,10 +27,11 @@ final class VetCommand extends CoreCommand
     protected function answer(): array
     {
         $seen = Node::fromJson(TextInput::text($this->path('adapter'), 'adapter'));
-        VettingReader::mustBe($seen);
+        VettingReader::mustBeVetting($seen);
         $reader = new VettingReader;
-        $adapter = $reader->adapter($seen->object('adapter'), $this->voice()->say(Message::of('app.vet_unnamed')));
-        $answers = VettingReader::answers($seen->objectOrNull('answers') ?? Node::of([], 'answers'));
+        $said = $seen->objectOrNull('answers') ?? Node::of([], 'answers');
+        $answers = VettingReader::answers($said);
+        $adapter = $reader->adapter($seen->object('adapter')->with(['vetting' => $said->fields()]), $this->voice()->say(Message::of('app.vet_unnamed')));
         $garage = (new KitReader($this->laravel->make(Catalogue::class)))->question(Node::fromJson(TextInput::text($this->path('garage'), 'garage')));
         $this->vetting = Vetting::of($adapter, $answers, $garage);
 

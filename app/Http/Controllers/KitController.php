@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Equipment\PieceReader;
+use App\Equipment\PieceStore;
 use App\Http\Requests\KitRequest;
 use App\Kit\KitQuestions;
+use App\Kit\WishPurchase;
 use App\Models\Adapter;
+use App\Models\Wish;
 use Harmozon\Core\Answers\KitWriter;
 use Harmozon\Core\Answers\VettingWriter;
 use Harmozon\Core\Case\VettingReader;
@@ -45,10 +48,19 @@ final class KitController extends Controller
     {
         $seen = Node::of($request->json()->all());
         $spec = $seen->object('spec');
-        $adapter = $reader->adapter($spec->with(['id' => 'seen', 'name' => $seen->textOrNull('name', 120) ?? $voice->say(Message::of('app.vet_unnamed'))]), '');
-        $answers = VettingReader::answers($spec->objectOrNull('vetting') ?? Node::of([], $spec->at('vetting')));
+        $adapter = $reader->adapter($spec, $seen->textOrNull('name', PieceStore::LONGEST_NAME) ?? $voice->say(Message::of('app.vet_unnamed')));
 
-        return response()->json($writer->answer(Vetting::of($adapter, $answers, $this->questions->of(null, AdapterPolicy::Certified))));
+        return response()->json($writer->answer(Vetting::of($adapter, VettingReader::answersOf($spec), $this->questions->of(null, AdapterPolicy::Certified))));
+    }
+
+    /** The wish becomes an owned adapter. */
+    public function buy(Request $request, WishPurchase $purchase, string $wish): JsonResponse
+    {
+        $found = Wish::query()->where('ulid', $wish)->firstOrFail();
+        $tag = $request->validate(['tag' => ['required', 'string']])['tag'];
+        $adapter = $purchase->buy($found, is_string($tag) ? $tag : '');
+
+        return response()->json(['id' => $adapter->ulid], 201);
     }
 
     public function firstTest(string $adapter, PieceReader $pieces, KitWriter $writer): JsonResponse

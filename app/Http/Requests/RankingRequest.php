@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Models\Tour;
 use App\Models\Vehicle;
 use Harmozon\Core\Case\CaseReader;
 use Harmozon\Core\Chain\Conditions;
@@ -18,21 +17,13 @@ final class RankingRequest extends BoardRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return [...parent::rules(), 'vehicle' => ['required', 'string'], 'conditions' => ['array'], 'tour' => ['nullable', 'string']];
+        return [...parent::rules(), 'vehicle' => ['required', 'string'], 'conditions' => ['array']];
     }
 
     /** @throws FieldError */
     public function vehicle(): Vehicle
     {
         return Vehicle::query()->firstWhere('ulid', $this->string('vehicle')->toString()) ?? throw FieldError::at('vehicle', Message::of('app.not_in_garage'));
-    }
-
-    /** @throws FieldError */
-    public function tour(): ?Tour
-    {
-        $id = $this->string('tour')->toString();
-
-        return $id === '' ? null : (Tour::query()->firstWhere('ulid', $id) ?? throw FieldError::at('tour', Message::of('app.not_in_garage')));
     }
 
     /** @throws FieldError */

@@ -32,6 +32,7 @@ final readonly class KitWriter
             'pairs' => count($kit->table->pairs),
             'covered_now' => $kit->now->covered,
             'second_way_now' => $kit->now->second,
+            'now' => array_map(self::reached(...), $kit->reachedNow()),
             'exact' => $kit->isExact,
             'purchases' => array_map(static fn (Purchase $p): array => [
                 ...self::purchase($p, $question->currency),
@@ -67,10 +68,10 @@ final readonly class KitWriter
         return ['vehicle' => $reached->pair->vehicle->id, 'outlet' => $reached->pair->at->outlet->id, 'expected_peak_kw' => round($reached->way->kw, 2), 'at_most' => $reached->way->isAtMost];
     }
 
-    /** @return array{currency: string|null, amount: string, at_least: bool} */
+    /** @return array{currency: string|null, amount: string, at_least: bool, known: bool} */
     private static function price(Price $price, ?string $currency): array
     {
-        return ['currency' => $currency, 'amount' => $price->amount(), 'at_least' => $price->isAtLeast()];
+        return ['currency' => $currency, 'amount' => $price->amount(), 'at_least' => $price->isAtLeast(), 'known' => $price->isKnown()];
     }
 
     /** @return array{vehicle: string, outlet: string, gate: string|null, reason: string} */

@@ -117,7 +117,8 @@ final class CaseReader
         self::mustBe($node, self::GARAGE_FORMAT, self::NEWEST_GARAGE);
     }
 
-    private static function mustBe(Node $node, string $format, int $newest): void
+    /** @throws FieldError when it has another format, or is of a version to come */
+    public static function mustBe(Node $node, string $format, int $newest): void
     {
         if ($node->text('format') !== $format) {
             throw $node->fail('format', Message::of('field.expected_format', format: $format));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Case;
 
 use Harmozon\Core\Equipment\Adapter;
+use Harmozon\Core\Equipment\Certification;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Json\Node;
 use Harmozon\Core\Kit\SoldFor;
@@ -31,14 +32,9 @@ final class VettingReader
     }
 
     /** @throws FieldError when it is another kind of file, or one of a version to come */
-    public static function mustBe(Node $node): void
+    public static function mustBeVetting(Node $node): void
     {
-        if ($node->text('format') !== self::FORMAT) {
-            throw $node->fail('format', Message::of('field.expected_format', format: self::FORMAT));
-        }
-        if ($node->wholeNumber('version', self::VERSION, self::VERSION) === null) {
-            throw $node->fail('version', Message::of('field.required'));
-        }
+        CaseReader::mustBe($node, self::FORMAT, self::VERSION);
     }
 
     /**
@@ -52,7 +48,34 @@ final class VettingReader
         return $this->equipment->adapter($adapter->with([
             ...($adapter->has('id') ? [] : ['id' => self::UNNAMED_ID]),
             ...($adapter->has('name') ? [] : ['name' => $name]),
+            ...array_filter(self::facts(self::answersOf($adapter)), static fn (string $key): bool => ! $adapter->has($key), ARRAY_FILTER_USE_KEY),
         ]));
+    }
+
+    /**
+     * What the answers say of the adapter itself, in the words of the case file: an owned one has these facts, too.
+     *
+     * @return array<string, string|bool>
+     */
+    public static function facts(VettingAnswers $answers): array
+    {
+        $facts = [];
+        foreach ([[VettingQuestion::CertifiedMark, 'certification', Certification::Certified->value, Certification::Claims->value], [VettingQuestion::MakerAccepts, 'maker_approved', true, false], [VettingQuestion::RecallLookedAt, 'recalled', false, null]] as [$question, $key, $yes, $no]) {
+            $fact = match ($answers->to($question)) {
+                VettingAnswer::Yes => $yes,
+                VettingAnswer::No => $no,
+                VettingAnswer::NotSaid => null,
+            };
+            $facts += $fact === null ? [] : [$key => $fact];
+        }
+
+        return $facts;
+    }
+
+    /** @throws FieldError */
+    public static function answersOf(Node $adapter): VettingAnswers
+    {
+        return self::answers($adapter->objectOrNull('vetting') ?? Node::of([], $adapter->at('vetting')));
     }
 
     /** @throws FieldError where an answer is none of ours, or answers no question of ours */

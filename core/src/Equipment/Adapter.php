@@ -58,6 +58,12 @@ final readonly class Adapter
         return $this->with(trust: $this->trust->asNew(), handling: $this->handling->forSale());
     }
 
+    /** The same as it would be bought: sound in everything that nobody has looked at. */
+    public function asBought(): self
+    {
+        return $this->with(trust: $this->trust->soundIfUnknown(), handling: $this->handling->forSale());
+    }
+
     /** The same as an offer: its condition and certification are as stated, and it is not owned. */
     public function offered(): self
     {

@@ -19,6 +19,17 @@ final readonly class AdapterTrust
     ) {
     }
 
+    /** What is known stays; the rest is taken for sound. */
+    public function soundIfUnknown(): self
+    {
+        return $this->with(
+            certification: $this->certification ?? Certification::Certified,
+            makerApproved: $this->makerApproved ?? true,
+            recalled: $this->recalled ?? false,
+            damaged: $this->damaged ?? false,
+        );
+    }
+
     /** In the condition of a new one from the shop; the last test stays as it is. */
     public function asNew(): self
     {

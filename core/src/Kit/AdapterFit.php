@@ -10,6 +10,7 @@ use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Fit\Fitter;
 use Harmozon\Core\Fit\GateName;
 use Harmozon\Core\Fit\Outcome;
+use Harmozon\Core\Fit\Situation;
 use Harmozon\Core\Power\UnlimitedAdapter;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
@@ -26,14 +27,13 @@ final readonly class AdapterFit
 
     public static function of(Adapter $adapter, KitQuestion $garage): self
     {
-        $sound = $adapter->trust->recalled === true || $adapter->trust->damaged === true ? $adapter->offered() : $adapter->forSale();
-        $question = $garage->withCandidates([$sound]);
-        $table = PairTable::of($question);
+        $table = PairTable::of($garage->withCandidates([$adapter->asBought()]));
         $fitter = new Fitter([], $garage->conditions, AdapterPolicy::Any);
+        $sound = $adapter->forSale();
         $answers = [];
         foreach ($garage->outlets as $at) {
-            foreach ($sound->input->takes($at->outlet->coupler) ? $garage->vehicles : [] as $vehicle) {
-                $answer = $fitter->exactly($at->outlet, [$adapter->forSale()], $vehicle)->best;
+            foreach ($adapter->input->takes($at->outlet->coupler) ? $garage->vehicles : [] as $vehicle) {
+                $answer = $fitter->exactly($at->outlet, [$sound], $vehicle)->best;
                 if (! $answer->gate(GateName::Shape)->fails()) {
                     $answers[] = $answer;
                 }
@@ -98,7 +98,9 @@ final readonly class AdapterFit
         }
         $message = Message::of('vet_against.volts', car: $over[0]->chain->vehicle->name, outlet: $over[0]->chain->outlet->name, reason: $over[0]->gate(GateName::Voltage)->reason());
 
-        return [count($over) === count($this->answers) ? VettingReason::against('volts_below', $message) : VettingReason::toAsk('volts_below', Weight::High, $message)];
+        $served = count($over) + count(array_filter($this->answers, static fn (ChainAnswer $a): bool => $a->outcome->mayFlow()));
+
+        return [count($over) === $served ? VettingReason::against('volts_below', $message) : VettingReason::toAsk('volts_below', Weight::High, $message)];
     }
 
     private static function isOverVolts(ChainAnswer $answer): bool
@@ -112,7 +114,7 @@ final readonly class AdapterFit
     /** @return list<VettingReason> */
     private function amps(): array
     {
-        $drawn = array_values(array_filter(array_map(self::mostDrawn(...), $this->answers), static fn (?UnlimitedAdapter $u): bool => $u !== null));
+        $drawn = array_values(array_filter(array_map(self::overasked(...), $this->answers), static fn (?UnlimitedAdapter $u): bool => $u !== null));
         $over = array_values(array_filter($drawn, static fn (UnlimitedAdapter $u): bool => $u->couldA > (float) $u->adapter->rating->plate->peakA()));
         if ($over === []) {
             return [];
@@ -124,9 +126,10 @@ final readonly class AdapterFit
         return [count($over) === $flowing ? VettingReason::against('amps_below', $message) : VettingReason::toAsk('amps_below', Weight::High, $message)];
     }
 
-    private static function mostDrawn(ChainAnswer $answer): ?UnlimitedAdapter
+    /** The adapter, if the rest of the chain may ask it for more than its continuous rating. */
+    private static function overasked(ChainAnswer $answer): ?UnlimitedAdapter
     {
-        return $answer->limits === null ? null : UnlimitedAdapter::of($answer->chain, $answer->limits, $answer->conditions->charge->socFrom, $answer->voltage->endSoc($answer->conditions));
+        return $answer->limits === null ? null : (new Situation($answer->chain, $answer->conditions, AdapterPolicy::Any, $answer->voltage))->holdBack();
     }
 
     /** @return list<VettingReason> */

@@ -7,7 +7,9 @@ namespace Harmozon\Core\Kit;
 use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Fit\Fitter;
+use Harmozon\Core\Fit\Flow;
 use Harmozon\Core\Forecast\Forecaster;
+use Harmozon\Core\Record\Meter;
 use Harmozon\Core\Record\RollingMean;
 
 /**
@@ -16,8 +18,6 @@ use Harmozon\Core\Record\RollingMean;
  */
 final readonly class FirstTest
 {
-    private const SUSTAINED_S = 600.0;
-
     /** A first session stays below this share of the continuous rating, if any charger allows it. */
     private const GENTLE = 0.6;
 
@@ -44,7 +44,7 @@ final readonly class FirstTest
         foreach ($garage->outlets as $at) {
             foreach ($adapter->input->takes($at->outlet->coupler) ? $garage->vehicles : [] as $vehicle) {
                 $answer = $fitter->exactly($at->outlet, [$adapter], $vehicle)->best;
-                $meanA = PairTable::isCovered($answer) ? self::meanA($answer) : null;
+                $meanA = $answer->outcome->flow() === Flow::Yes ? self::meanA($answer) : null;
                 if ($meanA !== null) {
                     $stages[] = new TestStage($vehicle, $at->outlet, $meanA, $meanA / $rated);
                 }
@@ -82,7 +82,7 @@ final readonly class FirstTest
     private static function meanA(ChainAnswer $answer): ?float
     {
         $forecast = Forecaster::sparing()->forecast($answer, $answer->conditions);
-        $mean = new RollingMean(self::SUSTAINED_S);
+        $mean = new RollingMean(Meter::SUSTAINED_S);
         foreach ($forecast->course->points as $step) {
             $mean->add($step->tS, $step->flow->amps);
             $mean->add($step->tS + $step->lengthS, $step->flow->endAmps);

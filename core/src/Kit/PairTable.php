@@ -8,6 +8,7 @@ use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Fit\Answer;
 use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Fit\Fitter;
+use Harmozon\Core\Fit\Flow;
 use Harmozon\Core\Fit\GateName;
 use Harmozon\Core\Fit\Outcome;
 
@@ -52,7 +53,7 @@ final readonly class PairTable
         $rank = 0;
         $before = null;
         foreach ([$answer->best, ...$answer->alternatives] as $one) {
-            if (! self::isCovered($one)) {
+            if ($one->outcome->flow() !== Flow::Yes) {
                 continue;
             }
             if ($before !== null && $before->compare($one) !== 0) {
@@ -107,11 +108,6 @@ final readonly class PairTable
         }
 
         return Reach::WITHOUT;
-    }
-
-    public static function isCovered(ChainAnswer $answer): bool
-    {
-        return $answer->outcome === Outcome::Charges || $answer->outcome === Outcome::Limited;
     }
 
     /** A piece by its number. */

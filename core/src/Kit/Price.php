@@ -13,7 +13,7 @@ final readonly class Price
     /** Decimals of an amount. */
     private const DECIMALS = 2;
 
-    private function __construct(private BigDecimal $known, private int $unknown)
+    private function __construct(private BigDecimal $known, private int $unknown, private int $count)
     {
     }
 
@@ -26,13 +26,19 @@ final readonly class Price
             $piece->handling->price === null ? $unknown++ : $sum = $sum->plus($piece->handling->price);
         }
 
-        return new self($sum, $unknown);
+        return new self($sum, $unknown, count($pieces));
     }
 
     /** As a decimal; the sum of the known ones. */
     public function amount(): string
     {
         return (string) $this->known->toScale(max(self::DECIMALS, $this->known->getScale()));
+    }
+
+    /** Whether any of the prices is known. */
+    public function isKnown(): bool
+    {
+        return $this->unknown < $this->count;
     }
 
     public function isAtLeast(): bool

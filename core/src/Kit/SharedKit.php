@@ -13,7 +13,7 @@ final class SharedKit implements Kit
     /** The most ways of giving out pieces at one place that are all tried. */
     private const MOST_TRIED = 4096;
 
-    /** Noted once pieces were given out one by one. */
+    /** Noted where pieces may not be given out in the best way. */
     private const GREEDY = 'greedy';
 
     private ?Worth $worth = null;
@@ -40,7 +40,14 @@ final class SharedKit implements Kit
             }
         }
 
-        return new self($table, PairGroups::of($table->pairs, $isTour), $table->owned === 0 ? [] : range(0, $table->owned - 1), array_values($places), new \ArrayObject);
+        /** @var \ArrayObject<string, array<int, Reach|null>> $known */
+        $known = new \ArrayObject;
+        if ($isTour) {
+            // Given out place by place, pieces may not leave the most second ways along a whole tour.
+            $known[self::GREEDY] = [];
+        }
+
+        return new self($table, PairGroups::of($table->pairs, $isTour), $table->owned === 0 ? [] : range(0, $table->owned - 1), array_values($places), $known);
     }
 
     public function plus(int $piece): self

@@ -17,8 +17,9 @@ final readonly class SmallestKit
      * @param  bool  $isExact  whether each is the best one for certain
      * @param  list<Adapter>  $notNeeded  owned pieces that no best answer uses
      * @param  list<Charged>  $charged  owned active adapters that reach more once their own battery is charged
+     * @param  Kit  $kit  what is owned
      */
-    private function __construct(public PairTable $table, public Worth $now, public array $purchases, public bool $isExact, public array $notNeeded, public array $charged)
+    private function __construct(public PairTable $table, public Worth $now, public array $purchases, public bool $isExact, public array $notNeeded, public array $charged, private Kit $kit)
     {
     }
 
@@ -39,7 +40,21 @@ final readonly class SmallestKit
             $before = $found->worth;
         }
 
-        return new self($table, $now, $purchases, $search->isExact() && $kit->isExact(), self::notNeeded($table), Charged::of($question, $kit));
+        return new self($table, $now, $purchases, $search->isExact() && $kit->isExact(), self::notNeeded($table), Charged::of($question, $kit), $kit);
+    }
+
+    /** @return list<Reached> pairs that charge with what is owned */
+    public function reachedNow(): array
+    {
+        $reached = [];
+        foreach ($this->table->pairs as $number => $pair) {
+            $way = $this->kit->way($number);
+            if ($way !== null) {
+                $reached[] = new Reached($pair, $way);
+            }
+        }
+
+        return $reached;
     }
 
     /** @return list<Pair> pairs that won't charge whatever is bought */

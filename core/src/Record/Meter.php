@@ -12,7 +12,7 @@ final class Meter
     private const MINUTE_S = 60.0;
 
     /** A sustained value is a mean over this time (s). */
-    private const SUSTAINED_S = 10 * self::MINUTE_S;
+    public const SUSTAINED_S = 10 * self::MINUTE_S;
 
     /** The most flags, and gaps, kept for the report; the rest are only counted. */
     private const MOST_FLAGS = 200;

@@ -615,6 +615,25 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/wishes/{wish}/buy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                wish: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A wish becomes an owned adapter with its plate and its answers */
+        post: operations["buyWish"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/adapters/{adapter}/first-test": {
         parameters: {
             query?: never;
@@ -1921,6 +1940,7 @@ export interface components {
             pairs: number;
             covered_now: number;
             second_way_now: number;
+            now: components["schemas"]["KitReached"][];
             /** @description Whether every purchase is the best one for certain */
             exact: boolean;
             purchases: {
@@ -1936,6 +1956,7 @@ export interface components {
                     currency: components["schemas"]["TextOrNull"];
                     amount: string;
                     at_least: boolean;
+                    known: boolean;
                 };
                 /** @description Owned active adapters that reach the same once they are charged */
                 charge_instead: string[];
@@ -4692,6 +4713,40 @@ export interface operations {
             };
             401: components["responses"]["Message"];
             403: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    buyWish: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                wish: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    tag: string;
+                };
+            };
+        };
+        responses: {
+            /** @description The adapter */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        id: string;
+                    };
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
             422: components["responses"]["Refused"];
         };
     };
