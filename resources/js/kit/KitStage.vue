@@ -202,7 +202,7 @@ onMounted(async () => {
         >
           {{ say(s.title) }} <span class="n">{{ s.count }}</span>
           <span v-if="s.due > 0" class="due">
-            {{ say('subject.due_n', { n: s.due }) }} <span class="due-words">{{ say('subject.due') }}</span></span
+            {{ s.due }} <span class="due-words">{{ say('subject.due') }}</span></span
           >
         </RouterLink>
       </nav>

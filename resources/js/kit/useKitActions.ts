@@ -21,7 +21,7 @@ export const provideKitActions = (actions: KitActions): void => provide(KEY, act
 export function useKitActions(): KitActions {
   const actions = inject(KEY);
   if (!actions) {
-    throw new Error(String(KEY));
+    throw new Error('kit-not-provided');
   }
   return actions;
 }

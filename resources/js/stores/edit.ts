@@ -122,6 +122,20 @@ export const useEdit = defineStore('edit', () => {
     return added('places', id, name);
   }
 
+  /** A wish becomes an owned adapter; taken back as one. */
+  async function buy(wish: string, name: string, tag: string): Promise<void> {
+    const params = { path: { wish } };
+    const { id } = await undo.during(() => ask(api.POST('/wishes/{wish}/buy', { params, body: { tag } })));
+    await refresh();
+    if (account.may('keep')) {
+      undo.done(say('kit.added', { name }), async () => {
+        await ask(api.DELETE('/pieces/{kind}/{piece}', at('adapters', id)));
+        await ask(api.POST('/pieces/{kind}/{piece}/restore', at('wishes', wish)));
+        await refresh();
+      });
+    }
+  }
+
   async function added(kind: PieceKind, id: string, name: string): Promise<string> {
     await refresh();
     // People who may not delete anything have no undo here.
@@ -187,5 +201,5 @@ export const useEdit = defineStore('edit', () => {
     return { kind: 'outlets', id, version, draft: { name, blurb, place: place.id, spec: copy(spec) } };
   }
 
-  return { change, changeSeveral, restore, create, copyPlace, remove, check, refresh, find };
+  return { change, changeSeveral, restore, create, buy, copyPlace, remove, check, refresh, find };
 });

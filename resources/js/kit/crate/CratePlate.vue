@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import type { Adapter } from '@/api/client';
+import { isAbout, originsOf } from '@/plates/origins';
 import { useAccount } from '@/stores/account';
 import { useExperience } from '@/stores/experience';
 import { useGarage } from '@/stores/garage';
@@ -30,11 +31,10 @@ const due = computed(() => dueOf(props.adapter, trust.value));
 const spec = computed(() => props.adapter.spec);
 const plate = computed(() => spec.value.plate);
 const choice = computed(() => kit.choice('adapters', props.adapter.id));
-/** A typical figure isn't engraved: nobody has read it on this piece. */
-const engraved = (value: number | null | undefined, path: string): number | null => {
-  const origins = (spec.value as { origins?: Record<string, { origin: string }> }).origins;
-  return value === null || value === undefined || origins?.[`plate.${path}`]?.origin === 'typical' ? null : value;
-};
+/** What nobody has read on this piece isn't engraved. */
+const origins = computed(() => originsOf(spec.value as Record<string, unknown>));
+const engraved = (value: number | null | undefined, path: string): number | null =>
+  value === undefined || isAbout(origins.value[`plate.${path}`]) ? null : value;
 const volts = computed(() => engraved(plate.value?.max_v, 'max_v'));
 const amps = computed(() => engraved(plate.value?.continuous_a, 'continuous_a'));
 const boost = computed(() => engraved(plate.value?.boost_a, 'boost_a'));
@@ -84,7 +84,8 @@ async function lend(): Promise<void> {
   }
   borrower.value = null;
 }
-const today = (): string => new Date().toLocaleDateString('sv-SE');
+/** The day it is at the garage. */
+const today = (): string => new Date().toLocaleDateString('sv-SE', { timeZone: account.zone });
 </script>
 
 <template>

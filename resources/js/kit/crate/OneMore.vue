@@ -9,7 +9,7 @@ import { useEdit } from '@/stores/edit';
 import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
 import AnyFace from '@/ui/AnyFace.vue';
-import { kw } from '@/ui/figures';
+import { kw, money } from '@/ui/figures';
 import { useAttempt } from '@/ui/useAttempt';
 import TextButton from '@/ui/TextButton.vue';
 import { listed, say } from '@/words/say';
@@ -82,10 +82,10 @@ const pieces = computed(() =>
 );
 const price = computed(() => {
   const p = purchase.value?.price;
-  if (!p || (p.at_least && Number(p.amount) === 0)) {
+  if (!p?.known) {
     return say('more.no_price');
   }
-  const sum = say('more.price', { amount: p.amount, currency: account.me?.garage?.currency ?? '' });
+  const sum = money(p.amount, p.currency);
   return p.at_least ? say('more.at_least', { price: sum }) : sum;
 });
 const reached = computed(() => {
@@ -168,10 +168,10 @@ const isWish = (id: string): boolean => garage.wishes.some((w) => w.id === id);
         >
           <span class="bar" :style="{ height: tall(s.covered) }">
             <span class="count"
-              >{{ s.covered }}<span class="unseen"> {{ say('more.charge_word') }}</span></span
+              >{{ s.covered }}<span class="sr-only"> {{ say('more.charge_word') }}</span></span
             >
             <span class="twice" :style="{ height: tall(s.second) }"
-              >{{ s.second }}<span class="unseen"> {{ say('more.second_word') }}</span></span
+              >{{ s.second }}<span class="sr-only"> {{ say('more.second_word') }}</span></span
             >
           </span>
           <span class="label">{{ i === 0 ? say('more.own') : say('more.plus', { n: i }) }}</span>
@@ -226,7 +226,7 @@ const isWish = (id: string): boolean => garage.wishes.some((w) => w.id === id);
         </TextButton>
         <details class="whole-board">
           <summary>{{ say('more.board') }}</summary>
-          <StepBoard :purchase="purchase" />
+          <StepBoard :purchase="purchase" :now="answer.now" />
         </details>
         <p v-if="failed" class="complaint" role="alert">{{ failed }}</p>
       </template>
@@ -341,14 +341,6 @@ p {
   line-height: 1.3;
   display: flex;
   align-items: flex-end;
-}
-
-.unseen {
-  position: absolute;
-  overflow: hidden;
-  width: 1px;
-  height: 1px;
-  clip-path: inset(50%);
 }
 
 .label {

@@ -1,33 +1,29 @@
 <script setup lang="ts">
-import { computed, onMounted } from 'vue';
+import { computed } from 'vue';
 import type { SmallestKit } from '@/api/client';
-import { useBoard } from '@/stores/board';
 import { useGarage } from '@/stores/garage';
 import { kw } from '@/ui/figures';
 import { say } from '@/words/say';
 
 /** The board as it would be with the adapters of one step: kW of every pair that charges, those of the step marked. */
-const props = defineProps<{ purchase: SmallestKit['purchases'][number] }>();
+const props = defineProps<{ purchase: SmallestKit['purchases'][number]; now: SmallestKit['now'] }>();
 const MOST_ROWS = 60;
 const garage = useGarage();
-const board = useBoard();
-onMounted(() => garage.cars.forEach((car) => void board.loadColumn(car.id)));
 
-const changed = computed(
-  () => new Map([...props.purchase.newly, ...props.purchase.faster].map((r) => [`${r.outlet} ${r.vehicle}`, r])),
-);
+const byPair = (reached: SmallestKit['now']) => new Map(reached.map((r) => [`${r.outlet} ${r.vehicle}`, r]));
+const before = computed(() => byPair(props.now));
+const changed = computed(() => byPair([...props.purchase.newly, ...props.purchase.faster]));
 const rows = computed(() =>
   garage.outlets.slice(0, MOST_ROWS).map((outlet) => ({
     id: outlet.id,
     name: outlet.name,
     cells: garage.cars.map((car) => {
       const step = changed.value.get(`${outlet.id} ${car.id}`);
-      const now = board.cell(outlet.id, car.id);
-      const charges = now?.outcome === 'charges' || now?.outcome === 'limited';
+      const reached = step ?? before.value.get(`${outlet.id} ${car.id}`);
       return {
         car: car.id,
         isNew: step !== undefined,
-        words: step ? kw(step.expected_peak_kw) : charges ? kw(now.expected_peak_kw) : say('figure.none'),
+        words: reached ? kw(reached.expected_peak_kw) : say('figure.none'),
       };
     }),
   })),
@@ -52,7 +48,7 @@ const rows = computed(() =>
         <tr v-for="row in rows" :key="row.id">
           <th scope="row">{{ row.name }}</th>
           <td v-for="c in row.cells" :key="c.car" class="figures" :class="{ fresh: c.isNew }">
-            {{ c.words }}<span v-if="c.isNew" class="unseen"> {{ say('more.is_new') }}</span>
+            {{ c.words }}<span v-if="c.isNew" class="sr-only"> {{ say('more.is_new') }}</span>
           </td>
         </tr>
       </tbody>
@@ -89,13 +85,5 @@ tbody th {
 .fresh {
   background: var(--copper-wash);
   font-weight: 700;
-}
-
-.unseen {
-  position: absolute;
-  overflow: hidden;
-  width: 1px;
-  height: 1px;
-  clip-path: inset(50%);
 }
 </style>

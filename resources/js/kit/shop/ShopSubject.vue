@@ -40,21 +40,24 @@ const go = (by: number): void => {
 };
 const name = computed(() => seen.value.name.trim() || say('shop.unnamed'));
 
+/** A new wish; or the one that was looked at again, whose other figures stay. */
 const keepWish = () =>
   attempt(async () => {
-    await edit.create('wishes', { name: name.value, blurb: '', spec: spec.value });
+    const found = seen.value.wish === '' ? null : edit.find(seen.value.wish);
+    if (found) {
+      const next = { ...found.draft.spec, ...spec.value };
+      await edit.change(found, { ...found.draft, name: name.value, spec: next });
+    } else {
+      await edit.create('wishes', { name: name.value, blurb: '', spec: spec.value });
+    }
     told.value = say('shop.kept', { name: name.value });
     startOver();
   });
 
 /** A wish becomes an owned adapter, its answers with it. */
-const buy = (wish: Pick<Wish, 'id' | 'name' | 'spec'>) =>
+const buy = (wish: Wish) =>
   attempt(async () => {
-    const found = edit.find(wish.id);
-    const today = new Date().toLocaleDateString('sv-SE');
-    const plate = { ...(found?.draft.spec ?? {}), purchased_on: today };
-    await edit.create('adapters', { name: wish.name, tag: kit.freeTag(), blurb: '', spec: plate });
-    await edit.remove('wishes', wish.id, wish.name);
+    await edit.buy(wish.id, wish.name, kit.freeTag());
     told.value = say('shop.bought', { name: wish.name });
   });
 
@@ -64,7 +67,7 @@ function again(wish: Wish): void {
   const { sold_for: sold, ...given } = (plate.vetting ?? {}) as Record<string, string>;
   const translates = plate.translates as { from?: string[]; to?: string[] } | null | undefined;
   const next: Seen = {
-    ...seen.value,
+    wish: wish.id,
     name: wish.name,
     input: plate.input,
     output: plate.output,
@@ -177,7 +180,7 @@ function again(wish: Wish): void {
           <template #faces> <AnyFace :coupler="w.spec.input" /><AnyFace :coupler="w.spec.output" /> </template>
           <p v-if="account.may('edit')" class="acts">
             <TextButton :words="say('shop.again')" :of="w.name" @click="again(w)" />
-            <TextButton v-if="account.may('keep')" :words="say('shop.buy')" :of="w.name" @click="buy(w)" />
+            <TextButton :words="say('shop.buy')" :of="w.name" @click="buy(w)" />
           </p>
         </PieceCard>
       </div>

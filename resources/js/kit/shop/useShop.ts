@@ -8,6 +8,8 @@ export type Answer = 'yes' | 'no' | 'not_said';
 export type Question = components['schemas']['VettingQuestion'];
 
 export interface Seen {
+  /** The wish that is looked at again; empty for an adapter that isn't one yet. */
+  wish: string;
   name: string;
   input: string;
   output: string;
@@ -28,6 +30,7 @@ export interface Seen {
 }
 
 const fresh = (): Seen => ({
+  wish: '',
   name: '',
   input: '',
   output: '',
@@ -77,9 +80,6 @@ export function useShop() {
       plate,
       ...(s.price.trim() === '' ? {} : { price: s.price.trim() }),
       ...(s.from && s.to ? { translates: { from: [s.from], to: [s.to] } } : {}),
-      ...(s.answers.certified_mark === 'yes' ? { certification: 'certified' } : {}),
-      ...(s.answers.maker_accepts === 'yes' ? { maker_approved: true } : {}),
-      ...(s.answers.recall_looked_at === 'yes' ? { recalled: false } : {}),
       vetting: { ...s.answers, sold_for: s.sold_for },
     };
   });
@@ -113,5 +113,5 @@ export function useShop() {
     kept.drop();
   }
 
-  return { seen, questions, verdict, error, isJudging, spec, judge, startOver };
+  return { seen, questions, verdict, error, isJudging, spec, startOver };
 }
