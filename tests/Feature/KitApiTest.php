@@ -111,6 +111,33 @@ final class KitApiTest extends TestCase
         self::assertContains('wishes', $this->getJson('/api/put-aside')->json('items.*.kind'));
     }
 
+    public function test_a_bought_wish_is_an_adapter_with_its_plate_and_what_its_answers_say(): void
+    {
+        $wish = $this->postJson('/api/pieces/wishes', ['name' => 'Gudgeon G-7', 'blurb' => 'Seen at the fair', 'spec' => [...self::ACTIVE, 'price' => '620.00']])->assertCreated()->json('id');
+        $promised = $this->getJson('/api/kit')->json('purchases.0.covered');
+
+        $this->postJson("/api/wishes/{$wish}/buy", ['tag' => ''])->assertStatus(422)->assertJsonStructure(['errors' => ['tag']]);
+        self::assertSame([$wish], $this->getJson('/api/garage')->json('wishes.*.id'), 'a refused purchase leaves the wish');
+
+        $bought = $this->postJson("/api/wishes/{$wish}/buy", ['tag' => 'A77'])->assertCreated();
+        Contract::holds('POST', '/wishes/{wish}/buy', $bought);
+        $adapter = Adapter::query()->where('tag', 'A77')->firstOrFail();
+        self::assertSame([$bought->json('id'), 'Gudgeon G-7', 'Seen at the fair'], [$adapter->ulid, $adapter->name, $adapter->blurb]);
+        self::assertSame(['certified', true, false], [$adapter->spec['certification'], $adapter->spec['maker_approved'], $adapter->spec['recalled']]);
+        self::assertSame([self::ACTIVE['plate'], self::ANSWERS], [$adapter->spec['plate'], $adapter->spec['vetting']]);
+        self::assertSame([], $this->getJson('/api/garage')->json('wishes'));
+        $adapter->update(['spec' => [...$adapter->spec, 'damaged' => false, 'battery_ok' => true]]);
+        self::assertSame($promised, $this->getJson('/api/kit')->json('covered_now'), 'once somebody has looked at its condition and charged its battery');
+        $this->postJson("/api/wishes/{$wish}/buy", ['tag' => 'A78'])->assertNotFound();
+    }
+
+    public function test_a_wish_known_to_be_uncertified_is_never_the_next_thing_to_buy(): void
+    {
+        $wish = $this->postJson('/api/pieces/wishes', ['name' => 'Gudgeon G-7', 'spec' => [...self::ACTIVE, 'vetting' => [...self::ANSWERS, 'certified_mark' => 'no']]])->assertCreated()->json('id');
+        self::assertNotContains($wish, array_merge(...$this->getJson('/api/kit')->json('purchases.*.buy')));
+        self::assertContains($wish, array_merge(...$this->getJson('/api/kit?policy=any')->json('purchases.*.buy')));
+    }
+
     /** A3 is rated 300 A; the most that any car and charger here send through it for ten minutes is all of it. */
     public function test_a_first_test_goes_from_gentle_to_the_rating(): void
     {

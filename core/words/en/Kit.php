@@ -15,7 +15,7 @@ return [
     'vet_ask.heat_cut_off' => 'Does it measure its temperature, reduce the current and cut off when it gets too hot?',
     'vet_ask.order_given' => 'Do its instructions say in which order to connect and disconnect?',
     'vet_ask.recall_looked_at' => 'Did you look for it on recall lists, and it was not there?',
-    'vet_ask.seller_answers' => 'Does the seller give an address and take it back when it fails?',
+    'vet_ask.seller_answers' => 'Does the seller give an address, and can you return it if it fails?',
 
     'vet_why.label_names_both' => 'A label that names both ends and AC or DC is the first thing a serious maker prints. An AC adapter at a DC charger can burn.',
     'vet_why.plate_said' => 'Without its ratings nobody can say whether your cars would overload it.',
@@ -65,5 +65,5 @@ return [
     'vet_against.dc_extension' => 'It extends a DC cable. Standards forbid that: the car and the charger no longer see what is between them.',
     'vet_against.volts' => '{car} at {outlet}: {reason}',
     'vet_against.amps' => 'Your cars and chargers could send {could} through it; its rating ends at {rated}, and it may not limit the current itself.',
-    'vet_against.any_car' => 'It is offered for any car, but {car} at {outlet} shows otherwise: {reason}',
+    'vet_against.any_car' => 'It is sold as fitting any car, but it does not suit {car} at {outlet}: {reason}',
 ];

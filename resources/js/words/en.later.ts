@@ -795,7 +795,7 @@ export const later = {
   'more.not_needed': 'Not needed by any car here: {names}.',
   'more.weakest': 'Weakest place: {place}. A single failure there leaves cars without a charge.',
   'more.fails': '{failed} fails, at {place}:',
-  'more.open': '{n, plural, one {# pair depends} other {# pairs depend}} on facts nobody has read yet.',
+  'more.open': '{n, plural, one {# pair has} other {# pairs have}} no answer until you read more facts.',
   'more.never': '{n, plural, one {# pair} other {# pairs}} that no adapter makes charge',
   'more.together': 'Cars that travel at once',
   'more.together_how': 'An adapter serves one car at a time. Tick the cars that charge at the same place at once.',

@@ -119,7 +119,7 @@ final class AdapterGate implements Gate
     private function trust(Adapter $adapter, Situation $situation): GateResult
     {
         [$name, $policy, $chain] = [$adapter->name, $situation->policy, $situation->chain];
-        if ($adapter->handling->isForSale) {
+        if ($adapter->handling->isForSale && ! self::isKnownUnfit($adapter, $policy)) {
             return GateResult::pass(GateName::Adapter, Message::of($policy === AdapterPolicy::Maker ? 'adapter.for_sale_approved' : 'adapter.for_sale', adapter: $name));
         }
         if ($policy === AdapterPolicy::Maker) {
@@ -140,5 +140,13 @@ final class AdapterGate implements Gate
         return $policy === AdapterPolicy::Any
             ? GateResult::caution(GateName::Adapter, Message::of('adapter.uncertified_used', adapter: $name, certification: $certification->message()))
             : GateResult::refused(GateName::Adapter, Message::of('adapter.uncertified_refused', adapter: $name, certification: $certification->message()));
+    }
+
+    /** What is for sale is taken as new, but not against what is said of it. */
+    private static function isKnownUnfit(Adapter $adapter, AdapterPolicy $policy): bool
+    {
+        $certification = $adapter->trust->certification;
+
+        return $policy === AdapterPolicy::Maker ? $adapter->trust->makerApproved === false : $certification !== null && $certification !== Certification::Certified;
     }
 }
