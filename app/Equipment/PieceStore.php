@@ -49,7 +49,10 @@ final class PieceStore
             throw FieldError::at($kind->value, Message::of('app.too_many_pieces', most: Amount::count($kind->most())));
         }
 
-        return $model::query()->create([...$this->columns($kind, $this->noted($kind, [], $fields)), 'position' => $model::query()->max('position') + 1, 'version' => 1]);
+        $columns = $this->columns($kind, $this->noted($kind, [], $fields));
+        self::mustBeFree($columns['tag'] ?? null, null);
+
+        return $model::query()->create([...$columns, 'position' => $model::query()->max('position') + 1, 'version' => 1]);
     }
 
     /**
@@ -72,6 +75,7 @@ final class PieceStore
             }
             $columns = $this->columns($kind, $this->noted($kind, self::fieldsOf($piece), [...self::fieldsOf($piece), ...self::changed($kind, $piece, $node, $fields)]));
             self::mustBeKept($node, $columns['spec'] ?? null);
+            self::mustBeFree($columns['tag'] ?? null, $piece);
             $piece->update([...$columns, 'version' => $version + 1]);
 
             return $piece;
@@ -199,6 +203,25 @@ final class PieceStore
             if ($value !== null && data_get($spec, (string) $path) === null) {
                 throw $node->fail("changes.{$path}", Message::of('app.no_such_figure'));
             }
+        }
+    }
+
+    /**
+     * Two adapters with one tag can't be told apart. One that shares its tag already, as a document brought it, keeps it.
+     *
+     * @param  mixed  $tag  null where there is none
+     * @param  Piece|Place|null  $own  the piece that takes it; null for a new one
+     *
+     * @throws FieldError
+     */
+    private static function mustBeFree(mixed $tag, Piece|Place|null $own): void
+    {
+        if ($tag === null || ($own instanceof Adapter && $own->tag === $tag)) {
+            return;
+        }
+        $other = Adapter::query()->firstWhere('tag', $tag);
+        if ($other !== null) {
+            throw FieldError::at('tag', Message::of('app.tag_taken', name: $other->name));
         }
     }
 

@@ -13,6 +13,7 @@ use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Kit\KitQuestion;
 use Harmozon\Core\Kit\PackedNetwork;
 use Harmozon\Core\Kit\PackedPiece;
+use Harmozon\Core\Kit\PackedPlace;
 use Harmozon\Core\Kit\PackingList;
 use Harmozon\Core\Words\Voice;
 
@@ -24,7 +25,7 @@ final readonly class TourPacking
     }
 
     /**
-     * @return array{adapters: list<string>, pieces: list<array<string, mixed>>, networks: list<array<string, mixed>>}
+     * @return array{adapters: list<string>, pieces: list<array<string, mixed>>, networks: list<array<string, mixed>>, places: list<array<string, mixed>>}
      *
      * @throws FieldError when the tour has no car or no outlet, or more pairs than are answered at once
      */
@@ -37,8 +38,9 @@ final readonly class TourPacking
             'adapters' => array_map(static fn (PackedPiece $p): string => $p->adapter->id, $list->pieces),
             'pieces' => array_map($this->piece(...), $list->pieces),
             'networks' => array_map(fn (PackedNetwork $n): array => [
-                'name' => $n->name, 'places' => $n->places, 'to_do' => $this->words($n->toDo), 'have' => $this->words($n->have), 'checked' => $n->isLookedAt,
+                'name' => $n->name, 'places' => $n->places, 'to_do' => $this->words($n->toDo), 'have' => $this->words($n->have), 'checked' => $n->isLookedAt, 'help_line' => $n->helpLine,
             ], $list->networks),
+            'places' => array_map(static fn (PackedPlace $p): array => ['place' => $p->place, 'address' => $p->address, 'pull_through' => $p->pullThrough], PackedPlace::along($question->outlets)),
         ];
     }
 

@@ -117,6 +117,7 @@ final class KitApiTest extends TestCase
         $promised = $this->getJson('/api/kit')->json('purchases.0.covered');
 
         $this->postJson("/api/wishes/{$wish}/buy", ['tag' => ''])->assertStatus(422)->assertJsonStructure(['errors' => ['tag']]);
+        $this->postJson("/api/wishes/{$wish}/buy", ['tag' => 'A1'])->assertStatus(422)->assertJsonStructure(['errors' => ['tag']]);
         self::assertSame([$wish], $this->getJson('/api/garage')->json('wishes.*.id'), 'a refused purchase leaves the wish');
 
         $bought = $this->postJson("/api/wishes/{$wish}/buy", ['tag' => 'A77'])->assertCreated();
@@ -136,6 +137,18 @@ final class KitApiTest extends TestCase
         $wish = $this->postJson('/api/pieces/wishes', ['name' => 'Gudgeon G-7', 'spec' => [...self::ACTIVE, 'vetting' => [...self::ANSWERS, 'certified_mark' => 'no']]])->assertCreated()->json('id');
         self::assertNotContains($wish, array_merge(...$this->getJson('/api/kit')->json('purchases.*.buy')));
         self::assertContains($wish, array_merge(...$this->getJson('/api/kit?policy=any')->json('purchases.*.buy')));
+    }
+
+    public function test_a_pair_that_never_charges_tells_what_would_change_it(): void
+    {
+        $kit = $this->getJson('/api/kit')->assertOk();
+        Contract::holds('GET', '/kit', $kit);
+        $never = $kit->json('never');
+        self::assertNotSame([], array_merge(...array_column($never, 'changes')));
+        foreach ($never as $pair) {
+            $board = $this->postJson('/api/fit', ['outlet' => $pair['outlet'], 'vehicle' => $pair['vehicle']])->assertOk();
+            self::assertSame([], array_diff($pair['changes'], $board->json('changes.*.change')), 'the same changes as the board names');
+        }
     }
 
     /** A3 is rated 300 A; the most that any car and charger here send through it for ten minutes is all of it. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Adapter;
 use App\Models\Outlet;
 use App\Models\Place;
 use App\Models\Vehicle;
@@ -69,8 +70,8 @@ final class PieceApiTest extends TestCase
         foreach ($catalogue->json('chargers') as $kind) {
             $this->postJson('/api/pieces/outlets', ['name' => $kind['name'], 'place' => $place->json('id'), 'spec' => $kind['outlet']])->assertCreated();
         }
-        foreach ($catalogue->json('adapters') as $kind) {
-            $this->postJson('/api/pieces/adapters', ['name' => $kind['name'], 'tag' => 'N1', 'spec' => $kind['adapter']])->assertCreated();
+        foreach ($catalogue->json('adapters') as $number => $kind) {
+            $this->postJson('/api/pieces/adapters', ['name' => $kind['name'], 'tag' => "N{$number}", 'spec' => $kind['adapter']])->assertCreated();
         }
         $this->getJson('/api/board')->assertOk()->assertJsonCount(5 * (12 + count($catalogue->json('chargers'))), 'cells');
 
@@ -82,6 +83,20 @@ final class PieceApiTest extends TestCase
         $this->deleteJson("/api/pieces/places/{$place->json('id')}")->assertNoContent();
         $this->getJson('/api/board')->assertJsonCount(5 * 12, 'cells');
         $this->postJson('/api/pieces/spoons', ['name' => 'x'])->assertNotFound();
+    }
+
+    public function test_two_adapters_never_get_the_same_tag(): void
+    {
+        $spec = ['input' => 'ccs1', 'output' => 'j3400', 'current' => 'dc'];
+        $new = $this->postJson('/api/pieces/adapters', ['name' => 'New', 'tag' => 'A1', 'spec' => $spec])->assertStatus(422);
+        self::assertStringContainsString(Adapter::query()->where('tag', 'A1')->firstOrFail()->name, $new->json('errors.tag.0'));
+
+        $id = $this->postJson('/api/pieces/adapters', ['name' => 'New', 'tag' => 'Z9', 'spec' => $spec])->assertCreated()->json('id');
+        $this->putJson("/api/pieces/adapters/{$id}", ['version' => 1, 'tag' => 'A1'])->assertStatus(422)->assertJsonStructure(['errors' => ['tag']]);
+        $this->putJson("/api/pieces/adapters/{$id}", ['version' => 1, 'tag' => 'Z9', 'name' => 'Renamed'])->assertOk();
+
+        Adapter::query()->where('ulid', $id)->update(['tag' => 'A1']);
+        $this->putJson("/api/pieces/adapters/{$id}", ['version' => 2, 'name' => 'As imported'])->assertOk();
     }
 
     public function test_a_session_can_run_through_the_stations_own_adapter(): void

@@ -37,7 +37,7 @@ final class KitCommand extends CoreCommand
         $this->question = (new KitReader($this->laravel->make(Catalogue::class)))->question($node, $ids);
         $this->kit = SmallestKit::of($this->question, $this->most());
 
-        return (new KitWriter($this->voice()))->answer($this->kit, $this->question);
+        return (new KitWriter($this->voice()))->answer($this->kit, $this->question, $this->laravel->make(Catalogue::class));
     }
 
     /** @throws FieldError */

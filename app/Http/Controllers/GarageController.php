@@ -24,6 +24,7 @@ use Harmozon\Core\Case\PlateWriter;
 use Harmozon\Core\Catalogue\Region;
 use Harmozon\Core\Catalogue\SearchWords;
 use Harmozon\Core\Chain\UnreadFacts;
+use Harmozon\Core\Equipment\Adapter as CoreAdapter;
 use Harmozon\Core\Words\Voice;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
@@ -37,7 +38,7 @@ final class GarageController extends Controller
 
         return response()->json([
             'vehicles' => Vehicle::inOrder()->map(static fn (Vehicle $v): array => [...self::piece($v), 'lines' => $plates->vehicle($pieceReader->vehicle($v))]),
-            'adapters' => Adapter::inOrder()->map(static fn (Adapter $a): array => ['tag' => $a->tag, ...self::piece($a), 'lines' => $plates->adapter($pieceReader->adapter($a))]),
+            'adapters' => Adapter::inOrder()->map(static fn (Adapter $a): array => ['tag' => $a->tag, ...self::piece($a), ...self::adapter($pieceReader->adapter($a), $plates)]),
             'groups' => ShippedKinds::groups(),
             'places' => $places->map(static fn (Place $place): array => [
                 'id' => $place->ulid,
@@ -88,6 +89,12 @@ final class GarageController extends Controller
         Garage::query()->whereKey($garage->id())->update($request->habits());
 
         return response()->noContent();
+    }
+
+    /** @return array<string, mixed> what the core reads of it */
+    private static function adapter(CoreAdapter $adapter, PlateWriter $plates): array
+    {
+        return ['lines' => $plates->adapter($adapter), 'need' => $plates->need($adapter)];
     }
 
     /** @return list<array<string, mixed>> the kinds of charger, group by group, in place of places; those that exist where the garage is first */

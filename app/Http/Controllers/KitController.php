@@ -14,6 +14,7 @@ use App\Models\Wish;
 use Harmozon\Core\Answers\KitWriter;
 use Harmozon\Core\Answers\VettingWriter;
 use Harmozon\Core\Case\VettingReader;
+use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Fit\AdapterPolicy;
 use Harmozon\Core\Json\Node;
 use Harmozon\Core\Kit\FirstTest;
@@ -31,11 +32,11 @@ final class KitController extends Controller
     {
     }
 
-    public function smallest(KitRequest $request, KitWriter $writer): JsonResponse
+    public function smallest(KitRequest $request, KitWriter $writer, Catalogue $catalogue): JsonResponse
     {
         $question = $this->questions->of($request->tour(), $request->policy(), $request->together());
 
-        return response()->json($writer->answer(SmallestKit::of($question), $question));
+        return response()->json($writer->answer(SmallestKit::of($question), $question, $catalogue));
     }
 
     public function questions(VettingWriter $writer): JsonResponse

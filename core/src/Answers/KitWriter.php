@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Answers;
 
+use Harmozon\Core\Catalogue\Catalogue;
+use Harmozon\Core\Chain\UnreadFact;
 use Harmozon\Core\Equipment\Adapter;
+use Harmozon\Core\Fit\Change;
+use Harmozon\Core\Fit\ChangeFinder;
 use Harmozon\Core\Kit\Charged;
 use Harmozon\Core\Kit\FirstTest;
 use Harmozon\Core\Kit\KitQuestion;
@@ -26,8 +30,10 @@ final readonly class KitWriter
     }
 
     /** @return array<string, mixed> */
-    public function answer(SmallestKit $kit, KitQuestion $question): array
+    public function answer(SmallestKit $kit, KitQuestion $question, Catalogue $catalogue): array
     {
+        $changes = new ChangeFinder($question->owned, $question->conditions, $question->policy, $catalogue);
+
         return [
             'pairs' => count($kit->table->pairs),
             'covered_now' => $kit->now->covered,
@@ -41,7 +47,7 @@ final readonly class KitWriter
             'charge' => array_map(static fn (Charged $c): array => ['adapter' => $c->adapter->id, 'newly' => array_map(self::reached(...), $c->newly)], $kit->charged),
             'candidates' => $this->candidates($kit),
             'not_needed' => array_map(static fn (Adapter $a): string => $a->id, $kit->notNeeded),
-            'never' => array_map($this->never(...), $kit->never()),
+            'never' => array_map(fn (Pair $p): array => $this->never($p, $changes), $kit->never()),
             'stranded' => array_map(static fn (Loss $l): array => ['vehicle' => $l->vehicle->id, 'place' => $l->place, 'part' => $l->part->value, 'failed' => $l->failed], ($ways = SecondWays::of($kit->table))->stranded()),
             'weakest_place' => $ways->weakestPlace(),
             'open' => array_map(static fn (Pair $p): array => ['vehicle' => $p->vehicle->id, 'outlet' => $p->at->outlet->id], $kit->open()),
@@ -74,12 +80,12 @@ final readonly class KitWriter
         return ['currency' => $currency, 'amount' => $price->amount(), 'at_least' => $price->isAtLeast(), 'known' => $price->isKnown()];
     }
 
-    /** @return array{vehicle: string, outlet: string, gate: string|null, reason: string} */
-    private function never(Pair $pair): array
+    /** @return array{vehicle: string, outlet: string, gate: string|null, reason: string, changes: list<string>} */
+    private function never(Pair $pair, ChangeFinder $changes): array
     {
         $answer = $pair->never ?? throw new \LogicException('only of pairs that never charge');
 
-        return ['vehicle' => $pair->vehicle->id, 'outlet' => $pair->at->outlet->id, 'gate' => $answer->deciding()?->gate->value, 'reason' => $this->voice->say($answer->why())];
+        return ['vehicle' => $pair->vehicle->id, 'outlet' => $pair->at->outlet->id, 'gate' => $answer->deciding()?->gate->value, 'reason' => $this->voice->say($answer->why()), 'changes' => array_map(fn (Change $c): string => $this->voice->say($c->message), $changes->changes($answer, $pair->at->outlet, $pair->vehicle))];
     }
 
     /** @return list<array{id: string, name: string, input: string, output: string}> those that any purchase buys */
@@ -95,12 +101,13 @@ final readonly class KitWriter
         return array_values($bought);
     }
 
-    /** @return array{stages: list<array{vehicle: string, outlet: string, mean_a: float, share: float}>, most: float|null} */
+    /** @return array{stages: list<array{vehicle: string, outlet: string, mean_a: float, share: float}>, most: float|null, unread: list<array{fact: string, where: string, piece: string, path: string}>} */
     public function firstTest(FirstTest $test): array
     {
         return [
             'stages' => array_map(static fn (TestStage $s): array => ['vehicle' => $s->vehicle->id, 'outlet' => $s->outlet->id, 'mean_a' => round($s->meanA, 1), 'share' => round($s->share, 4)], $test->stages),
             'most' => FitWriter::rounded($test->most, 4),
+            'unread' => array_map(fn (UnreadFact $f): array => ['fact' => $this->voice->say($f->fact()), 'where' => $this->voice->say($f->where()), 'piece' => $f->piece, 'path' => $f->path], $test->unread),
         ];
     }
 }

@@ -44,6 +44,7 @@ final readonly class TrustWriter
             'failed_starts' => $trust->failedStarts(),
             'next_test' => [
                 'due' => $trust->nextTest->isDue,
+                'label' => ($due = $trust->testDue()) === null ? null : $this->voice->say($due),
                 'by' => $trust->nextTest->by,
                 'within_sessions' => $trust->nextTest->withinSessions,
                 'why' => $this->voice->say($trust->nextTest->why),

@@ -6,6 +6,7 @@ namespace Harmozon\Core\Case;
 
 use Harmozon\Core\Chain\Fact;
 use Harmozon\Core\Equipment\Adapter;
+use Harmozon\Core\Equipment\AdapterNeed;
 use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Equipment\Inlet;
 use Harmozon\Core\Equipment\Outlet;
@@ -36,6 +37,14 @@ final readonly class PlateWriter
     public function adapter(Adapter $adapter): array
     {
         return [$this->voice->say(PlateLine::plate($adapter->rating->plate))];
+    }
+
+    /** @return array{code: string, words: string, forbids_use: bool}|null what its record says it needs before it is used */
+    public function need(Adapter $adapter): ?array
+    {
+        $need = AdapterNeed::of($adapter);
+
+        return $need === null ? null : ['code' => $need->value, 'words' => $this->voice->say($need->message($adapter)), 'forbids_use' => $need->forbidsUse()];
     }
 
     /** @return list<string> */

@@ -40,6 +40,12 @@ final readonly class Adapter
         return $this->passes->current === CurrentKind::Ac && ! $this->input->isSocket() && $this->input->is($this->output);
     }
 
+    /** Whether somebody else has it now. */
+    public function isLent(): bool
+    {
+        return $this->handling->keeping->lentTo !== null;
+    }
+
     /** Whether it is known to limit the current itself: its record says so, or gives the temperature at which it begins. */
     public function holdsBack(): bool
     {

@@ -22,7 +22,8 @@ final readonly class Board
 
     /**
      * The kit without duplicates of equal rating and temperature, which a fleet has many of: of equal chains the first
-     * in the kit is the answer. One that could be stacked on another of its kind stays, so that the stack is refused.
+     * in the kit is the answer, and one that is at hand goes before one that is lent. One that could be stacked on
+     * another of its kind stays, so that the stack is refused.
      *
      * @param  list<Adapter>  $kit
      * @return list<Adapter>
@@ -32,7 +33,9 @@ final readonly class Board
         $distinct = [];
         foreach ($kit as $adapter) {
             $key = $adapter->input->is($adapter->output) ? $adapter->id : $adapter->kindKey().$conditions->earlierUse->thetaOf($adapter->id);
-            $distinct[$key] ??= $adapter;
+            if (! isset($distinct[$key]) || ($distinct[$key]->isLent() && ! $adapter->isLent())) {
+                $distinct[$key] = $adapter;
+            }
         }
 
         return array_values($distinct);

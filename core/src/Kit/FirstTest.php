@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Kit;
 
+use Harmozon\Core\Chain\UnreadFact;
 use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Fit\Fitter;
@@ -27,32 +28,44 @@ final readonly class FirstTest
     /**
      * @param  list<TestStage>  $stages  the gentlest first
      * @param  float|null  $most  the highest share of the continuous rating that any charger here can prove; null when nothing is known
+     * @param  list<UnreadFact>  $unread  facts that keep cars and chargers out of the plan until somebody reads them
      */
-    private function __construct(public array $stages, public ?float $most)
+    private function __construct(public array $stages, public ?float $most, public array $unread)
     {
     }
 
     /** @param  KitQuestion  $garage  its cars and outlets, as far as they take this adapter */
     public static function of(Adapter $adapter, KitQuestion $garage): self
     {
-        $rated = $adapter->rating->plate->continuousA;
-        if ($rated === null || $rated <= 0.0) {
-            return new self([], null);
-        }
+        $ratedA = $adapter->rating->plate->continuousA;
         $fitter = new Fitter([], $garage->conditions, $garage->policy);
-        $stages = [];
+        $stages = $unread = [];
         foreach ($garage->outlets as $at) {
             foreach ($adapter->input->takes($at->outlet->coupler) ? $garage->vehicles : [] as $vehicle) {
                 $answer = $fitter->exactly($at->outlet, [$adapter], $vehicle)->best;
-                $meanA = $answer->outcome->flow() === Flow::Yes ? self::meanA($answer) : null;
+                $unread += $answer->outcome->mayFlow() ? self::missing($answer) : [];
+                $meanA = $ratedA !== null && $answer->outcome->flow() === Flow::Yes ? self::meanA($answer) : null;
                 if ($meanA !== null) {
-                    $stages[] = new TestStage($vehicle, $at->outlet, $meanA, $meanA / $rated);
+                    $stages[] = new TestStage($vehicle, $at->outlet, $meanA, $meanA / $ratedA);
                 }
             }
         }
         usort($stages, static fn (TestStage $a, TestStage $b): int => $a->share <=> $b->share);
 
-        return new self(self::chosen($stages), $stages === [] ? null : min(1.0, $stages[count($stages) - 1]->share));
+        return new self(self::chosen($stages), $stages === [] ? null : min(1.0, $stages[count($stages) - 1]->share), array_values($unread));
+    }
+
+    /** @return array<string, UnreadFact> by piece and path */
+    private static function missing(ChainAnswer $answer): array
+    {
+        $missing = [];
+        foreach ($answer->gates() as $gate) {
+            foreach ($gate->missing as $fact) {
+                $missing["{$fact->piece} {$fact->path}"] = $fact;
+            }
+        }
+
+        return $missing;
     }
 
     /**

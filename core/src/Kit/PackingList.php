@@ -58,10 +58,10 @@ final readonly class PackingList
     {
         foreach ($setUps as $setUp) {
             if ($setUp->isCalled($name)) {
-                return new PackedNetwork($name, $places, $setUp->in(SetUpState::ToDo), $setUp->in(SetUpState::Done), $setUp->isLookedAt());
+                return new PackedNetwork($name, $places, $setUp->in(SetUpState::ToDo), $setUp->in(SetUpState::Done), $setUp->isLookedAt(), $setUp->helpLine);
             }
         }
 
-        return new PackedNetwork($name, $places, [], [], false);
+        return new PackedNetwork($name, $places, [], [], false, null);
     }
 }

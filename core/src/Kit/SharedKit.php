@@ -13,9 +13,6 @@ final class SharedKit implements Kit
     /** The most ways of giving out pieces at one place that are all tried. */
     private const MOST_TRIED = 4096;
 
-    /** Noted where pieces may not be given out in the best way. */
-    private const GREEDY = 'greedy';
-
     private ?Worth $worth = null;
 
     /** @var list<Reach|null>|null */
@@ -23,31 +20,18 @@ final class SharedKit implements Kit
 
     /**
      * @param  list<int>  $pieces  those in the kit; a second one of a kind is there twice
-     * @param  list<list<int>>  $places  pairs of cars that travel together, place by place
-     * @param  \ArrayObject<string, array<int, Reach|null>>  $known  ways at a place by the pieces that matter there
+     * @param  list<SharedPlace>  $places  where cars that travel together charge
+     * @param  Handouts  $known  shared by this kit and every one that grows from it
      */
-    private function __construct(private readonly PairTable $table, private readonly PairGroups $groups, private readonly array $pieces, private readonly array $places, private readonly \ArrayObject $known)
+    private function __construct(private readonly PairTable $table, private readonly PairGroups $groups, private readonly array $pieces, private readonly array $places, private readonly Handouts $known)
     {
     }
 
     /** @param  list<string>  $together  ids of cars */
     public static function owned(PairTable $table, array $together, bool $isTour): self
     {
-        $places = [];
-        foreach ($table->pairs as $number => $pair) {
-            if (in_array($pair->vehicle->id, $together, true)) {
-                $places[$pair->at->place][] = $number;
-            }
-        }
-
-        /** @var \ArrayObject<string, array<int, Reach|null>> $known */
-        $known = new \ArrayObject;
-        if ($isTour) {
-            // Given out place by place, pieces may not leave the most second ways along a whole tour.
-            $known[self::GREEDY] = [];
-        }
-
-        return new self($table, PairGroups::of($table->pairs, $isTour), $table->owned === 0 ? [] : range(0, $table->owned - 1), array_values($places), $known);
+        // Given out place by place, pieces may not leave the most second ways along a whole tour.
+        return new self($table, PairGroups::of($table->pairs, $isTour), $table->owned === 0 ? [] : range(0, $table->owned - 1), SharedPlace::all($table, $together), new Handouts(! $isTour));
     }
 
     public function plus(int $piece): self
@@ -67,7 +51,7 @@ final class SharedKit implements Kit
 
     public function isExact(): bool
     {
-        return ! isset($this->known[self::GREEDY]);
+        return $this->known->isExact;
     }
 
     /** @return list<Reach|null> by pair */
@@ -76,8 +60,9 @@ final class SharedKit implements Kit
         if ($this->ways === null) {
             $has = array_fill_keys([Reach::WITHOUT, ...$this->pieces], true);
             $ways = array_map(static fn (Pair $pair): ?Reach => self::bestOf($pair, $has), $this->table->pairs);
-            foreach ($this->places as $place => $pairs) {
-                $ways = array_replace($ways, $this->at($place, $pairs));
+            foreach ($this->places as $number => $place) {
+                $matter = $place->serving($this->pieces);
+                $ways = array_replace($ways, $this->known->ways[$number.':'.implode(',', $matter)] ??= $this->given($place, $matter));
             }
             $this->ways = array_values($ways);
         }
@@ -86,40 +71,16 @@ final class SharedKit implements Kit
     }
 
     /**
-     * @param  list<int>  $pairs
+     * @param  list<int>  $pieces  those that serve any of the cars there
      * @return array<int, Reach|null> by pair
      */
-    private function at(int $place, array $pairs): array
+    private function given(SharedPlace $place, array $pieces): array
     {
-        $serves = [];
-        foreach ($pairs as $pair) {
-            foreach ($this->table->pairs[$pair]->ways as $way) {
-                if ($way->piece !== Reach::WITHOUT) {
-                    $serves[$way->piece][$this->table->pairs[$pair]->vehicle->id] = true;
-                }
-            }
-        }
-        $matter = array_values(array_filter($this->pieces, static fn (int $piece): bool => isset($serves[$piece])));
-        $key = $place.':'.implode(',', $matter);
-        if (! isset($this->known[$key])) {
-            $this->known[$key] = $this->given($pairs, $matter, array_map(array_keys(...), $serves));
-        }
-
-        return $this->known[$key];
-    }
-
-    /**
-     * @param  list<int>  $pairs
-     * @param  list<int>  $pieces  those that serve any of the cars
-     * @param  array<int, list<array-key>>  $cars  that each piece serves
-     * @return array<int, Reach|null> by pair
-     */
-    private function given(array $pairs, array $pieces, array $cars): array
-    {
-        $choices = array_map(static fn (int $piece): array => $cars[$piece], $pieces);
+        $pairs = $place->pairs;
+        $choices = array_map(static fn (int $piece): array => $place->cars[$piece], $pieces);
         $count = array_product(array_map(count(...), $choices));
         if ($count > self::MOST_TRIED) {
-            $this->known[self::GREEDY] = [];
+            $this->known->isExact = false;
 
             return $this->givenGreedily($pairs, $pieces, $choices);
         }

@@ -62,6 +62,17 @@ final class FitPropertiesTest extends TestCase
         self::assertSame(['warm', 'cool'], array_map(static fn (Adapter $a): string => $a->id, Board::distinct($case->adapters, $case->conditions)));
     }
 
+    public function test_of_equals_one_at_hand_goes_before_one_that_is_lent(): void
+    {
+        $distinct = static fn (array ...$kit): array => array_map(static fn (Adapter $a): string => $a->id, Board::distinct(($case = Cases::read(Cases::file(adapters: $kit)))->adapters, $case->conditions));
+        $lent = ['lent_to' => 'Ida'];
+
+        self::assertSame(['b'], $distinct(['id' => 'a', ...$lent], ['id' => 'b']));
+        self::assertSame(['a'], $distinct(['id' => 'a'], ['id' => 'b', ...$lent]));
+        self::assertSame(['a'], $distinct(['id' => 'a', ...$lent], ['id' => 'b', ...$lent]));
+        self::assertSame(['b', 'c'], $distinct(['id' => 'a', ...$lent], ['id' => 'b'], ['id' => 'c', 'plate.max_v' => 500]));
+    }
+
     public function test_the_order_of_the_kit_decides_between_equals_alone(): void
     {
         $this->forAll(self::kits(), Generators::elements(self::SHAPES))

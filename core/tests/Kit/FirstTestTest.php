@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Tests\Kit;
 
+use Harmozon\Core\Chain\UnreadFact;
 use Harmozon\Core\Kit\FirstTest;
 use Harmozon\Core\Kit\TestStage;
 use PHPUnit\Framework\TestCase;
@@ -44,6 +45,21 @@ final class FirstTestTest extends TestCase
     public function test_more_than_the_rating_proves_all_of_it_and_no_more(): void
     {
         self::assertSame(1.0, self::plan([['id' => 'o1', 'coupler' => 'j3400']])->most);
+    }
+
+    public function test_facts_that_keep_a_charger_out_of_the_plan_are_named(): void
+    {
+        $plan = self::plan([['id' => 'o1', 'coupler' => 'j3400', 'max_kw' => 40], ['id' => 'o2', 'coupler' => 'j3400', 'signalling' => null], ['id' => 'o3', 'coupler' => 'j3400', 'signalling' => ['can_legacy'], 'max_v' => null]]);
+        $unrated = self::plan([['id' => 'o1', 'coupler' => 'j3400']], ['plate.continuous_a' => null, 'plate.boost_a' => null, 'plate.boost_minutes' => null]);
+
+        self::assertSame([['o1'], [['o2', 'signalling']]], [array_map(static fn (TestStage $s): string => $s->outlet->id, $plan->stages), self::facts($plan)]);
+        self::assertSame([[], [['a1', 'plate.continuous_a']]], [$unrated->stages, self::facts($unrated)]);
+    }
+
+    /** @return list<array{string, string}> */
+    private static function facts(FirstTest $plan): array
+    {
+        return array_map(static fn (UnreadFact $f): array => [$f->piece, $f->path], $plan->unread);
     }
 
     /**

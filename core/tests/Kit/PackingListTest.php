@@ -50,11 +50,11 @@ final class PackingListTest extends TestCase
             self::at(['coupler' => 'j3400', 'access' => ['kind' => 'account', 'network' => 'Fernway']]),
             self::at(['access' => ['kind' => 'account', 'network' => 'Ostler']]),
             self::at(['coupler' => 'j3400']),
-        ], [new NetworkSetUp('fernway ', ['app' => SetUpState::Done, 'card' => SetUpState::ToDo])]);
+        ], [new NetworkSetUp('fernway ', ['app' => SetUpState::Done, 'card' => SetUpState::ToDo], '555 0100')]);
 
         self::assertSame([['dc', ['p0', 'p2'], false]], array_map(static fn (PackedPiece $p): array => [$p->adapter->id, $p->places, $p->isToCharge()], $list->pieces));
-        self::assertSame([['Fernway', ['p0'], ['card'], ['app'], false], ['Ostler', ['p1'], [], [], false]], array_map(static fn (PackedNetwork $n): array => [
-            $n->name, $n->places, array_column($n->toDo, 'value'), array_column($n->have, 'value'), $n->isLookedAt,
+        self::assertSame([['Fernway', ['p0'], ['card'], ['app'], false, '555 0100'], ['Ostler', ['p1'], [], [], false, null]], array_map(static fn (PackedNetwork $n): array => [
+            $n->name, $n->places, array_column($n->toDo, 'value'), array_column($n->have, 'value'), $n->isLookedAt, $n->helpLine,
         ], $list->networks));
         self::assertTrue((new PackedPiece(Cases::read(Cases::file(adapters: [$active]))->adapters[0], []))->isToCharge());
     }

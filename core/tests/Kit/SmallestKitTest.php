@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace Harmozon\Core\Tests\Kit;
 
 use Harmozon\Core\Equipment\Adapter;
+use Harmozon\Core\Equipment\Vehicle;
 use Harmozon\Core\Kit\FreeKit;
 use Harmozon\Core\Kit\KitQuestion;
 use Harmozon\Core\Kit\PairTable;
 use Harmozon\Core\Kit\Purchase;
 use Harmozon\Core\Kit\SmallestKit;
+use Harmozon\Core\Kit\Travel;
 use Harmozon\Core\Tests\Cases;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -123,6 +125,33 @@ final class SmallestKitTest extends TestCase
         self::assertSame('360.00', $kit->purchases[1]->price->amount());
         self::assertSame([2, 4], array_map(static fn (Purchase $p): int => $p->worth->second, $kit->purchases));
         self::assertSame([3, 6], array_map(static fn (Purchase $p): int => count($p->newly), $kit->purchases));
+    }
+
+    /** @return iterable<string, array{int, int}> */
+    public static function shared(): iterable
+    {
+        foreach (range(1, 24) as $seed) {
+            yield "seed {$seed}" => [$seed, 1 + $seed % 3];
+        }
+    }
+
+    #[DataProvider('shared')]
+    public function test_what_cars_that_travel_at_once_buy_is_the_best_however_it_is_given_out(int $seed, int $candidates): void
+    {
+        $alone = Garages::seeded($seed, $candidates);
+        $cars = array_slice($alone->vehicles, 0, 3);
+        $question = new KitQuestion($cars, $alone->outlets, $alone->owned, $alone->candidates, $alone->policy, $alone->conditions, new Travel(array_map(static fn (Vehicle $v): string => $v->id, $cars)));
+        $brute = new SharedBruteForce($question);
+        $kit = SmallestKit::of($question, 2);
+
+        self::assertTrue($kit->isExact);
+        $worth = [$kit->now->covered, $kit->now->second, $kit->now->kw];
+        self::assertSame($brute->worth($question->owned), $worth);
+        foreach (range(1, 2) as $count) {
+            $purchase = $kit->purchases[$count - 1] ?? null;
+            $worth = $purchase === null ? $worth : [$purchase->worth->covered, $purchase->worth->second, $purchase->worth->kw];
+            self::assertSame($brute->best($count), $worth);
+        }
     }
 
     /** At one place the only adapter goes to the car that charges at both posts with it; the other may use only one. */

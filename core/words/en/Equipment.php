@@ -133,6 +133,13 @@ return [
     'set_up_state.to_do' => 'to do',
     'set_up_state.not_needed' => 'not needed',
 
+    // What an adapter needs before it is used.
+    'need.recall' => 'Under recall. Do not use',
+    'need.inspection' => 'Damaged. Do not use',
+    'need.overdue_test' => 'Test overdue',
+    'need.charge' => 'Charge its battery',
+    'need.return' => 'Lent to {borrower}',
+
     // What would change an answer.
     'plate.boost' => '({amps} for {minutes})',
 

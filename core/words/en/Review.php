@@ -135,6 +135,8 @@ return [
     'next_test.never_tested' => '{count, plural, one {# session} other {# sessions}}, none with its own and the ambient temperature read under load. Test it.',
     'next_test.months' => 'The last test was {months} months ago. Test it.',
     'next_test.sessions' => '{count, plural, one {# session} other {# sessions}} since the last test. Test it.',
+    'next_test.first_is_due' => 'First test due',
+    'next_test.is_due' => 'Test due',
     'next_test.later' => 'Not due yet.',
     'memory.here' => 'here',
     'memory.stall' => 'at stall {stall}',

@@ -1913,6 +1913,13 @@ export interface components {
             version: number;
             /** @description Its plates */
             lines: string[];
+            /** @description What its record says it needs before it is used */
+            need: null | {
+                /** @enum {string} */
+                code: "recall" | "inspection" | "overdue_test" | "charge" | "return";
+                words: string;
+                forbids_use: boolean;
+            };
             id: string;
             tag: string;
             name: string;
@@ -1974,6 +1981,8 @@ export interface components {
             /** @description Owned adapters that no best answer uses */
             not_needed: string[];
             never: {
+                /** @description What would change it */
+                changes: string[];
                 vehicle: string;
                 outlet: string;
                 gate: components["schemas"]["TextOrNull"];
@@ -2029,6 +2038,13 @@ export interface components {
             }[];
         };
         FirstTest: {
+            /** @description Facts that keep cars and chargers out of the plan */
+            unread: {
+                fact: string;
+                where: string;
+                piece: string;
+                path: string;
+            }[];
             stages: {
                 vehicle: string;
                 outlet: string;
@@ -2048,11 +2064,19 @@ export interface components {
                 kept_in: components["schemas"]["TextOrNull"];
             }[];
             networks: {
+                help_line: components["schemas"]["TextOrNull"];
                 name: string;
                 places: string[];
                 to_do: string[];
                 have: string[];
                 checked: boolean;
+            }[];
+            /** @description In the order of the tour */
+            places: {
+                place: string;
+                address: components["schemas"]["TextOrNull"];
+                /** @description Labels of stalls where a trailer can stay on */
+                pull_through: string[];
             }[];
         };
         Outlet: {
@@ -3353,6 +3377,7 @@ export interface components {
             handshake_slope: components["schemas"]["SlopeOrNull"];
             failed_starts: number;
             next_test: {
+                label: components["schemas"]["TextOrNull"];
                 due: boolean;
                 by: components["schemas"]["TextOrNull"];
                 within_sessions: number | null;

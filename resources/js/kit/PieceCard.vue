@@ -1,12 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { PieceKind } from '@/stores/edit';
-import { useAccount } from '@/stores/account';
 import { useGarage } from '@/stores/garage';
-import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
-import PieceMenu from './PieceMenu.vue';
-import { useKitActions } from './useKitActions';
+import PieceHead from './PieceHead.vue';
 
 /** A car, a charger or a wish: its faces, its name, its ratings. The whole card opens the editor. */
 const props = defineProps<{
@@ -18,49 +15,16 @@ const props = defineProps<{
   isCopied?: boolean;
 }>();
 
-const kit = useKitActions();
-const account = useAccount();
 const garage = useGarage();
-const choice = computed(() => kit.choice(props.kind, props.id));
 const unread = computed(() => garage.unread[props.id] ?? 0);
 </script>
 
 <template>
   <article class="card">
-    <header>
+    <PieceHead :id="id" :kind="kind" :name="name" :is-copied="isCopied">
       <slot name="faces" />
-      <h3>
-        <button
-          v-if="account.may('edit')"
-          type="button"
-          class="open"
-          :aria-label="say('button.of', { act: say('kit.edit'), name })"
-          @click="kit.open(id)"
-        >
-          {{ name }}
-        </button>
-        <template v-else>{{ name }}</template>
-      </h3>
-      <label v-if="choice" class="choose">
-        <input
-          type="checkbox"
-          :checked="choice.isChosen"
-          :disabled="!choice.isOpen"
-          :aria-label="say('button.of', { act: say('several.choose'), name })"
-          @change="kit.choose(kind, id, ($event.target as HTMLInputElement).checked)"
-        />
-      </label>
-      <PieceMenu v-else-if="account.may('edit')" :of="name">
-        <slot name="menu" />
-        <TextButton v-if="isCopied" :words="say('kit.copy')" :of="name" @click="kit.copy(id)" />
-        <TextButton
-          v-if="account.may('keep')"
-          :words="say('kit.remove')"
-          :of="name"
-          @click="kit.remove(kind, id, name)"
-        />
-      </PieceMenu>
-    </header>
+      <template #menu><slot name="menu" /></template>
+    </PieceHead>
     <p v-if="blurb" class="quiet">{{ blurb }}</p>
     <p v-for="line in lines" :key="line" class="figures">{{ line }}</p>
     <p v-if="unread > 0" class="unread">{{ say('filter.n_unread', { n: unread }) }}</p>
@@ -87,13 +51,6 @@ const unread = computed(() => garage.unread[props.id] ?? 0);
   z-index: 4;
 }
 
-header {
-  display: flex;
-  gap: var(--space-4);
-  align-items: center;
-  min-height: 32px;
-}
-
 header :deep(svg.face),
 header > :deep(svg) {
   flex: none;
@@ -101,43 +58,11 @@ header > :deep(svg) {
   height: 44px;
 }
 
-h3 {
-  flex: 1;
-  min-width: 0;
-  margin: 0;
-}
-
 p {
   margin: 0;
   font-size: var(--size-small);
 }
 
-.open {
-  padding: 0;
-  border: 0;
-  background: none;
-  color: inherit;
-  font: inherit;
-  text-align: left;
-  cursor: pointer;
-}
-
-.open::after {
-  position: absolute;
-  inset: 0;
-  content: '';
-}
-
-.open:focus-visible {
-  outline: none;
-}
-
-.open:focus-visible::after {
-  outline: 2px solid var(--focus);
-  outline-offset: -4px;
-}
-
-.choose,
 .own :deep(button),
 .own :deep(a),
 .own :deep(summary) {

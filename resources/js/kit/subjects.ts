@@ -1,7 +1,6 @@
 import { computed } from 'vue';
 import { useExperience } from '@/stores/experience';
 import { useGarage } from '@/stores/garage';
-import { due } from './crate/plateState';
 
 export type Subject = 'crate' | 'cars' | 'places' | 'tours' | 'shop';
 
@@ -17,7 +16,7 @@ export function useSubjects() {
       path: '/kit',
       title: 'subject.crate' as const,
       count: garage.adapters.length,
-      due: garage.adapters.filter((a) => due(a, experience.trustIn(a.id)) !== null).length,
+      due: garage.adapters.filter((a) => a.need !== null || experience.trustIn(a.id)?.next_test.due).length,
     },
     {
       name: 'cars' as const,

@@ -6,6 +6,7 @@ namespace Harmozon\Core\Review\Trust;
 
 use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Review\Median;
+use Harmozon\Core\Words\Message;
 
 /** What all sessions with an adapter show about it. */
 final readonly class Trust
@@ -63,6 +64,16 @@ final readonly class Trust
             handshakeSlope: Slope::of(self::known(array_map(static fn (Used $u): ?float => $u->handshakeS, $used))),
             nextTest: NextTest::of($adapter, $used, $warming, $today),
         );
+    }
+
+    /** What its plate says while a test is due; null where none is. */
+    public function testDue(): ?Message
+    {
+        return match (true) {
+            ! $this->nextTest->isDue => null,
+            $this->used === [] => Message::of('next_test.first_is_due'),
+            default => Message::of('next_test.is_due'),
+        };
     }
 
     public function failedStarts(): int

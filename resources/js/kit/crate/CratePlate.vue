@@ -12,10 +12,9 @@ import { day, number, percent } from '@/ui/figures';
 import TextButton from '@/ui/TextButton.vue';
 import { listed, say } from '@/words/say';
 import AdapterTrust from '@/kit/AdapterTrust.vue';
-import PieceMenu from '@/kit/PieceMenu.vue';
+import PieceHead from '@/kit/PieceHead.vue';
 import { useKitActions } from '@/kit/useKitActions';
 import FirstTest from './FirstTest.vue';
-import { due as dueOf } from './plateState';
 
 /** An adapter as its engraved plate, both faces beside it. The whole plate opens the editor. */
 const props = defineProps<{ adapter: Adapter }>();
@@ -27,10 +26,11 @@ const terms = useTerms();
 const units = useUnits();
 const experience = useExperience();
 const trust = computed(() => experience.trustIn(props.adapter.id));
-const due = computed(() => dueOf(props.adapter, trust.value));
+/** What it needs before it is used: what its record says goes before what its sessions say. */
+const need = computed(() => props.adapter.need?.words ?? trust.value?.next_test.label ?? null);
+const isForbidden = computed(() => props.adapter.need?.forbids_use ?? false);
 const spec = computed(() => props.adapter.spec);
 const plate = computed(() => spec.value.plate);
-const choice = computed(() => kit.choice('adapters', props.adapter.id));
 /** What nobody has read on this piece isn't engraved. */
 const origins = computed(() => originsOf(spec.value as Record<string, unknown>));
 const engraved = (value: number | null | undefined, path: string): number | null =>
@@ -89,33 +89,13 @@ const today = (): string => new Date().toLocaleDateString('sv-SE', { timeZone: a
 </script>
 
 <template>
-  <article class="plate" :class="{ stop: due?.stop, due: due && !due.stop }">
-    <header>
+  <article class="plate" :class="{ stop: isForbidden }">
+    <PieceHead :id="adapter.id" kind="adapters" :name="adapter.name" is-copied>
       <span class="tag">{{ adapter.tag }}</span>
-      <h3>
-        <button
-          v-if="account.may('edit')"
-          type="button"
-          class="open"
-          :aria-label="say('button.of', { act: say('kit.edit'), name: adapter.name })"
-          @click="kit.open(adapter.id)"
-        >
-          {{ adapter.name }}
-        </button>
-        <template v-else>{{ adapter.name }}</template>
-      </h3>
-      <span v-if="due" class="state">{{ say(due.words, due.figures) }}</span>
-      <label v-if="choice" class="choose">
-        <input
-          type="checkbox"
-          :checked="choice.isChosen"
-          :disabled="!choice.isOpen"
-          :aria-label="say('button.of', { act: say('several.choose'), name: adapter.name })"
-          @change="kit.choose('adapters', adapter.id, ($event.target as HTMLInputElement).checked)"
-        />
-      </label>
-      <PieceMenu v-else-if="account.may('edit')" :of="adapter.name">
-        <TextButton :words="say('kit.copy')" :of="adapter.name" @click="kit.copy(adapter.id)" />
+      <template #state>
+        <span v-if="need" class="state">{{ need }}</span>
+      </template>
+      <template #menu>
         <TextButton
           v-if="spec.lent_to"
           :words="say('crate.back')"
@@ -130,14 +110,8 @@ const today = (): string => new Date().toLocaleDateString('sv-SE', { timeZone: a
           @click="kit.set(adapter.id, { battery_ok: true, charged_on: today() })"
         />
         <RouterLink class="text-button" :to="`/kit/label/${adapter.id}`">{{ say('crate.label') }}</RouterLink>
-        <TextButton
-          v-if="account.may('keep')"
-          :words="say('kit.remove')"
-          :of="adapter.name"
-          @click="kit.remove('adapters', adapter.id, adapter.name)"
-        />
-      </PieceMenu>
-    </header>
+      </template>
+    </PieceHead>
     <div class="body">
       <AnyFace :coupler="spec.input" />
       <div class="barrel">
@@ -148,7 +122,7 @@ const today = (): string => new Date().toLocaleDateString('sv-SE', { timeZone: a
           <span>{{ volts === null ? say('crate.no_volts') : say('figure.volts', { n: number(volts) }) }}</span>
           <span>{{ amps === null ? say('crate.no_amps') : say('figure.amps', { n: number(amps) }) }}</span>
         </p>
-        <svg v-if="due?.stop" class="strike" viewBox="0 0 220 74" preserveAspectRatio="none" aria-hidden="true">
+        <svg v-if="isForbidden" class="strike" viewBox="0 0 220 74" preserveAspectRatio="none" aria-hidden="true">
           <path d="M12 66L208 8" />
         </svg>
       </div>
@@ -193,7 +167,7 @@ const today = (): string => new Date().toLocaleDateString('sv-SE', { timeZone: a
       <summary>{{ say('crate.history', { n: trust.sessions }) }}</summary>
       <template v-if="isOpen">
         <AdapterTrust :trust="trust" />
-        <FirstTest v-if="trust.next_test.due && !due?.stop" :adapter="adapter" />
+        <FirstTest v-if="trust.next_test.due && !isForbidden" :adapter="adapter" />
       </template>
     </details>
   </article>
@@ -224,52 +198,15 @@ const today = (): string => new Date().toLocaleDateString('sv-SE', { timeZone: a
   background: var(--paper);
 }
 
-header {
-  display: flex;
-  gap: var(--space-4);
-  align-items: center;
-  min-height: 32px;
-}
-
-h3 {
-  flex: 1;
-  min-width: 0;
-  margin: 0;
-  font-size: var(--size-text);
-  font-weight: 500;
-}
-
-.open {
-  padding: 0;
-  border: 0;
-  background: none;
-  color: inherit;
-  font: inherit;
-  text-align: left;
-  cursor: pointer;
-}
-
-/* The whole plate opens the editor; what lies on it keeps its own clicks. */
-.open::after {
-  position: absolute;
-  inset: 0;
-  content: '';
-}
-
-.open:focus-visible::after {
-  outline: 2px solid var(--focus);
-  outline-offset: -5px;
-}
-
-.open:focus-visible {
-  outline: none;
-}
-
-.choose,
 .lend,
 .more {
   position: relative;
   z-index: 1;
+}
+
+.plate :deep(h3) {
+  font-size: var(--size-text);
+  font-weight: 500;
 }
 
 .tag {
@@ -402,10 +339,6 @@ h3 {
 }
 
 @media (width <= 400px) {
-  header {
-    flex-wrap: wrap;
-  }
-
   .state {
     order: 9;
     width: 100%;

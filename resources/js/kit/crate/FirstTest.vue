@@ -18,6 +18,8 @@ const load = () =>
     const params = { path: { adapter: props.adapter.id } };
     plan.value = await ask(api.GET('/adapters/{adapter}/first-test', { params }));
   });
+const nameOf = (piece: string): string =>
+  (garage.vehicle(piece) ?? garage.outlet(piece) ?? garage.adapter(piece))?.name ?? '';
 const left = computed(() => (plan.value?.most == null ? null : 1 - plan.value.most));
 </script>
 
@@ -27,7 +29,9 @@ const left = computed(() => (plan.value?.most == null ? null : 1 - plan.value.mo
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
     <template v-if="plan">
       <h4>{{ say('first_test.title') }}</h4>
-      <p v-if="plan.stages.length === 0">{{ say('first_test.none') }}</p>
+      <p v-if="plan.stages.length === 0">
+        {{ plan.unread.length > 0 ? say('first_test.none_yet') : say('first_test.none') }}
+      </p>
       <ol v-else>
         <li v-for="(s, i) in plan.stages" :key="s.outlet + s.vehicle">
           <strong>{{ i === 0 ? say('first_test.gentle') : say('first_test.further') }}</strong>
@@ -42,6 +46,14 @@ const left = computed(() => (plan.value?.most == null ? null : 1 - plan.value.mo
         </li>
       </ol>
       <p v-if="plan.stages.length > 0">{{ say('first_test.readings') }}</p>
+      <template v-if="plan.unread.length > 0">
+        <p>{{ say('first_test.unread') }}</p>
+        <ul>
+          <li v-for="f in plan.unread" :key="f.piece + f.path">
+            {{ say('first_test.fact', { piece: nameOf(f.piece), fact: f.fact, where: f.where }) }}
+          </li>
+        </ul>
+      </template>
       <p v-if="left !== null && left > 0.005">{{ say('first_test.left', { most: percent(plan.most) }) }}</p>
     </template>
   </section>
@@ -57,7 +69,8 @@ h4 {
   font-size: var(--size-small);
 }
 
-ol {
+ol,
+ul {
   margin: 0;
   padding-left: 1.4em;
 }

@@ -101,7 +101,7 @@ const notNeeded = computed(() => (answer.value?.not_needed ?? []).map(nameOf));
 type Ends = { vehicle: string; outlet: string };
 const rail = useRail();
 const router = useRouter();
-/** Why a pair never charges, and what would change it, is told on the board. */
+/** The pair on the board, with its gates. */
 async function why(ends: Ends): Promise<void> {
   await rail.choose({ outlet: ends.outlet, vehicle: ends.vehicle });
   await router.push('/board');
@@ -119,13 +119,14 @@ const stranded = computed(() => {
   }
   return [...by].map(([cause, cars]) => ({ cause, cars: [...cars] }));
 });
-/** Reasons that many pairs share are told once. */
+/** A reason that many pairs share, with what would change it, is told once. */
 const never = computed(() => {
-  const by = new Map<string, Ends[]>();
-  for (const n of answer.value?.never ?? []) {
-    by.set(n.reason, [...(by.get(n.reason) ?? []), n]);
+  const by = new Map<string, { reason: string; changes: string[]; pairs: Ends[] }>();
+  for (const { reason, changes, ...pair } of answer.value?.never ?? []) {
+    const key = [reason, ...changes].join(' ');
+    by.set(key, { reason, changes, pairs: [...(by.get(key)?.pairs ?? []), pair] });
   }
-  return [...by].map(([reason, pairs]) => ({ reason, pairs }));
+  return [...by.values()];
 });
 
 const wish = (piece: { id: string; name: string }) =>
@@ -244,8 +245,11 @@ const isWish = (id: string): boolean => garage.wishes.some((w) => w.id === id);
       <details v-if="never.length > 0">
         <summary>{{ say('more.never', { n: answer.never.length }) }}</summary>
         <ul class="never">
-          <li v-for="n in never" :key="n.reason">
+          <li v-for="n in never" :key="n.reason + listed('comma', n.changes)">
             {{ n.reason }}
+            <span v-if="n.changes.length > 0" class="quiet">
+              {{ say('more.changes', { changes: listed('dot', n.changes) }) }}
+            </span>
             <TextButton v-for="p in n.pairs" :key="p.outlet + p.vehicle" @click="why(p)">{{ pair(p) }}</TextButton>
           </li>
         </ul>

@@ -114,12 +114,6 @@ const copyPlace = ({ id, name }: Place) =>
   align-items: center;
 }
 
-.cards {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(min(258px, 100%), 1fr));
-  gap: var(--space-5);
-}
-
 .far {
   content-visibility: auto;
   contain-intrinsic-size: auto 300px;

@@ -250,12 +250,6 @@ function again(wish: Wish): void {
   vertical-align: top;
 }
 
-.cards {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(min(258px, 100%), 1fr));
-  gap: var(--space-5);
-}
-
 @media (width <= 860px) {
   .shop {
     grid-template-columns: minmax(0, 1fr);

@@ -51,7 +51,7 @@ const fresh = (): Seen => ({
 /** An adapter that somebody looks at in a shop: typed here, kept on the device, judged by the server. */
 export function useShop() {
   const seen = ref<Seen>(fresh());
-  const kept = useDraft('shop', seen);
+  const kept = useDraft('shop', seen, 'device');
   const questions = ref<Question[]>([]);
   const verdict = ref<Vetting | null>(null);
   const error = ref('');

@@ -13,9 +13,9 @@ const props = defineProps<{ tour: Tour }>();
 const garage = useGarage();
 const board = useBoard();
 const packing = ref<Packing | null>(null);
-/** What is packed; it stays on this device until the list is begun again. */
+/** What is packed. The ticks stay on this device. */
 const packed = ref<string[]>([]);
-useDraft(`packed ${props.tour.id}`, packed);
+useDraft(`packed ${props.tour.id}`, packed, 'device');
 const { error, attempt } = useAttempt();
 
 watch(
@@ -33,11 +33,6 @@ const places = (ids: string[]): string =>
     'and',
     ids.flatMap((id) => garage.places.find((p) => p.id === id)?.name ?? []),
   );
-const helpLine = (network: string): string[] => {
-  const number = garage.networks.find((n) => n.name.trim().toLowerCase() === network.trim().toLowerCase())?.spec
-    .help_line;
-  return number ? [say('packing.help_line', { number })] : [];
-};
 const lines = computed(() => {
   const p = packing.value;
   if (p === null) {
@@ -70,33 +65,25 @@ const lines = computed(() => {
       ...(n.to_do.length > 0 ? [say('packing.to_do', { steps: listed('and', n.to_do) })] : []),
       ...(n.checked || n.to_do.length > 0 ? [] : [say('packing.not_checked')]),
     ],
-    notes: [...(n.have.length > 0 ? [say('packing.have', { steps: listed('and', n.have) })] : []), ...helpLine(n.name)],
+    notes: [
+      ...(n.have.length > 0 ? [say('packing.have', { steps: listed('and', n.have) })] : []),
+      ...(n.help_line ? [say('packing.help_line', { number: n.help_line })] : []),
+    ],
   }));
   return [...pieces, ...networks];
 });
 /** The stops with their addresses, and the bays where a trailer can stay on. */
 const stops = computed(() =>
-  (props.tour.spec.places ?? []).flatMap((id) => {
-    const place = garage.places.find((p) => p.id === id);
-    if (!place) {
-      return [];
-    }
-    const specs = place.outlets.map(
-      (o) => o.spec as { address?: string | null; stalls?: { label: string; bay?: string | null }[] | null },
-    );
-    const address = specs.map((s) => s.address).find((a) => a);
-    const bays = specs.flatMap((s) => (s.stalls ?? []).filter((b) => b.bay === 'pull_through').map((b) => b.label));
-    return [
-      {
-        id,
-        name: place.name,
-        notes: [
-          ...(address ? [address] : []),
-          ...(bays.length > 0 ? [say('packing.bays', { stalls: listed('and', bays), n: bays.length })] : []),
-        ],
-      },
-    ];
-  }),
+  (packing.value?.places ?? []).map((p) => ({
+    id: p.place,
+    name: places([p.place]),
+    notes: [
+      ...(p.address ? [p.address] : []),
+      ...(p.pull_through.length > 0
+        ? [say('packing.bays', { stalls: listed('and', p.pull_through), n: p.pull_through.length })]
+        : []),
+    ],
+  })),
 );
 const done = computed(() => lines.value.filter((l) => packed.value.includes(l.id)).length);
 </script>
