@@ -168,6 +168,7 @@ return [
     'console.kit_nothing' => 'No adapter for sale would reach more.',
     'console.kit_not_needed' => 'Not needed: {pieces}',
     'console.kit_never' => '{vehicle} at {outlet}: {reason}',
+    'console.kit_change' => '  What would change it: {change}',
     'console.kit_at_least' => 'at least {price}',
     'console.kit_no_price' => 'price not known',
     'console.kit_price' => '{price}',

@@ -71,9 +71,13 @@ final class KitCommand extends CoreCommand
         if ($kit->notNeeded !== []) {
             $this->tell($voice->say(Message::of('console.kit_not_needed', pieces: Listing::and(array_map(static fn (Adapter $a): string => $a->name, $kit->notNeeded)))));
         }
-        foreach ($kit->never() as $pair) {
-            if ($pair->never !== null) {
-                $this->tell($voice->say(Message::of('console.kit_never', vehicle: $pair->vehicle->name, outlet: $pair->at->outlet->name, reason: $pair->never->why())));
+        /** @var list<array{reason: string, changes: list<string>}> $never */
+        $never = $answer['never'];
+        foreach ($kit->never() as $number => $pair) {
+            $told = $never[$number];
+            $this->tell($voice->say(Message::of('console.kit_never', vehicle: $pair->vehicle->name, outlet: $pair->at->outlet->name, reason: $told['reason'])));
+            foreach ($told['changes'] as $change) {
+                $this->tell($voice->say(Message::of('console.kit_change', change: $change)));
             }
         }
     }

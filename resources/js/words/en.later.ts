@@ -791,7 +791,7 @@ export const later = {
   'more.greedy': 'Too many adapters to try every combination. These purchases are good ones, perhaps not the best.',
   'more.not_needed': 'Not needed by any car here: {names}.',
   'more.weakest': 'Weakest place: {place}. A single failure there leaves cars without a charge.',
-  'more.fails': '{failed} fails, at {place}:',
+  'more.fails': 'If {failed} fails at {place}:',
   'more.open': '{n, plural, one {# pair has} other {# pairs have}} no answer until you read more facts.',
   'more.changes': 'What would change it: {changes}.',
   'more.never': '{n, plural, one {# pair} other {# pairs}} that no adapter makes charge',

@@ -250,7 +250,9 @@ const isWish = (id: string): boolean => garage.wishes.some((w) => w.id === id);
             <span v-if="n.changes.length > 0" class="quiet">
               {{ say('more.changes', { changes: listed('dot', n.changes) }) }}
             </span>
-            <TextButton v-for="p in n.pairs" :key="p.outlet + p.vehicle" @click="why(p)">{{ pair(p) }}</TextButton>
+            <div class="pairs">
+              <TextButton v-for="p in n.pairs" :key="p.outlet + p.vehicle" @click="why(p)">{{ pair(p) }}</TextButton>
+            </div>
           </li>
         </ul>
       </details>
@@ -407,6 +409,12 @@ summary {
 
 .never li {
   padding: var(--space-2) 0;
+}
+
+.pairs {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 var(--space-6);
 }
 
 .car {
