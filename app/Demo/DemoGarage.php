@@ -143,7 +143,7 @@ final class DemoGarage
         $script = $this->scripts->script($node->object('script'));
         $readings = [];
         $lastMs = 0;
-        foreach ((new StandIn($chain->answer->chain, $chain->answer->voltage, $chain->conditions, $script))->readings() as $reading) {
+        foreach (StandIn::noted($chain->answer->chain, $chain->answer->voltage, $chain->conditions, $script)->readings as $reading) {
             $readings[Str::ulid()->toBase32()] = $reading;
             $lastMs = $reading->tMs;
         }

@@ -21,7 +21,8 @@ final readonly class Script
      * @param  list<string>  $reads  of soc, v, a, kw, adapter, handle, inlet, ambient
      * @param  float  $longestMinutes  when the driver leaves
      * @param  bool  $ignoresHeat  the car keeps drawing boost amps whatever the adapter's load
-     * @param  bool  $failsToStart  the handshake never ends
+     * @param  InjectedFault|null  $fault  what goes wrong
+     * @param  float  $wear  resistance of the adapter's contacts, as a multiple of new ones
      */
     public function __construct(
         public int $seed,
@@ -29,8 +30,9 @@ final readonly class Script
         public array $reads = self::READS,
         public float $longestMinutes = self::LONGEST_MINUTES,
         public bool $ignoresHeat = false,
-        public bool $failsToStart = false,
         public string $source = self::SOURCE,
+        public ?InjectedFault $fault = null,
+        public float $wear = 1.0,
     ) {
     }
 

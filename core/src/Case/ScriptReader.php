@@ -17,14 +17,17 @@ final class ScriptReader
     /** @throws FieldError */
     public function script(Node $node): Script
     {
+        $fault = $node->textOrNull('fault');
+
         return new Script(
-            $node->wholeNumber('seed', 0, PHP_INT_MAX) ?? throw $node->fail('seed', Message::of('field.required')),
-            $node->wholeNumber('every_s', 1, 3600) ?? Script::EVERY_S,
-            $node->texts('reads') ?? Script::READS,
-            $node->number('longest_minutes', Range::minutes()) ?? Script::LONGEST_MINUTES,
-            $node->boolOrNull('ignores_heat') ?? false,
-            $node->boolOrNull('fails_to_start') ?? false,
-            $node->textOrNull('source', Reading::LONGEST_SOURCE) ?? Script::SOURCE,
+            seed: $node->wholeNumber('seed', 0, PHP_INT_MAX) ?? throw $node->fail('seed', Message::of('field.required')),
+            everyS: $node->wholeNumber('every_s', 1, 3600) ?? Script::EVERY_S,
+            reads: $node->texts('reads') ?? Script::READS,
+            longestMinutes: $node->number('longest_minutes', Range::minutes()) ?? Script::LONGEST_MINUTES,
+            ignoresHeat: $node->boolOrNull('ignores_heat') ?? false,
+            source: $node->textOrNull('source', Reading::LONGEST_SOURCE) ?? Script::SOURCE,
+            fault: $fault === null ? null : FaultReader::fault($fault, $node->at('fault')),
+            wear: $node->number('wear', Range::heatLoad()) ?? 1.0,
         );
     }
 }

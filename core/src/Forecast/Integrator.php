@@ -7,6 +7,7 @@ namespace Harmozon\Core\Forecast;
 use Harmozon\Core\Power\BindingCode;
 use Harmozon\Core\Power\Envelope;
 use Harmozon\Core\Power\KwLimit;
+use Harmozon\Core\Power\LaterAmps;
 use Harmozon\Core\Power\LaterLimit;
 use Harmozon\Core\Power\LimitSet;
 
@@ -69,6 +70,9 @@ final class Integrator
     /** @var array<int, LaterLimit> limits that have not begun yet */
     private array $later;
 
+    /** @var array<int, LaterAmps> limits of the current that have not begun yet */
+    private array $laterAmps;
+
     /** @var list<float> minutes at which a limit ends, those to come */
     private array $ends;
 
@@ -88,6 +92,7 @@ final class Integrator
         $this->socPerKwS = $efficiency / $packKwh / self::KWS_IN_PERCENT_OF_KWH;
         $this->drawKw = $limits->drawKw;
         $this->later = $limits->changing->later;
+        $this->laterAmps = $limits->changing->laterAmps;
         $this->ends = array_values(array_filter(
             array_map(static fn (KwLimit $l): float => $l->untilMinute, [...$limits->kw, ...array_map(static fn (LaterLimit $l): KwLimit => $l->limit, $limits->changing->later)]),
             is_finite(...),
@@ -155,6 +160,12 @@ final class Integrator
                 unset($this->later[$i]);
             }
         }
+        foreach ($this->laterAmps as $i => $limit) {
+            if (60 * $limit->fromMinute <= $this->tS + self::INSTANT_S) {
+                $this->envelope->addAmps($limit->limit);
+                unset($this->laterAmps[$i]);
+            }
+        }
         $past = array_filter($this->ends, fn (float $minute): bool => 60 * $minute <= $this->tS + self::INSTANT_S);
         if ($past !== []) {
             $this->envelope->end(max($past));
@@ -211,7 +222,7 @@ final class Integrator
         if ($this->isRamping) {
             $spanS = min($spanS, $this->rampS($path));
         }
-        foreach ([...array_map(static fn (LaterLimit $l): float => $l->fromMinute, $this->later), ...$this->ends] as $minute) {
+        foreach ([...array_map(static fn (LaterLimit|LaterAmps $l): float => $l->fromMinute, [...$this->later, ...$this->laterAmps]), ...$this->ends] as $minute) {
             $spanS = min($spanS, 60 * $minute - $this->tS);
         }
         $spanS = max($spanS, self::INSTANT_S);

@@ -64,6 +64,9 @@ final class Envelope
     /** @var list<KwLimit> that always hold, or may still end */
     private array $constant;
 
+    /** @var list<AmpLimit> that began after the start */
+    private array $laterAmps = [];
+
     /** Temperature of a battery that started cold; null of any other. */
     public ?float $packC = null;
 
@@ -97,6 +100,13 @@ final class Envelope
     {
         $this->constant[] = $limit;
         $this->constantKw = $this->fewestKw();
+    }
+
+    /** A limit of the current that holds from now on. */
+    public function addAmps(AmpLimit $limit): void
+    {
+        $this->laterAmps[] = $limit;
+        $this->amps = $this->fewestAmps();
     }
 
     /** Drops limits that end by this minute. */
@@ -278,6 +288,9 @@ final class Envelope
                 $this->obeysHeat => $state->allowsA(),
                 default => $state->link->duty->allowsA(0.0),
             }, $limit->code, $limit->linkId);
+        }
+        foreach ($this->laterAmps as $limit) {
+            $least->offer($limit->amps, $limit->code, $limit->linkId);
         }
 
         return $least;

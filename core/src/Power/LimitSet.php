@@ -66,6 +66,9 @@ final readonly class LimitSet
         foreach ($this->changing->heat as $link) {
             $amps[$link->linkId] = $link->duty->allowsA(isset($spent[$link->linkId]) ? 1.0 : 0.0);
         }
+        foreach ($this->changing->laterAmps as $later) {
+            $amps[$later->limit->linkId] = min($amps[$later->limit->linkId] ?? INF, $later->fromMinute <= $minute ? $later->limit->amps : INF);
+        }
         $later = array_filter($this->changing->later, static fn (LaterLimit $l): bool => $l->fromMinute <= $minute);
         $constant = [...$this->kw, ...array_map(static fn (LaterLimit $l): KwLimit => $l->limit, array_values($later))];
         $gain = $packC === null ? 1.0 : $this->changing->warmth?->gain($packC) ?? 1.0;
@@ -77,6 +80,17 @@ final readonly class LimitSet
         );
 
         return $kw < INF ? $kw : null;
+    }
+
+    /** The same with a limit that begins some minutes in. */
+    public function later(LaterLimit|LaterAmps $limit): self
+    {
+        $now = $this->changing;
+        $changing = $limit instanceof LaterLimit
+            ? new ChangingLimits($now->heat, [...$now->later, $limit], $now->warmth, $now->laterAmps)
+            : new ChangingLimits($now->heat, $now->later, $now->warmth, [...$now->laterAmps, $limit]);
+
+        return new self($this->plugV, $this->phases, $this->amps, $this->kw, $this->curve, $this->unread, $changing, $this->drawKw);
     }
 
     /** The same without the limits of one link. */
@@ -107,6 +121,7 @@ final readonly class LimitSet
                 array_values(array_filter($this->changing->heat, $kept)),
                 array_values(array_filter($this->changing->later, static fn (LaterLimit $l): bool => $kept($l->limit))),
                 $this->changing->warmth,
+                array_values(array_filter($this->changing->laterAmps, static fn (LaterAmps $l): bool => $kept($l->limit))),
             ),
             $this->drawKw,
         );

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Tests\Bench;
 
+use Harmozon\Core\Bench\Fault;
+use Harmozon\Core\Bench\InjectedFault;
 use Harmozon\Core\Bench\Script;
 use Harmozon\Core\Bench\StandIn;
 use Harmozon\Core\Case\ScriptReader;
@@ -78,7 +80,7 @@ final class StandInTest extends TestCase
     {
         $case = Cases::read(Cases::file(outlet: ['coupler' => 'j3400', 'cable' => null], adapters: [['plate' => null]]));
         $answer = $case->fitter()->answer($case->outlet, $case->vehicle)->best;
-        $readings = iterator_to_array((new StandIn($answer->chain, $answer->voltage, $case->conditions, new Script(3, 300, ['adapter', 'handle', 'cable', 'inlet'])))->readings(), false);
+        $readings = StandIn::noted($answer->chain, $answer->voltage, $case->conditions, new Script(3, 300, ['adapter', 'handle', 'cable', 'inlet']))->readings;
 
         foreach ($readings[count($readings) - 1]->celsius as $celsius) {
             self::assertEqualsWithDelta(25.0, $celsius, 1.5);
@@ -91,7 +93,7 @@ final class StandInTest extends TestCase
         $read = static fn (array $fields): Script => (new ScriptReader)->script(Node::of($fields));
 
         self::assertEquals(new Script(5), $read(['seed' => 5]));
-        self::assertEquals(new Script(6, 20, ['kw'], 12.5, true, true, 'logger'), $read(['seed' => 6, 'every_s' => 20, 'reads' => ['kw'], 'longest_minutes' => 12.5, 'ignores_heat' => true, 'fails_to_start' => true, 'source' => 'logger']));
+        self::assertEquals(new Script(6, 20, ['kw'], 12.5, true, 'logger', new InjectedFault(Fault::Neighbour, 7.5), 1.4), $read(['seed' => 6, 'every_s' => 20, 'reads' => ['kw'], 'longest_minutes' => 12.5, 'ignores_heat' => true, 'source' => 'logger', 'fault' => 'neighbour@7.5', 'wear' => 1.4]));
         self::assertSame(Script::SOURCE, $read(['seed' => 5])->source);
         self::assertStringContainsString('seed: is required', Say::refusal(static fn () => $read([])));
         self::assertStringContainsString('every_s: ', Say::refusal(static fn () => $read(['seed' => 5, 'every_s' => 0])));
@@ -99,7 +101,7 @@ final class StandInTest extends TestCase
 
     public function test_a_failed_start_passes_no_power(): void
     {
-        $judgement = self::judged(new Script(3, longestMinutes: 3, failsToStart: true));
+        $judgement = self::judged(new Script(3, fault: new InjectedFault(Fault::NoLink)));
 
         self::assertSame(0.0, $judgement->measured->peak(Quantity::Kw)?->value);
         self::assertSame(Verdict::Incomplete, $judgement->verdict);
@@ -123,7 +125,7 @@ final class StandInTest extends TestCase
     {
         [$case, $answer] = self::chain($car, $adapter);
 
-        return iterator_to_array((new StandIn($answer->chain, $answer->voltage, $case->conditions, $script))->readings(), false);
+        return StandIn::noted($answer->chain, $answer->voltage, $case->conditions, $script)->readings;
     }
 
     /**

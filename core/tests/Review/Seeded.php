@@ -203,6 +203,6 @@ final class Seeded
         $acted = Cases::read(Cases::file(case: $case));
         $really = $acted->fitter()->answer($acted->outlet, $acted->vehicle)->best;
 
-        return iterator_to_array((new StandIn($really->chain, $really->voltage, $acted->conditions, new Script($this->seed, 1)))->readings(), false);
+        return StandIn::noted($really->chain, $really->voltage, $acted->conditions, new Script($this->seed, 1))->readings;
     }
 }

@@ -77,7 +77,7 @@ final class SimulatedFaultsTest extends TestCase
         $really = $acted->fitter()->answer($acted->outlet, $acted->vehicle)->best;
         $answer = $told->fitter()->answer($told->outlet, $told->vehicle)->best;
         $judge = new Judge($answer, $told->conditions);
-        foreach ((new StandIn($really->chain, $really->voltage, $acted->conditions, new Script($seed, $everyS)))->readings() as $reading) {
+        foreach (StandIn::noted($really->chain, $really->voltage, $acted->conditions, new Script($seed, $everyS))->readings as $reading) {
             $judge->add($reading);
         }
 

@@ -111,7 +111,7 @@ final class WholeAnswersTest extends TestCase
             $case = $this->asked($name);
             $answer = $case->fitter()->answer($case->outlet, $case->vehicle)->best;
             foreach ([new Script(11, 47, ['soc', 'v', 'a', 'kw', 'adapter', 'handle', 'cable', 'inlet', 'ambient'], 33.3), new Script(12, 90, ['kw', 'a'], ignoresHeat: true), new Script(13, 61, ['a', 'adapter'], 9.7)] as $script) {
-                $readings = iterator_to_array((new StandIn($answer->chain, $answer->voltage, $case->conditions, $script))->readings(), false);
+                $readings = StandIn::noted($answer->chain, $answer->voltage, $case->conditions, $script)->readings;
                 $this->stands("{$name}.acted-{$script->seed}", self::thinned(array_map(static fn (Reading $r): string => implode(' ', [$r->tMs, $r->socPct, $r->volts, $r->amps, $r->kw, ...$r->celsius, $r->source]), $readings)));
                 $this->stands("{$name}.judged-{$script->seed}", $this->judged($case, $readings));
             }

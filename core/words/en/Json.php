@@ -34,6 +34,7 @@ return [
     'field.between' => 'must be from {least} to {most}',
     'field.endless' => 'is too large a number',
     'field.outside' => '{value} is outside {range}',
+    'field.fault_minute' => '{value} is not a number of minutes after plugging in. Example: neighbour@12',
     'field.none_of' => '{value} is not one of {known}',
     'field.not_in_case' => 'nothing in the case has the id "{id}"',
     'field.id_taken' => 'another piece in this case already has the id "{id}"',

@@ -1,0 +1,261 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Bench;
+
+use Harmozon\Core\Chain\Chain;
+use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Chain\UsualNeed;
+use Harmozon\Core\Chain\VoltagePlan;
+use Harmozon\Core\Fit\ChainAnswer;
+use Harmozon\Core\Fit\Flow;
+use Harmozon\Core\Forecast\Integrator;
+use Harmozon\Core\Forecast\Step;
+use Harmozon\Core\Forecast\StepPlan;
+use Harmozon\Core\Power\Efficiency;
+use Harmozon\Core\Power\Limits;
+use Harmozon\Core\Power\LimitSet;
+use Harmozon\Core\Record\Event;
+use Harmozon\Core\Record\EventCode;
+
+/**
+ * A stand-in car, adapter and charger that go through one session, phase by phase. The current follows the forecast's own
+ * integrator over the chain's own limits; a fault changes a phase or adds a limit. The same seed gives the same session.
+ */
+final class Simulation
+{
+    private const STEP_S = 1.0;
+
+    /** Longest step of the outline that tells when a session ends. */
+    private const OUTLINE_STEP_S = 10.0;
+
+    /** A driver with a stuck latch tries for so long (s). An assumption. */
+    private const LATCH_STUCK_S = 120.0;
+
+    /** Two states of charge closer than this are one (percent). */
+    private const SAME_SOC = 1e-6;
+
+    /** Sums of whole seconds, kept as floats, are exact to within this (s). */
+    private const SAME_S = 1e-6;
+
+    private readonly PhaseSchedule $schedule;
+
+    private readonly ?FaultEffect $effect;
+
+    private readonly LimitSet $limits;
+
+    private readonly StationVolts $stationV;
+
+    private readonly float $packKwh;
+
+    /**
+     * @param  bool  $obeysHeat  false: the car keeps drawing boost amps whatever the adapter's load
+     * @param  float  $longestMinutes  when the driver leaves
+     *
+     * @throws CannotActOut
+     */
+    public function __construct(
+        private readonly Chain $chain,
+        private readonly VoltagePlan $plan,
+        private readonly Conditions $conditions,
+        int $seed,
+        ?InjectedFault $fault = null,
+        private readonly bool $obeysHeat = true,
+        private readonly float $longestMinutes = Script::LONGEST_MINUTES,
+    ) {
+        $this->packKwh = $chain->vehicle->pack->usableKwh ?? throw CannotActOut::withoutKwh();
+        $limits = Limits::ofChain($chain, $plan, $conditions) ?? throw CannotActOut::withoutVolts();
+        if (! $limits->isKnown()) {
+            throw CannotActOut::withoutLimit();
+        }
+        $noise = new Noise($seed);
+        $this->schedule = PhaseSchedule::of($chain->current, $fault?->fault, $noise);
+        $this->stationV = new StationVolts($this->schedule, $chain->current, $fault?->fault, $noise);
+        $this->effect = $fault === null ? null : FaultEffect::of($fault, $chain, $conditions, $limits, PlainCourse::of($this->walk($limits, new StepPlan(self::OUTLINE_STEP_S, obeysHeat: $obeysHeat))->steps()));
+        $this->limits = $this->effect->limits ?? $limits;
+    }
+
+    /** @throws CannotActOut when the gates let nothing flow, or too little is known */
+    public static function of(ChainAnswer $answer, int $seed, ?InjectedFault $fault = null): self
+    {
+        return $answer->outcome->flow() === Flow::No
+            ? throw CannotActOut::withoutCharging($answer->why())
+            : new self($answer->chain, $answer->voltage, $answer->conditions, $seed, $fault);
+    }
+
+    /** The air around the chain (°C). */
+    public function ambientC(): float
+    {
+        return $this->conditions->ambientC ?? UsualNeed::AMBIENT_C;
+    }
+
+    /** The fault with the minute at which it happens; null where nothing goes wrong. */
+    public function fault(): ?InjectedFault
+    {
+        return $this->effect === null ? null : new InjectedFault($this->effect->fault, $this->effect->minute);
+    }
+
+    /** The whole session, read every so many seconds until the current ends or the station gives up. */
+    public function session(Instruments $instruments, int $everyS): SimulatedSession
+    {
+        $readings = [];
+        $nextS = $readAtS = 0.0;
+        $last = null;
+        foreach ($this->instants() as $instant) {
+            $isOver = $instant->phase->isAfterCurrent();
+            if ($instant->tS >= $nextS - self::SAME_S || $isOver) {
+                $readings[] = $instruments->reading($instant);
+                $readAtS = $instant->tS;
+                $nextS += $everyS;
+            }
+            $last = $instant;
+            if ($isOver) {
+                break;
+            }
+        }
+        if ($last === null) {
+            throw new \LogicException('a session has at least its first instant');
+        }
+        if ($readAtS < $last->tS) {
+            $readings[] = $instruments->reading($last);
+        }
+
+        return new SimulatedSession(
+            match (true) {
+                ! $this->schedule->reachesCurrent => SimulationOutcome::NeverStarted,
+                $this->effect?->fault->endsSession() === true || $last->soc < $this->plan->endSoc($this->conditions) - self::SAME_SOC => SimulationOutcome::Stopped,
+                default => SimulationOutcome::Charged,
+            },
+            $this->phases($last->tS),
+            $this->events($last->tS),
+            $readings,
+            $last->tS / 60,
+            $last->plugKwh,
+            $instruments->stationKwh($last->plugKwh),
+            $last->soc,
+        );
+    }
+
+    /** @return \Generator<int, Instant> about each second until the current ends, then through the phases after it */
+    public function instants(): \Generator
+    {
+        $last = null;
+        foreach ($this->running() as $instant) {
+            yield $last = $instant;
+        }
+        if ($last === null || ! $this->schedule->reachesCurrent) {
+            return;
+        }
+        foreach ($this->phasesAfter($last->tS) as $span) {
+            for ($tS = $span->fromS; $tS < $span->toS; $tS += self::STEP_S) {
+                yield new Instant($tS, $span->phase, $last->soc, $last->plugV, $this->stationV->after($span, $tS, $last->plugV), 0.0, 0.0, $last->theta, $last->plugKwh);
+            }
+        }
+    }
+
+    /** @return \Generator<int, Instant> until the current ends or the station gives up; the last one carries none */
+    private function running(): \Generator
+    {
+        $walk = $this->walk($this->limits, new StepPlan(self::STEP_S, handshakeS: $this->schedule->reachesCurrent ? Integrator::HANDSHAKE_S : INF, obeysHeat: $this->obeysHeat));
+        $endS = $this->endsAtS();
+        $plugKwh = 0.0;
+        foreach ($walk->steps() as $step) {
+            $isLast = $step->lengthS <= 0.0 || $step->tS >= $endS - self::SAME_S;
+            yield $this->instant($step, $plugKwh, $isLast);
+            if ($isLast) {
+                return;
+            }
+            $plugKwh += $step->flow->plugKwh;
+        }
+    }
+
+    private function instant(Step $step, float $plugKwh, bool $isLast): Instant
+    {
+        $plugV = $step->flow->volts;
+        $flows = ! $isLast && $this->schedule->reachesCurrent && $step->tS >= $this->schedule->endS() - self::SAME_S;
+        $phase = match (true) {
+            $flows => Phase::Current,
+            $this->schedule->reachesCurrent && $step->tS >= $this->schedule->endS() - self::SAME_S => Phase::Stop,
+            default => $this->schedule->at($step->tS)->phase,
+        };
+
+        return new Instant(
+            tS: $step->tS,
+            phase: $phase,
+            soc: $step->soc,
+            plugV: $plugV,
+            stationV: $flows ? $plugV : $this->stationV->before($step->tS, $plugV),
+            amps: $flows ? $step->flow->amps : 0.0,
+            kw: $flows ? $step->flow->kw : 0.0,
+            theta: $step->heat->theta,
+            plugKwh: $plugKwh,
+            binding: $flows ? $step->binding : null,
+            linkId: $flows ? $step->linkId : '',
+        );
+    }
+
+    /** When the session is cut short at the latest (s). */
+    private function endsAtS(): float
+    {
+        $cutS = $this->effect?->fault->endsSession() === true ? 60 * ($this->effect->minute ?? INF) : INF;
+
+        return min($cutS, 60 * $this->longestMinutes, $this->schedule->reachesCurrent ? INF : $this->schedule->endS());
+    }
+
+    /** @return list<PhaseSpan> */
+    private function phases(float $endS): array
+    {
+        if (! $this->schedule->reachesCurrent) {
+            return $this->schedule->spans;
+        }
+        $isFailing = $this->effect?->fault->happensWhileCharging() === true;
+
+        return [...$this->schedule->spans, new PhaseSpan(Phase::Current, $this->schedule->endS(), $endS, $isFailing), ...$this->phasesAfter($endS)];
+    }
+
+    /** @return list<PhaseSpan> */
+    private function phasesAfter(float $endS): array
+    {
+        $spans = [];
+        foreach (Phase::after($this->chain->current) as $phase) {
+            $isFailing = $this->effect?->fault->phase() === $phase;
+            $toS = $endS + ($isFailing && $this->effect->fault === Fault::LatchStuck ? self::LATCH_STUCK_S : $phase->usualS($this->chain->current));
+            $spans[] = new PhaseSpan($phase, $endS, $toS, $isFailing);
+            $endS = $toS;
+        }
+
+        return $spans;
+    }
+
+    /** @return list<Event> as a person at the stall would note them */
+    private function events(float $endS): array
+    {
+        $at = static fn (EventCode $code, float $tS, ?string $detail = null): Event => new Event($code, (int) round(1000 * $tS), $detail);
+        $fault = $this->effect?->fault;
+        $events = [];
+        foreach ($this->schedule->spans as $span) {
+            $code = match ($span->isFailing ? null : $span->phase) {
+                Phase::Plugged => EventCode::Plugged,
+                Phase::Authorise => EventCode::Authorised,
+                default => null,
+            };
+            $events = [...$events, ...($code === null ? [] : [$at($code, $span->toS)])];
+        }
+        if (! $this->schedule->reachesCurrent) {
+            return [...$events, $at(EventCode::FailedStart, $endS, $fault?->phase()->value)];
+        }
+        $events[] = $at(EventCode::CurrentFlows, $this->schedule->endS());
+        if ($fault === Fault::Neighbour) {
+            $events[] = $at(EventCode::NeighbourCame, 60 * ($this->effect->minute ?? 0.0));
+        }
+        $events[] = $at($fault?->endsSession() === true ? EventCode::StoppedByStation : EventCode::StoppedByCar, $endS);
+
+        return $fault === Fault::LatchStuck ? [...$events, $at(EventCode::LatchStuck, $this->phasesAfter($endS)[count(Phase::after($this->chain->current)) - 1]->fromS)] : $events;
+    }
+
+    private function walk(LimitSet $limits, StepPlan $steps): Integrator
+    {
+        return new Integrator($limits, $this->packKwh, Efficiency::of($this->chain, $this->plan), $this->conditions->charge->socFrom, [$this->plan->endSoc($this->conditions)], $steps);
+    }
+}
