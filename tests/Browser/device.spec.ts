@@ -1,9 +1,8 @@
 import type { BrowserContext, Page } from '@playwright/test';
-import { choose, demo, endElsewhere, expect, expire, signIn, test } from './support';
+import { choose, demo, other, endElsewhere, expect, expire, signIn, test } from './support';
 
 // One device and what it keeps: who sees it, with a network and without.
 
-const OTHER = { email: 'overseas@lanternfish.example', password: 'dovetail-and-shim' };
 const HERS = 'Fernway 350';
 
 /** The application is on the device, and the page is drawn from there. */
@@ -114,7 +113,7 @@ test('two people, one device: nothing of one is seen by the other, and nothing t
   await context.setOffline(false);
   await expect.poll(async () => (await page.request.get('/api/me')).status()).toBe(401);
 
-  await comeIn(page, OTHER);
+  await comeIn(page, other);
   await expect(page.getByText('Brindle')).toHaveCount(0);
   await page.goto(`/connect/${id}`);
   await expect(page.getByRole('alert')).toBeVisible();
@@ -210,7 +209,7 @@ test('two tabs: whoever signs in in one is who the other shows', async ({ browse
   await seesNothing(one);
   await seesNothing(two);
 
-  await comeIn(one, OTHER);
+  await comeIn(one, other);
   await two.goto('/board');
   await expect(two.getByRole('grid')).toBeVisible();
   await expect(two.getByText('Brindle')).toHaveCount(0);

@@ -21,11 +21,14 @@ export { expect };
 
 export const demo = { email: 'marionette@lanternfish.example', password: 'dovetail-and-shim' };
 
+/** Somebody else, of another garage. */
+export const other = { email: 'overseas@lanternfish.example', password: 'dovetail-and-shim' };
+
 /** Signs in with a password, to the board. */
-export async function signIn(page: Page): Promise<void> {
+export async function signIn(page: Page, as = demo): Promise<void> {
   await page.goto('/sign-in');
-  await page.getByLabel('E-mail').fill(demo.email);
-  await page.getByLabel('Password').fill(demo.password);
+  await page.getByLabel('E-mail').fill(as.email);
+  await page.getByLabel('Password').fill(as.password);
   await page.getByRole('button', { name: 'Sign in' }).click();
   await expect(page.getByRole('grid')).toBeVisible();
 }

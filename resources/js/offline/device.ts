@@ -7,6 +7,8 @@ const LEAVING = 'harmozon-leaving';
 /** Whose this tab's choices are. */
 const TAB = 'harmozon-tab-of';
 const OURS = 'harmozon-';
+/** Drafts name their own account; `drafts.ts` forgets them. */
+const DRAFTS = 'harmozon-draft';
 
 /** A device that keeps nothing is one on which nobody is known. */
 function quietly<T>(task: () => T, otherwise: T): T {
@@ -36,7 +38,7 @@ export function standIn(account: string | null): void {
       return;
     }
     Object.keys(sessionStorage)
-      .filter((key) => key.startsWith(OURS))
+      .filter((key) => key.startsWith(OURS) && !key.startsWith(DRAFTS))
       .forEach((key) => sessionStorage.removeItem(key));
     if (account !== null) {
       sessionStorage.setItem(TAB, account);

@@ -31,7 +31,7 @@ export const useAccount = defineStore('account', () => {
     }
     // The page itself says whether it was sent to a visitor: no need to ask, and be refused.
     if (visitor() === 'ended') {
-      await hide();
+      await forget();
     }
     if (visitor() !== 'no') {
       return;
@@ -43,7 +43,7 @@ export const useAccount = defineStore('account', () => {
       // Without the server this is still the device of whom it was last told.
       me.value = knownHere();
     } else if (howEstranged(found.response.status, found.error?.code ?? '') === 'ended') {
-      await hide();
+      await forget();
     }
   }
 
@@ -60,9 +60,14 @@ export const useAccount = defineStore('account', () => {
   /** Nothing that this device keeps can be seen any more. What waits to be sent stays, for whom it belongs to. */
   async function hide(): Promise<void> {
     forgetHere();
-    forgetDraftsBut(null);
     standIn(null);
     await forgetAllBut(null);
+  }
+
+  /** This browser was signed out from elsewhere, or the account is no more: what was half typed goes, too. */
+  async function forget(): Promise<void> {
+    forgetDraftsBut(null);
+    await hide();
   }
 
   async function signIn(email: string, password: string, remember: boolean): Promise<void> {
@@ -93,7 +98,10 @@ export const useAccount = defineStore('account', () => {
     window.location.assign('/board');
   }
 
-  /** Also without a network: everything is out of sight at once, and the server is told as soon as it can be. */
+  /**
+   * Also without a network: everything is out of sight at once, and the server is told as soon as it can be. What was half
+   * typed waits for the same person; somebody else who signs in here removes it.
+   */
   async function signOut(): Promise<void> {
     leaves(true);
     await hide();
@@ -123,9 +131,8 @@ export const useAccount = defineStore('account', () => {
   }
   useEventListener('online', () => isLeaving() && void takeLeave());
 
-  /** This browser was signed out from elsewhere, or the account is no more. */
   async function end(): Promise<void> {
-    await hide();
+    await forget();
     window.location.assign('/sign-in');
   }
 
