@@ -237,6 +237,7 @@ test('what is half typed outlives Escape, a reload and signing in again, and nob
 
   // Nobody else sees it, and nothing of it is left for them.
   await page.getByRole('button', { name: 'Sign out' }).click();
+  await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
   await signIn(page, other);
   const left = () =>
     page.evaluate(() =>
