@@ -6,6 +6,9 @@ namespace App\Bench;
 
 use App\Equipment\ShippedKinds;
 use Harmozon\Core\Answers\ForecastWriter;
+use Harmozon\Core\Bench\ExactInstruments;
+use Harmozon\Core\Bench\Simulation;
+use Harmozon\Core\Case\CaseReader;
 use Harmozon\Core\Case\EquipmentReader;
 use Harmozon\Core\Case\GarageFile;
 use Harmozon\Core\Catalogue\Catalogue;
@@ -81,6 +84,21 @@ final readonly class CoreBench
             'bench.kit', cars: Amount::count(self::CARS), outlets: Amount::count(self::OUTLETS), adapters: Amount::count(count($this->garage->adapters)),
             steps: Amount::count($steps), median: $kit->medianMs(), most: $kit->mostMs(), memory: Amount::count(intdiv(memory_get_peak_usage(), 1_000_000)),
         )];
+    }
+
+    /** A session of half an hour with a reading each second, as `docs/example.case.json` has it. */
+    public function simulation(int $runs): Message
+    {
+        $case = (new CaseReader)->json((string) file_get_contents(base_path('docs/example.case.json')));
+        $answer = $case->fitter()->answer($case->outlet, $case->vehicle)->best;
+        $readings = 0;
+        $minutes = 0.0;
+        $simulation = Timing::of($runs, static function () use ($answer, &$readings, &$minutes): void {
+            $session = Simulation::of($answer, 1)->session(new ExactInstruments($answer->chain), 1);
+            [$readings, $minutes] = [count($session->readings), $session->minutes];
+        });
+
+        return Message::of('bench.simulation', minutes: Amount::minutes($minutes), readings: Amount::count($readings), median: $simulation->medianMs(), most: $simulation->mostMs());
     }
 
     /** One adapter looked at before it is bought, with the rest of the kit owned. */

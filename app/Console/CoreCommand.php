@@ -89,10 +89,10 @@ abstract class CoreCommand extends Command
         }
     }
 
-    /** Removes control characters, so that no file or name can move the cursor or colour the terminal. */
+    /** Removes control characters but the line ends of a file, so that no file or name can move the cursor or colour the terminal. */
     public static function harmless(string $text): string
     {
-        return (string) preg_replace('/[^\P{Cc}\n]/u', "\u{FFFD}", mb_scrub($text));
+        return (string) preg_replace('/(?!\r\n)[^\P{Cc}\n]/u', "\u{FFFD}", mb_scrub($text));
     }
 
     /** Prints a line; names from files are never read as markup. */

@@ -20,7 +20,7 @@ final class AppFloors
         ['Sessions', 'Networks', 'Photos'],
         ['Imports', 'Kit'],
         ['Moving', 'Printing'],
-        ['Demo', 'Bench'],
+        ['Demo', 'Bench', 'StandIn'],
         ['Http', 'Console'],
         ['Providers'],
     ];

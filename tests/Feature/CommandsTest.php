@@ -92,6 +92,36 @@ final class CommandsTest extends TestCase
         }
     }
 
+    /** The car and the post of the tests: 44.2 kWh at the plug, as forecast; its readings pass their own check. */
+    public function test_a_session_is_simulated_in_the_contracts_fields_and_as_readings_that_pass(): void
+    {
+        $case = (string) json_encode(Cases::file());
+        $run = fn (string ...$options) => $this->artisanRun(['harmozon:simulate', '-', ...$options], $case);
+        $answer = json_decode($run('--json')->getOutput(), true, 512, JSON_THROW_ON_ERROR);
+        $forecast = json_decode($this->artisanRun(['harmozon:forecast', '-', '--json'], $case)->getOutput(), true, 512, JSON_THROW_ON_ERROR);
+        self::assertSame([1, 'charged', 12, null], [$answer['seed'], $answer['outcome'], count($answer['phases']), $answer['fault']]);
+        self::assertEqualsWithDelta($forecast['minutes'], $answer['minutes'], 0.02 * $forecast['minutes']);
+        self::assertEqualsWithDelta(44.21, $answer['plug_kwh'], 0.1);
+
+        $readings = tempnam(sys_get_temp_dir(), 'readings');
+        file_put_contents($readings, $run('--csv', '--every=10')->getOutput());
+        $checked = json_decode($this->artisanRun(['harmozon:check', '-', $readings, '--json'], $case)->getOutput(), true, 512, JSON_THROW_ON_ERROR);
+        self::assertSame(['passed', [], []], [$checked['verdict'], $checked['rejected'], $checked['unused_columns']]);
+        unlink($readings);
+
+        $fault = json_decode($run('--json', '--fault=link_lost@5', '--seed=7')->getOutput(), true, 512, JSON_THROW_ON_ERROR)['fault'];
+        self::assertSame(['link_lost', 'current', 5.0], [$fault['code'], $fault['phase'], $fault['minute']]);
+        self::assertNotSame([], $fault['remedies']);
+        self::assertSame(['do', 'why_not'], array_slice(array_keys($fault['wrong'][0]), 1));
+        self::assertStringContainsString('+ Stop in the car and at the station', $run('--fault=precharge')->getOutput());
+
+        foreach (['fault: ' => '--fault=nothing', 'every: ' => '--every=0', 'seed: ' => '--seed=x', 'instruments: ' => '--instruments=gold', 'fault: "x" is not a number of minutes' => '--fault=derated@x'] as $line => $option) {
+            $wrong = $run($option);
+            self::assertSame([2, ''], [$wrong->getExitCode(), $wrong->getOutput()]);
+            self::assertStringStartsWith($line, $wrong->getErrorOutput());
+        }
+    }
+
     public function test_an_adapter_is_vetted_in_the_contracts_fields(): void
     {
         $garage = tempnam(sys_get_temp_dir(), 'garage');

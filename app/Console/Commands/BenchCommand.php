@@ -19,13 +19,13 @@ use Illuminate\Console\Command;
 
 final class BenchCommand extends Command
 {
-    protected $signature = 'harmozon:bench {what=board : board, forecast, ranking, kit, check, garage, session, log, import or crowd}
+    protected $signature = 'harmozon:bench {what=board : board, forecast, ranking, kit, simulate, check, garage, session, log, import or crowd}
         {--held : fail where docs/figures.md promises more than was measured}
-        {--runs= : how often; 7 of board, forecast, ranking and kit, 3 of check, 60 of garage, 100 of session, 40 of log, 20 of crowd}
+        {--runs= : how often; 7 of board, forecast, ranking, kit and simulate, 3 of check, 60 of garage, 100 of session, 40 of log, 20 of crowd}
         {--rows= : of the readings file; 1,000,000 of check and import, 86,400 of session}
         {--sessions= : of the log, 5,000, each with 1,000 readings}';
 
-    protected $description = 'How fast it is. The core: a board of 12 cars, 60 outlets and 20 adapters; forecasts; a ranking; the smallest kit; a readings file beside a bare loop over it. Over HTTP, with a server of its own: a garage of 2,000 outlets; one more reading in a long session; a long log; a file taken in the background; fifty people at once';
+    protected $description = 'How fast it is. The core: a board of 12 cars, 60 outlets and 20 adapters; forecasts; a ranking; the smallest kit; a simulated session; a readings file beside a bare loop over it. Over HTTP, with a server of its own: a garage of 2,000 outlets; one more reading in a long session; a long log; a file taken in the background; fifty people at once';
 
     public function handle(CoreBench $core, Voice $voice): int
     {
@@ -35,6 +35,7 @@ final class BenchCommand extends Command
             'forecast' => [$core->forecasts($this->number('runs', 7))],
             'ranking' => [$core->ranking($this->number('runs', 7))],
             'kit' => $core->kit($this->number('runs', 7)),
+            'simulate' => [$core->simulation($this->number('runs', 7))],
             'check' => CheckBench::run($this->number('rows', 1_000_000), $this->number('runs', 3)),
             'garage' => [BoardBench::run($this->number('runs', 60))],
             'session' => SessionBench::run($this->number('rows', 86_400), $this->number('runs', 100)),

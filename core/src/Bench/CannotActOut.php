@@ -58,6 +58,11 @@ final class CannotActOut extends Refusal
         return new self('fault', Message::of('bench.no_cabinet'));
     }
 
+    public static function withEnoughForBoth(float $shareKw): self
+    {
+        return new self('fault', Message::of('bench.enough_for_both', share: Amount::kw($shareKw)));
+    }
+
     public static function withoutBoost(): self
     {
         return new self('fault', Message::of('bench.no_boost'));
@@ -71,6 +76,6 @@ final class CannotActOut extends Refusal
     /** @param  float  $firstMinute  when current first flows */
     public static function outsideSession(float $firstMinute, float $lastMinute): self
     {
-        return new self('fault', Message::of('bench.minute_outside', first: Amount::minutes($firstMinute), last: Amount::minutes($lastMinute)));
+        return new self('fault', Message::of('bench.minute_outside', first: Amount::tenths($firstMinute), last: Amount::tenths($lastMinute)));
     }
 }

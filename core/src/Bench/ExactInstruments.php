@@ -7,33 +7,26 @@ namespace Harmozon\Core\Bench;
 use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Record\Reading;
 
-/** Instruments without errors of their own: they show what is. */
+/** Meters without errors of their own: they show what is. There is no thermometer among them. */
 final readonly class ExactInstruments implements Instruments
 {
     /** Decimals of what is shown. */
     private const DECIMALS = 2;
 
-    private SurfaceHeat $surface;
-
     private int $phases;
 
-    public function __construct(Chain $chain, float $ambientC)
+    public function __construct(Chain $chain)
     {
-        $this->surface = new SurfaceHeat($chain, $ambientC);
         $this->phases = $chain->phases();
     }
 
     public function reading(Instant $now): Reading
     {
-        $celsius = [];
-        foreach ($this->surface->points() as $point) {
-            $celsius[$point->value] = round($this->surface->celsius($point, $now->theta), 1);
-        }
         $volts = $now->readableV() === null ? null : round($now->readableV(), self::DECIMALS);
         $amps = round($now->amps, self::DECIMALS);
 
         // The power of what is shown, so that the three agree to the last digit.
-        return new Reading((int) round(1000 * $now->tS), round($now->soc, self::DECIMALS), $volts, $amps, round(($volts ?? 0.0) * $amps * $this->phases / 1000, self::DECIMALS + 1), $celsius, Script::SOURCE);
+        return new Reading((int) round(1000 * $now->tS), round($now->soc, self::DECIMALS), $volts, $amps, round(($volts ?? 0.0) * $amps * $this->phases / 1000, self::DECIMALS + 1), [], Script::SOURCE);
     }
 
     public function stationKwh(float $plugKwh): float

@@ -31,12 +31,27 @@ final readonly class PlainCourse
     /** The current at a time (A; per phase for AC); 0 before and after. */
     public function ampsAt(float $tS): float
     {
+        $step = $this->stepAt($tS);
+
+        return $step === null ? 0.0 : $step->flow->amps + ($step->flow->endAmps - $step->flow->amps) * ($tS - $step->tS) / $step->lengthS;
+    }
+
+    /** The power at a time (kW); 0 before and after. */
+    public function kwAt(float $tS): float
+    {
+        $step = $this->stepAt($tS);
+
+        return $step === null ? 0.0 : $step->flow->kw + ($step->flow->endKw - $step->flow->kw) * ($tS - $step->tS) / $step->lengthS;
+    }
+
+    private function stepAt(float $tS): ?Step
+    {
         foreach ($this->steps as $step) {
             if ($tS >= $step->tS && $tS < $step->tS + $step->lengthS) {
-                return $step->flow->amps + ($step->flow->endAmps - $step->flow->amps) * ($tS - $step->tS) / $step->lengthS;
+                return $step;
             }
         }
 
-        return 0.0;
+        return null;
     }
 }

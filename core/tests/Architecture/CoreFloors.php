@@ -34,7 +34,7 @@ final class CoreFloors
         'Case' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit', 'Record', 'Bench', 'Kit', 'Json'],
         'Readings' => ['Words', 'Record', 'Json'],
         'Ocpi' => ['Words', 'Equipment', 'Json'],
-        'Answers' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit', 'Forecast', 'Record', 'Steps', 'Kit', 'Review', 'Json', 'Readings', 'Ocpi'],
+        'Answers' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit', 'Forecast', 'Record', 'Steps', 'Bench', 'Kit', 'Review', 'Json', 'Readings', 'Ocpi'],
     ];
 
     /** @return iterable<string, Rule> one a room */

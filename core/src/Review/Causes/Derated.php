@@ -21,12 +21,15 @@ final class Derated implements CauseRule
 
     private const BELOW_PLATES = 0.15;
 
+    /** A level that differs from earlier power by no more than this is the same level (share). */
+    private const SAME_LEVEL = 0.03;
+
     public function find(CauseEvidence $evidence): ?Finding
     {
         $segment = $evidence->segment;
         $limits = $evidence->limits();
         $isLevel = $segment->hasLevelKw || $segment->hasLevelAmps;
-        if (! $evidence->isFirst() || ! $isLevel || $segment->ratio === null || $segment->ratio >= self::BELOW_RATIO || $limits === null || ! self::isBelowEvery($limits, $segment->amps, $segment->kw)) {
+        if (! self::isFromStart($evidence) || ! $isLevel || $segment->ratio === null || $segment->ratio >= self::BELOW_RATIO || $limits === null || ! self::isBelowEvery($limits, $segment->amps, $segment->kw)) {
             return null;
         }
         // More in the ramp was a fall, not a level from the start.
@@ -41,6 +44,14 @@ final class Derated implements CauseRule
             share: Amount::ofHundred($segment->ratio),
             minutes: Amount::minutes($segment->seconds() / 60),
         ), $evidence->answer()->chain->outlet->id);
+    }
+
+    /** Whether the power was never at another level: what is forecast may have changed meanwhile. */
+    private static function isFromStart(CauseEvidence $evidence): bool
+    {
+        $kw = $evidence->segment->kw;
+
+        return $evidence->isFirst() || ($kw !== null && array_filter($evidence->earlier, static fn (ReferencePoint $m): bool => $m->moment->kw === null || abs($m->moment->kw / $kw - 1) > self::SAME_LEVEL) === []);
     }
 
     private static function isBelowEvery(LimitSet $limits, ?float $amps, ?float $kw): bool

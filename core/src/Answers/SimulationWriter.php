@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Answers;
+
+use Harmozon\Core\Bench\Fault;
+use Harmozon\Core\Bench\InjectedFault;
+use Harmozon\Core\Bench\PhaseSpan;
+use Harmozon\Core\Bench\Remedy;
+use Harmozon\Core\Bench\SimulatedSession;
+use Harmozon\Core\Bench\Witness;
+use Harmozon\Core\Equipment\CurrentKind;
+use Harmozon\Core\Record\Event;
+use Harmozon\Core\Words\Voice;
+
+/**
+ * Writes a simulated session with the field names of the contract.
+ *
+ * @phpstan-type FaultFields array{code: string, name: string, phase: string, minute: float|null, remedies: list<string>, remedy_codes: list<string>, wrong: list<array{code: string, do: string, why_not: string}>}
+ */
+final readonly class SimulationWriter
+{
+    public function __construct(private Voice $voice)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function session(SimulatedSession $session, int $seed, CurrentKind $current, ?InjectedFault $fault): array
+    {
+        return [
+            'seed' => $seed,
+            'outcome' => $session->outcome->value,
+            'outcome_words' => $this->voice->begin($session->outcome->message()),
+            'phases' => array_map(fn (PhaseSpan $s): array => $this->phase($s, $current, $fault?->fault), $session->phases),
+            'events' => array_map(static fn (Event $e): array => ['t_s' => $e->tMs / 1000, 'code' => $e->code->value, 'detail' => $e->detail], $session->events),
+            'fault' => $fault === null ? null : $this->fault($fault),
+            'readings' => count($session->readings),
+            'minutes' => round($session->minutes, 3),
+            'plug_kwh' => round($session->plugKwh, 3),
+            'station_kwh' => round($session->stationKwh, 3),
+            'soc_end' => round($session->endSoc, 2),
+        ];
+    }
+
+    /** @return FaultFields */
+    public function fault(InjectedFault $injected): array
+    {
+        $fault = $injected->fault;
+
+        return [
+            'code' => $fault->value,
+            'name' => $this->voice->begin($fault->message()),
+            'phase' => $fault->phase()->value,
+            'minute' => FitWriter::rounded($injected->minute, 3),
+            'remedies' => array_map(fn (Remedy $r): string => $this->voice->say($r->message()), $fault->remedies()),
+            'remedy_codes' => array_map(static fn (Remedy $r): string => $r->value, $fault->remedies()),
+            'wrong' => array_map(fn (Remedy $r): array => ['code' => $r->value, 'do' => $this->voice->say($r->message()), 'why_not' => $this->voice->say($fault->whyNot($r))], $fault->wrong()),
+        ];
+    }
+
+    /** @return array{phase: string, name: string, from_s: float, to_s: float, car: string, station: string, ear: string, failing: bool} */
+    private function phase(PhaseSpan $span, CurrentKind $current, ?Fault $fault): array
+    {
+        $says = fn (Witness $w): string => $this->voice->say($span->isFailing && $fault !== null ? $fault->sign($w) : $span->phase->sign($w, $current));
+
+        return [
+            'phase' => $span->phase->value,
+            'name' => $this->voice->begin($span->phase->message()),
+            'from_s' => round($span->fromS, 1),
+            'to_s' => round($span->toS, 1),
+            'car' => $says(Witness::Car),
+            'station' => $says(Witness::Station),
+            'ear' => $says(Witness::Ear),
+            'failing' => $span->isFailing,
+        ];
+    }
+}
