@@ -16,6 +16,7 @@ use App\Http\Middleware\StartSession;
 use App\Http\Middleware\StripControlCharacters;
 use App\Models\Piece;
 use App\People\RevokedSessions;
+use Harmozon\Core\Bench\CannotActOut;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Words\Language;
 use Harmozon\Core\Words\Message;
@@ -78,6 +79,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
                 'errors' => [match (true) {
                     $e instanceof FieldError => $e->path,
                     $e instanceof WrongState => $e->thing,
+                    $e instanceof CannotActOut => $e->path,
                     default => '',
                 } => [$voice->say($e->problem)]],
                 'code' => $e->problem->code,

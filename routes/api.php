@@ -24,6 +24,7 @@ use App\Http\Controllers\ReadingController;
 use App\Http\Controllers\ReviewController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SessionExportController;
+use App\Http\Controllers\SimulationController;
 use App\Http\Controllers\TokenController;
 use App\Http\Controllers\VisitorController;
 use App\Http\Middleware\Idempotent;
@@ -79,6 +80,7 @@ Route::middleware(['auth', MatchesShownGarage::class, MayAct::class])->name('api
     Route::get('adapters/{adapter}/first-test', [KitController::class, 'firstTest'])->name('first-test');
     Route::post('fit', [FitController::class, 'fit'])->name('fit');
     Route::post('steps', [FitController::class, 'steps'])->name('steps');
+    Route::post('simulation', [SimulationController::class, 'play'])->name('simulation');
     Route::post('forecast', [ForecastController::class, 'forecast'])->name('forecast');
     Route::post('ranking', [ForecastController::class, 'ranking'])->name('ranking');
     Route::get('catalogue', [CatalogueController::class, 'show'])->name('catalogue');

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Answers;
 
+use Harmozon\Core\Bench\CannotActOut;
 use Harmozon\Core\Bench\Fault;
 use Harmozon\Core\Bench\InjectedFault;
+use Harmozon\Core\Bench\Instant;
 use Harmozon\Core\Bench\PhaseSpan;
 use Harmozon\Core\Bench\Remedy;
 use Harmozon\Core\Bench\SimulatedSession;
@@ -41,6 +43,39 @@ final readonly class SimulationWriter
             'station_kwh' => round($session->stationKwh, 3),
             'soc_end' => round($session->endSoc, 2),
         ];
+    }
+
+    /**
+     * @param  array<string, CannotActOut|null>  $possible
+     * @return list<array{code: string, name: string, phase: string, while_charging: bool, why_not: string|null}>
+     */
+    public function faults(array $possible): array
+    {
+        return array_map(fn (Fault $f): array => [
+            'code' => $f->value, 'name' => $this->voice->begin($f->message()), 'phase' => $f->phase()->value, 'while_charging' => $f->happensWhileCharging(),
+            'why_not' => ($why = $possible[$f->value] ?? null) === null ? null : $this->voice->begin($why->problem),
+        ], Fault::cases());
+    }
+
+    /**
+     * @param  list<Instant>  $frames
+     * @return list<array<string, mixed>>
+     */
+    public function frames(array $frames): array
+    {
+        return array_map(fn (Instant $i): array => [
+            't_s' => round($i->tS, 1),
+            'phase' => $i->phase->value,
+            'soc' => round($i->soc, 2),
+            'station_v' => round($i->output->stationV, 1),
+            'plug_v' => round($i->output->plugV, 1),
+            'amps' => round($i->output->amps, 1),
+            'kw' => round($i->output->kw, 2),
+            'theta' => (object) array_map(static fn (float $t): float => round($t, 3), $i->theta),
+            'binding' => $i->output->binding?->value,
+            'limited_by' => $i->output->binding === null ? null : $this->voice->say($i->output->binding->message()),
+            'link' => $i->output->linkId,
+        ], $frames);
     }
 
     /** @return FaultFields */

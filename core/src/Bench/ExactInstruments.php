@@ -23,7 +23,7 @@ final readonly class ExactInstruments implements Instruments
     public function reading(Instant $now): Reading
     {
         $volts = $now->readableV() === null ? null : round($now->readableV(), self::DECIMALS);
-        $amps = round($now->amps, self::DECIMALS);
+        $amps = round($now->output->amps, self::DECIMALS);
 
         // The power of what is shown, so that the three agree to the last digit.
         return new Reading((int) round(1000 * $now->tS), round($now->soc, self::DECIMALS), $volts, $amps, round(($volts ?? 0.0) * $amps * $this->phases / 1000, self::DECIMALS + 1), [], Script::SOURCE);

@@ -68,8 +68,8 @@ final class FoundInstruments implements Instruments
             (int) round(1000 * $now->tS),
             floor($this->shownSoc($now)),
             $volts,
-            round($now->amps * (1 + $this->ampsOff + $this->driftPerHour * $now->tS / 3600) * $flicker, 1),
-            round($now->kw, 1),
+            round($now->output->amps * (1 + $this->ampsOff + $this->driftPerHour * $now->tS / 3600) * $flicker, 1),
+            round($now->output->kw, 1),
             $celsius,
             Script::SOURCE,
         );

@@ -33,8 +33,8 @@ final class PersonNotes implements Instruments
 
     public function reading(Instant $now): Reading
     {
-        $volts = $now->plugV * (1 + self::VOLTS_NOISE * $this->noise->wobble());
-        $amps = $now->amps * (1 + self::AMPS_NOISE * $this->noise->wobble());
+        $volts = $now->output->plugV * (1 + self::VOLTS_NOISE * $this->noise->wobble());
+        $amps = $now->output->amps * (1 + self::AMPS_NOISE * $this->noise->wobble());
         $celsius = [];
         foreach (Point::cases() as $point) {
             if ($this->script->isRead($point->value)) {

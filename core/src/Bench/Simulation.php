@@ -45,6 +45,9 @@ final class Simulation
 
     private readonly LimitSet $limits;
 
+    /** Those without the fault. */
+    private readonly LimitSet $plain;
+
     private readonly StationVolts $stationV;
 
     private readonly float $packKwh;
@@ -72,7 +75,8 @@ final class Simulation
         $noise = new Noise($seed);
         $this->schedule = PhaseSchedule::of($chain->current, $fault?->fault, $noise);
         $this->stationV = new StationVolts($this->schedule, $chain->current, $fault?->fault, $noise);
-        $this->effect = $fault === null ? null : FaultEffect::of($fault, $chain, $conditions, $limits, PlainCourse::of($this->walk($limits, new StepPlan(self::OUTLINE_STEP_S, obeysHeat: $obeysHeat))->steps()));
+        $this->plain = $limits;
+        $this->effect = $fault === null ? null : $this->effectOf($fault, $this->outline());
         $this->limits = $this->effect->limits ?? $limits;
     }
 
@@ -94,6 +98,35 @@ final class Simulation
     public function fault(): ?InjectedFault
     {
         return $this->effect === null ? null : new InjectedFault($this->effect->fault, $this->effect->minute);
+    }
+
+    /** @return array<string, CannotActOut|null> every fault by its code, with why it can't happen here; null where it can */
+    public function possibleFaults(): array
+    {
+        $outline = $this->outline();
+        $found = [];
+        foreach (Fault::cases() as $fault) {
+            try {
+                $this->effectOf(new InjectedFault($fault), $outline);
+                $found[$fault->value] = null;
+            } catch (CannotActOut $e) {
+                $found[$fault->value] = $e;
+            }
+        }
+
+        return $found;
+    }
+
+    /** @throws CannotActOut */
+    private function effectOf(InjectedFault $fault, PlainCourse $outline): FaultEffect
+    {
+        return FaultEffect::of($fault, $this->chain, $this->conditions, $this->plain, $outline);
+    }
+
+    /** The session without a fault. */
+    private function outline(): PlainCourse
+    {
+        return PlainCourse::of($this->walk($this->plain, new StepPlan(self::OUTLINE_STEP_S, obeysHeat: $this->obeysHeat))->steps());
     }
 
     /** The whole session, read every so many seconds until the current ends or the station gives up. */
@@ -149,7 +182,7 @@ final class Simulation
         }
         foreach ($this->phasesAfter($last->tS) as $span) {
             for ($tS = $span->fromS; $tS < $span->toS; $tS += self::STEP_S) {
-                yield new Instant($tS, $span->phase, $last->soc, $last->plugV, $this->stationV->after($span, $tS, $last->plugV), 0.0, 0.0, $last->theta, $last->plugKwh);
+                yield new Instant($tS, $span->phase, $last->soc, new Output($last->output->plugV, $this->stationV->after($span, $tS, $last->output->plugV)), $last->theta, $last->plugKwh);
             }
         }
     }
@@ -181,17 +214,9 @@ final class Simulation
         };
 
         return new Instant(
-            tS: $step->tS,
-            phase: $phase,
-            soc: $step->soc,
-            plugV: $plugV,
-            stationV: $flows ? $plugV : $this->stationV->before($step->tS, $plugV),
-            amps: $flows ? $step->flow->amps : 0.0,
-            kw: $flows ? $step->flow->kw : 0.0,
-            theta: $step->heat->theta,
-            plugKwh: $plugKwh,
-            binding: $flows ? $step->binding : null,
-            linkId: $flows ? $step->linkId : '',
+            $step->tS, $phase, $step->soc,
+            $flows ? new Output($plugV, $plugV, $step->flow->amps, $step->flow->kw, $step->binding, $step->linkId) : new Output($plugV, $this->stationV->before($step->tS, $plugV)),
+            $step->heat->theta, $plugKwh,
         );
     }
 

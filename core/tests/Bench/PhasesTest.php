@@ -88,11 +88,11 @@ final class PhasesTest extends TestCase
     public function test_the_station_comes_within_20_v_of_the_battery_or_the_contactors_stay_open(): void
     {
         foreach ([1, 2, 3, 4, 5] as $seed) {
-            $off = static fn (?Fault $fault): float => abs(self::lastIn(Phase::Precharge, $fault, $seed)->stationV - 320.0);
+            $off = static fn (?Fault $fault): float => abs(self::lastIn(Phase::Precharge, $fault, $seed)->output->stationV - 320.0);
             self::assertLessThanOrEqual(StationVolts::WITHIN_V, $off(null));
             self::assertGreaterThan(StationVolts::WITHIN_V, $off(Fault::Precharge));
         }
-        self::assertSame([0.0, 0.0], [self::lastIn(Phase::Link, null, 1)->stationV, self::lastIn(Phase::Released, null, 1)->stationV]);
+        self::assertSame([0.0, 0.0], [self::lastIn(Phase::Link, null, 1)->output->stationV, self::lastIn(Phase::Released, null, 1)->output->stationV]);
     }
 
     public function test_energy_is_what_the_power_adds_up_to_and_a_fault_never_brings_more(): void

@@ -687,6 +687,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/simulation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A stand-in car, adapter and charger go through a session of one chain. Nothing is stored */
+        post: operations["simulate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/forecast": {
         parameters: {
             query?: never;
@@ -2622,6 +2639,92 @@ export interface components {
             conditions?: components["schemas"]["Conditions"];
             /** @description Label of the stall where the driver stands */
             stall?: string | null;
+        };
+        SimulationQuestion: {
+            outlet: string;
+            vehicle: string;
+            adapters?: string[] | null;
+            exact?: boolean;
+            /** @enum {string} */
+            kit?: "own" | "buy";
+            policy?: components["schemas"]["Policy"];
+            conditions?: components["schemas"]["Conditions"];
+            /** @description The same seed gives the same session */
+            seed?: number;
+            /** @description What goes wrong, CODE or CODE@MINUTE */
+            fault?: string | null;
+        };
+        /** @enum {string} */
+        BenchPhase: "plugged" | "pilot" | "link" | "authorise" | "parameters" | "isolation" | "precharge" | "contactors" | "current" | "stop" | "welding_check" | "released";
+        BenchFault: {
+            code: string;
+            name: string;
+            phase: components["schemas"]["BenchPhase"];
+            minute: components["schemas"]["NumberOrNull"];
+            /** @description What helps and what comes first */
+            remedies: string[];
+            remedy_codes: string[];
+            wrong: {
+                code: string;
+                do: string;
+                why_not: string;
+            }[];
+        };
+        Simulation: {
+            seed: number;
+            /** @enum {string} */
+            outcome: "charged" | "stopped" | "never_started";
+            outcome_words: string;
+            phases: {
+                phase: components["schemas"]["BenchPhase"];
+                name: string;
+                from_s: number;
+                to_s: number;
+                car: string;
+                station: string;
+                ear: string;
+                failing: boolean;
+            }[];
+            events: {
+                t_s: number;
+                code: string;
+                detail: components["schemas"]["TextOrNull"];
+            }[];
+            fault: null | components["schemas"]["BenchFault"];
+            readings: number;
+            /** @description From plugging in until the current ends or the station gives up */
+            minutes: number;
+            plug_kwh: number;
+            station_kwh: number;
+            soc_end: number;
+            /** @description Station first */
+            links: components["schemas"]["Link"][];
+            /** @description Every fault and why it cannot happen here */
+            faults: {
+                code: string;
+                name: string;
+                phase: components["schemas"]["BenchPhase"];
+                while_charging: boolean;
+                why_not: components["schemas"]["TextOrNull"];
+            }[];
+            frames: {
+                t_s: number;
+                phase: components["schemas"]["BenchPhase"];
+                soc: number;
+                /** @description At the station's output */
+                station_v: number;
+                /** @description That the car's side needs */
+                plug_v: number;
+                amps: number;
+                kw: number;
+                /** @description Thermal load by link */
+                theta: {
+                    [key: string]: number;
+                };
+                binding: components["schemas"]["TextOrNull"];
+                limited_by: components["schemas"]["TextOrNull"];
+                link: string;
+            }[];
         };
         Step: {
             /** @enum {string} */
@@ -4848,6 +4951,33 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Steps"];
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    simulate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SimulationQuestion"];
+            };
+        };
+        responses: {
+            /** @description The session, phase by phase */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Simulation"];
                 };
             };
             401: components["responses"]["Message"];

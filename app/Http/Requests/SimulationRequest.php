@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Harmozon\Core\Bench\InjectedFault;
+use Harmozon\Core\Case\FaultReader;
+use Harmozon\Core\Json\FieldError;
+
+/** A chain to act out, the seed, and what goes wrong. */
+final class SimulationRequest extends FitRequest
+{
+    private const LARGEST_SEED = 2_147_483_647;
+
+    public function rules(): array
+    {
+        return [...parent::rules(), 'seed' => ['integer', 'min:0', 'max:'.self::LARGEST_SEED], 'fault' => ['nullable', 'string', 'max:60']];
+    }
+
+    public function seed(): int
+    {
+        return $this->integer('seed', 1);
+    }
+
+    /** @throws FieldError when it is none of ours */
+    public function fault(): ?InjectedFault
+    {
+        $fault = $this->validated('fault');
+
+        return is_string($fault) ? FaultReader::fault($fault, 'fault') : null;
+    }
+}

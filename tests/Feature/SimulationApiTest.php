@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Outlet;
+use App\Models\Vehicle;
+use Illuminate\Testing\TestResponse;
+use Tests\Contract;
+use Tests\StartsFromSeed;
+use Tests\TestCase;
+
+final class SimulationApiTest extends TestCase
+{
+    use StartsFromSeed;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->actingAs($this->demoUser());
+    }
+
+    public function test_a_chain_is_played_as_long_as_its_forecast_and_ends_where_it_should(): void
+    {
+        $played = $this->play(['conditions' => ['soc_from' => 20, 'soc_to' => 70]])->assertOk();
+        Contract::holds('POST', '/simulation', $played);
+        $forecast = $this->postJson('/api/forecast', ['chains' => [$this->chain()], 'conditions' => ['soc_from' => 20, 'soc_to' => 70]])->assertOk();
+
+        self::assertSame(['charged', null], [$played->json('outcome'), $played->json('fault')]);
+        self::assertEqualsWithDelta($forecast->json('forecasts.0.minutes'), $played->json('minutes'), 0.02 * $played->json('minutes'));
+        $frames = $played->json('frames');
+        self::assertLessThan(400, count($frames));
+        self::assertSame([0, 'plugged', 'released'], [(int) $frames[0]['t_s'], $frames[0]['phase'], $frames[count($frames) - 1]['phase']]);
+        self::assertSame(17, count($played->json('faults')));
+    }
+
+    public function test_a_fault_is_played_with_what_helps_and_what_does_not(): void
+    {
+        $played = $this->play(['fault' => 'precharge', 'seed' => 5])->assertOk();
+        Contract::holds('POST', '/simulation', $played);
+
+        self::assertSame(['never_started', 'precharge'], [$played->json('outcome'), $played->json('fault.code')]);
+        $last = $played->json('phases.'.(count($played->json('phases')) - 1));
+        self::assertSame(['precharge', true], [$last['phase'], $last['failing']]);
+        self::assertCount(2, $played->json('fault.wrong'));
+    }
+
+    public function test_what_cannot_be_played_names_its_field(): void
+    {
+        foreach ([['fault', ['fault' => 'nothing']], ['fault', ['fault' => 'link_lost@9999']], ['seed', ['seed' => -1]], ['outlet', ['outlet' => 'nobody']], ['fault', ['fault' => 'precharge@2']]] as [$field, $wrong]) {
+            $refused = $this->play($wrong)->assertStatus(422);
+            Contract::holds('POST', '/simulation', $refused);
+            self::assertArrayHasKey($field, $refused->json('errors'));
+        }
+        $none = $this->play(['vehicle' => Vehicle::query()->where('name', 'Dray')->firstOrFail()->ulid, 'outlet' => Outlet::query()->where('name', 'Fernway 50, CHAdeMO')->firstOrFail()->ulid])->assertStatus(422);
+        self::assertStringContainsString('does not charge', (string) $none->json('errors.outlet.0'));
+    }
+
+    /** @param  array<string, mixed>  $more */
+    private function play(array $more): TestResponse
+    {
+        return $this->postJson('/api/simulation', [...$this->chain(), ...$more]);
+    }
+
+    /** @return array{outlet: string, vehicle: string} */
+    private function chain(): array
+    {
+        return ['outlet' => Outlet::query()->where('name', 'Fernway 150')->firstOrFail()->ulid, 'vehicle' => Vehicle::query()->where('name', 'Brindle')->firstOrFail()->ulid];
+    }
+}
