@@ -33,6 +33,10 @@ final class SimulationApiTest extends TestCase
         self::assertLessThan(400, count($frames));
         self::assertSame([0, 'plugged', 'released'], [(int) $frames[0]['t_s'], $frames[0]['phase'], $frames[count($frames) - 1]['phase']]);
         self::assertSame(17, count($played->json('faults')));
+        self::assertNull($played->json('taken'));
+        $taken = $this->play(['every_s' => 30])->assertOk();
+        Contract::holds('POST', '/simulation', $taken);
+        self::assertSame([0, 30], [(int) $taken->json('taken.0.t_s'), (int) $taken->json('taken.1.t_s')]);
     }
 
     public function test_a_fault_is_played_with_what_helps_and_what_does_not(): void

@@ -7,7 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Requests\SimulationRequest;
 use Harmozon\Core\Answers\FitWriter;
 use Harmozon\Core\Answers\SimulationWriter;
-use Harmozon\Core\Bench\ExactInstruments;
+use Harmozon\Core\Bench\FoundInstruments;
 use Harmozon\Core\Bench\Frames;
 use Harmozon\Core\Bench\Simulation;
 use Harmozon\Core\Catalogue\Catalogue;
@@ -23,12 +23,14 @@ final class SimulationController extends Controller
         $question = $request->question();
         $answer = $question->answer($question->offered($request->mayBuy(), $catalogue))->best;
         $simulation = Simulation::of($answer, $request->seed(), $request->fault());
-        $session = $simulation->session(new ExactInstruments($answer->chain), self::EVERY_S);
+        $everyS = $request->everyS();
+        $session = $simulation->session(new FoundInstruments($answer->chain, $simulation->ambientC(), $request->seed()), $everyS ?? self::EVERY_S);
 
         return response()->json([
             ...$writer->session($session, $request->seed(), $answer->chain->current, $simulation->fault()),
             'links' => $chains->chain($answer)['links'],
             'faults' => $writer->faults($simulation->possibleFaults()),
+            'taken' => $everyS === null ? null : array_map($writer->reading(...), $session->readings),
             'frames' => $writer->frames(Frames::of($simulation)),
         ]);
     }

@@ -13,14 +13,24 @@ final class SimulationRequest extends FitRequest
 {
     private const LARGEST_SEED = 2_147_483_647;
 
+    private const SLOWEST_S = 3600;
+
     public function rules(): array
     {
-        return [...parent::rules(), 'seed' => ['integer', 'min:0', 'max:'.self::LARGEST_SEED], 'fault' => ['nullable', 'string', 'max:60']];
+        return [...parent::rules(), 'seed' => ['integer', 'min:0', 'max:'.self::LARGEST_SEED], 'fault' => ['nullable', 'string', 'max:60'], 'every_s' => ['nullable', 'integer', 'min:1', 'max:'.self::SLOWEST_S]];
     }
 
     public function seed(): int
     {
         return $this->integer('seed', 1);
+    }
+
+    /** Seconds between the readings that are asked for; null where none are. */
+    public function everyS(): ?int
+    {
+        $everyS = $this->validated('every_s');
+
+        return is_numeric($everyS) ? (int) $everyS : null;
     }
 
     /** @throws FieldError when it is none of ours */

@@ -14,6 +14,7 @@ use Harmozon\Core\Bench\SimulatedSession;
 use Harmozon\Core\Bench\Witness;
 use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Record\Event;
+use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Words\Voice;
 
 /**
@@ -55,6 +56,12 @@ final readonly class SimulationWriter
             'code' => $f->value, 'name' => $this->voice->begin($f->message()), 'phase' => $f->phase()->value, 'while_charging' => $f->happensWhileCharging(),
             'why_not' => ($why = $possible[$f->value] ?? null) === null ? null : $this->voice->begin($why->problem),
         ], Fault::cases());
+    }
+
+    /** @return array<string, mixed> as a logger would send it, without an id */
+    public function reading(Reading $reading): array
+    {
+        return ['t_s' => $reading->tS(), ...array_combine(Reading::quantities(), $reading->values()), 'source' => $reading->source];
     }
 
     /**

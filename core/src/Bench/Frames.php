@@ -24,7 +24,7 @@ final class Frames
     {
         $all = iterator_to_array($simulation->instants(), false);
         $last = count($all) - 1;
-        $peakKw = max(array_map(static fn (Instant $i): float => $i->output->kw, $all));
+        $peakKw = max(0.0, ...array_map(static fn (Instant $i): float => $i->output->kw, $all));
         $startS = null;
         $endS = 0.0;
         foreach ($all as $instant) {

@@ -2653,6 +2653,8 @@ export interface components {
             seed?: number;
             /** @description What goes wrong, CODE or CODE@MINUTE */
             fault?: string | null;
+            /** @description Seconds between the readings to be given; none without it */
+            every_s?: number | null;
         };
         /** @enum {string} */
         BenchPhase: "plugged" | "pilot" | "link" | "authorise" | "parameters" | "isolation" | "precharge" | "contactors" | "current" | "stop" | "welding_check" | "released";
@@ -2707,6 +2709,20 @@ export interface components {
                 while_charging: boolean;
                 why_not: components["schemas"]["TextOrNull"];
             }[];
+            /** @description Readings with the errors of ordinary instruments */
+            taken: {
+                t_s: number;
+                soc_pct: components["schemas"]["NumberOrNull"];
+                volts: components["schemas"]["NumberOrNull"];
+                amps: components["schemas"]["NumberOrNull"];
+                kw: components["schemas"]["NumberOrNull"];
+                adapter_c: components["schemas"]["NumberOrNull"];
+                handle_c: components["schemas"]["NumberOrNull"];
+                cable_c: components["schemas"]["NumberOrNull"];
+                inlet_c: components["schemas"]["NumberOrNull"];
+                ambient_c: components["schemas"]["NumberOrNull"];
+                source: components["schemas"]["TextOrNull"];
+            }[] | null;
             frames: {
                 t_s: number;
                 phase: components["schemas"]["BenchPhase"];
