@@ -120,9 +120,9 @@ export const router = createRouter({
       meta: { title: 'screen.glossary' },
     },
     {
-      path: '/bench',
+      path: '/bench/:subject(feed)?',
       name: 'bench',
-      component: () => import('./bench/BenchStage.vue'),
+      component: worded(() => import('./bench/BenchStage.vue')),
       meta: { title: 'screen.bench', stage: 'bench' },
     },
     {

@@ -20,7 +20,7 @@ use Harmozon\Core\Words\Voice;
 /**
  * Writes a simulated session with the field names of the contract.
  *
- * @phpstan-type FaultFields array{code: string, name: string, phase: string, minute: float|null, remedies: list<string>, remedy_codes: list<string>, wrong: list<array{code: string, do: string, why_not: string}>}
+ * @phpstan-type FaultFields array{code: string, name: string, phase: string, site: string, minute: float|null, car: string, station: string, ear: string, remedies: list<string>, remedy_codes: list<string>, wrong: list<array{code: string, do: string, why_not: string}>}
  */
 final readonly class SimulationWriter
 {
@@ -94,7 +94,11 @@ final readonly class SimulationWriter
             'code' => $fault->value,
             'name' => $this->voice->begin($fault->message()),
             'phase' => $fault->phase()->value,
+            'site' => $fault->site()->value,
             'minute' => FitWriter::rounded($injected->minute, 3),
+            'car' => $this->voice->say($fault->sign(Witness::Car)),
+            'station' => $this->voice->say($fault->sign(Witness::Station)),
+            'ear' => $this->voice->say($fault->sign(Witness::Ear)),
             'remedies' => array_map(fn (Remedy $r): string => $this->voice->say($r->message()), $fault->remedies()),
             'remedy_codes' => array_map(static fn (Remedy $r): string => $r->value, $fault->remedies()),
             'wrong' => array_map(fn (Remedy $r): array => ['code' => $r->value, 'do' => $this->voice->say($r->message()), 'why_not' => $this->voice->say($fault->whyNot($r))], $fault->wrong()),
@@ -104,7 +108,9 @@ final readonly class SimulationWriter
     /** @return array{phase: string, name: string, from_s: float, to_s: float, car: string, station: string, ear: string, failing: bool} */
     private function phase(PhaseSpan $span, CurrentKind $current, ?Fault $fault): array
     {
-        $says = fn (Witness $w): string => $this->voice->say($span->isFailing && $fault !== null ? $fault->sign($w) : $span->phase->sign($w, $current));
+        // What happens while charging has a beginning of its own: until then the phase is as usual.
+        $isWhole = $span->isFailing && $fault !== null && ! $fault->happensWhileCharging();
+        $says = fn (Witness $w): string => $this->voice->say($isWhole ? $fault->sign($w) : $span->phase->sign($w, $current));
 
         return [
             'phase' => $span->phase->value,

@@ -45,6 +45,17 @@ enum Fault: string implements Term
         };
     }
 
+    /** Where somebody has to look: at the station, where two pieces join, at the piece that is warm, or at the car. */
+    public function site(): FaultSite
+    {
+        return match ($this) {
+            self::NotSeated, self::NoPilot, self::NoLink, self::Isolation, self::LinkLost => FaultSite::Joint,
+            self::AuthorisationRefused, self::Precharge, self::CoolingFailed, self::Neighbour, self::Derated, self::EmergencyStop => FaultSite::Station,
+            self::BoostSpent => FaultSite::Link,
+            self::ParametersRefused, self::Contactor, self::NoCurrent, self::LatchStuck, self::Welding => FaultSite::Car,
+        };
+    }
+
     /** Whether no current ever flows. */
     public function preventsStart(): bool
     {

@@ -14,6 +14,7 @@ export type SmallestKit = Schemas['SmallestKit'];
 export type Vetting = Schemas['Vetting'];
 export type Packing = Schemas['Packing'];
 export type FirstTest = Schemas['FirstTest'];
+export type Simulation = Schemas['Simulation'];
 export type KindGroup = Schemas['KindGroup'];
 export type Place = Schemas['Place'];
 export type Cell = Schemas['Cell'];

@@ -2663,6 +2663,15 @@ export interface components {
             name: string;
             phase: components["schemas"]["BenchPhase"];
             minute: components["schemas"]["NumberOrNull"];
+            /**
+             * @description Where to look
+             * @enum {string}
+             */
+            site: "station" | "joint" | "link" | "car";
+            /** @description What the car shows of it */
+            car: string;
+            station: string;
+            ear: string;
             /** @description What helps and what comes first */
             remedies: string[];
             remedy_codes: string[];

@@ -2,8 +2,8 @@ import { db } from './db';
 
 /** Questions that change nothing, whose answers are worth keeping. */
 const ASKS =
-  /^\/api\/(terms|garage|garage\/plates|board|car-kinds|catalogue|sessions|sessions\/[0-9A-Z]{26}(\/(readings|photos))?|fit|forecast|steps|ranking|kit|vetting|tours\/[0-9A-Z]{26}\/pack)(\?|$)/i;
-const ASKED_BY_POST = /^\/api\/(fit|forecast|steps|ranking|vetting)$/i;
+  /^\/api\/(terms|garage|garage\/plates|board|car-kinds|catalogue|sessions|sessions\/[0-9A-Z]{26}(\/(readings|photos))?|fit|forecast|steps|ranking|simulation|kit|vetting|tours\/[0-9A-Z]{26}\/pack)(\?|$)/i;
+const ASKED_BY_POST = /^\/api\/(fit|forecast|steps|ranking|simulation|vetting)$/i;
 
 /** So many answers are kept, the newest. */
 const MOST = 400;

@@ -254,9 +254,6 @@ export const en = {
   'keys.undo': 'undo the last action',
   'keys.help': 'show or hide these shortcuts',
   'keys.escape': 'close whatever is open',
-  'bench.not_built': 'The Bench is not built yet',
-  'bench.will':
-    'It will simulate a car, an adapter and a charger going through a session, with faults you can add, for practice.',
 
   'rail.chain': 'The chain',
   'rail.swap_outlet': 'Change charger',

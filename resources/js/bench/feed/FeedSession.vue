@@ -1,0 +1,166 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, ref } from 'vue';
+import { api, ask, type SessionLine, type Simulation } from '@/api/client';
+import { useAccount } from '@/stores/account';
+import { day, hour } from '@/ui/figures';
+import { useAttempt } from '@/ui/useAttempt';
+import { say } from '@/words/say';
+import { SPEEDS } from '@/bench/usePlay';
+import { useRecording } from '@/bench/useRecording';
+
+/** Feeds an open session with simulated readings, as a logger would; without a network they wait on the device. */
+const account = useAccount();
+const recording = useRecording();
+const { isBusy, error, attempt } = useAttempt();
+const open = ref<SessionLine[] | null>(null);
+const chosen = ref('');
+const speed = ref<(typeof SPEEDS)[number]>(20);
+const fault = ref('');
+const played = ref<Simulation | null>(null);
+const sent = ref(0);
+let timer: ReturnType<typeof setInterval> | undefined;
+
+/** Simulated seconds between two readings. */
+const EVERY_S = 10;
+const TICK_MS = 1000;
+const EXAMPLE = 'neighbour@12';
+const command = computed(() => say('bench.feed_example', { session: chosen.value || 'ID', speed: speed.value }));
+
+void attempt(async () => {
+  const { sessions } = await ask(api.GET('/sessions'));
+  open.value = sessions.filter((s) => s.finished_at === null);
+  chosen.value = open.value[0]?.id ?? '';
+});
+
+const start = () =>
+  attempt(async () => {
+    const line = open.value?.find((s) => s.id === chosen.value);
+    if (!line) {
+      return;
+    }
+    stop();
+    sent.value = 0;
+    played.value = await ask(
+      api.POST('/simulation', {
+        body: {
+          outlet: line.outlet.id,
+          vehicle: line.vehicle.id,
+          adapters: line.adapters.map((a) => a.id),
+          exact: true,
+          policy: 'any',
+          fault: fault.value.trim() === '' ? null : fault.value.trim(),
+          every_s: EVERY_S,
+        },
+      }),
+    );
+    const startedMs = Date.now();
+    timer = setInterval(() => void send(line.id, (Date.now() - startedMs) / 1000), TICK_MS);
+  });
+
+/** One after the other, those whose time has come. */
+let isSending = false;
+async function send(session: string, seconds: number): Promise<void> {
+  const taken = played.value?.taken ?? [];
+  if (isSending) {
+    return;
+  }
+  isSending = true;
+  try {
+    for (let next = taken[sent.value]; next && next.t_s <= seconds * speed.value; next = taken[sent.value]) {
+      await recording.reading(session, next);
+      sent.value++;
+    }
+  } finally {
+    isSending = false;
+  }
+  if (sent.value >= taken.length) {
+    stop();
+  }
+}
+
+function stop(): void {
+  clearInterval(timer);
+  timer = undefined;
+}
+onBeforeUnmount(stop);
+</script>
+
+<template>
+  <section class="feed" aria-labelledby="feed-title">
+    <h2 id="feed-title">{{ say('bench.feed') }}</h2>
+    <p class="quiet">{{ say('bench.feed_how') }}</p>
+    <p v-if="open?.length === 0" role="status">{{ say('bench.feed_none') }}</p>
+    <form v-else-if="open && account.may('record')" @submit.prevent="start">
+      <label for="feed-session">{{ say('bench.feed_session') }}</label>
+      <select id="feed-session" v-model="chosen">
+        <option v-for="s in open" :key="s.id" :value="s.id">
+          {{
+            say('bench.feed_line', {
+              car: s.vehicle.name,
+              outlet: s.outlet.name,
+              day: day(s.started_at, account.zone),
+              hour: hour(s.started_at, account.zone),
+            })
+          }}
+        </option>
+      </select>
+      <label for="feed-speed">{{ say('bench.speed') }}</label>
+      <select id="feed-speed" v-model="speed">
+        <option v-for="s in SPEEDS" :key="s" :value="s">{{ say('bench.times', { n: s }) }}</option>
+      </select>
+      <label for="feed-fault">{{ say('bench.feed_fault') }}</label>
+      <input id="feed-fault" v-model="fault" maxlength="60" autocomplete="off" :placeholder="EXAMPLE" />
+      <p class="acts">
+        <el-button type="primary" native-type="submit" :loading="isBusy">{{ say('bench.feed_start') }}</el-button>
+        <RouterLink v-if="chosen" :to="`/connect/${chosen}`">{{ say('bench.feed_look') }}</RouterLink>
+      </p>
+    </form>
+    <p v-if="error" class="complaint" role="alert">{{ error }}</p>
+    <p v-if="played" role="status">{{ say('bench.feed_sent', { n: sent, all: played.taken?.length ?? 0 }) }}</p>
+    <p class="quiet">{{ say('bench.feed_command') }}</p>
+    <code>{{ command }}</code>
+  </section>
+</template>
+
+<style scoped>
+.feed {
+  max-width: 640px;
+}
+
+h2 {
+  margin: 0 0 var(--space-4);
+  font-size: var(--size-title);
+}
+
+label {
+  display: block;
+  margin-top: var(--space-5);
+  font-size: var(--size-small);
+}
+
+select,
+input {
+  width: 100%;
+  min-height: 44px;
+  padding: 0 var(--space-5);
+  border: 1.5px solid var(--line-strong);
+  border-radius: 0;
+  background: var(--paper-raised);
+  color: var(--ink);
+  font: inherit;
+}
+
+.acts {
+  display: flex;
+  gap: var(--space-7);
+  align-items: center;
+}
+
+code {
+  display: block;
+  padding: var(--space-5);
+  background: var(--paper-sunk);
+  font-size: var(--size-small);
+  overflow-wrap: anywhere;
+}
+</style>

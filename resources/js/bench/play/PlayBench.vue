@@ -1,0 +1,243 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { useBoard } from '@/stores/board';
+import { useForecast } from '@/stores/forecast';
+import { useRail } from '@/stores/rail';
+import EmptyState from '@/ui/EmptyState.vue';
+import { kw, number, soc } from '@/ui/figures';
+import TextButton from '@/ui/TextButton.vue';
+import Said from '@/words/Said.vue';
+import { say } from '@/words/say';
+import { SPEEDS, usePlay, type SimulationQuestion } from '@/bench/usePlay';
+import BenchChart from './BenchChart.vue';
+import BenchPieces from './BenchPieces.vue';
+import BenchVoices from './BenchVoices.vue';
+import FaultPicker from './FaultPicker.vue';
+import FaultRemedies from './FaultRemedies.vue';
+import PhaseRail from './PhaseRail.vue';
+import RecordPlayed from './RecordPlayed.vue';
+
+/** The chain of the rail, played phase by phase. */
+const rail = useRail();
+const board = useBoard();
+const forecast = useForecast();
+const fault = ref<string | null>(null);
+const seed = ref(1);
+
+const question = computed<SimulationQuestion | null>(() =>
+  rail.answer && rail.outlet && rail.vehicle
+    ? {
+        outlet: rail.outlet.id,
+        vehicle: rail.vehicle.id,
+        adapters: rail.answer.adapters,
+        exact: true,
+        kit: board.kit === 'buy' ? 'buy' : 'own',
+        policy: board.policy,
+        conditions: { ...forecast.conditions, theta: forecast.chains[0]?.theta ?? {} },
+        seed: seed.value,
+        fault: fault.value,
+      }
+    : null,
+);
+const play = usePlay(question);
+const { session, error, tS, isRunning, speed, isStill, phase, phaseNumber, phases, frame } = play;
+
+const clock = computed(() => {
+  const s = Math.floor(tS.value);
+  return `${Math.floor(s / 60)}:${String(s % 60).padStart(2, '0')}`;
+});
+const failing = computed(() => phases.value.find((p) => p.failing));
+/** The fault shows once it has happened. */
+const isFaultHere = computed(() => {
+  const at = session.value?.fault?.minute == null ? failing.value?.from_s : 60 * session.value.fault.minute;
+  return at !== undefined && tS.value >= at;
+});
+const isOver = computed(() => tS.value >= play.endS.value && play.endS.value > 0);
+const another = () => (seed.value = 1 + Math.floor(Math.random() * 1_000_000));
+</script>
+
+<template>
+  <EmptyState v-if="question === null" :title="say('bench.empty')">
+    <p>
+      <Said code="bench.empty_how"
+        ><template #board
+          ><RouterLink to="/board">{{ say('screen.board') }}</RouterLink></template
+        ></Said
+      >
+    </p>
+  </EmptyState>
+  <div v-else class="play">
+    <div class="stage">
+      <p v-if="error" class="complaint" role="alert">{{ error }}</p>
+      <template v-if="session && frame && phase">
+        <BenchPieces :session="session" :frame="frame" :phase="phase" :is-fault-here="isFaultHere" />
+        <div class="controls">
+          <template v-if="isStill">
+            <button type="button" class="run" :disabled="phaseNumber === 0" @click="play.toPhase(phaseNumber - 1)">
+              {{ say('bench.previous_phase') }}
+            </button>
+            <button type="button" class="run" :disabled="isOver" @click="play.toPhase(phaseNumber + 1)">
+              {{ say('bench.next_phase') }}
+            </button>
+          </template>
+          <template v-else>
+            <button type="button" class="run" @click="play.run">
+              {{ isRunning ? say('bench.pause') : say('bench.run') }}
+            </button>
+            <fieldset class="speeds">
+              <legend class="sr-only">{{ say('bench.speed') }}</legend>
+              <label v-for="s in SPEEDS" :key="s" :class="{ here: s === speed }">
+                <input v-model="speed" type="radio" name="speed" class="sr-only" :value="s" />
+                {{ say('bench.times', { n: s }) }}
+              </label>
+            </fieldset>
+          </template>
+          <p class="clock">
+            <strong class="figures">{{ clock }}</strong> {{ say('bench.since') }}
+          </p>
+          <p class="now figures">
+            {{ say('bench.now', { kw: kw(frame.kw), amps: number(frame.amps), soc: soc(frame.soc) }) }}
+            <span v-if="frame.limited_by" class="limit">{{ say('bench.limited', { by: frame.limited_by }) }}</span>
+          </p>
+        </div>
+        <PhaseRail
+          :phases="phases"
+          :is-fault-here="isFaultHere"
+          :t-s="tS"
+          :clock="clock"
+          @put="play.put"
+          @phase="play.toPhase"
+        />
+        <BenchVoices
+          :phase="phase"
+          :fault="isFaultHere ? session.fault : null"
+          :is-stopped="session.outcome === 'stopped'"
+        />
+        <BenchChart :session="session" :t-s="tS" @put="play.put" />
+      </template>
+      <p v-else-if="!error" class="quiet" role="status">{{ say('bench.coming') }}</p>
+    </div>
+    <aside>
+      <FaultPicker v-model="fault" :session="session" />
+      <FaultRemedies v-if="session?.fault && isFaultHere" :fault="session.fault" />
+      <p v-else-if="isOver && session" role="status">
+        {{
+          say('bench.over', {
+            outcome: session.outcome_words,
+            minutes: number(session.minutes, 1),
+            kwh: number(session.plug_kwh, 1),
+          })
+        }}
+      </p>
+      <TextButton @click="another">{{ say('bench.another') }}</TextButton>
+      <RecordPlayed v-if="session && question" :question="question" :session="session" :t-s="tS" />
+      <p class="quiet note">{{ say('bench.practice') }}</p>
+    </aside>
+  </div>
+</template>
+
+<style scoped>
+.play {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 330px;
+  gap: var(--space-8) var(--space-10);
+}
+
+.stage {
+  min-width: 0;
+}
+
+aside {
+  padding-left: var(--space-8);
+  border-left: 1px solid var(--line);
+}
+
+.controls {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--space-4) var(--space-7);
+  align-items: center;
+  margin: var(--space-5) 0 var(--space-3);
+}
+
+.run {
+  min-width: 96px;
+  min-height: 44px;
+  padding: 0 var(--space-7);
+  border: 1.5px solid var(--ink);
+  background: var(--ink);
+  forced-color-adjust: none;
+  color: var(--on-ink);
+  font: inherit;
+  font-weight: 600;
+  cursor: pointer;
+}
+
+.run:disabled {
+  opacity: 0.5;
+  cursor: default;
+}
+
+.speeds {
+  display: flex;
+  margin: 0;
+  padding: 0;
+  border: 1.5px solid var(--ink);
+}
+
+.speeds label {
+  display: grid;
+  place-items: center;
+  min-width: 44px;
+  min-height: 41px;
+  cursor: pointer;
+}
+
+.speeds label:has(:focus-visible) {
+  outline: 2px solid var(--focus);
+  outline-offset: 2px;
+}
+
+.speeds .here {
+  background: var(--ink-wash);
+  font-weight: 700;
+}
+
+.clock,
+.now {
+  margin: 0;
+}
+
+.clock strong {
+  font-family: var(--face-wide);
+  font-size: var(--size-title);
+}
+
+.now {
+  width: 100%;
+  font-family: var(--face-wide);
+  font-weight: 600;
+}
+
+.limit {
+  color: var(--copper-text);
+  font-family: var(--face-text);
+  font-weight: 400;
+}
+
+.note {
+  font-size: var(--size-small);
+}
+
+@media (width <= 1000px) {
+  .play {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  aside {
+    padding: var(--space-7) 0 0;
+    border-top: 1px solid var(--line);
+    border-left: 0;
+  }
+}
+</style>

@@ -1,0 +1,84 @@
+import { choose, expect, openDemo, test } from './support';
+
+// The bench: a session of a stand-in, phase by phase.
+
+test('a chain is played by keyboard, a fault shows what helps, and what was played goes on in Connect', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await choose(page, 'Brindle', 'Ostler, third in full');
+  await page.keyboard.press('6');
+  const along = page.getByRole('slider', { name: 'Along the phases' });
+  await expect(along).toHaveAttribute('aria-valuetext', '0:00, Plugged in');
+
+  await along.focus();
+  for (let i = 0; i < 8; i++) {
+    await page.keyboard.press('PageUp');
+  }
+  await expect(along).toHaveAttribute('aria-valuetext', '0:45, Current');
+  await expect(page.getByText('contactors closed')).toBeVisible();
+
+  await page.getByLabel('Fault', { exact: true }).selectOption('Pre-charge fails');
+  await expect(along).toHaveAttribute('aria-valuetext', '0:00, Plugged in');
+  await expect(page.getByText('What helps, first things first')).toBeHidden();
+  await along.focus();
+  await page.keyboard.press('End');
+  await expect(page.getByText('What helps, first things first')).toBeVisible();
+  await expect(page.getByText('Still preparing: the two voltages are too far apart.')).toBeVisible();
+
+  await page.getByLabel('Fault', { exact: true }).selectOption('Data link lost');
+  await page.getByLabel(/At minute/).fill('500');
+  await page.getByLabel(/At minute/).press('Enter');
+  await expect(page.getByRole('alert')).toContainText('Choose a minute in between');
+  // Six minutes, then 3 s to stop, 2 s for the welding check, 1 s for the latch.
+  await page.getByLabel(/At minute/).fill('6');
+  await page.getByLabel(/At minute/).press('Enter');
+  await expect(along).toHaveAttribute('aria-valuemax', '366');
+  await along.focus();
+  await page.keyboard.press('End');
+  await expect(page.getByText('It has stopped: it lost the connection to the car.')).toBeVisible();
+
+  await page.getByRole('button', { name: 'Record this in Connect' }).click();
+  await page.waitForURL(/\/connect\/[0-9A-Z]{26}/);
+  await expect(page.getByText('Brindle at Ostler, third in full').first()).toBeVisible();
+});
+
+test('it runs by itself, and stands still for those who asked for that', async ({ page }) => {
+  await openDemo(page);
+  await choose(page, 'Brindle', 'Ostler, third in full');
+  await page.goto('/bench');
+  const along = page.getByRole('slider', { name: 'Along the phases' });
+  await page.getByText('60×').click();
+  await page.getByRole('button', { name: 'Run' }).click();
+  await expect(along).toHaveAttribute('aria-valuetext', /Current$/);
+  await page.getByRole('button', { name: 'Pause' }).click();
+
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  await expect(page.getByRole('button', { name: 'Run' })).toBeHidden();
+  await page.getByRole('button', { name: 'Next phase' }).click();
+  await expect(along).toHaveAttribute('aria-valuetext', /Stop$/);
+});
+
+test('an open session is fed from the bench, offline in between', async ({ page, context }) => {
+  await openDemo(page);
+  await choose(page, 'Brindle', 'Ostler, third in full');
+  await page.goto('/bench');
+  await page.getByRole('button', { name: 'Record this in Connect' }).click();
+  await page.waitForURL(/\/connect\/[0-9A-Z]{26}/);
+  const session = page.url();
+  await page
+    .getByText('Everything is sent')
+    .or(page.getByRole('button', { name: 'Current flows' }))
+    .first()
+    .waitFor();
+
+  await page.goto('/bench/feed');
+  await page.getByLabel('Speed').selectOption('60×');
+  await page.getByRole('button', { name: 'Feed this session' }).click();
+  await expect(page.getByText(/^[1-9]\d* of \d+ readings sent/)).toBeVisible();
+  await context.setOffline(true);
+  await expect(page.getByText(/^(2\d|[3-9]\d) of \d+ readings sent/)).toBeVisible({ timeout: 20_000 });
+  await context.setOffline(false);
+  await page.goto(session);
+  await expect(page.getByText(/A3|kW/).first()).toBeVisible();
+});
