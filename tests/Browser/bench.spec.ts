@@ -40,7 +40,7 @@ test('a chain is played by keyboard, a fault shows what helps, and what was play
 
   await page.getByRole('button', { name: 'Record this in Connect' }).click();
   await page.waitForURL(/\/connect\/[0-9A-Z]{26}/);
-  await expect(page.getByText('Brindle at Ostler, third in full').first()).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Brindle at Ostler, third in full' })).toBeVisible();
 });
 
 test('it runs by itself, and stands still for those who asked for that', async ({ page }) => {

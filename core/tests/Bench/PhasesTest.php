@@ -21,6 +21,8 @@ use Harmozon\Core\Record\Event;
 use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Tests\Cases;
 use Harmozon\Core\Tests\Say;
+use Harmozon\Core\Words\Language;
+use Harmozon\Core\Words\Message;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -140,21 +142,25 @@ final class PhasesTest extends TestCase
         self::assertStringContainsString('vehicle.pack.usable_kwh: ', Say::refusal(static fn () => self::session(null, Cases::file(car: ['pack.usable_kwh' => null]))));
     }
 
-    public function test_every_phase_fault_and_remedy_has_its_words(): void
+    public function test_every_phase_fault_and_remedy_has_its_words_and_none_are_left_over(): void
     {
-        foreach (Phase::cases() as $phase) {
-            foreach (Witness::cases() as $witness) {
-                foreach (in_array($phase, Phase::all(CurrentKind::Ac), true) ? CurrentKind::cases() : [CurrentKind::Dc] as $current) {
-                    self::assertStringEndsWith('.', Say::it($phase->sign($witness, $current)));
-                }
+        $messages = [];
+        foreach (CurrentKind::cases() as $current) {
+            foreach (Phase::all($current) as $phase) {
+                $messages = [...$messages, ...array_map(static fn (Witness $w): Message => $phase->sign($w, $current), Witness::cases())];
             }
         }
         foreach (Fault::cases() as $fault) {
             self::assertSame([], array_uintersect($fault->remedies(), $fault->wrong(), static fn (Remedy $a, Remedy $b): int => $a->value <=> $b->value), "{$fault->value}: what helps is not wrong");
-            foreach ([...array_map($fault->sign(...), Witness::cases()), ...array_map($fault->whyNot(...), $fault->wrong()), ...array_map(static fn (Remedy $r) => $r->message(), [...$fault->remedies(), ...$fault->wrong()])] as $message) {
-                self::assertStringEndsWith('.', Say::it($message));
-            }
+            $messages = [...$messages, ...array_map($fault->sign(...), Witness::cases()), ...array_map($fault->whyNot(...), $fault->wrong()), ...array_map(static fn (Remedy $r): Message => $r->message(), [...$fault->remedies(), ...$fault->wrong()])];
         }
+        foreach ($messages as $message) {
+            self::assertStringEndsWith('.', Say::it($message));
+        }
+        $said = array_map(static fn (Message $m): string => $m->code, $messages);
+        $known = preg_grep('/^(?:sign|fault_sign|why_not|remedy)\./', array_keys(Language::english()->patterns));
+
+        self::assertSame([], array_values(array_diff((array) $known, $said)));
     }
 
     private static function lastIn(Phase $phase, ?Fault $fault, int $seed): Instant

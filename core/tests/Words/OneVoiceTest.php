@@ -21,6 +21,11 @@ final class OneVoiceTest extends TestCase
     /** Followed too widely by reading the code alone; each of these is said in a test of its own below. */
     private const SAID_BELOW = '/^(?:fact|marks)\./';
 
+    /** Codes of two variable parts, which no reading of the code follows: PhasesTest says each, and finds none left over. */
+    private const SAID_BY_THE_BENCH = '/^(?:sign|fault_sign|why_not)\./';
+
+    private const BENCH = '/^Bench\/(?:Fault|Phase)\.php/';
+
     public function test_no_rule_pieces_a_sentence_together_itself(): void
     {
         $elsewhere = array_filter(Sentences::in(self::core()), static fn (string $place): bool => ! str_starts_with($place, 'Words/'));
@@ -40,7 +45,9 @@ final class OneVoiceTest extends TestCase
     {
         $joints = array_column(Joiner::cases(), 'value');
 
-        self::assertSame($joints, OneVoice::unused(MessageCalls::in(self::core()), Language::english()->patterns));
+        $patterns = array_filter(Language::english()->patterns, static fn (string $code): bool => preg_match(self::SAID_BY_THE_BENCH, $code) !== 1, ARRAY_FILTER_USE_KEY);
+
+        self::assertSame($joints, OneVoice::unused(MessageCalls::in(self::core()), $patterns));
     }
 
     public function test_every_fact_is_said_and_names_the_adapter_it_is_of(): void
@@ -93,7 +100,7 @@ final class OneVoiceTest extends TestCase
 
     private static function isSaidBelow(MessageCall $call): bool
     {
-        return $call->codes !== [] && preg_grep(self::SAID_BELOW, $call->codes) === $call->codes;
+        return ($call->codes !== [] && preg_grep(self::SAID_BELOW, $call->codes) === $call->codes) || ($call->codes === [] && preg_match(self::BENCH, $call->where) === 1);
     }
 
     /**
