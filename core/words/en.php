@@ -8,7 +8,7 @@ declare(strict_types=1);
  * with the same codes.
  */
 $patterns = [];
-foreach (['Bench', 'Case', 'Chain', 'Equipment', 'Fit', 'Forecast', 'Json', 'Kit', 'Ocpi', 'Power', 'Readings', 'Record', 'Review', 'Steps', 'Words'] as $room) {
+foreach (['Bench', 'Case', 'Chain', 'Drills', 'Equipment', 'Fit', 'Forecast', 'Json', 'Kit', 'Ocpi', 'Power', 'Readings', 'Record', 'Review', 'Steps', 'Words'] as $room) {
     /** @var array<string, string> $ofRoom */
     $ofRoom = require __DIR__."/en/{$room}.php";
     $patterns += $ofRoom;

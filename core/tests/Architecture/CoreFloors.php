@@ -28,13 +28,14 @@ final class CoreFloors
         'Bench' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit', 'Forecast', 'Record'],
         'Steps' => ['Words', 'Equipment', 'Chain', 'Fit', 'Forecast'],
         'Kit' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit', 'Forecast', 'Record'],
+        'Drills' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit', 'Forecast', 'Record', 'Bench', 'Kit'],
         'Review' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit', 'Forecast', 'Record', 'Steps'],
         // Formats: what comes in, and what goes out.
         'Json' => ['Words', 'Equipment'],
         'Case' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit', 'Record', 'Bench', 'Kit', 'Json'],
         'Readings' => ['Words', 'Record', 'Json'],
         'Ocpi' => ['Words', 'Equipment', 'Json'],
-        'Answers' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit', 'Forecast', 'Record', 'Steps', 'Bench', 'Kit', 'Review', 'Json', 'Readings', 'Ocpi'],
+        'Answers' => ['Words', 'Equipment', 'Chain', 'Catalogue', 'Power', 'Fit', 'Forecast', 'Record', 'Steps', 'Bench', 'Kit', 'Drills', 'Review', 'Json', 'Readings', 'Ocpi'],
     ];
 
     /** @return iterable<string, Rule> one a room */
