@@ -24,58 +24,58 @@ final class CannotActOut extends Refusal
 
     public static function withoutKwh(): self
     {
-        return new self('vehicle.pack.usable_kwh', Message::of('bench.needs_kwh'));
+        return new self('vehicle.pack.usable_kwh', Message::of('simulation.needs_kwh'));
     }
 
     public static function withoutVolts(): self
     {
-        return new self('vehicle.pack.voltage_by_soc', Message::of('bench.needs_volts'));
+        return new self('vehicle.pack.voltage_by_soc', Message::of('simulation.needs_volts'));
     }
 
     public static function withoutLimit(): self
     {
-        return new self('outlet', Message::of('bench.needs_limit'));
+        return new self('outlet', Message::of('simulation.needs_limit'));
     }
 
     /** @param  Message  $why  it won't charge */
     public static function withoutCharging(Message $why): self
     {
-        return new self('outlet', Message::of('bench.wont_charge', why: $why));
+        return new self('outlet', Message::of('simulation.wont_charge', why: $why));
     }
 
     public static function withoutPhase(Fault $fault, CurrentKind $current): self
     {
-        return new self('fault', Message::of('bench.no_such_phase', fault: $fault->message(), current: $current->message()));
+        return new self('fault', Message::of('simulation.no_such_phase', fault: $fault->message(), current: $current->message()));
     }
 
     public static function withoutCooling(): self
     {
-        return new self('fault', Message::of('bench.no_cooling'));
+        return new self('fault', Message::of('simulation.no_cooling'));
     }
 
     public static function withoutCabinet(): self
     {
-        return new self('fault', Message::of('bench.no_cabinet'));
+        return new self('fault', Message::of('simulation.no_cabinet'));
     }
 
     public static function withEnoughForBoth(float $shareKw): self
     {
-        return new self('fault', Message::of('bench.enough_for_both', share: Amount::kw($shareKw)));
+        return new self('fault', Message::of('simulation.enough_for_both', share: Amount::kw($shareKw)));
     }
 
     public static function withoutBoost(): self
     {
-        return new self('fault', Message::of('bench.no_boost'));
+        return new self('fault', Message::of('simulation.no_boost'));
     }
 
     public static function atNoMinute(Fault $fault): self
     {
-        return new self('fault', Message::of('bench.no_minute', fault: $fault->message()));
+        return new self('fault', Message::of('simulation.no_minute', fault: $fault->message()));
     }
 
     /** @param  float  $firstMinute  when current first flows */
     public static function outsideSession(float $firstMinute, float $lastMinute): self
     {
-        return new self('fault', Message::of('bench.minute_outside', first: Amount::tenths($firstMinute), last: Amount::tenths($lastMinute)));
+        return new self('fault', Message::of('simulation.minute_outside', first: Amount::tenths($firstMinute), last: Amount::tenths($lastMinute)));
     }
 }

@@ -13,7 +13,7 @@ return [
     'drill_kind.what_happened' => 'What does it mean?',
     'drill_kind.first_remedy' => 'What first?',
     'drill_kind.adapter_enough' => 'Is this adapter enough?',
-    'drill_kind.plate_to_read' => 'Which plate to read?',
+    'drill_kind.plate_to_read' => 'Which rating plate to read?',
     'drill_kind.boost_left' => 'How long does the boost last?',
     'drill_kind.report_cause' => 'What does the curve show?',
 

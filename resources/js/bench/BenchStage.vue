@@ -11,8 +11,8 @@ const route = useRoute();
 const isWide = useMediaQuery('(width > 1180px)');
 const subject = computed(() => (route.params.subject === 'feed' ? 'feed' : 'play'));
 const subjects = [
-  { name: 'play', path: '/bench', title: 'bench.play' },
-  { name: 'feed', path: '/bench/feed', title: 'bench.feed' },
+  { name: 'play', path: '/bench', title: 'play.play' },
+  { name: 'feed', path: '/bench/feed', title: 'play.feed' },
 ] as const;
 </script>
 
@@ -20,7 +20,7 @@ const subjects = [
   <div class="bench">
     <h1 class="sr-only">{{ say('screen.bench') }}</h1>
     <Teleport defer to="#stage-tools" :disabled="!isWide">
-      <nav class="subjects" :aria-label="say('bench.subjects')">
+      <nav class="subjects" :aria-label="say('play.subjects')">
         <RouterLink
           v-for="s in subjects"
           :key="s.name"

@@ -21,12 +21,12 @@ export function useRecording() {
     const outlet = garage.outlet(question.outlet);
     const garageId = account.me?.garage?.id;
     if (!car || !outlet || garageId === undefined) {
-      throw new Error(say('bench.chain_gone'));
+      throw new Error(say('play.chain_gone'));
     }
     const id = ulid();
     const startedMs = Date.now();
     const adapters = question.adapters ?? [];
-    const note = say('bench.recorded', { seed: session.seed });
+    const note = say('play.recorded', { seed: session.seed });
     await outbox.begin(
       {
         id,

@@ -24,7 +24,7 @@ let timer: ReturnType<typeof setInterval> | undefined;
 const EVERY_S = 10;
 const TICK_MS = 1000;
 const EXAMPLE = 'neighbour@12';
-const command = computed(() => say('bench.feed_example', { session: chosen.value || 'ID', speed: speed.value }));
+const command = computed(() => say('play.feed_example', { session: chosen.value || 'ID', speed: speed.value }));
 
 void attempt(async () => {
   const { sessions } = await ask(api.GET('/sessions'));
@@ -87,15 +87,15 @@ onBeforeUnmount(stop);
 
 <template>
   <section class="feed" aria-labelledby="feed-title">
-    <h2 id="feed-title">{{ say('bench.feed') }}</h2>
-    <p class="quiet">{{ say('bench.feed_how') }}</p>
-    <p v-if="open?.length === 0" role="status">{{ say('bench.feed_none') }}</p>
+    <h2 id="feed-title">{{ say('play.feed') }}</h2>
+    <p class="quiet">{{ say('play.feed_how') }}</p>
+    <p v-if="open?.length === 0" role="status">{{ say('play.feed_none') }}</p>
     <form v-else-if="open && account.may('record')" @submit.prevent="start">
-      <label for="feed-session">{{ say('bench.feed_session') }}</label>
+      <label for="feed-session">{{ say('play.feed_session') }}</label>
       <select id="feed-session" v-model="chosen">
         <option v-for="s in open" :key="s.id" :value="s.id">
           {{
-            say('bench.feed_line', {
+            say('play.feed_line', {
               car: s.vehicle.name,
               outlet: s.outlet.name,
               day: day(s.started_at, account.zone),
@@ -104,20 +104,20 @@ onBeforeUnmount(stop);
           }}
         </option>
       </select>
-      <label for="feed-speed">{{ say('bench.speed') }}</label>
+      <label for="feed-speed">{{ say('play.speed') }}</label>
       <select id="feed-speed" v-model="speed">
-        <option v-for="s in SPEEDS" :key="s" :value="s">{{ say('bench.times', { n: s }) }}</option>
+        <option v-for="s in SPEEDS" :key="s" :value="s">{{ say('play.times', { n: s }) }}</option>
       </select>
-      <label for="feed-fault">{{ say('bench.feed_fault') }}</label>
+      <label for="feed-fault">{{ say('play.feed_fault') }}</label>
       <input id="feed-fault" v-model="fault" maxlength="60" autocomplete="off" :placeholder="EXAMPLE" />
       <p class="acts">
-        <el-button type="primary" native-type="submit" :loading="isBusy">{{ say('bench.feed_start') }}</el-button>
-        <RouterLink v-if="chosen" :to="`/connect/${chosen}`">{{ say('bench.feed_look') }}</RouterLink>
+        <el-button type="primary" native-type="submit" :loading="isBusy">{{ say('play.feed_start') }}</el-button>
+        <RouterLink v-if="chosen" :to="`/connect/${chosen}`">{{ say('play.feed_look') }}</RouterLink>
       </p>
     </form>
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
-    <p v-if="played" role="status">{{ say('bench.feed_sent', { n: sent, all: played.taken?.length ?? 0 }) }}</p>
-    <p class="quiet">{{ say('bench.feed_command') }}</p>
+    <p v-if="played" role="status">{{ say('play.feed_sent', { n: sent, all: played.taken?.length ?? 0 }) }}</p>
+    <p class="quiet">{{ say('play.feed_command') }}</p>
     <code>{{ command }}</code>
   </section>
 </template>

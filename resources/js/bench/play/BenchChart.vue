@@ -46,7 +46,7 @@ const now = computed(() => past.value.at(-1) ?? points.value[0]);
 const heard = computed(() =>
   now.value
     ? isBefore.value
-      ? say('bench.chart_volts', { station: number(now.value.station_v), battery: number(now.value.plug_v) })
+      ? say('play.chart_volts', { station: number(now.value.station_v), battery: number(now.value.plug_v) })
       : say('figure.kw', { n: kw(now.value.kw) })
     : '',
 );
@@ -71,11 +71,11 @@ function step(event: KeyboardEvent): void {
 
 <template>
   <figure>
-    <figcaption>{{ isBefore ? say('bench.volts_over_time') : say('bench.power_over_time') }}</figcaption>
+    <figcaption>{{ isBefore ? say('play.volts_over_time') : say('play.power_over_time') }}</figcaption>
     <ChartFrame
       ref="frame"
       class="frame"
-      :label="isBefore ? say('bench.volts_over_time') : say('bench.power_over_time')"
+      :label="isBefore ? say('play.volts_over_time') : say('play.power_over_time')"
       :last-s="lastS"
       :cursor-s="Math.min(tS, lastS)"
       :heard="heard"
@@ -91,12 +91,12 @@ function step(event: KeyboardEvent): void {
         :edge="edge"
         :x="x"
         :y="y"
-        :x-unit="isBefore ? say('bench.seconds') : say('bench.minutes')"
-        :y-unit="isBefore ? say('bench.volt') : say('bench.kilowatt')"
+        :x-unit="isBefore ? say('play.seconds') : say('play.minutes')"
+        :y-unit="isBefore ? say('play.volt') : say('play.kilowatt')"
       />
       <template v-if="isBefore">
         <path class="battery" :d="line(points, (f) => f.plug_v)" />
-        <text class="name" :x="edge.left + 6" :y="y(points[0]?.plug_v ?? 0) - 6">{{ say('bench.battery_line') }}</text>
+        <text class="name" :x="edge.left + 6" :y="y(points[0]?.plug_v ?? 0) - 6">{{ say('play.battery_line') }}</text>
         <path class="station" :d="line(past)" />
       </template>
       <template v-else>

@@ -39,7 +39,7 @@ const isBinding = (id: string): boolean => props.frame.link === id && props.fram
         <path d="M1 1H178V28L199 16V84L178 72V99H1Z" />
       </svg>
       <h2>{{ station?.name }}</h2>
-      <p class="figures">{{ say('bench.output', { volts: number(frame.station_v) }) }}</p>
+      <p class="figures">{{ say('play.output', { volts: number(frame.station_v) }) }}</p>
       <p class="figures">{{ say('figure.amps', { n: number(frame.amps) }) }}</p>
     </section>
     <section v-for="l in between" :key="l.id" class="piece" :class="{ binding: isBinding(l.id) }">
@@ -57,7 +57,7 @@ const isBinding = (id: string): boolean => props.frame.link === id && props.fram
       <h2>{{ l.name }}</h2>
       <p class="quiet">{{ l.plate }}</p>
       <p v-if="theta(l.id) !== null" class="figures">
-        {{ say('bench.load', { share: percent(theta(l.id)) }) }}
+        {{ say('play.load', { share: percent(theta(l.id)) }) }}
       </p>
     </section>
     <section class="piece car" :class="{ failing: site === 'car' }">
@@ -72,8 +72,8 @@ const isBinding = (id: string): boolean => props.frame.link === id && props.fram
         />
       </svg>
       <h2>{{ car?.name }}</h2>
-      <p class="figures">{{ say('bench.battery', { volts: number(frame.plug_v), soc: soc(frame.soc) }) }}</p>
-      <p>{{ isConnected ? say('bench.contactors_closed') : say('bench.contactors_open') }}</p>
+      <p class="figures">{{ say('play.battery', { volts: number(frame.plug_v), soc: soc(frame.soc) }) }}</p>
+      <p>{{ isConnected ? say('play.contactors_closed') : say('play.contactors_open') }}</p>
     </section>
     <span
       class="current"

@@ -8,9 +8,9 @@ import type { PhaseSpan } from '@/bench/usePlay';
 const props = defineProps<{ phase: PhaseSpan; fault: Simulation['fault']; isStopped: boolean }>();
 const speaks = computed(() => ((props.phase.failing || props.isStopped) && props.fault ? props.fault : props.phase));
 const voices = computed(() => [
-  { who: say('bench.station_shows'), what: speaks.value.station },
-  { who: say('bench.car_shows'), what: speaks.value.car },
-  { who: say('bench.you_hear'), what: speaks.value.ear },
+  { who: say('play.station_shows'), what: speaks.value.station },
+  { who: say('play.car_shows'), what: speaks.value.car },
+  { who: say('play.you_hear'), what: speaks.value.ear },
 ]);
 </script>
 

@@ -29,8 +29,8 @@ function tell(): void {
 
 <template>
   <section class="faults" aria-labelledby="fault-title">
-    <h2 id="fault-title">{{ say('bench.fault') }}</h2>
-    <label for="fault">{{ say('bench.fault_which') }}</label>
+    <h2 id="fault-title">{{ say('play.fault') }}</h2>
+    <label for="fault">{{ say('play.fault_which') }}</label>
     <select
       id="fault"
       v-model="code"
@@ -39,11 +39,11 @@ function tell(): void {
         tell();
       "
     >
-      <option value="">{{ say('bench.fault_none') }}</option>
+      <option value="">{{ say('play.fault_none') }}</option>
       <option v-for="f in faults" :key="f.code" :value="f.code" :disabled="f.why_not !== null">{{ f.name }}</option>
     </select>
     <template v-if="chosen?.while_charging">
-      <label for="fault-minute">{{ say('bench.fault_minute') }}</label>
+      <label for="fault-minute">{{ say('play.fault_minute') }}</label>
       <input
         id="fault-minute"
         v-model="minute"
@@ -55,7 +55,7 @@ function tell(): void {
       />
     </template>
     <details v-if="impossible.length > 0">
-      <summary>{{ say('bench.impossible', { n: impossible.length }) }}</summary>
+      <summary>{{ say('play.impossible', { n: impossible.length }) }}</summary>
       <ul>
         <li v-for="f in impossible" :key="f.code">
           <strong>{{ f.name }}</strong> {{ f.why_not }}

@@ -9,11 +9,11 @@ defineProps<{ fault: NonNullable<Simulation['fault']> }>();
 <template>
   <section class="remedies" aria-live="polite">
     <h2>{{ fault.name }}</h2>
-    <h3>{{ say('bench.helps') }}</h3>
+    <h3>{{ say('play.helps') }}</h3>
     <ol>
       <li v-for="r in fault.remedies" :key="r">{{ r }}</li>
     </ol>
-    <h3>{{ say('bench.does_not_help') }}</h3>
+    <h3>{{ say('play.does_not_help') }}</h3>
     <ul>
       <li v-for="w in fault.wrong" :key="w.code">
         <strong>{{ w.do }}</strong> {{ w.why_not }}

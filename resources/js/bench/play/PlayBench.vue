@@ -57,7 +57,7 @@ const another = () => (seed.value = 1 + Math.floor(Math.random() * 1_000_000));
 </script>
 
 <template>
-  <EmptyState v-if="question === null" :title="say('bench.empty')">
+  <EmptyState v-if="question === null" :title="say('play.empty')">
     <p>
       <Said code="bench.empty_how"
         ><template #board
@@ -74,30 +74,30 @@ const another = () => (seed.value = 1 + Math.floor(Math.random() * 1_000_000));
         <div class="controls">
           <template v-if="isStill">
             <button type="button" class="run" :disabled="phaseNumber === 0" @click="play.toPhase(phaseNumber - 1)">
-              {{ say('bench.previous_phase') }}
+              {{ say('play.previous_phase') }}
             </button>
             <button type="button" class="run" :disabled="isOver" @click="play.toPhase(phaseNumber + 1)">
-              {{ say('bench.next_phase') }}
+              {{ say('play.next_phase') }}
             </button>
           </template>
           <template v-else>
             <button type="button" class="run" @click="play.run">
-              {{ isRunning ? say('bench.pause') : say('bench.run') }}
+              {{ isRunning ? say('play.pause') : say('play.run') }}
             </button>
             <fieldset class="speeds">
-              <legend class="sr-only">{{ say('bench.speed') }}</legend>
+              <legend class="sr-only">{{ say('play.speed') }}</legend>
               <label v-for="s in SPEEDS" :key="s" :class="{ here: s === speed }">
                 <input v-model="speed" type="radio" name="speed" class="sr-only" :value="s" />
-                {{ say('bench.times', { n: s }) }}
+                {{ say('play.times', { n: s }) }}
               </label>
             </fieldset>
           </template>
           <p class="clock">
-            <strong class="figures">{{ clock }}</strong> {{ say('bench.since') }}
+            <strong class="figures">{{ clock }}</strong> {{ say('play.since') }}
           </p>
           <p class="now figures">
-            {{ say('bench.now', { kw: kw(frame.kw), amps: number(frame.amps), soc: soc(frame.soc) }) }}
-            <span v-if="frame.limited_by" class="limit">{{ say('bench.limited', { by: frame.limited_by }) }}</span>
+            {{ say('play.now', { kw: kw(frame.kw), amps: number(frame.amps), soc: soc(frame.soc) }) }}
+            <span v-if="frame.limited_by" class="limit">{{ say('play.limited', { by: frame.limited_by }) }}</span>
           </p>
         </div>
         <PhaseRail
@@ -115,23 +115,23 @@ const another = () => (seed.value = 1 + Math.floor(Math.random() * 1_000_000));
         />
         <BenchChart :session="session" :t-s="tS" @put="play.put" />
       </template>
-      <p v-else-if="!error" class="quiet" role="status">{{ say('bench.coming') }}</p>
+      <p v-else-if="!error" class="quiet" role="status">{{ say('play.coming') }}</p>
     </div>
     <aside>
       <FaultPicker v-model="fault" :session="session" />
       <FaultRemedies v-if="session?.fault && isFaultHere" :fault="session.fault" />
       <p v-else-if="isOver && session" role="status">
         {{
-          say('bench.over', {
+          say('play.over', {
             outcome: session.outcome_words,
             minutes: number(session.minutes, 1),
             kwh: number(session.plug_kwh, 1),
           })
         }}
       </p>
-      <TextButton @click="another">{{ say('bench.another') }}</TextButton>
+      <TextButton @click="another">{{ say('play.another') }}</TextButton>
       <RecordPlayed v-if="session && question" :question="question" :session="session" :t-s="tS" />
-      <p class="quiet note">{{ say('bench.practice') }}</p>
+      <p class="quiet note">{{ say('play.practice') }}</p>
     </aside>
   </div>
 </template>

@@ -34,7 +34,7 @@ const record = () =>
 
 <template>
   <div v-if="account.may('record')" class="record">
-    <el-button :loading="isBusy" @click="record">{{ say('bench.record') }}</el-button>
+    <el-button :loading="isBusy" @click="record">{{ say('play.record') }}</el-button>
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
   </div>
 </template>
