@@ -33,7 +33,7 @@ final class PlainWordsTest extends TestCase
         '/\bwhoever\b/i' => 'the site operator; if you',
         '/\bparting\b|\bpart and\b|stop and part/i' => 'disconnect',
         '/\bbeside\b/i' => 'next to, compared with',
-        '/\bcomes? of\b|\bcame of\b|\bstands?\b(?! so)/i' => 'is; because of',
+        '/\bcomes? of\b|\bcame of\b|\bstands?\b(?! so|-in)/i' => 'is; because of',
         '/\bcannot be accepted\b|\bone may\b/i' => 'what happened, and what to do',
     ];
 

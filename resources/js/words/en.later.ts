@@ -851,7 +851,7 @@ export const later = {
   'play.subjects': 'On the bench',
   'play.empty': 'Pick a chain to play',
   'play.empty_how': 'Pick a car and a charger on the {board}. The bench plays that chain, phase by phase.',
-  'play.coming': 'Setting up the stand-in…',
+  'play.coming': 'Setting up the bench…',
   'play.run': 'Run',
   'play.pause': 'Pause',
   'play.next_phase': 'Next phase',
@@ -891,7 +891,7 @@ export const later = {
   'play.record': 'Record this in Connect',
   'play.recorded': 'From the bench, session {seed}',
   'play.chain_gone': 'The car or the charger is no longer in this garage.',
-  'play.practice': 'A stand-in for practice. The handbooks of your car and of the station come first.',
+  'play.practice': 'For practice: a simulated session. The handbooks of your car and of the station come first.',
   'play.feed_how':
     'Simulated readings go into an open session, as a logger would send them. Without a network they wait on this device.',
   'play.feed_none': 'No open session. Start one in Connect, or record one from the bench.',

@@ -59,7 +59,7 @@ const another = () => (seed.value = 1 + Math.floor(Math.random() * 1_000_000));
 <template>
   <EmptyState v-if="question === null" :title="say('play.empty')">
     <p>
-      <Said code="bench.empty_how"
+      <Said code="play.empty_how"
         ><template #board
           ><RouterLink to="/board">{{ say('screen.board') }}</RouterLink></template
         ></Said
