@@ -150,7 +150,8 @@ for (const width of [1280, 390, 320]) {
       ['/kit/shop', 'In the shop'],
       ['/connect', 'Start session'],
       ['/log', 'Log'],
-      ['/bench', 'Bench'],
+      ['/bench', 'The station shows'],
+      ['/bench/feed', 'Feed a session'],
     ] as const) {
       await page.goto(path);
       await expect(page.getByRole('main').getByText(sign).filter({ visible: true }).first()).toBeVisible();

@@ -18,8 +18,8 @@ use PHPUnit\Framework\TestCase;
 
 final class TermsWriterTest extends TestCase
 {
-    /** Told as shapes and sockets, or with the figures they stand beside. */
-    private const TOLD_ELSEWHERE = ['CouplerFamily', 'SocketKind', 'BindingCode', 'Quantity'];
+    /** Told as shapes and sockets, with the figures they stand beside, or with the session or drill that they belong to. */
+    private const TOLD_ELSEWHERE = ['CouplerFamily', 'SocketKind', 'BindingCode', 'Quantity', 'Phase', 'Fault', 'DrillKind'];
 
     public function test_every_closed_set_of_the_core_is_named(): void
     {

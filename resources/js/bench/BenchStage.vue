@@ -18,7 +18,6 @@ const subjects = [
 
 <template>
   <div class="bench">
-    <h1 class="sr-only">{{ say('screen.bench') }}</h1>
     <Teleport defer to="#stage-tools" :disabled="!isWide">
       <nav class="subjects" :aria-label="say('play.subjects')">
         <RouterLink

@@ -36,6 +36,11 @@ h1 {
   margin: var(--space-7) 0 var(--space-5);
 }
 
+.body :deep(a) {
+  display: inline-block;
+  min-height: 24px;
+}
+
 .body {
   color: var(--ink-soft);
   font-size: var(--size-lead);

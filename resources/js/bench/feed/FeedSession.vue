@@ -87,7 +87,7 @@ onBeforeUnmount(stop);
 
 <template>
   <section class="feed" aria-labelledby="feed-title">
-    <h2 id="feed-title">{{ say('play.feed') }}</h2>
+    <h1 id="feed-title">{{ say('play.feed') }}</h1>
     <p class="quiet">{{ say('play.feed_how') }}</p>
     <p v-if="open?.length === 0" role="status">{{ say('play.feed_none') }}</p>
     <form v-else-if="open && account.may('record')" @submit.prevent="start">
@@ -127,9 +127,8 @@ onBeforeUnmount(stop);
   max-width: 640px;
 }
 
-h2 {
+h1 {
   margin: 0 0 var(--space-4);
-  font-size: var(--size-title);
 }
 
 label {

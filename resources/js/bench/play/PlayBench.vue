@@ -57,7 +57,7 @@ const another = () => (seed.value = 1 + Math.floor(Math.random() * 1_000_000));
 </script>
 
 <template>
-  <EmptyState v-if="question === null" :title="say('play.empty')">
+  <EmptyState v-if="!rail.pick.outlet || !rail.pick.vehicle" :title="say('play.empty')">
     <p>
       <Said code="play.empty_how"
         ><template #board
@@ -68,6 +68,8 @@ const another = () => (seed.value = 1 + Math.floor(Math.random() * 1_000_000));
   </EmptyState>
   <div v-else class="play">
     <div class="stage">
+      <h1 class="sr-only">{{ say('screen.bench') }}</h1>
+      <p v-if="rail.error" class="complaint" role="alert">{{ rail.error }}</p>
       <p v-if="error" class="complaint" role="alert">{{ error }}</p>
       <template v-if="session && frame && phase">
         <BenchPieces :session="session" :frame="frame" :phase="phase" :is-fault-here="isFaultHere" />
@@ -117,7 +119,7 @@ const another = () => (seed.value = 1 + Math.floor(Math.random() * 1_000_000));
       </template>
       <p v-else-if="!error" class="quiet" role="status">{{ say('play.coming') }}</p>
     </div>
-    <aside>
+    <aside v-if="session || error">
       <FaultPicker v-model="fault" :session="session" />
       <FaultRemedies v-if="session?.fault && isFaultHere" :fault="session.fault" />
       <p v-else-if="isOver && session" role="status">
