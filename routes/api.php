@@ -6,6 +6,7 @@ use App\Http\Controllers\AccountController;
 use App\Http\Controllers\ArrivalController;
 use App\Http\Controllers\AuthController;
 use App\Http\Controllers\CatalogueController;
+use App\Http\Controllers\DrillController;
 use App\Http\Controllers\EventController;
 use App\Http\Controllers\FitController;
 use App\Http\Controllers\ForecastController;
@@ -80,6 +81,8 @@ Route::middleware(['auth', MatchesShownGarage::class, MayAct::class])->name('api
     Route::get('adapters/{adapter}/first-test', [KitController::class, 'firstTest'])->name('first-test');
     Route::post('fit', [FitController::class, 'fit'])->name('fit');
     Route::post('steps', [FitController::class, 'steps'])->name('steps');
+    Route::get('drills', [DrillController::class, 'next'])->name('drills');
+    Route::post('drills', [DrillController::class, 'answer'])->name('drills.answer');
     Route::post('simulation', [SimulationController::class, 'play'])->name('simulation');
     Route::post('forecast', [ForecastController::class, 'forecast'])->name('forecast');
     Route::post('ranking', [ForecastController::class, 'ranking'])->name('ranking');

@@ -20,7 +20,7 @@ final class AppFloors
         ['Sessions', 'Networks', 'Photos'],
         ['Imports', 'Kit'],
         ['Moving', 'Printing'],
-        ['Demo', 'Bench', 'StandIn'],
+        ['Demo', 'Bench', 'StandIn', 'Drills'],
         ['Http', 'Console'],
         ['Providers'],
     ];

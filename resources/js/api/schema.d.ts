@@ -687,6 +687,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/drills": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The next drill for the person who is signed in and how far they are with each kind */
+        get: operations["drills"];
+        put?: never;
+        /** Answer a drill. Sent twice it counts once */
+        post: operations["answerDrill"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/simulation": {
         parameters: {
             query?: never;
@@ -2655,6 +2673,56 @@ export interface components {
             fault?: string | null;
             /** @description Seconds between the readings to be given; none without it */
             every_s?: number | null;
+        };
+        DrillProgress: {
+            kind: string;
+            name: string;
+            asked: number;
+            missed: number;
+            step: number | null;
+            due_on: components["schemas"]["TextOrNull"];
+        }[];
+        Drills: {
+            /** @description Whether it is about the garage's own pieces; made-up ones otherwise */
+            own: boolean;
+            next: null | {
+                kind: string;
+                seed: number;
+                name: string;
+                situation: string[];
+                question: string;
+                choices: {
+                    code: string;
+                    words: string;
+                }[];
+                /** @description Minutes and kW */
+                curve: number[][];
+            };
+            kinds: components["schemas"]["DrillProgress"];
+        };
+        DrillJudged: {
+            right: boolean;
+            right_code: string;
+            choices: {
+                code: string;
+                words: string;
+                right: boolean;
+                why: components["schemas"]["TextOrNull"];
+            }[];
+            chain: null | {
+                outlet: string;
+                vehicle: string;
+                adapters: string[];
+                title: string;
+                why: string;
+            };
+            gates: {
+                gate: string;
+                result: string;
+                reason: string;
+            }[];
+            fault: null | components["schemas"]["BenchFault"];
+            kinds: components["schemas"]["DrillProgress"];
         };
         /** @enum {string} */
         BenchPhase: "plugged" | "pilot" | "link" | "authorise" | "parameters" | "isolation" | "precharge" | "contactors" | "current" | "stop" | "welding_check" | "released";
@@ -4976,6 +5044,59 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Steps"];
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    drills: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The question */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Drills"];
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+        };
+    };
+    answerDrill: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    kind: string;
+                    seed: number;
+                    choice: string;
+                };
+            };
+        };
+        responses: {
+            /** @description What is right and why */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrillJudged"];
                 };
             };
             401: components["responses"]["Message"];

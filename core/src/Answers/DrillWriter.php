@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Answers;
+
+use Harmozon\Core\Drills\Choice;
+use Harmozon\Core\Drills\Drill;
+use Harmozon\Core\Drills\DrillKind;
+use Harmozon\Core\Words\Voice;
+
+/** Writes drills: the question first, and what is right only with the answer. */
+final readonly class DrillWriter
+{
+    public function __construct(private Voice $voice)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function question(DrillKind $kind, int $seed, Drill $drill): array
+    {
+        return [
+            'kind' => $kind->value,
+            'seed' => $seed,
+            'name' => $this->voice->say($kind->message()),
+            'situation' => $this->voice->each($drill->situation),
+            'question' => $this->voice->say($drill->question),
+            'choices' => array_map(fn (Choice $c): array => ['code' => $c->code, 'words' => $this->voice->begin($c->words)], $drill->choices),
+            'curve' => array_map(static fn (array $p): array => [round($p[0], 2), round($p[1], 2)], $drill->curve),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function judged(Drill $drill, Choice $chosen): array
+    {
+        return [
+            'right' => $chosen->isRight,
+            'right_code' => $drill->right()->code,
+            'choices' => array_map(fn (Choice $c): array => ['code' => $c->code, 'words' => $this->voice->begin($c->words), 'right' => $c->isRight, 'why' => $c->why === null ? null : $this->voice->say($c->why)], $drill->choices),
+            'chain' => $drill->answer === null ? null : ['outlet' => $drill->answer->chain->outlet->id, 'vehicle' => $drill->answer->chain->vehicle->id, 'adapters' => $drill->answer->chain->adapterIds(), 'title' => $this->voice->begin($drill->answer->word()), 'why' => $this->voice->say($drill->answer->why())],
+            'gates' => $drill->answer === null ? [] : array_map(fn ($g): array => ['gate' => $g->gate->value, 'result' => $g->result()->value, 'reason' => $this->voice->say($g->reason())], $drill->answer->gates()),
+            'fault' => $drill->fault === null ? null : (new SimulationWriter($this->voice))->fault($drill->fault),
+        ];
+    }
+}
