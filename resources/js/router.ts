@@ -120,7 +120,7 @@ export const router = createRouter({
       meta: { title: 'screen.glossary' },
     },
     {
-      path: '/bench/:subject(feed)?',
+      path: '/bench/:subject(practise|feed)?',
       name: 'bench',
       component: worded(() => import('./bench/BenchStage.vue')),
       meta: { title: 'screen.bench', stage: 'bench' },

@@ -82,3 +82,20 @@ test('an open session is fed from the bench, offline in between', async ({ page,
   await page.goto(session);
   await expect(page.getByText(/A3|kW/).first()).toBeVisible();
 });
+
+test('a drill is answered by keyboard, and the next one comes; a missed one is back tomorrow', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/bench/practise');
+  await expect(page.getByRole('heading', { name: 'Will it charge with what is in your crate?' })).toBeVisible();
+  const progress = page.getByRole('region', { name: 'How far you are' });
+  await expect(progress.getByText('not asked yet')).toHaveCount(12);
+
+  await page.getByRole('button', { name: 'Do not connect it.' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('right', { exact: true })).toBeVisible();
+  await expect(page.getByText('Not this time. It comes back tomorrow.')).toBeVisible();
+  await expect(progress.getByText(/^back on .*; 1 of 1 missed$/)).toHaveCount(1);
+
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'What do you connect it with?' })).toBeVisible();
+});

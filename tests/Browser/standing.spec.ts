@@ -151,6 +151,7 @@ for (const width of [1280, 390, 320]) {
       ['/connect', 'Start session'],
       ['/log', 'Log'],
       ['/bench', 'The station shows'],
+      ['/bench/practise', 'How far you are'],
       ['/bench/feed', 'Feed a session'],
     ] as const) {
       await page.goto(path);

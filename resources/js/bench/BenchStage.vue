@@ -5,13 +5,17 @@ import { useRoute } from 'vue-router';
 import { say } from '@/words/say';
 import FeedSession from './feed/FeedSession.vue';
 import PlayBench from './play/PlayBench.vue';
+import PractiseBench from './practise/PractiseBench.vue';
 
-/** A stand-in car, adapter and charger: to watch a session, and to feed one. */
+/** A stand-in car, adapter and charger: to watch a session, to practise, and to feed one. */
 const route = useRoute();
 const isWide = useMediaQuery('(width > 1180px)');
-const subject = computed(() => (route.params.subject === 'feed' ? 'feed' : 'play'));
+const subject = computed(() =>
+  route.params.subject === 'feed' || route.params.subject === 'practise' ? route.params.subject : 'play',
+);
 const subjects = [
   { name: 'play', path: '/bench', title: 'play.play' },
+  { name: 'practise', path: '/bench/practise', title: 'play.practise' },
   { name: 'feed', path: '/bench/feed', title: 'play.feed' },
 ] as const;
 </script>
@@ -31,6 +35,7 @@ const subjects = [
       </nav>
     </Teleport>
     <PlayBench v-if="subject === 'play'" />
+    <PractiseBench v-else-if="subject === 'practise'" />
     <FeedSession v-else />
   </div>
 </template>

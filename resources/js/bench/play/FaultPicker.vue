@@ -7,7 +7,7 @@ import { say } from '@/words/say';
 /** What goes wrong in the session, and when. Faults that can't happen on this chain say why. */
 const props = defineProps<{ session: Simulation | null }>();
 const fault = defineModel<string | null>({ required: true });
-const code = ref('');
+const code = ref(fault.value?.split('@')[0] ?? '');
 const minute = ref('');
 
 /** Those of the last chain that could be played: a wrong minute doesn't take the list away. */

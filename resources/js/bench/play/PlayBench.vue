@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
+import { useRoute } from 'vue-router';
 import { useBoard } from '@/stores/board';
 import { useForecast } from '@/stores/forecast';
 import { useRail } from '@/stores/rail';
@@ -21,7 +22,8 @@ import RecordPlayed from './RecordPlayed.vue';
 const rail = useRail();
 const board = useBoard();
 const forecast = useForecast();
-const fault = ref<string | null>(null);
+const route = useRoute();
+const fault = ref<string | null>(typeof route.query.fault === 'string' ? route.query.fault : null);
 const seed = ref(1);
 
 const question = computed<SimulationQuestion | null>(() =>
