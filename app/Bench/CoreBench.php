@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Drills\PracticeGarage;
 use App\Equipment\ShippedKinds;
 use Harmozon\Core\Answers\ForecastWriter;
 use Harmozon\Core\Bench\ExactInstruments;
@@ -13,6 +14,8 @@ use Harmozon\Core\Case\EquipmentReader;
 use Harmozon\Core\Case\GarageFile;
 use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Drills\DrillKind;
+use Harmozon\Core\Drills\DrillMaker;
 use Harmozon\Core\Equipment\Outlet;
 use Harmozon\Core\Equipment\Vehicle;
 use Harmozon\Core\Fit\AdapterPolicy;
@@ -99,6 +102,22 @@ final readonly class CoreBench
         });
 
         return Message::of('bench.simulation', minutes: Amount::minutes($minutes), readings: Amount::count($readings), median: $simulation->medianMs(), most: $simulation->mostMs());
+    }
+
+    /** A drill of each kind made and judged, from the demo's own pieces. */
+    public function drills(int $runs): Message
+    {
+        $maker = new DrillMaker(PracticeGarage::madeUp());
+        $slowest = 0.0;
+        $all = Timing::of($runs, static function () use ($maker, &$slowest): void {
+            foreach (DrillKind::cases() as $number => $kind) {
+                $startedAt = hrtime(true);
+                $maker->drill($kind, $number)?->right();
+                $slowest = max($slowest, (hrtime(true) - $startedAt) / 1e6);
+            }
+        });
+
+        return Message::of('bench.drills', count: Amount::count(count(DrillKind::cases())), median: $all->medianMs(), most: Amount::tenths($slowest));
     }
 
     /** One adapter looked at before it is bought, with the rest of the kit owned. */

@@ -48,7 +48,8 @@ final readonly class PracticeGarage
         return $outlets === [] || $vehicles === [] ? self::madeUp() : new DrillGarage($vehicles, $outlets, $this->pieces->kit($this->pieces->adapters()), self::conditions());
     }
 
-    private static function madeUp(): DrillGarage
+    /** The demo's pieces. */
+    public static function madeUp(): DrillGarage
     {
         $demo = Node::fromJson((string) file_get_contents(database_path(self::MADE_UP)));
         $reader = new EquipmentReader;

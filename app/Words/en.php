@@ -271,6 +271,7 @@ return [
     'bench.claim_broken' => 'docs/figures.md promises {name} {sign} {limit}; it is {value}',
     'bench.held' => '{held} of {count} promises in docs/figures.md held',
     'bench.simulation' => 'A simulated session of {minutes} with {readings} readings: {median} ms at the median, {most} ms at the worst',
+    'bench.drills' => '{count, plural, one {# kind} other {# kinds}} of drill made and judged: {median} ms for all at the median, {most} ms for the slowest',
     'bench.vetting' => 'One adapter vetted for the same garage: {vetting} ms at the median, {most} ms at the worst',
     'bench.kit' => 'The smallest kit from {adapters} adapters for {cars} cars and {outlets} outlets, {steps, plural, one {# step} other {# steps}}: {median} ms at the median, {most} ms at the worst, peak memory {memory} MB',
     'bench.board' => 'a board of {cars} cars, {outlets} outlets and {adapters} adapters, pairs',

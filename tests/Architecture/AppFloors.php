@@ -19,8 +19,8 @@ final class AppFloors
         ['Equipment', 'People'],
         ['Sessions', 'Networks', 'Photos'],
         ['Imports', 'Kit'],
-        ['Moving', 'Printing'],
-        ['Demo', 'Bench', 'StandIn', 'Drills'],
+        ['Moving', 'Printing', 'Drills'],
+        ['Demo', 'Bench', 'StandIn'],
         ['Http', 'Console'],
         ['Providers'],
     ];

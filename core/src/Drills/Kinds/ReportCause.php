@@ -14,6 +14,7 @@ use Harmozon\Core\Drills\Draw;
 use Harmozon\Core\Drills\Drill;
 use Harmozon\Core\Drills\DrillGarage;
 use Harmozon\Core\Drills\DrillRule;
+use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
@@ -28,7 +29,8 @@ final class ReportCause implements DrillRule
     public function draw(DrillGarage $garage, Draw $draw): ?Drill
     {
         $best = $garage->charging($draw);
-        if ($best === null) {
+        // A night at a socket has a level curve whatever happens.
+        if ($best === null || $best->chain->current === CurrentKind::Ac) {
             return null;
         }
         $fault = $draw->one(self::FAULTS);
