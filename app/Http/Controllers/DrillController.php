@@ -31,8 +31,9 @@ final class DrillController extends Controller
     public function next(PracticeGarage $practice, CurrentGarage $garage, Voice $voice): JsonResponse
     {
         $next = $this->desk->next(SignedInUser::signedIn());
+        $isOwn = $practice->isOwn();
 
-        return response()->json(['own' => $practice->isOwn(), 'next' => $next === null ? null : $this->writer->question(...$next), 'kinds' => self::kinds($garage, $voice)]);
+        return response()->json(['own' => $isOwn, 'next' => $next === null ? null : $this->writer->question($next[0], $next[1], $next[2], $isOwn), 'kinds' => self::kinds($garage, $voice)]);
     }
 
     public function answer(Request $request, CurrentGarage $garage, Voice $voice): JsonResponse

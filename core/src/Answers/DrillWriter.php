@@ -16,9 +16,14 @@ final readonly class DrillWriter
     {
     }
 
-    /** @return array<string, mixed> */
-    public function question(DrillKind $kind, int $seed, Drill $drill): array
+    /**
+     * @param  bool  $isPlayed  whether its chain is one of the garage's own, so that the bench can play it
+     * @return array<string, mixed>
+     */
+    public function question(DrillKind $kind, int $seed, Drill $drill, bool $isPlayed): array
     {
+        $chain = $drill->answer?->chain;
+
         return [
             'kind' => $kind->value,
             'seed' => $seed,
@@ -27,6 +32,7 @@ final readonly class DrillWriter
             'question' => $this->voice->say($drill->question),
             'choices' => array_map(fn (Choice $c): array => ['code' => $c->code, 'words' => $this->voice->begin($c->words)], $drill->choices),
             'curve' => array_map(static fn (array $p): array => [round($p[0], 2), round($p[1], 2)], $drill->curve),
+            'play' => ! $isPlayed || $chain === null || $drill->fault === null || $drill->curve !== [] ? null : ['outlet' => $chain->outlet->id, 'vehicle' => $chain->vehicle->id, 'adapters' => $chain->adapterIds(), 'fault' => $drill->fault->fault->value],
         ];
     }
 

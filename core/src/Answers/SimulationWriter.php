@@ -33,6 +33,7 @@ final readonly class SimulationWriter
     {
         return [
             'seed' => $seed,
+            'current' => $current->value,
             'outcome' => $session->outcome->value,
             'outcome_words' => $this->voice->begin($session->outcome->message()),
             'phases' => array_map(fn (PhaseSpan $s): array => $this->phase($s, $current, $fault?->fault), $session->phases),

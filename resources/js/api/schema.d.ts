@@ -2697,6 +2697,13 @@ export interface components {
                 }[];
                 /** @description Minutes and kW */
                 curve: number[][];
+                /** @description What the bench plays beside the question */
+                play: null | {
+                    outlet: string;
+                    vehicle: string;
+                    adapters: string[];
+                    fault: string;
+                };
             };
             kinds: components["schemas"]["DrillProgress"];
         };
@@ -2751,6 +2758,8 @@ export interface components {
         };
         Simulation: {
             seed: number;
+            /** @enum {string} */
+            current: "ac" | "dc";
             /** @enum {string} */
             outcome: "charged" | "stopped" | "never_started";
             outcome_words: string;

@@ -10,6 +10,14 @@ export type PhaseSpan = Simulation['phases'][number];
 /** How many simulated seconds pass in one. */
 export const SPEEDS = [1, 5, 20, 60] as const;
 
+/** A time since plugging in: minutes and seconds, with hours where there are any. */
+export function clockOf(seconds: number): string {
+  const s = Math.floor(seconds);
+  const two = (n: number): string => String(n).padStart(2, '0');
+  const [hours, minutes] = [Math.floor(s / 3600), Math.floor((s % 3600) / 60)];
+  return hours === 0 ? `${minutes}:${two(s % 60)}` : `${hours}:${two(minutes)}:${two(s % 60)}`;
+}
+
 /** A simulated session on the bench: what is played, where it stands, and whether it runs. */
 export function usePlay(question: Readonly<Ref<SimulationQuestion | null>>) {
   const session = ref<Simulation | null>(null);

@@ -881,6 +881,8 @@ export const later = {
   'play.output': '{volts} V at the output',
   'play.load': 'thermal load {share} of rated',
   'play.battery': 'battery {volts} V, {soc}',
+  'play.mains': 'battery {soc}, supply {volts} V',
+  'play.mains_line': 'supply',
   'play.contactors_open': 'contactors open',
   'play.contactors_closed': 'contactors closed',
   'play.station_shows': 'The station shows',

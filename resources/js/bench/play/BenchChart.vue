@@ -96,7 +96,9 @@ function step(event: KeyboardEvent): void {
       />
       <template v-if="isBefore">
         <path class="battery" :d="line(points, (f) => f.plug_v)" />
-        <text class="name" :x="edge.left + 6" :y="y(points[0]?.plug_v ?? 0) - 6">{{ say('play.battery_line') }}</text>
+        <text class="name" :x="edge.left + 6" :y="y(points[0]?.plug_v ?? 0) - 6">{{
+          say(session.current === 'ac' ? 'play.mains_line' : 'play.battery_line')
+        }}</text>
         <path class="station" :d="line(past)" />
       </template>
       <template v-else>

@@ -72,7 +72,14 @@ const isBinding = (id: string): boolean => props.frame.link === id && props.fram
         />
       </svg>
       <h2>{{ car?.name }}</h2>
-      <p class="figures">{{ say('play.battery', { volts: number(frame.plug_v), soc: soc(frame.soc) }) }}</p>
+      <p class="figures">
+        {{
+          say(session.current === 'ac' ? 'play.mains' : 'play.battery', {
+            volts: number(frame.plug_v),
+            soc: soc(frame.soc),
+          })
+        }}
+      </p>
       <p>{{ isConnected ? say('play.contactors_closed') : say('play.contactors_open') }}</p>
     </section>
     <span

@@ -9,7 +9,7 @@ import { kw, number, soc } from '@/ui/figures';
 import TextButton from '@/ui/TextButton.vue';
 import Said from '@/words/Said.vue';
 import { say } from '@/words/say';
-import { SPEEDS, usePlay, type SimulationQuestion } from '@/bench/usePlay';
+import { clockOf, SPEEDS, usePlay, type SimulationQuestion } from '@/bench/usePlay';
 import BenchChart from './BenchChart.vue';
 import BenchPieces from './BenchPieces.vue';
 import BenchVoices from './BenchVoices.vue';
@@ -44,10 +44,7 @@ const question = computed<SimulationQuestion | null>(() =>
 const play = usePlay(question);
 const { session, error, tS, isRunning, speed, isStill, phase, phaseNumber, phases, frame } = play;
 
-const clock = computed(() => {
-  const s = Math.floor(tS.value);
-  return `${Math.floor(s / 60)}:${String(s % 60).padStart(2, '0')}`;
-});
+const clock = computed(() => clockOf(tS.value));
 const failing = computed(() => phases.value.find((p) => p.failing));
 /** The fault shows once it has happened. */
 const isFaultHere = computed(() => {

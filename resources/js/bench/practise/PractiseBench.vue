@@ -7,6 +7,7 @@ import { useAttempt } from '@/ui/useAttempt';
 import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 import DrillCurve from './DrillCurve.vue';
+import DrillPlay from './DrillPlay.vue';
 import DrillProgress from './DrillProgress.vue';
 
 /** One question at a time: answer first, then see why. */
@@ -59,7 +60,14 @@ async function show(path: string): Promise<void> {
   <div class="practise">
     <section v-if="drills?.next" class="drill" aria-labelledby="drill-title">
       <p class="quiet">{{ drills.next.name }}</p>
-      <p v-for="line in drills.next.situation" :key="line" class="situation">{{ line }}</p>
+      <p
+        v-for="line in drills.next.play ? drills.next.situation.slice(0, 1) : drills.next.situation"
+        :key="line"
+        class="situation"
+      >
+        {{ line }}
+      </p>
+      <DrillPlay v-if="drills.next.play" :key="drills.next.seed" :drill="drills.next.play" :seed="drills.next.seed" />
       <DrillCurve v-if="drills.next.curve.length > 0" :curve="drills.next.curve" />
       <h1 id="drill-title" ref="title" tabindex="-1">{{ drills.next.question }}</h1>
       <ul class="choices">
@@ -112,7 +120,7 @@ async function show(path: string): Promise<void> {
 <style scoped>
 .practise {
   display: grid;
-  grid-template-columns: minmax(0, 640px) minmax(220px, 330px);
+  grid-template-columns: minmax(0, 760px) minmax(220px, 330px);
   gap: var(--space-8) var(--space-11);
   justify-content: space-between;
 }
