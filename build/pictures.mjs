@@ -108,12 +108,7 @@ await at(wide, 'light', async ({ page, take, open, choose }) => {
   await page.getByText('Compare', { exact: true }).click();
   await page.getByRole('row').filter({ hasText: 'A Brindle at Fernway 350' }).waitFor();
   await take('forecast-compare');
-  await page.getByRole('button', { name: 'Remove Brindle at Fernway 150' }).click();
-  await page.getByRole('button', { name: 'Remove Brindle at Ostler, second generation, A3' }).click();
-  await page.getByText('Where to go', { exact: true }).click();
-  await page.getByText('by money', { exact: true }).click();
-  await page.mouse.move(0, 0);
-  await take('forecast-stops');
+  await page.evaluate(() => sessionStorage.clear());
   await page.goto('/board');
   await choose('Brindle', 'Ostler, second generation');
   await page.goto('/forecast');
@@ -128,9 +123,15 @@ await at(wide, 'light', async ({ page, take, open, choose }) => {
   await page.getByRole('link').filter({ hasText: 'left it running' }).click();
   await page.locator('.chart svg').waitFor();
   await take('report');
-  await page.goto('/you');
-  await page.getByRole('heading', { name: 'Your garages', exact: true }).waitFor();
-  await take('people');
+  await page.goto('/board');
+  await choose('Brindle', 'Ostler, third in full');
+  await page.goto('/bench?fault=precharge');
+  const along = page.getByRole('slider', { name: 'Along the phases' });
+  await along.focus();
+  await page.keyboard.press('End');
+  await page.getByText('What helps, first things first').waitFor();
+  await page.evaluate(() => document.activeElement?.blur());
+  await take('bench');
 });
 await at(wide, 'dark', async ({ take, open, choose }) => {
   await open();
@@ -168,5 +169,9 @@ await at(phone, 'light', async ({ page, take, open, choose }) => {
   }
   await page.getByRole('heading', { name: 'Leave it' }).waitFor();
   await take('shop-phone');
+  await page.goto('/bench/practise');
+  await page.getByRole('button', { name: 'Do not connect it.' }).click();
+  await page.getByRole('button', { name: 'Next question' }).waitFor();
+  await take('drill-phone');
 });
 await browser.close();
