@@ -92,7 +92,7 @@ onBeforeUnmount(stop);
     <p v-if="open?.length === 0" role="status">{{ say('play.feed_none') }}</p>
     <form v-else-if="open && account.may('record')" @submit.prevent="start">
       <label for="feed-session">{{ say('play.feed_session') }}</label>
-      <select id="feed-session" v-model="chosen">
+      <select id="feed-session" v-model="chosen" class="plain-field">
         <option v-for="s in open" :key="s.id" :value="s.id">
           {{
             say('play.feed_line', {
@@ -105,11 +105,18 @@ onBeforeUnmount(stop);
         </option>
       </select>
       <label for="feed-speed">{{ say('play.speed') }}</label>
-      <select id="feed-speed" v-model="speed">
+      <select id="feed-speed" v-model="speed" class="plain-field">
         <option v-for="s in SPEEDS" :key="s" :value="s">{{ say('play.times', { n: s }) }}</option>
       </select>
       <label for="feed-fault">{{ say('play.feed_fault') }}</label>
-      <input id="feed-fault" v-model="fault" maxlength="60" autocomplete="off" :placeholder="EXAMPLE" />
+      <input
+        id="feed-fault"
+        v-model="fault"
+        class="plain-field"
+        maxlength="60"
+        autocomplete="off"
+        :placeholder="EXAMPLE"
+      />
       <p class="acts">
         <el-button type="primary" native-type="submit" :loading="isBusy">{{ say('play.feed_start') }}</el-button>
         <RouterLink v-if="chosen" :to="`/connect/${chosen}`">{{ say('play.feed_look') }}</RouterLink>
@@ -135,18 +142,6 @@ label {
   display: block;
   margin-top: var(--space-5);
   font-size: var(--size-small);
-}
-
-select,
-input {
-  width: 100%;
-  min-height: 44px;
-  padding: 0 var(--space-5);
-  border: 1.5px solid var(--line-strong);
-  border-radius: 0;
-  background: var(--paper-raised);
-  color: var(--ink);
-  font: inherit;
 }
 
 .acts {

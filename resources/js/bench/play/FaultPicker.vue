@@ -34,6 +34,7 @@ function tell(): void {
     <select
       id="fault"
       v-model="code"
+      class="plain-field"
       @change="
         minute = '';
         tell();
@@ -47,6 +48,7 @@ function tell(): void {
       <input
         id="fault-minute"
         v-model="minute"
+        class="plain-field"
         inputmode="decimal"
         autocomplete="off"
         maxlength="8"
@@ -75,18 +77,6 @@ label {
   display: block;
   margin-top: var(--space-4);
   font-size: var(--size-small);
-}
-
-select,
-input {
-  width: 100%;
-  min-height: 44px;
-  padding: 0 var(--space-5);
-  border: 1.5px solid var(--line-strong);
-  border-radius: 0;
-  background: var(--paper-raised);
-  color: var(--ink);
-  font: inherit;
 }
 
 details {
