@@ -148,6 +148,11 @@ label {
   display: flex;
   gap: var(--space-7);
   align-items: center;
+  margin: var(--space-7) 0;
+}
+
+.acts :deep(.el-button) {
+  min-height: 44px;
 }
 
 code {
