@@ -140,7 +140,7 @@ return [
     'app.other_car' => 'both sessions must be of the same car; this one is of {other}',
     'console.rise' => '{Point}: rose by {with}, in the other session by {without}',
     'feed.sent' => '{sent} of {all} readings sent, {added} of them new',
-    'feed.waiting' => 'Nobody answers. {count, plural, one {# reading waits} other {# readings wait}}; trying again',
+    'feed.waiting' => 'No answer. {count, plural, one {# reading is} other {# readings are}} waiting. Trying again',
     'feed.ended' => 'The session has ended, so nothing more is sent',
     'feed.refused' => 'The server refuses the readings: {why}',
     'console.one_format' => 'choose --json or --csv, not both',

@@ -195,7 +195,7 @@ return [
     'why_not.contactor.start_another_way' => 'The payment went through long ago.',
     'why_not.no_current.wait_longer' => 'A current that is coming comes within seconds of the contactors.',
     'why_not.no_current.raise_target' => 'The car is below its target. It asks for current and gets none.',
-    'why_not.boost_spent.another_stall' => 'The adapter or cable is warm, not the stall broken. A warm adapter comes along to the next one.',
+    'why_not.boost_spent.another_stall' => 'The stall is fine: the adapter or cable is warm. A warm adapter comes with you to the next one.',
     'why_not.boost_spent.wet_cloth' => 'Never bring water near a connector under voltage.',
     'why_not.cooling_failed.wait_longer' => 'The pump does not come back by itself. It stays at a crawl.',
     'why_not.cooling_failed.wet_cloth' => 'Never bring water near a connector under voltage.',

@@ -51,7 +51,7 @@ return [
     'drill.order.handle-first' => 'The connector into the adapter, then both into the car',
     'drill.order.car-first' => 'The adapter into the car, then the connector',
     'drill.order.current-first' => 'Start the session, then connect',
-    'drill.order_says' => 'The instructions of {adapter} say: {order}.',
+    'drill.order_says' => "{adapter}'s instructions say: {order}.",
     'drill.never_under_current' => 'Nothing is connected or disconnected while the session runs.',
     'drill.kw' => '{kw}',
     'drill.gives' => 'It gives {kw} here.',
