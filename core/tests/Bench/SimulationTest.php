@@ -31,7 +31,7 @@ final class SimulationTest extends TestCase
             $played++;
             $forecast = (new Forecaster)->forecast($answer, $case->conditions)->totals;
             $simulation = Simulation::of($answer, $seed);
-            $session = $simulation->session(new ExactInstruments($answer->chain), [1, 10, 60][$seed % 3]);
+            $session = $simulation->session(new ExactInstruments($answer->chain), [1, 10, 60, 30, 20][$seed % 5]);
             $judge = new Judge($answer, $case->conditions);
             foreach ($session->readings as $reading) {
                 $judge->add($reading);
