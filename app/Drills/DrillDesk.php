@@ -7,6 +7,7 @@ namespace App\Drills;
 use App\Garage\CurrentGarage;
 use App\Models\DrillProgress;
 use App\Models\User;
+use Harmozon\Core\Bench\Noise;
 use Harmozon\Core\Drills\Drill;
 use Harmozon\Core\Drills\DrillKind;
 use Harmozon\Core\Drills\DrillMaker;
@@ -16,8 +17,6 @@ use Illuminate\Support\Facades\DB;
 /** Asks one person drills in the open garage, and keeps how far they are. */
 final class DrillDesk
 {
-    private const LARGEST_SEED = 0x7FFFFFFF;
-
     private ?DrillMaker $maker = null;
 
     public function __construct(private readonly PracticeGarage $practice, private readonly CurrentGarage $garage)
@@ -63,6 +62,6 @@ final class DrillDesk
     /** The same until it is answered, so that a reload asks the same. */
     private function seed(User $person, DrillKind $kind, int $asked): int
     {
-        return crc32("{$person->id} {$this->garage->id()} {$kind->value} {$asked}") & self::LARGEST_SEED;
+        return crc32("{$person->id} {$this->garage->id()} {$kind->value} {$asked}") & Noise::LARGEST_SEED;
     }
 }

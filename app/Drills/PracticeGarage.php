@@ -10,6 +10,7 @@ use App\Models\Place;
 use App\Models\Vehicle;
 use Harmozon\Core\Case\EquipmentReader;
 use Harmozon\Core\Chain\Conditions;
+use Harmozon\Core\Chain\UsualNeed;
 use Harmozon\Core\Drills\DrillGarage;
 use Harmozon\Core\Json\Node;
 use Harmozon\Core\Kit\PlacedOutlet;
@@ -19,9 +20,6 @@ final readonly class PracticeGarage
 {
     /** The cars, adapters and places of the demo: made up, and read throughout. */
     private const MADE_UP = 'demo/lanternfish.json';
-
-    /** The air at a drill (°C). */
-    private const AMBIENT_C = 20.0;
 
     public function __construct(private PieceReader $pieces)
     {
@@ -72,6 +70,6 @@ final readonly class PracticeGarage
 
     private static function conditions(): Conditions
     {
-        return (new Conditions)->inAir(self::AMBIENT_C);
+        return (new Conditions)->inAir(UsualNeed::AMBIENT_C);
     }
 }

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Console\CoreCommand;
+use App\Console\WholeNumberOption;
 use App\Files\TextInput;
 use Harmozon\Core\Answers\SimulationWriter;
 use Harmozon\Core\Bench\ExactInstruments;
 use Harmozon\Core\Bench\FoundInstruments;
+use Harmozon\Core\Bench\Noise;
+use Harmozon\Core\Bench\Script;
 use Harmozon\Core\Bench\SimulatedSession;
 use Harmozon\Core\Bench\Simulation;
 use Harmozon\Core\Case\CaseReader;
@@ -21,11 +24,9 @@ use Harmozon\Core\Words\Message;
 
 final class SimulateCommand extends CoreCommand
 {
+    use WholeNumberOption;
+
     private const INSTRUMENTS = ['exact', 'found'];
-
-    private const LARGEST_SEED = 2_147_483_647;
-
-    private const SLOWEST_S = 3600;
 
     protected $signature = 'harmozon:simulate {case : a case file, or - for standard input} {--seed=1 : the same seed gives the same session} {--fault= : what goes wrong, CODE or CODE@MINUTE} {--every=1 : seconds between two readings} {--instruments=exact : exact, or found: with the errors of ordinary instruments} {--json : print JSON instead of a table} {--csv : print a readings file}';
 
@@ -38,8 +39,8 @@ final class SimulateCommand extends CoreCommand
         if ($this->option('json') === true && $this->option('csv') === true) {
             throw FieldError::at('csv', Message::of('console.one_format'));
         }
-        $seed = $this->wholeNumber('seed', 0, self::LARGEST_SEED);
-        $everyS = $this->wholeNumber('every', 1, self::SLOWEST_S);
+        $seed = $this->wholeNumber('seed', 0, Noise::LARGEST_SEED);
+        $everyS = $this->wholeNumber('every', 1, Script::SLOWEST_S);
         $told = $this->option('fault');
         $fault = is_string($told) ? FaultReader::fault($told, 'fault') : null;
         $instruments = $this->option('instruments');
@@ -78,16 +79,5 @@ final class SimulateCommand extends CoreCommand
         foreach ($fault['wrong'] ?? [] as $wrong) {
             $this->tell("- {$wrong['do']} {$wrong['why_not']}");
         }
-    }
-
-    /** @throws FieldError */
-    private function wholeNumber(string $option, int $least, int $most): int
-    {
-        $value = $this->option($option);
-        if (! is_string($value) || ! ctype_digit($value) || strlen($value) > 12 || (int) $value < $least || (int) $value > $most) {
-            throw FieldError::at($option, Message::of('field.between', least: Amount::count($least), most: Amount::count($most)));
-        }
-
-        return (int) $value;
     }
 }

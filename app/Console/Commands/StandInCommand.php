@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Console\CoreCommand;
+use App\Console\WholeNumberOption;
 use App\Files\TextInput;
 use App\Garage\CurrentGarage;
 use App\Models\ChargeSession;
@@ -14,6 +15,8 @@ use App\StandIn\Feed;
 use App\StandIn\FeedNews;
 use App\StandIn\LoggersDoor;
 use Harmozon\Core\Bench\FoundInstruments;
+use Harmozon\Core\Bench\Noise;
+use Harmozon\Core\Bench\Script;
 use Harmozon\Core\Bench\Simulation;
 use Harmozon\Core\Case\CaseReader;
 use Harmozon\Core\Case\FaultReader;
@@ -22,16 +25,15 @@ use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Refusal;
+use Harmozon\Core\Words\Voice;
 use Illuminate\Console\Command;
 
 /** The stand-in as a device: a logger at the chain of a live session. */
 final class StandInCommand extends Command
 {
+    use WholeNumberOption;
+
     private const FASTEST = 60;
-
-    private const LARGEST_SEED = 2_147_483_647;
-
-    private const SLOWEST_S = 3600;
 
     protected $signature = 'harmozon:stand-in {--session= : id of the session that it feeds} {--token= : of a logger, from Account} {--url= : where Harmozon is; its own address unless given} {--speed=1 : 1 to 60 times as fast as a clock} {--fault= : what goes wrong, CODE or CODE@MINUTE} {--seed=1 : the same seed gives the same session} {--every=1 : simulated seconds between two readings} {--case= : a case file to act out; without it the session is looked up here}';
 
@@ -42,9 +44,9 @@ final class StandInCommand extends Command
         try {
             $session = $this->text('session');
             $token = $this->text('token');
-            $speed = $this->number('speed', 1, self::FASTEST);
-            $seed = $this->number('seed', 0, self::LARGEST_SEED);
-            $everyS = $this->number('every', 1, self::SLOWEST_S);
+            $speed = $this->wholeNumber('speed', 1, self::FASTEST);
+            $seed = $this->wholeNumber('seed', 0, Noise::LARGEST_SEED);
+            $everyS = $this->wholeNumber('every', 1, Script::SLOWEST_S);
             $told = $this->option('fault');
             $told = is_string($told) ? $told : '';
             $fault = $told === '' ? null : FaultReader::fault($told, 'fault');
@@ -99,19 +101,8 @@ final class StandInCommand extends Command
         return is_string($value) && $value !== '' ? $value : throw FieldError::at($option, Message::of('field.required'));
     }
 
-    /** @throws FieldError */
-    private function number(string $option, int $least, int $most): int
-    {
-        $value = $this->option($option);
-        if (! is_string($value) || ! ctype_digit($value) || strlen($value) > 12 || (int) $value < $least || (int) $value > $most) {
-            throw FieldError::at($option, Message::of('field.between', least: Amount::count($least), most: Amount::count($most)));
-        }
-
-        return (int) $value;
-    }
-
     private function say(Message $message): string
     {
-        return $this->laravel->make(\Harmozon\Core\Words\Voice::class)->say($message);
+        return $this->laravel->make(Voice::class)->say($message);
     }
 }

@@ -10,6 +10,7 @@ use App\Garage\CurrentGarage;
 use App\Models\DrillProgress;
 use App\People\SignedInUser;
 use Harmozon\Core\Answers\DrillWriter;
+use Harmozon\Core\Bench\Noise;
 use Harmozon\Core\Drills\DrillKind;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Json\Node;
@@ -21,8 +22,6 @@ use Illuminate\Http\Request;
 /** Drills for one person in the open garage. */
 final class DrillController extends Controller
 {
-    private const LARGEST_SEED = 0x7FFFFFFF;
-
     public function __construct(private readonly DrillDesk $desk, private readonly DrillWriter $writer)
     {
     }
@@ -40,7 +39,7 @@ final class DrillController extends Controller
     {
         $given = Node::of($request->json()->all());
         $kind = $given->choice('kind', DrillKind::class) ?? throw $given->fail('kind', Message::of('field.required'));
-        $seed = $given->wholeNumber('seed', 0, self::LARGEST_SEED) ?? throw $given->fail('seed', Message::of('field.required'));
+        $seed = $given->wholeNumber('seed', 0, Noise::LARGEST_SEED) ?? throw $given->fail('seed', Message::of('field.required'));
         // The garage may have changed since it was asked.
         $drill = $this->desk->drill($kind, $seed) ?? throw FieldError::at('seed', Message::of('app.drill_gone'));
         $chosen = $drill->choice($given->text('choice')) ?? throw FieldError::at('choice', Message::of('app.drill_gone'));

@@ -5,19 +5,17 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use Harmozon\Core\Bench\InjectedFault;
+use Harmozon\Core\Bench\Noise;
+use Harmozon\Core\Bench\Script;
 use Harmozon\Core\Case\FaultReader;
 use Harmozon\Core\Json\FieldError;
 
 /** A chain to act out, the seed, and what goes wrong. */
 final class SimulationRequest extends FitRequest
 {
-    private const LARGEST_SEED = 2_147_483_647;
-
-    private const SLOWEST_S = 3600;
-
     public function rules(): array
     {
-        return [...parent::rules(), 'seed' => ['integer', 'min:0', 'max:'.self::LARGEST_SEED], 'fault' => ['nullable', 'string', 'max:60'], 'every_s' => ['nullable', 'integer', 'min:1', 'max:'.self::SLOWEST_S]];
+        return [...parent::rules(), 'seed' => ['integer', 'min:0', 'max:'.Noise::LARGEST_SEED], 'fault' => ['nullable', 'string', 'max:60'], 'every_s' => ['nullable', 'integer', 'min:1', 'max:'.Script::SLOWEST_S]];
     }
 
     public function seed(): int

@@ -10,6 +10,9 @@ use Random\Randomizer;
 /** Repeatable noise: the same seed gives the same wobble on every machine. */
 final class Noise
 {
+    /** Seeds are 31 bits, so that every language and database holds them. */
+    public const LARGEST_SEED = 2_147_483_647;
+
     private const RESOLUTION = 1_000_000;
 
     private readonly Randomizer $random;

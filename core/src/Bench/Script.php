@@ -9,6 +9,9 @@ final readonly class Script
 {
     public const EVERY_S = 10;
 
+    /** The longest between two readings (s). */
+    public const SLOWEST_S = 3600;
+
     public const READS = ['soc', 'v', 'a', 'kw'];
 
     public const LONGEST_MINUTES = 600.0;

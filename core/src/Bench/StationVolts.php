@@ -13,7 +13,7 @@ final readonly class StationVolts
     public const WITHIN_V = 20.0;
 
     /** How far a failing pre-charge stays off at most, and at least (V). Assumptions. */
-    private const OFF_LEAST_V = 30.0;
+    private const OFF_LEAST_V = self::WITHIN_V + 10.0;
 
     private const OFF_MOST_V = 70.0;
 

@@ -21,7 +21,7 @@ final class ScriptReader
 
         return new Script(
             seed: $node->wholeNumber('seed', 0, PHP_INT_MAX) ?? throw $node->fail('seed', Message::of('field.required')),
-            everyS: $node->wholeNumber('every_s', 1, 3600) ?? Script::EVERY_S,
+            everyS: $node->wholeNumber('every_s', 1, Script::SLOWEST_S) ?? Script::EVERY_S,
             reads: $node->texts('reads') ?? Script::READS,
             longestMinutes: $node->number('longest_minutes', Range::minutes()) ?? Script::LONGEST_MINUTES,
             ignoresHeat: $node->boolOrNull('ignores_heat') ?? false,

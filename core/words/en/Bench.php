@@ -10,7 +10,7 @@ return [
     'simulation.wont_charge' => 'this chain does not charge. {why}',
     'simulation.no_such_phase' => '"{fault}" can\'t happen here: an {current} session has no such phase',
     'simulation.no_cooling' => 'the cable here isn\'t cooled, so its cooling can\'t fail',
-    'simulation.no_cabinet' => 'nobody has read how this stall shares its cabinet, or it shares none',
+    'simulation.no_cabinet' => 'this stall shares no cabinet, or how it shares one is not confirmed',
     'simulation.enough_for_both' => 'with a neighbour this stall keeps {share}, about all the car takes then, so nothing would change',
     'simulation.no_boost' => 'nothing here carries much more than its continuous rating then, so no boost can end',
     'simulation.no_minute' => '"{fault}" has its own place in the session. Leave out the minute',

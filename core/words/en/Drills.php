@@ -59,7 +59,7 @@ return [
     'drill.enough.enough' => 'Yes. Something else is the limit',
     'drill.enough.limits' => 'It works, and the adapter is the limit',
     'drill.enough.refused' => 'No. Do not use it for this',
-    'drill.missing' => 'Nobody has read {facts} yet.',
+    'drill.missing' => 'Not confirmed yet: {facts}.',
     'drill.minutes' => '{minutes}',
     'drill.boost_why' => 'From then on it allows {continuous}.',
 ];

@@ -11,7 +11,7 @@ export type PhaseSpan = Simulation['phases'][number];
 export const SPEEDS = [1, 5, 20, 60] as const;
 
 /** A time since plugging in: minutes and seconds, with hours where there are any. */
-export function clockOf(seconds: number): string {
+function clockOf(seconds: number): string {
   const s = Math.floor(seconds);
   const two = (n: number): string => String(n).padStart(2, '0');
   const [hours, minutes] = [Math.floor(s / 3600), Math.floor((s % 3600) / 60)];
@@ -90,6 +90,14 @@ export function usePlay(question: Readonly<Ref<SimulationQuestion | null>>) {
     };
   });
 
+  /** When the fault happens (s); it shows from then on. Infinity where nothing goes wrong. */
+  const faultS = computed(() => {
+    const minute = session.value?.fault?.minute;
+    return minute == null ? (phases.value.find((p) => p.failing)?.from_s ?? Infinity) : 60 * minute;
+  });
+  const isFaultHere = computed(() => tS.value >= faultS.value);
+  const clock = computed(() => clockOf(tS.value));
+
   function put(seconds: number): void {
     tS.value = Math.min(endS.value, Math.max(0, seconds));
   }
@@ -111,5 +119,23 @@ export function usePlay(question: Readonly<Ref<SimulationQuestion | null>>) {
     isRunning.value = !isRunning.value;
   }
 
-  return { session, error, tS, isRunning, speed, isStill, phases, endS, phase, phaseNumber, frame, put, toPhase, run };
+  return {
+    session,
+    error,
+    tS,
+    clock,
+    isRunning,
+    speed,
+    isStill,
+    phases,
+    endS,
+    phase,
+    phaseNumber,
+    frame,
+    faultS,
+    isFaultHere,
+    put,
+    toPhase,
+    run,
+  };
 }

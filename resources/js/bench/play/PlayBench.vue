@@ -9,7 +9,7 @@ import { kw, number, soc } from '@/ui/figures';
 import TextButton from '@/ui/TextButton.vue';
 import Said from '@/words/Said.vue';
 import { say } from '@/words/say';
-import { clockOf, SPEEDS, usePlay, type SimulationQuestion } from '@/bench/usePlay';
+import { SPEEDS, usePlay, type SimulationQuestion } from '@/bench/usePlay';
 import BenchChart from './BenchChart.vue';
 import BenchPieces from './BenchPieces.vue';
 import BenchVoices from './BenchVoices.vue';
@@ -42,15 +42,8 @@ const question = computed<SimulationQuestion | null>(() =>
     : null,
 );
 const play = usePlay(question);
-const { session, error, tS, isRunning, speed, isStill, phase, phaseNumber, phases, frame } = play;
+const { session, error, tS, clock, isFaultHere, isRunning, speed, isStill, phase, phaseNumber, phases, frame } = play;
 
-const clock = computed(() => clockOf(tS.value));
-const failing = computed(() => phases.value.find((p) => p.failing));
-/** The fault shows once it has happened. */
-const isFaultHere = computed(() => {
-  const at = session.value?.fault?.minute == null ? failing.value?.from_s : 60 * session.value.fault.minute;
-  return at !== undefined && tS.value >= at;
-});
 const isOver = computed(() => tS.value >= play.endS.value && play.endS.value > 0);
 const another = () => (seed.value = 1 + Math.floor(Math.random() * 1_000_000));
 </script>

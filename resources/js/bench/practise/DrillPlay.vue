@@ -4,7 +4,7 @@ import type { Drills } from '@/api/client';
 import BenchPieces from '@/bench/play/BenchPieces.vue';
 import BenchVoices from '@/bench/play/BenchVoices.vue';
 import PhaseRail from '@/bench/play/PhaseRail.vue';
-import { clockOf, usePlay, type SimulationQuestion } from '@/bench/usePlay';
+import { usePlay, type SimulationQuestion } from '@/bench/usePlay';
 import { say } from '@/words/say';
 
 /** The session of a drill, with the clock running until something goes wrong. */
@@ -20,14 +20,8 @@ const question = computed<SimulationQuestion>(() => ({
   fault: props.drill.fault,
 }));
 const play = usePlay(question);
-const { session, error, tS, frame, phase, phases, isStill, isRunning, speed } = play;
+const { session, error, tS, clock, faultS, isFaultHere, frame, phase, phases, isStill, isRunning, speed } = play;
 
-/** When it goes wrong (s). */
-const faultS = computed(() => {
-  const minute = session.value?.fault?.minute;
-  return minute == null ? (phases.value.find((p) => p.failing)?.from_s ?? 0) : 60 * minute;
-});
-const isFaultHere = computed(() => tS.value >= faultS.value);
 /** What happens in the first minute is played slowly enough to follow. */
 const SLOW_S = 60;
 
@@ -42,7 +36,6 @@ watch(session, (found) => {
     isRunning.value = true;
   }
 });
-const clock = computed(() => clockOf(tS.value));
 </script>
 
 <template>
