@@ -104,6 +104,7 @@ Route::middleware(['auth', MatchesShownGarage::class, MayAct::class])->name('api
     Route::get('trust', [ReviewController::class, 'trust'])->name('trust');
     Route::get('memory', [ReviewController::class, 'memory'])->name('memory');
     Route::get('sessions/{session}', [SessionController::class, 'show'])->name('session.show');
+    Route::post('sessions/{session}/simulation', [SimulationController::class, 'feed'])->name('session.simulation');
     Route::get('sessions/{session}/photos', [PhotoController::class, 'ofSession'])->name('session.photos');
     Route::get('sessions/{session}/readings', [ReadingController::class, 'index'])->name('session.readings');
     Route::get('garage/export', [MovingController::class, 'export'])->name('garage.export');

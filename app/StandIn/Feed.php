@@ -27,11 +27,6 @@ final class Feed
     /** The code of a refusal because the session has ended. */
     private const FINISHED = 'app.session_finished';
 
-    /** Crockford's base 32, as in a ULID. */
-    private const LETTERS = '0123456789ABCDEFGHJKMNPQRSTVWXYZ';
-
-    private const LETTERS_IN_ULID = 26;
-
     /**
      * @param  list<Reading>  $readings  in the order of time
      * @param  string  $series  names the simulated session: what is sent under the same name counts once
@@ -100,15 +95,7 @@ final class Feed
         }
 
         return array_filter([
-            'client_id' => $this->id($reading->tMs), 't_s' => $reading->tS(), 'soc_pct' => $reading->socPct, 'volts' => $reading->volts, 'amps' => $reading->amps, 'kw' => $reading->kw, ...$celsius, 'source' => $reading->source,
+            'client_id' => ReadingId::of($this->series, $reading->tMs), 't_s' => $reading->tS(), 'soc_pct' => $reading->socPct, 'volts' => $reading->volts, 'amps' => $reading->amps, 'kw' => $reading->kw, ...$celsius, 'source' => $reading->source,
         ], static fn (mixed $value): bool => $value !== null);
-    }
-
-    /** A ULID that is the same each time. */
-    private function id(int $tMs): string
-    {
-        $letters = array_map(static fn (string $byte): string => self::LETTERS[ord($byte) % 32], str_split(substr(hash('sha256', "{$this->series} {$tMs}", true), 0, self::LETTERS_IN_ULID)));
-
-        return '0'.substr(implode('', $letters), 1);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\ChargeSession;
 use App\Models\Outlet;
 use App\Models\Vehicle;
 use Illuminate\Testing\TestResponse;
@@ -48,6 +49,21 @@ final class SimulationApiTest extends TestCase
         $last = $played->json('phases.'.(count($played->json('phases')) - 1));
         self::assertSame(['precharge', true], [$last['phase'], $last['failing']]);
         self::assertCount(2, $played->json('fault.wrong'));
+    }
+
+    /** The session began at its own charge, through its own adapters; asked twice, its readings keep their ids. */
+    public function test_a_session_is_fed_from_its_own_chain_and_conditions_and_twice_is_once(): void
+    {
+        $session = ChargeSession::query()->where('note', 'like', 'Hot afternoon%')->firstOrFail();
+        $fed = $this->postJson("/api/sessions/{$session->ulid}/simulation", ['every_s' => 30])->assertOk();
+        Contract::holds('POST', '/sessions/{session}/simulation', $fed);
+
+        self::assertEqualsWithDelta($session->case_file['conditions']['soc_from'], $fed->json('taken.0.soc_pct'), 1.0);
+        self::assertSame($fed->json('taken.*.client_id'), $this->postJson("/api/sessions/{$session->ulid}/simulation", ['every_s' => 30])->json('taken.*.client_id'));
+        self::assertSame([], array_intersect($fed->json('taken.*.client_id'), $this->postJson("/api/sessions/{$session->ulid}/simulation", ['every_s' => 30, 'seed' => 2])->json('taken.*.client_id')));
+        $this->postJson("/api/sessions/{$session->ulid}/simulation", ['every_s' => 30, 'fault' => 'nothing'])->assertStatus(422)->assertJsonStructure(['errors' => ['fault']]);
+        $this->postJson("/api/sessions/{$session->ulid}/simulation", [])->assertStatus(422)->assertJsonStructure(['errors' => ['every_s']]);
+        $this->postJson('/api/sessions/nobody/simulation', ['every_s' => 30])->assertNotFound();
     }
 
     public function test_what_cannot_be_played_names_its_field(): void

@@ -14,6 +14,7 @@ use App\Sessions\SessionChain;
 use App\StandIn\Feed;
 use App\StandIn\FeedNews;
 use App\StandIn\LoggersDoor;
+use App\StandIn\ReadingId;
 use Harmozon\Core\Bench\FoundInstruments;
 use Harmozon\Core\Bench\Noise;
 use Harmozon\Core\Bench\Script;
@@ -59,7 +60,7 @@ final class StandInCommand extends Command
         }
         $url = $this->option('url');
         $played = $simulation->session(new FoundInstruments($answer->chain, $simulation->ambientC(), $seed), $everyS);
-        $feed = new Feed(new LoggersDoor(is_string($url) ? $url : (string) config('app.url'), $session, $token), $played->readings, "{$session} {$seed} {$told} {$everyS}", $speed);
+        $feed = new Feed(new LoggersDoor(is_string($url) ? $url : (string) config('app.url'), $session, $token), $played->readings, ReadingId::series($session, $seed, $told, $everyS), $speed);
         $isWhole = $feed->run(function (FeedNews $news): void {
             $news->isTrouble ? $this->getOutput()->getErrorStyle()->writeln(CoreCommand::harmless($this->say($news->message))) : $this->line(CoreCommand::harmless($this->say($news->message)));
         });

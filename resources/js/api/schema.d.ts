@@ -687,6 +687,25 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/sessions/{session}/simulation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Readings of the session's own chain under its own conditions. Nothing is stored; asked again they have the same ids */
+        post: operations["simulateSession"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/drills": {
         parameters: {
             query?: never;
@@ -5057,6 +5076,43 @@ export interface operations {
             };
             401: components["responses"]["Message"];
             403: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    simulateSession: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    seed?: number;
+                    /** @description What goes wrong, CODE or CODE@MINUTE */
+                    fault?: string | null;
+                    every_s: number;
+                };
+            };
+        };
+        responses: {
+            /** @description The readings */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        taken: components["schemas"]["Reading"][];
+                    };
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            404: components["responses"]["Message"];
             422: components["responses"]["Refused"];
         };
     };

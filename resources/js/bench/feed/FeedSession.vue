@@ -1,22 +1,22 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref } from 'vue';
-import { api, ask, type SessionLine, type Simulation } from '@/api/client';
+import { api, ask, type Reading, type SessionLine } from '@/api/client';
 import { useAccount } from '@/stores/account';
+import { useOutbox } from '@/stores/outbox';
 import { day, hour } from '@/ui/figures';
 import { useAttempt } from '@/ui/useAttempt';
 import { say } from '@/words/say';
 import { SPEEDS } from '@/bench/usePlay';
-import { useRecording } from '@/bench/useRecording';
 
 /** Feeds an open session with simulated readings, as a logger would; without a network they wait on the device. */
 const account = useAccount();
-const recording = useRecording();
+const outbox = useOutbox();
 const { isBusy, error, attempt } = useAttempt();
 const open = ref<SessionLine[] | null>(null);
 const chosen = ref('');
 const speed = ref<(typeof SPEEDS)[number]>(20);
 const fault = ref('');
-const played = ref<Simulation | null>(null);
+const taken = ref<Reading[]>([]);
 const sent = ref(0);
 let timer: ReturnType<typeof setInterval> | undefined;
 
@@ -40,19 +40,9 @@ const start = () =>
     }
     stop();
     sent.value = 0;
-    played.value = await ask(
-      api.POST('/simulation', {
-        body: {
-          outlet: line.outlet.id,
-          vehicle: line.vehicle.id,
-          adapters: line.adapters.map((a) => a.id),
-          exact: true,
-          policy: 'any',
-          fault: fault.value.trim() === '' ? null : fault.value.trim(),
-          every_s: EVERY_S,
-        },
-      }),
-    );
+    const body = { fault: fault.value.trim() === '' ? null : fault.value.trim(), every_s: EVERY_S };
+    const params = { path: { session: line.id } };
+    taken.value = (await ask(api.POST('/sessions/{session}/simulation', { params, body }))).taken;
     const startedMs = Date.now();
     timer = setInterval(() => void send(line.id, (Date.now() - startedMs) / 1000), TICK_MS);
   });
@@ -60,20 +50,23 @@ const start = () =>
 /** One after the other, those whose time has come. */
 let isSending = false;
 async function send(session: string, seconds: number): Promise<void> {
-  const taken = played.value?.taken ?? [];
   if (isSending) {
     return;
   }
   isSending = true;
   try {
-    for (let next = taken[sent.value]; next && next.t_s <= seconds * speed.value; next = taken[sent.value]) {
-      await recording.reading(session, next);
+    for (
+      let next = taken.value[sent.value];
+      next && next.t_s <= seconds * speed.value;
+      next = taken.value[sent.value]
+    ) {
+      await outbox.add(session, { kind: 'reading', reading: next });
       sent.value++;
     }
   } finally {
     isSending = false;
   }
-  if (sent.value >= taken.length) {
+  if (sent.value >= taken.value.length) {
     stop();
   }
 }
@@ -123,7 +116,7 @@ onBeforeUnmount(stop);
       </p>
     </form>
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
-    <p v-if="played" role="status">{{ say('play.feed_sent', { n: sent, all: played.taken?.length ?? 0 }) }}</p>
+    <p v-if="taken.length > 0" role="status">{{ say('play.feed_sent', { n: sent, all: taken.length }) }}</p>
     <p class="quiet">{{ say('play.feed_command') }}</p>
     <code>{{ command }}</code>
   </section>
