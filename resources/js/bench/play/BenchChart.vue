@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import type { Simulation } from '@/api/client';
 import ChartFrame from '@/chart/ChartFrame.vue';
 import ChartGrid from '@/chart/ChartGrid.vue';
+import { useCursor } from '@/chart/useCursor';
 import { useFrame } from '@/chart/useFrame';
 import { useScales, type Spans } from '@/chart/useScales';
 import { kw, number } from '@/ui/figures';
@@ -51,22 +52,11 @@ const heard = computed(() =>
     : '',
 );
 
-function follow(event: PointerEvent): void {
-  const box = frame.value?.getBoundingClientRect();
-  if (box && event.buttons > 0) {
-    emit('put', x.value.invert(event.clientX - box.left) * perUnit.value);
-  }
-}
-
-function step(event: KeyboardEvent): void {
-  const stride = ((event.shiftKey ? 10 : 1) * lastS.value) / 100;
-  const by = { ArrowLeft: -stride, ArrowRight: stride, ArrowDown: -stride, ArrowUp: stride }[event.key];
-  if (by !== undefined) {
-    emit('put', props.tS + by);
-    event.preventDefault();
-    event.stopPropagation();
-  }
-}
+const cursorS = computed<number | null>({
+  get: () => props.tS,
+  set: (seconds) => emit('put', seconds ?? 0),
+});
+const { follow, step } = useCursor(frame, cursorS, x, lastS, (at) => at * perUnit.value);
 </script>
 
 <template>
@@ -82,7 +72,7 @@ function step(event: KeyboardEvent): void {
       :width="width"
       :height="height"
       @pointerdown="follow"
-      @pointermove="follow"
+      @pointermove="($event: PointerEvent) => $event.buttons > 0 && follow($event)"
       @keydown="step"
     >
       <ChartGrid
