@@ -45,6 +45,12 @@ enum Fault: string implements Term
         };
     }
 
+    /** The phase that a session must have for it: only a data link can be lost. */
+    public function needs(): Phase
+    {
+        return $this === self::LinkLost ? Phase::Link : $this->phase();
+    }
+
     /** Where somebody has to look: at the station, where two pieces join, at the piece that is warm, or at the car. */
     public function site(): FaultSite
     {

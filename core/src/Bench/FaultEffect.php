@@ -61,7 +61,7 @@ final readonly class FaultEffect
     public static function of(InjectedFault $injected, Chain $chain, Conditions $conditions, LimitSet $limits, PlainCourse $course): self
     {
         $fault = $injected->fault;
-        if (! in_array($fault->phase(), Phase::all($chain->current), true)) {
+        if (! in_array($fault->needs(), Phase::all($chain->current), true)) {
             throw CannotActOut::withoutPhase($fault, $chain->current);
         }
         if (! $fault->happensWhileCharging()) {

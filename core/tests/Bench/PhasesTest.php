@@ -117,6 +117,7 @@ final class PhasesTest extends TestCase
     {
         $ac = Cases::file(car: ['inlets.0.coupler' => 'type1'], post: Cases::AC_POST);
         yield 'no insulation test on AC' => ['an AC session has no such phase', new InjectedFault(Fault::Isolation), $ac];
+        yield 'no data link on AC' => ['an AC session has no such phase', new InjectedFault(Fault::LinkLost), $ac];
         yield 'no cooled cable' => ["isn't cooled", new InjectedFault(Fault::CoolingFailed), Cases::file(outlet: ['cable.cooled' => false])];
         yield 'no cabinet' => ['this stall shares no cabinet', new InjectedFault(Fault::Neighbour), Cases::file()];
         yield 'a cabinet with enough' => ['about all the car takes', new InjectedFault(Fault::Neighbour), Cases::file(outlet: ['cabinet' => ['kw' => 700, 'policy' => 'halves']])];
