@@ -62,7 +62,7 @@ final class SimulationApiTest extends TestCase
         self::assertSame($fed->json('taken.*.client_id'), $this->postJson("/api/sessions/{$session->ulid}/simulation", ['every_s' => 30])->json('taken.*.client_id'));
         self::assertSame([], array_intersect($fed->json('taken.*.client_id'), $this->postJson("/api/sessions/{$session->ulid}/simulation", ['every_s' => 30, 'seed' => 2])->json('taken.*.client_id')));
         $this->postJson("/api/sessions/{$session->ulid}/simulation", ['every_s' => 30, 'fault' => 'nothing'])->assertStatus(422)->assertJsonStructure(['errors' => ['fault']]);
-        $this->postJson("/api/sessions/{$session->ulid}/simulation", [])->assertStatus(422)->assertJsonStructure(['errors' => ['every_s']]);
+        $this->postJson("/api/sessions/{$session->ulid}/simulation", ['every_s' => 0])->assertStatus(422)->assertJsonStructure(['errors' => ['every_s']]);
         $this->postJson('/api/sessions/nobody/simulation', ['every_s' => 30])->assertNotFound();
     }
 

@@ -29,7 +29,7 @@ final class SimulationController extends Controller
         $found = ChargeSession::query()->where('ulid', $session)->firstOrFail();
         $answer = SessionChain::of($found)->answer;
         $simulation = Simulation::of($answer, $request->seed(), $request->fault());
-        $everyS = $request->integer('every_s');
+        $everyS = $request->everyS();
         $played = $simulation->session(new FoundInstruments($answer->chain, $simulation->ambientC(), $request->seed()), $everyS);
         $series = ReadingId::series($session, $request->seed(), $request->faultText(), $everyS);
 

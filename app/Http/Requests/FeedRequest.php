@@ -17,12 +17,17 @@ final class FeedRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['seed' => ['integer', 'min:0', 'max:'.Noise::LARGEST_SEED], 'fault' => ['nullable', 'string', 'max:60'], 'every_s' => ['required', 'integer', 'min:1', 'max:'.Script::SLOWEST_S]];
+        return ['seed' => ['integer', 'min:0', 'max:'.Noise::LARGEST_SEED], 'fault' => ['nullable', 'string', 'max:60'], 'every_s' => ['integer', 'min:1', 'max:'.Script::SLOWEST_S]];
     }
 
     public function seed(): int
     {
         return $this->integer('seed', 1);
+    }
+
+    public function everyS(): int
+    {
+        return $this->integer('every_s', Script::EVERY_S);
     }
 
     public function faultText(): string

@@ -5094,7 +5094,7 @@ export interface operations {
                     seed?: number;
                     /** @description What goes wrong, CODE or CODE@MINUTE */
                     fault?: string | null;
-                    every_s: number;
+                    every_s?: number;
                 };
             };
         };
