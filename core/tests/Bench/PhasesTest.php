@@ -6,6 +6,7 @@ namespace Harmozon\Core\Tests\Bench;
 
 use Harmozon\Core\Bench\ExactInstruments;
 use Harmozon\Core\Bench\Fault;
+use Harmozon\Core\Bench\FoundInstruments;
 use Harmozon\Core\Bench\InjectedFault;
 use Harmozon\Core\Bench\Instant;
 use Harmozon\Core\Bench\Phase;
@@ -43,7 +44,16 @@ final class PhasesTest extends TestCase
             }
             $current = $session->phases[(int) array_search('current', $phases, true)];
             self::assertSame([45.0, $session->minutes * 60], [$current->fromS, $current->toS]);
+            $ends = array_column(array_map(static fn (PhaseSpan $s): array => [$s->phase->value, (int) round(1000 * $s->toS)], $session->phases), 1, 0);
+            self::assertSame([$ends['plugged'], $ends['authorise'], 45_000, $ends['current']], array_map(static fn (Event $e): int => $e->tMs, $session->events));
             self::assertSame(['plugged', 'authorised', 'current_flows', 'stopped_by_car'], array_map(static fn (Event $e): string => $e->code->value, $session->events));
+        }
+    }
+
+    public function test_the_usual_phases_before_the_current_last_as_long_as_a_forecast_allows(): void
+    {
+        foreach (CurrentKind::cases() as $current) {
+            self::assertEqualsWithDelta(45.0, array_sum(array_map(static fn (Phase $p): float => $p->usualS($current), Phase::before($current))), 1e-9);
         }
     }
 
@@ -110,6 +120,61 @@ final class PhasesTest extends TestCase
             self::assertGreaterThan($fault === Fault::LinkLost ? 0.0 : $plain->minutes, $session->minutes);
             self::assertLessThan($plain->plugKwh + 0.01, $session->plugKwh);
         }
+    }
+
+    /**
+     * 150 kW without a fault. A derated stall gives 30 % of it, 45 kW; a dead pump a fifth of the current, 30 kW; beside a
+     * neighbour half of 200 kW are left.
+     */
+    public function test_a_fault_leaves_what_it_should_from_its_own_moment(): void
+    {
+        $shared = Cases::file(outlet: ['cabinet' => ['kw' => 200, 'policy' => 'halves', 'partner_active' => false]]);
+        foreach ([[Fault::Derated, 5.0, 45.0, Cases::file()], [Fault::CoolingFailed, 5.0, 30.0, Cases::file()], [Fault::Neighbour, 5.0, 100.0, $shared]] as [$fault, $minute, $kw, $file]) {
+            $at = static fn (array $readings, float $tS): ?float => array_values(array_filter($readings, static fn (Reading $r): bool => abs($r->tS() - $tS) < 1e-6))[0]->kw ?? null;
+            $readings = self::session(new InjectedFault($fault, $minute), $file)->readings;
+
+            self::assertEqualsWithDelta(150.0, $at($readings, 60 * $minute - 5), 0.5, $fault->value);
+            self::assertEqualsWithDelta($kw, $at($readings, 60 * $minute + 5), 0.5, $fault->value);
+        }
+    }
+
+    /** A2 is rated 500 A for 15 minutes and 300 A continuous: its boost usually ends after 70 % of 15 minutes of current. */
+    public function test_a_boost_ends_early_at_its_continuous_rating(): void
+    {
+        $file = Cases::file(outlet: ['coupler' => 'j3400', 'max_kw' => 400], adapters: [['holds_back' => true]], case: ['vehicle.charge_curve_kw' => [[0, 160], [100, 160]], 'vehicle.inlets.0.dc.max_kw' => 400, 'vehicle.pack.usable_kwh' => 110]);
+        $simulation = self::simulation(new InjectedFault(Fault::BoostSpent), $file, 3);
+        $minute = $simulation->fault()?->minute;
+        $amps = [];
+        foreach ($simulation->session(new ExactInstruments(Cases::answer($file)->best->chain), 5)->readings as $reading) {
+            $amps[(string) $reading->tS()] = $reading->amps;
+        }
+
+        self::assertEqualsWithDelta(0.75 + 0.7 * 15, $minute, 1e-9);
+        self::assertGreaterThan(400.0, $amps[(string) (60 * $minute - 5)]);
+        self::assertEqualsWithDelta(300.0, $amps[(string) (60 * $minute + 5)], 0.5);
+    }
+
+    /** Whole percent and late, a little off in amps, to a kelvin; and the station counts what its cable loses. */
+    public function test_instruments_as_found_are_off_a_little_and_in_their_own_ways(): void
+    {
+        $chain = Cases::answer(Cases::file())->best->chain;
+        $simulation = self::simulation(null, Cases::file(), 3);
+        $exact = $simulation->session(new ExactInstruments($chain), 5);
+        $found = $simulation->session(new FoundInstruments($chain, 25.0, 3), 5);
+
+        $off = [];
+        foreach ($found->readings as $number => $reading) {
+            $true = $exact->readings[$number];
+            self::assertSame([floor((float) $reading->socPct), []], [$reading->socPct, $true->celsius]);
+            self::assertLessThanOrEqual($true->socPct, $reading->socPct, 'a screen never runs ahead');
+            self::assertGreaterThan($true->socPct - 2.0, $reading->socPct);
+            self::assertArrayHasKey('handle', $reading->celsius);
+            $off[] = ($true->amps ?? 0.0) > 100.0 ? $reading->amps / $true->amps - 1 : 0.0;
+        }
+        $off = array_values(array_filter($off, static fn (float $o): bool => $o !== 0.0));
+        self::assertLessThan(0.015, max(array_map(abs(...), $off)));
+        self::assertGreaterThan(0.0005, abs(array_sum($off) / count($off)), 'a logger is off as a whole, not only reading by reading');
+        self::assertEqualsWithDelta($exact->plugKwh / (1 - 0.012), $found->stationKwh, 1e-6);
     }
 
     /** @return iterable<string, array{string, InjectedFault, array<string, mixed>}> */

@@ -14,10 +14,14 @@ use Harmozon\Core\Drills\DrillKind;
 use Harmozon\Core\Drills\DrillMaker;
 use Harmozon\Core\Drills\DrillSchedule;
 use Harmozon\Core\Equipment\AttachOrder;
+use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Fit\Flow;
 use Harmozon\Core\Fit\Outcome;
+use Harmozon\Core\Forecast\Forecaster;
+use Harmozon\Core\Forecast\Step;
 use Harmozon\Core\Json\Node;
 use Harmozon\Core\Kit\PlacedOutlet;
+use Harmozon\Core\Power\BindingCode;
 use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -87,6 +91,23 @@ final class DrillsTest extends TestCase
             $limits = self::drill(DrillKind::WhatLimits, $seed);
             self::assertSame($limits->answer?->peak?->linkId, $limits->right()->code);
 
+            $unlimited = $limits->answer?->limits?->without($limits->right()->code)->kwAt((float) $limits->answer->peak?->soc);
+            self::assertGreaterThanOrEqual(1.1 * (float) $limits->answer?->peak?->kw, $unlimited ?? INF, 'no other piece limits it nearly as much');
+
+            $stall = self::drill(DrillKind::StallToTake, $seed);
+            self::assertSame($stall->answer?->chain->outlet->id, $stall->right()->code);
+
+            $enough = self::drill(DrillKind::AdapterEnough, $seed);
+            self::assertSame(match (true) {
+                $enough->answer?->outcome->flow() === Flow::No => 'refused',
+                in_array($enough->answer?->peak?->binding, [BindingCode::AdapterCurrent, BindingCode::AdapterPower], true) => 'limits',
+                default => 'enough',
+            }, $enough->right()->code);
+
+            $boost = self::drill(DrillKind::BoostLeft, $seed);
+            self::assertNotNull($boost->answer);
+            self::assertEqualsWithDelta(self::boostMinutes($boost->answer), (float) $boost->right()->code, 0.51);
+
             $first = self::drill(DrillKind::FirstRemedy, $seed);
             self::assertSame($first->fault?->fault->remedies()[0]->value, $first->right()->code);
             self::assertNotNull($first->answer);
@@ -96,6 +117,19 @@ final class DrillsTest extends TestCase
             self::assertSame($report->fault?->fault->value, $report->right()->code);
             self::assertGreaterThan(3, count($report->curve));
         }
+    }
+
+    /** Minutes of a forecast above the continuous amps of the piece whose boost ends first. */
+    private static function boostMinutes(ChainAnswer $answer): float
+    {
+        $first = INF;
+        foreach ($answer->limits->changing->heat ?? [] as $link) {
+            $above = array_filter((new Forecaster(1.0))->forecast($answer, $answer->conditions)->course->points, static fn (Step $s): bool => $link->duty->boostMinutes !== null && ! isset($s->heat->spent[$link->linkId]) && $s->tS >= 45.0);
+            $ends = $above === [] ? INF : max(array_map(static fn (Step $s): float => ($s->tS + $s->lengthS - 45.0) / 60, $above));
+            $first = min($first, $ends);
+        }
+
+        return $first;
     }
 
     public function test_a_garage_with_nothing_of_a_kind_is_asked_nothing_of_it(): void
