@@ -17,6 +17,7 @@ use App\Models\Tour;
 use App\Models\User;
 use App\Models\Vehicle;
 use App\People\Registration;
+use App\Sessions\EventRecorder;
 use App\Sessions\ReadingRecorder;
 use App\Sessions\SessionChain;
 use App\Sessions\SessionRecorder;
@@ -39,6 +40,7 @@ final class DemoGarage
         private readonly CurrentGarage $garage,
         private readonly SessionRecorder $recorder,
         private readonly ReadingRecorder $readings,
+        private readonly EventRecorder $events,
         private readonly ScriptReader $scripts,
         private readonly Registration $registration,
     ) {
@@ -141,13 +143,19 @@ final class DemoGarage
     {
         $chain = SessionChain::of($session, $node->objectOrNull('really')?->fields() ?? []);
         $script = $this->scripts->script($node->object('script'));
+        $simulated = StandIn::noted($chain->answer->chain, $chain->answer->voltage, $chain->conditions, $script);
         $readings = [];
         $lastMs = 0;
-        foreach (StandIn::noted($chain->answer->chain, $chain->answer->voltage, $chain->conditions, $script)->readings as $reading) {
+        foreach ($simulated->readings as $reading) {
             $readings[Str::ulid()->toBase32()] = $reading;
             $lastMs = $reading->tMs;
         }
         $this->readings->take($session, $readings);
+        if ($node->boolOrNull('notes_events') ?? false) {
+            foreach ($simulated->events as $event) {
+                $this->events->note($session, [Str::ulid()->toBase32() => $event]);
+            }
+        }
 
         return $lastMs;
     }

@@ -119,22 +119,21 @@ test('a lent adapter is said on its plate and on the packing list, and is back w
 test("a first test is planned from an adapter's own rating, run, and proven", async ({ page }) => {
   await openDemo(page);
   await page.goto('/kit');
-  const plate = page.getByRole('article').filter({ has: page.getByRole('heading', { name: 'Gudgeon G-2' }) });
+  const plate = page.getByRole('article').filter({ has: page.getByRole('heading', { name: 'Tenon portable supply' }) });
   await expect(plate).toContainText('First test due');
   await expect(plate).toContainText('nothing proven yet');
   await plate.getByText('No sessions yet: proof, trend, next test').click();
-  await plate.getByRole('button', { name: 'Plan the first test Gudgeon G-2' }).click();
-  // 60 A at most, and the post at the car park gives 40 A: two thirds.
+  await plate.getByRole('button', { name: 'Plan a test Tenon portable supply' }).click();
+  // 40 A at most, and a socket of 50 A gives 40 A for hours: all of it.
   await expect(plate).toContainText('Gently first, near home:');
-  await expect(plate).toContainText('Millrace post, Type 1. Expect 40 A over 10 minutes; this can prove 67 %');
-  await expect(plate).toContainText('Your chargers can prove 67 % of its rating at most.');
+  await expect(plate).toContainText('Yard socket, 240 V 50 A. Expect 40 A over 10 minutes; this can prove 100 %');
 
   await page.goto('/board');
-  await choose(page, 'Sorrel', 'Millrace post, Type 1');
+  await choose(page, 'Sorrel', 'Yard socket, 240 V 50 A');
   await page.getByRole('button', { name: 'Connect this chain' }).click();
   await page.getByRole('button', { name: 'Start session' }).click();
   await page.getByRole('button', { name: 'Enter readings' }).click();
-  const rows = Array.from({ length: 91 }, (_, i) => `${i * 10},${(30 + i / 60).toFixed(1)},208,40,${24 + i / 20},21`);
+  const rows = Array.from({ length: 91 }, (_, i) => `${i * 10},${(30 + i / 60).toFixed(1)},240,40,${24 + i / 20},21`);
   const csv = ['t_s,soc_pct,volts,amps,adapter_c,ambient_c', ...rows].join('\n');
   const file = { name: 'first.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) };
   await page.getByLabel('Load a readings file').setInputFiles(file);
@@ -142,7 +141,7 @@ test("a first test is planned from an adapter's own rating, run, and proven", as
   await page.getByRole('button', { name: 'Finish session' }).click();
   await expect(page.getByRole('heading', { name: 'Ratings check' })).toBeVisible();
   await page.goto('/kit');
-  await expect(plate).toContainText('67 % of its continuous rating proven');
+  await expect(plate).toContainText('all of its continuous rating proven');
   await expect(plate).not.toContainText('First test due');
 });
 

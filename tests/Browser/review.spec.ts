@@ -96,7 +96,7 @@ test('a plate edited later changes no verdict until it is judged anew, and that 
 test('the log is looked through, added up, and the address keeps it', async ({ page }) => {
   await openDemo(page);
   await page.goto('/log');
-  await expect(page.getByText('15 sessions, newest first.')).toBeVisible();
+  await expect(page.getByText('34 sessions, newest first.')).toBeVisible();
   await page.getByRole('button', { name: 'Filter' }).click();
   await page.getByLabel('Limited by').selectOption('a derated stall');
   await expect(page.getByText('1 session, newest first.')).toBeVisible();

@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Demo\DemoGarage;
+use App\Models\Adapter;
 use App\Models\Garage;
 use App\Models\User;
+use Harmozon\Core\Review\Cause;
+use Illuminate\Support\Facades\DB;
 use Tests\StartsFromSeed;
 use Tests\TestCase;
 
@@ -35,5 +38,24 @@ final class DemoTest extends TestCase
 
         self::assertSame([$stranger->garage_id], array_values(array_intersect($before, Garage::query()->pluck('id')->all())));
         self::assertSame(3, Garage::query()->count());
+    }
+
+    public function test_its_sessions_show_every_cause_and_contacts_that_wear(): void
+    {
+        $this->actingAs($this->demoUser());
+        $shown = static fn (Cause $cause): bool => DB::table('session_facts')->where('facts', 'like', "%\"{$cause->value}\"%")->exists();
+        // Limits of pieces that none of the demo's chains meets first.
+        $unmet = [Cause::AdapterPower, Cause::ConverterCurrent, Cause::SupplyCurrent];
+
+        foreach (Cause::cases() as $cause) {
+            self::assertSame(! in_array($cause, $unmet, true), $shown($cause), $cause->value);
+        }
+        $warming = array_column($this->getJson('/api/trust')->assertOk()->json('adapters'), 'warming', 'adapter');
+        self::assertSame(['warming', 'sudden'], [$warming[$this->adapter('A2')], $warming[$this->adapter('A3')]]);
+    }
+
+    private function adapter(string $tag): string
+    {
+        return Adapter::query()->where('tag', $tag)->firstOrFail()->ulid;
     }
 }

@@ -78,4 +78,9 @@ final class CannotActOut extends Refusal
     {
         return new self('fault', Message::of('simulation.minute_outside', first: Amount::tenths($firstMinute), last: Amount::tenths($lastMinute)));
     }
+
+    public static function withoutSettling(): self
+    {
+        return new self('settle_minutes', Message::of('simulation.no_settling'));
+    }
 }

@@ -27,7 +27,7 @@ final class PersonNotes implements Instruments
     public function __construct(Chain $chain, float $ambientC, private readonly Script $script)
     {
         $this->noise = new Noise($script->seed);
-        $this->surface = new SurfaceHeat($chain, $ambientC, $script->wear);
+        $this->surface = new SurfaceHeat($chain, $ambientC, $script->quirks->wear);
         $this->phases = $chain->phases();
     }
 

@@ -23,19 +23,16 @@ final readonly class Script
      * @param  int  $everyS  seconds between two readings
      * @param  list<string>  $reads  of soc, v, a, kw, adapter, handle, inlet, ambient
      * @param  float  $longestMinutes  when the driver leaves
-     * @param  bool  $ignoresHeat  the car keeps drawing boost amps whatever the adapter's load
      * @param  InjectedFault|null  $fault  what goes wrong
-     * @param  float  $wear  resistance of the adapter's contacts, as a multiple of new ones
      */
     public function __construct(
         public int $seed,
         public int $everyS = self::EVERY_S,
         public array $reads = self::READS,
         public float $longestMinutes = self::LONGEST_MINUTES,
-        public bool $ignoresHeat = false,
         public string $source = self::SOURCE,
         public ?InjectedFault $fault = null,
-        public float $wear = 1.0,
+        public Quirks $quirks = new Quirks,
     ) {
     }
 

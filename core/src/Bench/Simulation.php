@@ -8,12 +8,16 @@ use Harmozon\Core\Chain\Chain;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Chain\UsualNeed;
 use Harmozon\Core\Chain\VoltagePlan;
+use Harmozon\Core\Equipment\CurrentKind;
 use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Fit\Flow;
 use Harmozon\Core\Forecast\Integrator;
 use Harmozon\Core\Forecast\Step;
 use Harmozon\Core\Forecast\StepPlan;
+use Harmozon\Core\Power\BindingCode;
 use Harmozon\Core\Power\Efficiency;
+use Harmozon\Core\Power\KwLimit;
+use Harmozon\Core\Power\LaterLimit;
 use Harmozon\Core\Power\Limits;
 use Harmozon\Core\Power\LimitSet;
 use Harmozon\Core\Record\Event;
@@ -32,6 +36,9 @@ final class Simulation
 
     /** A driver with a stuck latch tries for so long (s). An assumption. */
     private const LATCH_STUCK_S = 120.0;
+
+    /** What a car takes on AC before it takes all it can (share). An assumption. */
+    private const SETTLING_SHARE = 0.5;
 
     /** Two states of charge closer than this are one (percent). */
     private const SAME_SOC = 1e-6;
@@ -53,7 +60,6 @@ final class Simulation
     private readonly float $packKwh;
 
     /**
-     * @param  bool  $obeysHeat  false: the car keeps drawing boost amps whatever the adapter's load
      * @param  float  $longestMinutes  when the driver leaves
      *
      * @throws CannotActOut
@@ -64,7 +70,7 @@ final class Simulation
         private readonly Conditions $conditions,
         int $seed,
         ?InjectedFault $fault = null,
-        private readonly bool $obeysHeat = true,
+        private readonly Quirks $quirks = new Quirks,
         private readonly float $longestMinutes = Script::LONGEST_MINUTES,
     ) {
         $this->packKwh = $chain->vehicle->pack->usableKwh ?? throw CannotActOut::withoutKwh();
@@ -75,9 +81,9 @@ final class Simulation
         $noise = new Noise($seed);
         $this->schedule = PhaseSchedule::of($chain->current, $fault?->fault, $noise);
         $this->stationV = new StationVolts($this->schedule, $chain->current, $fault?->fault, $noise);
-        $this->plain = $limits;
-        $this->effect = $fault === null ? null : $this->effectOf($fault, $this->outline());
-        $this->limits = $this->effect->limits ?? $limits;
+        $this->plain = $quirks->settleMinutes > 0.0 ? $this->settling($limits, $quirks->settleMinutes) : $limits;
+        $this->effect = $fault === null ? null : $this->effectOf($fault, $this->outline($this->plain));
+        $this->limits = $this->effect->limits ?? $this->plain;
     }
 
     /** @throws CannotActOut when the gates let nothing flow, or too little is known */
@@ -103,7 +109,7 @@ final class Simulation
     /** @return array<string, CannotActOut|null> every fault by its code, with why it can't happen here; null where it can */
     public function possibleFaults(): array
     {
-        $outline = $this->outline();
+        $outline = $this->outline($this->plain);
         $found = [];
         foreach (Fault::cases() as $fault) {
             try {
@@ -123,10 +129,22 @@ final class Simulation
         return FaultEffect::of($fault, $this->chain, $this->conditions, $this->plain, $outline);
     }
 
-    /** The session without a fault. */
-    private function outline(): PlainCourse
+    /** @throws CannotActOut on DC, where the station follows the car from the start */
+    private function settling(LimitSet $limits, float $minutes): LimitSet
     {
-        return PlainCourse::of($this->walk($this->plain, new StepPlan(self::OUTLINE_STEP_S, obeysHeat: $this->obeysHeat))->steps());
+        if ($this->chain->current !== CurrentKind::Ac) {
+            throw CannotActOut::withoutSettling();
+        }
+        $firstMinute = Integrator::HANDSHAKE_S / 60;
+        $half = new KwLimit(BindingCode::OnboardCharger, $this->chain->vehicle->id, self::SETTLING_SHARE * $this->outline($limits)->peakKw, $firstMinute + $minutes);
+
+        return $limits->later(new LaterLimit($firstMinute, $half));
+    }
+
+    /** The session under these limits, without a fault. */
+    private function outline(LimitSet $limits): PlainCourse
+    {
+        return PlainCourse::of($this->walk($limits, new StepPlan(self::OUTLINE_STEP_S, obeysHeat: ! $this->quirks->ignoresHeat))->steps());
     }
 
     /** The whole session, read every so many seconds until the current ends or the station gives up. */
@@ -190,7 +208,7 @@ final class Simulation
     /** @return \Generator<int, Instant> until the current ends or the station gives up; the last one carries none */
     private function running(): \Generator
     {
-        $walk = $this->walk($this->limits, new StepPlan(self::STEP_S, handshakeS: $this->schedule->reachesCurrent ? Integrator::HANDSHAKE_S : INF, obeysHeat: $this->obeysHeat));
+        $walk = $this->walk($this->limits, new StepPlan(self::STEP_S, handshakeS: $this->schedule->reachesCurrent ? Integrator::HANDSHAKE_S : INF, obeysHeat: ! $this->quirks->ignoresHeat));
         $endS = $this->endsAtS();
         $plugKwh = 0.0;
         foreach ($walk->steps() as $step) {

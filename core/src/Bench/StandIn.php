@@ -14,7 +14,7 @@ final class StandIn
     /** @throws CannotActOut */
     public static function noted(Chain $chain, VoltagePlan $plan, Conditions $conditions, Script $script): SimulatedSession
     {
-        $simulation = new Simulation($chain, $plan, $conditions, $script->seed, $script->fault, ! $script->ignoresHeat, $script->longestMinutes);
+        $simulation = new Simulation($chain, $plan, $conditions, $script->seed, $script->fault, $script->quirks, $script->longestMinutes);
 
         return $simulation->session(new PersonNotes($chain, $simulation->ambientC(), $script), $script->everyS);
     }

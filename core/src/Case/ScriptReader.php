@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Case;
 
+use Harmozon\Core\Bench\Quirks;
 use Harmozon\Core\Bench\Script;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Json\Node;
@@ -24,10 +25,13 @@ final class ScriptReader
             everyS: $node->wholeNumber('every_s', 1, Script::SLOWEST_S) ?? Script::EVERY_S,
             reads: $node->texts('reads') ?? Script::READS,
             longestMinutes: $node->number('longest_minutes', Range::minutes()) ?? Script::LONGEST_MINUTES,
-            ignoresHeat: $node->boolOrNull('ignores_heat') ?? false,
             source: $node->textOrNull('source', Reading::LONGEST_SOURCE) ?? Script::SOURCE,
             fault: $fault === null ? null : FaultReader::fault($fault, $node->at('fault')),
-            wear: $node->number('wear', Range::heatLoad()) ?? 1.0,
+            quirks: new Quirks(
+                $node->boolOrNull('ignores_heat') ?? false,
+                $node->number('wear', Range::heatLoad()) ?? 1.0,
+                $node->number('settle_minutes', Range::minutes()) ?? 0.0,
+            ),
         );
     }
 }

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Tests\Bench;
 
+use Harmozon\Core\Bench\CannotActOut;
 use Harmozon\Core\Bench\Fault;
 use Harmozon\Core\Bench\InjectedFault;
+use Harmozon\Core\Bench\Quirks;
 use Harmozon\Core\Bench\Script;
 use Harmozon\Core\Bench\StandIn;
 use Harmozon\Core\Case\ScriptReader;
@@ -42,7 +44,7 @@ final class StandInTest extends TestCase
     {
         $hungry = ['charge_curve_kw' => [[0, 300]], 'inlets.0.dc.max_kw' => 300, 'pack.usable_kwh' => 140];
         $obeys = self::judged(new Script(3), $hungry);
-        $ignores = self::judged(new Script(3, ignoresHeat: true), $hungry);
+        $ignores = self::judged(new Script(3, quirks: new Quirks(ignoresHeat: true)), $hungry);
 
         self::assertSame(Verdict::Failed, $ignores->verdict);
         self::assertNotSame(Verdict::Failed, $obeys->verdict, Say::all($obeys->findings));
@@ -88,12 +90,29 @@ final class StandInTest extends TestCase
         self::assertCount(4, $readings[0]->celsius);
     }
 
+    public function test_a_car_that_settles_takes_half_on_ac_at_first_and_cannot_on_dc(): void
+    {
+        $case = Cases::read(Cases::file(post: Cases::AC_POST));
+        $answer = $case->fitter()->answer($case->outlet, $case->vehicle)->best;
+        $noted = static fn (float $settleMinutes): array => StandIn::noted($answer->chain, $answer->voltage, $case->conditions, new Script(3, 60, quirks: new Quirks(settleMinutes: $settleMinutes)))->readings;
+        $kwAt = static fn (array $readings, int $minute): float => $readings[$minute]->kw ?? 0.0;
+        [$full, $settling] = [$noted(0), $noted(8)];
+
+        // 240 V × 48 A = 11.52 kW, of which the car takes 11.5; half of that for eight minutes.
+        self::assertEqualsWithDelta([11.5, 11.5], [$kwAt($full, 5), $kwAt($full, 12)], 0.2);
+        self::assertEqualsWithDelta([5.75, 11.5], [$kwAt($settling, 5), $kwAt($settling, 12)], 0.2);
+        // Eight minutes at half the power are made up for in four more.
+        self::assertEqualsWithDelta(count($full) + 4, count($settling), 1);
+        $this->expectException(CannotActOut::class);
+        self::readings(new Script(3, quirks: new Quirks(settleMinutes: 8)));
+    }
+
     public function test_a_script_is_read_with_what_it_does_not_say(): void
     {
         $read = static fn (array $fields): Script => (new ScriptReader)->script(Node::of($fields));
 
         self::assertEquals(new Script(5), $read(['seed' => 5]));
-        self::assertEquals(new Script(6, 20, ['kw'], 12.5, true, 'logger', new InjectedFault(Fault::Neighbour, 7.5), 1.4), $read(['seed' => 6, 'every_s' => 20, 'reads' => ['kw'], 'longest_minutes' => 12.5, 'ignores_heat' => true, 'source' => 'logger', 'fault' => 'neighbour@7.5', 'wear' => 1.4]));
+        self::assertEquals(new Script(6, 20, ['kw'], 12.5, 'logger', new InjectedFault(Fault::Neighbour, 7.5), new Quirks(true, 1.4, 6)), $read(['seed' => 6, 'every_s' => 20, 'reads' => ['kw'], 'longest_minutes' => 12.5, 'ignores_heat' => true, 'source' => 'logger', 'fault' => 'neighbour@7.5', 'wear' => 1.4, 'settle_minutes' => 6]));
         self::assertSame(Script::SOURCE, $read(['seed' => 5])->source);
         self::assertStringContainsString('seed: is required', Say::refusal(static fn () => $read([])));
         self::assertStringContainsString('every_s: ', Say::refusal(static fn () => $read(['seed' => 5, 'every_s' => 0])));

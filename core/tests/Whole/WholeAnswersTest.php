@@ -11,6 +11,7 @@ use Harmozon\Core\Answers\ReviewWriter;
 use Harmozon\Core\Answers\StepsWriter;
 use Harmozon\Core\Answers\TermsWriter;
 use Harmozon\Core\Answers\VisitWriter;
+use Harmozon\Core\Bench\Quirks;
 use Harmozon\Core\Bench\Script;
 use Harmozon\Core\Bench\StandIn;
 use Harmozon\Core\Case\CaseReader;
@@ -110,7 +111,7 @@ final class WholeAnswersTest extends TestCase
         foreach (['boost-warm', 'three-phases', 'step-up', 'cold'] as $name) {
             $case = $this->asked($name);
             $answer = $case->fitter()->answer($case->outlet, $case->vehicle)->best;
-            foreach ([new Script(11, 47, ['soc', 'v', 'a', 'kw', 'adapter', 'handle', 'cable', 'inlet', 'ambient'], 33.3), new Script(12, 90, ['kw', 'a'], ignoresHeat: true), new Script(13, 61, ['a', 'adapter'], 9.7)] as $script) {
+            foreach ([new Script(11, 47, ['soc', 'v', 'a', 'kw', 'adapter', 'handle', 'cable', 'inlet', 'ambient'], 33.3), new Script(12, 90, ['kw', 'a'], quirks: new Quirks(ignoresHeat: true)), new Script(13, 61, ['a', 'adapter'], 9.7)] as $script) {
                 $readings = StandIn::noted($answer->chain, $answer->voltage, $case->conditions, $script)->readings;
                 $this->stands("{$name}.acted-{$script->seed}", self::thinned(array_map(static fn (Reading $r): string => implode(' ', [$r->tMs, $r->socPct, $r->volts, $r->amps, $r->kw, ...$r->celsius, $r->source]), $readings)));
                 $this->stands("{$name}.judged-{$script->seed}", $this->judged($case, $readings));

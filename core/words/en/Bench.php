@@ -14,6 +14,7 @@ return [
     'simulation.enough_for_both' => 'with a neighbour this stall keeps {share}, about all the car takes then, so nothing would change',
     'simulation.no_boost' => 'nothing here carries much more than its continuous rating then, so no boost can end',
     'simulation.no_minute' => '"{fault}" has its own place in the session. Leave out the minute',
+    'simulation.no_settling' => 'a car takes half its power at first on AC only',
     'simulation.minute_outside' => 'current flows from minute {first} to minute {last} here. Choose a minute in between',
     'simulation.charged' => 'charged to the target',
     'simulation.stopped' => 'stopped early',

@@ -104,6 +104,10 @@ const through = computed(() => wayOf(props.session));
   background: var(--paper-raised);
 }
 
+.line :deep(.stamp) {
+  white-space: normal;
+}
+
 .when {
   white-space: nowrap;
 }
