@@ -42,7 +42,12 @@ final class DrillDesk
 
     public function drill(DrillKind $kind, int $seed): ?Drill
     {
-        return ($this->maker ??= new DrillMaker($this->practice->garage()))->drill($kind, $seed);
+        return $this->maker()->drill($kind, $seed);
+    }
+
+    private function maker(): DrillMaker
+    {
+        return $this->maker ??= new DrillMaker($this->practice->garage());
     }
 
     /** Notes an answer. One that was noted already, because its first answer got lost, changes nothing. */
@@ -62,6 +67,8 @@ final class DrillDesk
     /** The same until it is answered, so that a reload asks the same. */
     private function seed(User $person, DrillKind $kind, int $asked): int
     {
-        return crc32("{$person->id} {$this->garage->id()} {$kind->value} {$asked}") & Noise::LARGEST_SEED;
+        $seed = crc32("{$person->id} {$this->garage->id()} {$kind->value} {$asked}") & Noise::LARGEST_SEED;
+
+        return $asked === 0 ? $this->maker()->firstSeed($kind, $seed) : $seed;
     }
 }

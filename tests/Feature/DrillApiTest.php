@@ -40,6 +40,8 @@ final class DrillApiTest extends TestCase
         self::assertSame(['will_it_charge', true], [$first->json('next.kind'), $first->json('own')]);
         self::assertSame($first->json('next'), $this->getJson('/api/drills')->json('next'));
         self::assertArrayNotHasKey('right', $first->json('next.choices.0'), 'what is right is told with the answer');
+        $judged = $this->answerTo($first->json('next'), false)->assertOk();
+        self::assertSame(['wont_charge', 7, null], [$judged->json('right_code'), count($judged->json('gates')), $judged->json('debrief')], 'the same plug, and nothing happens');
     }
 
     /** Monday missed, Tuesday back; then after three days. */

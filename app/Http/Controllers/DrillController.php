@@ -45,7 +45,7 @@ final class DrillController extends Controller
         $chosen = $drill->choice($given->text('choice')) ?? throw FieldError::at('choice', Message::of('app.drill_gone'));
         $this->desk->note(SignedInUser::signedIn(), $kind, $seed, $chosen->isRight);
 
-        return response()->json([...$this->writer->judged($drill, $chosen), 'kinds' => self::kinds($garage, $voice)]);
+        return response()->json([...$this->writer->judged($drill, $chosen, $seed), 'kinds' => self::kinds($garage, $voice)]);
     }
 
     /** @return list<array{kind: string, name: string, asked: int, missed: int, step: int|null, due_on: string|null}> */

@@ -85,7 +85,7 @@ final readonly class FitWriter
             'ideal_peak_kw' => self::rounded($answer->idealPeakKw),
             'ideal_most_kw' => self::rounded($answer->idealMostKw()),
             ...$this->why($answer),
-            'gates' => array_map($this->gate(...), $answer->gates()),
+            'gates' => $this->gates($answer),
             'cautions' => $this->voice->each($answer->cautions()),
             'caution_codes' => self::codes($answer->cautions()),
         ];
@@ -145,6 +145,12 @@ final readonly class FitWriter
         return array_map(fn (StandardFact $f): array => [
             'path' => $f->path(), 'value' => $f->value, 'at_least' => $f->isAtLeast, 'fact' => $this->voice->say($f->unread->fact()), 'standard' => $this->voice->say($f->standard),
         ], $answer->byStandard());
+    }
+
+    /** @return list<GateFields> */
+    public function gates(ChainAnswer $answer): array
+    {
+        return array_map($this->gate(...), $answer->gates());
     }
 
     /** @return GateFields */

@@ -16,6 +16,7 @@ use Harmozon\Core\Drills\Kinds\ThroughWhat;
 use Harmozon\Core\Drills\Kinds\WhatHappened;
 use Harmozon\Core\Drills\Kinds\WhatLimits;
 use Harmozon\Core\Drills\Kinds\WillItCharge;
+use Harmozon\Core\Fit\Outcome;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Term;
 
@@ -51,6 +52,12 @@ enum DrillKind: string implements Term
             self::BoostLeft => new BoostLeft,
             self::ReportCause => new ReportCause,
         };
+    }
+
+    /** The answer to what a newcomer is asked first: the same plug, and nothing happens. Null where any will do. */
+    public function firstAnswer(): ?string
+    {
+        return $this === self::WillItCharge ? Outcome::WontCharge->value : null;
     }
 
     public function message(): Message

@@ -4,11 +4,16 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Drills;
 
+use Harmozon\Core\Bench\Noise;
+
 /** Makes drills; the same kind, seed and garage give the same. */
 final readonly class DrillMaker
 {
     /** Draws that are tried before a kind is given up: many give no question with one certain answer. */
     private const MOST_DRAWS = 120;
+
+    /** Seeds that are tried for a drill with a certain answer: one in ten is nearly always met. */
+    private const MOST_SEEDS = 40;
 
     public function __construct(private DrillGarage $garage)
     {
@@ -27,5 +32,23 @@ final readonly class DrillMaker
         }
 
         return null;
+    }
+
+    /**
+     * The seed of what a newcomer is asked first of a kind.
+     *
+     * @param  int  $seed  where to begin; given back where this garage has no such drill
+     */
+    public function firstSeed(DrillKind $kind, int $seed): int
+    {
+        $answer = $kind->firstAnswer();
+        for ($tries = 0; $answer !== null && $tries < self::MOST_SEEDS; $tries++) {
+            $tried = ($seed + $tries) & Noise::LARGEST_SEED;
+            if ($this->drill($kind, $tried)?->right()->code === $answer) {
+                return $tried;
+            }
+        }
+
+        return $seed;
     }
 }

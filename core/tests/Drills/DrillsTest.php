@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Tests\Drills;
 
+use Harmozon\Core\Bench\Noise;
 use Harmozon\Core\Bench\Simulation;
+use Harmozon\Core\Bench\SimulationOutcome;
 use Harmozon\Core\Case\EquipmentReader;
 use Harmozon\Core\Chain\Conditions;
 use Harmozon\Core\Drills\Choice;
+use Harmozon\Core\Drills\Debrief;
 use Harmozon\Core\Drills\Drill;
 use Harmozon\Core\Drills\DrillGarage;
 use Harmozon\Core\Drills\DrillKind;
@@ -22,6 +25,7 @@ use Harmozon\Core\Forecast\Step;
 use Harmozon\Core\Json\Node;
 use Harmozon\Core\Kit\PlacedOutlet;
 use Harmozon\Core\Power\BindingCode;
+use Harmozon\Core\Tests\Cases;
 use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -130,6 +134,43 @@ final class DrillsTest extends TestCase
         }
 
         return $first;
+    }
+
+    public function test_a_newcomer_meets_the_same_plug_where_nothing_happens_first(): void
+    {
+        $maker = new DrillMaker(self::garage());
+        foreach ([1, 500, Noise::LARGEST_SEED] as $seed) {
+            self::assertSame(Outcome::WontCharge, self::made(DrillKind::WillItCharge, $maker->firstSeed(DrillKind::WillItCharge, $seed))->answer?->outcome);
+        }
+        self::assertSame(7, $maker->firstSeed(DrillKind::ThroughWhat, 7), 'any will do');
+        // One car whose plug fits its one charger has nothing of the sort.
+        $case = Cases::read(Cases::file());
+        $plain = new DrillMaker(new DrillGarage([$case->vehicle], [new PlacedOutlet($case->outlet, 'here')], [], $case->conditions));
+        self::assertSame(7, $plain->firstSeed(DrillKind::WillItCharge, 7));
+    }
+
+    /** What is told afterwards keeps to the physics: a fault never gives more, and the same energy takes no less time. */
+    public function test_a_debrief_sets_the_session_against_its_forecast(): void
+    {
+        foreach ([DrillKind::WhatHappened, DrillKind::FirstRemedy, DrillKind::ReportCause] as $kind) {
+            for ($seed = 1; $seed <= self::SEEDS; $seed++) {
+                $debrief = Debrief::of(self::drill($kind, $seed), $seed);
+                $forecast = $debrief?->forecast?->totals;
+                $played = $debrief?->played;
+                self::assertNotNull($forecast);
+                self::assertNotNull($played);
+                $case = "{$kind->value} {$seed}";
+                self::assertEqualsWithDelta($forecast->peakKw, max(array_column($debrief->expected(), 1)), 0.01 * $forecast->peakKw, $case);
+                self::assertLessThanOrEqual($forecast->plugKwh * 1.02, $played->plugKwh, $case);
+                self::assertSame($played->outcome === SimulationOutcome::NeverStarted, $debrief->took() === [], $case);
+                if ($played->outcome === SimulationOutcome::Charged) {
+                    self::assertEqualsWithDelta($forecast->plugKwh, $played->plugKwh, 0.02 * $forecast->plugKwh, $case);
+                    self::assertGreaterThan(0.98 * (float) $forecast->minutes, $played->minutes, $case);
+                }
+            }
+        }
+        $wont = (new DrillMaker(self::garage()))->firstSeed(DrillKind::WillItCharge, 1);
+        self::assertNull(Debrief::of(self::drill(DrillKind::WillItCharge, $wont), $wont), 'nothing flows');
     }
 
     public function test_a_garage_with_nothing_of_a_kind_is_asked_nothing_of_it(): void

@@ -2714,8 +2714,7 @@ export interface components {
                     code: string;
                     words: string;
                 }[];
-                /** @description Minutes and kW */
-                curve: number[][];
+                curve: components["schemas"]["MinutesAndKw"];
                 /** @description What the bench plays beside the question */
                 play: null | {
                     outlet: string;
@@ -2742,14 +2741,29 @@ export interface components {
                 title: string;
                 why: string;
             };
-            gates: {
-                gate: string;
-                result: string;
-                reason: string;
-            }[];
+            gates: components["schemas"]["Gate"][];
+            /** @description How the session was forecast and how it went with the fault; null where nothing flows */
+            debrief: null | {
+                forecast: null | {
+                    minutes: components["schemas"]["NumberOrNull"];
+                    kwh: number;
+                    curve: components["schemas"]["MinutesAndKw"];
+                };
+                played: null | {
+                    minutes: number;
+                    kwh: number;
+                    outcome: components["schemas"]["BenchOutcome"];
+                    outcome_words: string;
+                    curve: components["schemas"]["MinutesAndKw"];
+                };
+            };
             fault: null | components["schemas"]["BenchFault"];
             kinds: components["schemas"]["DrillProgress"];
         };
+        /** @enum {string} */
+        BenchOutcome: "charged" | "stopped" | "never_started";
+        /** @description Points of a curve, minutes since plugging in and kW */
+        MinutesAndKw: number[][];
         /** @enum {string} */
         BenchPhase: "plugged" | "pilot" | "link" | "authorise" | "parameters" | "isolation" | "precharge" | "contactors" | "current" | "stop" | "welding_check" | "released";
         BenchFault: {
@@ -2779,8 +2793,7 @@ export interface components {
             seed: number;
             /** @enum {string} */
             current: "ac" | "dc";
-            /** @enum {string} */
-            outcome: "charged" | "stopped" | "never_started";
+            outcome: components["schemas"]["BenchOutcome"];
             outcome_words: string;
             phases: {
                 phase: components["schemas"]["BenchPhase"];

@@ -10,7 +10,7 @@ import { useTerms } from '@/stores/terms';
 import TextButton from '@/ui/TextButton.vue';
 import Said from '@/words/Said.vue';
 import { listed, say } from '@/words/say';
-import GateLadder from './GateLadder.vue';
+import GateLadder from '@/rail/GateLadder.vue';
 import WhatChanges from './WhatChanges.vue';
 
 const emit = defineEmits<{ back: [] }>();

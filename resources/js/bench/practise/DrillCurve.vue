@@ -5,18 +5,20 @@ import { useScales, type Spans } from '@/chart/useScales';
 import { kw, number } from '@/ui/figures';
 import { say } from '@/words/say';
 
-/** The power that was read in a session, over time. */
-const props = defineProps<{ curve: number[][] }>();
+/** The power of a session over time: as it was read, and as forecast in dashes. */
+const props = withDefaults(defineProps<{ curve: number[][]; expected?: number[][] }>(), { expected: () => [] });
 const frame = ref<HTMLElement | null>(null);
-const last = computed(() => props.curve.at(-1)?.[0] ?? 1);
-const most = computed(() => Math.max(1, ...props.curve.map((p) => p[1] ?? 0)));
+const both = computed(() => [...props.curve, ...props.expected]);
+const last = computed(() => Math.max(1, ...both.value.map((p) => p[0] ?? 0)));
+const most = computed(() => Math.max(1, ...both.value.map((p) => p[1] ?? 0)));
+/** What is told of it to those who don't see it. */
+const told = computed(() => (props.curve.length > 0 ? props.curve : props.expected));
 const spans = computed<Spans>(() => ({ x: [0, last.value], y: most.value, y2: null }));
 const { width, height, edge, x, y } = useScales(frame, spans);
-const line = computed(() =>
-  props.curve
+const line = (points: number[][]): string =>
+  points
     .map((p, i) => `${i === 0 ? 'M' : 'L'}${x.value(p[0] ?? 0).toFixed(1)} ${y.value(p[1] ?? 0).toFixed(1)}`)
-    .join(''),
-);
+    .join('');
 </script>
 
 <template>
@@ -26,10 +28,10 @@ const line = computed(() =>
     role="img"
     :aria-label="
       say('drill.curve', {
-        most: kw(most),
-        minutes: number(last),
-        end: kw(curve.at(-2)?.[1] ?? 0),
-        half: kw(curve[Math.floor(curve.length / 2)]?.[1] ?? 0),
+        most: kw(Math.max(...told.map((p) => p[1] ?? 0))),
+        minutes: number(told.at(-1)?.[0] ?? 0),
+        end: kw(told.at(-2)?.[1] ?? 0),
+        half: kw(told[Math.floor(told.length / 2)]?.[1] ?? 0),
       })
     "
   >
@@ -43,7 +45,8 @@ const line = computed(() =>
         :x-unit="say('play.minutes')"
         :y-unit="say('play.kilowatt')"
       />
-      <path :d="line" />
+      <path class="forecast" :d="line(expected)" />
+      <path :d="line(curve)" />
     </svg>
   </div>
 </template>
@@ -57,5 +60,11 @@ path {
   fill: none;
   stroke: var(--copper);
   stroke-width: 2.5;
+}
+
+.forecast {
+  stroke: var(--ink-soft);
+  stroke-width: 1.5;
+  stroke-dasharray: 6 4;
 }
 </style>

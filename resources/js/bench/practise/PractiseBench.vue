@@ -7,6 +7,7 @@ import { useAttempt } from '@/ui/useAttempt';
 import TextButton from '@/ui/TextButton.vue';
 import { say } from '@/words/say';
 import DrillCurve from './DrillCurve.vue';
+import DrillDebrief from './DrillDebrief.vue';
 import DrillPlay from './DrillPlay.vue';
 import DrillProgress from './DrillProgress.vue';
 
@@ -68,7 +69,11 @@ async function show(path: string): Promise<void> {
         {{ line }}
       </p>
       <DrillPlay v-if="drills.next.play" :key="drills.next.seed" :drill="drills.next.play" :seed="drills.next.seed" />
-      <DrillCurve v-if="drills.next.curve.length > 0" :curve="drills.next.curve" />
+      <DrillCurve
+        v-if="drills.next.curve.length > 0"
+        :curve="drills.next.curve"
+        :expected="judged?.debrief?.forecast?.curve ?? []"
+      />
       <h1 id="drill-title" ref="title" tabindex="-1">{{ drills.next.question }}</h1>
       <ul class="choices">
         <li v-for="c in drills.next.choices" :key="c.code">
@@ -107,6 +112,11 @@ async function show(path: string): Promise<void> {
           </template>
         </p>
       </div>
+      <DrillDebrief
+        v-if="judged && judged.gates.length > 0"
+        :judged="judged"
+        :is-curve-shown="drills.next.curve.length > 0"
+      />
     </section>
     <p v-else-if="error" class="complaint" role="alert">{{ error }}</p>
     <p v-else-if="drills" role="status">{{ say('drill.none') }}</p>
