@@ -113,7 +113,7 @@ final class OneOrderTest extends TestCase
         $session = $this->begin();
         $this->book->take($session, self::readings(0, 300));
         $early = ChargeSession::query()->findOrFail($session->id);
-        $remembers = static fn (): int => (int) DB::table('judge_memories')->value('last_ms');
+        $remembers = static fn (): int => (int) DB::table('judge_memories')->where('charge_session_id', $session->id)->value('last_ms');
         [$chain, $trace] = [SessionChain::of($early), new Trace];
         $judge = new Judge($chain->answer, $chain->conditions);
         $this->book->take($session, self::readings(300, 300));

@@ -127,13 +127,13 @@ final class ReviewApiTest extends TestCase
         Contract::holds('GET', '/trust', $trust);
         $a3 = collect($trust->json('adapters'))->firstWhere('adapter', Adapter::query()->where('tag', 'A3')->firstOrFail()->ulid);
 
-        self::assertSame(6, $a3['sessions']);
-        self::assertCount(6, $a3['indices']);
+        self::assertSame(7, $a3['sessions']);
+        self::assertCount(7, $a3['indices']);
         self::assertNotNull($a3['slope']);
         self::assertTrue(ChargeSession::query()->where('ulid', $a3['proven']['boost_session'])->whereJsonContains('chain_adapters', $a3['adapter'])->exists());
         self::assertGreaterThan(0.9, $a3['proven']['of_boost']);
-        $unused = collect($trust->json('adapters'))->firstWhere('sessions', 0);
-        self::assertSame([true, 'Test it before you rely on it.'], [$unused['next_test']['due'], $unused['next_test']['why']]);
+        $unused = collect($trust->json('adapters'))->firstWhere('adapter', Adapter::query()->where('tag', 'A5')->firstOrFail()->ulid);
+        self::assertSame([0, true, 'Test it before you rely on it.'], [$unused['sessions'], $unused['next_test']['due'], $unused['next_test']['why']]);
     }
 
     public function test_memory_of_stalls_grades_and_learned_curves(): void
@@ -188,17 +188,17 @@ final class ReviewApiTest extends TestCase
     {
         $session = $this->noted('The same stretch through A3.');
         $count = fn (): int => collect($this->getJson('/api/trust')->json('adapters'))->firstWhere('adapter', Adapter::query()->where('tag', 'A3')->firstOrFail()->ulid)['sessions'];
-        self::assertSame(6, $count());
+        self::assertSame(7, $count());
         $this->postJson("/api/sessions/{$session->ulid}/reopen")->assertOk();
-        self::assertSame(5, $count());
+        self::assertSame(6, $count());
         $this->postJson("/api/sessions/{$session->ulid}/finish")->assertOk();
-        self::assertSame(6, $count());
+        self::assertSame(7, $count());
         $this->postJson("/api/sessions/{$session->ulid}/events", ['events' => [['client_id' => (string) Str::ulid(), 't_s' => 10, 'code' => 'failed_start']]])->assertOk();
-        self::assertSame(6, $count());
+        self::assertSame(7, $count());
         $kept = DB::table('session_adapters')->where('charge_session_id', $session->id)->value('used');
         self::assertSame(1, json_decode((string) $kept, true)['failed_starts']);
         $this->deleteJson("/api/sessions/{$session->ulid}")->assertNoContent();
-        self::assertSame(5, $count());
+        self::assertSame(6, $count());
     }
 
     public function test_a_session_leaves_as_csv_and_comes_back_the_same(): void

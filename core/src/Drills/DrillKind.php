@@ -16,7 +16,10 @@ use Harmozon\Core\Drills\Kinds\ThroughWhat;
 use Harmozon\Core\Drills\Kinds\WhatHappened;
 use Harmozon\Core\Drills\Kinds\WhatLimits;
 use Harmozon\Core\Drills\Kinds\WillItCharge;
+use Harmozon\Core\Fit\GateName;
+use Harmozon\Core\Fit\GateResult;
 use Harmozon\Core\Fit\Outcome;
+use Harmozon\Core\Fit\Result;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Term;
 
@@ -54,10 +57,16 @@ enum DrillKind: string implements Term
         };
     }
 
-    /** The answer to what a newcomer is asked first: the same plug, and nothing happens. Null where any will do. */
-    public function firstAnswer(): ?string
+    /** Whether it may be the first of its kind. Drills begin with the same plug where nothing happens: no adapter, and signalling or voltage fails. */
+    public function isForNewcomer(Drill $drill): bool
     {
-        return $this === self::WillItCharge ? Outcome::WontCharge->value : null;
+        if ($this !== self::WillItCharge) {
+            return true;
+        }
+        $answer = $drill->answer;
+        $failing = array_filter($answer?->gates() ?? [], static fn (GateResult $g): bool => $g->result() === Result::Fail && in_array($g->gate, [GateName::Signalling, GateName::Voltage], true));
+
+        return $answer?->outcome === Outcome::WontCharge && $answer->chain->adapters === [] && $failing !== [];
     }
 
     public function message(): Message

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue';
 import type { DrillJudged } from '@/api/client';
 import FaultRemedies from '@/bench/play/FaultRemedies.vue';
 import GateLadder from '@/rail/GateLadder.vue';
@@ -7,7 +8,10 @@ import { say } from '@/words/say';
 import DrillCurve from './DrillCurve.vue';
 
 /** What a drill was about, once it is answered: the session against its forecast, what helps, or gate by gate. */
-defineProps<{ judged: DrillJudged; isCurveShown: boolean }>();
+const props = defineProps<{ judged: DrillJudged; isCurveShown: boolean }>();
+
+/** A drill asks nothing of the plates, and some of its pieces are made up. */
+const gates = computed(() => props.judged.gates.map((gate) => ({ ...gate, asks: [] })));
 </script>
 
 <template>
@@ -22,9 +26,12 @@ defineProps<{ judged: DrillJudged; isCurveShown: boolean }>();
           })
         }}
       </p>
-      <p v-if="judged.debrief.played">
+      <p v-if="judged.debrief.played?.outcome === 'never_started'">
+        {{ say('drill.gave_up', { minutes: number(judged.debrief.played.minutes) }) }}
+      </p>
+      <p v-else-if="judged.debrief.played">
         {{
-          say(judged.debrief.played.outcome === 'never_started' ? 'drill.gave_up' : 'drill.played', {
+          say('drill.played', {
             outcome: judged.debrief.played.outcome_words,
             kwh: number(judged.debrief.played.kwh),
             minutes: number(judged.debrief.played.minutes),
@@ -38,7 +45,7 @@ defineProps<{ judged: DrillJudged; isCurveShown: boolean }>();
       />
     </template>
     <FaultRemedies v-if="judged.fault" :fault="judged.fault" />
-    <GateLadder v-else :gates="judged.gates" />
+    <GateLadder v-else :gates="gates" />
   </section>
 </template>
 

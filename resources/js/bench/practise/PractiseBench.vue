@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { nextTick, ref, useTemplateRef } from 'vue';
+import { computed, nextTick, ref, useTemplateRef } from 'vue';
 import { useRouter } from 'vue-router';
 import { api, ask, type DrillJudged, type Drills } from '@/api/client';
 import { useRail } from '@/stores/rail';
@@ -45,6 +45,10 @@ const commit = (code: string) =>
     drills.value = drills.value && { ...drills.value, kinds: judged.value.kinds };
   });
 
+/** A fault is told in its own words, and what stands under the right answer is not said again. */
+const isChainNews = computed(
+  () => !judged.value?.fault && !judged.value?.choices.some((c) => c.why === judged.value?.chain?.why),
+);
 const told = (code: string) => judged.value?.choices.find((c) => c.code === code);
 
 /** The chain of the drill, in the rail. */
@@ -101,7 +105,9 @@ async function show(path: string): Promise<void> {
         <p class="verdict" :class="{ good: judged.right }">
           {{ judged.right ? say('drill.right') : say('drill.wrong') }}
         </p>
-        <p v-if="judged.chain">{{ say('drill.chain', { title: judged.chain.title, why: judged.chain.why }) }}</p>
+        <p v-if="judged.chain && isChainNews">
+          {{ say('drill.chain', { title: judged.chain.title, why: judged.chain.why }) }}
+        </p>
         <p class="acts">
           <el-button type="primary" :loading="isBusy" @click="next">{{ say('drill.next') }}</el-button>
           <template v-if="drills.own && judged.chain">
@@ -223,6 +229,7 @@ h1:focus {
   flex-wrap: wrap;
   gap: var(--space-4) var(--space-7);
   align-items: center;
+  margin-top: var(--space-5);
 }
 
 .acts :deep(.el-button) {
