@@ -1,4 +1,4 @@
-import { choose, expect, openDemo, test } from './support';
+import { choose, expect, openDemo, test, tomorrow } from './support';
 
 // The bench: a session of a stand-in, phase by phase.
 
@@ -79,10 +79,14 @@ test('an open session is fed from the bench, offline in between', async ({ page,
   await expect(page.getByRole('heading', { name: /^Readings, (2\d|[3-9]\d|\d{3})/ })).toBeVisible();
 });
 
-test('a drill is answered by keyboard, and the next one comes; a missed one is back tomorrow', async ({ page }) => {
+test('a drill is answered by keyboard, and the next one comes; a missed one is back tomorrow', async ({
+  page,
+  baseURL,
+}) => {
   await openDemo(page);
   await page.goto('/bench/practise');
-  await expect(page.getByRole('heading', { name: 'Will it charge with what is in your crate?' })).toBeVisible();
+  const first = page.getByRole('heading', { name: 'Will it charge with what is in your crate?' });
+  await expect(first).toBeVisible();
   const progress = page.getByRole('region', { name: 'How far you are' });
   await expect(progress.getByText('not asked yet')).toHaveCount(12);
 
@@ -91,7 +95,43 @@ test('a drill is answered by keyboard, and the next one comes; a missed one is b
   await expect(page.getByText('right', { exact: true })).toBeVisible();
   await expect(page.getByText('Not this time. It comes back tomorrow.')).toBeVisible();
   await expect(progress.getByText(/^back on .*; 1 of 1 missed$/)).toHaveCount(1);
+  // The same plug, and nothing happens: the gates say where it ends.
+  const gates = page.getByRole('region', { name: 'Gate by gate' });
+  await expect(gates.getByText('shape: OK')).toHaveCount(1);
+  await expect(gates.getByText(/^(protocol|voltage): stops here$/)).toHaveCount(1);
 
   await page.reload();
   await expect(page.getByRole('heading', { name: 'What do you connect it with?' })).toBeVisible();
+  tomorrow(baseURL);
+  await page.reload();
+  await expect(first).toBeVisible();
+});
+
+test('a fault drill on a phone: the bench runs, then what helps and how the session went', async ({
+  browser,
+  baseURL,
+}) => {
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, baseURL });
+  const page = await context.newPage();
+  await openDemo(page);
+  await page.goto('/bench/practise');
+  const question = page.getByRole('heading', { level: 1 });
+  for (let asked = 0; !(await question.textContent())?.includes('What has happened?'); asked++) {
+    expect(asked, 'it is among the first ten').toBeLessThan(10);
+    await page.getByRole('listitem').getByRole('button').first().tap();
+    const before = await question.textContent();
+    await page.getByRole('button', { name: 'Next question' }).tap();
+    await expect(question).not.toHaveText(before ?? '');
+  }
+  const clock = page.getByText('after plugging in');
+  await expect(clock).toBeVisible();
+  const then = await clock.textContent();
+  await expect(clock).not.toHaveText(then ?? '');
+
+  await page.getByRole('listitem').getByRole('button').first().tap();
+  const told = page.getByRole('region', { name: 'How it went' });
+  await expect(told.getByText(/^Forecast: \d+ kWh in \d+ min\.$/)).toBeVisible();
+  await expect(told.getByText('What helps, first things first')).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390);
+  await context.close();
 });

@@ -1,5 +1,5 @@
 import type { BrowserContext, Page } from '@playwright/test';
-import { MortalServer } from './mortal';
+import { MortalServer, StandIn } from './mortal';
 import { choose, demo, expect, expire, openDemo, signIn, test } from './support';
 import { mortalPortOf } from './workers';
 
@@ -188,33 +188,56 @@ test('a server that dies between two batches, and an answer that is lost: everyt
   await expect.poll(async () => (await readings(page, id)).values.map((r) => r.kw)).toEqual([50, 60, 70]);
 });
 
-test('a server that is killed between two readings, and comes back', async ({ browser }, { parallelIndex }) => {
+test('a stand-in feeds the session at 20×, with the page offline in between and a server that is killed', async ({
+  browser,
+}, { parallelIndex }) => {
+  test.setTimeout(120_000);
   const server = new MortalServer(mortalPortOf(parallelIndex));
   await server.start();
+  let standIn: StandIn | null = null;
   try {
     const context = await browser.newContext({ baseURL: server.url });
     const page = await context.newPage();
     const id = await begin(page);
+    await expect.poll(() => stored(page, id).then((s) => s.session?.id)).toBe(id);
+    standIn = new StandIn(server.port, id, 20, 10);
+    const count = (): Promise<number> => readings(page, id).then((r) => r.count);
     await page.getByRole('button', { name: 'Enter readings' }).click();
     const take = async (kw: string) => {
       await page.getByRole('textbox', { name: 'Power' }).fill(kw);
       await page.getByRole('button', { name: 'Save reading' }).click();
       await expect(page.getByRole('textbox', { name: 'Power' })).toHaveValue('');
     };
+    await standIn.says(' of ');
+    await expect.poll(count).toBeGreaterThan(4);
+    await context.setOffline(true);
     await take('50');
-    await expect.poll(async () => (await readings(page, id)).count).toBe(1);
+    await expect(page.getByText(/No network since/)).toContainText('kept on this device');
+    await context.setOffline(false);
+    await expect(page.getByText(/No network since/)).toHaveCount(0, { timeout: 30_000 });
+
     server.kill();
     await take('60');
-    await take('70');
     await expect(page.getByText(/No network since/)).toContainText('kept on this device');
-    await expect(page.getByRole('heading', { name: 'Readings, 3' })).toBeVisible();
+    await standIn.says('waiting');
+    const before = standIn.sent;
     await server.start(true);
-    await expect
-      .poll(async () => (await readings(page, id)).values.map((r) => r.kw), { timeout: 40_000 })
-      .toEqual([50, 60, 70]);
+    await expect.poll(() => standIn?.sent ?? 0, { timeout: 40_000 }).toBeGreaterThan(before);
     await expect(page.getByText(/No network since/)).toHaveCount(0, { timeout: 30_000 });
+    await page.getByRole('button', { name: 'Finish session' }).click();
+    await expect(page.getByRole('heading', { name: 'Ratings check' })).toBeVisible();
+    expect(await standIn.ended()).toBe(0);
+
+    const { values } = await readings(page, id);
+    const isTyped = (r: { amps: number | null }) => r.amps === null;
+    expect(values.filter(isTyped).map((r) => r.kw)).toEqual([50, 60]);
+    // One every ten simulated seconds from the start on: none lost, none twice.
+    const fed = values.filter((r) => !isTyped(r)).map((r) => r.t_s);
+    expect(fed.length).toBeGreaterThan(before);
+    expect(fed).toEqual(fed.map((_, i) => 10 * i));
     await context.close();
   } finally {
+    standIn?.kill();
     server.kill();
   }
 });

@@ -40,3 +40,46 @@ export class MortalServer {
     this.process = null;
   }
 }
+
+/** A logger without a car, which feeds a session of a server; harmozon:stand-in in a process of its own. */
+export class StandIn {
+  private readonly process: ChildProcess;
+  private readonly end: Promise<number | null>;
+  private told = '';
+
+  constructor(port: number, session: string, speed: number, everyS: number) {
+    this.process = spawn('bash', ['tests/Browser/stand-in.sh', session, String(speed), String(everyS)], {
+      env: { ...process.env, HARMOZON_TEST_PORT: String(port) },
+      detached: true,
+    });
+    const listen = (words: Buffer): void => void (this.told += words.toString());
+    this.process.stdout?.on('data', listen);
+    this.process.stderr?.on('data', listen);
+    this.end = new Promise((resolve) => this.process.on('exit', resolve));
+  }
+
+  /** Readings sent so far, by its own words. */
+  get sent(): number {
+    return Number([...this.told.matchAll(/(\d+) of \d+/g)].at(-1)?.[1] ?? 0);
+  }
+
+  async says(words: string): Promise<void> {
+    for (let tries = 0; !this.told.includes(words); tries++) {
+      if (tries > 150) {
+        throw new Error(`the stand-in says: ${this.told}`);
+      }
+      await new Promise((resolve) => setTimeout(resolve, 200));
+    }
+  }
+
+  /** Its exit code, once it has ended by itself. */
+  ended(): Promise<number | null> {
+    return this.end;
+  }
+
+  kill(): void {
+    if (this.process.pid !== undefined && this.process.exitCode === null) {
+      process.kill(-this.process.pid, 'SIGKILL');
+    }
+  }
+}

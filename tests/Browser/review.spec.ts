@@ -218,7 +218,7 @@ test('a long log draws what is in view alone, and keeps what was picked', async 
     };
     const like = sessions.find((s) => s.note.startsWith('Set and seating'));
     const pair = { vehicle: like?.vehicle.id, outlet: like?.outlet.id, adapters: [] };
-    for (let i = 0; i < 60; i++) {
+    for (let i = 0; i < 40; i++) {
       const body = JSON.stringify({ ...pair, conditions: {}, note: `many ${i}`, age_s: 60 * i });
       const begun = await fetch('/api/sessions', { method: 'POST', headers, body });
       if (begun.status !== 201) {
@@ -228,7 +228,7 @@ test('a long log draws what is in view alone, and keeps what was picked', async 
   });
   await page.goto('/log');
   const picks = page.getByLabel(/^compare Brindle at Fernway 350/);
-  await expect(page.getByText('75 sessions, newest first.')).toBeVisible();
+  await expect(page.getByText('74 sessions, newest first.')).toBeVisible();
   await expect(page.getByText('many 0', { exact: true })).toBeVisible();
   // The oldest are far below: not in the page until somebody comes near.
   await expect(picks).toHaveCount(0);

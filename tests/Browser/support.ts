@@ -40,6 +40,13 @@ export function expire(baseURL: string | undefined): void {
   });
 }
 
+/** The drills of this server's garages are a day older. */
+export function tomorrow(baseURL: string | undefined): void {
+  execFileSync('bash', ['tests/Browser/tomorrow.sh'], {
+    env: { ...process.env, HARMOZON_TEST_PORT: new URL(baseURL ?? '').port },
+  });
+}
+
 /** Signs out every other browser of the same account, from another one. */
 export async function endElsewhere(browser: Browser, baseURL: string | undefined): Promise<void> {
   const context = await browser.newContext({ baseURL });
