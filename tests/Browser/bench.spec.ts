@@ -41,12 +41,23 @@ test('a chain is played by keyboard, a fault shows what helps, and what was play
   await page.getByRole('button', { name: 'Record this in Connect' }).click();
   await page.waitForURL(/\/connect\/[0-9A-Z]{26}/);
   await expect(page.getByRole('heading', { name: 'Brindle at Ostler, third in full' })).toBeVisible();
+  // What was played lies in the past: plugged in 366 s ago.
+  const ago = await page.evaluate(async () => {
+    const { session } = (await (await fetch(`/api/sessions/${location.pathname.split('/')[2]}`)).json()) as {
+      session?: { started_at: string };
+    };
+    return (Date.now() - Date.parse(session?.started_at ?? '')) / 1000;
+  });
+  expect(ago).toBeGreaterThan(365);
+  expect(ago).toBeLessThan(400);
 });
 
 test('it runs by itself, and stands still for those who asked for that', async ({ page }) => {
   await openDemo(page);
-  await choose(page, 'Brindle', 'Ostler, third in full');
   await page.goto('/bench');
+  await expect(page.getByRole('heading', { name: 'Pick a chain to play' })).toBeVisible();
+  await page.getByLabel('Car', { exact: true }).selectOption('Brindle');
+  await page.getByLabel('Charger', { exact: true }).selectOption('Ostler, third in full');
   const along = page.getByRole('slider', { name: 'Along the phases' });
   await page.getByText('60×').click();
   await page.getByRole('button', { name: 'Run' }).click();

@@ -15,8 +15,11 @@ export function useRecording() {
   const garage = useGarage();
   const outbox = useOutbox();
 
-  /** @returns the session's id */
-  async function begin(question: SimulationQuestion, session: Simulation): Promise<string> {
+  /**
+   * @param secondsAgo when it began: what has been played by now lies in the past
+   * @returns the session's id
+   */
+  async function begin(question: SimulationQuestion, session: Simulation, secondsAgo: number): Promise<string> {
     const car = garage.vehicle(question.vehicle);
     const outlet = garage.outlet(question.outlet);
     const garageId = account.me?.garage?.id;
@@ -24,7 +27,7 @@ export function useRecording() {
       throw new Error(say('play.chain_gone'));
     }
     const id = ulid();
-    const startedMs = Date.now();
+    const startedMs = Date.now() - 1000 * secondsAgo;
     const adapters = question.adapters ?? [];
     const note = say('play.recorded', { seed: session.seed });
     await outbox.begin(

@@ -35,15 +35,16 @@ const isBinding = (id: string): boolean => props.frame.link === id && props.fram
 <template>
   <div class="pieces" :style="{ '--apart': `${((1 - closed) * 26).toFixed(1)}px`, '--n': between.length + 2 }">
     <section class="piece station" :class="{ failing: site === 'station' }">
-      <svg viewBox="0 0 200 100" preserveAspectRatio="none" aria-hidden="true">
+      <svg class="outline" viewBox="0 0 200 100" preserveAspectRatio="none" aria-hidden="true">
         <path d="M1 1H178V28L199 16V84L178 72V99H1Z" />
       </svg>
+      <svg class="tail" viewBox="0 0 60 16" aria-hidden="true"><path d="M12 0L1 15H59L48 0" /></svg>
       <h2>{{ station?.name }}</h2>
       <p class="figures">{{ say('play.output', { volts: number(frame.station_v) }) }}</p>
       <p class="figures">{{ say('figure.amps', { n: number(frame.amps) }) }}</p>
     </section>
     <section v-for="l in between" :key="l.id" class="piece" :class="{ binding: isBinding(l.id) }">
-      <svg viewBox="0 0 200 100" preserveAspectRatio="none" aria-hidden="true">
+      <svg class="outline" viewBox="0 0 200 100" preserveAspectRatio="none" aria-hidden="true">
         <path d="M1 1H178V28L199 16V84L178 72V99H1V84L22 72V28L1 16Z" />
         <rect
           v-if="theta(l.id) !== null"
@@ -54,6 +55,8 @@ const isBinding = (id: string): boolean => props.frame.link === id && props.fram
           :height="94 * Math.min(1, theta(l.id) ?? 0)"
         />
       </svg>
+      <svg class="tail" viewBox="0 0 60 16" aria-hidden="true"><path d="M12 0L1 15H59L48 0" /></svg>
+      <svg class="socket" viewBox="0 0 60 16" aria-hidden="true"><path d="M12 0L1 15H59L48 0" /></svg>
       <h2>{{ l.name }}</h2>
       <p class="quiet">{{ l.plate }}</p>
       <p v-if="theta(l.id) !== null" class="figures">
@@ -61,7 +64,7 @@ const isBinding = (id: string): boolean => props.frame.link === id && props.fram
       </p>
     </section>
     <section class="piece car" :class="{ failing: site === 'car' }">
-      <svg viewBox="0 0 200 100" preserveAspectRatio="none" aria-hidden="true">
+      <svg class="outline" viewBox="0 0 200 100" preserveAspectRatio="none" aria-hidden="true">
         <path d="M1 1H199V99H1V84L22 72V28L1 16Z" />
         <rect
           class="charge"
@@ -71,6 +74,7 @@ const isBinding = (id: string): boolean => props.frame.link === id && props.fram
           :height="Math.max(0, 94 * (frame.soc / 100))"
         />
       </svg>
+      <svg class="socket" viewBox="0 0 60 16" aria-hidden="true"><path d="M12 0L1 15H59L48 0" /></svg>
       <h2>{{ car?.name }}</h2>
       <p class="figures">
         {{
@@ -130,6 +134,11 @@ svg {
 
 .piece {
   z-index: 0;
+}
+
+.tail,
+.socket {
+  display: none;
 }
 
 path {
@@ -221,24 +230,51 @@ p {
   .car {
     min-height: 84px;
     margin: 0;
-    padding: var(--space-4) var(--space-9);
+    padding: var(--space-4) 108px var(--space-4) var(--space-7);
   }
 
   .piece:not(.car) {
     margin: 0 0 var(--apart);
   }
 
-  /* One under the other: plain blocks, and the load in words alone. */
-  path {
+  /* One under the other: the tail reaches down into the next piece, and the load is told in words alone. */
+  .outline path {
     d: path('M1 1H199V99H1Z');
+  }
+
+  /* Each lies over the next one, so that its tail fills the socket. */
+  .piece:not(.car) {
+    z-index: 1;
+  }
+
+  .piece.station {
+    z-index: 2;
+  }
+
+  .tail,
+  .socket {
+    display: block;
+    inset: auto;
+    left: calc(100% - 96px);
+    width: 60px;
+    height: 16px;
+  }
+
+  .tail {
+    bottom: -14px;
+    z-index: 1;
+  }
+
+  .socket {
+    top: 1px;
+  }
+
+  .socket path {
+    fill: var(--paper);
   }
 
   .heat {
     display: none;
-  }
-
-  .car {
-    padding-right: 27%;
   }
 }
 </style>

@@ -3,25 +3,25 @@ import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import { useBoard } from '@/stores/board';
 import { useForecast } from '@/stores/forecast';
+import { useGarage } from '@/stores/garage';
 import { useRail } from '@/stores/rail';
 import EmptyState from '@/ui/EmptyState.vue';
 import { kw, number, soc } from '@/ui/figures';
 import TextButton from '@/ui/TextButton.vue';
-import Said from '@/words/Said.vue';
 import { say } from '@/words/say';
 import { SPEEDS, usePlay, type SimulationQuestion } from '@/bench/usePlay';
 import BenchChart from './BenchChart.vue';
-import BenchPieces from './BenchPieces.vue';
-import BenchVoices from './BenchVoices.vue';
 import FaultPicker from './FaultPicker.vue';
 import FaultRemedies from './FaultRemedies.vue';
-import PhaseRail from './PhaseRail.vue';
+import PairPicker from './PairPicker.vue';
+import PlayStage from './PlayStage.vue';
 import RecordPlayed from './RecordPlayed.vue';
 
 /** The chain of the rail, played phase by phase. */
 const rail = useRail();
 const board = useBoard();
 const forecast = useForecast();
+const garage = useGarage();
 const route = useRoute();
 const fault = ref<string | null>(typeof route.query.fault === 'string' ? route.query.fault : null);
 const seed = ref(1);
@@ -42,7 +42,7 @@ const question = computed<SimulationQuestion | null>(() =>
     : null,
 );
 const play = usePlay(question);
-const { session, error, tS, clock, isFaultHere, isRunning, speed, isStill, phase, phaseNumber, phases, frame } = play;
+const { session, error, tS, isFaultHere, isRunning, speed, isStill, phaseNumber, frame } = play;
 
 const isOver = computed(() => tS.value >= play.endS.value && play.endS.value > 0);
 const another = () => (seed.value = 1 + Math.floor(Math.random() * 1_000_000));
@@ -50,12 +50,10 @@ const another = () => (seed.value = 1 + Math.floor(Math.random() * 1_000_000));
 
 <template>
   <EmptyState v-if="!rail.pick.outlet || !rail.pick.vehicle" :title="say('play.empty')">
-    <p>
-      <Said code="play.empty_how"
-        ><template #board
-          ><RouterLink to="/board">{{ say('screen.board') }}</RouterLink></template
-        ></Said
-      >
+    <p>{{ say('play.empty_how') }}</p>
+    <PairPicker v-if="garage.vehicles.length > 0 && garage.places.length > 0" />
+    <p v-else>
+      <RouterLink to="/kit">{{ say('screen.kit') }}</RouterLink>
     </p>
   </EmptyState>
   <div v-else class="play">
@@ -63,55 +61,43 @@ const another = () => (seed.value = 1 + Math.floor(Math.random() * 1_000_000));
       <h1 class="sr-only">{{ say('screen.bench') }}</h1>
       <p v-if="rail.error" class="complaint" role="alert">{{ rail.error }}</p>
       <p v-if="error" class="complaint" role="alert">{{ error }}</p>
-      <template v-if="session && frame && phase">
-        <BenchPieces :session="session" :frame="frame" :phase="phase" :is-fault-here="isFaultHere" />
-        <div class="controls">
-          <template v-if="isStill">
-            <button type="button" class="run" :disabled="phaseNumber === 0" @click="play.toPhase(phaseNumber - 1)">
-              {{ say('play.previous_phase') }}
-            </button>
-            <button type="button" class="run" :disabled="isOver" @click="play.toPhase(phaseNumber + 1)">
-              {{ say('play.next_phase') }}
-            </button>
+      <template v-if="session && frame">
+        <PlayStage :play="play">
+          <template #controls>
+            <template v-if="isStill">
+              <button type="button" class="run" :disabled="phaseNumber === 0" @click="play.toPhase(phaseNumber - 1)">
+                {{ say('play.previous_phase') }}
+              </button>
+              <button type="button" class="run" :disabled="isOver" @click="play.toPhase(phaseNumber + 1)">
+                {{ say('play.next_phase') }}
+              </button>
+            </template>
+            <template v-else>
+              <button type="button" class="run" @click="play.run">
+                {{ isRunning ? say('play.pause') : say('play.run') }}
+              </button>
+              <fieldset class="speeds">
+                <legend class="sr-only">{{ say('play.speed') }}</legend>
+                <label v-for="s in SPEEDS" :key="s" :class="{ here: s === speed }">
+                  <input v-model="speed" type="radio" name="speed" class="sr-only" :value="s" />
+                  {{ say('play.times', { n: s }) }}
+                </label>
+              </fieldset>
+            </template>
           </template>
-          <template v-else>
-            <button type="button" class="run" @click="play.run">
-              {{ isRunning ? say('play.pause') : say('play.run') }}
-            </button>
-            <fieldset class="speeds">
-              <legend class="sr-only">{{ say('play.speed') }}</legend>
-              <label v-for="s in SPEEDS" :key="s" :class="{ here: s === speed }">
-                <input v-model="speed" type="radio" name="speed" class="sr-only" :value="s" />
-                {{ say('play.times', { n: s }) }}
-              </label>
-            </fieldset>
+          <template #now>
+            <p class="now figures">
+              {{ say('play.now', { kw: kw(frame.kw), amps: number(frame.amps), soc: soc(frame.soc) }) }}
+              <span v-if="frame.limited_by" class="limit">{{ say('play.limited', { by: frame.limited_by }) }}</span>
+            </p>
           </template>
-          <p class="clock">
-            <strong class="figures">{{ clock }}</strong> {{ say('play.since') }}
-          </p>
-          <p class="now figures">
-            {{ say('play.now', { kw: kw(frame.kw), amps: number(frame.amps), soc: soc(frame.soc) }) }}
-            <span v-if="frame.limited_by" class="limit">{{ say('play.limited', { by: frame.limited_by }) }}</span>
-          </p>
-        </div>
-        <PhaseRail
-          :phases="phases"
-          :is-fault-here="isFaultHere"
-          :t-s="tS"
-          :clock="clock"
-          @put="play.put"
-          @phase="play.toPhase"
-        />
-        <BenchVoices
-          :phase="phase"
-          :fault="isFaultHere ? session.fault : null"
-          :is-stopped="session.outcome === 'stopped'"
-        />
+        </PlayStage>
         <BenchChart :session="session" :t-s="tS" @put="play.put" />
       </template>
       <p v-else-if="!error" class="quiet" role="status">{{ say('play.coming') }}</p>
     </div>
     <aside v-if="session || error">
+      <PairPicker />
       <FaultPicker v-model="fault" :session="session" />
       <FaultRemedies v-if="session?.fault && isFaultHere" :fault="session.fault" />
       <p v-else-if="isOver && session" role="status">
@@ -144,14 +130,6 @@ const another = () => (seed.value = 1 + Math.floor(Math.random() * 1_000_000));
 aside {
   padding-left: var(--space-8);
   border-left: 1px solid var(--line);
-}
-
-.controls {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--space-4) var(--space-7);
-  align-items: center;
-  margin: var(--space-5) 0 var(--space-3);
 }
 
 .run {
@@ -197,18 +175,9 @@ aside {
   font-weight: 700;
 }
 
-.clock,
-.now {
-  margin: 0;
-}
-
-.clock strong {
-  font-family: var(--face-wide);
-  font-size: var(--size-title);
-}
-
 .now {
   width: 100%;
+  margin: 0;
   font-family: var(--face-wide);
   font-weight: 600;
 }

@@ -21,7 +21,7 @@ const record = () =>
   attempt(async () => {
     const until = props.tS;
     const { taken } = await ask(api.POST('/simulation', { body: { ...props.question, every_s: EVERY_S } }));
-    const id = await recording.begin(props.question, props.session);
+    const id = await recording.begin(props.question, props.session, until);
     for (const e of props.session.events.filter((found) => found.t_s <= until)) {
       await recording.event(id, e);
     }

@@ -1,11 +1,8 @@
 <script setup lang="ts">
 import { computed, watch } from 'vue';
 import type { Drills } from '@/api/client';
-import BenchPieces from '@/bench/play/BenchPieces.vue';
-import BenchVoices from '@/bench/play/BenchVoices.vue';
-import PhaseRail from '@/bench/play/PhaseRail.vue';
+import PlayStage from '@/bench/play/PlayStage.vue';
 import { usePlay, type SimulationQuestion } from '@/bench/usePlay';
-import { say } from '@/words/say';
 
 /** The session of a drill, with the clock running until something goes wrong. */
 const props = defineProps<{ drill: NonNullable<NonNullable<Drills['next']>['play']>; seed: number }>();
@@ -20,7 +17,7 @@ const question = computed<SimulationQuestion>(() => ({
   fault: props.drill.fault,
 }));
 const play = usePlay(question);
-const { session, error, tS, clock, faultS, isFaultHere, frame, phase, phases, isStill, isRunning, speed } = play;
+const { session, error, faultS, isStill, isRunning, speed } = play;
 
 /** What happens in the first minute is played slowly enough to follow. */
 const SLOW_S = 60;
@@ -41,34 +38,12 @@ watch(session, (found) => {
 <template>
   <div class="drill-play">
     <p v-if="error" class="complaint" role="alert">{{ error }}</p>
-    <template v-if="session && frame && phase">
-      <BenchPieces :session="session" :frame="frame" :phase="phase" :is-fault-here="isFaultHere" />
-      <p class="clock">
-        <strong class="figures">{{ clock }}</strong> {{ say('play.since') }}
-      </p>
-      <PhaseRail
-        :phases="phases"
-        :is-fault-here="isFaultHere"
-        :t-s="tS"
-        :clock="clock"
-        @put="play.put"
-        @phase="play.toPhase"
-      />
-      <BenchVoices
-        :phase="phase"
-        :fault="isFaultHere ? session.fault : null"
-        :is-stopped="session.outcome === 'stopped'"
-      />
-    </template>
+    <PlayStage :play="play" />
   </div>
 </template>
 
 <style scoped>
 .drill-play {
   min-height: 300px;
-}
-
-.clock {
-  margin: var(--space-4) 0 0;
 }
 </style>
