@@ -83,6 +83,7 @@ Route::middleware(['auth', MatchesShownGarage::class, MayAct::class])->name('api
     Route::post('steps', [FitController::class, 'steps'])->name('steps');
     Route::get('drills', [DrillController::class, 'next'])->name('drills');
     Route::post('drills', [DrillController::class, 'answer'])->name('drills.answer');
+    Route::post('drills/simulation', [DrillController::class, 'play'])->name('drills.simulation');
     Route::post('simulation', [SimulationController::class, 'play'])->name('simulation');
     Route::post('forecast', [ForecastController::class, 'forecast'])->name('forecast');
     Route::post('ranking', [ForecastController::class, 'ranking'])->name('ranking');

@@ -17,8 +17,6 @@ use Illuminate\Support\Facades\DB;
 /** Asks one person drills in the open garage, and keeps how far they are. */
 final class DrillDesk
 {
-    private ?DrillMaker $maker = null;
-
     public function __construct(private readonly PracticeGarage $practice, private readonly CurrentGarage $garage)
     {
     }
@@ -29,9 +27,10 @@ final class DrillDesk
         $progress = DrillProgress::of($person->id, (int) $this->garage->id());
         /** @var array<string, string> $dueOn */
         $dueOn = $progress->map(static fn (DrillProgress $p): string => $p->due_on)->all();
+        $maker = $this->maker();
         foreach (DrillSchedule::order($dueOn, $this->garage->today()) as $kind) {
-            $seed = $this->seed($person, $kind, $progress->get($kind->value)->asked ?? 0);
-            $drill = $this->drill($kind, $seed);
+            $seed = $this->seed($maker, $person, $kind, $progress->get($kind->value)->asked ?? 0);
+            $drill = $maker->drill($kind, $seed);
             if ($drill !== null) {
                 return [$kind, $seed, $drill];
             }
@@ -47,16 +46,17 @@ final class DrillDesk
 
     private function maker(): DrillMaker
     {
-        return $this->maker ??= new DrillMaker($this->practice->garage());
+        return new DrillMaker($this->practice->garage());
     }
 
     /** Notes an answer. One that was noted already, because its first answer got lost, changes nothing. */
     public function note(User $person, DrillKind $kind, int $seed, bool $isRight): void
     {
-        DB::transaction(function () use ($person, $kind, $seed, $isRight): void {
+        $maker = $this->maker();
+        DB::transaction(function () use ($maker, $person, $kind, $seed, $isRight): void {
             $at = ['user_id' => $person->id, 'garage_id' => (int) $this->garage->id(), 'kind' => $kind->value];
             $found = DrillProgress::query()->where($at)->first();
-            if ($seed !== $this->seed($person, $kind, $found->asked ?? 0)) {
+            if ($seed !== $this->seed($maker, $person, $kind, $found->asked ?? 0)) {
                 return;
             }
             $step = DrillSchedule::next($found?->step, $isRight);
@@ -65,10 +65,10 @@ final class DrillDesk
     }
 
     /** The same until it is answered, so that a reload asks the same. */
-    private function seed(User $person, DrillKind $kind, int $asked): int
+    private function seed(DrillMaker $maker, User $person, DrillKind $kind, int $asked): int
     {
         $seed = crc32("{$person->id} {$this->garage->id()} {$kind->value} {$asked}") & Noise::LARGEST_SEED;
 
-        return $asked === 0 ? $this->maker()->firstSeed($kind, $seed) : $seed;
+        return $asked === 0 ? $maker->firstSeed($kind, $seed) : $seed;
     }
 }

@@ -87,6 +87,7 @@ return [
     'app.too_many_photos' => 'a piece or session holds at most {most, number} photographs',
     'app.too_many_photos_aside' => 'at most {most, number} photographs; {aside, plural, one {# deleted one still counts} other {# deleted ones still count}} for {days} days',
     'app.not_in_garage' => 'is not in this garage',
+    'app.drill_not_played' => 'has no session that the bench could play',
     'app.drill_gone' => 'is no longer a question: the garage has changed. Take the next one',
     'app.tag_taken' => '{name} already has this tag. Choose another',
     'app.session_finished' => 'is finished. Reopen it to change its readings',

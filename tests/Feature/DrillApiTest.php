@@ -94,6 +94,26 @@ final class DrillApiTest extends TestCase
         self::assertCount(12, array_unique($kinds));
     }
 
+    /** In the garage's own pieces and in made-up ones: with the signs of the fault in it. */
+    public function test_the_bench_plays_a_fault_drill_in_an_empty_garage_too(): void
+    {
+        $empty = Garage::query()->create(['name' => 'Empty', 'timezone' => 'UTC', 'currency' => 'EUR', 'units' => 'metric', 'locale' => 'en-GB']);
+        foreach ([$this->person, $this->person('ada', Role::Keeper, $empty)] as $person) {
+            $this->actingAs($person);
+            for ($question = null; $question === null || ! $question['played']; $question = $this->getJson('/api/drills')->json('next')) {
+                if ($question !== null) {
+                    $this->answerTo($question, true)->assertOk();
+                }
+            }
+            $session = $this->postJson('/api/drills/simulation', ['kind' => $question['kind'], 'seed' => $question['seed']])->assertOk();
+            Contract::holds('POST', '/drills/simulation', $session);
+            self::assertSame('what_happened', $question['kind']);
+            self::assertSame($this->rightOf($question), $session->json('fault.code'));
+            self::assertGreaterThan(2, count($session->json('frames')));
+        }
+        $this->postJson('/api/drills/simulation', ['kind' => 'will_it_charge', 'seed' => 1])->assertStatus(422)->assertJsonStructure(['errors' => ['kind']]);
+    }
+
     public function test_what_is_no_question_is_refused_by_its_field(): void
     {
         $question = $this->getJson('/api/drills')->json('next');

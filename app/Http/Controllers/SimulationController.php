@@ -9,10 +9,8 @@ use App\Http\Requests\SimulationRequest;
 use App\Models\ChargeSession;
 use App\Sessions\SessionChain;
 use App\StandIn\ReadingId;
-use Harmozon\Core\Answers\FitWriter;
 use Harmozon\Core\Answers\SimulationWriter;
 use Harmozon\Core\Bench\FoundInstruments;
-use Harmozon\Core\Bench\Frames;
 use Harmozon\Core\Bench\Simulation;
 use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Record\Reading;
@@ -21,8 +19,6 @@ use Illuminate\Http\JsonResponse;
 /** A stand-in car, adapter and charger go through a session. Nothing is stored. */
 final class SimulationController extends Controller
 {
-    private const EVERY_S = 60;
-
     /** The readings of a session's own chain, under its own conditions, each with an id that is the same every time. */
     public function feed(FeedRequest $request, SimulationWriter $writer, string $session): JsonResponse
     {
@@ -36,20 +32,14 @@ final class SimulationController extends Controller
         return response()->json(['taken' => array_map(static fn (Reading $r): array => ['client_id' => ReadingId::of($series, $r->tMs), ...$writer->reading($r)], $played->readings)]);
     }
 
-    public function play(SimulationRequest $request, SimulationWriter $writer, FitWriter $chains, Catalogue $catalogue): JsonResponse
+    public function play(SimulationRequest $request, SimulationWriter $writer, Catalogue $catalogue): JsonResponse
     {
         $question = $request->question();
         $answer = $question->answer($question->offered($request->mayBuy(), $catalogue))->best;
         $simulation = Simulation::of($answer, $request->seed(), $request->fault());
         $everyS = $request->everyS();
-        $session = $simulation->session(new FoundInstruments($answer->chain, $simulation->ambientC(), $request->seed()), $everyS ?? self::EVERY_S);
+        $session = $simulation->session(new FoundInstruments($answer->chain, $simulation->ambientC(), $request->seed()), $everyS ?? Simulation::USUAL_EVERY_S);
 
-        return response()->json([
-            ...$writer->session($session, $request->seed(), $answer->chain->current, $simulation->fault()),
-            'links' => $chains->chain($answer)['links'],
-            'faults' => $writer->faults($simulation->possibleFaults()),
-            'taken' => $everyS === null ? null : array_map($writer->reading(...), $session->readings),
-            'frames' => $writer->frames(Frames::of($simulation)),
-        ]);
+        return response()->json($writer->whole($answer, $simulation, $session, $request->seed(), $everyS !== null));
     }
 }

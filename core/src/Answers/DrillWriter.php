@@ -17,14 +17,9 @@ final readonly class DrillWriter
     {
     }
 
-    /**
-     * @param  bool  $isPlayed  whether its chain is one of the garage's own, so that the bench can play it
-     * @return array<string, mixed>
-     */
-    public function question(DrillKind $kind, int $seed, Drill $drill, bool $isPlayed): array
+    /** @return array<string, mixed> */
+    public function question(DrillKind $kind, int $seed, Drill $drill): array
     {
-        $chain = $drill->answer?->chain;
-
         return [
             'kind' => $kind->value,
             'seed' => $seed,
@@ -33,7 +28,7 @@ final readonly class DrillWriter
             'question' => $this->voice->say($drill->question),
             'choices' => array_map(fn (Choice $c): array => ['code' => $c->code, 'words' => $this->voice->begin($c->words)], $drill->choices),
             'curve' => self::curve($drill->curve),
-            'play' => ! $isPlayed || $chain === null || $drill->fault === null || $drill->curve !== [] ? null : ['outlet' => $chain->outlet->id, 'vehicle' => $chain->vehicle->id, 'adapters' => $chain->adapterIds(), 'fault' => $drill->fault->fault->value],
+            'played' => $drill->answer !== null && $drill->fault !== null && $drill->curve === [],
         ];
     }
 

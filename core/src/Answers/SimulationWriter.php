@@ -6,13 +6,16 @@ namespace Harmozon\Core\Answers;
 
 use Harmozon\Core\Bench\CannotActOut;
 use Harmozon\Core\Bench\Fault;
+use Harmozon\Core\Bench\Frames;
 use Harmozon\Core\Bench\InjectedFault;
 use Harmozon\Core\Bench\Instant;
 use Harmozon\Core\Bench\PhaseSpan;
 use Harmozon\Core\Bench\Remedy;
 use Harmozon\Core\Bench\SimulatedSession;
+use Harmozon\Core\Bench\Simulation;
 use Harmozon\Core\Bench\Witness;
 use Harmozon\Core\Equipment\CurrentKind;
+use Harmozon\Core\Fit\ChainAnswer;
 use Harmozon\Core\Record\Event;
 use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Words\Voice;
@@ -26,6 +29,23 @@ final readonly class SimulationWriter
 {
     public function __construct(private Voice $voice)
     {
+    }
+
+    /**
+     * With everything that the bench draws.
+     *
+     * @param  bool  $isRead  with the readings of its instruments
+     * @return array<string, mixed>
+     */
+    public function whole(ChainAnswer $answer, Simulation $simulation, SimulatedSession $session, int $seed, bool $isRead): array
+    {
+        return [
+            ...$this->session($session, $seed, $answer->chain->current, $simulation->fault()),
+            'links' => (new FitWriter($this->voice))->chain($answer)['links'],
+            'faults' => $this->faults($simulation->possibleFaults()),
+            'taken' => $isRead ? array_map($this->reading(...), $session->readings) : null,
+            'frames' => $this->frames(Frames::of($simulation)),
+        ];
     }
 
     /** @return array<string, mixed> */

@@ -31,6 +31,9 @@ final class Simulation
 {
     private const STEP_S = 1.0;
 
+    /** Between two readings of a session that is only drawn (s). */
+    public const USUAL_EVERY_S = 60;
+
     /** Longest step of the outline that tells when a session ends. */
     private const OUTLINE_STEP_S = 10.0;
 

@@ -724,6 +724,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/drills/simulation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The session of a drill that the bench plays before it is answered */
+        post: operations["playDrill"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/simulation": {
         parameters: {
             query?: never;
@@ -2715,13 +2732,8 @@ export interface components {
                     words: string;
                 }[];
                 curve: components["schemas"]["MinutesAndKw"];
-                /** @description What the bench plays beside the question */
-                play: null | {
-                    outlet: string;
-                    vehicle: string;
-                    adapters: string[];
-                    fault: string;
-                };
+                /** @description Whether the bench plays its session beside the question, see /drills/simulation */
+                played: boolean;
             };
             kinds: components["schemas"]["DrillProgress"];
         };
@@ -5175,6 +5187,36 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DrillJudged"];
+                };
+            };
+            401: components["responses"]["Message"];
+            403: components["responses"]["Message"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    playDrill: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    kind: string;
+                    seed: number;
+                };
+            };
+        };
+        responses: {
+            /** @description The session, phase by phase */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Simulation"];
                 };
             };
             401: components["responses"]["Message"];

@@ -1,6 +1,6 @@
 import { useMediaQuery, useRafFn } from '@vueuse/core';
 import { computed, ref, watch, type Ref } from 'vue';
-import { api, ask, wordsOf, type Simulation } from '@/api/client';
+import { wordsOf, type Simulation } from '@/api/client';
 import type { components } from '@/api/schema';
 
 export type SimulationQuestion = components['schemas']['SimulationQuestion'];
@@ -18,8 +18,13 @@ function clockOf(seconds: number): string {
   return hours === 0 ? `${minutes}:${two(s % 60)}` : `${hours}:${two(minutes)}:${two(s % 60)}`;
 }
 
-/** A simulated session on the bench: what is played, where it stands, and whether it runs. */
-export function usePlay(question: Readonly<Ref<SimulationQuestion | null>>) {
+/**
+ * A simulated session on the bench: what is played, where it stands, and whether it runs.
+ *
+ * @param question what is played; null plays nothing
+ * @param play asks the server for its session
+ */
+export function usePlay<Q>(question: Readonly<Ref<Q | null>>, play: (question: Q) => Promise<Simulation>) {
   const session = ref<Simulation | null>(null);
   const error = ref('');
   /** Seconds since plugging in. */
@@ -41,7 +46,7 @@ export function usePlay(question: Readonly<Ref<SimulationQuestion | null>>) {
         return;
       }
       try {
-        const found = await ask(api.POST('/simulation', { body }));
+        const found = await play(body);
         if (mine === asked) {
           session.value = found;
           tS.value = 0;

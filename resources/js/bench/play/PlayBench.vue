@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
+import { api, ask } from '@/api/client';
 import { useBoard } from '@/stores/board';
 import { useForecast } from '@/stores/forecast';
 import { useGarage } from '@/stores/garage';
@@ -41,7 +42,7 @@ const question = computed<SimulationQuestion | null>(() =>
       }
     : null,
 );
-const play = usePlay(question);
+const play = usePlay(question, (body) => ask(api.POST('/simulation', { body })));
 const { session, error, tS, isFaultHere, isRunning, speed, isStill, phaseNumber, frame } = play;
 
 const isOver = computed(() => tS.value >= play.endS.value && play.endS.value > 0);

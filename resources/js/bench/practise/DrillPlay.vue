@@ -1,22 +1,14 @@
 <script setup lang="ts">
 import { computed, watch } from 'vue';
-import type { Drills } from '@/api/client';
+import { api, ask } from '@/api/client';
 import PlayStage from '@/bench/play/PlayStage.vue';
-import { usePlay, type SimulationQuestion } from '@/bench/usePlay';
+import { usePlay } from '@/bench/usePlay';
 
 /** The session of a drill, with the clock running until something goes wrong. */
-const props = defineProps<{ drill: NonNullable<NonNullable<Drills['next']>['play']>; seed: number }>();
+const props = defineProps<{ kind: string; seed: number }>();
 
-const question = computed<SimulationQuestion>(() => ({
-  outlet: props.drill.outlet,
-  vehicle: props.drill.vehicle,
-  adapters: props.drill.adapters,
-  exact: true,
-  policy: 'any',
-  seed: props.seed,
-  fault: props.drill.fault,
-}));
-const play = usePlay(question);
+const question = computed(() => ({ kind: props.kind, seed: props.seed }));
+const play = usePlay(question, (body) => ask(api.POST('/drills/simulation', { body })));
 const { session, error, faultS, isStill, isRunning, speed } = play;
 
 /** What happens in the first minute is played slowly enough to follow. */

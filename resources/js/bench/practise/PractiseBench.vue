@@ -66,13 +66,13 @@ async function show(path: string): Promise<void> {
     <section v-if="drills?.next" class="drill" aria-labelledby="drill-title">
       <p class="quiet">{{ drills.next.name }}</p>
       <p
-        v-for="line in drills.next.play ? drills.next.situation.slice(0, 1) : drills.next.situation"
+        v-for="line in drills.next.played ? drills.next.situation.slice(0, 1) : drills.next.situation"
         :key="line"
         class="situation"
       >
         {{ line }}
       </p>
-      <DrillPlay v-if="drills.next.play" :key="drills.next.seed" :drill="drills.next.play" :seed="drills.next.seed" />
+      <DrillPlay v-if="drills.next.played" :key="drills.next.seed" :kind="drills.next.kind" :seed="drills.next.seed" />
       <DrillCurve
         v-if="drills.next.curve.length > 0"
         :curve="drills.next.curve"
