@@ -1,4 +1,4 @@
-import { DIALOGS, Looker, WALKS } from './faults';
+import { DIALOGS, Looker, NARROW, WALKS } from './faults';
 import { choose, expect, locationsFile, openDemo, readingsFile, test } from './support';
 import { type Page } from '@playwright/test';
 
@@ -52,6 +52,8 @@ for (const walk of WALKS) {
         '/kit/tours',
         '/kit/shop',
         '/bench',
+        '/bench/practise',
+        '/bench/feed',
         '/log',
         '/glossary',
         '/nowhere',
@@ -111,6 +113,24 @@ for (const walk of WALKS) {
     });
   });
 }
+
+test('what opens over a stage has no fault where it is narrow', async ({ browser, baseURL }) => {
+  const looker = await Looker.at(browser, baseURL, NARROW);
+  const { page } = looker;
+  await openDemo(page);
+  for (const [path, button, dialog] of [
+    ['/kit/cars', 'Edit Pippin', 'Edit Pippin'],
+    ['/kit/places', 'Edit Fernway 350', 'Edit Fernway 350'],
+    ['/kit', 'Add adapter from the catalogue', 'Kinds of adapter'],
+    ['/kit/places', 'Import places (OCPI)', 'Import charging places'],
+  ] as const) {
+    await page.goto(path);
+    await page.getByRole('button', { name: button }).first().click();
+    await expect(page.getByRole('dialog', { name: dialog })).toBeVisible();
+    await looker.finds(dialog);
+  }
+  await page.context().close();
+});
 
 test(`no dialog has a fault, ${DIALOGS.name}`, async ({ browser, baseURL }) => {
   const looker = await Looker.at(browser, baseURL, DIALOGS);

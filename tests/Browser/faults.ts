@@ -19,6 +19,30 @@ export type Walk = { name: string; looks: readonly [Look, ...Look[]] };
 
 const WIDE = { width: 1280, height: 800 };
 
+export const NARROW: Walk = {
+  name: 'where it is narrow',
+  looks: [
+    {
+      name: 'on the narrowest phone',
+      colorScheme: 'light',
+      viewport: { width: 320, height: 700 },
+      rules: 'every rule',
+    },
+    {
+      name: 'on a phone by night',
+      colorScheme: 'dark',
+      viewport: { width: 390, height: 844 },
+      rules: 'color-contrast',
+    },
+    {
+      name: 'at twice the size',
+      colorScheme: 'light',
+      viewport: { width: 640, height: 400 },
+      rules: 'target-size',
+    },
+  ],
+};
+
 export const WALKS: readonly Walk[] = [
   {
     name: 'by day and by night',
@@ -27,29 +51,7 @@ export const WALKS: readonly Walk[] = [
       { name: 'by night', colorScheme: 'dark', viewport: WIDE, rules: 'color-contrast' },
     ],
   },
-  {
-    name: 'where it is narrow',
-    looks: [
-      {
-        name: 'on the narrowest phone',
-        colorScheme: 'light',
-        viewport: { width: 320, height: 700 },
-        rules: 'every rule',
-      },
-      {
-        name: 'on a phone by night',
-        colorScheme: 'dark',
-        viewport: { width: 390, height: 844 },
-        rules: 'color-contrast',
-      },
-      {
-        name: 'at twice the size',
-        colorScheme: 'light',
-        viewport: { width: 640, height: 400 },
-        rules: 'target-size',
-      },
-    ],
-  },
+  NARROW,
 ];
 
 /** Our colours by day, and the system's own. */
@@ -90,6 +92,37 @@ export async function faults(page: Page, rules: Rules = 'every rule'): Promise<s
   return violations.flatMap((v) => v.nodes.map((n) => `${v.id}: ${n.target.join(' ')} ${n.failureSummary ?? ''}`));
 }
 
+/** What can be pressed and is smaller than a fingertip needs, and words that run into each other. */
+const tooSmall = (page: Page) =>
+  page.evaluate(() => {
+    const LEAST_PX = 24;
+    const seen = [
+      ...document.querySelectorAll<HTMLElement>('button, a[href], input, select, textarea, summary'),
+    ].filter((e) => {
+      const box = e.getBoundingClientRect();
+      // A link in a line of text is as tall as the line.
+      const isInText =
+        getComputedStyle(e).display === 'inline' &&
+        (e.parentElement?.textContent ?? '').trim().length > (e.textContent ?? '').trim().length;
+      // The field inside a drawn list is no target of its own.
+      return (
+        box.width > 1 &&
+        box.height > 1 &&
+        !isInText &&
+        !e.closest('[aria-hidden=true], .el-select') &&
+        getComputedStyle(e).opacity !== '0'
+      );
+    });
+    const told = (e: HTMLElement) =>
+      `${e.tagName} ${e.getAttribute('aria-label') ?? e.textContent?.trim().slice(0, 40) ?? ''}`;
+    const small = seen.filter(
+      (e) => e.getBoundingClientRect().width < LEAST_PX - 0.1 || e.getBoundingClientRect().height < LEAST_PX - 0.1,
+    );
+    const stages = [...document.querySelectorAll('nav li .title')].map((e) => e.getBoundingClientRect());
+    const touching = stages.some((box, i) => i > 0 && box.left - (stages[i - 1]?.right ?? 0) < 4);
+    return [...small.map(told), ...(touching ? ['the stages run into each other'] : [])];
+  });
+
 async function fits(page: Page): Promise<boolean> {
   return page.evaluate(() => document.documentElement.scrollWidth <= document.documentElement.clientWidth);
 }
@@ -104,18 +137,40 @@ export class Looker {
   static async at(browser: Browser, baseURL: string | undefined, walk: Walk): Promise<Looker> {
     const { colorScheme, viewport } = walk.looks[0];
     const context = await browser.newContext({ colorScheme, viewport, baseURL, reducedMotion: 'reduce' });
-    return new Looker(await context.newPage(), walk);
+    const page = await context.newPage();
+    await page.addInitScript(() => {
+      const shifted = window as unknown as { shift: number };
+      shifted.shift = 0;
+      new PerformanceObserver((list) => {
+        for (const entry of list.getEntries() as unknown as { value: number; hadRecentInput: boolean }[]) {
+          shifted.shift += entry.hadRecentInput ? 0 : entry.value;
+        }
+      }).observe({ type: 'layout-shift', buffered: true });
+    });
+    return new Looker(page, walk);
   }
 
   /** Nothing is wrong with what is shown now, and nothing of it runs out at the side; it stands as before afterwards. */
   async finds(what: string): Promise<void> {
+    expect(await this.jumped(), `${what}: nothing jumps away`).toBeLessThan(0.05);
     for (const look of this.walk.looks) {
       await this.take(look);
       expect(await faults(this.page, look.rules), `${what}, ${look.name}`).toEqual([]);
       expect(await fits(this.page), `${what}, ${look.name}: nothing runs out at the side`).toBe(true);
+      expect.soft(await tooSmall(this.page), `${what}, ${look.name}: nothing is too small to press`).toEqual([]);
       expect.soft(await cutOff(this.page), `${what}, ${look.name}: nothing is cut off`).toEqual([]);
     }
     await this.take(this.walk.looks[0]);
+  }
+
+  /** How far things moved while the page was loaded; told once, because every other look moves everything. */
+  private jumped(): Promise<number> {
+    return this.page.evaluate(() => {
+      const shifted = window as unknown as { shift: number };
+      const far = shifted.shift;
+      shifted.shift = -Infinity;
+      return Math.max(0, far);
+    });
   }
 
   private async take({ colorScheme, forcedColors, viewport }: Look): Promise<void> {

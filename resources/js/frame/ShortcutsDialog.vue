@@ -44,6 +44,12 @@ dd {
   margin: 0;
 }
 
+p a {
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
+}
+
 kbd {
   font-family: var(--face-wide);
   font-weight: 650;

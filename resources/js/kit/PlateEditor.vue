@@ -321,6 +321,8 @@ async function goOn(theirs: Found, next: Draft): Promise<void> {
 
 .plate header {
   display: flex;
+  flex-wrap: wrap;
+  gap: 0 var(--space-4);
   justify-content: space-between;
 }
 

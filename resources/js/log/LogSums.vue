@@ -146,9 +146,8 @@ dd {
 }
 
 .key {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
+  line-height: 1.2;
+  overflow-wrap: anywhere;
 }
 
 dd .figures {

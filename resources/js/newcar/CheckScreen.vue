@@ -57,6 +57,12 @@ nav {
   gap: var(--space-7);
 }
 
+nav a {
+  display: flex;
+  align-items: center;
+  min-height: 44px;
+}
+
 main {
   flex: 1;
   min-height: 0;

@@ -386,6 +386,12 @@ form {
   background: var(--paper-raised);
 }
 
+.first-answer a {
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
+}
+
 @media (width <= 1000px) {
   .new-car {
     display: block;
