@@ -47,6 +47,8 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         // The API is the page's own: it uses the page's session and its CSRF token.
         using: static function (): void {
+            // Monitors have no session either, and are answered while the database is not.
+            Route::group([], __DIR__.'/../routes/health.php');
             // A logger has a token of its own, and no session of a browser.
             Route::prefix('api/logger')->group(__DIR__.'/../routes/logger.php');
             Route::middleware('web')->prefix('api')->group(__DIR__.'/../routes/api.php');

@@ -26,6 +26,8 @@ return [
     'import_days' => 7,
     // Names under which this may be asked for besides that of APP_URL. Comma-separated in .env.
     'hosts' => array_values(array_filter(explode(',', (string) env('HARMOZON_HOSTS', '')))),
+    // Whoever has this may read /metrics. Empty: there is no such page.
+    'metrics_token' => (string) env('HARMOZON_METRICS_TOKEN', ''),
     // Addresses of proxies whose word on host, scheme and address is taken.
     'proxies' => array_values(array_filter(explode(',', (string) env('HARMOZON_PROXIES', '')))),
 ];

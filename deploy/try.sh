@@ -15,7 +15,7 @@ fail() { printf 'try: %s\n' "$*" >&2; exit 1; }
 [ "$(id -u)" = 0 ] || fail "this needs root"
 command -v debootstrap >/dev/null || fail "this needs Debian's debootstrap"
 
-inside() { chroot "$root" env -i HOME=/root PATH=/usr/local/sbin:/usr/local/bin:/usr/sbin:/usr/bin:/sbin:/bin LC_ALL=C.UTF-8 DEBIAN_FRONTEND=noninteractive "$@"; }
+inside() { chroot "$root" env -i HOME=/root PATH=/usr/local/sbin:/usr/local/bin:/usr/sbin:/usr/bin:/sbin:/bin LC_ALL=C.UTF-8 NODE_EXTRA_CA_CERTS=/etc/ssl/certs/ca-certificates.crt DEBIAN_FRONTEND=noninteractive "$@"; }
 ask() { curl -sk -m 20 --resolve "$HOST:$PORT:127.0.0.1" "$@"; }
 status() { ask -o "$place/body" -w '%{http_code}' "$@" || true; }
 site=https://$HOST:$PORT
@@ -52,6 +52,7 @@ new_machine() {
   rm -rf "$root"
   mkdir -p "$root"
   tar -C "$root" -xf "$place/empty.tar"
+  rm -f "$root/etc/apt/sources.list"
   cp -a /etc/apt/sources.list* /etc/apt/apt.conf.d "$root/etc/apt/" 2>/dev/null || true
   rm -f "$root"/etc/apt/apt.conf.d/*docker* "$root"/etc/apt/apt.conf.d/*packagekit* "$root"/etc/apt/apt.conf.d/*appstream*
   cp /etc/resolv.conf /etc/hosts "$root/etc/"
@@ -68,6 +69,9 @@ new_machine() {
   for name in npm npx; do ln -sf "../lib/node_modules/npm/bin/$name-cli.js" "$root/usr/bin/$name"; done
   cp -a ~/.npmrc "$root/root/" 2>/dev/null || true
   cp -a ~/.config/composer "$root/root/.config/" 2>/dev/null || true
+  # Whom this machine trusts, its registries may need.
+  cp -a /etc/ssl/certs/. "$root/etc/ssl/certs/"
+  cp -a /usr/local/share/ca-certificates/. "$root/usr/local/share/ca-certificates/" 2>/dev/null || true
   git archive HEAD | tar -x -C "$root/checkout"
 }
 

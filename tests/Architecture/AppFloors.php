@@ -19,7 +19,7 @@ final class AppFloors
         ['Equipment', 'People'],
         ['Sessions', 'Networks', 'Photos'],
         ['Imports', 'Kit'],
-        ['Moving', 'Printing', 'Drills'],
+        ['Moving', 'Printing', 'Drills', 'Health'],
         ['Demo', 'Bench', 'StandIn'],
         ['Http', 'Console'],
         ['Providers'],

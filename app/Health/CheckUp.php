@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Health;
+
+use App\Backup\Backups;
+use Harmozon\Core\Words\Amount;
+use Harmozon\Core\Words\Message;
+
+/** Everything about a site that whoever looks after it can mend, in ten lines. */
+final readonly class CheckUp
+{
+    /** A backup older than this is no help (s). */
+    private const BACKUP_S = 172_800;
+
+    public function __construct(private Readiness $readiness)
+    {
+    }
+
+    /** @return list<Finding> */
+    public function findings(): array
+    {
+        return [...$this->readiness->findings(), self::settings(), self::address(), self::demo(), self::mail(), self::backup(), self::secrets()];
+    }
+
+    private static function settings(): Finding
+    {
+        return match (true) {
+            (string) config('app.key') === '' => Finding::bad(Subject::Settings, Message::of('health.no_key')),
+            (bool) config('app.debug') => Finding::bad(Subject::Settings, Message::of('health.debug')),
+            default => Finding::good(Subject::Settings, Message::of('health.settings')),
+        };
+    }
+
+    private static function address(): Finding
+    {
+        $url = (string) config('app.url');
+        $isHere = in_array(parse_url($url, PHP_URL_HOST), ['127.0.0.1', 'localhost', '[::1]'], true);
+
+        return match (true) {
+            $isHere => Finding::good(Subject::Address, Message::of('health.address_here', url: $url)),
+            ! str_starts_with($url, 'https://') => Finding::bad(Subject::Address, Message::of('health.address_plain', url: $url)),
+            ! (bool) config('session.secure') => Finding::bad(Subject::Address, Message::of('health.cookie_plain')),
+            default => Finding::good(Subject::Address, Message::of('health.address', url: $url)),
+        };
+    }
+
+    private static function demo(): Finding
+    {
+        return (bool) config('harmozon.demo') ? Finding::bad(Subject::Demo, Message::of('health.demo_open')) : Finding::good(Subject::Demo, Message::of('health.demo'));
+    }
+
+    private static function mail(): Finding
+    {
+        return config('mail.default') === 'log' ? Finding::bad(Subject::Mail, Message::of('health.mail_log')) : Finding::good(Subject::Mail, Message::of('health.mail'));
+    }
+
+    private static function backup(): Finding
+    {
+        $newest = max([0, ...array_map(static fn (string $file): int => (int) filemtime($file), Backups::in(Backups::folder()))]);
+        $hours = Amount::count((int) round((time() - $newest) / 3600));
+
+        return match (true) {
+            $newest === 0 => Finding::bad(Subject::Backup, Message::of('health.no_backup')),
+            time() - $newest > self::BACKUP_S => Finding::bad(Subject::Backup, Message::of('health.backup_old', hours: $hours)),
+            default => Finding::good(Subject::Backup, Message::of('health.backup', hours: $hours)),
+        };
+    }
+
+    private static function secrets(): Finding
+    {
+        foreach ([base_path('.env'), (string) config('database.connections.sqlite.database'), storage_path('logs')] as $path) {
+            $mode = @fileperms($path);
+            if ($mode !== false && ($mode & 0o077) !== 0) {
+                return Finding::bad(Subject::Secrets, Message::of('health.secrets_open', path: $path));
+            }
+        }
+
+        return Finding::good(Subject::Secrets, Message::of('health.secrets'));
+    }
+}
