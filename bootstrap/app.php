@@ -11,6 +11,7 @@ use App\Http\Middleware\BodyLimit;
 use App\Http\Middleware\KnownHost;
 use App\Http\Middleware\MatchesShownGarage;
 use App\Http\Middleware\ReadableJson;
+use App\Http\Middleware\RequestId;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\StartSession;
 use App\Http\Middleware\StripControlCharacters;
@@ -62,6 +63,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->prepend(ReadableJson::class);
         $middleware->prepend(BodyLimit::class);
         $middleware->prepend(SecurityHeaders::class);
+        $middleware->prepend(RequestId::class);
         $middleware->web(replace: [FrameworksStartSession::class => StartSession::class]);
         // Before signing in there is no session, and so no token of it: those look at the origin instead.
         $middleware->validateCsrfTokens(except: ['api/sign-in', 'api/demo-sign-in', 'api/accounts', 'api/invitations/*/account', 'api/password/*', 'api/visitors/*']);
@@ -132,6 +134,15 @@ $app = Application::configure(basePath: dirname(__DIR__))
             return $request->is('api/*')
                 ? new JsonResponse(['message' => $words, 'code' => $trouble->cause->code], 503, $headers)
                 : new HttpResponse($words."\n", 503, ['Content-Type' => 'text/plain; charset=utf-8', ...$headers]);
+        });
+        // An answer to a fault is made outside the row of those that every answer passes.
+        $exceptions->respond(static function (Response $response, Throwable $e, Request $request): Response {
+            $id = $request->attributes->get(RequestId::HEADER);
+            if (is_string($id)) {
+                $response->headers->set(RequestId::HEADER, $id);
+            }
+
+            return $response;
         });
         // Where nothing can be written there is no log either.
         $exceptions->report(static fn (Throwable $e): ?bool => SetupProblem::isStorageThere() ? null : false);

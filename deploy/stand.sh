@@ -58,6 +58,6 @@ while true; do
   done
   if [ "$SECONDS" -ge "$next_backup" ]; then
     next_backup=$((SECONDS + DAY_S))
-    (cd "$code/current" && as_account php artisan harmozon:backup --to="$data/backups" --keep=14 >/dev/null) 9>&- &
+    (cd "$code/current" && as_account php artisan harmozon:backup --keep=14 >/dev/null) 9>&- &
   fi
 done

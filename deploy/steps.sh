@@ -10,7 +10,7 @@ account_and_folders() {
   folder "$code/kept" 755 root:root
   folder "$data" 700 "$account:$account"
   local inside
-  for inside in database backups storage storage/app storage/app/private storage/logs storage/framework storage/framework/cache storage/framework/cache/data storage/framework/views storage/framework/sessions; do
+  for inside in database storage storage/backups storage/app storage/app/private storage/logs storage/framework storage/framework/cache storage/framework/cache/data storage/framework/views storage/framework/sessions; do
     folder "$data/$inside" 700 "$account:$account"
   done
   folder "$etc" 755 root:root
@@ -125,7 +125,7 @@ switch_over() {
     artisan config:cache --quiet
   fi
   if [ -s "$data/database/harmozon.sqlite" ] && artisan migrate:status --pending 2>/dev/null | grep -q Pending; then
-    artisan harmozon:backup --to="$data/backups" --keep=14
+    artisan harmozon:backup --keep=14
   fi
   artisan migrate --force --quiet
   ln -sfn "$release" "$code/current.new"

@@ -13,9 +13,9 @@ const context = await browser.newContext({ ignoreHTTPSErrors: true, viewport: { 
 const page = await context.newPage();
 await page.goto(site);
 await expect(page.getByRole('button', { name: 'Explore the demo garage' })).toHaveCount(0);
-await page.getByLabel('Name').fill('Ida Wren');
-await page.getByLabel('E-mail').fill('ida@wren.example');
-await page.getByLabel('Password').fill('seven quiet herons');
+await page.getByLabel('Name', { exact: true }).fill('Ida Wren');
+await page.getByLabel('E-mail', { exact: true }).fill('ida@wren.example');
+await page.getByLabel('Password', { exact: true }).fill('seven quiet herons');
 await page.getByRole('button', { name: 'Open my garage' }).click();
 await expect(page.getByRole('link', { name: 'Log' }).first()).toBeVisible();
 await page.screenshot({ path: `${folder}/open.png` });

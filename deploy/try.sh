@@ -86,7 +86,7 @@ serve >"$place/site.log" 2>&1 &
 answers 9000 || { tail -n 20 "$place/site.log"; fail "it does not answer"; }
 say "ok      an empty Debian 12 serves after $((SECONDS - began)) s"
 
-asset=$(cd "$root/srv/harmozon/current/public/build/assets" && ls ./*.js | head -n 1)
+asset=$(cd "$root/srv/harmozon/kept/build/assets" && ls ./*.js | head -n 1)
 asset=build/assets/${asset#./}
 check "settings are for their owner alone" inside sh -c '[ "$(stat -c "%a %U" /var/lib/harmozon/env)" = "600 harmozon" ] && [ "$(stat -c "%a %U" /var/lib/harmozon)" = "700 harmozon" ]'
 check "the demo is closed" test "$(status -X POST -H "Origin: $site" "$site/api/demo-sign-in")" != 200

@@ -42,7 +42,7 @@ final readonly class Readiness
         } catch (\Throwable) {
             return Finding::bad(Subject::Database, Message::of('health.database_gone'));
         }
-        $missing = count(glob(database_path('migrations/*.php')) ?: []) - $done;
+        $missing = count((array) glob(database_path('migrations/*.php'))) - $done;
 
         return $missing > 0
             ? Finding::bad(Subject::Database, Message::of('health.database_old', count: Amount::count($missing)))
