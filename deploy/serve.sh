@@ -103,9 +103,9 @@ packages() {
 
 cores=$(nproc)
 memory_mb=$(($(sed -n 's/^MemTotal: *\([0-9]*\) kB/\1/p' /proc/meminfo) / 1024))
-# Half of the memory at 48 MB a process, eight a core, and never fewer than four: answers wait for the disk as well.
+# Half of the memory at 48 MB a process, four a core, and never fewer than four: answers wait for the disk as well, and more would only wait for each other.
 children=$((memory_mb / 2 / 48))
-[ "$children" -le $((cores * 8)) ] || children=$((cores * 8))
+[ "$children" -le $((cores * 4)) ] || children=$((cores * 4))
 [ "$children" -ge 4 ] || children=4
 
 declare -A value=(

@@ -88,6 +88,11 @@ final class ServedGarage
         return array_merge(...array_map(static fn (array $place): array => array_column($place['outlets'], 'id'), $garage['places']));
     }
 
+    public function url(): string
+    {
+        return "http://127.0.0.1:{$this->port}";
+    }
+
     public function get(string $path): string
     {
         return (string) $this->client->get($path)->getBody();

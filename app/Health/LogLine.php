@@ -41,7 +41,7 @@ final class LogLine extends JsonFormatter
     {
         for ($at = $e; $at !== null; $at = $at->getPrevious()) {
             if ($at instanceof QueryException) {
-                return ($at->getPrevious()?->getMessage() ?? 'refused by the database').' in: '.$at->getSql();
+                return implode(' in: ', [$at->getPrevious()?->getMessage() ?? '', $at->getSql()]);
             }
         }
 

@@ -32,7 +32,7 @@ final readonly class Metrics
             ['harmozon_disk_free_bytes', 'On the disk of the database', (int) Readiness::freeBytes()],
             ['harmozon_database_bytes', 'Size of the database', (int) @filesize((string) config('database.connections.sqlite.database'))],
         ] as [$name, $help, $value]) {
-            array_push($lines, "# TYPE {$name} gauge", "# HELP {$name} {$help}.", ...($value === null ? [] : ["{$name} {$value}"]));
+            array_push($lines, implode(' ', ['# TYPE', $name, 'gauge']), implode(' ', ['# HELP', $name, $help]), ...($value === null ? [] : [implode(' ', [$name, $value])]));
         }
 
         return implode("\n", [...$lines, '# EOF'])."\n";

@@ -10,6 +10,7 @@ use App\Bench\Claims;
 use App\Bench\CoreBench;
 use App\Bench\CrowdBench;
 use App\Bench\ImportBench;
+use App\Bench\LoadBench;
 use App\Bench\LogBench;
 use App\Bench\SessionBench;
 use Harmozon\Core\Words\Amount;
@@ -19,9 +20,10 @@ use Illuminate\Console\Command;
 
 final class BenchCommand extends Command
 {
-    protected $signature = 'harmozon:bench {what=board : board, forecast, ranking, kit, simulate, drill, check, garage, session, log, import or crowd}
+    protected $signature = 'harmozon:bench {what=board : board, forecast, ranking, kit, simulate, drill, check, garage, session, log, import, crowd or load}
         {--held : fail where docs/figures.md promises more than was measured}
-        {--runs= : how often; 7 of board, forecast, ranking, kit, simulate and drill, 3 of check, 60 of garage, 100 of session, 40 of log, 20 of crowd}
+        {--runs= : how often; 7 of board, forecast, ranking, kit, simulate and drill, 3 of check, 60 of garage, 100 of session, 40 of log, 20 of crowd; seconds of load, 20}
+        {--site= : of load: the address of a served site with the garage of the demo; a server of its own without it}
         {--rows= : of the readings file; 1,000,000 of check and import, 86,400 of session}
         {--sessions= : of the log, 5,000, each with 1,000 readings}';
 
@@ -43,6 +45,7 @@ final class BenchCommand extends Command
             'log' => [LogBench::run($this->number('sessions', 5_000), $this->number('runs', 40))],
             'import' => ImportBench::run($this->number('rows', 1_000_000)),
             'crowd' => [CrowdBench::run($this->number('runs', 20))],
+            'load' => LoadBench::run(is_string($this->option('site')) ? $this->option('site') : null, $this->number('runs', 20)),
             default => null,
         };
         if ($lines === null) {
