@@ -21,24 +21,56 @@ final class LoadBench
 
     private const READINGS_AT_ONCE = 4;
 
+    /** Of the file that comes in beside them: a million in twenty seconds, which is faster than it is taken. */
+    private const ROWS_A_SECOND = 50_000;
+
+    /** Readings after those of the first round. */
+    private const LATER = 100_000;
+
+    /** Garages whose sessions lie in the same tables. */
+    private const OTHERS = 500;
+
     private const EMAIL = 'marionette@lanternfish.example';
 
     private const PASSWORD = 'dovetail-and-shim';
 
     /**
      * @param  string|null  $site  the address of one that is served and has the demo's garage; a server of its own without it
+     * @param  int  $sessions  of five hundred other garages, each session with a thousand readings
      * @return list<Message>
      */
-    public static function run(?string $site, int $seconds): array
+    public static function run(?string $site, int $seconds, int $sessions): array
     {
         $garage = $site === null ? new ServedGarage(isForMany: true) : null;
+        if ($garage !== null && $sessions > 0) {
+            LogBench::fill($garage->database(), $sessions, self::OTHERS);
+        }
         $crowd = new Crowd($garage?->url() ?? (string) $site, self::PEOPLE, self::EMAIL, self::PASSWORD);
         $mix = $crowd->ask(self::MIX_PER_SECOND, $seconds, static fn (int $who, int $nth): array => self::ofTheMix($crowd, $who, $nth));
         $readings = $crowd->ask(self::READINGS_PER_SECOND / self::READINGS_AT_ONCE, $seconds, static fn (int $who, int $nth): array => [
             'POST', "/api/sessions/{$crowd->session($who)}/readings", ['readings' => array_map(static fn (int $i): array => self::reading(1000 + self::READINGS_AT_ONCE * $nth + $i), range(0, self::READINGS_AT_ONCE - 1))],
         ]);
 
-        return [self::mix($mix), self::readings($readings)];
+        return [self::mix($mix), self::readings($readings), ...($garage === null ? [] : [self::beside($garage, $crowd, $seconds, self::timing($mix[0]))])];
+    }
+
+    /** The mix again, while a large readings file comes in; how many times as long the median is then. */
+    private static function beside(ServedGarage $garage, Crowd $crowd, int $seconds, Timing $alone): Message
+    {
+        $rows = self::ROWS_A_SECOND * $seconds;
+        Readings::write($path = $garage->file('readings.csv'), $rows);
+        $file = $garage->readingsFile($garage->session(), $path);
+        try {
+            $garage->send('POST', "/api/imports/{$file}/start");
+            $worker = $garage->worker();
+            [$waits, $wrong] = $crowd->ask(self::MIX_PER_SECOND, $seconds, static fn (int $who, int $nth): array => self::ofTheMix($crowd, $who, self::LATER + $nth));
+            $worker->wait();
+        } finally {
+            $garage->send('DELETE', "/api/imports/{$file}");
+        }
+        $timing = self::timing($waits);
+
+        return Message::of('bench.load_beside', rows: Amount::count($rows), beside_wrong: Amount::count($wrong), beside_median: $timing->medianMs(), beside: Timing::tenths($timing->median() / $alone->median()), beside_p95: $timing->p95Ms());
     }
 
     /** @return array{string, string, array<string, mixed>|null} */

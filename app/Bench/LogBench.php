@@ -22,11 +22,14 @@ final class LogBench
         insert into charge_sessions (ulid, started_at, held, {of_sessions})
         select printf('%026d', i), datetime((select min(started_at) from kept), printf('-%d hours', i)), {each}, {of_sessions}
         from n join kept on kept.rowid = 1 + i % (select count(*) from kept);
-        create temporary table copies as select id as copy from charge_sessions where ulid like '0000000000%';
+        with recursive n(i) as (select 0 union all select i + 1 from n where i < {others} - 1)
+        insert into garages (ulid, {of_garages}) select printf('%026d', i), {of_garages} from n join garages on garages.id = (select min(id) from garages) where {others} > 0;
+        update charge_sessions set garage_id = (select id from garages where ulid = printf('%026d', charge_sessions.id % {others})) where ulid like '0000000000%' and {others} > 0;
+        create temporary table copies as select id as copy, garage_id as owner from charge_sessions where ulid like '0000000000%';
         with recursive n(i) as (select 1 union all select i + 1 from n where i < {each})
-        insert into readings (charge_session_id, client_id, t_ms, {of_readings})
-        select copy, printf('%026d', i), i * 1000, {of_readings} from copies, n join shape on shape.rowid = 1 + i % (select count(*) from shape);
-        insert into session_facts (charge_session_id, {of_facts}) select copy, {of_facts} from copies, (select * from session_facts limit 1);
+        insert into readings (charge_session_id, garage_id, client_id, t_ms, {of_readings})
+        select copy, owner, printf('%026d', i), i * 1000, {of_readings} from copies, n join shape on shape.rowid = 1 + i % (select count(*) from shape);
+        insert into session_facts (charge_session_id, garage_id, {of_facts}) select copy, owner, {of_facts} from copies, (select * from session_facts limit 1);
         SQL;
 
     public static function run(int $sessions, int $looks): Message
@@ -44,16 +47,19 @@ final class LogBench
         );
     }
 
-    private static function fill(\PDO $database, int $sessions): void
+    /** @param  int  $others  garages that the copies are spread over; 0: they belong to the demo's own */
+    public static function fill(\PDO $database, int $sessions, int $others = 0): void
     {
         $columns = static fn (string $table, string ...$without): string => implode(', ', array_diff(self::column($database, 'select name from pragma_table_info(?)', $table), ['id', 'charge_session_id', ...$without]));
         $database->beginTransaction();
         $database->exec(strtr(self::COPIES, [
             '{sessions}' => (string) $sessions,
             '{each}' => (string) self::READINGS_EACH,
+            '{others}' => (string) $others,
+            '{of_garages}' => $columns('garages', 'ulid'),
             '{of_sessions}' => $columns('charge_sessions', 'ulid', 'started_at', 'held'),
-            '{of_readings}' => $columns('readings', 'client_id', 't_ms'),
-            '{of_facts}' => $columns('session_facts'),
+            '{of_readings}' => $columns('readings', 'garage_id', 'client_id', 't_ms'),
+            '{of_facts}' => $columns('session_facts', 'garage_id'),
         ]));
         $database->commit();
     }

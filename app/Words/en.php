@@ -298,6 +298,7 @@ return [
     'bench.knows' => 'harmozon:bench knows: board, forecast, ranking, kit, check, garage, session, log, import, crowd, load',
     'bench.load_mix' => '{people} people, {rate} requests a second, {count, number} in all, {wrong} answered wrongly: {median} ms at the median, {p95} ms at the 95th of a hundred, {most} ms at the worst',
     'bench.load_readings' => '{rate} readings a second in {count, number} requests, {lost} answered wrongly: {median} ms at the median, {acknowledged} ms at the 95th of a hundred, {most} ms at the worst',
+    'bench.load_beside' => 'the same people while {rows, number} rows of a readings file come in, {beside_wrong} answered wrongly: {beside_median} ms at the median, {beside} times as long; {beside_p95} ms at the 95th of a hundred',
     'bench.crowd' => '{people} people at once, {count, number} requests: {rate} a second; {median} ms at the median, {p95} ms at the 95th of a hundred, {most} ms at the worst',
     'bench.claim_broken' => 'docs/figures.md promises {name} {sign} {limit}; it is {value}',
     'bench.held' => '{held} of {count} promises in docs/figures.md held',

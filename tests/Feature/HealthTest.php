@@ -116,6 +116,9 @@ final class HealthTest extends TestCase
         self::assertSame($answer->headers->get('X-Request-Id'), $line['context']['request'] ?? $line['extra']['request'] ?? null);
         self::assertStringContainsString('no such table: nowhere in: select * from nowhere where email = ?', $line['context']['exception']['message']);
         self::assertStringNotContainsString('ida@', (string) json_encode($line));
+        $given = str_repeat('0f', 16);
+        self::assertSame($given, $this->withServerVariables(['REQUEST_ID' => $given])->get('/up')->headers->get('X-Request-Id'), 'the one of the web server');
+        self::assertNotSame('<b>', $this->withServerVariables(['REQUEST_ID' => '<b>'])->get('/up')->headers->get('X-Request-Id'));
         self::assertNotSame($this->get('/sign-in')->headers->get('X-Request-Id'), $this->get('/sign-in')->headers->get('X-Request-Id'));
     }
 

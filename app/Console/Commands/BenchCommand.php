@@ -25,7 +25,7 @@ final class BenchCommand extends Command
         {--runs= : how often; 7 of board, forecast, ranking, kit, simulate and drill, 3 of check, 60 of garage, 100 of session, 40 of log, 20 of crowd; seconds of load, 20}
         {--site= : of load: the address of a served site with the garage of the demo; a server of its own without it}
         {--rows= : of the readings file; 1,000,000 of check and import, 86,400 of session}
-        {--sessions= : of the log, 5,000, each with 1,000 readings}';
+        {--sessions= : of the log, 5,000, each with 1,000 readings; of load: of 500 other garages, none without it}';
 
     protected $description = 'How fast it is. The core: a board of 12 cars, 60 outlets and 20 adapters; forecasts; a ranking; the smallest kit; a simulated session; a readings file beside a bare loop over it. Over HTTP, with a server of its own: a garage of 2,000 outlets; one more reading in a long session; a long log; a file taken in the background; fifty people at once';
 
@@ -45,7 +45,7 @@ final class BenchCommand extends Command
             'log' => [LogBench::run($this->number('sessions', 5_000), $this->number('runs', 40))],
             'import' => ImportBench::run($this->number('rows', 1_000_000)),
             'crowd' => [CrowdBench::run($this->number('runs', 20))],
-            'load' => LoadBench::run(is_string($this->option('site')) ? $this->option('site') : null, $this->number('runs', 20)),
+            'load' => LoadBench::run(is_string($this->option('site')) ? $this->option('site') : null, $this->number('runs', 20), (int) $this->option('sessions')),
             default => null,
         };
         if ($lines === null) {

@@ -17,7 +17,9 @@ final class RequestId
 
     public function handle(Request $request, Closure $next): Response
     {
-        $id = (string) Str::ulid();
+        // A web server in front has given it one already; a browser can't.
+        $given = $request->server->get('REQUEST_ID');
+        $id = is_string($given) && preg_match('/^[0-9a-f]{32}$/', $given) === 1 ? $given : (string) Str::ulid();
         $request->attributes->set(self::HEADER, $id);
         Log::shareContext(['request' => $id]);
         $response = $next($request);
