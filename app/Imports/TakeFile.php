@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Imports;
 
+use App\Database\GivesWay;
 use App\Files\TextInput;
 use App\Models\ChargeSession;
 use App\Models\ReadingsImport;
@@ -32,6 +33,9 @@ final class TakeFile
 {
     /** Rows per part: the most that other writers wait for. */
     private const ROWS_A_PART = 8_000;
+
+    /** Rows while people write as well: so long they wait for one part. */
+    private const ROWS_BESIDE_OTHERS = 800;
 
     /** How often a worker may die on a file without writing a part before it is given up. */
     private const CLAIMS = 5;
@@ -106,15 +110,18 @@ final class TakeFile
         $room = SessionReadings::room($session);
         $done = $import->lines_done;
         $part = new FilePart($done);
+        $courtesy = new GivesWay;
         foreach ($reader->read(TextInput::lines($import->path(), 'file')) as $line => $row) {
             if ($line <= $done) {
                 continue;
             }
             // A row and its event go together.
-            if ($line !== $part->line && $part->rows >= self::ROWS_A_PART) {
+            if ($line !== $part->line && $part->rows >= ($courtesy->areOthersAbout() ? self::ROWS_BESIDE_OTHERS : self::ROWS_A_PART)) {
+                $began = microtime(true);
                 if (! $this->write($import, $session, $worker, $part, $room)) {
                     return false;
                 }
+                $courtesy->afterWriting(microtime(true) - $began);
                 $part = new FilePart($part->line);
             }
             match (true) {
