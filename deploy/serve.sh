@@ -48,7 +48,8 @@ url=${url%/}
 host=${url#*://} host=${host%%:*}
 [ -z "$cert" ] || [ -n "$key" ] || fail "--cert comes with --key"
 [ -z "$key" ] || [ -n "$cert" ] || fail "--key comes with --cert"
-for file in $cert $key; do [ -r "$file" ] || fail "$file cannot be read"; done
+for file in "$cert" "$key"; do [ -z "$file" ] || [ -r "$file" ] || fail "$file cannot be read"; done
+[ "$plain" = no ] || [ -z "$cert" ] || fail "--cert is for a site that serves TLS itself; here the nginx in front does, and needs the certificate"
 if [ "$plain" = yes ]; then port=${port:-8090}; else port=${port:-443}; fi
 [[ $port =~ ^[0-9]+$ ]] && [ "$port" -ge 1 ] && [ "$port" -le 65535 ] || fail "--port needs a number from 1 to 65535"
 [ -d /run/systemd/system ] || foreground=yes
@@ -87,6 +88,8 @@ fill() {
 
 packages() {
   local wanted=() package
+  # A machine that has never asked knows of no package.
+  ! is_root || [ -n "$(apt-cache pkgnames nginx 2>/dev/null)" ] || run apt-get update -qq
   for package in nginx php8.2-fpm openssl; do
     dpkg-query -W -f '${Status}' "$package" 2>/dev/null | grep -q ' installed' || wanted+=("$package")
   done
@@ -125,8 +128,10 @@ if [ "$plain" = yes ]; then
   value[LISTEN]="listen 127.0.0.1:$port;"
   value[REDIRECT]=''
 else
+  # Not every machine has the newer addresses.
+  six() { [ ! -e /proc/net/if_inet6 ] || printf 'listen [::]:%s;' "$1"; }
   value[LISTEN]="listen $port ssl http2;
-    listen [::]:$port ssl http2;
+    $(six "$port ssl http2")
     ssl_certificate $etc/tls/site.crt;
     ssl_certificate_key $etc/tls/site.key;
     ssl_protocols TLSv1.2 TLSv1.3;
@@ -138,7 +143,7 @@ else
   value[REDIRECT]=''
   [ "$port" != 443 ] || value[REDIRECT]="server {
     listen 80;
-    listen [::]:80;
+    $(six 80)
     server_name $host;
     server_tokens off;
     access_log off;
@@ -169,7 +174,7 @@ if [ "$foreground" = yes ]; then
   if standing=$(cat "$run/stand.pid" 2>/dev/null) && kill -0 "$standing" 2>/dev/null; then
     [ "$changed" = no ] || kill -HUP "$standing"
     answers || fail "the site does not answer at $(own_address); see $data/storage/logs"
-    say "Process $standing serves it already, and has taken what is new."
+    if [ "$changed" = yes ]; then say "Process $standing serves it already, and has taken what is new."; else say "Process $standing serves it already, and nothing is new."; fi
     exit 0
   fi
   exec deploy/stand.sh "$code" "$data" "$etc" "$run" "$account" "${value[INIDIRS]}"

@@ -6,7 +6,7 @@ set -uo pipefail
 code=$1 data=$2 etc=$3 run=$4 account=$5
 export PHP_INI_SCAN_DIR=$6
 
-readonly DAY_S=86400
+readonly HOUR_S=3600 DAY_MINUTES=1440
 declare -A pid=()
 mkdir -p "$run"
 exec 9>"$run/lock"
@@ -49,15 +49,17 @@ trap 'kill -USR2 "${pid[php]}"; kill -TERM "${pid[worker]}"; kill -HUP "${pid[ng
 begin php
 begin nginx
 begin worker
-next_backup=$((SECONDS + DAY_S))
+next_look=$SECONDS
 while true; do
   sleep 1 9>&- &
   wait $!
   for name in php nginx worker; do
     kill -0 "${pid[$name]}" 2>/dev/null || { [ "$name" = worker ] || echo "$name has ended; it starts again." >&2; begin "$name"; }
   done
-  if [ "$SECONDS" -ge "$next_backup" ]; then
-    next_backup=$((SECONDS + DAY_S))
-    (cd "$code/current" && as_account php artisan harmozon:backup --keep=14 >/dev/null) 9>&- &
+  # Once a day, whenever this was started.
+  if [ "$SECONDS" -ge "$next_look" ]; then
+    next_look=$((SECONDS + HOUR_S))
+    [ -n "$(find "$data/storage/backups" -name '*.zip' -mmin "-$DAY_MINUTES" 2>/dev/null)" ] ||
+      (cd "$code/current" && as_account php artisan harmozon:backup --keep=14 >/dev/null) 9>&- &
   fi
 done

@@ -62,7 +62,7 @@ certificate() {
 # This checkout's code beside the one that is served, with its lists warmed; what is the same is not copied again.
 new_release() {
   local print
-  print=$(find app artisan bootstrap/*.php build/work.sh compat composer.json config core/src core/words core/catalogue database/demo database/migrations deploy lang public resources/views routes -type f -print0 | LC_ALL=C sort -z | xargs -0 sha256sum | sha256sum | cut -c1-16)
+  print=$(find app artisan bootstrap/*.php build/work.sh compat composer.json composer.pins.json config core/src core/words core/catalogue database/demo database/migrations deploy lang public resources/views routes -type f -print0 | LC_ALL=C sort -z | xargs -0 sha256sum | sha256sum | cut -c1-16)
   release=$code/releases/$print
   if [ -f "$release/.whole" ]; then return; fi
   changed=yes
@@ -70,7 +70,7 @@ new_release() {
   say "Copying this version to $release…"
   rm -rf "$release"
   mkdir -p "$release/bootstrap/cache" "$release/build" "$release/core" "$release/database" "$release/resources" "$release/.cache"
-  cp -a app artisan compat composer.json config deploy lang public routes vendor server.php "$release/"
+  cp -a app artisan compat composer.json config deploy lang public routes vendor "$release/"
   cp -a bootstrap/*.php "$release/bootstrap/"
   cp -a build/work.sh "$release/build/"
   cp -a core/src core/words core/catalogue core/composer.json "$release/core/"
@@ -117,6 +117,8 @@ artisan() { (cd "$release" && as_account env PHP_INI_SCAN_DIR=":$release/config/
 
 # What the database needs first, since the old code works with it too; then the link, at once.
 switch_over() {
+  local lists=$code/current/bootstrap/cache/config.php before
+  before=$(cat "$lists" 2>/dev/null || true)
   if [ ! -f "$release/.whole" ]; then
     local list
     for list in config route event view; do artisan "$list:cache" --quiet; done
@@ -124,7 +126,11 @@ switch_over() {
   else
     artisan config:cache --quiet
   fi
-  if [ -s "$data/database/harmozon.sqlite" ] && artisan migrate:status --pending 2>/dev/null | grep -q Pending; then
+  # Settings that were changed by hand are taken like a new release: nothing compiled is looked at again.
+  [ "$(cat "$release/bootstrap/cache/config.php")" = "$before" ] || changed=yes
+  local pending
+  pending=$(artisan migrate:status --pending 2>/dev/null || true)
+  if [ -s "$data/database/harmozon.sqlite" ] && [[ $pending = *Pending* ]]; then
     artisan harmozon:backup --keep=14
   fi
   artisan migrate --force --quiet

@@ -118,7 +118,7 @@ check "there are two releases now" test "$(ls "$root/srv/harmozon/releases" | wc
 touch "$place/deployed"
 check "the page that was open goes on" wait "$browser"
 before=$(readlink "$root/srv/harmozon/current")
-check "a second run changes nothing" sh -c "$(declare -f inside serve); root='$root' site='$site' PORT='$PORT'; serve | grep -q 'serves it already'"
+check "a second run changes nothing" sh -c "$(declare -f inside serve); root='$root' site='$site' PORT='$PORT'; serve | grep -q 'nothing is new'"
 check "and the release is the same" test "$(readlink "$root/srv/harmozon/current")" = "$before"
 
 # --- kills, a certificate, a full disk ---------------------------------------------------------------------------------

@@ -177,6 +177,12 @@ final readonly class Backups
         return Schema::hasTable('migrations') ? array_values(array_filter(DB::table('migrations')->orderBy('id')->pluck('migration')->all(), is_string(...))) : [];
     }
 
+    /** @return list<string> changes of the database that this version knows and that were not made yet */
+    public static function toMake(): array
+    {
+        return array_values(array_diff(self::known(), self::made()));
+    }
+
     /** @return list<string> changes of the database that this version knows */
     private static function known(): array
     {

@@ -35,11 +35,6 @@ final class Crowd
         }
     }
 
-    public function count(): int
-    {
-        return count($this->people);
-    }
-
     /**
      * Asks at a steady rate, whether earlier questions are answered or not. A wait counts from when a question was due, so that
      * a site that is slow is not asked less.

@@ -30,10 +30,6 @@ final class LoadBench
     /** Garages whose sessions lie in the same tables. */
     private const OTHERS = 500;
 
-    private const EMAIL = 'marionette@lanternfish.example';
-
-    private const PASSWORD = 'dovetail-and-shim';
-
     /**
      * @param  string|null  $site  the address of one that is served and has the demo's garage; a server of its own without it
      * @param  int  $sessions  of five hundred other garages, each session with a thousand readings
@@ -45,7 +41,7 @@ final class LoadBench
         if ($garage !== null && $sessions > 0) {
             LogBench::fill($garage->database(), $sessions, self::OTHERS);
         }
-        $crowd = new Crowd($garage?->url() ?? (string) $site, self::PEOPLE, self::EMAIL, self::PASSWORD);
+        $crowd = new Crowd($garage?->url() ?? (string) $site, self::PEOPLE, (string) config('harmozon.demo_email'), (string) config('harmozon.demo_password'));
         $mix = $crowd->ask(self::MIX_PER_SECOND, $seconds, static fn (int $who, int $nth): array => self::ofTheMix($crowd, $who, $nth));
         $readings = $crowd->ask(self::READINGS_PER_SECOND / self::READINGS_AT_ONCE, $seconds, static fn (int $who, int $nth): array => [
             'POST', "/api/sessions/{$crowd->session($who)}/readings", ['readings' => array_map(static fn (int $i): array => self::reading(1000 + self::READINGS_AT_ONCE * $nth + $i), range(0, self::READINGS_AT_ONCE - 1))],

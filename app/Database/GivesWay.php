@@ -13,10 +13,10 @@ use Illuminate\Support\Facades\DB;
 final class GivesWay
 {
     /** Pause after a write while others write, as a multiple of how long it took. */
-    private const PAUSE = 3.0;
+    private const PAUSE_TIMES = 3.0;
 
-    /** For so many writes after others were last seen, they are taken to be about (number). */
-    private const STAYS = 20;
+    /** For so many writes after others were last seen, they are taken to be about. */
+    private const STAYS_WRITES = 20;
 
     private ?int $seen = null;
 
@@ -40,10 +40,10 @@ final class GivesWay
         }
         // It changes with what others commit, not with what this process does.
         $version = (int) DB::scalar('PRAGMA data_version');
-        $this->left = $this->seen !== null && $version !== $this->seen ? self::STAYS : max(0, $this->left - 1);
+        $this->left = $this->seen !== null && $version !== $this->seen ? self::STAYS_WRITES : max(0, $this->left - 1);
         $this->seen = $version;
         if ($this->left > 0) {
-            usleep((int) (1e6 * self::PAUSE * $seconds));
+            usleep((int) (1e6 * self::PAUSE_TIMES * $seconds));
         }
     }
 }

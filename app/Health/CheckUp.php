@@ -35,14 +35,13 @@ final readonly class CheckUp
 
     private static function address(): Finding
     {
-        $url = (string) config('app.url');
-        $isHere = in_array(parse_url($url, PHP_URL_HOST), ['127.0.0.1', 'localhost', '[::1]'], true);
+        $address = new SiteAddress((string) config('app.url'));
 
         return match (true) {
-            $isHere => Finding::good(Subject::Address, Message::of('health.address_here', url: $url)),
-            ! str_starts_with($url, 'https://') => Finding::bad(Subject::Address, Message::of('health.address_plain', url: $url)),
+            $address->isOfThisMachine() => Finding::good(Subject::Address, Message::of('health.address_here', url: $address->url)),
+            ! $address->isSecure() => Finding::bad(Subject::Address, Message::of('health.address_plain', url: $address->url)),
             ! (bool) config('session.secure') => Finding::bad(Subject::Address, Message::of('health.cookie_plain')),
-            default => Finding::good(Subject::Address, Message::of('health.address', url: $url)),
+            default => Finding::good(Subject::Address, Message::of('health.address', url: $address->url)),
         };
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Health;
 
+use App\Backup\Backups;
 use App\Imports\ImportState;
 use App\Imports\WorkerHeartbeat;
 use Harmozon\Core\Words\Amount;
@@ -14,8 +15,8 @@ use Illuminate\Support\Facades\DB;
 /** Whether the site can do its work now: database, disk, worker, queue. Nothing of it says anything about a person. */
 final readonly class Readiness
 {
-    /** With less free on its disk nothing more is promised to be saved (bytes). */
-    public const LEAST_FREE = 64_000_000;
+    /** With less free on its disk nothing more is promised to be saved */
+    public const LEAST_FREE_BYTES = 64_000_000;
 
     /** A worker looks for files each second; one that is at a file reports with every part of it (s). */
     public const WORKER_SEEN_S = 120;
@@ -38,11 +39,10 @@ final readonly class Readiness
     private function database(): Finding
     {
         try {
-            $done = DB::table('migrations')->count();
+            $missing = count(Backups::toMake());
         } catch (\Throwable) {
             return Finding::bad(Subject::Database, Message::of('health.database_gone'));
         }
-        $missing = count((array) glob(database_path('migrations/*.php'))) - $done;
 
         return $missing > 0
             ? Finding::bad(Subject::Database, Message::of('health.database_old', count: Amount::count($missing)))
@@ -53,7 +53,7 @@ final readonly class Readiness
     {
         $free = self::freeBytes();
 
-        return $free < self::LEAST_FREE
+        return $free < self::LEAST_FREE_BYTES
             ? Finding::bad(Subject::Disk, Message::of('health.disk_full', megabytes: Amount::count((int) ($free / 1e6))))
             : Finding::good(Subject::Disk, Message::of('health.disk', megabytes: Amount::count((int) ($free / 1e6))));
     }

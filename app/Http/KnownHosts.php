@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Health\SiteAddress;
+
 /**
  * Host names that the application answers to: that of its own address (APP_URL) and those in HARMOZON_HOSTS. With a
  * loopback address it answers only to this machine's own names, so that another site's name pointing here gets no
@@ -11,8 +13,6 @@ namespace App\Http;
  */
 final readonly class KnownHosts
 {
-    private const LOOPBACK = ['localhost', '127.0.0.1', '[::1]'];
-
     /** @param  list<string>  $names  in lower case */
     private function __construct(private array $names)
     {
@@ -21,10 +21,10 @@ final readonly class KnownHosts
     /** @param  array<array-key, mixed>  $listed */
     public static function of(string $address, array $listed): self
     {
-        $own = mb_strtolower((string) parse_url($address, PHP_URL_HOST));
+        $own = new SiteAddress($address);
         $names = array_map(static fn (string $name): string => mb_strtolower(trim($name)), array_values(array_filter($listed, is_string(...))));
 
-        return new self([...(in_array($own, self::LOOPBACK, true) ? self::LOOPBACK : [$own]), ...$names]);
+        return new self([...($own->isOfThisMachine() ? SiteAddress::LOOPBACK : [$own->host()]), ...$names]);
     }
 
     /** @param  string  $host  without its port */

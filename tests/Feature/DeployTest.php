@@ -37,7 +37,7 @@ final class DeployTest extends TestCase
     {
         foreach ([
             ['--url', ['--url=ftp://charge.example']], ['--url', []], ['--url', ['--url=https://charge.example/path']], ['--port', ['--url=https://a.example', '--port=70000']],
-            ['--cert', ['--url=https://a.example', '--cert=/etc/hostname']], ['/nowhere/key', ['--url=https://a.example', '--cert=/etc/hostname', '--key=/nowhere/key']], ['--speed', ['--speed=9']],
+            ['--cert', ['--url=https://a.example', '--cert=/etc/hostname']], ['/nowhere/key', ['--url=https://a.example', '--cert=/etc/hostname', '--key=/nowhere/key']], ['--cert', ['--url=https://a.example', '--plain', '--cert=/etc/hostname', '--key=/etc/hostname']], ['--speed', ['--speed=9']],
         ] as [$named, $options]) {
             $told = $this->serve(...[...$options, '--dry-run']);
             self::assertSame(1, $told->getExitCode(), $named);
