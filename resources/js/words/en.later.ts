@@ -871,6 +871,8 @@ export const later = {
   'play.subjects': 'On the bench',
   'play.empty': 'Pick a chain to play',
   'play.empty_how': 'Pick a car and a charger. The bench plays the chain between them, phase by phase.',
+  'play.nothing_yet': 'Your garage has no car or no charger yet. Add them under {kit}, or {practise}.',
+  'play.practise_made_up': 'practise with made-up ones',
   'play.pick': 'Pick one',
   'play.coming': 'Setting up the bench…',
   'play.run': 'Run',

@@ -9,6 +9,7 @@ import { useRail } from '@/stores/rail';
 import EmptyState from '@/ui/EmptyState.vue';
 import { kw, number, soc } from '@/ui/figures';
 import TextButton from '@/ui/TextButton.vue';
+import Said from '@/words/Said.vue';
 import { say } from '@/words/say';
 import { SPEEDS, usePlay, type SimulationQuestion } from '@/bench/usePlay';
 import BenchChart from './BenchChart.vue';
@@ -51,10 +52,18 @@ const another = () => (seed.value = 1 + Math.floor(Math.random() * 1_000_000));
 
 <template>
   <EmptyState v-if="!rail.pick.outlet || !rail.pick.vehicle" :title="say('play.empty')">
-    <p>{{ say('play.empty_how') }}</p>
-    <PairPicker v-if="garage.vehicles.length > 0 && garage.places.length > 0" />
+    <template v-if="garage.vehicles.length > 0 && garage.places.some((p) => p.outlets.length > 0)">
+      <p>{{ say('play.empty_how') }}</p>
+      <PairPicker />
+    </template>
     <p v-else>
-      <RouterLink to="/kit">{{ say('screen.kit') }}</RouterLink>
+      <Said code="play.nothing_yet"
+        ><template #kit
+          ><RouterLink to="/kit/cars">{{ say('screen.kit') }}</RouterLink></template
+        ><template #practise
+          ><RouterLink to="/bench/practise">{{ say('play.practise_made_up') }}</RouterLink></template
+        ></Said
+      >
     </p>
   </EmptyState>
   <div v-else class="play">
