@@ -1,7 +1,7 @@
 <?php
 
 return [
-    'default' => 'sqlite',
+    'default' => env('DB_CONNECTION', 'sqlite'),
     'connections' => [
         'sqlite' => [
             'driver' => 'sqlite',
@@ -13,6 +13,21 @@ return [
             'synchronous' => 'FULL',
             'busy_timeout' => 5000,
             'transaction_mode' => 'IMMEDIATE',
+        ],
+        'pgsql' => [
+            'driver' => 'pgsql',
+            // A folder here is the one of a server's socket.
+            'host' => env('DB_HOST', '127.0.0.1'),
+            'port' => env('DB_PORT', '5432'),
+            'database' => env('DB_DATABASE', 'harmozon'),
+            'username' => env('DB_USERNAME', 'harmozon'),
+            'password' => env('DB_PASSWORD', ''),
+            'charset' => 'utf8',
+            'prefix' => '',
+            'search_path' => 'public',
+            'sslmode' => env('DB_SSLMODE', 'prefer'),
+            // How long a write waits for another of the same garage (ms); then it is asked to come again.
+            'lock_timeout' => 5000,
         ],
         'counters' => [
             'driver' => 'sqlite',

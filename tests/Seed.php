@@ -8,7 +8,7 @@ use Symfony\Component\Process\Process;
 
 /**
  * The databases that tests start from. Each is built once for a state of the code and of the day (the demo's sessions are dated back from today), then
- * copied. This is the only place that knows a database is a file.
+ * copied.
  */
 enum Seed: string
 {
@@ -21,75 +21,51 @@ enum Seed: string
     /** What a seed is built from. */
     private const SOURCES = ['app', 'bootstrap/app.php', 'config', 'core/catalogue', 'core/src', 'core/words', 'database', 'tests/Seed.php'];
 
-    /** Makes a database at this path; one that is there, even in use, gets the seed's content in place of its own. */
+    /** Makes a file of SQLite's at this path; one that is there, even in use, gets the seed's content in place of its own. */
     public function writeTo(string $path): void
     {
-        $from = new \SQLite3($this->built(), SQLITE3_OPEN_READONLY);
-        $from->busyTimeout(10_000);
-        $to = new \SQLite3($path);
-        $to->busyTimeout(10_000);
-        if (! $from->backup($to)) {
-            throw new \RuntimeException("the {$this->value} seed could not be copied to {$path}: {$to->lastErrorMsg()}");
-        }
-        $from->close();
-        $to->close();
+        (new SqliteSeeds)->copy($this, $path);
     }
 
-    /** A copy that this process alone uses, and removes when it ends. */
+    /** @return string the name of a copy that this process alone uses, and removes when it ends */
     public function ownCopy(): string
     {
         /** @var array<string, string> $copies */
         static $copies = [];
 
-        return $copies[$this->value] ??= $this->copyForThisProcess();
+        return $copies[$this->value] ??= (getenv('DB_CONNECTION') === 'pgsql' ? new PostgresSeeds : new SqliteSeeds)->ownCopy($this);
     }
 
-    private function copyForThisProcess(): string
+    /** Fills an empty database. */
+    public function build(string $database): void
     {
-        $path = self::folder().'/'.$this->value.'-of-'.getmypid().'.sqlite';
-        $this->writeTo($path);
-        register_shutdown_function(static fn (): array => array_map(unlink(...), glob($path.'*') ?: []));
-
-        return $path;
-    }
-
-    private function built(): string
-    {
-        $path = self::folder().'/'.$this->value.'-'.self::fingerprint().'.sqlite';
-        $lock = fopen(self::folder().'/lock', 'c') ?: throw new \RuntimeException('no lock file for the seeds');
-        flock($lock, LOCK_EX);
-        try {
-            if (! is_file($path)) {
-                array_map(unlink(...), glob(self::folder()."/{$this->value}-????????????????.sqlite*") ?: []);
-                $this->build($path.'.new');
-                rename($path.'.new', $path);
-            }
-        } finally {
-            fclose($lock);
-        }
-
-        return $path;
-    }
-
-    private function build(string $path): void
-    {
-        array_map(unlink(...), glob($path.'*') ?: []);
-        touch($path);
         $commands = [['migrate', '--force'], ...($this === self::Demo ? [['harmozon:demo']] : [])];
         foreach ($commands as $command) {
             (new Process([PHP_BINARY, 'artisan', ...$command, '--quiet'], self::root(), [
-                'APP_ENV' => 'testing', 'APP_KEY' => 'base64:'.base64_encode(str_repeat("\0", 32)), 'DB_DATABASE' => $path, 'CACHE_STORE' => 'array',
-                'HARMOZON_DEMO' => 'true', 'HASH_MEMORY_KIB' => '64', 'LOG_CHANNEL' => 'null',
+                'APP_ENV' => 'testing', 'APP_KEY' => 'base64:'.base64_encode(str_repeat("\0", 32)), 'DB_DATABASE' => $database, 'CACHE_STORE' => 'array',
+                'COUNTERS_STORE' => 'array', 'HARMOZON_DEMO' => 'true', 'HASH_MEMORY_KIB' => '64', 'LOG_CHANNEL' => 'null',
             ]))->setTimeout(120)->mustRun();
         }
-        // Everything in the one file: those who read it at once would wait for each other to look through a write-ahead log.
-        $built = new \SQLite3($path);
-        $built->exec('PRAGMA journal_mode = DELETE');
-        $built->close();
+    }
+
+    /**
+     * What one process builds and the others wait for.
+     *
+     * @param  \Closure(): void  $build
+     */
+    public static function alone(\Closure $build): void
+    {
+        $lock = fopen(self::folder().'/lock', 'c') ?: throw new \RuntimeException('no lock file for the seeds');
+        flock($lock, LOCK_EX);
+        try {
+            $build();
+        } finally {
+            fclose($lock);
+        }
     }
 
     /** @return string 16 characters that change with the code and with the day */
-    private static function fingerprint(): string
+    public static function fingerprint(): string
     {
         static $found = null;
         if ($found === null) {
@@ -123,7 +99,7 @@ enum Seed: string
         return $files;
     }
 
-    private static function folder(): string
+    public static function folder(): string
     {
         $folder = self::root().'/.cache/seeds';
         if (! is_dir($folder)) {

@@ -24,15 +24,16 @@ trait StartsFromSeed
         if ($this->seed !== null) {
             $this->leaveSeed();
         }
-        config(['database.connections.sqlite.database' => $seed->ownCopy()]);
-        DB::purge('sqlite');
-        DB::connection('sqlite')->beginTransaction();
+        $connection = (string) config('database.default');
+        config(["database.connections.{$connection}.database" => $seed->ownCopy()]);
+        DB::purge($connection);
+        DB::connection()->beginTransaction();
         $this->seed = $seed;
     }
 
     private function leaveSeed(): void
     {
-        DB::connection('sqlite')->rollBack(0);
-        DB::disconnect('sqlite');
+        DB::connection()->rollBack(0);
+        DB::disconnect();
     }
 }

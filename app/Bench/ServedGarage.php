@@ -226,7 +226,7 @@ final class ServedGarage
             // As build/serve.sh has them.
             'APP_CONFIG_CACHE' => "{$this->folder}/config.php", 'APP_ROUTES_CACHE' => "{$this->folder}/routes.php", 'APP_EVENTS_CACHE' => "{$this->folder}/events.php",
             'APP_ENV' => 'testing', 'APP_KEY' => 'base64:'.base64_encode(str_repeat("\0", 32)), 'APP_DEBUG' => 'false', 'HARMOZON_DEMO' => 'true', 'SESSION_DRIVER' => 'database', 'CACHE_STORE' => 'array', 'COUNTERS_STORE' => 'array',
-            'DB_DATABASE' => "{$this->folder}/bench.sqlite", 'PHP_INI_SCAN_DIR' => ':'.base_path('config/php'),
+            'DB_CONNECTION' => 'sqlite', 'DB_DATABASE' => "{$this->folder}/bench.sqlite", 'PHP_INI_SCAN_DIR' => ':'.base_path('config/php'),
             ...($this->isForMany ? ['PHP_CLI_SERVER_WORKERS' => '4'] : []),
         ]);
 

@@ -15,22 +15,13 @@ final class DeferrableWrite
      */
     public static function write(\Closure $write): bool
     {
-        $database = DB::connection();
         // Whoever is writing already waits for nobody.
-        if ($database->transactionLevel() > 0 || $database->getDriverName() !== 'sqlite') {
+        if (DB::connection()->transactionLevel() > 0) {
             $write();
 
             return true;
         }
-        try {
-            $database->getPdo()->setAttribute(\PDO::ATTR_TIMEOUT, 0);
-            $write();
 
-            return true;
-        } catch (\PDOException) {
-            return false;
-        } finally {
-            $database->getPdo()->setAttribute(\PDO::ATTR_TIMEOUT, intdiv((int) $database->getConfig('busy_timeout'), 1000));
-        }
+        return Dialect::ofConnection()->writeWithoutWaiting($write);
     }
 }

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Database;
 
-use Illuminate\Support\Facades\DB;
-
 /**
  * For whoever writes much in the background: people who write meanwhile come first. SQLite has one writer at a time, and
  * those who wait for it look again only now and then, so somebody who takes it back at once would keep it.
@@ -35,11 +33,10 @@ final class GivesWay
      */
     public function afterWriting(float $seconds): void
     {
-        if (DB::connection()->getDriverName() !== 'sqlite') {
+        $version = Dialect::ofConnection()->writesOfOthers();
+        if ($version === null) {
             return;
         }
-        // It changes with what others commit, not with what this process does.
-        $version = (int) DB::scalar('PRAGMA data_version');
         $this->left = $this->seen !== null && $version !== $this->seen ? self::STAYS_WRITES : max(0, $this->left - 1);
         $this->seen = $version;
         if ($this->left > 0) {

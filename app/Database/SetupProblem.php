@@ -13,17 +13,6 @@ use Illuminate\Support\Facades\DB;
 /** A problem that keeps the whole application from working, told to the site operator. */
 final readonly class SetupProblem
 {
-    /** SQLite's primary result codes. */
-    private const BUSY = [5, 6];
-
-    private const READ_ONLY = [8];
-
-    private const FULL = [10, 13];
-
-    private const BROKEN = [11, 26];
-
-    private const CANNOT_OPEN = [14];
-
     /** When to retry while somebody else is writing (s). */
     private const SOON_S = 2;
 
@@ -54,16 +43,14 @@ final readonly class SetupProblem
 
     private static function ofDatabase(\PDOException $e): ?self
     {
-        $code = (int) ($e->errorInfo[1] ?? $e->getCode());
-
-        return match (true) {
-            in_array($code, self::BUSY, true) => new self(Message::of(self::isPartlyDone() ? 'app.trouble_busy_partly' : 'app.trouble_busy'), self::SOON_S),
-            in_array($code, self::READ_ONLY, true) => new self(Message::of('app.trouble_read_only')),
-            in_array($code, self::FULL, true) => new self(Message::of(self::isPartlyDone() ? 'app.trouble_full_partly' : 'app.trouble_full')),
-            in_array($code, self::BROKEN, true) => new self(Message::of('app.trouble_broken')),
-            in_array($code, self::CANNOT_OPEN, true) => new self(Message::of('app.trouble_no_database')),
-            str_contains($e->getMessage(), 'no such table'), str_contains($e->getMessage(), 'no such column') => new self(Message::of('app.trouble_not_set_up')),
-            default => null,
+        return match (Dialect::ofConnection()->trouble($e)) {
+            Trouble::Busy => new self(Message::of(self::isPartlyDone() ? 'app.trouble_busy_partly' : 'app.trouble_busy'), self::SOON_S),
+            Trouble::ReadOnly => new self(Message::of('app.trouble_read_only')),
+            Trouble::Full => new self(Message::of(self::isPartlyDone() ? 'app.trouble_full_partly' : 'app.trouble_full')),
+            Trouble::Broken => new self(Message::of('app.trouble_broken')),
+            Trouble::Gone => new self(Message::of('app.trouble_no_database')),
+            Trouble::NotSetUp => new self(Message::of('app.trouble_not_set_up')),
+            null => null,
         };
     }
 
@@ -71,7 +58,7 @@ final readonly class SetupProblem
     {
         $database = DB::connection();
 
-        return $database instanceof ImmediateSqliteConnection && $database->hasWritten();
+        return ($database instanceof ImmediateSqliteConnection || $database instanceof OrderedPostgresConnection) && $database->hasWritten();
     }
 
     /** Compiled pages and the log are written there. */

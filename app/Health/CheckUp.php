@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Health;
 
 use App\Backup\Backups;
+use App\Database\Dialect;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
@@ -69,7 +70,7 @@ final readonly class CheckUp
 
     private static function secrets(): Finding
     {
-        foreach ([base_path('.env'), (string) config('database.connections.sqlite.database'), storage_path('logs')] as $path) {
+        foreach (array_filter([base_path('.env'), Dialect::ofConnection()->file(), storage_path('logs')]) as $path) {
             $mode = @fileperms($path);
             if ($mode !== false && ($mode & 0o077) !== 0) {
                 return Finding::bad(Subject::Secrets, Message::of('health.secrets_open', path: $path));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Health;
 
 use App\Backup\Backups;
+use App\Database\Dialect;
 use App\Imports\ImportState;
 use Illuminate\Support\Facades\DB;
 
@@ -30,7 +31,7 @@ final readonly class Metrics
             ['harmozon_worker_seen_seconds', 'Since the worker was last seen; absent where it never was', $this->readiness->workerSeenS()],
             ['harmozon_backup_age_seconds', 'Of the newest backup; absent where there is none', $backups === [] ? null : time() - (int) filemtime($backups[0])],
             ['harmozon_disk_free_bytes', 'On the disk of the database', (int) Readiness::freeBytes()],
-            ['harmozon_database_bytes', 'Size of the database', (int) @filesize((string) config('database.connections.sqlite.database'))],
+            ['harmozon_database_bytes', 'Size of the database', Dialect::ofConnection()->sizeBytes()],
         ] as [$name, $help, $value]) {
             array_push($lines, implode(' ', ['# TYPE', $name, 'gauge']), implode(' ', ['# HELP', $name, $help]), ...($value === null ? [] : [implode(' ', [$name, $value])]));
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Health;
 
 use App\Backup\Backups;
+use App\Database\Dialect;
 use App\Imports\ImportState;
 use App\Imports\WorkerHeartbeat;
 use Harmozon\Core\Words\Amount;
@@ -76,9 +77,10 @@ final readonly class Readiness
             : Finding::good(Subject::Queue, Message::of('health.queue'));
     }
 
+    /** On the disk of the database; of what is kept here, where a server of its own has it. */
     public static function freeBytes(): float
     {
-        return (float) @disk_free_space(dirname((string) config('database.connections.sqlite.database')));
+        return (float) @disk_free_space(dirname(Dialect::ofConnection()->file() ?? storage_path('app')));
     }
 
     /** Seconds; null when it was never seen. */

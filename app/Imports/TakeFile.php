@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Imports;
 
+use App\Database\Dialect;
 use App\Database\GivesWay;
 use App\Files\TextInput;
 use App\Models\ChargeSession;
@@ -56,7 +57,7 @@ final class TakeFile
             }
             $session = $import->session()->first() ?? throw FieldError::at('session', Message::of('app.no_such_record'));
             assert($session instanceof ChargeSession);
-            if (! self::quickly(fn (): bool => $this->take($import, $session, $worker))) {
+            if (! Dialect::ofConnection()->hurriedly(fn (): bool => $this->take($import, $session, $worker))) {
                 return;
             }
             $this->end($import, $worker, ImportState::Done);
@@ -72,26 +73,6 @@ final class TakeFile
         $session = $import->session()->first();
         if ($session instanceof ChargeSession) {
             StoredSession::judged($session);
-        }
-    }
-
-    /**
-     * Without waiting for the disk after every part: where the power goes, the last parts go with the lines up to which they
-     * came. What is written afterwards is on the disk, and all before it. That the session is there is looked at once a
-     * part, not once a row.
-     *
-     * @param  \Closure(): bool  $take
-     */
-    private static function quickly(\Closure $take): bool
-    {
-        // Inside of a transaction it cannot be changed, and need not.
-        $isFree = DB::connection()->transactionLevel() === 0;
-        try {
-            $isFree && DB::unprepared('PRAGMA synchronous = NORMAL; PRAGMA foreign_keys = OFF');
-
-            return $take();
-        } finally {
-            $isFree && DB::unprepared('PRAGMA synchronous = FULL; PRAGMA foreign_keys = ON');
         }
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Database\Bytes;
 use App\Garage\BelongsToGarage;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\SoftDeletes;
@@ -34,4 +35,6 @@ final class Photo extends Model
     protected $table = 'photos';
 
     protected $guarded = [];
+
+    protected $casts = ['bytes' => Bytes::class];
 }

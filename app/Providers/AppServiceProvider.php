@@ -8,6 +8,8 @@ use App\Backup\DatabaseCopy;
 use App\Backup\SqliteCopy;
 use App\Database\CounterFile;
 use App\Database\ImmediateSqliteConnection;
+use App\Database\OrderedPostgresConnection;
+use App\Database\PatientPostgresConnector;
 use App\Equipment\GarageExperience;
 use App\Garage\CurrentGarage;
 use App\Http\SignInThrottle;
@@ -40,6 +42,8 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->bind(GarageExperience::class, PastSessions::class);
         $this->app->bind(DatabaseCopy::class, SqliteCopy::class);
         Connection::resolverFor('sqlite', static fn (\PDO|\Closure $pdo, string $database, string $prefix, array $config): Connection => new ImmediateSqliteConnection($pdo, $database, $prefix, $config));
+        Connection::resolverFor('pgsql', static fn (\PDO|\Closure $pdo, string $database, string $prefix, array $config): Connection => new OrderedPostgresConnection($pdo, $database, $prefix, $config));
+        $this->app->bind('db.connector.pgsql', PatientPostgresConnector::class);
         $this->app->singleton(Language::class, static fn (): Language => self::language(require app_path('Words/en.php')));
         $this->app->bind(Voice::class, static function (Application $app): Voice {
             $garage = $app->make(CurrentGarage::class);

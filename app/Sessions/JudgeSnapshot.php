@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sessions;
 
+use App\Database\Bytes;
 use App\Database\DeferrableWrite;
 use App\Models\ChargeSession;
 use Harmozon\Core\Record\Judge;
@@ -32,7 +33,7 @@ final class JudgeSnapshot
         if ($kept === null || (int) $kept->disturbed !== $session->disturbed || $kept->made_by !== self::code()) {
             return [new Trace, -1, 0];
         }
-        [$memory, $trace] = unserialize((string) $kept->memory);
+        [$memory, $trace] = unserialize(Bytes::read($kept->memory));
         assert(is_string($memory) && $trace instanceof Trace);
         $judge->recall($memory);
 
@@ -55,7 +56,7 @@ final class JudgeSnapshot
      */
     public static function keep(ChargeSession $session, Judge $judge, Trace $trace, int $lastMs, int $lastId): void
     {
-        $row = ['disturbed' => $session->disturbed, 'last_ms' => $lastMs, 'last_id' => $lastId, 'made_by' => self::code(), 'memory' => serialize([$judge->remember(), $trace])];
+        $row = ['disturbed' => $session->disturbed, 'last_ms' => $lastMs, 'last_id' => $lastId, 'made_by' => self::code(), 'memory' => Bytes::written(serialize([$judge->remember(), $trace]))];
         DeferrableWrite::write(static function () use ($session, $row): void {
             DB::transaction(static function () use ($session, $row): void {
                 $isAsItWas = (int) DB::table('charge_sessions')->where('id', $session->id)->value('disturbed') === $session->disturbed;

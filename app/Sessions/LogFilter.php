@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\Sessions;
 
+use App\Database\Dialect;
 use App\Models\ChargeSession;
 use App\Models\Outlet;
 use App\Models\Vehicle;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Query\Builder as Query;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 
 /** Which sessions of the log are wanted. */
 final readonly class LogFilter
@@ -67,6 +70,7 @@ final readonly class LogFilter
     public function query(string $zone): Builder
     {
         $query = ChargeSession::query();
+        $dialect = Dialect::ofConnection();
         if ($this->vehicle !== null) {
             $query->whereIn('vehicle_id', Vehicle::withTrashed()->where('ulid', $this->vehicle)->select('id'));
         }
@@ -74,16 +78,16 @@ final readonly class LogFilter
             $query->whereIn('outlet_id', Outlet::withTrashed()->where('ulid', $this->outlet)->select('id'));
         }
         if ($this->adapter !== null) {
-            $query->whereRaw('chain_adapters like ? escape "!"', ['%"'.self::plain($this->adapter).'"%']);
+            $query->whereRaw($dialect->contains('chain_adapters'), [Dialect::contained("\"{$this->adapter}\"")]);
         }
         if ($this->verdict !== null) {
             $this->verdict === self::OPEN ? $query->whereNull('finished_at') : $query->where('verdict', $this->verdict);
         }
         if ($this->cause !== null) {
-            $query->whereRaw("id in (select charge_session_id from session_facts where json_extract(facts, '$.causes') like ?)", ["%\"{$this->cause}\"%"]);
+            $query->whereIn('id', self::withFact('causes', "\"{$this->cause}\""));
         }
         if ($this->unread !== null) {
-            $query->whereRaw("id in (select charge_session_id from session_facts where json_extract(facts, '$.unread') like ?)", [$this->unread === self::ANY ? '%"%' : "%\"{$this->unread}\"%"]);
+            $query->whereIn('id', self::withFact('unread', $this->unread === self::ANY ? '"' : "\"{$this->unread}\""));
         }
         if ($this->days->from !== null) {
             $query->where('started_at', '>=', Carbon::parse($this->days->from, $zone)->utc());
@@ -92,16 +96,19 @@ final readonly class LogFilter
             $query->where('started_at', '<', Carbon::parse($this->days->to, $zone)->addDay()->utc());
         }
         if ($this->q !== null) {
-            $text = '%'.self::plain($this->q).'%';
-            $kept = '%'.self::plain(substr((string) json_encode($this->q), 1, -1)).'%';
-            $query->whereRaw('(note like ? escape "!" or stall like ? escape "!" or pieces like ? escape "!")', [$text, $text, $kept]);
+            // What stands in JSON has its accents and quotes written out.
+            $kept = substr((string) json_encode($this->q), 1, -1);
+            $query->where(fn (Builder $any): Builder => $any->whereRaw($dialect->contains('note'), [Dialect::contained($this->q)])
+                ->orWhereRaw($dialect->contains('stall'), [Dialect::contained($this->q)])
+                ->orWhereRaw($dialect->contains('pieces'), [Dialect::contained($kept)]));
         }
 
         return $query;
     }
 
-    private static function plain(string $text): string
+    /** Sessions one of whose facts contains a text of JSON. */
+    private static function withFact(string $fact, string $text): Query
     {
-        return str_replace(['!', '%', '_'], ['!!', '!%', '!_'], $text);
+        return DB::table('session_facts')->select('charge_session_id')->whereRaw(Dialect::ofConnection()->contains(DB::connection()->getQueryGrammar()->wrap("facts->{$fact}")), [Dialect::contained($text)]);
     }
 }

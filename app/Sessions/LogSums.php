@@ -19,8 +19,7 @@ final class LogSums
         $all = new Sums;
         /** @var array<string, array<string, Sums>> $by */
         $by = ['months' => [], 'networks' => [], 'vehicles' => []];
-        $rows = DB::query()->fromSub($filter->query($zone)->toBase()->select(['started_at', 'outlet_id', 'pieces', 'paid_amount', 'paid_currency', 'station_kwh'])
-            ->selectRaw("json_extract(summary, '$.energy_kwh') as kwh, json_extract(summary, '$.minutes') as minutes"), 's')->cursor();
+        $rows = DB::query()->fromSub($filter->query($zone)->toBase()->select(['started_at', 'outlet_id', 'pieces', 'paid_amount', 'paid_currency', 'station_kwh', 'summary->energy_kwh as kwh', 'summary->minutes as minutes']), 's')->cursor();
         foreach ($rows as $row) {
             $pieces = json_decode((string) $row->pieces, true);
             $kwh = $row->station_kwh ?? $row->kwh;

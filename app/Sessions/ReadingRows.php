@@ -11,14 +11,14 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * Writes readings by prepared statements: the framework's builder would assemble every row again, which for a million
- * of them takes three times as long as SQLite does. A statement names only what its readings hold.
+ * of them takes three times as long as the database does. A statement names only what its readings hold.
  */
 final class ReadingRows
 {
     private const ROWS_A_STATEMENT = 100;
 
     /** A reading whose id is known already is left as it is. */
-    private const INTO = 'insert or ignore into readings (garage_id, charge_session_id, client_id, %s) values %s';
+    private const INTO = 'insert into readings (garage_id, charge_session_id, client_id, %s) values %s on conflict do nothing';
 
     /** @var array{\PDO, string, \PDOStatement}|null the last one for as many rows as there may be, and its SQL */
     private static ?array $kept = null;

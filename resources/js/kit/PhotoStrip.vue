@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { onMounted, ref } from 'vue';
+import { onMounted, ref, watch } from 'vue';
 import { answered, nameOf } from '@/api/once';
 import { api, ask } from '@/api/client';
 import type { components } from '@/api/schema';
 import { useAccount } from '@/stores/account';
 import type { PieceKind } from '@/stores/edit';
+import { restoredPhotographs } from '@/stores/photographs';
 import { useUndo } from '@/stores/undo';
 import { day } from '@/ui/figures';
 import { scaledDown } from '@/ui/photo';
@@ -59,6 +60,7 @@ const remove = (photo: Photo) =>
   });
 
 onMounted(() => attempt(load));
+watch(restoredPhotographs, () => attempt(load));
 </script>
 
 <template>

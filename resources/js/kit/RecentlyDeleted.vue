@@ -4,6 +4,7 @@ import { api, ask } from '@/api/client';
 import type { components } from '@/api/schema';
 import { useAccount } from '@/stores/account';
 import { useEdit } from '@/stores/edit';
+import { restoredPhotographs } from '@/stores/photographs';
 import { useUndo } from '@/stores/undo';
 import { day, hour } from '@/ui/figures';
 import { useAttempt } from '@/ui/useAttempt';
@@ -42,6 +43,7 @@ const back = (item: Item) =>
       await ask(api.POST('/sessions/{session}/restore', { params: { path: { session: item.id } } }));
     } else if (item.kind === 'photos') {
       await ask(api.POST('/photos/{photo}/restore', { params: { path: { photo: item.id } } }));
+      restoredPhotographs.value++;
     } else {
       await edit.restore(item.kind, item.id);
     }
