@@ -15,7 +15,7 @@ final class PostgresSeeds
         Seed::alone(static function () use ($seed, $built, $server, $copy): void {
             if ($server->query("select 1 from pg_database where datname = '{$built}'")->fetchColumn() === false) {
                 $server->exec("create database {$built}_new template template0");
-                $seed->build("{$built}_new");
+                $seed->build('pgsql', "{$built}_new");
                 $server->exec("alter database {$built}_new rename to {$built}");
             }
             $server->exec("create database {$copy} template {$built}");

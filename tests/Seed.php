@@ -36,13 +36,13 @@ enum Seed: string
         return $copies[$this->value] ??= (getenv('DB_CONNECTION') === 'pgsql' ? new PostgresSeeds : new SqliteSeeds)->ownCopy($this);
     }
 
-    /** Fills an empty database. */
-    public function build(string $database): void
+    /** Fills an empty database of either kind (`sqlite` or `pgsql`). */
+    public function build(string $connection, string $database): void
     {
         $commands = [['migrate', '--force'], ...($this === self::Demo ? [['harmozon:demo']] : [])];
         foreach ($commands as $command) {
             (new Process([PHP_BINARY, 'artisan', ...$command, '--quiet'], self::root(), [
-                'APP_ENV' => 'testing', 'APP_KEY' => 'base64:'.base64_encode(str_repeat("\0", 32)), 'DB_DATABASE' => $database, 'CACHE_STORE' => 'array',
+                'APP_ENV' => 'testing', 'APP_KEY' => 'base64:'.base64_encode(str_repeat("\0", 32)), 'DB_CONNECTION' => $connection, 'DB_DATABASE' => $database, 'CACHE_STORE' => 'array',
                 'COUNTERS_STORE' => 'array', 'HARMOZON_DEMO' => 'true', 'HASH_MEMORY_KIB' => '64', 'LOG_CHANNEL' => 'null',
             ]))->setTimeout(120)->mustRun();
         }

@@ -47,7 +47,7 @@ final class SqliteSeeds
     {
         array_map(unlink(...), glob($path.'*') ?: []);
         touch($path);
-        $seed->build($path);
+        $seed->build('sqlite', $path);
         // Everything in the one file: those who read it at once would wait for each other to look through a write-ahead log.
         $built = new \SQLite3($path);
         $built->exec('PRAGMA journal_mode = DELETE');

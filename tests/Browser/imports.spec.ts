@@ -59,13 +59,21 @@ test("two files are one session: the thermometer's is pushed beside the car's, b
   if (!box) {
     throw new Error('the slider is not there');
   }
+  // What is typed before the answer to the push comes stands.
+  let answer = () => {};
+  const typed = new Promise<void>((resolve) => (answer = resolve));
+  await page.route('**/api/imports/*', (route) => typed.then(() => route.continue()), { times: 1 });
+  const pushed = page.waitForRequest((r) => r.method() === 'PUT' && r.url().includes('/api/imports/'));
   // Ten minutes are as wide as the chart: a twentieth of it is half a minute.
   await page.mouse.move(box.x + 200, box.y + 150);
   await page.mouse.down();
   await page.mouse.move(box.x + 200 + (box.width - 20) / 20, box.y + 150, { steps: 4 });
   await page.mouse.up();
   await expect(look.getByText(/The file starts 1:(39|40|38) after plugging in\./)).toBeVisible();
+  await pushed;
   await look.getByRole('spinbutton', { name: 'Seconds after plugging in' }).fill('120');
+  answer();
+  await expect(look.getByRole('row', { name: /^1:(39|40|38) 20\.0 °C$/ })).toBeVisible();
   await page.keyboard.press('Tab');
   await expect(look.getByRole('row', { name: '2:00 20.0 °C' })).toBeVisible();
   await look.getByRole('button', { name: 'Add these readings' }).click();

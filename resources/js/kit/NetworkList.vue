@@ -7,6 +7,7 @@ import { useGarage } from '@/stores/garage';
 import { useTerms } from '@/stores/terms';
 import { useAttempt } from '@/ui/useAttempt';
 import TextButton from '@/ui/TextButton.vue';
+import { vTyped } from '@/ui/typed';
 import { say } from '@/words/say';
 
 /** What each network requires before a session, and whether it is done; gate 5 reads it. */
@@ -83,9 +84,9 @@ const set = (id: string, step: Step, state: string) =>
         <label>
           {{ say('set_up.help_line') }}
           <input
+            v-typed="n.spec.help_line"
             type="tel"
             class="figures"
-            :value="n.spec.help_line ?? ''"
             maxlength="60"
             autocomplete="off"
             :disabled="isBusy || !account.may('edit')"

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue';
 import { useGarage } from '@/stores/garage';
 import { useTerms } from '@/stores/terms';
 import TextButton from '@/ui/TextButton.vue';
+import { vTyped } from '@/ui/typed';
 import { say } from '@/words/say';
 import type { Filter } from './useLog';
 
@@ -75,9 +76,9 @@ const asked = computed(() => [
       <label
         ><span class="sr-only">{{ say('log.look') }}</span
         ><input
+          v-typed="filter.q"
           type="search"
           :placeholder="say('log.look')"
-          :value="filter.q ?? ''"
           autocomplete="off"
           @input="typed(valueOf($event))"
       /></label>
@@ -104,7 +105,7 @@ const asked = computed(() => [
       >
       <label v-for="key in days" :key="key"
         ><span>{{ key === 'from' ? say('log.from') : say('log.to') }}</span
-        ><input type="date" :value="filter[key] ?? ''" @change="emit('want', { [key]: valueOf($event) })"
+        ><input v-typed="filter[key]" type="date" @change="emit('want', { [key]: valueOf($event) })"
       /></label>
     </div>
   </form>

@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import { useTerms } from '@/stores/terms';
 import TextButton from '@/ui/TextButton.vue';
+import { vTyped } from '@/ui/typed';
 import { say } from '@/words/say';
 import { STALL_COLUMNS as columns } from './stalls';
 
@@ -48,8 +49,8 @@ function add(): void {
         <input
           v-for="(words, column) in columns"
           :key="column"
+          v-typed="stall[column]"
           :class="column"
-          :value="stall[column] ?? ''"
           :aria-label="say('stalls.of', { what: say(words), n: i + 1 })"
           :placeholder="say(words)"
           :maxlength="column === 'fault' ? 200 : 48"

@@ -9,6 +9,7 @@ import { useUnits } from '@/stores/units';
 import { clock, quantity, soc } from '@/ui/figures';
 import TextButton from '@/ui/TextButton.vue';
 import { plain } from '@/words/habits';
+import { vTyped } from '@/ui/typed';
 import { say } from '@/words/say';
 import { useReadingFields } from '@/connect/readingFields';
 
@@ -24,6 +25,8 @@ const SHIFT_ARROW_S = 10;
 const PAGE_S = 60;
 /** A pushed file is told to the server when it has come to rest (ms). */
 const REST_MS = 500;
+/** The server keeps whole milliseconds. */
+const NO_DIFFERENCE_S = 0.01;
 
 const units = useUnits();
 const { screen, heat } = useReadingFields();
@@ -31,9 +34,19 @@ const frame = useTemplateRef<HTMLElement>('frame');
 const { width } = useElementSize(frame);
 /** Where it is while it is pushed. */
 const now = ref(props.shiftS);
+/** What the server was told last and has not answered; pushes since then outrank its answers. */
+let told: number | null = null;
+let timer: ReturnType<typeof setTimeout> | undefined;
+const drag = ref<{ x: number; from: number } | null>(null);
 watch(
   () => props.shiftS,
-  (s) => (now.value = s),
+  (s) => {
+    const isOfAnEarlierPush = told !== null && Math.abs(s - told) > NO_DIFFERENCE_S;
+    if (timer === undefined && !drag.value && !isOfAnEarlierPush) {
+      told = null;
+      now.value = s;
+    }
+  },
 );
 const moved = computed(() => now.value - props.shiftS);
 
@@ -109,13 +122,17 @@ const legend = computed(() =>
 const when = (s: number) =>
   s === 0 ? say('look.at_plug') : say(s > 0 ? 'look.after' : 'look.before', { time: clock(Math.abs(s)) });
 
-let timer: ReturnType<typeof setTimeout> | undefined;
 function push(seconds: number): void {
   now.value = Math.round(seconds * 10) / 10;
   clearTimeout(timer);
-  timer = setTimeout(() => emit('shift', now.value), REST_MS);
+  timer = setTimeout(() => tell(now.value), REST_MS);
 }
-const drag = ref<{ x: number; from: number } | null>(null);
+function tell(seconds: number): void {
+  clearTimeout(timer);
+  timer = undefined;
+  told = now.value = seconds;
+  emit('shift', seconds);
+}
 function press(event: PointerEvent): void {
   (event.currentTarget as HTMLElement).setPointerCapture(event.pointerId);
   drag.value = { x: event.clientX, from: now.value };
@@ -193,13 +210,10 @@ function key(event: KeyboardEvent): void {
     </p>
     <p class="begins">
       <strong>{{ say('look.begins', { when: when(now) }) }}</strong>
-      <TextButton v-if="now !== 0" @click="emit('shift', 0)">
+      <TextButton v-if="now !== 0" @click="tell(0)">
         {{ say('look.at_plug') }}
       </TextButton>
-      <TextButton
-        v-if="look.clock_shift_s !== null && look.clock_shift_s !== now"
-        @click="emit('shift', look.clock_shift_s)"
-      >
+      <TextButton v-if="look.clock_shift_s !== null && look.clock_shift_s !== now" @click="tell(look.clock_shift_s)">
         {{
           beside === null
             ? say('look.by_clock', { when: when(look.clock_shift_s) })
@@ -209,9 +223,9 @@ function key(event: KeyboardEvent): void {
       <label
         >{{ say('look.shift') }}
         <input
+          v-typed="now"
           type="number"
           step="0.1"
-          :value="now"
           @change="(e) => push(Number((e.target as HTMLInputElement).value))"
       /></label>
     </p>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useTerms } from '@/stores/terms';
 import AnyFace from '@/ui/AnyFace.vue';
+import { vTyped } from '@/ui/typed';
 import { say } from '@/words/say';
 import type { Seen } from './useShop';
 
@@ -62,7 +63,7 @@ function set(key: (typeof figures)[number]['key'], typed: string): void {
     <label v-for="f in figures" :key="f.key">
       <span class="field-name">{{ f.label }}</span>
       <input
-        :value="seen[f.key] ?? ''"
+        v-typed="seen[f.key]"
         inputmode="decimal"
         autocomplete="off"
         @change="set(f.key, ($event.target as HTMLInputElement).value)"
