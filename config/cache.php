@@ -1,7 +1,8 @@
 <?php
 
 return [
-    'default' => env('CACHE_STORE', 'file'),
+    // Several servers on one PostgreSQL share what they keep there.
+    'default' => env('CACHE_STORE', env('DB_CONNECTION') === 'pgsql' ? 'counters' : 'file'),
     // Where calls and failures are counted: atomically, which files are not.
     'limiter' => env('COUNTERS_STORE', 'counters'),
     'stores' => [

@@ -11,13 +11,19 @@ abstract class Dialect
 {
     public static function ofConnection(): self
     {
-        return DB::connection()->getDriverName() === 'pgsql' ? new PostgresDialect : new SqliteDialect;
+        return self::named(DB::getDefaultConnection());
+    }
+
+    /** Of a connection by its name: it need not be open. */
+    public static function named(string $connection): self
+    {
+        return config("database.connections.{$connection}.driver") === 'pgsql' ? new PostgresDialect : new SqliteDialect;
     }
 
     /** A condition that a column contains a text, whatever the case of its Latin letters; its one placeholder takes {@see contained}. */
     public function contains(string $column): string
     {
-        return "cast({$column} as text) {$this->likeInAnyCase()} ? escape '!'";
+        return implode(' ', ['cast(', $column, 'as text)', $this->likeInAnyCase(), "? escape '!'"]);
     }
 
     public static function contained(string $text): string

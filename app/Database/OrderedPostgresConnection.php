@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Database;
 
-use App\Garage\CurrentGarage;
 use Illuminate\Database\PostgresConnection;
 
 /**
@@ -16,13 +15,22 @@ final class OrderedPostgresConnection extends PostgresConnection
 {
     use KnowsWhatWasWritten;
 
+    /**
+     * @param  array<string, mixed>  $config
+     * @param  \Closure(): (int|null)  $garage  in which is written now; null where in none
+     */
+    public function __construct(\PDO|\Closure $pdo, string $database, string $prefix, array $config, private readonly \Closure $garage)
+    {
+        parent::__construct($pdo, $database, $prefix, $config);
+    }
+
     protected function executeBeginTransactionStatement(): void
     {
         parent::executeBeginTransactionStatement();
         try {
-            $garage = app(CurrentGarage::class)->id();
+            $garage = $this->getConfig('one_writer_a_garage') === true ? ($this->garage)() : null;
             if ($garage !== null) {
-                $this->getPdo()->exec(sprintf('select pg_advisory_xact_lock(%d, %d)', PostgresDialect::GARAGES, $garage));
+                $this->getPdo()->prepare('select pg_advisory_xact_lock(?, ?)')->execute([PostgresDialect::GARAGES, $garage]);
             }
         } catch (\PDOException $e) {
             $this->getPdo()->rollBack();

@@ -29,6 +29,9 @@ final class PostgresDialect extends Dialect
     /** What the driver says of a server that it cannot reach: it gives no SQLSTATE then. */
     private const UNREACHED = 7;
 
+    /** The shortest wait for a lock that can be set (ms); 0 would be for ever. */
+    private const AT_ONCE_MS = 1;
+
     protected function likeInAnyCase(): string
     {
         return 'ilike';
@@ -47,7 +50,7 @@ final class PostgresDialect extends Dialect
     public function writeWithoutWaiting(\Closure $write): bool
     {
         try {
-            DB::unprepared("set lock_timeout = '1ms'");
+            self::waitFor(self::AT_ONCE_MS);
             $write();
 
             return true;
@@ -58,8 +61,13 @@ final class PostgresDialect extends Dialect
 
             return false;
         } finally {
-            DB::unprepared(sprintf("set lock_timeout = '%dms'", (int) DB::connection()->getConfig('lock_timeout')));
+            self::waitFor((int) DB::connection()->getConfig('lock_timeout'));
         }
+    }
+
+    private static function waitFor(int $milliseconds): void
+    {
+        DB::select("select set_config('lock_timeout', ?, false)", [(string) $milliseconds]);
     }
 
     public function trouble(\PDOException $e): ?Trouble

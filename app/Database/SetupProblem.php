@@ -28,7 +28,7 @@ final readonly class SetupProblem
             $found = match (true) {
                 $at instanceof SQLiteDatabaseDoesNotExistException => new self(Message::of('app.trouble_no_database')),
                 $at instanceof UnwritableFile => new self(Message::of('app.trouble_unwritable', path: $at->path)),
-                $at instanceof QueryException && $at->getConnectionName() === CounterFile::CONNECTION => new self(Message::of('app.trouble_counters')),
+                $at instanceof QueryException && $at->getConnectionName() === Counters::CONNECTION => new self(Message::of('app.trouble_counters')),
                 $at instanceof MissingAppKeyException => new self(Message::of('app.trouble_no_key')),
                 $at instanceof \PDOException => self::ofDatabase($at),
                 default => null,
@@ -43,7 +43,9 @@ final readonly class SetupProblem
 
     private static function ofDatabase(\PDOException $e): ?self
     {
-        return match (Dialect::ofConnection()->trouble($e)) {
+        $dialect = $e instanceof QueryException ? Dialect::named($e->getConnectionName()) : Dialect::ofConnection();
+
+        return match ($dialect->trouble($e)) {
             Trouble::Busy => new self(Message::of(self::isPartlyDone() ? 'app.trouble_busy_partly' : 'app.trouble_busy'), self::SOON_S),
             Trouble::ReadOnly => new self(Message::of('app.trouble_read_only')),
             Trouble::Full => new self(Message::of(self::isPartlyDone() ? 'app.trouble_full_partly' : 'app.trouble_full')),

@@ -6,6 +6,7 @@ namespace App\Garage;
 
 use Harmozon\Core\Catalogue\Region;
 use Harmozon\Core\Words\Units;
+use Illuminate\Auth\AuthManager;
 use Illuminate\Contracts\Auth\Factory as Auth;
 use Illuminate\Support\Carbon;
 
@@ -25,6 +26,14 @@ final class CurrentGarage
         }
 
         return $this->member()?->garageId();
+    }
+
+    /** As far as it is known already: to ask who calls may write to a session before it has begun. */
+    public function knownId(): ?int
+    {
+        $isAsked = $this->auth instanceof AuthManager && $this->auth->hasResolvedGuards();
+
+        return $this->opened ?? ($isAsked && $this->auth->guard()->hasUser() ? $this->member()?->garageId() : null);
     }
 
     /** The units for temperatures and lengths; °C and metres for a console task. */

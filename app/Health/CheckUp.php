@@ -70,7 +70,7 @@ final readonly class CheckUp
 
     private static function secrets(): Finding
     {
-        foreach (array_filter([base_path('.env'), Dialect::ofConnection()->file(), storage_path('logs')]) as $path) {
+        foreach (array_filter([base_path('.env'), Dialect::ofConnection()->file(), storage_path('logs')], is_string(...)) as $path) {
             $mode = @fileperms($path);
             if ($mode !== false && ($mode & 0o077) !== 0) {
                 return Finding::bad(Subject::Secrets, Message::of('health.secrets_open', path: $path));

@@ -59,6 +59,7 @@ final class ChargeSession extends Model
             'summary' => 'array',
             'judged_before' => 'array',
             'judged_at' => 'datetime',
+            'station_kwh' => 'float',
         ];
     }
 

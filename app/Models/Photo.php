@@ -36,5 +36,9 @@ final class Photo extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['bytes' => Bytes::class];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['bytes' => Bytes::class];
+    }
 }

@@ -35,6 +35,12 @@ final class Reading extends Model
 
     protected $guarded = [];
 
+    /** @return array<string, string> PostgreSQL's driver gives figures as text */
+    protected function casts(): array
+    {
+        return array_fill_keys(CoreReading::quantities(), 'float');
+    }
+
     /** @return Collection<int, self> newest first */
     public static function newestOf(ChargeSession $session, int $most): Collection
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\Database\Dialect;
 use App\Garage\Role;
 use App\Models\Garage;
 use App\Models\Invitation;
@@ -41,6 +42,7 @@ final class Registration
     public function begin(array $account, array $garage): ?User
     {
         return DB::transaction(function () use ($account, $garage): ?User {
+            Dialect::ofConnection()->peoplesTurn();
             if ($this->mode() === 'closed') {
                 return null;
             }
@@ -59,6 +61,7 @@ final class Registration
     public function joinAnew(Invitation $invitation, array $account): ?User
     {
         return DB::transaction(function () use ($invitation, $account): ?User {
+            Dialect::ofConnection()->peoplesTurn();
             if (! $this->useUp($invitation)) {
                 return null;
             }
@@ -105,6 +108,7 @@ final class Registration
     public function accept(Invitation $invitation, User $person): bool
     {
         return DB::transaction(function () use ($invitation, $person): bool {
+            Dialect::ofConnection()->peoplesTurn();
             $isOpen = $this->useUp($invitation);
             if ($isOpen) {
                 $this->join($person, $invitation->garage, $invitation->role);

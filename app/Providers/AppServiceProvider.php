@@ -6,7 +6,7 @@ namespace App\Providers;
 
 use App\Backup\DatabaseCopy;
 use App\Backup\SqliteCopy;
-use App\Database\CounterFile;
+use App\Database\Counters;
 use App\Database\ImmediateSqliteConnection;
 use App\Database\OrderedPostgresConnection;
 use App\Database\PatientPostgresConnector;
@@ -42,7 +42,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->bind(GarageExperience::class, PastSessions::class);
         $this->app->bind(DatabaseCopy::class, SqliteCopy::class);
         Connection::resolverFor('sqlite', static fn (\PDO|\Closure $pdo, string $database, string $prefix, array $config): Connection => new ImmediateSqliteConnection($pdo, $database, $prefix, $config));
-        Connection::resolverFor('pgsql', static fn (\PDO|\Closure $pdo, string $database, string $prefix, array $config): Connection => new OrderedPostgresConnection($pdo, $database, $prefix, $config));
+        Connection::resolverFor('pgsql', static fn (\PDO|\Closure $pdo, string $database, string $prefix, array $config): Connection => new OrderedPostgresConnection($pdo, $database, $prefix, $config, static fn (): ?int => app(CurrentGarage::class)->knownId()));
         $this->app->bind('db.connector.pgsql', PatientPostgresConnector::class);
         $this->app->singleton(Language::class, static fn (): Language => self::language(require app_path('Words/en.php')));
         $this->app->bind(Voice::class, static function (Application $app): Voice {
@@ -67,7 +67,7 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Session::extend('database', fn (Application $app): DatabaseSessions => new DatabaseSessions(DB::connection(), (string) config('session.table'), (int) config('session.lifetime'), $app));
-        Cache::extend('counters', fn (): Repository => Cache::repository(CounterFile::store()));
+        Cache::extend('counters', fn (): Repository => Cache::repository(Counters::store()));
         $this->app->when(SignInThrottle::class)->needs(Repository::class)->give(static fn (): Repository => Cache::store((string) config('cache.limiter')));
         Sanctum::usePersonalAccessTokenModel(LoggerToken::class);
         Model::shouldBeStrict();

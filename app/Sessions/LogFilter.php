@@ -98,9 +98,7 @@ final readonly class LogFilter
         if ($this->q !== null) {
             // What stands in JSON has its accents and quotes written out.
             $kept = substr((string) json_encode($this->q), 1, -1);
-            $query->where(fn (Builder $any): Builder => $any->whereRaw($dialect->contains('note'), [Dialect::contained($this->q)])
-                ->orWhereRaw($dialect->contains('stall'), [Dialect::contained($this->q)])
-                ->orWhereRaw($dialect->contains('pieces'), [Dialect::contained($kept)]));
+            $query->whereRaw('('.implode(' or ', array_map($dialect->contains(...), ['note', 'stall', 'pieces'])).')', array_map(Dialect::contained(...), [$this->q, $this->q, $kept]));
         }
 
         return $query;

@@ -128,9 +128,9 @@ final class AccountTest extends TestCase
         $house = sys_get_temp_dir().'/harmozon-counters-'.bin2hex(random_bytes(6));
         mkdir("{$house}/framework", 0700, true);
         $count = 'require "vendor/autoload.php"; $app = require "bootstrap/app.php"; $app->make(Illuminate\\Contracts\\Console\\Kernel::class)->bootstrap();'
-            .'$store = App\\Database\\CounterFile::store(); $store->add("n", 0, 600); for ($i = 0; $i < 40; $i++) { $store->increment("n"); } echo $store->get("n");';
+            .'$store = App\\Database\\Counters::store(); $store->add("n", 0, 600); for ($i = 0; $i < 40; $i++) { $store->increment("n"); } echo $store->get("n");';
         $processes = array_map(static function () use ($count, $house): Process {
-            $process = new Process(['php', '-r', $count], base_path(), ['LARAVEL_STORAGE_PATH' => $house, 'APP_ENV' => 'testing']);
+            $process = new Process(['php', '-r', $count], base_path(), ['DB_CONNECTION' => 'sqlite', 'LARAVEL_STORAGE_PATH' => $house, 'APP_ENV' => 'testing']);
             $process->start();
 
             return $process;

@@ -13,6 +13,7 @@ use Tests\Seed;
 
 /** A backup of a house of its own, by the commands that people run. */
 #[Group('slow')]
+#[Group('sqlite')]
 final class BackupTest extends TestCase
 {
     private string $house;

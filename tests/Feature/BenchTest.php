@@ -11,6 +11,7 @@ use Tests\TestCase;
 
 /** Every bench runs, on little, and prints its figures. How fast it is is no test's business. */
 #[Group('slow')]
+#[Group('sqlite')]
 final class BenchTest extends TestCase
 {
     /** @param  list<string>  $little */

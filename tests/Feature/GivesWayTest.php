@@ -6,10 +6,12 @@ namespace Tests\Feature;
 
 use App\Database\GivesWay;
 use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\StartsFromSeed;
 use Tests\TestCase;
 
 /** Whoever writes much in the background lets people write first. */
+#[Group('sqlite')]
 final class GivesWayTest extends TestCase
 {
     use StartsFromSeed;

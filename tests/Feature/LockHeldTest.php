@@ -10,10 +10,12 @@ use Illuminate\Database\Events\TransactionCommitted;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Str;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\Seed;
 use Tests\TestCase;
 
 /** Somebody else holds the database's write lock, and holds it for long. */
+#[Group('sqlite')]
 final class LockHeldTest extends TestCase
 {
     private string $path;

@@ -98,7 +98,7 @@ final class LogApiTest extends TestCase
             self::assertEqualsWithDelta($sums->json('all.kwh'), array_sum(array_column($sums->json($group), 'kwh')), 1.0);
         }
         self::assertContains('Brindle', array_column($sums->json('vehicles'), 'key'));
-        $lines = array_sum(array_map(static fn (array $s): float => $s['station_kwh'] ?? $s['summary']['energy_kwh'] ?? 0.0, $this->getJson('/api/sessions')->json('sessions')));
+        $lines = array_sum(array_map(static fn (array $s): float => (float) ($s['station_kwh'] ?? $s['summary']['energy_kwh'] ?? 0), $this->getJson('/api/sessions')->json('sessions')));
         self::assertEqualsWithDelta($lines, $sums->json('all.kwh'), 0.1);
         self::assertSame(1, $this->getJson('/api/session-sums?verdict=failed')->json('all.sessions'));
         self::assertEquals(100, $this->getJson('/api/session-sums?verdict=failed')->json('all.kwh'));

@@ -251,7 +251,8 @@ final class PersonTest extends TestCase
     {
         $rook = $this->rook();
         $this->signIn($rook);
-        $this->elsewhere($rook, 'elsewhere', "Brow\xFFser");
+        // What is no text, in rows from before it was looked at; PostgreSQL takes none.
+        $this->elsewhere($rook, 'elsewhere', config('database.default') === 'pgsql' ? 'Browser' : "Brow\xFFser");
         $devices = $this->getJson('/api/me/devices')->assertOk();
         Contract::holds('GET', '/me/devices', $devices);
         self::assertSame([false, true], collect($devices->json('devices'))->sortBy('is_here')->pluck('is_here')->all());

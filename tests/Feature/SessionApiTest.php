@@ -10,6 +10,7 @@ use App\Models\Vehicle;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\Contract;
 use Tests\StartsFromSeed;
 use Tests\TakesFiles;
@@ -179,6 +180,7 @@ final class SessionApiTest extends TestCase
         $this->getJson('/api/sessions')->assertJsonCount(35, 'sessions');
     }
 
+    #[Group('sqlite')]
     public function test_the_database_keeps_what_it_acknowledges(): void
     {
         self::assertSame(1, (int) DB::selectOne('PRAGMA foreign_keys')->foreign_keys);

@@ -6,10 +6,12 @@ namespace Tests\Feature;
 
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Group;
 use Symfony\Component\Process\Process;
 use Tests\TestCase;
 
 /** What earlier releases left, opened by this one: tests/releases holds a database of the first, of one from the middle and of the last. */
+#[Group('sqlite')]
 final class UpgradeTest extends TestCase
 {
     /** What a person asks for again without noticing: who was where, and what is worked out from the rest. */

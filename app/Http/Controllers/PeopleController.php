@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Database\Dialect;
 use App\Garage\CurrentGarage;
 use App\Garage\Permission;
 use App\Garage\Role;
@@ -71,6 +72,7 @@ final class PeopleController extends Controller
         $typed = $request->validate(['role' => ['required', Rule::enum(Role::class)]]);
         $role = Role::from((string) $typed['role']);
         DB::transaction(function () use ($membership, $role): void {
+            Dialect::ofConnection()->peoplesTurn();
             $this->mustLeaveAKeeper($membership, $role);
             $membership->update(['role' => $role]);
         });
@@ -86,6 +88,7 @@ final class PeopleController extends Controller
             abort(403, $this->voice->say(Message::of('app.may_not', role: ($me->role() ?? Role::Reader)->message(), act: Permission::Keep->message())));
         }
         DB::transaction(function () use ($person): void {
+            Dialect::ofConnection()->peoplesTurn();
             $membership = $this->membership($person);
             $this->mustLeaveAKeeper($membership, null);
             $membership->leave();

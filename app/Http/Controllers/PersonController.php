@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Database\Dialect;
 use App\Garage\Role;
 use App\Http\AuthAction;
 use App\Http\SignInThrottle;
@@ -83,6 +84,7 @@ final class PersonController extends Controller
         $person = SignedInUser::signedIn();
         $this->mustKnow($request);
         DB::transaction(function () use ($person): void {
+            Dialect::ofConnection()->peoplesTurn();
             $alone = $person->memberships()->with('garage')->where('role', Role::Keeper->value)->get()->filter(static fn (Membership $m): bool => ! $m->hasOtherKeeper());
             if ($alone->isNotEmpty()) {
                 throw ValidationException::withMessages(['garages' => $alone->map(fn (Membership $m): string => $this->voice->say(Message::of('app.last_keeper', garage: $m->garage->name)))->values()->all()]);
