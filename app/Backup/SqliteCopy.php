@@ -42,6 +42,11 @@ final class SqliteCopy implements DatabaseCopy
 
     public function isWhole(string $file): bool
     {
+        return self::isIntact($file);
+    }
+
+    public static function isIntact(string $file): bool
+    {
         try {
             $copy = self::open($file, SQLITE3_OPEN_READONLY);
 

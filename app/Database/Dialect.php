@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Database;
 
+use Illuminate\Database\Connection;
 use Illuminate\Support\Facades\DB;
 
 /** What SQLite and PostgreSQL say differently. Nothing outside this room knows which of them it speaks to. */
@@ -83,6 +84,18 @@ abstract class Dialect
 
     /** The file that the database is; null where a server of its own has it. */
     abstract public function file(): ?string;
+
+    /** The number that a table gave last; 0 where it gives none, or gave none yet. */
+    abstract public function lastNumber(Connection $database, string $table, ?string $column): int;
+
+    /** So that no number is given twice. */
+    abstract public function setLastNumber(Connection $database, string $table, ?string $column, int $last): void;
+
+    /** Until the transaction ends everything that is read is of this moment, while others go on writing. */
+    abstract public function beginOfOneMoment(Connection $database): void;
+
+    /** Until the transaction ends nobody else writes. */
+    abstract public function beginAlone(Connection $database): void;
 
     /** Until the transaction ends nobody else changes who belongs to which garage. */
     abstract public function peoplesTurn(): void;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Database;
 
+use Illuminate\Database\Connection;
 use Illuminate\Support\Facades\DB;
 
 final class PostgresDialect extends Dialect
@@ -105,6 +106,40 @@ final class PostgresDialect extends Dialect
     public function file(): ?string
     {
         return null;
+    }
+
+    public function lastNumber(Connection $database, string $table, ?string $column): int
+    {
+        $sequence = $this->sequence($database, $table, $column);
+
+        return $sequence === null ? 0 : (int) $database->scalar('select pg_sequence_last_value(?::regclass)', [$sequence]);
+    }
+
+    public function setLastNumber(Connection $database, string $table, ?string $column, int $last): void
+    {
+        $sequence = $this->sequence($database, $table, $column);
+        if ($sequence !== null && $last > 0) {
+            $database->select('select setval(?::regclass, ?)', [$sequence, $last]);
+        }
+    }
+
+    private function sequence(Connection $database, string $table, ?string $column): ?string
+    {
+        return $column === null ? null : $database->scalar('select pg_get_serial_sequence(?, ?)', [$table, $column]);
+    }
+
+    public function beginOfOneMoment(Connection $database): void
+    {
+        $database->beginTransaction();
+        $database->statement('set transaction isolation level repeatable read');
+    }
+
+    public function beginAlone(Connection $database): void
+    {
+        $database->beginTransaction();
+        foreach ($database->getSchemaBuilder()->getTables('public') as $table) {
+            $database->statement(implode(' ', ['lock table', $database->getQueryGrammar()->wrapTable((string) $table['name']), 'in share row exclusive mode']));
+        }
     }
 
     public function peoplesTurn(): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Database;
 
+use Illuminate\Database\Connection;
 use Illuminate\Support\Facades\DB;
 
 final class SqliteDialect extends Dialect
@@ -84,6 +85,29 @@ final class SqliteDialect extends Dialect
     public function file(): string
     {
         return DB::connection()->getDatabaseName();
+    }
+
+    public function lastNumber(Connection $database, string $table, ?string $column): int
+    {
+        return (int) $database->table('sqlite_sequence')->where('name', $table)->value('seq');
+    }
+
+    public function setLastNumber(Connection $database, string $table, ?string $column, int $last): void
+    {
+        if ($last > 0) {
+            $database->table('sqlite_sequence')->where('name', $table)->delete();
+            $database->table('sqlite_sequence')->insert(['name' => $table, 'seq' => $last]);
+        }
+    }
+
+    public function beginOfOneMoment(Connection $database): void
+    {
+        $database->beginTransaction();
+    }
+
+    public function beginAlone(Connection $database): void
+    {
+        $database->beginTransaction();
     }
 
     /** It has one writer at a time. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Backup\DatabaseCopy;
+use App\Backup\PostgresCopy;
 use App\Backup\SqliteCopy;
 use App\Database\Counters;
 use App\Database\ImmediateSqliteConnection;
@@ -40,7 +41,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->scoped(CurrentGarage::class);
         $this->app->bind(GarageExperience::class, PastSessions::class);
-        $this->app->bind(DatabaseCopy::class, SqliteCopy::class);
+        $this->app->bind(DatabaseCopy::class, static fn (): DatabaseCopy => DB::connection()->getDriverName() === 'pgsql' ? new PostgresCopy : new SqliteCopy);
         Connection::resolverFor('sqlite', static fn (\PDO|\Closure $pdo, string $database, string $prefix, array $config): Connection => new ImmediateSqliteConnection($pdo, $database, $prefix, $config));
         Connection::resolverFor('pgsql', static fn (\PDO|\Closure $pdo, string $database, string $prefix, array $config): Connection => new OrderedPostgresConnection($pdo, $database, $prefix, $config, static fn (): ?int => app(CurrentGarage::class)->knownId()));
         $this->app->bind('db.connector.pgsql', PatientPostgresConnector::class);

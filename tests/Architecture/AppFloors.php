@@ -14,8 +14,8 @@ final class AppFloors
 {
     /** @var list<list<string>> rooms, floor by floor, from the ground up */
     private const FLOORS = [
-        ['Garage', 'Database', 'Files', 'Words', 'Backup'],
-        ['Models'],
+        ['Garage', 'Database', 'Files', 'Words'],
+        ['Models', 'Backup'],
         ['Equipment', 'People'],
         ['Sessions', 'Networks', 'Photos'],
         ['Imports', 'Kit'],
