@@ -93,6 +93,10 @@ run_queued
 slow=()
 [ "$quick" = no ] || slow=(--exclude-group slow)
 suite "PHPUnit: core and app" .cache/phpunit.xml vendor/bin/paratest -p "$cores" --testsuite core,app --no-progress "${slow[@]}" --log-junit .cache/phpunit.xml
+if [ "$quick" = no ]; then
+  # Those that do not ask a database are not run again.
+  suite "PHPUnit: app beside PostgreSQL" .cache/postgres.xml tests/postgres.sh vendor/bin/paratest -p "$cores" --testsuite app --no-progress --exclude-group sqlite --exclude-group once --log-junit .cache/postgres.xml
+fi
 # The attacks wait for servers more than they compute: they begin while the page's units run.
 attacked=.cache/test/attack.xml
 attacks_end() {

@@ -25,7 +25,7 @@ final readonly class Backups
 
     private const SUFFIX = '.zip';
 
-    public function __construct(private DatabaseCopy $database, private Filesystem $disk)
+    public function __construct(private DatabaseCopy $database, private Filesystem $disk, private BackupShelf $shelf)
     {
     }
 
@@ -64,8 +64,15 @@ final readonly class Backups
                 unlink($old);
             }
         }
+        $this->shelf->keepBackup($file, $keep);
 
         return $file;
+    }
+
+    /** When the newest backup was made (Unix time), here or on the shelf; 0 where there is none. */
+    public static function newestAt(): int
+    {
+        return max([0, BackupShelf::newestAt(), ...array_map(static fn (string $file): int => (int) filemtime($file), self::in(self::folder()))]);
     }
 
     /** @return list<string> backups of a folder, the newest first */
@@ -90,9 +97,10 @@ final readonly class Backups
     {
         $staged = $this->stage();
         try {
-            $this->unpack($file, $staged);
+            $this->unpack(is_file($file) ? $file : $this->shelf->backup($file, "{$staged}.taken") ?? $file, $staged);
             $before = $this->make(self::folder(), name: 'before-restoring');
             $this->database->takeFrom("{$staged}/".Manifest::DATABASE);
+            $this->shelf->takeFrom("{$staged}/".Manifest::SHELF);
             foreach (Manifest::FILES as $folder) {
                 $this->disk->ensureDirectoryExists("{$staged}/{$folder}");
                 $target = storage_path('app/'.rtrim($folder, '/'));
@@ -102,6 +110,7 @@ final readonly class Backups
             }
         } finally {
             $this->disk->deleteDirectory($staged);
+            $this->disk->delete("{$staged}.taken");
         }
 
         return $before;
@@ -143,6 +152,7 @@ final readonly class Backups
     /** Copies, not links: a readings file that grows while it is packed would no longer match its checksum. */
     private function stageFiles(string $staged): void
     {
+        $this->shelf->writeTo("{$staged}/".Manifest::SHELF);
         foreach (Manifest::FILES as $folder) {
             $root = storage_path('app/'.rtrim($folder, '/'));
             foreach (self::filesIn($root) as $path) {

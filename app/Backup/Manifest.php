@@ -19,6 +19,9 @@ final readonly class Manifest
 
     public const DATABASE = 'database.sqlite';
 
+    /** What is on the shelf of several servers; on one server's own disk it is there already. */
+    public const SHELF = 'private/';
+
     /** Photographs and readings files, below the folder of the application's files. */
     public const FILES = ['private/', 'imports/'];
 

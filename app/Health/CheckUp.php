@@ -58,7 +58,7 @@ final readonly class CheckUp
 
     private static function backup(): Finding
     {
-        $newest = max([0, ...array_map(static fn (string $file): int => (int) filemtime($file), Backups::in(Backups::folder()))]);
+        $newest = Backups::newestAt();
         $hours = Amount::count((int) round((time() - $newest) / 3600));
 
         return match (true) {

@@ -20,7 +20,7 @@ final readonly class Metrics
 
     public function text(): string
     {
-        $backups = Backups::in(Backups::folder());
+        $newest = Backups::newestAt();
         $lines = [];
         foreach ([
             ['harmozon_garages', 'Garages', DB::table('garages')->count()],
@@ -29,7 +29,7 @@ final readonly class Metrics
             ['harmozon_imports_waiting', 'Readings files that wait for the worker', DB::table('readings_imports')->where('state', ImportState::Waiting->value)->count()],
             ['harmozon_import_wait_seconds', 'How long the file waits that has waited longest', $this->readiness->longestWaitS()],
             ['harmozon_worker_seen_seconds', 'Since the worker was last seen; absent where it never was', $this->readiness->workerSeenS()],
-            ['harmozon_backup_age_seconds', 'Of the newest backup; absent where there is none', $backups === [] ? null : time() - (int) filemtime($backups[0])],
+            ['harmozon_backup_age_seconds', 'Of the newest backup; absent where there is none', $newest === 0 ? null : time() - $newest],
             ['harmozon_disk_free_bytes', 'On the disk of the database', (int) Readiness::freeBytes()],
             ['harmozon_database_bytes', 'Size of the database', Dialect::ofConnection()->sizeBytes()],
         ] as [$name, $help, $value]) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Imports;
 
 use App\Database\UnwritableFile;
+use App\Files\Shelf;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
@@ -50,6 +51,7 @@ final readonly class ArrivingFile
         if ($from > $this->received) {
             throw FieldError::at('from', Message::of('app.import_from', received: Amount::count($this->received)));
         }
+        Shelf::bring($this->path, $this->received);
         $file = is_file($this->path) ? fopen($this->path, 'r+b') : false;
         if ($file === false) {
             throw WrongState::of('file', Message::of('app.import_gone'));
@@ -73,6 +75,7 @@ final readonly class ArrivingFile
         } finally {
             fclose($file);
         }
+        Shelf::keepPiece($this->path, $from, $written);
 
         return $from + $written;
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Imports;
 
+use App\Files\Shelf;
 use App\Files\TextInput;
 use App\Garage\CurrentGarage;
 use App\Models\ChargeSession;
@@ -83,9 +84,9 @@ final class ImportStore
 
     private function arrived(ReadingsImport $import): void
     {
-        $source = FileHead::of(TextInput::lines($import->path(), 'file'));
+        $source = FileHead::of(TextInput::lines($import->arrived(), 'file'));
         $remembered = $this->sources->ofHead($source);
-        $looked = Preview::of(TextInput::lines($import->path(), 'file'), $remembered, 0, 1);
+        $looked = Preview::of(TextInput::lines($import->arrived(), 'file'), $remembered, 0, 1);
         $import->update([
             'instrument' => $import->instrument ?? mb_substr(pathinfo($import->name, PATHINFO_FILENAME), 0, Reading::LONGEST_SOURCE),
             'shift_ms' => (int) round(1000 * $this->usualShiftS($import, $looked)),
@@ -172,7 +173,7 @@ final class ImportStore
             throw WrongState::of('file', Message::of('app.import_arriving', received: Amount::count($import->received), bytes: Amount::count($import->bytes)));
         }
 
-        return is_file($import->path()) ? TextInput::lines($import->path(), 'file') : throw WrongState::of('file', Message::of('app.import_gone'));
+        return is_file($import->arrived()) ? TextInput::lines($import->path(), 'file') : throw WrongState::of('file', Message::of('app.import_gone'));
     }
 
     /** Sets how to read it, when it began, and which instrument wrote it; null leaves each as it is. */
@@ -273,9 +274,7 @@ final class ImportStore
         $path = $import->path();
         $import->delete();
         FileHash::forget($path);
-        if (is_file($path)) {
-            unlink($path);
-        }
+        Shelf::forget($path);
     }
 
     private static function file(ReadingsImport $import): ArrivingFile

@@ -92,7 +92,7 @@ final class TakeFile
         $done = $import->lines_done;
         $part = new FilePart($done);
         $courtesy = new GivesWay;
-        foreach ($reader->read(TextInput::lines($import->path(), 'file')) as $line => $row) {
+        foreach ($reader->read(TextInput::lines($import->arrived(), 'file')) as $line => $row) {
             if ($line <= $done) {
                 continue;
             }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Files\Shelf;
 use App\Garage\BelongsToGarage;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
@@ -44,5 +45,13 @@ final class GarageArrival extends Model
     public function path(): string
     {
         return storage_path("app/imports/{$this->ulid}.garage.json");
+    }
+
+    /** As {@see path}, with all that has arrived in it. */
+    public function arrived(): string
+    {
+        Shelf::bring($this->path(), $this->received);
+
+        return $this->path();
     }
 }

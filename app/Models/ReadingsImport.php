@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Files\Shelf;
 use App\Garage\BelongsToGarage;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Readings\Foreign\Mapping;
@@ -78,6 +79,14 @@ final class ReadingsImport extends Model
     public function path(): string
     {
         return storage_path("app/imports/{$this->ulid}.csv");
+    }
+
+    /** As {@see path}, with all that has arrived in it. */
+    public function arrived(): string
+    {
+        Shelf::bring($this->path(), $this->received);
+
+        return $this->path();
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Moving;
 
+use App\Files\Shelf;
 use App\Files\TextInput;
 use App\Imports\ArrivingFile;
 use App\Imports\ImportState;
@@ -89,11 +90,11 @@ final class GarageArrivals
             if ($arrival->refresh()->claims > self::CLAIMS) {
                 throw WrongState::of('file', Message::of('app.import_deadly'));
             }
-            $moved = $this->import->bring($garage, TextInput::chunks($arrival->path(), 'file'), $arrival->replaces, static function (int $readings) use ($arrival): void {
+            $moved = $this->import->bring($garage, TextInput::chunks($arrival->arrived(), 'file'), $arrival->replaces, static function (int $readings) use ($arrival): void {
                 GarageArrival::query()->whereKey($arrival->id)->increment('readings', $readings);
             });
             $arrival->update(['state' => ImportState::Done->value, 'moved' => $moved->toArray()]);
-            @unlink($arrival->path());
+            Shelf::forget($arrival->path());
         } catch (Refusal $e) {
             $this->fail($arrival, $e->complaint());
         } catch (\Throwable $e) {
@@ -108,7 +109,7 @@ final class GarageArrivals
         if (ImportState::from($arrival->refresh()->state)->isUnderWay()) {
             throw WrongState::of('file', Message::of('app.garage_under_way'));
         }
-        @unlink($arrival->path());
+        Shelf::forget($arrival->path());
         $arrival->delete();
     }
 

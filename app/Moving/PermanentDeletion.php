@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Moving;
 
 use App\Equipment\PieceKind;
+use App\Files\Shelf;
 use App\Garage\DeletionPeriod;
+use App\Models\Photo;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -25,6 +27,7 @@ final class PermanentDeletion
             $gone[$kind->value] = self::due($kind->value, $before)->delete();
         }
         $gone['photos'] = self::due('photos', $before)->delete() + self::photosOfNothing();
+        Photo::sweepShelf();
 
         return array_filter($gone, static fn (int $count): bool => $count > 0);
     }
@@ -49,9 +52,8 @@ final class PermanentDeletion
             $rows = DB::table('readings')->whereIn('id', DB::table('readings')->select('id')->where('charge_session_id', $id)->limit(self::ROWS_AT_ONCE))->delete();
         } while ($rows === self::ROWS_AT_ONCE);
         foreach (DB::table('readings_imports')->where('charge_session_id', $id)->pluck('ulid') as $file) {
-            foreach (['', '.sum'] as $ending) {
-                @unlink(storage_path("app/imports/{$file}.csv{$ending}"));
-            }
+            @unlink(storage_path("app/imports/{$file}.csv.sum"));
+            Shelf::forget(storage_path("app/imports/{$file}.csv"));
         }
 
         return DB::table('charge_sessions')->where('id', $id)->delete();

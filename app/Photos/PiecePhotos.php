@@ -49,7 +49,7 @@ final class PiecePhotos
         $this->mustHaveRoom();
         $picture = Picture::of($file);
 
-        return Photo::query()->create([...($id === null ? [] : ['ulid' => $id]), 'kind' => $kind->value, 'piece' => $piece, 'name' => $name, 'width' => $picture->width, 'height' => $picture->height, 'bytes' => $picture->bytes]);
+        return Photo::store([...($id === null ? [] : ['ulid' => $id]), 'kind' => $kind->value, 'piece' => $piece, 'name' => $name, 'width' => $picture->width, 'height' => $picture->height], $picture->bytes);
     }
 
     /** @return Collection<int, Photo> the oldest first, without the pictures themselves */
@@ -81,10 +81,10 @@ final class PiecePhotos
         $this->mustHaveRoom();
         $picture = Picture::of($file);
 
-        return Photo::query()->create([
+        return Photo::store([
             'ulid' => $id, 'kind' => self::SESSION, 'piece' => $session->ulid, 'name' => $session->pieces['vehicle']['name'], 't_ms' => $tMs,
-            'width' => $picture->width, 'height' => $picture->height, 'bytes' => $picture->bytes,
-        ]);
+            'width' => $picture->width, 'height' => $picture->height,
+        ], $picture->bytes);
     }
 
     /** The photograph with this id, if it was stored before. */

@@ -9,9 +9,11 @@ use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Tests\Case\CaseReaderTest;
 use Harmozon\Core\Tests\Cases;
 use Opis\JsonSchema\Validator;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
 
 /** The shipped JSON Schema and the reader say the same of a case file. */
+#[Group('once')]
 final class CaseSchemaTest extends TestCase
 {
     /** What only the reader can see: one field against another. */

@@ -6,10 +6,12 @@ namespace Tests\Feature;
 
 use Harmozon\Core\Tests\Cases;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Group;
 use Symfony\Component\Process\Process;
 use Tests\TestCase;
 
 /** The commands as a script calls them: real processes, standard input, exit codes. */
+#[Group('once')]
 final class CommandsTest extends TestCase
 {
     public function test_fit_answers_in_the_contracts_fields(): void

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Clock\NativeClock;
 
 /** The stand-ins of `compat/` behave as what they stand in for. */
+#[Group('once')]
 final class CompatTest extends TestCase
 {
     public function test_first_and_last(): void

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use PHPUnit\Framework\Attributes\Group;
 use Symfony\Component\Finder\Finder;
 use Symfony\Component\Process\Process;
 use Tests\StartsFromSeed;
 use Tests\TestCase;
 
 /** What `./harmozon serve` would do, without doing it. deploy/try.sh does it in a machine of its own. */
+#[Group('once')]
 final class DeployTest extends TestCase
 {
     use StartsFromSeed;

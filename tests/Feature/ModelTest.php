@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
 
 /** docs/model.md holds every figure of the core, as the code has it. */
+#[Group('once')]
 final class ModelTest extends TestCase
 {
     private const CORE = 'Harmozon\\Core\\';

@@ -9,9 +9,11 @@ use Harmozon\Core\Tests\Words\OneVoice;
 use Harmozon\Core\Tests\Words\Sentences;
 use Harmozon\Core\Tests\Words\Sources;
 use Harmozon\Core\Words\Language;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
 
 /** The application speaks with the same voice as the core, and has words of its own for the rest. */
+#[Group('once')]
 final class OneVoiceTest extends TestCase
 {
     public function test_nothing_pieces_a_sentence_together_itself(): void

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;
 
 /** Exact versions of everything that is installed, packages of packages too. */
+#[Group('once')]
 final class PinsTest extends TestCase
 {
     public function test_what_is_installed_is_what_is_pinned(): void

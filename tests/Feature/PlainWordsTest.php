@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
 use Tests\EveryWord;
 
 /** What a person reads is said in the field's own terms, the same everywhere. */
+#[Group('once')]
 final class PlainWordsTest extends TestCase
 {
     /** Terms that are not ours, with what is said instead. */

@@ -14,6 +14,7 @@ use Tests\StartsFromSeed;
 use Tests\TestCase;
 
 /** A report on paper says what the report on the screen says, in letters that can be selected. */
+#[Group('once')]
 final class PrintTest extends TestCase
 {
     use StartsFromSeed;

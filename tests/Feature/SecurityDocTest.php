@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Finder\Finder;
 
 /** What docs/security.md says holds a promise is there. */
+#[Group('once')]
 final class SecurityDocTest extends TestCase
 {
     public function test_every_test_that_is_named_exists(): void

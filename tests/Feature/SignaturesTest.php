@@ -8,9 +8,11 @@ use Harmozon\Core\Tests\Words\Sources;
 use PhpParser\Node\FunctionLike;
 use PhpParser\Node\Stmt\ClassMethod;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
 
 /** Nothing is built from a long row of values: they are grouped into parts that mean something. */
+#[Group('once')]
 final class SignaturesTest extends TestCase
 {
     private const MOST_PARAMETERS = 8;

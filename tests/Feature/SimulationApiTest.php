@@ -8,10 +8,12 @@ use App\Models\ChargeSession;
 use App\Models\Outlet;
 use App\Models\Vehicle;
 use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\Contract;
 use Tests\StartsFromSeed;
 use Tests\TestCase;
 
+#[Group('once')]
 final class SimulationApiTest extends TestCase
 {
     use StartsFromSeed;

@@ -7,8 +7,10 @@ namespace Tests\Feature;
 use App\Files\TextInput;
 use Harmozon\Core\Json\FieldError;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
 
+#[Group('once')]
 final class TextInputTest extends TestCase
 {
     private const CHUNK = 65_536;

@@ -53,7 +53,7 @@ final class PhotoController extends Controller
         // A picture never changes: a browser that has it is told that it may still show it.
         $response->setEtag($picture->ulid);
         if (! $response->isNotModified($request)) {
-            $response->setContent($picture->bytes);
+            $response->setContent($picture->picture());
         }
 
         return $response;
