@@ -16,14 +16,15 @@ final class Started extends Browser
 
     private ?Process $running = null;
 
-    public function __construct()
+    /** @param  array<string, string>  $shared  with other servers: a database and a disk that are not its own */
+    public function __construct(private readonly array $shared = [])
     {
         parent::__construct();
         $this->folder = sys_get_temp_dir().'/harmozon-start-'.bin2hex(random_bytes(6));
         foreach (['app/imports', 'framework/views', 'framework/cache/data', 'logs'] as $folder) {
             mkdir("{$this->folder}/storage/{$folder}", 0700, true);
         }
-        Seed::Demo->writeTo($this->database());
+        $shared === [] && Seed::Demo->writeTo($this->database());
     }
 
     public function __destruct()
@@ -123,6 +124,7 @@ final class Started extends Browser
         return [
             'APP_ENV' => 'production', 'APP_KEY' => 'base64:'.base64_encode(str_repeat("\0", 32)), 'DB_DATABASE' => $this->database(), 'HARMOZON_DEMO' => 'true',
             'LARAVEL_STORAGE_PATH' => "{$this->folder}/storage", 'SESSION_DRIVER' => 'database', 'CACHE_STORE' => 'file', 'COUNTERS_STORE' => 'counters', 'LOG_CHANNEL' => 'null', 'PHP_INI_SCAN_DIR' => ':'.self::root().'/config/php',
+            ...$this->shared,
         ];
     }
 }
