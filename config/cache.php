@@ -2,7 +2,7 @@
 
 return [
     // Several servers on one PostgreSQL share what they keep there.
-    'default' => env('CACHE_STORE', env('DB_CONNECTION') === 'pgsql' ? 'counters' : 'file'),
+    'default' => env('DB_CONNECTION') === 'pgsql' && env('CACHE_STORE', 'file') === 'file' ? 'counters' : env('CACHE_STORE', 'file'),
     // Where calls and failures are counted: atomically, which files are not.
     'limiter' => env('COUNTERS_STORE', 'counters'),
     'stores' => [

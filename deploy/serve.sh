@@ -90,7 +90,7 @@ packages() {
   local wanted=() package
   # A machine that has never asked knows of no package.
   ! is_root || [ -n "$(apt-cache pkgnames nginx 2>/dev/null)" ] || run apt-get update -qq
-  for package in nginx php8.2-fpm openssl; do
+  for package in nginx php8.2-fpm openssl $(on_postgres && echo php8.2-pgsql); do
     dpkg-query -W -f '${Status}' "$package" 2>/dev/null | grep -q ' installed' || wanted+=("$package")
   done
   if is_root && apt-cache show libnginx-mod-http-brotli-filter >/dev/null 2>&1; then

@@ -41,6 +41,9 @@ settings() {
   ! is_root || chown "$account:$account" "$data/env" "$data/database/harmozon.sqlite"
 }
 
+# Whether the settings name a PostgreSQL.
+on_postgres() { grep -qsx 'DB_CONNECTION="\?pgsql"\?' "$data/env"; }
+
 set_to() {
   if grep -q "^$1=" "$data/env"; then sed -i "s|^$1=.*|$1=$2|" "$data/env"; else printf '%s=%s\n' "$1" "$2" >>"$data/env"; fi
 }
@@ -130,7 +133,7 @@ switch_over() {
   [ "$(cat "$release/bootstrap/cache/config.php")" = "$before" ] || changed=yes
   local pending
   pending=$(artisan migrate:status --pending 2>/dev/null || true)
-  if [ -s "$data/database/harmozon.sqlite" ] && [[ $pending = *Pending* ]]; then
+  if [[ $pending = *Pending* ]] && { [ -s "$data/database/harmozon.sqlite" ] || on_postgres; }; then
     artisan harmozon:backup --keep=14
   fi
   artisan migrate --force --quiet
