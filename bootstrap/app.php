@@ -13,6 +13,7 @@ use App\Http\Middleware\MatchesShownGarage;
 use App\Http\Middleware\ReadableJson;
 use App\Http\Middleware\RequestId;
 use App\Http\Middleware\SecurityHeaders;
+use App\Http\Middleware\SpeakLanguage;
 use App\Http\Middleware\StartSession;
 use App\Http\Middleware\StripControlCharacters;
 use App\Models\Piece;
@@ -63,6 +64,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->prepend(ReadableJson::class);
         $middleware->prepend(BodyLimit::class);
         $middleware->prepend(SecurityHeaders::class);
+        $middleware->prepend(SpeakLanguage::class);
         $middleware->prepend(RequestId::class);
         $middleware->web(replace: [FrameworksStartSession::class => StartSession::class]);
         // Before signing in there is no session, and so no token of it: those look at the origin instead.
@@ -129,7 +131,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
                 return null;
             }
             $headers = ['Cache-Control' => 'no-store', ...($trouble->retryAfterS === null ? [] : ['Retry-After' => (string) $trouble->retryAfterS])];
-            $words = (new Voice(Language::english()->with(require app_path('Words/en.php'))))->say($trouble->cause);
+            $words = (new Voice(app(Language::class)))->say($trouble->cause);
 
             return $request->is('api/*')
                 ? new JsonResponse(['message' => $words, 'code' => $trouble->cause->code], 503, $headers)

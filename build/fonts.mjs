@@ -12,12 +12,11 @@ const root = join(import.meta.dirname, '..');
 const folder = join(root, '.cache/fonts');
 const file = (path) => createRequire(import.meta.url).resolve(`@fontsource-variable/${path}`);
 
-const WORDS = [
-  'resources/js/words/en.ts',
-  'resources/js/words/en.later.ts',
-  'app/Words/en.php',
-  ...readdirSync(join(root, 'core/words/en')).map((room) => `core/words/en/${room}`),
-];
+const below = (path) => readdirSync(join(root, path), { recursive: true }).map((file) => `${path}/${file}`);
+/** Every language's. */
+const WORDS = ['resources/js/words', 'app/Words', 'core/words', 'core/catalogue']
+  .flatMap(below)
+  .filter((path) => /\.(ts|php|json)$/.test(path));
 const ASCII = Array.from({ length: 0x7e - 0x20 + 1 }, (_, i) => String.fromCharCode(0x20 + i));
 const used = [...new Set([...ASCII, ...WORDS.flatMap((path) => [...readFileSync(join(root, path), 'utf8')])])].filter(
   (c) => c >= ' ',

@@ -22,6 +22,7 @@ use Laravel\Sanctum\HasApiTokens;
  * @property string $name
  * @property string $email
  * @property string $password
+ * @property string|null $language of Languages; null: as the browser says
  * @property-read Garage|null $garage
  * @property-read Collection<int, Membership> $memberships
  */

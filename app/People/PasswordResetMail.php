@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\People;
 
 use App\Models\User;
+use App\Words\SpokenLanguage;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
 use Illuminate\Notifications\Messages\MailMessage;
 use Illuminate\Notifications\Notification;
+use Illuminate\Support\Facades\App;
 
 /** The mail with the link for setting a new password. */
 final class PasswordResetMail extends Notification
@@ -26,7 +28,8 @@ final class PasswordResetMail extends Notification
 
     public function toMail(User $person): MailMessage
     {
-        $voice = app(Voice::class);
+        // Whoever asked may be at a browser of somebody else's.
+        $voice = new Voice(SpokenLanguage::of($person->language ?? App::getLocale()));
         $minutes = config('auth.passwords.users.expire');
 
         return (new MailMessage)

@@ -37,7 +37,7 @@ final readonly class SignedInUser
         $garage = $user->garage;
 
         return [
-            'user' => ['id' => $user->ulid, 'name' => $user->name, 'email' => $user->email],
+            'user' => ['id' => $user->ulid, 'name' => $user->name, 'email' => $user->email, 'language' => $user->language],
             'garage' => $garage === null ? null : [
                 'id' => $garage->ulid,
                 'name' => $garage->name,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 /* What the application itself has to say, as well as the core's patterns (core/words/en.php). */
 return [
+    'app.needs_script' => 'Harmozon needs JavaScript to draw its pages.',
+    'app.description' => 'Which plug, adapter and charger fit together, and what a session gives',
     'app.sign_in_refused' => "This e-mail address and password don't match.",
     'app.door_closed' => 'Accounts are by invitation. Ask a garage owner for a link.',
     'app.invitation_gone' => 'This invitation has been used, was cancelled, or has expired. Ask for another one.',

@@ -1,5 +1,5 @@
 <!DOCTYPE html>
-<html lang="en">
+<html lang="{{ app()->getLocale() }}">
 <head>
     <meta charset="utf-8">
     <meta name="viewport" content="width=device-width, initial-scale=1">
@@ -12,6 +12,7 @@
     <meta name="harmozon-visitors" content="{{ config('harmozon.visitors') ? 'yes' : 'no' }}">
     <meta name="harmozon-address" content="{{ rtrim((string) config('app.url'), '/') }}">
     <meta name="harmozon-shortest-password" content="{{ App\People\PasswordRule::SHORTEST }}">
+    <meta name="harmozon-languages" content="{{ json_encode(Harmozon\Core\Words\Languages::NAMES, JSON_UNESCAPED_UNICODE) }}">
     <meta name="color-scheme" content="light dark">
     <title>Harmozon</title>
     <meta name="theme-color" content="#f6f3ec" media="(prefers-color-scheme: light)">
@@ -23,6 +24,6 @@
 </head>
 <body>
     <div id="app"></div>
-    <noscript>Harmozon needs JavaScript to draw its pages.</noscript>
+    <noscript>{{ app(Harmozon\Core\Words\Voice::class)->say(Harmozon\Core\Words\Message::of('app.needs_script')) }}</noscript>
 </body>
 </html>

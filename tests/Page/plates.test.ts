@@ -10,7 +10,7 @@ import type { useTerms } from '@/stores/terms';
 import { useUnits } from '@/stores/units';
 import { valueAt, withValue } from '@/api/dotted';
 import { day, hour, kw } from '@/ui/figures';
-import { fixed, locale } from '@/words/habits';
+import { fixed, place } from '@/words/habits';
 
 // Nothing that is typed on a plate is lost on the way.
 
@@ -85,7 +85,7 @@ test('a number is a number, and what is none is passed on for the core to refuse
 });
 
 test('where a comma is the decimal sign, a figure is shown and typed with one', () => {
-  locale.value = 'en-NL';
+  place.value = 'en-NL';
   expect(['500', '1,5', '1.5', '1,500', '-12', ',5', '0.1234'].map(number)).toEqual([
     500, 1.5, 1.5, 1.5, -12, 0.5, 0.1234,
   ]);
@@ -107,13 +107,13 @@ test('where a comma is the decimal sign, a figure is shown and typed with one', 
   expect([fixed(12345.67, 1), fixed(45.25, 1), kw(7.25)]).toEqual(['12.345,7', '45,3', '7,3']);
   expect([day('2026-11-25T14:05:00Z', 'UTC'), hour('2026-11-25T14:05:00Z', 'UTC')]).toEqual(['25 Nov 2026', '14:05']);
 
-  locale.value = 'en-US';
+  place.value = 'en-US';
   expect([fixed(12345.67, 1), kw(7.25)]).toEqual(['12,345.7', '7.3']);
   expect([day('2026-11-25T14:05:00Z', 'UTC'), hour('2026-11-25T14:05:00Z', 'UTC')]).toEqual([
     'Nov 25, 2026',
     '02:05 PM',
   ]);
-  locale.value = 'en-GB';
+  place.value = 'en-GB';
 });
 
 test('a figure typed into a part that came as an empty list is kept', () => {

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Database\Dialect;
 use App\Garage\Role;
 use App\Http\AuthAction;
+use App\Http\Middleware\SpeakLanguage;
 use App\Http\SignInThrottle;
 use App\Models\Membership;
 use App\Models\User;
@@ -17,6 +18,7 @@ use App\People\Devices;
 use App\People\PasswordRule;
 use App\People\Passwords;
 use App\People\SignedInUser;
+use Harmozon\Core\Words\Languages;
 use Harmozon\Core\Words\Message;
 use Harmozon\Core\Words\Voice;
 use Illuminate\Http\JsonResponse;
@@ -26,6 +28,7 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Str;
+use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 
 /** A person's own account. Changing sign-in details asks for the password again. */
@@ -44,12 +47,13 @@ final class PersonController extends Controller
     {
         $person = SignedInUser::signedIn();
         $request->merge($request->has('email') ? ['email' => AccountFields::kept($request->input('email'))] : []);
-        $typed = $request->validate(['name' => ['required_without:email', ...AccountFields::name()], 'email' => AccountFields::email($person)]);
+        $typed = $request->validate(['name' => ['required_without_all:email,language', ...AccountFields::name()], 'email' => AccountFields::email($person), 'language' => ['nullable', 'string', Rule::in(array_keys(Languages::NAMES))]]);
         if (isset($typed['email']) && $typed['email'] !== $person->email) {
             $this->mustKnow($request);
             $mail->send($person->email, AccountChangedMail::address($person, $typed['email']));
         }
         $person->update($typed);
+        SpeakLanguage::ofPerson($person);
 
         return response()->json($this->signedInUser->told($person));
     }

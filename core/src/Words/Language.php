@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Words;
 
-/** The patterns of one language by the code of their message, in ICU's message format (one file per language). */
+/** The patterns of one language by the code of their message, in ICU's message format. `{name}` is a figure of the message, `{Name}` the same at the
+ * beginning of a sentence. */
 final class Language
 {
     /** @var array<string, array{\MessageFormatter, array<string, string>}> formatter, and the figure behind each placeholder */
@@ -12,17 +13,17 @@ final class Language
 
     private ?string $decimalSign = null;
 
-    /** @param  array<string, string>  $patterns */
-    private function __construct(public readonly string $locale, public readonly array $patterns)
+    /**
+     * @param  string  $locale  BCP 47: the language, and where it is spoken, by which numbers are written
+     * @param  array<string, string>  $patterns
+     */
+    public function __construct(public readonly string $locale, public readonly array $patterns)
     {
     }
 
     public static function english(): self
     {
-        /** @var array<string, string> $patterns */
-        $patterns = require __DIR__.'/../../words/en.php';
-
-        return new self('en', $patterns);
+        return Languages::words('en');
     }
 
     /**
@@ -35,13 +36,22 @@ final class Language
         return new self($this->locale, [...$this->patterns, ...$patterns]);
     }
 
-    /**
-     * The same language with a locale's number format: decimal and thousands separators.
-     *
-     * @param  string  $locale  BCP 47, such as `en-GB`
-     */
-    public function in(string $locale): self
+    /** The language alone, without where it is spoken. */
+    public function tag(): string
     {
+        return (string) strtok($this->locale, '-');
+    }
+
+    /**
+     * The same language with the number format of a place: decimal and thousands separators.
+     *
+     * @param  string  $place  BCP 47, such as `en-GB`: only its region counts
+     */
+    public function in(string $place): self
+    {
+        $region = strrchr($place, '-');
+        $locale = $this->tag().($region === false ? '' : $region);
+
         return $locale === $this->locale ? $this : new self($locale, $this->patterns);
     }
 

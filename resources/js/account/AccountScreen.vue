@@ -9,6 +9,7 @@ import LoggerTokens from './LoggerTokens.vue';
 import EndAccount from './EndAccount.vue';
 import GaragesList from './GaragesList.vue';
 import HabitsForm from './HabitsForm.vue';
+import LanguageField from './LanguageField.vue';
 import NewPassword from './NewPassword.vue';
 import PeoplePanel from './PeoplePanel.vue';
 
@@ -68,6 +69,7 @@ const savePassword = () =>
         <p v-if="own.error.value" class="complaint" role="alert">{{ own.error.value }}</p>
         <el-button type="primary" native-type="submit" :loading="own.isBusy.value">{{ say('you.save') }}</el-button>
       </form>
+      <LanguageField />
       <h3>{{ say('account.password') }}</h3>
       <form class="fields" @submit.prevent="savePassword">
         <label for="you-old">{{ say('you.known') }}</label>

@@ -64,7 +64,7 @@ export interface paths {
         };
         /** Who is signed in */
         get: operations["me"];
-        /** Change one's name or address; another address asks for the password */
+        /** Change one's name, address or language; another address asks for the password */
         put: operations["changeMe"];
         post?: never;
         /** End one's account */
@@ -1793,6 +1793,8 @@ export interface components {
                 id: string;
                 name: string;
                 email: string;
+                /** @description BCP 47; null as the browser says */
+                language: string | null;
             };
             /** @description The one that the person stands in; null while they belong to none */
             garage: components["schemas"]["OwnGarage"] | null;
@@ -4024,6 +4026,7 @@ export interface operations {
                     name?: string;
                     email?: string;
                     password?: string;
+                    language?: string | null;
                 };
             };
         };

@@ -11,7 +11,7 @@ export function useSpeech() {
     }
     synthesis.cancel();
     const spoken = new SpeechSynthesisUtterance(text);
-    spoken.lang = locale.value.startsWith('en') ? locale.value : 'en';
+    spoken.lang = locale.value;
     synthesis.speak(spoken);
   }
 

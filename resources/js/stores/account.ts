@@ -5,7 +5,8 @@ import { computed, ref, watch } from 'vue';
 import { api, ApiError, ask, howEstranged, showing, type Me } from '@/api/client';
 import { forgetHere, isLeaving, knownHere, leaves, rememberHere, standIn } from '@/offline/device';
 import { forgetAllBut } from '@/offline/answerStore';
-import { locale } from '@/words/habits';
+import { place } from '@/words/habits';
+import { speakTo } from '@/words/spoken';
 
 /** What the page itself says about the person it was sent to. */
 type Visitor = 'no' | 'yes' | 'ended';
@@ -54,6 +55,7 @@ export const useAccount = defineStore('account', () => {
     forgetDraftsBut(String(now.user.id));
     await forgetAllBut({ account: now.user.id, garages: now.garages.map((g) => g.id) });
     rememberHere(now);
+    await speakTo(now.user.language);
     me.value = now;
   }
 
@@ -150,7 +152,7 @@ export const useAccount = defineStore('account', () => {
   watch(me, (now) => showing(now?.user.id ?? null, now?.garage?.id ?? null), { immediate: true, flush: 'sync' });
   watch(
     () => me.value?.garage?.locale,
-    (own) => (locale.value = own ?? locale.value),
+    (own) => (place.value = own ?? place.value),
     { immediate: true, flush: 'sync' },
   );
 

@@ -1,7 +1,13 @@
-import { shallowRef } from 'vue';
+import { computed, shallowRef } from 'vue';
 
-/** How numbers, dates and hours are written where the garage is (BCP 47); the words stay English. */
-export const locale = shallowRef('en-GB');
+/** The language of the words (BCP 47). */
+export const language = shallowRef('en');
+
+/** Where the garage is (BCP 47): only the region counts. */
+export const place = shallowRef('en-GB');
+
+/** How numbers, dates and hours are written: as the language does it there. */
+export const locale = computed(() => `${language.value}${place.value.slice(2)}`);
 
 /** From so many on, thousands are set apart. */
 const GROUPED_FROM = 10_000;
@@ -33,10 +39,11 @@ export function decimalSign(): '.' | ',' {
 }
 
 const REGIONS = ['AT', 'AU', 'BE', 'CA', 'CH', 'DE', 'DK', 'FI', 'GB', 'IE', 'IN', 'NL', 'NZ', 'SE', 'SG', 'US', 'ZA'];
-const names = new Intl.DisplayNames(['en'], { type: 'region' });
 
-/** Places whose way of writing English can be chosen, the one that is chosen among them. */
-export const regions = (own: string): { locale: string; name: string }[] =>
-  [...new Set([...REGIONS, own.slice(3)])]
+/** Places whose way of writing can be chosen, the one that is chosen among them. */
+export function regions(own: string): { locale: string; name: string }[] {
+  const names = new Intl.DisplayNames([language.value], { type: 'region' });
+  return [...new Set([...REGIONS, own.slice(3)])]
     .map((region) => ({ locale: `en-${region}`, name: names.of(region) ?? region }))
     .sort((a, b) => a.name.localeCompare(b.name));
+}

@@ -1,14 +1,32 @@
 import { IntlMessageFormat } from 'intl-messageformat';
+import { shallowRef } from 'vue';
 import { en } from './en';
 import type { glossary } from './en.glossary';
 import type { later } from './en.later';
-import { locale } from './habits';
+import { language, locale } from './habits';
 
 export type Code = keyof typeof en | keyof typeof later | keyof typeof glossary;
 export type Figures = Record<string, string | number>;
 
-const patterns: Partial<Record<Code, string>> = { ...en };
+type Words = Partial<Record<Code, string>>;
+const files = import.meta.glob<Record<string, Words>>(['./??.ts', './*.later.ts', './*.glossary.ts', '!./en.ts']);
+const words = async (file: string): Promise<Words> => Object.values((await files[`./${file}.ts`]?.()) ?? {})[0] ?? {};
+
+const patterns = shallowRef<Words>({ ...en });
 const ready = new Map<string, IntlMessageFormat>();
+let isLearnt = false;
+
+/** Says everything in another language from now on. English stands in for what its files lack. */
+export async function speak(tag: string): Promise<void> {
+  const own = tag === 'en' ? {} : await words(tag);
+  language.value = tag;
+  document.documentElement.lang = tag;
+  ready.clear();
+  patterns.value = { ...en, ...own };
+  if (isLearnt) {
+    await learn();
+  }
+}
 
 /** A stage with its own words: both are fetched together. */
 export function worded<T>(stage: () => Promise<T>): () => Promise<T> {
@@ -16,16 +34,17 @@ export function worded<T>(stage: () => Promise<T>): () => Promise<T> {
 }
 
 export async function learn(): Promise<void> {
-  const [stages, terms] = await Promise.all([import('./en.later'), import('./en.glossary')]);
-  Object.assign(patterns, stages.later, terms.glossary);
+  isLearnt = true;
+  const [stages, terms] = await Promise.all([words(`${language.value}.later`), words(`${language.value}.glossary`)]);
+  patterns.value = { ...patterns.value, ...stages, ...terms };
 }
 
-/** The pattern of a code, read once for a place's way of writing. Another language is another file with the same codes. */
+/** The pattern of a code, read once for a place's way of writing. Another language is another set of files with the same codes. */
 export function pattern(code: Code): IntlMessageFormat {
   const key = `${locale.value} ${code}`;
   let found = ready.get(key);
   if (!found) {
-    found = new IntlMessageFormat(patterns[code] ?? code, locale.value, undefined, { ignoreTag: true });
+    found = new IntlMessageFormat(patterns.value[code] ?? code, locale.value, undefined, { ignoreTag: true });
     ready.set(key, found);
   }
   return found;

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'readings.unsure' => 'Spalte „{column}“: {example} kann {first} oder {second} sein; nichts in der Datei zeigt, was gilt. Für {first} nimm die Zuordnung {mapping}; für {second} ändere sie in {other}',
+    'readings.as_decimals' => '{number} mit Nachkommastellen',
+    'readings.as_thousands' => '{number} mit Tausendertrennzeichen',
+    'readings.newest_first' => 'die neueste Zeile steht oben, und die Datei hat mehr als die {most} Zeilen, die sich umdrehen lassen; sortiere sie nach der Zeit, die älteste zuerst',
+    'readings.two_units' => 'Spalte „{name}“: der Name nennt eine Einheit, die Zeile darunter nennt {unit}. Entferne eine davon',
+    'readings.totals' => 'eine Summenzeile, kein Messwert',
+    'mapping.thousands' => 'muss Punkt, Komma, Leerzeichen, Apostroph oder nichts sein',
+    'mapping.empty' => 'muss eine Liste von bis zu 20 kurzen Texten sein',
+    'mapping.two_columns' => 'muss aus zwei Spalten bestehen: erst das Datum, dann die Uhrzeit',
+    'readings.as_minutes' => '{minutes} min {seconds} s',
+    'readings.as_hours' => '{hours} h {minutes} min',
+    // Readings and places from files.
+    'mapping.delimiter' => 'muss Komma, Semikolon, Tabulator oder | sein',
+    'mapping.decimal' => 'muss ein Punkt oder ein Komma sein',
+    'mapping.same_sign' => 'dasselbe Zeichen kann nicht Zellen und Nachkommastellen trennen',
+    'mapping.field_twice' => 'zwei Spalten sind demselben Feld zugeordnet',
+    'mapping.unit' => '{field} kann nicht in {unit} angegeben sein',
+    'mapping.sign' => 'muss 1 oder -1 sein',
+    'mapping.zone' => 'muss eine Zeitzone wie Europe/Oslo sein',
+    'mapping.no_column' => 'die Datei hat keine Spalte „{name}“',
+    'mapping.not_time' => '„{text}“ passt nicht zu {format}',
+    'readings.empty' => 'die Datei ist leer',
+    'readings.header_twice' => 'die Kopfzeile enthält „{name}“ zweimal',
+    'readings.header_time' => 'die Kopfzeile braucht eine Spalte t_s (Sekunden) oder time',
+    'readings.header_values' => 'die Kopfzeile enthält nichts von {known}',
+    'readings.open_quote' => 'ein Anführungszeichen wird geöffnet und nie geschlossen',
+    'readings.blank_so_far' => 'in den ersten {lines, number} Zeilen steht nichts, was sich lesen lässt',
+    'readings.line_too_long' => 'ist länger als {most, number} Byte und damit zu lang für eine Zeile mit Messwerten',
+    'readings.more_cells' => 'hat mehr Zellen als die Kopfzeile',
+    'readings.not_utf8' => 'ist nicht UTF-8',
+    'readings.no_value' => 'enthält keinen Wert',
+    'readings.no_value_typed' => 'enthält keinen Wert: gib mindestens Ladestand, Volt, Ampere, kW oder eine Temperatur an',
+    'readings.not_time' => '„{text}“ ist keine Zeit: schreibe sie nach ISO 8601 oder als h:mm:ss',
+    'readings.outside_as' => '{value}, gelesen als {as}, liegt außerhalb von {range}',
+    'readings.before_first' => 'liegt vor der ersten Zeile',
+    'readings.before_plugging_in' => 'liegt vor dem Anstecken',
+    'readings.not_number' => '„{text}“ ist keine Zahl',
+];
