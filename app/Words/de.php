@@ -125,7 +125,7 @@ Hast du nicht darum gebeten, musst du nichts tun: dein Passwort bleibt, wie es i
     'app.imported' => 'Eingelesen',
     'app.no_such_place' => 'der Ort von {outlet} steht nicht in der Datei',
     'app.undo_newest_first' => 'Mach zuerst die neueren Einlesungen rückgängig. Nichts wurde geändert.',
-    'app.kind_stands_nowhere' => 'ist eine Art von Ladestation, nicht eine an einem Ort. Füge zuerst den Ort hinzu (Ausrüstung), dann verbinde dort',
+    'app.kind_stands_nowhere' => 'ist eine Art von Ladestation, nicht eine an einem Ort. Füge zuerst den Ort hinzu (Bestand), dann verbinde dort',
     'app.no_photo' => 'muss ein Bild in JPEG, PNG oder WebP sein',
     'app.photo_broken' => 'lässt sich nicht als Bild öffnen. Nichts wurde gespeichert; mach es noch einmal',
     'app.photo_too_wide' => 'hat {width, number} × {height, number} Pixel; erlaubt sind höchstens {most} Megapixel',

@@ -60,17 +60,17 @@ export async function endElsewhere(browser: Browser, baseURL: string | undefined
 }
 
 /** Comes in as the button on the first page does, which other journeys press. */
-export async function openDemo(page: Page): Promise<void> {
+export async function openDemo(page: Page, board = 'Cars at chargers'): Promise<void> {
   expect((await page.request.post('/api/demo-sign-in')).ok()).toBe(true);
   await page.goto('/board');
   // A table, or on a phone one car at a time.
-  const table = page.getByRole('grid', { name: 'Cars at chargers' });
-  await expect(table.or(page.getByRole('group', { name: 'Cars at chargers' }))).toBeVisible();
+  const table = page.getByRole('grid', { name: board });
+  await expect(table.or(page.getByRole('group', { name: board }))).toBeVisible();
 }
 
 /** The board's cell for a car at a charger, by what a screen reader says of it. */
-export function cell(page: Page, car: string, charger: string) {
-  return page.getByRole('button', { name: `${car} at ${charger}:` });
+export function cell(page: Page, car: string, charger: string, at = 'at') {
+  return page.getByRole('button', { name: `${car} ${at} ${charger}:` });
 }
 
 export async function choose(page: Page, car: string, charger: string): Promise<void> {

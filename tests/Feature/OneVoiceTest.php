@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Harmozon\Core\Tests\Words\MessageCall;
 use Harmozon\Core\Tests\Words\MessageCalls;
 use Harmozon\Core\Tests\Words\OneVoice;
 use Harmozon\Core\Tests\Words\Sentences;
@@ -25,12 +26,26 @@ final class OneVoiceTest extends TestCase
     {
         /** @var array<string, string> $patterns */
         $patterns = require self::root('app/Words/en.php');
-        $calls = [...MessageCalls::in(Sources::below(self::root('app'))), ...MessageCalls::in(Sources::ofText((string) file_get_contents(self::root('bootstrap/app.php'))))];
+        $calls = [...MessageCalls::in(Sources::below(self::root('app'))), ...MessageCalls::in(Sources::ofText((string) file_get_contents(self::root('bootstrap/app.php')))), ...self::callsOfViews()];
 
         self::assertGreaterThan(20, count($calls));
         self::assertSame([], OneVoice::faults($calls, Language::english()->with($patterns)));
         self::assertSame([], OneVoice::unused($calls, $patterns));
         self::assertSame([], array_keys(array_intersect_key($patterns, Language::english()->patterns)));
+    }
+
+    /** @return list<MessageCall> */
+    private static function callsOfViews(): array
+    {
+        $calls = [];
+        foreach (glob(self::root('resources/views/*.blade.php')) ?: [] as $view) {
+            preg_match_all('/Message::of\(.*?\)/', (string) file_get_contents($view), $found);
+            foreach ($found[0] as $call) {
+                $calls = [...$calls, ...MessageCalls::in(Sources::ofText("<?php use Harmozon\\Core\\Words\\Message; {$call};"))];
+            }
+        }
+
+        return $calls;
     }
 
     private static function root(string $path): string

@@ -114,7 +114,7 @@ return [
     'plate.contradicts' => 'Das widerspricht {standard}. Harmozon rechnet trotzdem damit. Bitte prüfe es.',
     'plate.no_side' => 'kein {current}',
     'plate.for_minutes' => '{amps} {minutes}',
-    'plate.input' => '{volts} am Eingang',
+    'plate.input' => '{volts} ein',
     'plate.nominal' => '{volts} Nennspannung',
     'bay.standard' => 'gewöhnlich',
     'bay.end' => 'am Ende der Reihe',

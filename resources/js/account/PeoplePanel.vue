@@ -175,7 +175,7 @@ fieldset {
 .link {
   margin: var(--space-6) 0;
   padding: var(--space-6) var(--space-6);
-  border-left: 4px solid var(--ochre);
+  border-inline-start: 4px solid var(--ochre);
   background: var(--paper-raised);
 }
 

@@ -57,7 +57,7 @@ const spaced = computed(() => (above.value === '' ? figure.value : ` ${figure.va
 
 .other-way::after {
   content: '!';
-  margin-left: 1px;
+  margin-inline-start: 1px;
   color: var(--brick-text);
   font-weight: 800;
 }

@@ -340,7 +340,7 @@ async function move(event: KeyboardEvent, row: number, column: number): Promise<
 .place > span {
   position: sticky;
   z-index: 2;
-  left: 0;
+  inset-inline-start: 0;
   background: var(--paper);
 
   /* Covers the padding at the left too. */

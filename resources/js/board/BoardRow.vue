@@ -92,8 +92,8 @@ const words = (car: Vehicle): string => wordsOf(cellOf(car.id), car.name, props.
 .outlet {
   position: sticky;
   z-index: 2;
-  left: 0;
-  padding-right: var(--space-5);
+  inset-inline-start: 0;
+  padding-inline-end: var(--space-5);
   background: var(--paper);
 
   /* Covers the padding at the left too. */
@@ -116,7 +116,7 @@ const words = (car: Vehicle): string => wordsOf(cellOf(car.id), car.name, props.
   border: 1.5px solid transparent;
   background: none;
   cursor: pointer;
-  text-align: left;
+  text-align: start;
 }
 
 .dense .cell {

@@ -149,7 +149,8 @@ watch([() => board.kit, () => board.policy], () => rail.refresh());
   min-width: 0;
 
   /* What is brought into view does not stop under the names. */
-  scroll-padding: 64px 12px 12px 170px;
+  scroll-padding-block: 64px 12px;
+  scroll-padding-inline: 170px 12px;
   padding: 0 var(--space-8) var(--space-5);
 }
 
@@ -183,7 +184,7 @@ watch([() => board.kit, () => board.policy], () => rail.refresh());
   flex: 0 0 372px;
   overflow: auto;
   padding: var(--space-7) var(--space-8) var(--space-9);
-  border-left: 1px solid var(--line);
+  border-inline-start: 1px solid var(--line);
   background: var(--paper-raised);
 }
 
@@ -194,7 +195,7 @@ watch([() => board.kit, () => board.policy], () => rail.refresh());
 
   .switches {
     position: sticky;
-    left: 0;
+    inset-inline-start: 0;
     flex-wrap: wrap;
     width: fit-content;
     max-width: calc(100vw - 24px);

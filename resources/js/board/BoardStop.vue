@@ -64,7 +64,7 @@ li {
   background: none;
   color: inherit;
   font: inherit;
-  text-align: left;
+  text-align: start;
 }
 
 .stop.chosen {

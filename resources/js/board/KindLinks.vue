@@ -20,6 +20,6 @@ defineProps<{ kinds: { name: string; to: RouteLocationRaw }[] }>();
 <style scoped>
 ul {
   margin: 0;
-  padding-left: var(--space-7);
+  padding-inline-start: var(--space-7);
 }
 </style>

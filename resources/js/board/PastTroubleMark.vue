@@ -19,7 +19,7 @@ const words = computed(() => experience.troubleAt(props.outlet).join(' '));
 
 <style scoped>
 .trouble {
-  margin-left: var(--space-3);
+  margin-inline-start: var(--space-3);
 }
 
 path {

@@ -21,7 +21,7 @@ const tour = computed({
 <style scoped>
 .tour {
   max-width: 150px;
-  padding-left: 0;
+  padding-inline-start: 0;
   border-width: 0 0 1.5px;
   background-color: var(--paper);
   font-size: var(--size-small);

@@ -151,7 +151,7 @@ figcaption {
 }
 
 .legend svg {
-  margin-right: var(--space-2);
+  margin-inline-end: var(--space-2);
 }
 
 .legend path {

@@ -155,7 +155,7 @@ async function finish(): Promise<void> {
 
 .idle {
   padding: var(--space-4) var(--space-6);
-  border-left: 4px solid var(--ochre);
+  border-inline-start: 4px solid var(--ochre);
   background: var(--paper-raised);
   font-weight: 600;
 }

@@ -201,7 +201,7 @@ async function begin(): Promise<void> {
 .first,
 .caution {
   padding: var(--space-4) var(--space-6);
-  border-left: 4px solid var(--ochre);
+  border-inline-start: 4px solid var(--ochre);
   background: var(--paper-raised);
 }
 

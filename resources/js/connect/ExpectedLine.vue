@@ -81,13 +81,13 @@ strong {
 
 .says {
   align-self: center;
-  padding-left: var(--space-4);
+  padding-inline-start: var(--space-4);
   font-size: var(--size-label);
   line-height: 1.3;
 }
 
 .leave {
-  border-left: 4px solid var(--ochre);
+  border-inline-start: 4px solid var(--ochre);
   color: var(--ochre-text);
   font-weight: 620;
 }

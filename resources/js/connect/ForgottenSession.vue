@@ -59,7 +59,7 @@ async function setClock(): Promise<void> {
 
 .loud {
   padding: var(--space-5) var(--space-6);
-  border-left: 4px solid var(--ochre);
+  border-inline-start: 4px solid var(--ochre);
   background: var(--paper-raised);
 }
 

@@ -71,7 +71,7 @@ const allowed = computed(() => props.judgement.plate_check.filter((r) => r.minut
 }
 
 .finding {
-  margin-left: var(--space-4);
+  margin-inline-start: var(--space-4);
 }
 
 .boost {
@@ -99,14 +99,14 @@ li {
 }
 
 .value {
-  text-align: right;
+  text-align: end;
   font-weight: 620;
 }
 
 .state {
   color: var(--ink-soft);
   font-size: var(--size-small);
-  text-align: right;
+  text-align: end;
 }
 
 .over .state {

@@ -100,7 +100,7 @@ th {
 th,
 td {
   padding: var(--space-2) var(--space-3);
-  text-align: right;
+  text-align: end;
 }
 
 td {
@@ -117,7 +117,7 @@ td {
 }
 
 .acts button {
-  margin-left: var(--space-4);
+  margin-inline-start: var(--space-4);
   font-size: var(--size-small);
 }
 </style>

@@ -41,7 +41,7 @@ const account = useAccount();
 .open {
   margin-bottom: var(--space-8);
   padding: var(--space-6) var(--space-7);
-  border-left: 4px solid var(--ink);
+  border-inline-start: 4px solid var(--ink);
   background: var(--paper-raised);
 }
 

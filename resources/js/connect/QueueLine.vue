@@ -74,12 +74,12 @@ const from = computed(() => (shownFrom.value === null ? null : new Date(shownFro
 
 ul {
   margin: var(--space-1) 0;
-  padding-left: var(--space-7);
+  padding-inline-start: var(--space-7);
   color: var(--ink);
 }
 
 .text-button {
-  margin-right: var(--space-7);
+  margin-inline-end: var(--space-7);
   color: var(--ink);
 }
 </style>

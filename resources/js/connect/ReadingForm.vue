@@ -435,7 +435,7 @@ useShortcuts({ ' ': submit });
 
 .doubt {
   padding: var(--space-4) var(--space-6);
-  border-left: 4px solid var(--ochre);
+  border-inline-start: 4px solid var(--ochre);
   background: var(--paper-raised);
 }
 </style>

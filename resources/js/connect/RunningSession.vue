@@ -388,7 +388,7 @@ header {
 }
 
 header .quiet span {
-  margin-right: var(--space-6);
+  margin-inline-end: var(--space-6);
 }
 
 .timer {
@@ -400,7 +400,7 @@ header .quiet span {
 .reminder {
   margin-bottom: var(--space-5);
   padding: var(--space-4) var(--space-6);
-  border-left: 4px solid var(--copper);
+  border-inline-start: 4px solid var(--copper);
   background: var(--paper-raised);
   font-weight: 600;
 }

@@ -50,7 +50,7 @@ h1 {
 
 ol {
   margin: var(--space-6) 0;
-  padding-left: var(--space-9);
+  padding-inline-start: var(--space-9);
   font-size: var(--size-title);
   line-height: 1.35;
 }

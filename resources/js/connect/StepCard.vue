@@ -149,7 +149,7 @@ h2 {
 
 .caution {
   padding: var(--space-4) var(--space-6);
-  border-left: 4px solid var(--ochre);
+  border-inline-start: 4px solid var(--ochre);
   background: var(--paper-raised);
 }
 

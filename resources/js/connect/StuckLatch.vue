@@ -27,7 +27,7 @@ summary {
 
 ol {
   margin: var(--space-2) 0 0;
-  padding-left: var(--space-8);
+  padding-inline-start: var(--space-8);
 }
 
 li {

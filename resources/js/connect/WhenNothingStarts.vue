@@ -70,8 +70,9 @@ function leave(rung: Rung): void {
 
 ol {
   margin: var(--space-4) 0 var(--space-6);
-  padding: 0 0 0 var(--space-6);
-  border-left: 3px solid var(--ink);
+  padding-block: 0;
+  padding-inline: var(--space-6) 0;
+  border-inline-start: 3px solid var(--ink);
   list-style: none;
 }
 

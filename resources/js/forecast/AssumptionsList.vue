@@ -42,7 +42,7 @@ summary {
 }
 
 summary .origin {
-  margin-left: var(--space-4);
+  margin-inline-start: var(--space-4);
   padding: 0 var(--space-3);
   border: 1px dashed var(--ochre);
   color: var(--ochre-text);

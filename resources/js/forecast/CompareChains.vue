@@ -125,10 +125,11 @@ table {
 
 th,
 td {
-  padding: var(--space-2) var(--space-6) var(--space-2) 0;
+  padding-block: var(--space-2);
+  padding-inline: 0 var(--space-6);
   border-bottom: 1px solid var(--line);
   font-weight: 400;
-  text-align: left;
+  text-align: start;
   vertical-align: top;
 }
 
@@ -146,7 +147,7 @@ tbody .kept {
 }
 
 .number {
-  text-align: right;
+  text-align: end;
   white-space: nowrap;
 }
 
@@ -178,7 +179,7 @@ tbody .kept {
 }
 
 .acts button + button {
-  margin-left: var(--space-6);
+  margin-inline-start: var(--space-6);
 }
 
 .keep {

@@ -166,7 +166,7 @@ onUnmounted(() => (forecast.cursorS = null));
 
 .check {
   padding: var(--space-2) var(--space-6);
-  border-left: 4px solid var(--ochre);
+  border-inline-start: 4px solid var(--ochre);
   background: var(--paper-raised);
 }
 
@@ -194,7 +194,7 @@ onUnmounted(() => (forecast.cursorS = null));
 .need {
   overflow: auto;
   padding: var(--space-5) var(--space-8) var(--space-8);
-  border-left: 1px solid var(--line);
+  border-inline-start: 1px solid var(--line);
   background: var(--paper-raised);
 }
 
@@ -220,7 +220,7 @@ onUnmounted(() => (forecast.cursorS = null));
     overflow: visible;
     order: 1;
     padding: var(--space-4) var(--space-6) var(--space-7);
-    border-left: 0;
+    border-inline-start: 0;
   }
 
   .sheet,

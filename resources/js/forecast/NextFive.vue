@@ -143,7 +143,7 @@ function told(step: Forecast['marginal'][number]): string {
 }
 
 .steps .figures:last-child {
-  text-align: right;
+  text-align: end;
 }
 
 .bar {

@@ -112,7 +112,8 @@ function keepBeside(stop: Stop): void {
   grid-template-columns: 66px minmax(0, 1fr) auto auto auto;
   gap: var(--space-2) var(--space-7);
   align-items: center;
-  padding: var(--space-3) 0 var(--space-3) var(--space-4);
+  padding-block: var(--space-3);
+  padding-inline: var(--space-4) 0;
   border-bottom: 1px solid var(--line);
 }
 
@@ -125,7 +126,7 @@ function keepBeside(stop: Stop): void {
 }
 
 .place {
-  margin-left: var(--space-4);
+  margin-inline-start: var(--space-4);
 }
 
 .reason {
@@ -136,7 +137,7 @@ function keepBeside(stop: Stop): void {
 .number {
   min-width: 74px;
   font-weight: 640;
-  text-align: right;
+  text-align: end;
 }
 
 .beside {
@@ -152,7 +153,7 @@ summary {
 }
 
 .none {
-  padding-left: var(--space-7);
+  padding-inline-start: var(--space-7);
   font-size: var(--size-small);
 }
 

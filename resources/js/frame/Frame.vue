@@ -102,7 +102,7 @@ useShortcuts({
   position: absolute;
   z-index: 40;
   top: -60px;
-  left: 12px;
+  inset-inline-start: 12px;
   padding: var(--space-4) var(--space-6);
   background: var(--ink);
   color: var(--on-ink);

@@ -59,7 +59,7 @@ dl div {
 
 dl .wanted {
   box-shadow: inset 3px 0 0 var(--copper);
-  padding-left: var(--space-5);
+  padding-inline-start: var(--space-5);
 }
 
 dt {

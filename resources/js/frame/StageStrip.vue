@@ -78,7 +78,8 @@ a.here {
 
 .stage-tools {
   align-self: center;
-  margin: 0 var(--space-8) 0 auto;
+  margin-block: 0;
+  margin-inline: auto var(--space-8);
 }
 
 @media (width <= 720px) {
@@ -102,7 +103,10 @@ a.here {
     padding: var(--space-7) var(--space-2) var(--space-6);
     border-bottom: 0;
     border-top: 3px solid transparent;
-    font-size: var(--size-small);
+    /* Six names side by side, in the longest of our languages. */
+    font-family: var(--face-text);
+    font-size: clamp(0.72rem, 3.6vw, var(--size-small));
+    letter-spacing: -0.01em;
   }
 
   .key,

@@ -98,7 +98,7 @@ function onTop(paths: string[]): Draft {
 <style scoped>
 .meanwhile {
   padding: var(--space-5) var(--space-6);
-  border-left: 4px solid var(--ochre);
+  border-inline-start: 4px solid var(--ochre);
   background: var(--paper);
 }
 

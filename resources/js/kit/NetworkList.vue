@@ -179,7 +179,7 @@ li input {
 }
 
 .add input {
-  margin-left: var(--space-3);
+  margin-inline-start: var(--space-3);
   padding: var(--space-2) var(--space-3);
   border: 1px solid var(--line-strong);
   background: var(--paper-raised);

@@ -47,7 +47,7 @@ function chosen(term: Term, event: Event): void {
 <style scoped>
 .words {
   padding: var(--space-5) var(--space-6);
-  border-left: 4px solid var(--ochre);
+  border-inline-start: 4px solid var(--ochre);
   background: var(--paper);
 }
 

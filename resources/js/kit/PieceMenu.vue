@@ -66,7 +66,7 @@ path {
 .items {
   position: absolute;
   top: 100%;
-  right: 0;
+  inset-inline-end: 0;
   z-index: 5;
   display: flex;
   flex-direction: column;

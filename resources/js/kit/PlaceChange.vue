@@ -81,7 +81,7 @@ function told({ path, here, file, kept }: Outlet['figures'][number]): string {
 
 <style scoped>
 .kind {
-  margin-left: var(--space-3);
+  margin-inline-start: var(--space-3);
   color: var(--ink-soft);
   font-size: var(--size-small);
   font-weight: 400;
@@ -109,6 +109,6 @@ li {
 .figure,
 li .quiet {
   display: block;
-  padding-left: var(--space-6);
+  padding-inline-start: var(--space-6);
 }
 </style>

@@ -286,7 +286,7 @@ async function goOn(theirs: Found, next: Draft): Promise<void> {
 }
 
 .faces h3 {
-  margin-left: var(--space-6);
+  margin-inline-start: var(--space-6);
   font-size: var(--size-lead);
 }
 
@@ -334,12 +334,12 @@ async function goOn(theirs: Found, next: Draft): Promise<void> {
 }
 .read {
   padding: var(--space-4) var(--space-6);
-  border-left: 4px solid var(--ochre);
+  border-inline-start: 4px solid var(--ochre);
   background: var(--paper);
 }
 
 .read ul {
   margin: var(--space-1) 0 0;
-  padding-left: var(--space-7);
+  padding-inline-start: var(--space-7);
 }
 </style>

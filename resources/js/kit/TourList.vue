@@ -159,7 +159,7 @@ const save = () =>
 
 <style scoped>
 .new {
-  margin-left: auto;
+  margin-inline-start: auto;
 }
 
 ul,

@@ -82,9 +82,10 @@ table {
 
 th,
 td {
-  padding: var(--space-2) var(--space-5) var(--space-2) 0;
+  padding-block: var(--space-2);
+  padding-inline: 0 var(--space-5);
   border-bottom: 1px solid var(--line);
-  text-align: left;
+  text-align: start;
 }
 
 thead th {

@@ -104,7 +104,7 @@ p {
 }
 
 strong {
-  margin-right: var(--space-3);
+  margin-inline-end: var(--space-3);
 }
 
 .small {

@@ -111,7 +111,7 @@ async function keep(): Promise<void> {
 
 ul {
   margin: var(--space-2) 0;
-  padding-left: var(--space-7);
+  padding-inline-start: var(--space-7);
   font-size: var(--size-label);
 }
 

@@ -77,7 +77,7 @@ li {
   color: inherit;
   font: inherit;
   font-weight: 650;
-  text-align: left;
+  text-align: start;
   cursor: pointer;
 }
 

@@ -151,7 +151,7 @@ dd {
 }
 
 dd .figures {
-  text-align: right;
+  text-align: end;
 }
 
 svg {

@@ -101,8 +101,9 @@ thead th {
 
 th,
 td {
-  padding: var(--space-3) var(--space-5) var(--space-3) 0;
-  text-align: left;
+  padding-block: var(--space-3);
+  padding-inline: 0 var(--space-5);
+  text-align: start;
 }
 
 tbody th {
@@ -114,14 +115,14 @@ tbody tr.first {
 }
 
 .n {
-  text-align: right;
+  text-align: end;
   white-space: nowrap;
 }
 
 .wide {
   width: 150px;
   min-width: 90px;
-  padding-left: var(--space-4);
+  padding-inline-start: var(--space-4);
 }
 
 .state {

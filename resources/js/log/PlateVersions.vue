@@ -54,7 +54,7 @@ async function back(): Promise<void> {
 .since {
   margin: 0 0 var(--space-6);
   padding: var(--space-3) var(--space-6);
-  border-left: 4px solid var(--ochre);
+  border-inline-start: 4px solid var(--ochre);
   background: var(--paper-raised);
 }
 

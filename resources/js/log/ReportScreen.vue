@@ -315,7 +315,7 @@ aside section + section,
 
 .findings {
   margin: var(--space-5) 0 0;
-  padding-left: var(--space-7);
+  padding-inline-start: var(--space-7);
 }
 
 .peaks {

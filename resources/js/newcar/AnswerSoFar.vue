@@ -149,7 +149,7 @@ summary::-webkit-details-marker {
 
 li .end {
   font-weight: 620;
-  text-align: right;
+  text-align: end;
 }
 
 li .small {

@@ -344,7 +344,7 @@ form {
 .truth {
   margin-top: var(--space-7);
   padding: var(--space-6) var(--space-7);
-  border-left: 4px solid var(--ochre);
+  border-inline-start: 4px solid var(--ochre);
   background: var(--paper-raised);
 }
 
@@ -361,7 +361,7 @@ form {
 }
 
 .acts :deep(.el-button + .el-button) {
-  margin-left: 0;
+  margin-inline-start: 0;
 }
 
 .device {
@@ -382,7 +382,7 @@ form {
   flex: 0 0 392px;
   overflow: auto;
   padding: var(--space-7) var(--space-8) var(--space-9);
-  border-left: 1px solid var(--line);
+  border-inline-start: 1px solid var(--line);
   background: var(--paper-raised);
 }
 
@@ -404,7 +404,7 @@ form {
 
   .beside {
     border-top: 1px solid var(--line);
-    border-left: 0;
+    border-inline-start: 0;
   }
 
   .first-answer {

@@ -52,7 +52,8 @@ button {
   justify-content: center;
   width: 100%;
   min-height: 52px;
-  padding: var(--space-3) var(--space-6) var(--space-3) var(--space-8);
+  padding-block: var(--space-3);
+  padding-inline: var(--space-8) var(--space-6);
 }
 
 svg {

@@ -255,7 +255,7 @@ fieldset label {
 
 /* Engraved on the plate, like its figures. */
 select {
-  padding-left: var(--space-1);
+  padding-inline-start: var(--space-1);
   border-width: 0 0 1.5px;
 }
 

@@ -16,7 +16,7 @@ const emit = defineEmits<{ startOver: [] }>();
 <style scoped>
 .kept {
   padding: var(--space-3) var(--space-5);
-  border-left: 4px solid var(--ochre);
+  border-inline-start: 4px solid var(--ochre);
   background: var(--paper);
 }
 </style>

@@ -236,6 +236,8 @@ const verdictKw = computed(() => {
 }
 
 .chain {
+  /* Drawn from the charger to the car, whichever way the words run. */
+  direction: ltr;
   display: flex;
   min-width: 0;
 }
@@ -255,7 +257,7 @@ const verdictKw = computed(() => {
   position: absolute;
   z-index: 4;
   bottom: -9px;
-  left: -12px;
+  inset-inline-start: -12px;
   display: grid;
   place-items: center;
   width: 24px;
@@ -359,7 +361,7 @@ const verdictKw = computed(() => {
 
   .word-out {
     font-size: var(--size-small);
-    text-align: right;
+    text-align: end;
   }
 
   .kw {

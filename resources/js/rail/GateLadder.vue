@@ -55,7 +55,7 @@ const breaksAt = computed(() => {
   position: absolute;
   top: 14px;
   bottom: 18px;
-  left: 7px;
+  inset-inline-start: 7px;
   width: 2px;
   background: var(--line-strong);
   content: '';

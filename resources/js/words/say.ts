@@ -13,6 +13,8 @@ const files = import.meta.glob<Record<string, Words>>(['./??.ts', './*.later.ts'
 const words = async (file: string): Promise<Words> => Object.values((await files[`./${file}.ts`]?.()) ?? {})[0] ?? {};
 
 const patterns = shallowRef<Words>({ ...en });
+/** Languages that are written from right to left. */
+const RIGHT_TO_LEFT = /^(?:ar|ckb|dv|fa|he|ps|ur|yi)\b/;
 const ready = new Map<string, IntlMessageFormat>();
 let isLearnt = false;
 
@@ -21,6 +23,7 @@ export async function speak(tag: string): Promise<void> {
   const own = tag === 'en' ? {} : await words(tag);
   language.value = tag;
   document.documentElement.lang = tag;
+  document.documentElement.dir = RIGHT_TO_LEFT.test(tag) ? 'rtl' : 'ltr';
   ready.clear();
   patterns.value = { ...en, ...own };
   if (isLearnt) {

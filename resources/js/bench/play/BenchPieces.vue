@@ -97,6 +97,8 @@ const isBinding = (id: string): boolean => props.frame.link === id && props.fram
 
 <style scoped>
 .pieces {
+  /* Drawn from the station to the car, whichever way the words run. */
+  direction: ltr;
   position: relative;
   display: grid;
   grid-template-columns: repeat(var(--n), minmax(0, 1fr));

@@ -26,7 +26,7 @@ defineProps<{ fault: NonNullable<Simulation['fault']> }>();
 .remedies {
   margin: var(--space-8) 0 var(--space-6);
   padding: var(--space-6) var(--space-7);
-  border-left: 4px solid var(--brick);
+  border-inline-start: 4px solid var(--brick);
   background: var(--paper-raised);
 }
 
@@ -43,7 +43,7 @@ h3 {
 ol,
 ul {
   margin: 0;
-  padding-left: 1.3em;
+  padding-inline-start: 1.3em;
   font-size: var(--size-small);
 }
 

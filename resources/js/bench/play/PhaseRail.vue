@@ -108,7 +108,7 @@ function step(event: KeyboardEvent): void {
 .phase {
   flex: 1;
   min-width: 0;
-  padding-right: var(--space-1);
+  padding-inline-end: var(--space-1);
 }
 
 svg {
@@ -174,7 +174,7 @@ path {
   }
 
   .phase:nth-child(n + 9).here .name {
-    right: 0;
+    inset-inline-end: 0;
   }
 }
 </style>

@@ -138,8 +138,8 @@ const another = () => (seed.value = 1 + Math.floor(Math.random() * 1_000_000));
 }
 
 aside {
-  padding-left: var(--space-8);
-  border-left: 1px solid var(--line);
+  padding-inline-start: var(--space-8);
+  border-inline-start: 1px solid var(--line);
 }
 
 .run {
@@ -210,7 +210,7 @@ aside {
   aside {
     padding: var(--space-7) 0 0;
     border-top: 1px solid var(--line);
-    border-left: 0;
+    border-inline-start: 0;
   }
 }
 </style>

@@ -177,7 +177,7 @@ h1:focus {
   font: inherit;
   font-size: var(--size-lead);
   font-weight: 600;
-  text-align: left;
+  text-align: start;
   cursor: pointer;
 }
 
@@ -209,7 +209,7 @@ h1:focus {
 
 .why {
   margin: var(--space-2) 0 0;
-  padding-left: var(--space-7);
+  padding-inline-start: var(--space-7);
   font-size: var(--size-small);
 }
 

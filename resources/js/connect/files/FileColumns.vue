@@ -166,9 +166,10 @@ table {
 
 th,
 td {
-  padding: var(--space-2) var(--space-5) var(--space-2) 0;
+  padding-block: var(--space-2);
+  padding-inline: 0 var(--space-5);
   border-bottom: 1px solid var(--line);
-  text-align: left;
+  text-align: start;
   font-size: var(--size-small);
   vertical-align: middle;
 }
@@ -203,7 +204,7 @@ select {
   display: inline-flex;
   gap: var(--space-2);
   align-items: center;
-  margin-left: var(--space-4);
+  margin-inline-start: var(--space-4);
   white-space: nowrap;
 }
 /* On a phone the first cell stands under its header. */
@@ -220,7 +221,7 @@ select {
   }
 
   .turn {
-    margin-left: 0;
+    margin-inline-start: 0;
     white-space: normal;
   }
 

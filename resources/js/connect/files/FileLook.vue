@@ -188,7 +188,7 @@ const hasCurve = computed(() => Object.keys(props.look.curve).length > 0);
 
 .problem {
   padding: var(--space-4) var(--space-6);
-  border-left: 4px solid var(--ink);
+  border-inline-start: 4px solid var(--ink);
   background: var(--paper-raised);
   font-weight: 640;
 }
@@ -204,13 +204,14 @@ table {
 caption {
   padding-bottom: var(--space-2);
   font-weight: 640;
-  text-align: left;
+  text-align: start;
 }
 
 th,
 td {
-  padding: var(--space-1) var(--space-7) var(--space-1) 0;
-  text-align: right;
+  padding-block: var(--space-1);
+  padding-inline: 0 var(--space-7);
+  text-align: end;
   font-size: var(--size-small);
   white-space: nowrap;
 }
@@ -221,7 +222,7 @@ thead th {
 
 ul {
   margin: 0;
-  padding-left: var(--space-7);
+  padding-inline-start: var(--space-7);
   font-size: var(--size-small);
 }
 

@@ -191,7 +191,7 @@ input {
 }
 
 input::file-selector-button {
-  margin-right: var(--space-6);
+  margin-inline-end: var(--space-6);
   padding: var(--space-4) var(--space-6);
   border: 1.5px solid var(--ink);
   background: var(--paper-raised);
@@ -209,7 +209,7 @@ input::file-selector-button {
 .outcome {
   margin-top: var(--space-4);
   padding: var(--space-4) var(--space-6);
-  border-left: 4px solid var(--ink);
+  border-inline-start: 4px solid var(--ink);
   background: var(--paper-raised);
   overflow-wrap: anywhere;
 }
@@ -229,7 +229,7 @@ progress {
 
 ul {
   margin: var(--space-2) 0 0;
-  padding-left: var(--space-7);
+  padding-inline-start: var(--space-7);
   font-size: var(--size-small);
 }
 </style>

@@ -218,7 +218,7 @@ const today = (): string => new Date().toLocaleDateString('sv-SE', { timeZone: a
   color: var(--ochre-text);
   font-size: var(--size-small);
   font-weight: 600;
-  text-align: right;
+  text-align: end;
 }
 
 .stop .state,
@@ -342,7 +342,7 @@ const today = (): string => new Date().toLocaleDateString('sv-SE', { timeZone: a
   .state {
     order: 9;
     width: 100%;
-    text-align: left;
+    text-align: start;
   }
 }
 

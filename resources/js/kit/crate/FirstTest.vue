@@ -72,7 +72,7 @@ h4 {
 ol,
 ul {
   margin: 0;
-  padding-left: 1.4em;
+  padding-inline-start: 1.4em;
 }
 
 p {

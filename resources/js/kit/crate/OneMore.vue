@@ -271,8 +271,8 @@ const isWish = (id: string): boolean => garage.wishes.some((w) => w.id === id);
 .one-more {
   position: sticky;
   top: var(--space-6);
-  padding-left: var(--space-8);
-  border-left: 1px solid var(--line);
+  padding-inline-start: var(--space-8);
+  border-inline-start: 1px solid var(--line);
   font-size: var(--size-small);
 }
 
@@ -306,7 +306,7 @@ p {
   background: none;
   color: var(--ink);
   font: inherit;
-  text-align: left;
+  text-align: start;
   cursor: pointer;
 }
 
@@ -325,7 +325,7 @@ p {
 .count {
   position: absolute;
   top: var(--space-1);
-  left: var(--space-3);
+  inset-inline-start: var(--space-3);
   z-index: 1;
   padding: 0 var(--space-1);
   background: var(--paper-raised);
@@ -336,11 +336,11 @@ p {
 
 .twice {
   position: absolute;
-  right: 0;
+  inset-inline-end: 0;
   bottom: 0;
-  left: 0;
+  inset-inline-start: 0;
   overflow: hidden;
-  padding-left: var(--space-3);
+  padding-inline-start: var(--space-3);
   background: var(--ink);
   color: var(--on-ink);
   forced-color-adjust: none;
@@ -385,7 +385,7 @@ p {
 }
 
 caption {
-  text-align: left;
+  text-align: start;
 }
 
 .reached td {
@@ -394,7 +394,7 @@ caption {
 }
 
 .reached td:last-child {
-  text-align: right;
+  text-align: end;
   white-space: nowrap;
 }
 
@@ -430,7 +430,7 @@ summary {
     margin-top: var(--space-9);
     padding: var(--space-7) 0 0;
     border-top: 1px solid var(--line);
-    border-left: 0;
+    border-inline-start: 0;
   }
 }
 </style>

@@ -67,19 +67,19 @@ table {
 }
 
 caption {
-  text-align: left;
+  text-align: start;
 }
 
 th,
 td {
   padding: var(--space-1) var(--space-2);
   border-bottom: 1px solid var(--line);
-  text-align: right;
+  text-align: end;
   font-weight: 400;
 }
 
 tbody th {
-  text-align: left;
+  text-align: start;
 }
 
 .fresh {

@@ -80,7 +80,7 @@ h4 {
 
 .reasons {
   margin: 0;
-  padding-left: 1.2em;
+  padding-inline-start: 1.2em;
 }
 
 .decisive {
@@ -94,7 +94,8 @@ table {
 }
 
 td {
-  padding: var(--space-2) var(--space-3) var(--space-2) 0;
+  padding-block: var(--space-2);
+  padding-inline: 0 var(--space-3);
   border-bottom: 1px solid var(--line);
 }
 
