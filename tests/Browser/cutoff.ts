@@ -61,6 +61,20 @@ export async function cutOff(page: Page): Promise<string[]> {
       const range = document.createRange();
       range.selectNodeContents(node);
       const rects = [...range.getClientRects()].filter((r) => r.width > 0 && r.height > 0);
+      // A line that ends in an ellipsis hides what comes after it, were it by a fraction of a pixel.
+      if (getComputedStyle(parent).textOverflow === 'ellipsis') {
+        const { paddingLeft, paddingRight } = getComputedStyle(parent);
+        const room = parent.getBoundingClientRect().width - parseFloat(paddingLeft) - parseFloat(paddingRight);
+        const wide = Math.max(...rects.map((r) => r.width));
+        if (wide > room + 0.05 && !/^(INPUT|SELECT)$/.test(parent.tagName)) {
+          found.add(`${quote(text)} ends in "…" in ${path(parent)}`);
+        }
+      }
+      // A choice among a few that has no room for all of them shows some below the row it stands in.
+      const row = parent.closest('nav, .el-segmented')?.getBoundingClientRect();
+      if (row && rects.some((r) => r.bottom > row.bottom + SLACK)) {
+        found.add(`${quote(text)} lies below the row of ${path(parent)}`);
+      }
       const svg = parent.closest('svg');
       const edge = (svg ?? box(parent)).getBoundingClientRect();
       if (!svg && !isPlaced(parent)) {

@@ -277,6 +277,7 @@ const kw = (n: number) => say('figure.kw', { n });
 }
 
 .says {
+  white-space: nowrap;
   font-weight: 640;
 }
 

@@ -44,6 +44,7 @@ const model = defineModel<number>({ required: true });
 }
 
 .says {
+  white-space: nowrap;
   font-weight: 640;
 }
 

@@ -37,7 +37,7 @@ defineProps<{
   justify-content: center;
   min-width: 0;
   height: 76px;
-  padding: 0 var(--space-6) 0 var(--space-9);
+  padding: 0 var(--space-3) 0 22px;
   background: var(--paper-raised);
 }
 

@@ -15,9 +15,9 @@ export const later: Record<keyof typeof english, string> = {
   'forecast.empty_how':
     'Wähl zuerst eine Kette: ein Auto und eine Ladestation auf der {board}. Dann siehst du die Leistung über der Zeit, was sie wann begrenzt, und was es kostet.',
   'forecast.axis': 'Leistung über Zeit oder Ladestand',
-  'forecast.over_time': 'über der Zeit',
-  'forecast.over_charge': 'über dem Ladestand',
-  'forecast.volts_amps': 'Volt und Ampere',
+  'forecast.over_time': 'Zeit',
+  'forecast.over_charge': 'Ladestand',
+  'forecast.volts_amps': 'V und A',
   'forecast.metric': 'km, °C',
   'forecast.us': 'mi, °F',
   'forecast.not_here': '{error} Prognosen kommen vom Server, und für diese Kette liegt noch keine auf diesem Gerät.',
