@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Equipment;
 
-/** The shipped kinds in the words of the case file, as starting points for new pieces. */
+use Harmozon\Core\Words\Languages;
+use Illuminate\Support\Facades\App;
+
+/** The shipped kinds in the words of the case file, as starting points for new pieces, in the language that is spoken now. */
 final class ShippedKinds
 {
     /** @return list<array{id: string, name: string}> of the groups of chargers, in order */
@@ -36,6 +39,16 @@ final class ShippedKinds
 
     private static function document(string $name): mixed
     {
-        return json_decode((string) file_get_contents(base_path("core/catalogue/{$name}.json")), true, flags: JSON_THROW_ON_ERROR);
+        /** @var array<string, mixed> $document */
+        $document = json_decode((string) file_get_contents(base_path("core/catalogue/{$name}.json")), true, flags: JSON_THROW_ON_ERROR);
+        $phrases = Languages::catalogue(App::getLocale());
+        if ($phrases !== []) {
+            // No key, code or figure of it is a phrase.
+            array_walk_recursive($document, static function (mixed &$value) use ($phrases): void {
+                $value = is_string($value) ? $phrases[$value] ?? $value : $value;
+            });
+        }
+
+        return $document;
     }
 }

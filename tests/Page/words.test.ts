@@ -1,8 +1,10 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { dirname, join, normalize } from 'node:path';
+import { IntlMessageFormat } from 'intl-messageformat';
 import ts from 'typescript';
 import { expect, test } from 'vitest';
 import { en } from '@/words/en';
+import { glossary } from '@/words/en.glossary';
 import { later } from '@/words/en.later';
 import { pattern, type Code } from '@/words/say';
 
@@ -10,7 +12,7 @@ import { pattern, type Code } from '@/words/say';
 
 const root = join(import.meta.dirname, '../../resources/js');
 const sources = readdirSync(root, { recursive: true, encoding: 'utf8' })
-  .filter((file) => /\.(ts|vue)$/.test(file) && !file.startsWith('words/en') && file !== 'api/schema.d.ts')
+  .filter((file) => /\.(ts|vue)$/.test(file) && !/^words\/[a-z]{2}\./.test(file) && file !== 'api/schema.d.ts')
   .map((file) => ({ file, text: readFileSync(join(root, file), 'utf8') }));
 
 interface Spoken {
@@ -100,6 +102,20 @@ function placeholders(code: Code): string[] {
   return [...new Set(names(pattern(code).getAst() as Element[]))].sort();
 }
 
+/** The figures of a pattern by their names. */
+function named(words: string): string[] {
+  const elements = new IntlMessageFormat(words, 'en', undefined, { ignoreTag: true }).getAst();
+  const names = (of: ReturnType<IntlMessageFormat['getAst']>): string[] =>
+    of.flatMap((e) => [
+      ...('value' in e && e.type !== 0 ? [e.value] : []),
+      ...('options' in e ? Object.values(e.options).flatMap((o) => names(o.value)) : []),
+    ]);
+  return names(elements);
+}
+
+const SHARED =
+  /^(?:figure|unit)\.|^(?:harmozon|screen\.(?:title|log)|account\.name|people\.link|garages\.\w+|editor\.name|loggers\.name|field\.(?:firmware|address|vet_ac|vet_dc|phases)|log\.adapter|aside\.(?:adapters|tours)|tours\.choose|reminder\.seen|play\.(?:volt|kilowatt|feed_example)|region\.(?:china|japan)|crate\.firmware|kit\.new_car_name|unit\.\w+|shop\.sold_(?:ac|dc)|new_car\.name|enter\.minutes|report\.lost|play\.minutes|filter\.\w+|log\.filters|report\.as_pdf|look\.iso)$/;
+
 const spoken = sources.flatMap((source) => [...said(source), ...slotted(source)]);
 
 test('every message has a pattern, and its figures', () => {
@@ -126,6 +142,27 @@ test('every pattern is used', () => {
   );
   // Joints are named by the way things are joined.
   expect(unused.filter((code) => !code.startsWith('list.'))).toEqual([]);
+});
+
+const LANGUAGES = import.meta.glob<Record<string, Record<string, string>>>([
+  '../../resources/js/words/de.ts',
+  '../../resources/js/words/de.later.ts',
+  '../../resources/js/words/de.glossary.ts',
+]);
+
+test('German has every message with its figures, and none is left in English', async () => {
+  const english: Record<string, string> = { ...en, ...later, ...glossary };
+  const files = await Promise.all(Object.values(LANGUAGES).map((read) => read()));
+  const german = Object.assign({}, ...files.flatMap((file) => Object.values(file))) as Record<string, string>;
+  const figures = (words: string): string => [...new Set(named(words))].sort().join();
+
+  expect(Object.keys(german).sort()).toEqual(Object.keys(english).sort());
+  expect(Object.entries(english).filter(([code, words]) => figures(words) !== figures(german[code] ?? ''))).toEqual([]);
+  const same = Object.keys(english).filter(
+    (code) => english[code] === german[code] && /[a-z]{3}/i.test((english[code] ?? '').replace(/\{[^{}]*\}/g, '')),
+  );
+  // Names, signs, and words that both languages have.
+  expect(same.filter((code) => !SHARED.test(code))).toEqual([]);
 });
 
 test('no pattern is a piece that is glued to another', () => {
