@@ -47,7 +47,7 @@ final class PersonController extends Controller
     {
         $person = SignedInUser::signedIn();
         $request->merge($request->has('email') ? ['email' => AccountFields::kept($request->input('email'))] : []);
-        $typed = $request->validate(['name' => ['required_without_all:email,language', ...AccountFields::name()], 'email' => AccountFields::email($person), 'language' => ['nullable', 'string', Rule::in(array_keys(Languages::NAMES))]]);
+        $typed = $request->validate(['name' => [Rule::requiredIf(! $request->hasAny(['email', 'language'])), ...AccountFields::name()], 'email' => AccountFields::email($person), 'language' => ['nullable', 'string', Rule::in(array_keys(Languages::NAMES))]]);
         if (isset($typed['email']) && $typed['email'] !== $person->email) {
             $this->mustKnow($request);
             $mail->send($person->email, AccountChangedMail::address($person, $typed['email']));
