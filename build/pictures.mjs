@@ -9,8 +9,20 @@ const base = process.argv[2] ?? 'http://127.0.0.1:8080';
 const folder = join(dirname(fileURLToPath(import.meta.url)), '../docs/screenshots');
 const browser = await chromium.launch({ executablePath, args });
 
-async function at(size, colorScheme, walk) {
-  const context = await browser.newContext({ viewport: size, colorScheme, reducedMotion: 'reduce', baseURL: base });
+const WORDS = {
+  'en-US': { demo: 'Explore the demo garage', board: 'Cars at chargers', stops: 'Stops for', at: 'at' },
+  'de-DE': { demo: 'Demo-Garage ansehen', board: 'Autos an Ladestationen', stops: 'Halte für', at: 'an' },
+};
+
+async function at(size, colorScheme, walk, locale = 'en-US') {
+  const words = WORDS[locale];
+  const context = await browser.newContext({
+    viewport: size,
+    colorScheme,
+    reducedMotion: 'reduce',
+    baseURL: base,
+    locale,
+  });
   const page = await context.newPage();
   await page.goto('/sign-in');
   const take = async (name) => {
@@ -19,20 +31,20 @@ async function at(size, colorScheme, walk) {
     await page.screenshot({ path: join(folder, `${name}.png`) });
   };
   const open = async () => {
-    await page.getByRole('button', { name: 'Explore the demo garage' }).click();
+    await page.getByRole('button', { name: words.demo }).click();
     // A table, or on a phone one car at a time.
     await page
       .getByRole('grid')
-      .or(page.getByRole('group', { name: 'Cars at chargers' }))
+      .or(page.getByRole('group', { name: words.board }))
       .waitFor();
   };
   const choose = async (car, outlet) => {
-    const chips = page.getByRole('group', { name: 'Stops for' });
+    const chips = page.getByRole('group', { name: words.stops });
     if ((await chips.count()) > 0) {
       await chips.getByRole('button', { name: car }).click();
     }
-    await page.getByRole('button', { name: `${car} at ${outlet}:` }).click();
-    await page.getByRole('heading', { name: `${car} at ${outlet}` }).waitFor();
+    await page.getByRole('button', { name: `${car} ${words.at} ${outlet}:` }).click();
+    await page.getByRole('heading', { name: `${car} ${words.at} ${outlet}` }).waitFor();
   };
   await walk({ page, take, open, choose });
   await context.close();
@@ -73,18 +85,11 @@ async function session(page, picture, step = async () => undefined) {
 }
 
 await at(wide, 'light', async ({ page, take, open, choose }) => {
-  await page.goto('/begin');
-  await take('begin');
-  await page.goto('/sign-in');
   await open();
   await choose('Sorrel', 'Ostler, second generation');
   await take('board');
   await choose('Pippin', 'Fernway 350');
   await take('why');
-  await page.getByRole('button', { name: 'What is this plug?' }).click();
-  await page.getByRole('button', { name: /^GB.T DC/ }).waitFor();
-  await page.waitForFunction(() => document.querySelector('.dialog-fade-enter-active') === null);
-  await take('identify');
   await page.goto('/new-car');
   await page.getByRole('button', { name: /Small, two big above/ }).click();
   await page.getByRole('button', { name: /Both of them/ }).click();
@@ -96,19 +101,6 @@ await at(wide, 'light', async ({ page, take, open, choose }) => {
   await page.getByRole('heading', { name: 'What one more would reach' }).waitFor();
   await page.getByText('3 new pairs').waitFor();
   await take('kit');
-  await page.goto('/board');
-  await choose('Brindle', 'Fernway 150');
-  await page.goto('/forecast');
-  await page.getByText('into the battery').waitFor();
-  await page.getByText('Compare', { exact: true }).click();
-  await page.getByRole('button', { name: 'Keep this chain to compare' }).click();
-  await page.getByText('Where to go', { exact: true }).click();
-  await page.getByRole('button', { name: 'compare with Ostler, second generation' }).click();
-  await page.getByRole('button', { name: 'Fernway 350', exact: true }).click();
-  await page.getByText('Compare', { exact: true }).click();
-  await page.getByRole('row').filter({ hasText: 'A Brindle at Fernway 350' }).waitFor();
-  await take('forecast-compare');
-  await page.evaluate(() => sessionStorage.clear());
   await page.goto('/board');
   await choose('Brindle', 'Ostler, second generation');
   await page.goto('/forecast');
@@ -133,11 +125,6 @@ await at(wide, 'light', async ({ page, take, open, choose }) => {
   await page.evaluate(() => document.activeElement?.blur());
   await take('bench');
 });
-await at(wide, 'dark', async ({ take, open, choose }) => {
-  await open();
-  await choose('Marten', 'Ostler, third in full');
-  await take('board-night');
-});
 await at(phone, 'dark', async ({ page, take, open, choose }) => {
   await open();
   await choose('Brindle', 'Ostler, second generation');
@@ -158,20 +145,44 @@ await at(phone, 'light', async ({ page, take, open, choose }) => {
     async () => undefined,
     () => take('steps-phone'),
   );
-  await page.goto('/kit/shop');
-  await page.getByLabel('charger side').selectOption('j3400');
-  await page.getByLabel('car side').selectOption('ccs1');
-  await page.getByLabel('V', { exact: true }).fill('500');
-  await page.getByLabel('continuous A').fill('200');
-  await page.getByRole('button', { name: 'Continue to the questions' }).click();
-  for (let question = 0; question < 9; question++) {
-    await page.getByRole('button', { name: question === 2 ? 'Not said' : 'Yes', exact: true }).click();
-  }
-  await page.getByRole('heading', { name: 'Leave it' }).waitFor();
-  await take('shop-phone');
   await page.goto('/bench/practise');
   await page.getByRole('button', { name: 'Do not connect it.' }).click();
   await page.getByRole('button', { name: 'Next question' }).waitFor();
   await take('drill-phone');
 });
+await at(
+  wide,
+  'light',
+  async ({ page, take, open, choose }) => {
+    await open();
+    await choose('Sorrel', 'Ostler, second generation');
+    await take('german-board');
+    await page.goto('/forecast');
+    await page.getByText('in die Batterie').waitFor();
+    await take('german-forecast');
+    await page.goto('/log');
+    await page.getByRole('heading', { name: 'Logbuch', level: 1 }).waitFor();
+    await take('german-log');
+    await page.goto('/kit');
+    await page.getByRole('heading', { name: 'Was ein weiterer erreichen würde' }).waitFor();
+    await page.getByText('3 neue Paare').waitFor();
+    await take('german-kit');
+  },
+  'de-DE',
+);
+await at(
+  phone,
+  'light',
+  async ({ page, take, open, choose }) => {
+    await open();
+    await choose('Brindle', 'Ostler, second generation');
+    await page.goto('/connect');
+    await page.getByRole('heading', { name: 'Parken', level: 2 }).waitFor();
+    for (let i = 0; i < 4; i++) {
+      await page.getByRole('button', { name: 'Erledigt', exact: true }).click();
+    }
+    await take('german-steps-phone');
+  },
+  'de-DE',
+);
 await browser.close();

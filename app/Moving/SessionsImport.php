@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Moving;
 
+use App\Database\GivesWay;
 use App\Models\ChargeSession;
 use App\Models\Garage;
 use App\Models\Outlet;
@@ -42,10 +43,13 @@ final class SessionsImport
 
     private const ROWS_A_WRITE = 4_000;
 
+    /** While people write as well: so long they wait for one write. */
+    private const ROWS_BESIDE_OTHERS = 400;
+
     /** A file may name its source at greater length than a person may type. */
     private const LONGEST_SOURCE = 300;
 
-    public function __construct(private readonly SessionReport $reports, private readonly EventJsonReader $events)
+    public function __construct(private readonly SessionReport $reports, private readonly EventJsonReader $events, private readonly GivesWay $courtesy)
     {
     }
 
@@ -148,9 +152,11 @@ final class SessionsImport
         $batch = [];
         foreach ($this->readings($document, $arrival->number, $node) as $id => $reading) {
             $batch[(string) $id] = $reading;
-            if (count($batch) === self::ROWS_A_WRITE) {
+            if (count($batch) >= ($this->courtesy->areOthersAbout() ? self::ROWS_BESIDE_OTHERS : self::ROWS_A_WRITE)) {
+                $began = microtime(true);
                 DB::transaction(static fn (): int => ReadingRows::insert($session, $batch));
                 $told(count($batch));
+                $this->courtesy->afterWriting(microtime(true) - $began);
                 $batch = [];
             }
         }
