@@ -10,13 +10,14 @@ interface Look {
   viewport: { width: number; height: number };
   /** Every rule by day on a wide and on the narrowest screen; elsewhere the one that can find something else there. */
   rules: Rules;
+  direction?: string;
 }
 
 /** `words only`: whether they fit; what the checker looks for does not hang on the language. */
 type Rules = 'every rule' | 'color-contrast' | 'target-size' | 'words only';
 
 /** Looks that a page can be given where it stands: the first is the one it is walked through in. */
-export type Walk = { name: string; looks: readonly [Look, ...Look[]]; locale?: string; mirrored?: boolean };
+export type Walk = { name: string; looks: readonly [Look, ...Look[]]; locale?: string };
 
 const WIDE = { width: 1280, height: 800 };
 
@@ -55,20 +56,20 @@ export const WALKS: readonly Walk[] = [
   NARROW,
 ];
 
-/** Words that are longer than ours, on a screen, a phone, and the narrowest of them. */
+/** Words that are longer than ours, on a screen, a phone, and the narrowest of them; then as a language would show it that is written from right to left. */
 export const GERMAN: Walk = {
   name: 'in German',
   locale: 'de-DE',
-  looks: [1280, 390, 320].map((width) => ({
-    name: `${String(width)} px wide`,
-    colorScheme: 'light' as const,
-    viewport: { width, height: width > 700 ? 800 : 700 },
-    rules: 'words only' as const,
-  })) as [Look, ...Look[]],
+  looks: ['ltr', 'rtl'].flatMap((direction) =>
+    [1280, 390, 320].map((width) => ({
+      name: `${String(width)} px wide, ${direction}`,
+      colorScheme: 'light' as const,
+      viewport: { width, height: width > 700 ? 800 : 700 },
+      rules: 'words only' as const,
+      direction,
+    })),
+  ) as [Look, ...Look[]],
 };
-
-/** As a language that is written from right to left would show it. */
-export const MIRRORED: Walk = { ...GERMAN, name: 'mirrored', mirrored: true };
 
 /** Our colours by day, and the system's own. */
 export const DIALOGS: Walk = {
@@ -166,14 +167,6 @@ export class Looker {
         }
       }).observe({ type: 'layout-shift', buffered: true });
     });
-    if (walk.mirrored) {
-      // Whatever the page itself says of its direction.
-      await page.addInitScript(() => {
-        const mirror = () => document.documentElement.dir !== 'rtl' && (document.documentElement.dir = 'rtl');
-        new MutationObserver(mirror).observe(document, { attributes: true, subtree: true, attributeFilter: ['dir'] });
-        document.addEventListener('readystatechange', mirror);
-      });
-    }
     return new Looker(page, walk);
   }
 
@@ -202,10 +195,13 @@ export class Looker {
     });
   }
 
-  private async take({ colorScheme, forcedColors, viewport }: Look): Promise<void> {
+  private async take({ colorScheme, forcedColors, viewport, direction }: Look): Promise<void> {
     if (this.walk.looks.length > 1) {
       await this.page.setViewportSize(viewport);
       await this.page.emulateMedia({ colorScheme, forcedColors: forcedColors ?? 'none' });
+      if (direction) {
+        await this.page.evaluate((dir) => (document.documentElement.dir = dir), direction);
+      }
       const theme = colorScheme === 'dark' ? 'night' : 'day';
       await expect(this.page.locator('html')).toHaveAttribute('data-theme', theme);
       // What follows the width is drawn with the next frame.
