@@ -130,8 +130,12 @@ final class PostgresDialect extends Dialect
 
     public function beginOfOneMoment(Connection $database): void
     {
+        // Inside of another it can no longer be said.
+        $isOutermost = $database->transactionLevel() === 0;
         $database->beginTransaction();
-        $database->statement('set transaction isolation level repeatable read');
+        if ($isOutermost) {
+            $database->statement('set transaction isolation level repeatable read');
+        }
     }
 
     public function beginAlone(Connection $database): void
