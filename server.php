@@ -6,7 +6,7 @@ declare(strict_types=1);
 
 const TYPES = [
     'js' => 'text/javascript; charset=utf-8', 'css' => 'text/css; charset=utf-8', 'json' => 'application/json', 'svg' => 'image/svg+xml',
-    'html' => 'text/html; charset=utf-8', 'txt' => 'text/plain; charset=utf-8', 'webmanifest' => 'application/manifest+json',
+    'html' => 'text/html; charset=utf-8', 'txt' => 'text/plain; charset=utf-8',
     'woff2' => 'font/woff2', 'png' => 'image/png', 'ico' => 'image/x-icon',
 ];
 

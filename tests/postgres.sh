@@ -8,6 +8,7 @@ bin=$(ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -1)
 [ -n "$bin" ] || { echo "tests/postgres.sh: PostgreSQL is not installed (apt-get install postgresql php8.2-pgsql)" >&2; exit 1; }
 place=$(mktemp -d /tmp/harmozon-postgres-XXXXXX)
 # PostgreSQL does not run as root.
+# It orders text as a dictionary does, as most servers do.
 as_owner=()
 if [ "$(id -u)" = 0 ]; then
   as_owner=(runuser -u postgres --)
@@ -19,7 +20,7 @@ end() {
 }
 trap end EXIT
 chmod 755 "$place"
-"${as_owner[@]}" "$bin/initdb" -D "$place/data" -U harmozon -A trust -E UTF8 --locale="${HARMOZON_TEST_LOCALE:-C.UTF-8}" --no-sync >"$place/initdb.log" 2>&1 || { cat "$place/initdb.log" >&2; exit 1; }
+"${as_owner[@]}" "$bin/initdb" -D "$place/data" -U harmozon -A trust -E UTF8 --locale=C.UTF-8 --locale-provider=icu --icu-locale=en-US --no-sync >"$place/initdb.log" 2>&1 || { cat "$place/initdb.log" >&2; exit 1; }
 # What is thrown away needs no disk: nothing waits for it.
 cat >>"$place/data/postgresql.conf" <<CONF
 listen_addresses = ''

@@ -27,7 +27,6 @@ final class PostgresCopy implements DatabaseCopy
             } finally {
                 $live->rollBack();
             }
-            $copy->statement('pragma journal_mode = delete');
         });
     }
 

@@ -37,7 +37,7 @@ abstract class Dialect
 
     /**
      * Writes without waiting for the disk each time: where the power goes, the last writes go with it, in their order. What
-     * is written afterwards is on the disk, and all before it. Inside of a transaction this cannot be changed.
+     * is written afterwards is on the disk, and all before it.
      *
      * @template T
      *

@@ -35,32 +35,30 @@ final readonly class WholeDatabase
     }
 
     /**
-     * @param  \Closure(Moved): void|null  $told  after each table
      * @return list<Moved>
      *
      * @throws WrongState where the tables differ, or a row did not arrive as it left
      */
-    public function move(?\Closure $told = null): array
+    public function move(): array
     {
         $tables = $this->tables();
         try {
-            return $this->pass($tables, $told);
+            return $this->pass($tables);
         } catch (WrongState) {
             // Rows changed since it was interrupted.
             $this->clear();
 
-            return $this->pass($tables, $told);
+            return $this->pass($tables);
         }
     }
 
     /**
      * @param  list<Table>  $tables
-     * @param  \Closure(Moved): void|null  $told
      * @return list<Moved>
      *
      * @throws WrongState
      */
-    private function pass(array $tables, ?\Closure $told): array
+    private function pass(array $tables): array
     {
         $moved = [];
         foreach ($tables as $table) {
@@ -70,10 +68,7 @@ final readonly class WholeDatabase
             if ($this->sum($this->from, $table) !== $there) {
                 throw WrongState::of('table', Message::of('move.differs', table: $table->name));
             }
-            $moved[] = $one = new Moved($table->name, ...$there);
-            if ($told !== null) {
-                $told($one);
-            }
+            $moved[] = new Moved($table->name, ...$there);
         }
 
         return $moved;

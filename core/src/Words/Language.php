@@ -23,7 +23,7 @@ final class Language
 
     public static function english(): self
     {
-        return Languages::words('en');
+        return Languages::words(Languages::FIRST);
     }
 
     /**

@@ -20,7 +20,7 @@ return [
     // Words by which people look for a kind of charger or adapter: general terms and names of standards.
     // A number belongs to the word before it: "level 1" is written level1.
     'found_by.type1' => 'type1 typ1 j1772 sae j1772 j-stecker fünfpolig 5-polig',
-    'found_by.type2' => 'type2 typ2 iec 62196-2 siebenpolig 7-polig europäischer stecker wallbox',
+    'found_by.type2' => 'type2 typ2 iec 62196-2 siebenpolig 7-polig europäischer stecker',
     'found_by.j3400' => 'j3400 sae j3400 nacs north american charging standard schmaler stecker kleiner stecker',
     'found_by.ccs1' => 'ccs ccs1 combo combo1 kombiniert combined charging system typ1 combo j1772 combo sae combo',
     'found_by.ccs2' => 'ccs ccs2 combo combo2 kombiniert combined charging system typ2 combo europäischer combo',
@@ -32,7 +32,7 @@ return [
     'found_by.household' => 'steckdose schuko haushalt hausstrom netz 230 cee 7 bs 1363 dreipolig langsam',
     'found_by.nema' => 'nema {kind} steckdose haushalt',
     'found_by.level_1' => 'level1 l1 langsam schuko',
-    'found_by.level_2' => 'level2 l2 ac wechselstrom ac-säule wallbox',
+    'found_by.level_2' => 'level2 l2 ac wechselstrom ac-säule wandladestation ladebox',
     'found_by.dc' => 'level3 l3 dc gleichstrom schnelllader schnell',
     'found_by.ultra' => 'ultraschnell schnelllader hohe leistung hpc',
     'found_by.supply' => 'mobiler lader notladekabel ladeziegel iccb ic-cpd evse',
