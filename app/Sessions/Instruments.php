@@ -17,9 +17,12 @@ final class Instruments
     public static function of(ChargeSession $session): array
     {
         $found = [];
-        foreach (DB::table('readings')->where('charge_session_id', $session->id)->selectRaw('source, count(*) as n')->groupBy('source')->orderByDesc('n')->orderBy('source')->limit(self::MOST)->get() as $row) {
+        foreach (DB::table('readings')->where('charge_session_id', $session->id)->selectRaw('source, count(*) as n')->groupBy('source')->orderByDesc('n')->limit(self::MOST)->get() as $row) {
             $found[] = ['name' => is_string($row->source) && $row->source !== '' ? $row->source : null, 'readings' => (int) $row->n];
         }
+
+        // Databases order text, and what is not told, in ways of their own.
+        usort($found, static fn (array $a, array $b): int => [$b['readings'], $a['name'] ?? ''] <=> [$a['readings'], $b['name'] ?? '']);
 
         return $found;
     }
