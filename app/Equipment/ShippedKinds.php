@@ -37,18 +37,14 @@ final class ShippedKinds
         return $document['kinds'];
     }
 
+    /** A shipped catalogue as it is said in the language that is spoken now: `charger-kinds`, `adapter-kinds` or `car-kinds`. */
+    public static function json(string $name): string
+    {
+        return Languages::ofCatalogue(App::getLocale(), (string) file_get_contents(base_path("core/catalogue/{$name}.json")));
+    }
+
     private static function document(string $name): mixed
     {
-        /** @var array<string, mixed> $document */
-        $document = json_decode((string) file_get_contents(base_path("core/catalogue/{$name}.json")), true, flags: JSON_THROW_ON_ERROR);
-        $phrases = Languages::catalogue(App::getLocale());
-        if ($phrases !== []) {
-            // No key, code or figure of it is a phrase.
-            array_walk_recursive($document, static function (mixed &$value) use ($phrases): void {
-                $value = is_string($value) ? $phrases[$value] ?? $value : $value;
-            });
-        }
-
-        return $document;
+        return json_decode(self::json($name), true, flags: JSON_THROW_ON_ERROR);
     }
 }

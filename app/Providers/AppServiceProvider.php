@@ -12,6 +12,7 @@ use App\Database\ImmediateSqliteConnection;
 use App\Database\OrderedPostgresConnection;
 use App\Database\PatientPostgresConnector;
 use App\Equipment\GarageExperience;
+use App\Equipment\ShippedKinds;
 use App\Garage\CurrentGarage;
 use App\Http\Middleware\SpeakLanguage;
 use App\Http\SignInThrottle;
@@ -25,7 +26,6 @@ use Harmozon\Core\Case\CatalogueReader;
 use Harmozon\Core\Catalogue\CarKinds;
 use Harmozon\Core\Catalogue\Catalogue;
 use Harmozon\Core\Words\Language;
-use Harmozon\Core\Words\Languages;
 use Harmozon\Core\Words\Voice;
 use Illuminate\Auth\Events\Authenticated;
 use Illuminate\Contracts\Cache\Repository;
@@ -59,11 +59,8 @@ final class AppServiceProvider extends ServiceProvider
 
             return new Voice($language->in($garage->locale() ?? $language->locale), $garage->units());
         });
-        $this->app->scoped(Catalogue::class, static fn (Application $app): Catalogue => (new CatalogueReader(phrases: Languages::catalogue($app->getLocale())))->catalogue(
-            (string) file_get_contents(base_path('core/catalogue/charger-kinds.json')),
-            (string) file_get_contents(base_path('core/catalogue/adapter-kinds.json')),
-        ));
-        $this->app->scoped(CarKinds::class, static fn (Application $app): CarKinds => (new CarKindsReader(Languages::catalogue($app->getLocale())))->json((string) file_get_contents(base_path('core/catalogue/car-kinds.json'))));
+        $this->app->scoped(Catalogue::class, static fn (): Catalogue => (new CatalogueReader)->catalogue(ShippedKinds::json('charger-kinds'), ShippedKinds::json('adapter-kinds')));
+        $this->app->scoped(CarKinds::class, static fn (): CarKinds => (new CarKindsReader)->json(ShippedKinds::json('car-kinds')));
     }
 
     public function boot(): void

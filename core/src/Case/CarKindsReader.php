@@ -15,29 +15,18 @@ use Harmozon\Core\Equipment\Curve;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Json\Node;
 use Harmozon\Core\Json\Range;
-use Harmozon\Core\Words\Languages;
 use Harmozon\Core\Words\Message;
 
 /** Reads what is usual among cars (`core/catalogue/car-kinds.json`). */
 final class CarKindsReader
 {
-    /** @param  array<string, string>  $phrases  of another language, by those of the catalogue ({@see Languages::catalogue}) */
-    public function __construct(private readonly array $phrases = [])
-    {
-    }
-
-    private function said(string $english): string
-    {
-        return $this->phrases[$english] ?? $english;
-    }
-
     /** @throws FieldError */
     public function json(string $json): CarKinds
     {
         $document = Node::fromJson($json);
 
         return new CarKinds(
-            array_map(fn (Node $n): PackClass => new PackClass($n->text('id'), $this->said($n->text('name')), $this->said($n->text('seen')), self::curve($n->object('volts'), Range::volts())), $document->objects('classes')),
+            array_map(static fn (Node $n): PackClass => new PackClass($n->text('id'), $n->text('name'), $n->text('seen'), self::curve($n->object('volts'), Range::volts())), $document->objects('classes')),
             array_map(static fn (Node $n): PackSize => new PackSize($n->text('id'), $n->number('below_kwh', Range::kwh()), self::figure($n->object('usable_kwh'), Range::kwh())), $document->objects('sizes')),
             array_map(static fn (Node $n): CarKind => new CarKind(
                 $n->text('class'), $n->text('size'), self::figure($n->object('peak_per_kwh'), Range::curveKw()), self::curve($n->object('curve'), Range::curveKw()),

@@ -9,14 +9,12 @@ use Harmozon\Core\Catalogue\ChargerKind;
 use Harmozon\Core\Catalogue\Region;
 use Harmozon\Core\Equipment\Adapter;
 use Harmozon\Core\Json\Node;
-use Harmozon\Core\Words\Languages;
 use Harmozon\Core\Words\Message;
 
 /** Reads the catalogue that is shipped beside the core (`core/catalogue`), whose pieces are in the words of the case file. */
 final class CatalogueReader
 {
-    /** @param  array<string, string>  $phrases  of another language, by those of the catalogue ({@see Languages::catalogue}) */
-    public function __construct(private readonly EquipmentReader $equipment = new EquipmentReader, private readonly array $phrases = [])
+    public function __construct(private readonly EquipmentReader $equipment = new EquipmentReader)
     {
     }
 
@@ -28,9 +26,9 @@ final class CatalogueReader
     public function catalogue(string $chargerKinds, string $adapterKinds): Catalogue
     {
         return new Catalogue(
-            fn (): array => array_column(array_map(fn (Node $group): array => [$group->text('id'), $this->said($group->text('name'))], Node::fromJson($chargerKinds)->objects('groups')), 1, 0),
+            static fn (): array => array_column(array_map(static fn (Node $group): array => [$group->text('id'), $group->text('name')], Node::fromJson($chargerKinds)->objects('groups')), 1, 0),
             fn (): array => array_map($this->charger(...), Node::fromJson($chargerKinds)->objects('kinds')),
-            fn (): array => array_map(fn (Node $kind): Adapter => $this->equipment->adapter($this->named($kind, 'adapter')), Node::fromJson($adapterKinds)->objects('kinds')),
+            fn (): array => array_map(fn (Node $kind): Adapter => $this->equipment->adapter(self::named($kind, 'adapter')), Node::fromJson($adapterKinds)->objects('kinds')),
         );
     }
 
@@ -40,21 +38,16 @@ final class CatalogueReader
             $kind->text('id'),
             $kind->text('group'),
             $kind->choices('regions', Region::class) ?? throw $kind->fail('regions', Message::of('field.required')),
-            $this->said($kind->text('name')),
-            $this->said($kind->text('seen')),
-            array_map($this->said(...), $kind->texts('read') ?? []),
-            $this->equipment->outlet($this->named($kind, 'outlet')),
+            $kind->text('name'),
+            $kind->text('seen'),
+            $kind->texts('read') ?? [],
+            $this->equipment->outlet(self::named($kind, 'outlet')),
         );
     }
 
-    private function said(string $english): string
-    {
-        return $this->phrases[$english] ?? $english;
-    }
-
     /** A kind's plate, with the kind's id and name. */
-    private function named(Node $kind, string $plate): Node
+    private static function named(Node $kind, string $plate): Node
     {
-        return $kind->object($plate)->with(['id' => $kind->text('id'), 'name' => $this->said($kind->text('name'))]);
+        return $kind->object($plate)->with(['id' => $kind->text('id'), 'name' => $kind->text('name')]);
     }
 }

@@ -18,6 +18,8 @@ final class Languages
     /** One file of patterns a room: ICU's message format, by the code of the message. */
     private const ROOMS = ['Bench', 'Case', 'Chain', 'Drills', 'Equipment', 'Fit', 'Forecast', 'Json', 'Kit', 'Ocpi', 'Power', 'Readings', 'Record', 'Review', 'Steps', 'Words'];
 
+    private const JSON_TEXT = '/"(?:[^"\\\\]|\\\\.)*"/';
+
     /** @param  string  $tag  of {@see NAMES} */
     public static function words(string $tag): Language
     {
@@ -31,7 +33,7 @@ final class Languages
         return new Language($tag, $patterns);
     }
 
-    /** @return array<string, string> what the catalogues say, by what they say in English */
+    /** @return array<string, string> what the catalogues say, by what they say in English; nothing for English */
     public static function catalogue(string $tag): array
     {
         if ($tag === self::FIRST) {
@@ -41,6 +43,26 @@ final class Languages
         $phrases = require __DIR__."/../../catalogue/{$tag}.php";
 
         return $phrases;
+    }
+
+    /**
+     * A catalogue with its names and what is seen and read in another language. No key, code or figure of it is a phrase.
+     *
+     * @param  string  $json  as shipped, in English
+     */
+    public static function ofCatalogue(string $tag, string $json): string
+    {
+        $phrases = self::catalogue($tag);
+        if ($phrases === []) {
+            return $json;
+        }
+
+        return (string) preg_replace_callback(self::JSON_TEXT, static function (array $text) use ($phrases): string {
+            $english = json_decode($text[0]);
+            $said = is_string($english) ? $phrases[$english] ?? null : null;
+
+            return $said === null ? $text[0] : (string) json_encode($said, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+        }, $json);
     }
 
     /**
