@@ -9,6 +9,7 @@ import TextButton from './ui/TextButton.vue';
 import { isTroubled } from './ui/brokenPage';
 import { useFocusHome } from './ui/useFocusHome';
 import { useTheme } from './ui/useTheme';
+import { language } from './words/habits';
 import { say } from './words/say';
 
 const route = useRoute();
@@ -29,6 +30,11 @@ onEstranged((how) => {
 });
 onSomebodyElse(() => account.me?.user.id ?? null, anew);
 
+/** The few words that come with the parts we did not make. */
+const ofParts = computed(() => {
+  const close = { close: say('dialog.close') };
+  return { name: language.value, el: { dialog: close, drawer: close } };
+});
 const again = (): void => window.location.reload();
 </script>
 
@@ -36,8 +42,10 @@ const again = (): void => window.location.reload();
   <p v-if="isTroubled" class="trouble" role="alert">
     {{ say('trouble.says') }} <TextButton @click="again">{{ say('trouble.anew') }}</TextButton>
   </p>
-  <Frame v-if="isFramed"><RouterView /></Frame>
-  <RouterView v-else />
+  <el-config-provider :locale="ofParts">
+    <Frame v-if="isFramed"><RouterView /></Frame>
+    <RouterView v-else />
+  </el-config-provider>
 </template>
 
 <style scoped>

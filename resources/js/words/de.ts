@@ -236,6 +236,7 @@ export const de: Record<keyof typeof en, string> = {
   'trouble.says': 'Auf dieser Seite ist etwas kaputtgegangen. Was du gespeichert hast, ist sicher.',
   'trouble.anew': 'Seite neu laden',
   'frame.undo': 'Rückgängig',
+  'dialog.close': 'Dialog schließen',
   'frame.dismiss': 'Schließen',
   'frame.missing': 'Unter dieser Adresse gibt es nichts',
   'frame.missing_why': 'Vielleicht ist es umgezogen oder gehört zu einer anderen Garage. {board}.',

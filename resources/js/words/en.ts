@@ -233,6 +233,7 @@ export const en = {
   'trouble.says': 'Something on this page broke. What you saved is safe.',
   'trouble.anew': 'Reload page',
   'frame.undo': 'Undo',
+  'dialog.close': 'Close this dialog',
   'frame.dismiss': 'Dismiss',
   'frame.missing': "There's nothing at this address",
   'frame.missing_why': 'It may have moved, or belong to another garage. {board}.',
