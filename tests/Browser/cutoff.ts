@@ -13,9 +13,12 @@ export async function cutOff(page: Page): Promise<string[]> {
       return `${e.tagName.toLowerCase()}${own}`;
     };
     const path = (e: Element): string => (e.parentElement ? `${name(e.parentElement)} > ${name(e)}` : name(e));
+    /** For screen readers alone, or inside of what is. */
+    const isClipped = (e: Element): boolean =>
+      getComputedStyle(e).clipPath === 'inset(50%)' || (e.parentElement !== null && isClipped(e.parentElement));
     const isAside = (e: Element): boolean =>
       (e.closest('details:not([open])') !== null && e.closest('summary') === null) ||
-      getComputedStyle(e).clipPath === 'inset(50%)' ||
+      isClipped(e) ||
       e.closest('.sr-only, .skip, [inert], [aria-hidden="true"]') !== null;
     const box = (e: Element): Element => {
       let at: Element = e;

@@ -107,6 +107,17 @@ td {
   border-bottom: 1px solid var(--line);
 }
 
+@media (width <= 400px) {
+  th,
+  td {
+    padding-inline: var(--space-1);
+  }
+
+  .acts button {
+    margin-inline-start: var(--space-3);
+  }
+}
+
 .heat td {
   color: var(--ink-soft);
   font-size: var(--size-small);

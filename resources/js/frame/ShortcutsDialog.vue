@@ -17,7 +17,7 @@ const keys: [string, Code][] = [
 </script>
 
 <template>
-  <el-dialog v-model="isOpen" :title="say('keys.title')" width="440px">
+  <el-dialog v-model="isOpen" :title="say('keys.title')" width="min(440px, 94%)">
     <dl>
       <template v-for="[key, meaning] in keys" :key="key">
         <dt>
@@ -35,7 +35,7 @@ const keys: [string, Code][] = [
 <style scoped>
 dl {
   display: grid;
-  grid-template-columns: 96px 1fr;
+  grid-template-columns: 96px minmax(0, 1fr);
   gap: var(--space-4) var(--space-6);
   margin: 0;
 }

@@ -205,6 +205,14 @@ dd {
     grid-template-columns: minmax(0, 1fr) 104px;
   }
 
+  dl div {
+    grid-template-columns: minmax(0, 1fr) auto;
+  }
+
+  dl .state {
+    grid-column: 1 / -1;
+  }
+
   summary .shares {
     grid-row: 2;
     grid-column: 1 / -1;

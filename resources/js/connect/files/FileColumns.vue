@@ -225,8 +225,13 @@ select {
     white-space: normal;
   }
 
+  th,
+  td {
+    padding-inline-end: var(--space-3);
+  }
+
   table select {
-    max-width: 112px;
+    max-width: 104px;
   }
 }
 </style>
