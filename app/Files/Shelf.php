@@ -16,6 +16,8 @@ final class Shelf
 {
     private const S3 = 's3';
 
+    private const ARRIVING = 'imports';
+
     /** So many digits has the place of a piece in its name, so that names are in the order of pieces. */
     private const PLACE_DIGITS = 12;
 
@@ -81,8 +83,22 @@ final class Shelf
         }
     }
 
+    /**
+     * Removes the pieces of files that nobody has touched since, whatever became of their garages.
+     *
+     * @param  int  $before  Unix time
+     */
+    public static function sweep(int $before): void
+    {
+        foreach (self::isShared() ? self::disk()->directories(self::ARRIVING) : [] as $folder) {
+            if (max([0, ...array_map(self::disk()->lastModified(...), self::disk()->files($folder))]) < $before) {
+                self::disk()->deleteDirectory($folder);
+            }
+        }
+    }
+
     private static function folder(string $local): string
     {
-        return 'imports/'.basename($local);
+        return self::ARRIVING.'/'.basename($local);
     }
 }

@@ -261,6 +261,7 @@ final class ImportStore
                 $this->putAway($import);
             }
         }
+        Shelf::sweep($before->getTimestamp());
         $files = glob(storage_path('app/imports/*'));
         foreach ($files === false ? [] : $files as $path) {
             if ((int) @filemtime($path) < $before->getTimestamp()) {

@@ -93,6 +93,18 @@ final class ShelfTest extends TestCase
         self::assertSame([], $this->shelf->kept());
     }
 
+    public function test_pieces_that_nobody_has_touched_for_a_week_are_swept_away_with_the_next_file(): void
+    {
+        $session = $this->inside($this->person, static fn (): string => ChargeSession::query()->firstOrFail()->ulid);
+        foreach (['OLD' => 8, 'NEW' => 6] as $name => $days) {
+            Shelf::disk()->put("imports/{$name}.csv/000000000000", 'x');
+            touch("{$this->shelf->folder}/harmozon/imports/{$name}.csv/000000000000", time() - $days * 86_400);
+        }
+        $this->postJson("/api/sessions/{$session}/imports", ['name' => 'a.csv', 'bytes' => 10])->assertCreated();
+
+        self::assertSame(['imports/NEW.csv/000000000000'], $this->shelf->kept());
+    }
+
     public function test_a_backup_takes_what_is_on_the_shelf_along_and_is_kept_there(): void
     {
         Shelf::disk()->put('photos/1/one.jpg', 'a picture');

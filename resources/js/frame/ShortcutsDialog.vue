@@ -9,7 +9,7 @@ const keys: [string, Code][] = [
   ['← →', 'keys.curve'],
   ['Enter', 'keys.enter'],
   ['n', 'keys.new'],
-  ['Space', 'keys.space'],
+  [say('keys.space_bar'), 'keys.space'],
   ['u', 'keys.undo'],
   ['?', 'keys.help'],
   ['Esc', 'keys.escape'],

@@ -207,10 +207,12 @@ dd {
 
   dl div {
     grid-template-columns: minmax(0, 1fr) auto;
+    row-gap: 0;
   }
 
   dl .state {
     grid-column: 1 / -1;
+    text-align: end;
   }
 
   summary .shares {

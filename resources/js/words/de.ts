@@ -256,6 +256,7 @@ export const de: Record<keyof typeof en, string> = {
   'keys.curve': 'auf einer Kurve der Prognose: den Zeiger bewegen; mit Umschalt in größeren Schritten',
   'keys.enter': 'auf der Tafel: die Zelle wählen und Warum öffnen',
   'keys.new': 'unter Laden einen neuen Ladevorgang beginnen',
+  'keys.space_bar': 'Leertaste',
   'keys.space': 'im Ladevorgang: ablesen',
   'keys.undo': 'das Letzte rückgängig machen',
   'keys.help': 'diese Tasten zeigen oder verbergen',

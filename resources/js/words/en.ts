@@ -253,6 +253,7 @@ export const en = {
   'keys.curve': 'on a forecast curve: move the cursor; with Shift, in bigger steps',
   'keys.enter': 'on the board: select the cell and open Why',
   'keys.new': 'start a new session under Connect',
+  'keys.space_bar': 'Space',
   'keys.space': 'in a session: take the reading',
   'keys.undo': 'undo the last action',
   'keys.help': 'show or hide these shortcuts',
