@@ -37,7 +37,7 @@ final readonly class SignedInUser
         $garage = $user->garage;
 
         return [
-            'user' => ['id' => $user->ulid, 'name' => $user->name, 'email' => $user->email, 'language' => $user->language],
+            'user' => ['id' => $user->ulid, 'name' => $user->name, 'email' => $user->email, 'language' => $user->language, 'is_demo' => $user->isMadeUp()],
             'garage' => $garage === null ? null : [
                 'id' => $garage->ulid,
                 'name' => $garage->name,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Http\Middleware\SpeakLanguage;
 use App\Models\User;
 use App\People\PasswordResetMail;
 use App\Words\SpokenLanguage;
@@ -93,6 +94,28 @@ final class LanguagesTest extends TestCase
         self::assertSame('de', $this->getJson('/manifest.webmanifest', ['Accept-Language' => 'de'])->assertOk()->json('lang'));
         self::assertStringContainsString('<html lang="de">', (string) $this->get('/sign-in', ['Accept-Language' => 'de'])->getContent());
         self::assertStringContainsString('Das Feld E-Mail', (string) $this->postJson('/api/sign-in', ['email' => 'x', 'password' => 'y'], ['Accept-Language' => 'de'])->assertUnprocessable()->json('errors.email.0'));
+    }
+
+    public function test_what_was_chosen_on_the_device_comes_before_the_browser_and_after_the_person(): void
+    {
+        $person = $this->stranger();
+        $told = fn (string $chosenHere): string => (string) $this->withCredentials()->withUnencryptedCookie(SpeakLanguage::DEVICE_COOKIE, $chosenHere)
+            ->putJson('/api/me', ['language' => 7], ['Accept-Language' => 'en'])->json('errors.language.0');
+
+        self::assertStringContainsString('<html lang="de">', (string) $this->withUnencryptedCookie(SpeakLanguage::DEVICE_COOKIE, 'de')->get('/sign-in', ['Accept-Language' => 'en'])->getContent());
+        $this->actingAs($person);
+        self::assertStringContainsString('Das Feld', $told('de'));
+        self::assertStringContainsString('field', $told('tlh'));
+        $person->forceFill(['language' => 'en'])->save();
+        self::assertStringContainsString('field', $told('de'));
+        $this->call('GET', '/sign-in', cookies: [SpeakLanguage::DEVICE_COOKIE => ['de']])->assertOk();
+    }
+
+    public function test_a_demo_says_that_it_is_everybodys(): void
+    {
+        self::assertFalse($this->actingAs($this->stranger())->getJson('/api/me')->json('user.is_demo'));
+        $everybodys = User::query()->create(['name' => 'Rook', 'email' => 'rook'.config()->string('harmozon.demo_domain'), 'password' => 'the kettle is on again']);
+        self::assertTrue($this->actingAs($everybodys->refresh())->getJson('/api/me')->json('user.is_demo'));
     }
 
     public function test_who_has_chosen_a_language_hears_it_from_every_browser_with_the_numbers_of_their_garage(): void

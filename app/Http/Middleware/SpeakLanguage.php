@@ -12,16 +12,20 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\App;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Answers in the language that whoever asks has chosen, else in that of their browser. */
+/** Answers in the language that whoever asks has chosen, else in the one chosen on their device, else in that of their browser. */
 final readonly class SpeakLanguage
 {
+    /** Written by the page, for those who have no account of their own. */
+    public const DEVICE_COOKIE = 'harmozon_language';
+
     public function __construct(private AuthManager $auth)
     {
     }
 
     public function handle(Request $request, Closure $next): Response
     {
-        App::setLocale(Languages::best($request->getLanguages()));
+        $chosenHere = $request->cookies->all()[self::DEVICE_COOKIE] ?? null;
+        App::setLocale(Languages::best([...(is_string($chosenHere) ? [$chosenHere] : []), ...$request->getLanguages()]));
         if ($this->auth->hasResolvedGuards() && $this->auth->guard()->hasUser()) {
             $known = $this->auth->guard()->user();
             if ($known instanceof User) {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import JointGlyph from '@/ui/JointGlyph.vue';
+import LanguageField from './LanguageField.vue';
 import { say } from '@/words/say';
 
 /** A screen for visitors: what Harmozon is, next to the form for signing in. */
@@ -21,6 +22,7 @@ defineProps<{ title: string }>();
     <section class="inside" :aria-label="title">
       <h2>{{ title }}</h2>
       <slot />
+      <LanguageField class="language" />
     </section>
   </main>
 </template>
@@ -68,6 +70,10 @@ defineProps<{ title: string }>();
 
 .inside :deep(> p) {
   margin-bottom: var(--space-6);
+}
+
+.inside .language {
+  margin-block: var(--space-7) 0;
 }
 
 .inside :deep(form) {

@@ -1793,8 +1793,10 @@ export interface components {
                 id: string;
                 name: string;
                 email: string;
-                /** @description BCP 47; null as the browser says */
+                /** @description BCP 47; null as the device or its browser says */
                 language: string | null;
+                /** @description everybody's; it stays as it is */
+                is_demo: boolean;
             };
             /** @description The one that the person stands in; null while they belong to none */
             garage: components["schemas"]["OwnGarage"] | null;

@@ -157,7 +157,7 @@ export const de: Record<keyof typeof en, string> = {
   'you.save': 'Speichern',
   'you.save_password': 'Passwort ändern',
   'you.language': 'Sprache',
-  'you.language_of_browser': 'wie im Browser',
+  'you.language_of_browser': 'wie der Browser',
   'you.saved': 'Gespeichert.',
   'you.password_saved': 'Passwort geändert. Alle anderen Browser wurden abgemeldet.',
   'devices.title': 'Wo du angemeldet bist',

@@ -156,7 +156,7 @@ export const en = {
   'you.save': 'Save',
   'you.save_password': 'Change password',
   'you.language': 'Language',
-  'you.language_of_browser': 'As the browser says',
+  'you.language_of_browser': 'Same as the browser',
   'you.saved': 'Saved.',
   'you.password_saved': 'Password changed. Every other browser has been signed out.',
   'devices.title': 'Where you are signed in',
