@@ -16,6 +16,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     // Every browser would put the whole application on its device; the journeys without a network let it.
     serviceWorkers: 'block',
+    contextOptions: { reducedMotion: 'reduce' },
     trace: 'off',
     screenshot: 'only-on-failure',
     launchOptions: { executablePath, args },

@@ -1,118 +1,116 @@
-import { DIALOGS, Looker, NARROW, WALKS } from './faults';
+import { DIALOGS, EVERYWHERE, Looker, NARROW } from './faults';
 import { choose, expect, locationsFile, openDemo, readingsFile, test } from './support';
 import { type Page } from '@playwright/test';
 
-for (const walk of WALKS) {
-  test.describe(`no screen has a fault, ${walk.name}:`, () => {
-    test('the first pages', async ({ browser, baseURL }) => {
-      const looker = await Looker.at(browser, baseURL, walk);
-      const { page } = looker;
-      const paths = [
-        '/sign-in',
-        '/begin',
-        '/check',
-        '/forgotten',
-        '/new-password#email=a%40b.example&token=x',
-        '/invitation#x',
-      ];
-      for (const path of paths) {
-        await page.goto(path);
-        await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-        await looker.finds(path);
-      }
-      await page.context().close();
-    });
-
-    test('board and forecast', async ({ browser, baseURL }) => {
-      const looker = await Looker.at(browser, baseURL, walk);
-      const { page } = looker;
-      await openDemo(page);
-      await looker.finds('board');
-      await choose(page, 'Sorrel', 'Ostler, second generation');
-      await looker.finds('why');
-      await closeWhy(page);
-      await page.goto('/forecast');
-      await expect(page.getByText('into the battery')).toBeVisible();
-      for (const sheet of ['Compare', 'Where to go', 'Advertised power', 'Next 5 %']) {
-        await page.getByText(sheet, { exact: true }).click();
-        await looker.finds(sheet);
-      }
-      await page.context().close();
-    });
-
-    test('stages', async ({ browser, baseURL }) => {
-      const looker = await Looker.at(browser, baseURL, walk);
-      const { page } = looker;
-      await openDemo(page);
-      for (const path of [
-        '/you',
-        '/kit',
-        '/kit/cars',
-        '/kit/places',
-        '/kit/tours',
-        '/kit/shop',
-        '/bench',
-        '/bench/practise',
-        '/bench/feed',
-        '/log',
-        '/glossary',
-        '/nowhere',
-      ]) {
-        await page.goto(path);
-        await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-        await looker.finds(path);
-      }
-      await page.context().close();
-    });
-
-    test('a new car', async ({ browser, baseURL }) => {
-      const looker = await Looker.at(browser, baseURL, walk);
-      await openDemo(looker.page);
-      await newCar(looker);
-      await looker.page.context().close();
-    });
-
-    test('a session and its report', async ({ browser, baseURL }) => {
-      const looker = await Looker.at(browser, baseURL, walk);
-      const { page } = looker;
-      await openDemo(page);
-      await choose(page, 'Brindle', 'Fernway 350');
-      await closeWhy(page);
-      await page.goto('/connect');
-      await expect(page.getByRole('button', { name: 'Start session' })).toBeVisible();
-      await looker.finds('steps');
-      await page.getByRole('button', { name: 'Start session' }).click();
-      await expect(page.getByRole('button', { name: 'Nothing happens' })).toBeEnabled();
-      await looker.finds('waiting for power');
-      await page.getByRole('button', { name: 'Nothing happens' }).click();
-      await looker.finds('when nothing starts');
-      await page.getByRole('button', { name: 'Back to the clock' }).click();
-      await page.getByRole('button', { name: 'Stop and disconnect' }).click();
-      await looker.finds('stop and disconnect');
-      await page.getByRole('button', { name: 'Smell or heat' }).click();
-      await expect(page.getByRole('dialog', { name: 'Stop the session' })).toBeVisible();
-      await looker.finds('smell or heat');
-      await page.getByRole('button', { name: /Pressed by mistake/ }).click();
-      await page.getByRole('button', { name: 'Back to the readings' }).click();
-      await page.getByRole('button', { name: 'Enter readings' }).click();
-      await page.getByLabel('Load a readings file').setInputFiles(readingsFile());
-      await expect(page.getByText('readings added')).toBeVisible();
-      await looker.finds('readings');
-      const text = 'Zeit [s];Strom (mA);T1\n0;-250000;20,5\n10;-260000;21\n';
-      const foreign = { name: 'foreign.csv', mimeType: 'text/csv', buffer: Buffer.from(text) };
-      await page.getByLabel('Load a readings file').setInputFiles(foreign);
-      await expect(page.getByRole('dialog').getByRole('slider')).toBeVisible();
-      await looker.finds('a file before it is taken');
-      await page.getByRole('button', { name: 'Cancel' }).click();
-      await expect(page.getByRole('dialog')).toHaveCount(0);
-
-      await page.getByRole('button', { name: 'Finish session' }).click();
-      await expect(page.getByRole('heading', { name: 'Ratings check' })).toBeVisible();
-      await looker.finds('report');
-      await page.context().close();
-    });
+test.describe(`no screen has a fault, ${EVERYWHERE.name}:`, () => {
+  test('the first pages', async ({ browser, baseURL }) => {
+    const looker = await Looker.at(browser, baseURL, EVERYWHERE);
+    const { page } = looker;
+    const paths = [
+      '/sign-in',
+      '/begin',
+      '/check',
+      '/forgotten',
+      '/new-password#email=a%40b.example&token=x',
+      '/invitation#x',
+    ];
+    for (const path of paths) {
+      await page.goto(path);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await looker.finds(path);
+    }
+    await page.context().close();
   });
-}
+
+  test('board and forecast', async ({ browser, baseURL }) => {
+    const looker = await Looker.at(browser, baseURL, EVERYWHERE);
+    const { page } = looker;
+    await openDemo(page);
+    await looker.finds('board');
+    await choose(page, 'Sorrel', 'Ostler, second generation');
+    await looker.finds('why');
+    await closeWhy(page);
+    await page.goto('/forecast');
+    await expect(page.getByText('into the battery')).toBeVisible();
+    for (const sheet of ['Compare', 'Where to go', 'Advertised power', 'Next 5 %']) {
+      await page.getByText(sheet, { exact: true }).click();
+      await looker.finds(sheet);
+    }
+    await page.context().close();
+  });
+
+  test('stages', async ({ browser, baseURL }) => {
+    const looker = await Looker.at(browser, baseURL, EVERYWHERE);
+    const { page } = looker;
+    await openDemo(page);
+    for (const path of [
+      '/you',
+      '/kit',
+      '/kit/cars',
+      '/kit/places',
+      '/kit/tours',
+      '/kit/shop',
+      '/bench',
+      '/bench/practise',
+      '/bench/feed',
+      '/log',
+      '/glossary',
+      '/nowhere',
+    ]) {
+      await page.goto(path);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await looker.finds(path);
+    }
+    await page.context().close();
+  });
+
+  test('a new car', async ({ browser, baseURL }) => {
+    const looker = await Looker.at(browser, baseURL, EVERYWHERE);
+    await openDemo(looker.page);
+    await newCar(looker);
+    await looker.page.context().close();
+  });
+
+  test('a session and its report', async ({ browser, baseURL }) => {
+    const looker = await Looker.at(browser, baseURL, EVERYWHERE);
+    const { page } = looker;
+    await openDemo(page);
+    await choose(page, 'Brindle', 'Fernway 350');
+    await closeWhy(page);
+    await page.goto('/connect');
+    await expect(page.getByRole('button', { name: 'Start session' })).toBeVisible();
+    await looker.finds('steps');
+    await page.getByRole('button', { name: 'Start session' }).click();
+    await expect(page.getByRole('button', { name: 'Nothing happens' })).toBeEnabled();
+    await looker.finds('waiting for power');
+    await page.getByRole('button', { name: 'Nothing happens' }).click();
+    await looker.finds('when nothing starts');
+    await page.getByRole('button', { name: 'Back to the clock' }).click();
+    await page.getByRole('button', { name: 'Stop and disconnect' }).click();
+    await looker.finds('stop and disconnect');
+    await page.getByRole('button', { name: 'Smell or heat' }).click();
+    await expect(page.getByRole('dialog', { name: 'Stop the session' })).toBeVisible();
+    await looker.finds('smell or heat');
+    await page.getByRole('button', { name: /Pressed by mistake/ }).click();
+    await page.getByRole('button', { name: 'Back to the readings' }).click();
+    await page.getByRole('button', { name: 'Enter readings' }).click();
+    await page.getByLabel('Load a readings file').setInputFiles(readingsFile());
+    await expect(page.getByText('readings added')).toBeVisible();
+    await looker.finds('readings');
+    const text = 'Zeit [s];Strom (mA);T1\n0;-250000;20,5\n10;-260000;21\n';
+    const foreign = { name: 'foreign.csv', mimeType: 'text/csv', buffer: Buffer.from(text) };
+    await page.getByLabel('Load a readings file').setInputFiles(foreign);
+    await expect(page.getByRole('dialog').getByRole('slider')).toBeVisible();
+    await looker.finds('a file before it is taken');
+    await page.getByRole('button', { name: 'Cancel' }).click();
+    await expect(page.getByRole('dialog')).toHaveCount(0);
+
+    await page.getByRole('button', { name: 'Finish session' }).click();
+    await expect(page.getByRole('heading', { name: 'Ratings check' })).toBeVisible();
+    await looker.finds('report');
+    await page.context().close();
+  });
+});
 
 test('what opens over a stage has no fault where it is narrow', async ({ browser, baseURL }) => {
   const looker = await Looker.at(browser, baseURL, NARROW);
