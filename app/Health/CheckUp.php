@@ -8,6 +8,7 @@ use App\Backup\Backups;
 use App\Database\Dialect;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
+use Illuminate\Support\Carbon;
 
 /** Everything about a site that whoever looks after it can mend, in ten lines. */
 final readonly class CheckUp
@@ -39,10 +40,24 @@ final readonly class CheckUp
         $address = new SiteAddress((string) config('app.url'));
 
         return match (true) {
-            $address->isOfThisMachine() => Finding::good(Subject::Address, Message::of('health.address_here', url: $address->url)),
+            $address->isOfThisMachine() && ! $address->isSecure() => Finding::good(Subject::Address, Message::of('health.address_here', url: $address->url)),
             ! $address->isSecure() => Finding::bad(Subject::Address, Message::of('health.address_plain', url: $address->url)),
             ! (bool) config('session.secure') => Finding::bad(Subject::Address, Message::of('health.cookie_plain')),
-            default => Finding::good(Subject::Address, Message::of('health.address', url: $address->url)),
+            default => self::certificate($address),
+        };
+    }
+
+    private static function certificate(SiteAddress $address): Finding
+    {
+        $shown = Certificate::shownAt($address);
+        $now = (int) Carbon::now()->timestamp;
+        $days = Amount::count($shown?->daysLeft($now) ?? 0);
+
+        return match (true) {
+            $shown === null => Finding::good(Subject::Address, Message::of('health.certificate_unseen', url: $address->url)),
+            $shown->endsAt <= $now => Finding::bad(Subject::Address, Message::of('health.certificate_over', url: $address->url)),
+            $shown->endsSoon($now) => Finding::bad(Subject::Address, Message::of('health.certificate_ends', url: $address->url, days: $days)),
+            default => Finding::good(Subject::Address, Message::of('health.address', url: $address->url, days: $days)),
         };
     }
 

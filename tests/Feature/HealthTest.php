@@ -12,8 +12,10 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
+use PHPUnit\Framework\Attributes\TestWith;
 use Tests\StartsFromSeed;
 use Tests\TestCase;
+use Tests\TlsSite;
 
 /** What a monitor and whoever looks after the site are told. */
 final class HealthTest extends TestCase
@@ -96,11 +98,27 @@ final class HealthTest extends TestCase
             self::assertNotSame([], array_filter($lines, static fn (string $l): bool => str_starts_with($l, $start)), $start."\n".implode("\n", $lines));
         }
 
-        config(['app.debug' => false, 'app.url' => 'https://charge.example', 'session.secure' => true, 'harmozon.demo' => false, 'mail.default' => 'smtp']);
+        config(['app.debug' => false, 'app.url' => 'https://127.0.0.1:1', 'session.secure' => true, 'harmozon.demo' => false, 'mail.default' => 'smtp']);
         Artisan::call('harmozon:doctor', ['--json' => true]);
         $told = array_column(json_decode(Artisan::output(), true), 'good', 'check');
         self::assertCount(10, $told);
         self::assertSame([true, true, true, true], [$told['settings'], $told['address'], $told['demo'], $told['mail']]);
+    }
+
+    #[TestWith([60, 20.5, 'ok address    https://127.0.0.1:%d, over TLS, with a certificate for another 39 days'])]
+    #[TestWith([60, 50.5, '!! address    the certificate of https://127.0.0.1:%d expires in 9 days. Renew it'])]
+    #[TestWith([60, 59.5, '!! address    the certificate of https://127.0.0.1:%d expires within a day. Renew it'])]
+    #[TestWith([60, 60.5, '!! address    the certificate of https://127.0.0.1:%d has expired'])]
+    #[TestWith([6, 3.5, 'ok address    https://127.0.0.1:%d, over TLS, with a certificate for another 2 days'])]
+    #[TestWith([6, 4.5, '!! address    the certificate of https://127.0.0.1:%d expires in 1 day. Renew it'])]
+    public function test_the_doctor_looks_at_the_certificate_that_is_shown(int $days, float $later, string $says): void
+    {
+        $site = TlsSite::withCertificateFor($days);
+        config(['app.url' => 'https://127.0.0.1:'.$site->port, 'session.secure' => true]);
+        Carbon::setTestNow(Carbon::now()->addHours((int) ($later * 24)));
+        Artisan::call('harmozon:doctor');
+
+        self::assertStringContainsString("\n".sprintf($says, $site->port), "\n".Artisan::output());
     }
 
     public function test_every_answer_has_an_id_that_stands_in_the_log_and_the_log_has_nobodys_values(): void
