@@ -47,7 +47,7 @@ return [
     'drill.outcome.wont_charge' => 'Es passt, lädt aber nicht.',
     'drill.outcome.no_joint' => 'Es passt nicht.',
     'drill.outcome.hazard' => 'Nicht verbinden.',
-    'drill.straight' => 'Mit nichts: der Stecker passt direkt',
+    'drill.straight' => 'Mit nichts: Der Stecker passt direkt',
     'drill.order.handle-first' => 'Den Stecker in den Adapter, dann beides ins Auto',
     'drill.order.car-first' => 'Den Adapter ins Auto, dann den Stecker',
     'drill.order.current-first' => 'Den Ladevorgang starten, dann verbinden',

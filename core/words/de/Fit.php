@@ -60,16 +60,16 @@ return [
 
     // Facts that nobody has read, and where they stand.
     'gate.cautions' => '{all}',
-    'danger.rating' => '{Link}: der Nennwert muss mindestens {volts} betragen.',
+    'danger.rating' => '{Link}: Der Nennwert muss mindestens {volts} betragen.',
     'danger.volts' => '{Link}: ausgelegt für {rated}. Mehr wäre gefährlich.',
     'danger.by_standard' => '{Link}: nur bis {rated} ist es sicher. Mehr kann Schaden anrichten.',
     'danger.recall' => 'Läuft für {adapter} ein Rückruf, verbinde ihn nicht.',
     'danger.damage' => 'Ist {adapter} beschädigt, verbinde ihn nicht.',
 
-    'contradiction.of_standard' => '{Fact}: der eingegebene Wert widerspricht {standard}. Harmozon rechnet trotzdem damit. Bitte prüfe es.',
+    'contradiction.of_standard' => '{Fact}: Der eingegebene Wert widerspricht {standard}. Harmozon rechnet trotzdem damit. Bitte prüfe es.',
 
     // Gate 1, shape.
-    'shape.historic' => '{Coupler}: kein Auto, das heute fährt, hat das.',
+    'shape.historic' => '{Coupler}: Kein Auto, das heute fährt, hat das.',
     'shape.adapter_apart' => '{adapter} nimmt auf der Stationsseite {input} auf, nicht {connector}.',
     'shape.needs_supply' => 'An einer Steckdose ({connector}) braucht es einen mobilen Lader, um zur Ladebuchse {inlet} zu kommen.',
     'shape.apart' => 'Ein Stecker {connector} passt nicht in eine Ladebuchse {inlet}.',
@@ -105,7 +105,7 @@ return [
     'voltage.step_up_below_floor' => 'Der Hochsetzsteller des Autos nimmt {input} auf; die Station kommt nicht unter {floor}.',
     'voltage.above_ceiling' => 'Bei einem Ladestand von {soc} hat die Batterie {pack}. Die Station kommt nicht über {ceiling}, und das Auto hat keinen Hochsetzsteller.',
     'voltage.half_above_ceiling' => 'Schon die halbe Batterie hat {half}, und die Station kommt nicht über {ceiling}.',
-    'voltage.fails_or_over' => 'Was immer bei den fehlenden Angaben herauskommt ({facts}): entweder startet nichts, oder {link} bekommt mehr als die {rated}, für die es ausgelegt ist.',
+    'voltage.fails_or_over' => 'Was immer bei den fehlenden Angaben herauskommt ({facts}): Entweder startet nichts, oder {link} bekommt mehr als die {rated}, für die es ausgelegt ist.',
     'voltage.over_rating' => '{link} bekäme {volts}, ausgelegt für {rated}.',
     'voltage.within_charger' => '{supply} liegt im Bereich des Bordladers.',
     'voltage.stops_near' => 'Die Batterie erreicht unterwegs die Höchstspannung der Station von {ceiling}. Das Laden endet bei etwa {soc}.',
@@ -152,9 +152,9 @@ return [
     'reach.back_in' => 'Ladebuchse {port}, Kabel {cable}: rückwärts einparken; ein Platz genügt.',
     'reach.two_bays' => 'Ladebuchse {port}, Kabel {cable}: reicht nur, wenn du quer über zwei Plätze parkst. Such einen Platz am Ende der Reihe.',
     'reach.pull_through' => '{reach} Mit dem Anhänger nimm einen Platz zum Durchfahren: {stalls}.',
-    'reach.pull_through_faulty' => 'Mit Anhänger: der Platz zum Durchfahren hier ({stalls}) hat eine bekannte Störung. Ohne ihn brauchst du zwei Plätze oder mehr, oder du kuppelst ab, wo das erlaubt ist.',
-    'reach.no_pull_through' => 'Mit Anhänger: hier gibt es keinen Platz zum Durchfahren. Du brauchst zwei Plätze oder mehr, oder du kuppelst ab, wo das erlaubt ist.',
-    'reach.pull_through_unread' => 'Mit Anhänger: hier ist kein Platz zum Durchfahren eingetragen. Ohne einen brauchst du zwei Plätze oder mehr, oder du kuppelst ab, wo das erlaubt ist.',
+    'reach.pull_through_faulty' => 'Mit Anhänger: Der Platz zum Durchfahren hier ({stalls}) hat eine bekannte Störung. Ohne ihn brauchst du zwei Plätze oder mehr, oder du kuppelst ab, wo das erlaubt ist.',
+    'reach.no_pull_through' => 'Mit Anhänger: Hier gibt es keinen Platz zum Durchfahren. Du brauchst zwei Plätze oder mehr, oder du kuppelst ab, wo das erlaubt ist.',
+    'reach.pull_through_unread' => 'Mit Anhänger: Hier ist kein Platz zum Durchfahren eingetragen. Ohne einen brauchst du zwei Plätze oder mehr, oder du kuppelst ab, wo das erlaubt ist.',
     'reach.too_short' => 'Ladebuchse {port}, Kabel {cable}: reicht wahrscheinlich nicht.',
 
     // Why an answer is what it is.

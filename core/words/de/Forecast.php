@@ -12,7 +12,7 @@ return [
     'doubt.span' => '{low}–{high}',
 
     // Why a forecast ends, or why there is none.
-    'note.heater_unread' => 'Die Batterie hat am Anfang {from} und wird beim Laden wärmer. Die Leistung ihrer Heizung ist nicht bekannt und nicht eingerechnet: es kann schneller gehen.',
+    'note.heater_unread' => 'Die Batterie hat am Anfang {from} und wird beim Laden wärmer. Die Leistung ihrer Heizung ist nicht bekannt und nicht eingerechnet: Es kann schneller gehen.',
     'note.warming' => 'Die Batterie hat am Anfang {from} und wird beim Laden wärmer.',
     'note.distance' => 'Für {km} mit {reserve} Rest bei der Ankunft sind {soc} nötig, bei gleichem Verbrauch für jedes Tempo.',
     'note.distance_there' => 'Für {km} mit {reserve} Rest bei der Ankunft sind {soc} nötig, bei gleichem Verbrauch für jedes Tempo. So viel hast du schon.',
@@ -23,7 +23,7 @@ return [
     'cabin.costs_energy' => 'Heizung oder Klimaanlage brauchen {about, select, yes {ca. } other {}}{kwh}. Ohne sie bräuchte der Ladevorgang in derselben Zeit {saved} weniger.',
     'cabin.keeps_it_down' => 'Schalte Heizung oder Klimaanlage aus. Mit ihr steigt der Ladestand nicht.',
     'end.charge_falls' => 'Der Ladestand fällt um {percent} in der Stunde: Heizung oder Klimaanlage brauchen mehr als die {kw} vom Anschluss.',
-    'end.nothing_flows' => 'Hier endet das Laden: die Grenze ist {binding}.',
+    'end.nothing_flows' => 'Hier endet das Laden: Die Grenze ist {binding}.',
     'end.no_limit' => 'Noch ist keine Grenze dieser Kette abgelesen.',
     'adapter_passed.at_once' => '{adapter} begrenzt den Strom vielleicht nicht selbst. Von Anfang an trägt alles andere {would}; {adapter} ist für {allowed} ausgelegt. Stell die Ladegrenze des Autos niedriger oder nimm einen schwächeren Ladeplatz. Diese Prognose setzt das voraus.',
     'adapter_passed.from' => '{adapter} begrenzt den Strom vielleicht nicht selbst. Ab Minute {minute}, bei {soc}, trägt alles andere noch {would}; {adapter} ist dann für {allowed} ausgelegt. Beende den Ladevorgang bis dahin oder stell die Ladegrenze des Autos niedriger. Diese Prognose setzt das voraus.',
@@ -49,7 +49,7 @@ return [
     'rank.money_first' => 'Am günstigsten: {price} für {energy}.',
     'rank.money_first_tie' => 'Günstiger geht es nirgends: {price} für {energy}.',
     'rank.money_alone' => '{price} für {energy}.',
-    'rank.money_apart' => '{price} für {energy}. Nicht verglichen: der Preis gilt in einer anderen Währung.',
+    'rank.money_apart' => '{price} für {energy}. Nicht verglichen: Der Preis gilt in einer anderen Währung.',
     'rank.money_same' => '{price} für {energy}, so viel wie {first}.',
     'rank.money_more' => '{price} für {energy}, {more} mehr als {first}.',
     'rank.risk' => '{Parts}.',

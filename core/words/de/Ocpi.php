@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 return [
     // Readings and places from files.
-    'ocpi.unknown_standard' => 'Ladeplatz {stall}: der Steckertyp „{standard}“ ist hier nicht bekannt',
-    'ocpi.standard_left_out' => 'Ladeplatz {stall}: der Steckertyp „{standard}“ wurde weggelassen, wie du es gewählt hast',
-    'ocpi.unpublished' => '{place} bleibt weg: das Ladenetz veröffentlicht diesen Standort nicht',
-    'ocpi.empty' => '{place} bleibt weg: dort gibt es keine Ladeplätze',
+    'ocpi.unknown_standard' => 'Ladeplatz {stall}: Der Steckertyp „{standard}“ ist hier nicht bekannt',
+    'ocpi.standard_left_out' => 'Ladeplatz {stall}: Der Steckertyp „{standard}“ wurde weggelassen, wie du es gewählt hast',
+    'ocpi.unpublished' => '{place} bleibt weg: Das Ladenetz veröffentlicht diesen Standort nicht',
+    'ocpi.empty' => '{place} bleibt weg: Dort gibt es keine Ladeplätze',
     'ocpi.twice' => 'der Standort „{id}“ steht zweimal in der Datei; der erste gilt',
     'ocpi.stall_twice' => 'der Ladeplatz {stall} steht zweimal in der Datei; der erste gilt',
     'ocpi.not_there' => 'der Ladeplatz {stall} ist geplant oder abgebaut',
@@ -17,9 +17,9 @@ return [
     'ocpi.status_out_of_order' => 'gestört',
     'ocpi.status_not_in_service' => 'außer Betrieb',
     'ocpi.status_not_there' => 'geplant oder abgebaut',
-    'ocpi.unknown_power' => 'Ladeplatz {stall}: die Stromart „{power}“ ist hier nicht bekannt',
+    'ocpi.unknown_power' => 'Ladeplatz {stall}: Die Stromart „{power}“ ist hier nicht bekannt',
     'ocpi.no_name' => '{place}: {coupler} hat in OCPI keinen Namen',
-    'ocpi.prices_differ' => '{outlet}: der Preis ist von Platz zu Platz verschieden und bleibt deshalb „nicht bekannt“',
+    'ocpi.prices_differ' => '{outlet}: Der Preis ist von Platz zu Platz verschieden und bleibt deshalb „nicht bekannt“',
     'ocpi.tariff_profile' => 'Der Tarif {tariff} gilt nur für bestimmte Verträge und wurde nicht verwendet',
     'ocpi.tariff_not_valid' => 'Der Tarif {tariff} gilt jetzt nicht und wurde nicht verwendet',
     'ocpi.tariff_twice' => 'Der Tarif {tariff} steht zweimal in der Datei; der erste gilt',

@@ -47,7 +47,7 @@ return [
     // What is wrong with a reading.
     'flag.power_mismatch' => 'V × A ergibt {product}; der Messwert sagt {read}.',
     'flag.above_possible' => '{read} ist mehr, als diese Kette tragen kann ({possible}).',
-    'flag.temperature_range' => '{Point} bei {celsius}: stimmt die Einheit?',
+    'flag.temperature_range' => '{Point} bei {celsius}: Stimmt die Einheit?',
     'flag.time_reversed' => 'Die Zeit springt um {seconds} zurück.',
     'flag.soc_fell' => 'Der Ladestand fällt von {from} auf {to}.',
     'flag.soc_jump' => 'Der Ladestand steigt in {seconds} um {points} Punkte.',

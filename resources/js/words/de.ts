@@ -52,9 +52,9 @@ export const de: Record<keyof typeof en, string> = {
 
   // Whatever goes wrong on the way to the server.
   'api.unreachable_read': 'Harmozon ist nicht zu erreichen. Prüfe die Verbindung.',
-  'api.unreachable': 'Harmozon ist nicht zu erreichen. Nichts ist verloren: was du eingegeben hast, steht noch da.',
+  'api.unreachable': 'Harmozon ist nicht zu erreichen. Nichts ist verloren: Was du eingegeben hast, steht noch da.',
   'api.stale':
-    'Du wurdest inzwischen abgemeldet. Melde dich an und versuch es noch einmal: was du eingegeben hast, steht noch da.',
+    'Du wurdest inzwischen abgemeldet. Melde dich an und versuch es noch einmal: Was du eingegeben hast, steht noch da.',
   'api.answered': 'Der Server antwortete mit dem Status {status}.',
 
   // Screens by their names.
@@ -83,7 +83,7 @@ export const de: Record<keyof typeof en, string> = {
     'Sieh, welches Auto an welche Ladestation passt, durch welchen Adapter, was ein Ladevorgang bringt, und ob der Adapter innerhalb seines Nennwerts blieb.',
   'account.again': 'Wieder anmelden',
   'account.again_how':
-    'Du wurdest inzwischen abgemeldet. Was du eingegeben hast, steht noch da: melde dich an und mach weiter.',
+    'Du wurdest inzwischen abgemeldet. Was du eingegeben hast, steht noch da: Melde dich an und mach weiter.',
   'account.sign_in': 'Anmelden',
   'account.email': 'E-Mail',
   'account.password': 'Passwort',
@@ -230,7 +230,7 @@ export const de: Record<keyof typeof en, string> = {
   'frame.sign_out': 'Abmelden',
   'leave.title': 'Noch ist nicht alles geschickt',
   'leave.waits':
-    '{n, plural, one {Ein Eintrag von hier ist noch nicht beim Server. Er ist nicht verloren: er bleibt auf diesem Gerät, wo nur du ihn siehst, und wird geschickt, wenn du dich hier wieder anmeldest.} other {# Einträge von hier sind noch nicht beim Server. Sie sind nicht verloren: sie bleiben auf diesem Gerät, wo nur du sie siehst, und werden geschickt, wenn du dich hier wieder anmeldest.}}',
+    '{n, plural, one {Ein Eintrag von hier ist noch nicht beim Server. Er ist nicht verloren: Er bleibt auf diesem Gerät, wo nur du ihn siehst, und wird geschickt, wenn du dich hier wieder anmeldest.} other {# Einträge von hier sind noch nicht beim Server. Sie sind nicht verloren: Sie bleiben auf diesem Gerät, wo nur du sie siehst, und werden geschickt, wenn du dich hier wieder anmeldest.}}',
   'leave.go': 'Abmelden',
   'leave.stay': 'Angemeldet bleiben',
   'trouble.says': 'Auf dieser Seite ist etwas kaputtgegangen. Was du gespeichert hast, ist sicher.',
@@ -242,7 +242,7 @@ export const de: Record<keyof typeof en, string> = {
   'frame.missing_why': 'Vielleicht ist es umgezogen oder gehört zu einer anderen Garage. {board}.',
   'frame.go_to_board': 'Zur Tafel',
   'print.on': 'gedruckt am {day}, {hour}',
-  'draft.kept': 'Noch nicht gespeichert: das hast du vorher eingegeben.',
+  'draft.kept': 'Noch nicht gespeichert: Das hast du vorher eingegeben.',
   'draft.start_over': 'Verwerfen',
   'glossary.all': 'Alle Begriffe',
   'glossary.what_is': 'Was heißt {term}?',
@@ -345,10 +345,10 @@ export const de: Record<keyof typeof en, string> = {
   'why.assumed': '{fact}: {origin}',
   'why.read_at': 'Ablesen: {where}',
   'why.before': 'Vor dem Verbinden',
-  'why.handbooks': 'Die Anleitungen von Auto und Adapter gehen Harmozon vor.',
+  'why.handbooks': 'Die Anleitungen von Auto und Adapter haben Vorrang vor Harmozon.',
   'why.changes': 'Was es ändern würde',
-  'why.other_hazard': 'Ein anderer Weg durch deine Adapter ist gefährlich: siehe unten.',
-  'why.to_buy': 'Dafür braucht es einen Adapter, den du kaufen müsstest: sieh nach, worauf zu achten ist.',
+  'why.other_hazard': 'Ein anderer Weg durch deine Adapter ist gefährlich: Siehe unten.',
+  'why.to_buy': 'Dafür braucht es einen Adapter, den du kaufen müsstest: Sieh nach, worauf zu achten ist.',
   'why.other_ways': 'Andere Wege',
   'why.through': 'durch {adapters}',
   'why.named': '{tag}, {name}',
@@ -382,7 +382,7 @@ export const de: Record<keyof typeof en, string> = {
   'queue.kept': '{n, plural, one {Ein Eintrag liegt} other {# Einträge liegen}} auf diesem Gerät.',
   'queue.waiting': '{n, plural, one {Ein Eintrag wartet} other {# Einträge warten}} darauf, geschickt zu werden.',
   'queue.full':
-    'Dieses Gerät konnte es nicht behalten: es ist voll, oder es soll nichts behalten. Deine Werte stehen noch auf dem Bildschirm.',
+    'Dieses Gerät konnte es nicht speichern: Es ist voll, oder es darf nichts speichern. Deine Werte stehen noch auf dem Bildschirm.',
   'queue.refused':
     '{n, plural, one {Ein Eintrag wurde} other {# Einträge wurden}} nicht angenommen. Nichts ist verloren:',
   'queue.refused_act': '{act} ({why})',
@@ -417,7 +417,7 @@ export const de: Record<keyof typeof en, string> = {
   'packing.open': 'Packliste',
   'packing.seen': 'Schließen',
   'tours.pack': 'Pack für diese Tour ein: {pieces}.',
-  'tours.pack_nothing': 'Für diese Tour ist nichts einzupacken: kein Halt braucht einen deiner Adapter.',
+  'tours.pack_nothing': 'Für diese Tour ist nichts einzupacken: Kein Halt braucht einen deiner Adapter.',
   'tours.choose': 'Tour',
   'tours.all': 'alle Orte',
   'several.written': '{n, plural, one {{figure} bei einem Teil gesetzt.} other {{figure} bei # Teilen gesetzt.}}',
@@ -446,7 +446,7 @@ export const de: Record<keyof typeof en, string> = {
   'entry.not_read': 'nicht abgelesen',
   'entry.yes': 'ja',
   'entry.no': 'nein',
-  'entry.is_so': 'Ich habe es abgelesen: das stimmt',
+  'entry.is_so': 'Ich habe es abgelesen: Das stimmt',
   'entry.none': 'keine',
   'entry.adds': 'bringt {language}',
   'entry.not_possible': 'nicht möglich',
