@@ -937,7 +937,8 @@ export const later: Record<keyof typeof english, string> = {
   'play.record': 'Unter Laden aufzeichnen',
   'play.recorded': 'Vom Prüfstand, Ladevorgang {seed}',
   'play.chain_gone': 'Das Auto oder die Ladestation gibt es in dieser Garage nicht mehr.',
-  'play.practice': 'Zum Üben: ein nachgestellter Ladevorgang. Die Anleitungen deines Autos und der Station haben Vorrang.',
+  'play.practice':
+    'Zum Üben: ein nachgestellter Ladevorgang. Die Anleitungen deines Autos und der Station haben Vorrang.',
   'play.feed_how':
     'Nachgestellte Messwerte gehen in einen offenen Ladevorgang, wie ein Datenlogger sie schicken würde. Ohne Netz warten sie auf diesem Gerät.',
   'play.feed_none': 'Kein offener Ladevorgang. Beginn einen unter Laden, oder zeichne einen vom Prüfstand auf.',
