@@ -12,7 +12,7 @@ final class LogBench
 {
     private const PAGE = 100;
 
-    private const READINGS_EACH = 1_000;
+    public const READINGS_EACH = 1_000;
 
     /** Copies finished sessions of the demo up to a number, each an hour earlier. */
     private const COPIES = <<<'SQL'

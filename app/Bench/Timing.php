@@ -23,9 +23,16 @@ final readonly class Timing
         return new self($seconds);
     }
 
-    /** @param  non-empty-list<float>  $seconds  in any order */
+    /**
+     * @param  list<float>  $seconds  in any order
+     *
+     * @throws \RuntimeException where there are none
+     */
     public static function ofSeconds(array $seconds): self
     {
+        if ($seconds === []) {
+            throw new \RuntimeException('nobody was answered');
+        }
         sort($seconds);
 
         return new self($seconds);
@@ -49,7 +56,7 @@ final readonly class Timing
     /** 95th percentile in whole ms. */
     public function p95Ms(): Amount
     {
-        return self::ms($this->seconds[max(0, (int) ceil(0.95 * count($this->seconds)) - 1)]);
+        return self::ms($this->p95());
     }
 
     public function mostMs(): Amount
@@ -60,6 +67,12 @@ final readonly class Timing
     public function median(): float
     {
         return $this->seconds[intdiv(count($this->seconds), 2)];
+    }
+
+    /** 95th percentile (s). */
+    public function p95(): float
+    {
+        return $this->seconds[max(0, (int) ceil(0.95 * count($this->seconds)) - 1)];
     }
 
     public function least(): float

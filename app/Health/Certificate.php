@@ -22,7 +22,8 @@ final readonly class Certificate
     public static function shownAt(SiteAddress $site): ?self
     {
         $context = stream_context_create(['ssl' => ['capture_peer_cert' => true, 'verify_peer' => false, 'verify_peer_name' => false, 'peer_name' => $site->host()]]);
-        $port = parse_url($site->url, PHP_URL_PORT) ?: 443;
+        $port = parse_url($site->url, PHP_URL_PORT);
+        $port = is_int($port) ? $port : 443;
         $line = @stream_socket_client("ssl://{$site->host()}:{$port}", timeout: self::PATIENCE_S, context: $context);
         if ($line === false) {
             return null;

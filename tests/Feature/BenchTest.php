@@ -35,7 +35,8 @@ final class BenchTest extends TestCase
             ['import', ['--rows=12000'], '/^12,000 rows of a readings file imported in the background: [\d.]+ s, [\d,]+ rows a second; checked after [\d.]+ s\n/'],
             ['session', ['--rows=300', '--runs=3'], '/^One more reading in a session of 300, over HTTP, 3 times: \d+ ms at the median, .*\nits report, 3 times: .*\nfor comparison/'],
             ['log', ['--sessions=120', '--runs=3'], '/^The newest 100 of \d+ sessions with \d+,\d+ readings, over HTTP: \d+ ms at the median/'],
-            ['load', ['--runs=1'], '/^50 people, 40 requests a second, 40 in all, 0 answered wrongly: \d+ ms at the median, .*\n200 readings a second in 50 requests, 0 answered wrongly: .*\nthe same people while 50,000 rows of a readings file come in, 0 answered wrongly: /'],
+            ['load', ['--runs=1', '--people=6'], '/^6 people, 40 requests a second, 40 in all, 0 answered wrongly: \d+ ms at the median, .*\n200 readings a second in 50 requests, 0 answered wrongly: .*\nthe same people while 50,000 rows of a readings file come in, 0 answered wrongly: /'],
+            ['among', ['--runs=1', '--people=6', '--sessions=20'], '/^6 people, in turn at a site of their own and among 20,000 readings of 500 other garages, 0 answered wrongly: \d+ and \d+ ms at the median, [\d.]+ times as long; /'],
             ['crowd', ['--runs=1'], '/^50 people at once, 50 requests: \d+ a second; /'],
         ] as $bench) {
             yield $bench[0] => $bench;

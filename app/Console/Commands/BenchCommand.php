@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Bench\AmongBench;
 use App\Bench\BoardBench;
 use App\Bench\CheckBench;
 use App\Bench\Claims;
@@ -12,6 +13,7 @@ use App\Bench\CrowdBench;
 use App\Bench\ImportBench;
 use App\Bench\LoadBench;
 use App\Bench\LogBench;
+use App\Bench\Mix;
 use App\Bench\SessionBench;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
@@ -20,14 +22,15 @@ use Illuminate\Console\Command;
 
 final class BenchCommand extends Command
 {
-    protected $signature = 'harmozon:bench {what=board : board, forecast, ranking, kit, simulate, drill, check, garage, session, log, import, crowd or load}
+    protected $signature = 'harmozon:bench {what=board : board, forecast, ranking, kit, simulate, drill, check, garage, session, log, import, crowd, load or among}
         {--held : fail where docs/figures.md promises more than was measured}
-        {--runs= : how often; 7 of board, forecast, ranking, kit, simulate and drill, 3 of check, 60 of garage, 100 of session, 40 of log, 20 of crowd; seconds of load, 20}
+        {--runs= : how often; 7 of board, forecast, ranking, kit, simulate and drill, 3 of check, 60 of garage, 100 of session, 40 of log, 20 of crowd; seconds of load and among, 20}
         {--site= : of load: the address of a served site with the garage of the demo; a server of its own without it}
         {--rows= : of the readings file; 1,000,000 of check and import, 86,400 of session}
-        {--sessions= : of the log, 5,000, each with 1,000 readings; of load: of 500 other garages, none without it}';
+        {--sessions= : of the log, 5,000, each with 1,000 readings; of among: as many of 500 other garages}
+        {--people=50 : of load and among}';
 
-    protected $description = 'How fast it is. The core: a board of 12 cars, 60 outlets and 20 adapters; forecasts; a ranking; the smallest kit; a simulated session; a readings file beside a bare loop over it. Over HTTP, with a server of its own: a garage of 2,000 outlets; one more reading in a long session; a long log; a file taken in the background; fifty people at once';
+    protected $description = 'How fast it is. The core: a board of 12 cars, 60 outlets and 20 adapters; forecasts; a ranking; the smallest kit; a simulated session; a readings file beside a bare loop over it. Over HTTP, with a server of its own: a garage of 2,000 outlets; one more reading in a long session; a long log; a file taken in the background; fifty people at once, also beside 5,000,000 readings of 500 other garages';
 
     public function handle(CoreBench $core, Voice $voice): int
     {
@@ -45,7 +48,8 @@ final class BenchCommand extends Command
             'log' => [LogBench::run($this->number('sessions', 5_000), $this->number('runs', 40))],
             'import' => ImportBench::run($this->number('rows', 1_000_000)),
             'crowd' => [CrowdBench::run($this->number('runs', 20))],
-            'load' => LoadBench::run(is_string($this->option('site')) ? $this->option('site') : null, $this->number('runs', 20), (int) $this->option('sessions')),
+            'load' => LoadBench::run(is_string($this->option('site')) ? $this->option('site') : null, $this->number('people', Mix::PEOPLE), $this->number('runs', 20)),
+            'among' => [AmongBench::run($this->number('sessions', 5_000), $this->number('people', Mix::PEOPLE), $this->number('runs', 20))],
             default => null,
         };
         if ($lines === null) {
