@@ -56,6 +56,7 @@ new_machine() {
   cp -a /etc/apt/sources.list* /etc/apt/apt.conf.d "$root/etc/apt/" 2>/dev/null || true
   rm -f "$root"/etc/apt/apt.conf.d/*docker* "$root"/etc/apt/apt.conf.d/*packagekit* "$root"/etc/apt/apt.conf.d/*appstream*
   cp /etc/resolv.conf /etc/hosts "$root/etc/"
+  echo "127.0.0.1 $HOST" >>"$root/etc/hosts"
   mount -t proc proc "$root/proc"
   mount --rbind /dev "$root/dev"
   mount --make-rslave "$root/dev"
@@ -139,6 +140,7 @@ serve --cert=/root/new.crt --key=/root/new.key >>"$place/log" 2>&1
 sleep 1
 shown=$(echo | openssl s_client -connect "127.0.0.1:$PORT" 2>/dev/null | openssl x509 -noout -fingerprint)
 check "a renewed certificate is shown without a gap" test "$shown" = "$(openssl x509 -in "$root/root/new.crt" -noout -fingerprint)"
+check "the doctor reads how long it lasts" sh -c "$(declare -f inside); root='$root'; inside runuser -u harmozon -- php /srv/harmozon/current/artisan harmozon:doctor | tee -a '$place/log' | grep -q 'with a certificate for another 29 days'"
 
 dd if=/dev/zero of="$data/full" bs=1M 2>/dev/null || true
 check "on a full disk reading goes on, or says why not" sh -c "case $(status "$site/sign-in") in 200|503) ;; *) exit 1 ;; esac"
