@@ -15,6 +15,7 @@ use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\Group;
+use Symfony\Component\Process\Process;
 use Tests\StartsFromSeed;
 use Tests\TestCase;
 
@@ -46,6 +47,25 @@ final class PostgresTest extends TestCase
         $other->exec('commit');
         self::assertTrue($garage->open(7, static fn (): bool => DeferrableWrite::write($write)));
         DB::beginTransaction();
+    }
+
+    public function test_a_server_keeps_its_connections_but_nothing_that_a_request_left_in_them(): void
+    {
+        $asked = stream_socket_server('tcp://127.0.0.1:0');
+        $address = (string) stream_socket_get_name($asked, false);
+        fclose($asked);
+        $server = new Process([PHP_BINARY, '-q', '-S', $address, base_path('tests/KeptConnections.php')], env: ['DB_DATABASE' => config()->string('database.connections.pgsql.database')]);
+        $server->start();
+        $server->waitUntil(static fn (string $type, string $said): bool => str_contains($said, 'started'));
+        $ask = static fn (): array => json_decode((string) file_get_contents("http://{$address}/"), true);
+        [$first, $then] = [$ask(), $ask()];
+        $server->stop(0);
+
+        self::assertSame($first['pgsql']['process'], $then['pgsql']['process']);
+        self::assertSame($first['counters']['process'], $then['counters']['process']);
+        self::assertNotSame($first['pgsql']['process'], $first['counters']['process'], 'counts are written beside a transaction');
+        self::assertSame([$first['pgsql']['commits'], true], [$then['pgsql']['commits'], $then['pgsql']['is_free']]);
+        self::assertNotSame('local', $then['counters']['commits']);
     }
 
     public function test_who_belongs_to_what_is_changed_by_one_at_a_time(): void
