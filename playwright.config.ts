@@ -5,7 +5,7 @@ import { portOf, WORKERS } from './tests/Browser/workers';
 export default defineConfig({
   testDir: 'tests/Browser',
   timeout: 120_000,
-  expect: { timeout: 10_000 },
+  expect: { timeout: 20_000 },
   fullyParallel: true,
   forbidOnly: Boolean(process.env.CI),
   workers: WORKERS,

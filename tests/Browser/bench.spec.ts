@@ -2,6 +2,9 @@ import { choose, expect, openDemo, test, tomorrow } from './support';
 
 // The bench: a session of a stand-in, phase by phase.
 
+// What runs by itself does so only where motion is welcome.
+test.use({ contextOptions: { reducedMotion: 'no-preference' } });
+
 test('a chain is played by keyboard, a fault shows what helps, and what was played goes on in Connect', async ({
   page,
 }) => {
