@@ -57,6 +57,19 @@ final class PrintTest extends TestCase
         }
     }
 
+    public function test_curves_are_drawn_whole_or_dashed_in_numbers(): void
+    {
+        $id = $this->unlike()[0];
+        preg_match_all('/stream\r?\n(.*?)endstream/s', $this->pdf($id), $streams);
+        $drawn = implode("\n", array_map(static fn (string $s): string => (string) @zlib_decode($s), $streams[1]));
+        preg_match_all('/\[([^]]*)\] \S+ d\b/', $drawn, $dashes);
+
+        $patterns = array_unique(array_map(trim(...), $dashes[1]));
+        self::assertContains('', $patterns, 'what was measured');
+        self::assertSame([], array_values(array_filter($patterns, static fn (string $p): bool => preg_match('/^[\d. ]*$/', $p) !== 1)), 'a reader may leave out a line whose dashes are no numbers');
+        self::assertGreaterThan(1, count($patterns), 'what was forecast');
+    }
+
     public function test_the_paper_is_the_one_that_was_asked_for_and_every_font_is_in_it(): void
     {
         $id = $this->inside($this->user, static fn (): string => ChargeSession::query()->firstOrFail()->ulid);
