@@ -93,7 +93,7 @@ queue "API types match the OpenAPI document" "$api_types"
 run_queued
 
 slow=()
-[ "$quick" = no ] || slow=(--exclude-group slow)
+[ "$quick" = no ] || slow=(--exclude-group slow --exclude-group postgres)
 suite "PHPUnit: core and app" .cache/phpunit.xml vendor/bin/paratest -p "$cores" --testsuite core,app --no-progress "${slow[@]}" --log-junit .cache/phpunit.xml
 if [ "$quick" = no ]; then
   # Those that do not ask a database are not run again.
