@@ -119,7 +119,7 @@ final class Curves
         $path = implode(' ', array_map(static fn (array $p): string => sprintf('%.2F,%.2F', $p[0] * self::PIXELS_A_MM, $p[1] * self::PIXELS_A_MM), $points));
         $dashes = implode(',', array_map(static fn (string $d): string => sprintf('%.2F', (float) $d * self::PIXELS_A_MM), $dashes === '' ? [] : explode(',', $dashes)));
 
-        return sprintf('<polyline points="%s" fill="none" stroke="%s" stroke-width="%.2F"%s/>', $path, $ink, $thick * self::PIXELS_A_MM, $dashes === '' ? '' : sprintf(' stroke-dasharray="%s"', $dashes));
+        return sprintf('<polyline points="%s" fill="none" stroke="%s" stroke-width="%.2F" %s/>', $path, $ink, $thick * self::PIXELS_A_MM, $dashes === '' ? '' : sprintf('stroke-dasharray="%s"', $dashes));
     }
 
     private static function picture(string $drawn, float $left, float $top, float $width, float $height): string
