@@ -15,7 +15,7 @@ $postgres = [
     // How long a write waits for another of the same garage (ms); then it is asked to come again.
     'lock_timeout' => 5000,
     // Whether servers keep their connections; false behind something that lends them out.
-    'kept' => env('DB_KEEP_CONNECTIONS', true),
+    'kept' => (bool) env('DB_KEEP_CONNECTIONS', true),
 ];
 
 return [

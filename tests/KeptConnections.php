@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-// Answers requests of PostgresTest: which process of PostgreSQL each connection has, and what the request before left behind. Then it breaks off.
+// Answers requests of PostgresTest: which process of PostgreSQL each connection has, and what the request before left behind. It ends within its transactions.
 
 use App\Database\PatientPostgresConnector;
 
@@ -18,4 +18,3 @@ foreach (['pgsql', 'counters'] as $name) {
 }
 header('Content-Type: application/json');
 echo json_encode($told);
-exit;

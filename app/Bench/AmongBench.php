@@ -42,13 +42,13 @@ final class AmongBench
             }
         }
         [$alone, $among] = array_map(Timing::ofSeconds(...), $asked);
-        [$first, $then] = array_map(Timing::ofSeconds(...), $recorded);
+        [$recordedAlone, $recordedAmong] = array_map(Timing::ofSeconds(...), $recorded);
 
         return Message::of(
             'bench.among', people: Amount::count($people), garages: Amount::count(self::OTHERS), readings: Amount::count($sessions * LogBench::READINGS_EACH), wrong: Amount::count($wrong),
             alone: $alone->medianMs(), among: $among->medianMs(), median_times: Timing::tenths($among->median() / $alone->median()),
             alone_p95: $alone->p95Ms(), among_p95: $among->p95Ms(), p95_times: Timing::tenths($among->p95() / $alone->p95()),
-            recorded_times: Timing::tenths($then->median() / $first->median()), recorded_p95_times: Timing::tenths($then->p95() / $first->p95()),
+            recorded_times: Timing::tenths($recordedAmong->median() / $recordedAlone->median()), recorded_p95_times: Timing::tenths($recordedAmong->p95() / $recordedAlone->p95()),
         );
     }
 }

@@ -7,7 +7,7 @@ namespace App\Bench;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** Fifty people at a site for a while: first mixing board, log, forecasts, reports and readings, then sending readings alone. */
+/** People at a site for a while: first mixing board, log, forecasts, reports and readings, then sending readings alone. */
 final class LoadBench
 {
     /** Of the file that comes in beside them: a million in twenty seconds, which is faster than it is taken. */

@@ -1,4 +1,4 @@
-import { DIALOGS, EVERYWHERE, Looker, NARROW } from './faults';
+import { DIALOGS, EVERYWHERE, Looker, NARROW, STAGES } from './faults';
 import { choose, expect, locationsFile, openDemo, readingsFile, test } from './support';
 import { type Page } from '@playwright/test';
 
@@ -43,20 +43,7 @@ test.describe(`no screen has a fault, ${EVERYWHERE.name}:`, () => {
     const looker = await Looker.at(browser, baseURL, EVERYWHERE);
     const { page } = looker;
     await openDemo(page);
-    for (const path of [
-      '/you',
-      '/kit',
-      '/kit/cars',
-      '/kit/places',
-      '/kit/tours',
-      '/kit/shop',
-      '/bench',
-      '/bench/practise',
-      '/bench/feed',
-      '/log',
-      '/glossary',
-      '/nowhere',
-    ]) {
+    for (const path of STAGES) {
       await page.goto(path);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
       await looker.finds(path);

@@ -19,6 +19,22 @@ type Rules = 'every rule' | 'color-contrast' | 'target-size' | 'words only';
 /** Looks that a page can be given where it stands: the first is the one it is walked through in. */
 export type Walk = { name: string; looks: readonly [Look, ...Look[]]; locale?: string };
 
+/** Every stage that opens by its address alone, and an address that leads nowhere. */
+export const STAGES = [
+  '/you',
+  '/kit',
+  '/kit/cars',
+  '/kit/places',
+  '/kit/tours',
+  '/kit/shop',
+  '/bench',
+  '/bench/practise',
+  '/bench/feed',
+  '/log',
+  '/glossary',
+  '/nowhere',
+];
+
 const WIDE = { width: 1280, height: 800 };
 
 export const NARROW: Walk = {
@@ -59,21 +75,15 @@ export const EVERYWHERE: Walk = {
 export const GERMAN: Walk = {
   name: 'in German',
   locale: 'de-DE',
-  looks: (
-    [
-      [1280, 'ltr'],
-      [390, 'ltr'],
-      [320, 'ltr'],
-      [1280, 'rtl'],
-      [320, 'rtl'],
-    ] as const
-  ).map(([width, direction]) => ({
-    name: `${String(width)} px wide, ${direction}`,
-    colorScheme: 'light' as const,
-    viewport: { width, height: width > 700 ? 800 : 700 },
-    rules: 'words only' as const,
-    direction,
-  })) as [Look, ...Look[]],
+  looks: ['ltr', 'rtl'].flatMap((direction) =>
+    [1280, 390, 320].map((width) => ({
+      name: `${String(width)} px wide, ${direction}`,
+      colorScheme: 'light' as const,
+      viewport: { width, height: width > 700 ? 800 : 700 },
+      rules: 'words only' as const,
+      direction,
+    })),
+  ) as [Look, ...Look[]],
 };
 
 /** Our colours by day, and the system's own. */

@@ -1,20 +1,5 @@
-import { GERMAN, Looker } from './faults';
+import { GERMAN, Looker, STAGES } from './faults';
 import { cell, expect, openDemo, readingsFile, test } from './support';
-
-const PATHS = [
-  '/you',
-  '/kit',
-  '/kit/cars',
-  '/kit/places',
-  '/kit/tours',
-  '/kit/shop',
-  '/bench',
-  '/bench/practise',
-  '/bench/feed',
-  '/log',
-  '/glossary',
-  '/nowhere',
-];
 
 test('every word has its place in German, also mirrored: without an account', async ({ browser, baseURL }) => {
   const looker = await Looker.at(browser, baseURL, GERMAN);
@@ -41,7 +26,7 @@ test('every word has its place in German, also mirrored: stages', async ({ brows
     await page.getByText(sheet, { exact: true }).click();
     await looker.finds(sheet);
   }
-  for (const path of PATHS) {
+  for (const path of STAGES) {
     await page.goto(path);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     await looker.finds(path);

@@ -32,6 +32,6 @@ final class ManifestController extends Controller
                 ['src' => '/icons/harmozon-512.png', 'sizes' => '512x512', 'type' => 'image/png', 'purpose' => 'any'],
                 ['src' => '/icons/harmozon-512.png', 'sizes' => '512x512', 'type' => 'image/png', 'purpose' => 'maskable'],
             ],
-        ], 200, ['Content-Type' => 'application/manifest+json', 'Cache-Control' => 'no-cache', 'Vary' => 'Accept-Language'], JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
+        ], 200, ['Content-Type' => 'application/manifest+json', 'Cache-Control' => 'no-cache', 'Vary' => 'Accept-Language, Cookie'], JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
     }
 }

@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { computed } from 'vue';
 import { say, type Code } from '@/words/say';
 
 const isOpen = defineModel<boolean>({ required: true });
 
-const keys: [string, Code][] = [
+const keys = computed((): [string, Code][] => [
   ['1 … 6', 'keys.stages'],
   ['← ↑ ↓ →', 'keys.board'],
   ['← →', 'keys.curve'],
@@ -13,7 +14,7 @@ const keys: [string, Code][] = [
   ['u', 'keys.undo'],
   ['?', 'keys.help'],
   ['Esc', 'keys.escape'],
-];
+]);
 </script>
 
 <template>
