@@ -201,20 +201,21 @@ dd {
 }
 
 @media (width <= 600px) {
-  summary {
-    grid-template-columns: minmax(0, 1fr) 104px;
-  }
-
+  summary,
   dl div {
     grid-template-columns: minmax(0, 1fr) auto;
     row-gap: 0;
   }
 
-  dl .state {
-    grid-column: 1 / -1;
+  .state {
     text-align: end;
   }
 
+  dl .state {
+    grid-column: 1 / -1;
+  }
+
+  summary .quiet,
   summary .shares {
     grid-row: 2;
     grid-column: 1 / -1;
