@@ -164,7 +164,7 @@ Hast du nicht darum gebeten, musst du nichts tun: Dein Passwort bleibt, wie es i
     'app.import_busy' => 'wird gerade eingelesen. Halte es zuerst an',
     'app.import_taken' => 'lässt sich nicht mehr ändern, wenn sie eingelesen ist. Mach das zuerst rückgängig',
     'app.import_gone' => 'ist nicht mehr da; nur ihre Messwerte sind es',
-    'app.import_otherwise' => 'ist schon in diesem Ladevorgang, anders gelesen oder zu einer anderen Zeit. Mach das zuerst rückgängig',
+    'app.import_otherwise' => 'diese Datei ist schon in diesem Ladevorgang, anders gelesen oder zu einer anderen Zeit. Mach das zuerst rückgängig',
     'app.import_deadly' => 'schlug mehrmals fehl und wird deshalb nicht weiter versucht',
     'app.garage_under_way' => 'wird gerade eingelesen. Warte, bis es fertig ist, oder entferne es zuerst',
     'app.session_changed_meanwhile' => 'der Ladevorgang {session} wurde hier inzwischen geändert',

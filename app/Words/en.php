@@ -147,7 +147,7 @@ return [
     'app.import_busy' => 'is being imported. Stop it first',
     'app.import_taken' => "can't be changed once it has been imported. Undo that first",
     'app.import_gone' => 'is no longer kept; only its readings are',
-    'app.import_otherwise' => 'is already in this session, read another way or at another time. Undo that first',
+    'app.import_otherwise' => 'this file is already in this session, read another way or at another time. Undo that first',
     'app.import_deadly' => 'failed several times, so it is left alone',
     'app.garage_under_way' => 'is being imported. Wait until it is done, or remove it first',
     'app.session_changed_meanwhile' => 'session {session} changed here in the meantime',

@@ -171,6 +171,55 @@ test('French headers and a space between thousands are read, laid by the first c
   expect(text.replace(/\s+/g, '')).toContain('Recorderoftheclub:20readings');
 });
 
+test('what is said of a file last is heard before it is added: on a slow line, on none, and closed by Esc', async ({
+  page,
+}) => {
+  await begin(page);
+  const foreign = (name: string, kw: number) =>
+    load(page, name, ['Time (s);Power (kW)', ...Array.from({ length: 12 }, (_, i) => `${i};${kw}`)].join('\n'));
+  await foreign('slow.csv', 50);
+  const look = page.getByRole('dialog');
+  await expect(look.getByRole('row', { name: '0:03 50.0' })).toBeVisible();
+
+  let answer: () => void = () => undefined;
+  const isToAnswer = new Promise<void>((resolve) => (answer = resolve));
+  await page.route('**/api/imports/*', async (route) => {
+    await isToAnswer;
+    await route.continue();
+  });
+  await look.getByLabel('Instrument').fill('Club recorder');
+  await look.getByRole('slider').press('PageUp');
+  await look.getByRole('button', { name: 'Add these readings' }).click();
+  answer();
+  await readings(page, 12);
+  await page.unroute('**/api/imports/*');
+
+  await foreign('gone.csv', 60);
+  await page.route('**/api/imports/*', (route) => route.abort());
+  await look.getByLabel('Instrument').fill('Second recorder');
+  await page.keyboard.press('Escape');
+  await expect(look).toHaveCount(0);
+  await page.unroute('**/api/imports/*');
+  await page.getByRole('button', { name: 'Remove gone.csv' }).click();
+
+  await foreign('again.csv', 70);
+  await page.route('**/api/imports/*', (route) => route.abort());
+  await look.getByLabel('Instrument').fill('Third recorder');
+  await look.getByRole('slider').press('Shift+ArrowRight');
+  await look.getByRole('button', { name: 'Add these readings' }).click();
+  await expect(look.getByText(/^Can't reach Harmozon/)).toBeVisible();
+  await page.unroute('**/api/imports/*');
+  await look.getByRole('button', { name: 'Add these readings' }).click();
+  await readings(page, 24);
+  // The last of each: a minute later than its own clock, and ten seconds.
+  await expect(page.getByRole('cell', { name: '1:11', exact: true })).toBeVisible();
+  await expect(page.getByRole('cell', { name: '0:21', exact: true })).toBeVisible();
+
+  await page.getByRole('button', { name: 'Finish session' }).click();
+  await expect(page.getByText('Club recorder, 12 readings')).toBeVisible();
+  await expect(page.getByText('Third recorder, 12 readings')).toBeVisible();
+});
+
 test('a large file is taken beside the server: stopped, gone on with, and its worker killed on the way', async ({
   page,
 }, info) => {

@@ -4,13 +4,14 @@ import type { CurvePoint, Import, ImportLook, Mapping } from '@/api/client';
 import { useUnits } from '@/stores/units';
 import { clock, number } from '@/ui/figures';
 import TextButton from '@/ui/TextButton.vue';
+import { vTyped } from '@/ui/typed';
 import { listed, say } from '@/words/say';
 import { useReadingFields } from '@/connect/readingFields';
 import FileColumns from './FileColumns.vue';
 import FileSlide from './FileSlide.vue';
 
 /** Preview of a readings file: its columns, first rows, curve and start. */
-const props = defineProps<{ file: Import; look: ImportLook; refusal: string; curve: CurvePoint[] }>();
+const props = defineProps<{ file: Import; look: ImportLook; refusal: string; trouble: string; curve: CurvePoint[] }>();
 const emit = defineEmits<{
   tell: [body: { mapping?: Mapping; shift_s?: number; instrument?: string }];
   take: [];
@@ -40,6 +41,14 @@ const shown = (row: ImportLook['rows'][number], field: string, isHeat: boolean):
   return typeof value !== 'number' ? '' : isHeat ? units.thermometer(value) : number(value, 1);
 };
 const hasCurve = computed(() => Object.keys(props.look.curve).length > 0);
+
+/** A field tells its change when it is left, also by closing with Esc. */
+function leave(done: () => void): void {
+  if (document.activeElement instanceof HTMLElement) {
+    document.activeElement.blur();
+  }
+  done();
+}
 </script>
 
 <template>
@@ -49,6 +58,7 @@ const hasCurve = computed(() => Object.keys(props.look.curve).length > 0);
     width="min(980px, 96%)"
     top="4vh"
     append-to-body
+    :before-close="leave"
     @close="emit('close')"
   >
     <div class="look">
@@ -56,7 +66,7 @@ const hasCurve = computed(() => Object.keys(props.look.curve).length > 0);
       <label class="instrument">
         {{ say('look.instrument') }}
         <input
-          :value="file.instrument ?? ''"
+          v-typed="file.instrument"
           maxlength="40"
           autocomplete="off"
           @change="(e) => emit('tell', { instrument: (e.target as HTMLInputElement).value })"
@@ -134,6 +144,7 @@ const hasCurve = computed(() => Object.keys(props.look.curve).length > 0);
       </ul>
     </div>
     <template #footer>
+      <p v-if="trouble" class="problem" role="alert">{{ trouble }}</p>
       <div class="foot">
         <TextButton @click="emit('drop', file)">{{ say('look.drop') }}</TextButton>
         <button type="button" class="notched" :disabled="look.understood === 0 || refusal !== ''" @click="emit('take')">
@@ -191,6 +202,7 @@ const hasCurve = computed(() => Object.keys(props.look.curve).length > 0);
   border-inline-start: 4px solid var(--ink);
   background: var(--paper-raised);
   font-weight: 640;
+  text-align: start;
 }
 
 .rows {

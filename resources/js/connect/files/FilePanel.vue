@@ -32,7 +32,7 @@ const files = useFiles(
   () => emit('taken'),
 );
 const input = ref<HTMLInputElement>();
-const { imports, look, refusal, rejected, isSending, isAwaited, isNobodyThere } = files;
+const { imports, look, refusal, trouble, rejected, isSending, isAwaited, isNobodyThere } = files;
 watch(isAwaited, (is) => (isMovingIn.value = is));
 
 onMounted(() => props.told(files.list));
@@ -59,8 +59,9 @@ function loaded(file: Import): void {
 }
 const take = () =>
   props.told(async () => {
-    if (look.value) {
-      loaded(await files.start(look.value.file));
+    const taken = await files.take();
+    if (taken) {
+      loaded(taken);
     }
   });
 
@@ -164,6 +165,7 @@ const isMoving = (i: Import) => ['waiting', 'running', 'stopping'].includes(i.st
       :file="look.file"
       :look="look.look"
       :refusal="refusal"
+      :trouble="trouble"
       :curve="curve"
       @tell="(body) => told(() => files.tell(body))"
       @take="take"

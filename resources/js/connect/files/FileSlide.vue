@@ -122,8 +122,9 @@ const legend = computed(() =>
 const when = (s: number) =>
   s === 0 ? say('look.at_plug') : say(s > 0 ? 'look.after' : 'look.before', { time: clock(Math.abs(s)) });
 
+const toTenths = (seconds: number) => Math.round(seconds * 10) / 10;
 function push(seconds: number): void {
-  now.value = Math.round(seconds * 10) / 10;
+  now.value = toTenths(seconds);
   clearTimeout(timer);
   timer = setTimeout(() => tell(now.value), REST_MS);
 }
@@ -136,6 +137,13 @@ function tell(seconds: number): void {
 function press(event: PointerEvent): void {
   (event.currentTarget as HTMLElement).setPointerCapture(event.pointerId);
   drag.value = { x: event.clientX, from: now.value };
+}
+/** What was pushed need not rest first: the next click may already add the file. */
+function settlePush(): void {
+  drag.value = null;
+  if (timer !== undefined) {
+    tell(now.value);
+  }
 }
 function move(event: PointerEvent): void {
   if (drag.value) {
@@ -168,8 +176,9 @@ function key(event: KeyboardEvent): void {
       :aria-valuetext="when(now)"
       @pointerdown="press"
       @pointermove="move"
-      @pointerup="drag = null"
-      @pointercancel="drag = null"
+      @pointerup="settlePush"
+      @pointercancel="settlePush"
+      @blur="settlePush"
       @keydown="key"
     >
       <svg v-if="width > 0" :width="width" :height="lanes.height" aria-hidden="true" focusable="false">
@@ -226,7 +235,7 @@ function key(event: KeyboardEvent): void {
           v-typed="now"
           type="number"
           step="0.1"
-          @change="(e) => push(Number((e.target as HTMLInputElement).value))"
+          @change="(e) => tell(toTenths(Number((e.target as HTMLInputElement).value)))"
       /></label>
     </p>
   </figure>

@@ -1,6 +1,6 @@
 import { useTimeoutPoll } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import { api, ApiError, ask, type Import, type ImportLook, type Mapping } from '@/api/client';
+import { api, ApiError, ask, wordsOf, type Import, type ImportLook, type Mapping } from '@/api/client';
 import { inPieces } from '@/api/pieces';
 import { isNobodyWorking } from '@/api/worker';
 
@@ -8,6 +8,13 @@ const POLL_MS = 1000;
 
 /** How often to ask whether a large file has been checked; looking earlier would check it once more. */
 const MOST_WAITS = 120;
+
+/** How a file is to be read, when it began, or which instrument wrote it. */
+interface Saying {
+  mapping?: Mapping;
+  shift_s?: number;
+  instrument?: string;
+}
 
 const UNDER_WAY = ['waiting', 'running', 'stopping'];
 
@@ -25,8 +32,12 @@ export function useFiles(session: string, onIn: () => void, onTaken: () => void)
   const isSending = ref(false);
   /** Why the way in which somebody says it is to be read cannot be. */
   const refusal = ref('');
+  /** What went wrong with the file that is looked at; it can be tried again. */
+  const trouble = ref('');
   /** One after the other: what is said last stands. */
   let before: Promise<void> = Promise.resolve();
+  /** What was said and did not reach the server; it goes with what is said next. */
+  let unheard: Saying = {};
 
   const path = (id: string) => ({ params: { path: { file: id } } });
   const put = (file: Import): Import => {
@@ -107,29 +118,59 @@ export function useFiles(session: string, onIn: () => void, onTaken: () => void)
   }
 
   async function show(file: Import): Promise<void> {
-    refusal.value = '';
+    refusal.value = trouble.value = '';
+    unheard = {};
     look.value = { file, look: await ask(api.GET('/imports/{file}/look', path(file.id))) };
   }
 
-  /** Applies a mapping and previews the file again. */
-  function tell(body: { mapping?: Mapping; shift_s?: number; instrument?: string }): Promise<void> {
+  /** Applies what was said to the file that is looked at, and previews it again unless it was closed meanwhile. */
+  function tell(said: Saying): Promise<void> {
+    const id = look.value?.file.id;
     const turn = before.then(async () => {
-      const of = look.value;
-      if (!of) {
+      if (id === undefined) {
         return;
       }
+      const body = { ...unheard, ...said };
+      const isLookedAt = () => look.value?.file.id === id;
       try {
-        await show(put(await ask(api.PUT('/imports/{file}', { ...path(of.file.id), body }))));
+        const told = put(await ask(api.PUT('/imports/{file}', { ...path(id), body })));
+        unheard = {};
+        trouble.value = '';
+        if (isLookedAt()) {
+          await show(told);
+        }
         refusal.value = '';
       } catch (e) {
-        if (!(e instanceof ApiError) || e.status !== 422) {
+        if (!isLookedAt()) {
           throw e;
         }
-        refusal.value = e.plain();
+        if (e instanceof ApiError && e.status === 422) {
+          refusal.value = e.plain();
+        } else {
+          unheard = body;
+          trouble.value = wordsOf(e);
+        }
       }
     });
     before = turn.catch(() => undefined);
     return turn;
+  }
+
+  /** Adds the file that is looked at, read as was said last; null if it could not be. */
+  async function take(): Promise<Import | null> {
+    await before;
+    if (Object.keys(unheard).length > 0) {
+      await tell({});
+    }
+    if (!look.value || refusal.value !== '' || Object.keys(unheard).length > 0) {
+      return null;
+    }
+    try {
+      return await start(look.value.file);
+    } catch (e) {
+      trouble.value = wordsOf(e);
+      return null;
+    }
   }
 
   async function start(file: Import): Promise<Import> {
@@ -171,6 +212,7 @@ export function useFiles(session: string, onIn: () => void, onTaken: () => void)
     imports,
     look,
     refusal,
+    trouble,
     rejected,
     isSending,
     isAwaited,
@@ -179,6 +221,7 @@ export function useFiles(session: string, onIn: () => void, onTaken: () => void)
     send,
     show,
     tell,
+    take,
     start,
     stop,
     takeBack,
