@@ -211,7 +211,7 @@ final class ImportTest extends TestCase
         $saved = fn (string $text): string => $this->get('/api/imports/'.$this->taken($text)->json('id').'/left-out.csv')->assertOk()->streamedContent();
 
         self::assertSame("line,reason,t_s,kw,note\r\n3,row: a quotation mark is opened but never closed,\"1,51,\"\"open\"\r\n", $saved("t_s,kw,note\n0,50,fine\n1,51,\"open\n2,52,fine\n"));
-        self::assertSame("line,reason,t [s],Temp. Adapter [°C]\r\n3,\"adapter_c: \"\"weiß\"\" is not a number\",1,weiß\r\n", $saved("t [s],Temp. Adapter [\xB0C]\n0,20\n1,wei\xDF\n2,21\n3,22\n"));
+        self::assertSame("line,reason,t [s],Temp. Adapter [°C]\r\n3,\"Temp. Adapter [°C]: \"\"weiß\"\" is not a number\",1,weiß\r\n", $saved("t [s],Temp. Adapter [\xB0C]\n0,20\n1,wei\xDF\n2,21\n3,22\n"));
         $junk = $this->arrived('nothing that could be read');
         self::assertStringStartsWith("line,reason,nothing that could be read\r\n1,", $this->get("/api/imports/{$junk}/left-out.csv")->assertOk()->streamedContent());
     }

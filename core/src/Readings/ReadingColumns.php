@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Harmozon\Core\Readings;
 
 use Harmozon\Core\Json\FieldError;
+use Harmozon\Core\Json\Node;
 use Harmozon\Core\Json\Range;
 use Harmozon\Core\Readings\Foreign\ColumnMap;
 use Harmozon\Core\Readings\Foreign\Encoding;
@@ -48,6 +49,21 @@ final readonly class ReadingColumns
     public function headerAt(int $position): string
     {
         return $this->headers[$position] ?? '';
+    }
+
+    /** What is wrong with a row, naming the column as the file does. */
+    public function complaint(FieldError $error): Message
+    {
+        $position = match ($error->path) {
+            'time' => $this->time[0] ?? null,
+            'source' => $this->source,
+            'note' => $this->note,
+            'event' => $this->event,
+            default => ($this->numbers[$error->path] ?? null)?->position,
+        };
+        $header = $position === null ? '' : mb_substr(mb_scrub(trim($this->headerAt($position))), 0, Node::LONGEST_QUOTE);
+
+        return ($header === '' ? $error : FieldError::at($header, $error->problem))->complaint();
     }
 
     /**

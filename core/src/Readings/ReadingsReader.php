@@ -105,7 +105,7 @@ final class ReadingsReader
                     yield $line => $event;
                 }
             } catch (FieldError $e) {
-                yield $line => new RejectedRow($this->settling->lineOf($line), is_array($cells) && HeaderWords::areTotals($cells) ? Message::of('readings.totals') : $e->complaint());
+                yield $line => new RejectedRow($this->settling->lineOf($line), is_array($cells) && HeaderWords::areTotals($cells) ? Message::of('readings.totals') : $this->columns->complaint($e));
             }
         }
     }

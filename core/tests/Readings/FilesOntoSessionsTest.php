@@ -92,7 +92,7 @@ final class FilesOntoSessionsTest extends TestCase
         $mapping = self::mapping(['columns' => ['t' => ['field' => 't_s'], 'I' => ['field' => 'amps', 'unit' => 'mA', 'sign' => -1]]]);
         $rows = iterator_to_array((new ReadingsReader($mapping))->read(["t;I\n", "0;3\n", "1;-3\n"]), false);
 
-        self::assertSame('amps: 3, read as -0.003, is outside 0 to 3000 A', $rows[0] instanceof RejectedRow ? Say::it($rows[0]->reason) : '');
+        self::assertSame('I: 3, read as -0.003, is outside 0 to 3000 A', $rows[0] instanceof RejectedRow ? Say::it($rows[0]->reason) : '');
         self::assertSame(0.003, $rows[1] instanceof Reading ? $rows[1]->amps : null);
     }
 

@@ -171,7 +171,7 @@ final class ForeignFilesTest extends TestCase
 
         self::assertEquals(new Reading(0, volts: 350.0), $rows[2]);
         $reasons = array_map(static fn (mixed $r): string => $r instanceof RejectedRow ? Say::it($r->reason) : 'kept', array_slice($rows, 1));
-        self::assertSame(['time: "soon" does not match H:i:s', 'volts: 9999999999, read as 9999999.999, is outside 0 to 2000 V', 'volts: "x" is not a number'], array_values($reasons));
+        self::assertSame(['T: "soon" does not match H:i:s', 'V: 9999999999, read as 9999999.999, is outside 0 to 2000 V', 'V: "x" is not a number'], array_values($reasons));
     }
 
     public function test_a_column_that_is_not_there_is_named(): void
