@@ -46,9 +46,9 @@ final class AmongBench
 
         return Message::of(
             'bench.among', people: Amount::count($people), garages: Amount::count(self::OTHERS), readings: Amount::count($sessions * LogBench::READINGS_EACH), wrong: Amount::count($wrong),
-            alone: $alone->medianMs(), among: $among->medianMs(), median_times: Timing::tenths($among->median() / $alone->median()),
-            alone_p95: $alone->p95Ms(), among_p95: $among->p95Ms(), p95_times: Timing::tenths($among->p95() / $alone->p95()),
-            recorded_times: Timing::tenths($recordedAmong->median() / $recordedAlone->median()), recorded_p95_times: Timing::tenths($recordedAmong->p95() / $recordedAlone->p95()),
+            alone: $alone->medianMs(), among: $among->medianMs(), median_times: Timing::times($among->median(), $alone->median()),
+            alone_p95: $alone->p95Ms(), among_p95: $among->p95Ms(), p95_times: Timing::times($among->p95(), $alone->p95()),
+            recorded_times: Timing::times($recordedAmong->median(), $recordedAlone->median()), recorded_p95_times: Timing::times($recordedAmong->p95(), $recordedAlone->p95()),
         );
     }
 }

@@ -32,7 +32,7 @@ final class CheckBench
 
         return [
             Message::of('bench.split', rows: Amount::count($rows), seconds: Timing::tenths($bare)),
-            Message::of('bench.judged', seconds: Timing::tenths($judged), times: Timing::tenths($judged / $bare), rate: Timing::whole($rows / $judged), memory: Timing::peakMegabytes()),
+            Message::of('bench.judged', seconds: Timing::tenths($judged), times: Timing::times($judged, $bare), rate: Timing::whole($rows / $judged), memory: Timing::peakMegabytes()),
         ];
     }
 

@@ -70,7 +70,7 @@ final readonly class CoreBench
 
         return [
             self::told(Message::of('bench.board', cars: Amount::count(self::CARS), outlets: Amount::count(self::OUTLETS), adapters: Amount::count(self::ADAPTERS)), $count, $board),
-            Message::of('bench.shapes', ms: Timing::tenths($bare->median() * 1000), times: Timing::tenths($board->median() / $bare->median())),
+            Message::of('bench.shapes', ms: Timing::tenths($bare->median() * 1000), times: Timing::times($board->median(), $bare->median())),
         ];
     }
 

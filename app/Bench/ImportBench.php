@@ -36,7 +36,7 @@ final class ImportBench
 
         return [
             Message::of('bench.taken', rows: Amount::count($rows), seconds: Timing::tenths($taken), judged: Timing::tenths($judged), rate: Timing::whole($rows / $taken)),
-            $bare === null ? Message::of('bench.no_sqlite3') : Message::of('bench.beside_sqlite3', seconds: Timing::tenths($bare), times: Timing::tenths($taken / $bare)),
+            $bare === null ? Message::of('bench.no_sqlite3') : Message::of('bench.beside_sqlite3', seconds: Timing::tenths($bare), times: Timing::times($taken, $bare)),
         ];
     }
 

@@ -46,7 +46,7 @@ final class LoadBench
         }
         $timing = Timing::ofSeconds($waits);
 
-        return Message::of('bench.load_beside', rows: Amount::count($rows), beside_wrong: Amount::count($wrong), beside_median: $timing->medianMs(), beside: Timing::tenths($timing->median() / $alone->median()), beside_p95: $timing->p95Ms());
+        return Message::of('bench.load_beside', rows: Amount::count($rows), beside_wrong: Amount::count($wrong), beside_median: $timing->medianMs(), beside: Timing::times($timing->median(), $alone->median()), beside_p95: $timing->p95Ms());
     }
 
     /** @param  array{list<float>, int}  $found */

@@ -100,6 +100,12 @@ final readonly class Timing
         return Amount::asGiven(round($value, 1));
     }
 
+    /** How many times as long, to a hundredth: fine enough for the limits that are promised. */
+    public static function times(float $seconds, float $base): Amount
+    {
+        return Amount::asGiven(round($seconds / $base, 2));
+    }
+
     public static function peakMegabytes(): Amount
     {
         return self::tenths(memory_get_peak_usage() / 1e6);
