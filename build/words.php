@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 /*
  * Prints every pattern that a person may read, with example values, as one page:  php build/words.php >docs/words.html
+ * In another language:  php build/words.php de >words.html  (what stands for a placeholder is German where a sentence hangs on it)
  * Meant to be read from top to bottom, aloud. Where a pattern counts, it is shown with none, one, two and many; where it
  * names things, with one name, a name with an apostrophe, and a long list.
  */
@@ -35,12 +36,23 @@ const FIGURES = [
     'where' => ['stall 7B'], 'parts' => ['the price per minute and the session fee'], 'certification' => ['not certified'], 'estimated' => ['yes', 'no'], 'about' => ['yes', 'no'],
 ];
 
+/** What stands for a placeholder in another language, where it is more than a name or a figure. */
+const SPOKEN = ['de' => [
+    'names' => ['Birch', 'Birch, Cedar, Elm und das Auto, das Ida sonntags fährt'], 'adapters' => ['A1', 'A1, A3 und P2'], 'stalls' => ['3', '1, 2, 7B und 12'], 'pieces' => ['A1 und P2'],
+    'point' => ['Griff'], 'points' => ['Griff und Adapter'], 'place' => ['Sluice wharf'], 'facts' => ['die Höchstspannung der Station', 'die Höchstspannung der Station und wer hier laden darf'],
+    'fact' => ['die Höchstspannung der Station'], 'binding' => ['der Strom des Adapters', 'die kalte Batterie', 'ein Nachbar am selben Schrank'], 'cause' => ['ein gedrosselter Ladeplatz', 'die Ladekurve des Autos'],
+    'months' => ['14'], 'day' => ['3. Nov. 2026'], 'hour' => ['10:09'], 'language' => ['Powerline-Kommunikation'], 'languages' => ['Powerline-Kommunikation'],
+    'outcome' => ['lädt, begrenzt', 'passt, lädt nicht', 'nicht anschließen'], 'why' => ['Begrenzt durch die kalte Batterie.'], 'reason' => ['A1 ist beschädigt.'], 'verdict' => ['innerhalb aller Nennwerte'],
+    'field' => ['Strom'], 'value' => ['9.000'], 'most' => ['2.000'], 'quantity' => ['Strom'], 'quantities' => ['Spannung und Strom'], 'kind' => ['Text'], 'role' => ['fahren', 'ansehen'], 'act' => ['Ladevorgänge aufzeichnen'],
+    'event' => ['eingesteckt'], 'words' => ['eingesteckt'], 'where' => ['Ladeplatz 7B'], 'parts' => ['der Preis je Minute und die Startgebühr'], 'certification' => ['nicht zertifiziert'],
+]];
+
 /** @return list<list<string|int>> sets of values, one for each example */
 function examples(string $pattern): array
 {
     $names = Language::placeholders($pattern);
     $choices = array_map(static function (string $name) use ($pattern): array {
-        return preg_match('/\{\s*'.$name.',\s*(?:plural|number)/', $pattern) === 1 ? COUNTS : FIGURES[lcfirst($name)] ?? ["‹{$name}›"];
+        return preg_match('/\{\s*'.$name.',\s*(?:plural|number)/', $pattern) === 1 ? COUNTS : SPOKEN[language()][lcfirst($name)] ?? FIGURES[lcfirst($name)] ?? ["‹{$name}›"];
     }, $names);
     $sets = [];
     for ($i = 0, $most = max([1, ...array_map(count(...), $choices)]); $i < $most; $i++) {
@@ -48,6 +60,11 @@ function examples(string $pattern): array
     }
 
     return $sets;
+}
+
+function language(): string
+{
+    return $GLOBALS['argv'][1] ?? 'en';
 }
 
 function begun(string|int $value, string $name): string|int
@@ -58,16 +75,20 @@ function begun(string|int $value, string $name): string|int
 /** @return list<string> */
 function said(string $pattern): array
 {
-    $formatter = MessageFormatter::create('en-GB', $pattern) ?? throw new LogicException("cannot be read: {$pattern}");
+    $formatter = MessageFormatter::create(language() === 'en' ? 'en-GB' : language(), $pattern) ?? throw new LogicException("cannot be read: {$pattern}");
 
     return array_values(array_unique(array_map(static fn (array $values): string => (string) $formatter->format($values), examples($pattern))));
 }
 
+if (preg_match('/^[a-z]{2}$/', language()) !== 1 || ! is_file(__DIR__.'/../app/Words/'.language().'.php')) {
+    fwrite(STDERR, 'no words in "'.language()."\"\n");
+    exit(2);
+}
 $e = static fn (string $text): string => htmlspecialchars($text, ENT_QUOTES | ENT_SUBSTITUTE);
-echo "<!doctype html>\n<html lang=\"en\">\n<meta charset=\"utf-8\">\n<title>Every word of Harmozon</title>\n";
+echo "<!doctype html>\n<html lang=\"".language()."\">\n<meta charset=\"utf-8\">\n<title>Every word of Harmozon</title>\n";
 echo "<style>body{max-width:60rem;margin:2rem auto;font:1rem/1.4 sans-serif;padding:0 1rem}dt{color:#666;font:.8rem monospace;margin-top:.8rem}dd{margin:.1rem 0 0;white-space:pre-wrap}</style>\n";
 echo "<h1>Every word of Harmozon</h1>\n<p>Each message with example values. Made by build/words.php.</p>\n";
-foreach (EveryWord::rooms() as $room => $patterns) {
+foreach (EveryWord::rooms(language()) as $room => $patterns) {
     echo '<h2>'.$e($room)."</h2>\n<dl>\n";
     foreach ($patterns as $code => $pattern) {
         echo '<dt>'.$e($code)."</dt>\n";
