@@ -56,6 +56,36 @@ test('from the first page to the first answer in five actions, and to the board 
   );
 });
 
+test('what is pressed once more on a slow line answers no other question, and keeps no second car', async ({
+  page,
+}) => {
+  const hands = await begin(page);
+  await hands.press(/Round, two big below/);
+  await expect(answers(page).getByRole('listitem').first()).toBeVisible();
+
+  let answer: () => void = () => undefined;
+  const isToAnswer = new Promise<void>((resolve) => (answer = resolve));
+  await page.route('**/api/new-car', async (route) => {
+    await isToAnswer;
+    await route.continue();
+  });
+  const pressAgain = (name: string | RegExp) => page.locator('.question button', { hasText: name }).dispatchEvent('click');
+  await hands.press(/about 400 V/);
+  await pressAgain("I don't know");
+  await pressAgain(/about 400 V/);
+  await expect(page.locator('.question')).toHaveAttribute('aria-busy', 'true');
+  answer();
+  await expect(page.getByRole('button', { name: 'Battery voltage about 400 V' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Energy open now' })).toBeVisible();
+
+  await hands.press("I don't know");
+  await hands.press("I don't know");
+  await page.getByRole('button', { name: /11\.5 kW/ }).dblclick();
+  await expect(page).toHaveURL(/\/board/);
+  const garage = (await (await page.request.get('/api/garage')).json()) as { vehicles: unknown[] };
+  expect(garage.vehicles).toHaveLength(1);
+});
+
 test('whoever has no account sees what one answer tells, and the car waits for the account', async ({ page }) => {
   const hands = new Hands(page);
   await page.goto('/');

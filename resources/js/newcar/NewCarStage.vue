@@ -74,6 +74,9 @@ const told = computed<Partial<Record<CarQuestion, string>>>(() => {
 });
 
 async function on(): Promise<void> {
+  if (isBusy.value) {
+    return;
+  }
   if (isLast.value) {
     await finish();
     return;
@@ -84,8 +87,10 @@ async function on(): Promise<void> {
 }
 
 async function choose(changes: Parameters<typeof tell>[0]): Promise<void> {
-  tell(changes);
-  await on();
+  if (!isBusy.value) {
+    tell(changes);
+    await on();
+  }
 }
 
 function chooseOnboard(id: string): Promise<void> {
@@ -110,6 +115,9 @@ const dontKnow = () =>
   );
 
 async function finish(): Promise<void> {
+  if (isBusy.value) {
+    return;
+  }
   if (isVisitor) {
     await router.push(isOpen() ? '/begin' : '/sign-in');
     return;
@@ -188,89 +196,91 @@ function drop(): void {
       <p class="quiet">{{ say(QUESTIONS[step].where) }}</p>
       <p v-if="settles" class="settles">{{ settles }}</p>
       <form @submit.prevent="on">
-        <InletQuestion
-          v-if="step === 'inlet'"
-          :model-value="answers.faces"
-          @update:model-value="tell({ faces: $event })"
-          @told="on"
-        />
-        <ChoiceQuestion
-          v-else-if="step === 'language'"
-          :options="languages"
-          :chosen="languages.find((l) => l.id === answers.languages?.join(','))?.id ?? null"
-          @choose="choose({ languages: $event.split(',') })"
-        />
-        <ChoiceQuestion
-          v-else-if="step === 'pack'"
-          :options="
-            classes.map((c) => ({
-              id: c.id,
-              title: c.name,
-              hint: say('new_car.class_hint', { seen: c.seen, least: number(c.least_v), most: number(c.most_v) }),
-            }))
-          "
-          :chosen="answers.pack_class"
-          @choose="choose({ pack_class: $event, pack_nominal_v: null })"
-        />
-        <ChoiceQuestion
-          v-else-if="step === 'onboard'"
-          :options="onboards"
-          :chosen="`${answers.onboard.kw} ${answers.onboard.phases}`"
-          @choose="chooseOnboard"
-        />
-        <div v-if="fields.length > 0" class="fields">
-          <FieldEntry
-            v-for="field in fields"
-            :key="field.path"
-            :field="field"
-            :model-value="valueOf(field.path)"
-            @update:model-value="set(field.path, $event)"
+        <div class="question" :inert="isBusy" :aria-busy="isBusy">
+          <InletQuestion
+            v-if="step === 'inlet'"
+            :model-value="answers.faces"
+            @update:model-value="tell({ faces: $event })"
+            @told="on"
           />
-        </div>
-        <ClassOrNominal
-          v-if="step === 'pack'"
-          :volts="answers.pack_nominal_v"
-          @is-class="choose({ pack_class: $event, pack_nominal_v: null })"
-        />
-        <div v-if="step === 'language'" class="truth">
-          <strong>{{ say('new_car.same_plug') }}</strong>
-          <p>{{ say('new_car.same_plug_how') }}</p>
-        </div>
-        <p v-if="error" class="complaint" role="alert">{{ error }}</p>
-        <div class="acts">
-          <el-button
-            v-if="
-              !isLast &&
-              (step === 'energy' ||
-                step === 'peak' ||
-                answers.pack_nominal_v !== null ||
-                (step === 'inlet' && answers.faces.length > 0))
+          <ChoiceQuestion
+            v-else-if="step === 'language'"
+            :options="languages"
+            :chosen="languages.find((l) => l.id === answers.languages?.join(','))?.id ?? null"
+            @choose="choose({ languages: $event.split(',') })"
+          />
+          <ChoiceQuestion
+            v-else-if="step === 'pack'"
+            :options="
+              classes.map((c) => ({
+                id: c.id,
+                title: c.name,
+                hint: say('new_car.class_hint', { seen: c.seen, least: number(c.least_v), most: number(c.most_v) }),
+              }))
             "
-            type="primary"
-            size="large"
-            native-type="submit"
-            >{{ say('new_car.next') }}</el-button
-          >
-          <el-button
-            v-if="isLast"
-            type="primary"
-            size="large"
-            native-type="submit"
-            :loading="isBusy"
-            :disabled="!draft?.plate"
-            >{{ say(isVisitor ? 'check.keep' : 'new_car.to_board') }}</el-button
-          >
-          <el-button v-if="!isLast || told.onboard === undefined" size="large" @click="dontKnow">{{
-            say('new_car.i_dont_know')
-          }}</el-button>
-          <TextButton v-if="draft?.plate && !isLast" @click="finish">
-            {{ say(isVisitor ? 'check.keep' : 'new_car.enough') }}
-          </TextButton>
+            :chosen="answers.pack_class"
+            @choose="choose({ pack_class: $event, pack_nominal_v: null })"
+          />
+          <ChoiceQuestion
+            v-else-if="step === 'onboard'"
+            :options="onboards"
+            :chosen="`${answers.onboard.kw} ${answers.onboard.phases}`"
+            @choose="chooseOnboard"
+          />
+          <div v-if="fields.length > 0" class="fields">
+            <FieldEntry
+              v-for="field in fields"
+              :key="field.path"
+              :field="field"
+              :model-value="valueOf(field.path)"
+              @update:model-value="set(field.path, $event)"
+            />
+          </div>
+          <ClassOrNominal
+            v-if="step === 'pack'"
+            :volts="answers.pack_nominal_v"
+            @is-class="choose({ pack_class: $event, pack_nominal_v: null })"
+          />
+          <div v-if="step === 'language'" class="truth">
+            <strong>{{ say('new_car.same_plug') }}</strong>
+            <p>{{ say('new_car.same_plug_how') }}</p>
+          </div>
+          <p v-if="error" class="complaint" role="alert">{{ error }}</p>
+          <div class="acts">
+            <el-button
+              v-if="
+                !isLast &&
+                (step === 'energy' ||
+                  step === 'peak' ||
+                  answers.pack_nominal_v !== null ||
+                  (step === 'inlet' && answers.faces.length > 0))
+              "
+              type="primary"
+              size="large"
+              native-type="submit"
+              >{{ say('new_car.next') }}</el-button
+            >
+            <el-button
+              v-if="isLast"
+              type="primary"
+              size="large"
+              native-type="submit"
+              :loading="isBusy"
+              :disabled="!draft?.plate"
+              >{{ say(isVisitor ? 'check.keep' : 'new_car.to_board') }}</el-button
+            >
+            <el-button v-if="!isLast || told.onboard === undefined" size="large" @click="dontKnow">{{
+              say('new_car.i_dont_know')
+            }}</el-button>
+            <TextButton v-if="draft?.plate && !isLast" @click="finish">
+              {{ say(isVisitor ? 'check.keep' : 'new_car.enough') }}
+            </TextButton>
+          </div>
+          <p v-if="isLast && !draft?.plate" class="quiet" role="status">{{ say('new_car.look_first') }}</p>
+          <p v-if="isVisitor && draft?.plate" class="quiet device">
+            {{ say(isOpen() ? 'check.on_device' : 'check.by_invitation') }}
+          </p>
         </div>
-        <p v-if="isLast && !draft?.plate" class="quiet" role="status">{{ say('new_car.look_first') }}</p>
-        <p v-if="isVisitor && draft?.plate" class="quiet device">
-          {{ say(isOpen() ? 'check.on_device' : 'check.by_invitation') }}
-        </p>
         <div class="name">
           <label for="car-name">{{ say('new_car.name') }}</label>
           <el-input
@@ -311,6 +321,12 @@ h1 {
 form {
   max-width: 880px;
   margin-top: var(--space-6);
+}
+
+/* Only who waits long sees that it waits. */
+.question[inert] {
+  opacity: 0.55;
+  transition: opacity 0.2s 0.4s;
 }
 
 .waiting {

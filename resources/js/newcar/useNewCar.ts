@@ -24,6 +24,7 @@ export function useNewCar() {
     : useLocalStorage<Answers>(own(`new-car-${account.me?.garage?.id ?? ''}`), nothing(), { mergeDefaults: true });
   const draft = ref<NewCar | null>(null);
   const error = ref('');
+  /** An answer is on its way: until the next question is there, nothing more is said to this one. */
   const isBusy = ref(false);
 
   const asks = computed(() => draft.value?.asks ?? ALL);
@@ -59,13 +60,17 @@ export function useNewCar() {
     answers.value = { ...answers.value, ...changes };
   }
 
-  /** On to the next question that makes a difference. */
+  /** On to the next question that makes a difference, unless somebody goes to another meanwhile. */
   async function next(): Promise<void> {
-    const passed = [...new Set([...answers.value.passed, step.value])];
-    answers.value = { ...answers.value, passed };
+    const from = step.value;
+    answers.value = { ...answers.value, passed: [...new Set([...answers.value.passed, from])] };
+    isBusy.value = true;
     await work();
-    const at = asks.value.indexOf(step.value);
-    step.value = asks.value[Math.min(at + 1, asks.value.length - 1)] ?? 'inlet';
+    isBusy.value = false;
+    if (step.value === from) {
+      const at = asks.value.indexOf(from);
+      step.value = asks.value[Math.min(at + 1, asks.value.length - 1)] ?? 'inlet';
+    }
   }
 
   /** The car is kept as it is known; what was said here is done with. Null where it could not be. */
