@@ -45,7 +45,6 @@ final class ServedGarage
     {
         $this->folder = sys_get_temp_dir().'/harmozon-bench-'.bin2hex(random_bytes(6));
         mkdir($this->folder);
-        touch("{$this->folder}/bench.sqlite");
         $socket = stream_socket_server('tcp://127.0.0.1:0');
         if ($socket === false) {
             throw new \RuntimeException('no free port');
@@ -53,8 +52,7 @@ final class ServedGarage
         $this->port = (int) preg_replace('/^.*:/', '', (string) stream_socket_get_name($socket, false));
         fclose($socket);
         $this->client = new Client(['base_uri' => "http://127.0.0.1:{$this->port}", 'cookies' => new CookieJar, 'headers' => ['Accept' => 'application/json']]);
-        $this->artisan('migrate', '--force');
-        $this->artisan('harmozon:demo');
+        $this->fill();
         if ($isLarge) {
             file_put_contents($file = "{$this->folder}/garage.json", json_encode(self::document(), JSON_THROW_ON_ERROR));
             $this->artisan('harmozon:import', $file, '--user='.self::USER);
@@ -206,6 +204,20 @@ final class ServedGarage
         $token = $jar instanceof CookieJar ? $jar->getCookieByName('XSRF-TOKEN')?->getValue() : null;
 
         return ['X-XSRF-TOKEN' => urldecode((string) $token), 'Origin' => "http://127.0.0.1:{$this->port}", 'Accept' => 'application/json'];
+    }
+
+    /** With the demo: loaded here, or copied from a database that has it already (HARMOZON_BENCH_DATABASE). */
+    private function fill(): void
+    {
+        $loaded = (string) getenv('HARMOZON_BENCH_DATABASE');
+        if ($loaded !== '') {
+            copy($loaded, "{$this->folder}/bench.sqlite") ?: throw new \RuntimeException("HARMOZON_BENCH_DATABASE: {$loaded} can't be copied");
+
+            return;
+        }
+        touch("{$this->folder}/bench.sqlite");
+        $this->artisan('migrate', '--force');
+        $this->artisan('harmozon:demo');
     }
 
     private function serve(): void

@@ -69,7 +69,8 @@ test('what is pressed once more on a slow line answers no other question, and ke
     await isToAnswer;
     await route.continue();
   });
-  const pressAgain = (name: string | RegExp) => page.locator('.question button', { hasText: name }).dispatchEvent('click');
+  const pressAgain = (name: string | RegExp) =>
+    page.locator('.question button', { hasText: name }).dispatchEvent('click');
   await hands.press(/about 400 V/);
   await pressAgain("I don't know");
   await pressAgain(/about 400 V/);
