@@ -99,7 +99,7 @@ if [ "$quick" = no ]; then
   # Those that do not ask a database are not run again.
   suite "PHPUnit: app beside PostgreSQL" .cache/postgres.xml tests/postgres.sh vendor/bin/paratest -p "$cores" --testsuite app --no-progress --exclude-group sqlite --exclude-group once --log-junit .cache/postgres.xml
 fi
-# The attacks wait for servers more than they compute: they begin while the page's units run.
+# The attacks wait for servers more than they compute: they go on beside what follows.
 attacked=.cache/test/attack.xml
 attacks_end() {
   wait "$attacks"
@@ -114,8 +114,8 @@ if [ "$quick" = no ]; then
 fi
 suite "Vitest: units of the page" .cache/vitest.xml npx vitest run --reporter=dot --reporter=junit --outputFile.junit=.cache/vitest.xml
 if [ "$quick" = no ]; then
-  suite "PHPUnit: attacks, a short round" .cache/attack.xml attacks_end
   suite "Playwright: journeys in Chromium" .cache/playwright.xml env PLAYWRIGHT_JUNIT_OUTPUT_FILE=.cache/playwright.xml npx playwright test
+  suite "PHPUnit: attacks, a short round" .cache/attack.xml attacks_end
 fi
 
 say ""

@@ -8,13 +8,13 @@ interface Look {
   colorScheme: 'light' | 'dark';
   forcedColors?: 'active';
   viewport: { width: number; height: number };
-  /** Every rule by day on a wide and on the narrowest screen; elsewhere the one that can find something else there. */
+  /** Every rule by day on a wide and by night on the narrowest screen; elsewhere the one that can find something else there. */
   rules: Rules;
   direction?: string;
 }
 
-/** `words only`: whether they fit; what the checker looks for does not hang on the language. */
-type Rules = 'every rule' | 'color-contrast' | 'target-size' | 'words only';
+/** `words only`: whether they fit, and what is pressed is large enough; what the checker looks for does not hang on the language. */
+type Rules = 'every rule' | 'color-contrast' | 'words only';
 
 /** Looks that a page can be given where it stands: the first is the one it is walked through in. */
 export type Walk = { name: string; looks: readonly [Look, ...Look[]]; locale?: string };
@@ -37,27 +37,18 @@ export const STAGES = [
 
 const WIDE = { width: 1280, height: 800 };
 
+/** By night where the rules are asked, since the wide screen has them by day. */
 export const NARROW: Walk = {
   name: 'where it is narrow',
   looks: [
     {
-      name: 'on the narrowest phone',
-      colorScheme: 'light',
+      name: 'on the narrowest phone by night',
+      colorScheme: 'dark',
       viewport: { width: 320, height: 700 },
       rules: 'every rule',
     },
-    {
-      name: 'on a phone by night',
-      colorScheme: 'dark',
-      viewport: { width: 390, height: 844 },
-      rules: 'color-contrast',
-    },
-    {
-      name: 'at twice the size',
-      colorScheme: 'light',
-      viewport: { width: 640, height: 400 },
-      rules: 'target-size',
-    },
+    { name: 'on a phone', colorScheme: 'light', viewport: { width: 390, height: 844 }, rules: 'words only' },
+    { name: 'at twice the size', colorScheme: 'light', viewport: { width: 640, height: 400 }, rules: 'words only' },
   ],
 };
 
