@@ -112,7 +112,7 @@ if [ "$quick" = no ]; then
   vendor/bin/paratest -p "$cores" --testsuite attack --no-progress --log-junit "$attacked" >"$work/attack.out" 2>&1 &
   attacks=$!
 fi
-suite "Vitest: units of the page" .cache/vitest.xml npx vitest run --reporter=dot --reporter=junit --outputFile.junit=.cache/vitest.xml
+suite "Vitest: units of the page" .cache/vitest.xml env NO_COLOR=1 npx vitest run --reporter=dot --reporter=junit --outputFile.junit=.cache/vitest.xml
 if [ "$quick" = no ]; then
   suite "Playwright: journeys in Chromium" .cache/playwright.xml env PLAYWRIGHT_JUNIT_OUTPUT_FILE=.cache/playwright.xml npx playwright test
   suite "PHPUnit: attacks, a short round" .cache/attack.xml attacks_end
