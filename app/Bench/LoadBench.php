@@ -7,14 +7,20 @@ namespace App\Bench;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
-/** People at a site for a while: first mixing board, log, forecasts, reports and readings, then sending readings alone. */
+/**
+ * People at a site for a while: mixing board, log, forecasts, reports and readings, then sending readings alone; and mixing again while a large file comes
+ * in. With and without the file they are asked in turn, so that a machine that slows down slows both.
+ */
 final class LoadBench
 {
     /** Of the file that comes in beside them: a million in twenty seconds, which is faster than it is taken. */
     private const ROWS_A_SECOND = 50_000;
 
-    /** Readings after those of the first round. */
-    private const LATER = 100_000;
+    /** A file that is taken in less has hardly begun when it ends (s). */
+    private const SHORTEST_TURN_S = 5;
+
+    /** Readings that a session has had before each turn, at least. */
+    private const EACH_TURN = 2_000;
 
     /**
      * @param  string|null  $site  the address of one that is served and has the demo's garage; a server of its own without it
@@ -24,29 +30,58 @@ final class LoadBench
     {
         $garage = $site === null ? new ServedGarage(isForMany: true) : null;
         $mix = new Mix($garage?->url() ?? (string) $site, $people);
-        $asked = $mix->ask($seconds);
-        $recorded = $mix->record($seconds);
+        $turns = max(1, intdiv($seconds, self::SHORTEST_TURN_S));
+        $alone = $beside = [[], 0];
+        for ($turn = 0; $turn < $turns; $turn++) {
+            $alone = self::with($alone, $mix->ask($seconds / $turns, 2 * $turn * self::EACH_TURN));
+            if ($garage !== null) {
+                $beside = self::with($beside, self::beside($garage, $mix, $seconds / $turns, (2 * $turn + 1) * self::EACH_TURN));
+            }
+        }
 
-        return [self::mix($asked, $people), self::readings($recorded), ...($garage === null ? [] : [self::beside($garage, $mix, $seconds, Timing::ofSeconds($asked[0]))])];
+        return [self::mix($alone, $people), self::readings($mix->record($seconds)), ...($garage === null ? [] : [self::times($beside, $alone, self::ROWS_A_SECOND * $seconds)])];
     }
 
-    /** The mix again, while a large readings file comes in; how many times as long the median is then. */
-    private static function beside(ServedGarage $garage, Mix $mix, int $seconds, Timing $alone): Message
+    /**
+     * The mix while a large readings file comes in.
+     *
+     * @return array{list<float>, int} as Mix::ask
+     */
+    private static function beside(ServedGarage $garage, Mix $mix, float $seconds, int $later): array
     {
-        $rows = self::ROWS_A_SECOND * $seconds;
-        Readings::write($path = $garage->file('readings.csv'), $rows);
+        Readings::write($path = $garage->file('readings.csv'), (int) (self::ROWS_A_SECOND * $seconds));
         $file = $garage->readingsFile($garage->session(), $path);
         try {
             $garage->send('POST', "/api/imports/{$file}/start");
             $worker = $garage->worker();
-            [$waits, $wrong] = $mix->ask($seconds, self::LATER);
+            $found = $mix->ask($seconds, $later);
             $worker->wait();
         } finally {
             $garage->send('DELETE', "/api/imports/{$file}");
         }
-        $timing = Timing::ofSeconds($waits);
 
-        return Message::of('bench.load_beside', rows: Amount::count($rows), beside_wrong: Amount::count($wrong), beside_median: $timing->medianMs(), beside: Timing::times($timing->median(), $alone->median()), beside_p95: $timing->p95Ms());
+        return $found;
+    }
+
+    /**
+     * @param  array{list<float>, int}  $before
+     * @param  array{list<float>, int}  $found
+     * @return array{list<float>, int}
+     */
+    private static function with(array $before, array $found): array
+    {
+        return [[...$before[0], ...$found[0]], $before[1] + $found[1]];
+    }
+
+    /**
+     * @param  array{list<float>, int}  $beside
+     * @param  array{list<float>, int}  $alone
+     */
+    private static function times(array $beside, array $alone, int $rows): Message
+    {
+        $timing = Timing::ofSeconds($beside[0]);
+
+        return Message::of('bench.load_beside', rows: Amount::count($rows), beside_wrong: Amount::count($beside[1]), beside_median: $timing->medianMs(), beside: Timing::times($timing->median(), Timing::ofSeconds($alone[0])->median()), beside_p95: $timing->p95Ms());
     }
 
     /** @param  array{list<float>, int}  $found */
