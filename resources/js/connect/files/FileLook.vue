@@ -58,6 +58,7 @@ function leave(done: () => void): void {
     width="min(980px, 96%)"
     top="4vh"
     append-to-body
+    class="file-look"
     :before-close="leave"
     @close="emit('close')"
   >
@@ -159,8 +160,6 @@ function leave(done: () => void): void {
 .look {
   display: grid;
   gap: var(--space-6);
-  max-height: 72vh;
-  overflow-y: auto;
 }
 
 .look > * {
@@ -240,8 +239,24 @@ ul {
 
 .foot {
   display: flex;
-  gap: var(--space-7);
+  flex-wrap: wrap;
+  gap: var(--space-4) var(--space-7);
   align-items: center;
   justify-content: flex-end;
+}
+</style>
+
+<style>
+/* What is done with the file stays in view, however long the look at it is. */
+.el-dialog.file-look {
+  display: flex;
+  flex-direction: column;
+  max-height: 92dvh;
+}
+
+.file-look .el-dialog__body {
+  flex: 1 1 auto;
+  min-height: 0;
+  overflow-y: auto;
 }
 </style>
