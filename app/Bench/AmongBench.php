@@ -17,9 +17,6 @@ final class AmongBench
 
     private const TURNS = 4;
 
-    /** Readings that a session has had before each turn, at least. */
-    private const EACH_TURN = 2_000;
-
     /**
      * @param  int  $sessions  of the other garages, each with a thousand readings
      * @param  int  $seconds  of mixing at each site, and of recording
@@ -34,8 +31,8 @@ final class AmongBench
         for ($turn = 0; $turn < self::TURNS; $turn++) {
             // Each begins as often as the other.
             foreach ($turn % 2 === 0 ? [0, 1] : [1, 0] as $which) {
-                [$waits, $missed] = $mixes[$which]->ask($seconds / self::TURNS, self::EACH_TURN * $turn);
-                [$others, $lost] = $mixes[$which]->record($seconds / self::TURNS, self::EACH_TURN * $turn);
+                [$waits, $missed] = $mixes[$which]->ask($seconds / self::TURNS, Mix::EACH_TURN * $turn);
+                [$others, $lost] = $mixes[$which]->record($seconds / self::TURNS, Mix::EACH_TURN * $turn);
                 array_push($asked[$which], ...$waits);
                 array_push($recorded[$which], ...$others);
                 $wrong += $missed + $lost;

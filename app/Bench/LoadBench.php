@@ -16,11 +16,8 @@ final class LoadBench
     /** Of the file that comes in beside them: a million in twenty seconds, which is faster than it is taken. */
     private const ROWS_A_SECOND = 50_000;
 
-    /** A file that is taken in less has hardly begun when it ends (s). */
+    /** Of a shorter turn, starting the worker would be the larger part (s). */
     private const SHORTEST_TURN_S = 5;
-
-    /** Readings that a session has had before each turn, at least. */
-    private const EACH_TURN = 2_000;
 
     /**
      * @param  string|null  $site  the address of one that is served and has the demo's garage; a server of its own without it
@@ -33,13 +30,13 @@ final class LoadBench
         $turns = max(1, intdiv($seconds, self::SHORTEST_TURN_S));
         $alone = $beside = [[], 0];
         for ($turn = 0; $turn < $turns; $turn++) {
-            $alone = self::with($alone, $mix->ask($seconds / $turns, 2 * $turn * self::EACH_TURN));
+            $alone = self::with($alone, $mix->ask($seconds / $turns, 2 * $turn * Mix::EACH_TURN));
             if ($garage !== null) {
-                $beside = self::with($beside, self::beside($garage, $mix, $seconds / $turns, (2 * $turn + 1) * self::EACH_TURN));
+                $beside = self::with($beside, self::beside($garage, $mix, $seconds / $turns, (2 * $turn + 1) * Mix::EACH_TURN));
             }
         }
 
-        return [self::mix($alone, $people), self::readings($mix->record($seconds)), ...($garage === null ? [] : [self::times($beside, $alone, self::ROWS_A_SECOND * $seconds)])];
+        return [self::mix($alone, $people), self::readings($mix->record($seconds, 2 * $turns * Mix::EACH_TURN)), ...($garage === null ? [] : [self::times($beside, $alone, self::ROWS_A_SECOND * $seconds)])];
     }
 
     /**

@@ -17,6 +17,9 @@ final readonly class Mix
     /** Readings a second, four with each request. */
     public const READINGS_PER_SECOND = 200;
 
+    /** Readings that a session has had before each of several turns, at least: more than one turn sends. */
+    public const EACH_TURN = 2_000;
+
     private const READINGS_AT_ONCE = 4;
 
     /** Readings alone come after those of the mix. */

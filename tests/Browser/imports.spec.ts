@@ -199,8 +199,12 @@ test('what is said of a file last is heard before it is added: on a slow line, o
   await look.getByLabel('Instrument').fill('Second recorder');
   await page.keyboard.press('Escape');
   await expect(look).toHaveCount(0);
+  await expect(page.getByText(/^Can't reach Harmozon/)).toBeVisible();
   await page.unroute('**/api/imports/*');
-  await page.getByRole('button', { name: 'Remove gone.csv' }).click();
+  await page.getByRole('button', { name: 'Check it' }).click();
+  await expect(look.getByLabel('Instrument')).toHaveValue('Second recorder');
+  await look.getByRole('button', { name: 'Add these readings' }).click();
+  await readings(page, 24);
 
   await foreign('again.csv', 70);
   await page.route('**/api/imports/*', (route) => route.abort());
@@ -210,13 +214,14 @@ test('what is said of a file last is heard before it is added: on a slow line, o
   await expect(look.getByText(/^Can't reach Harmozon/)).toBeVisible();
   await page.unroute('**/api/imports/*');
   await look.getByRole('button', { name: 'Add these readings' }).click();
-  await readings(page, 24);
+  await readings(page, 36);
   // The last of each: a minute later than its own clock, and ten seconds.
   await expect(page.getByRole('cell', { name: '1:11', exact: true })).toBeVisible();
   await expect(page.getByRole('cell', { name: '0:21', exact: true })).toBeVisible();
 
   await page.getByRole('button', { name: 'Finish session' }).click();
   await expect(page.getByText('Club recorder, 12 readings')).toBeVisible();
+  await expect(page.getByText('Second recorder, 12 readings')).toBeVisible();
   await expect(page.getByText('Third recorder, 12 readings')).toBeVisible();
 });
 

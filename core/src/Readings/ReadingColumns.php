@@ -61,7 +61,7 @@ final readonly class ReadingColumns
             'event' => $this->event,
             default => ($this->numbers[$error->path] ?? null)?->position,
         };
-        $header = $position === null ? '' : mb_substr(mb_scrub(trim($this->headerAt($position))), 0, Node::LONGEST_QUOTE);
+        $header = $position === null ? '' : mb_substr(mb_scrub($this->headerAt($position)), 0, Node::LONGEST_QUOTE);
 
         return ($header === '' ? $error : FieldError::at($header, $error->problem))->complaint();
     }

@@ -174,6 +174,18 @@ final class ForeignFilesTest extends TestCase
         self::assertSame(['T: "soon" does not match H:i:s', 'V: 9999999999, read as 9999999.999, is outside 0 to 2000 V', 'V: "x" is not a number'], array_values($reasons));
     }
 
+    /** Texts and events as well, a name however long, and nothing where the whole row is meant. */
+    public function test_a_row_left_out_names_its_column_as_the_file_does(): void
+    {
+        $long = str_repeat('Spannung', 20);
+        $mapping = self::mapping(['columns' => ['t' => ['field' => 't_s'], $long => ['field' => 'volts'], 'Gerät' => ['field' => 'source'], 'Bemerkung' => ['field' => 'note'], 'Was' => ['field' => 'event']]]);
+        $text = str_repeat('x', 301);
+        $rows = self::rows(new ReadingsReader($mapping), "t,{$long},Gerät,Bemerkung,Was\nsoon,1,,,\n1,x,,,\n2,1,{$text},,\n3,1,,{$text},\n4,,,,nothing\n5,1,,,,6\n");
+        $names = array_map(static fn (mixed $r): string => $r instanceof RejectedRow ? explode(':', Say::it($r->reason))[0] : 'kept', array_values($rows));
+
+        self::assertSame(['t', mb_substr($long, 0, Node::LONGEST_QUOTE), 'Gerät', 'Bemerkung', 'Was', 'row'], $names);
+    }
+
     public function test_a_column_that_is_not_there_is_named(): void
     {
         $this->expectExceptionObject(FieldError::at('mapping.columns', \Harmozon\Core\Words\Message::of('mapping.no_column', name: 'Volt')));

@@ -122,12 +122,17 @@ async function finish(): Promise<void> {
     await router.push(isOpen() ? '/begin' : '/sign-in');
     return;
   }
-  const car = await keep();
-  if (car !== null) {
-    await garage.load();
-    // With nothing in the crate, what could be bought says more.
-    const kit = garage.adapters.length === 0 ? { kit: 'buy' } : {};
-    await router.push({ path: '/board', query: { car, ...kit } });
+  isBusy.value = true;
+  try {
+    const car = await keep();
+    if (car !== null) {
+      await garage.load();
+      // With nothing in the crate, what could be bought says more.
+      const kit = garage.adapters.length === 0 ? { kit: 'buy' } : {};
+      await router.push({ path: '/board', query: { car, ...kit } });
+    }
+  } finally {
+    isBusy.value = false;
   }
 }
 

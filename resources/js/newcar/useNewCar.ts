@@ -75,7 +75,6 @@ export function useNewCar() {
 
   /** The car is kept as it is known; what was said here is done with. Null where it could not be. */
   async function keep(): Promise<string | null> {
-    isBusy.value = true;
     try {
       await work();
       if (!draft.value?.plate || error.value !== '') {
@@ -88,8 +87,6 @@ export function useNewCar() {
     } catch (e) {
       error.value = wordsOf(e);
       return null;
-    } finally {
-      isBusy.value = false;
     }
   }
 

@@ -142,7 +142,7 @@ const isMoving = (i: Import) => ['waiting', 'running', 'stopping'].includes(i.st
         <a v-if="i.rejected_count > 0" :href="`/api/imports/${i.id}/left-out.csv`" download>{{
           say('file.save_rejected')
         }}</a>
-        <TextButton v-if="i.state === 'ready'" @click="told(() => files.show(i))">
+        <TextButton v-if="i.state === 'ready'" @click="told(() => files.open(i))">
           {{ say('file.look') }}
         </TextButton>
         <TextButton v-if="i.state === 'waiting' || i.state === 'running'" @click="told(() => files.stop(i))">

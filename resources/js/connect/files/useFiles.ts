@@ -36,8 +36,8 @@ export function useFiles(session: string, onIn: () => void, onTaken: () => void)
   const trouble = ref('');
   /** One after the other: what is said last stands. */
   let before: Promise<void> = Promise.resolve();
-  /** What was said and did not reach the server; it goes with what is said next. */
-  let unheard: Saying = {};
+  /** What was said of each file and did not reach the server; it goes with what is said next. */
+  const unheard = new Map<string, Saying>();
 
   const path = (id: string) => ({ params: { path: { file: id } } });
   const put = (file: Import): Import => {
@@ -119,8 +119,18 @@ export function useFiles(session: string, onIn: () => void, onTaken: () => void)
 
   async function show(file: Import): Promise<void> {
     refusal.value = trouble.value = '';
-    unheard = {};
-    look.value = { file, look: await ask(api.GET('/imports/{file}/look', path(file.id))) };
+    look.value = {
+      file: { ...file, ...unheard.get(file.id) },
+      look: await ask(api.GET('/imports/{file}/look', path(file.id))),
+    };
+  }
+
+  /** Looks at a file again, as it was left. */
+  async function open(file: Import): Promise<void> {
+    await show(file);
+    if (unheard.has(file.id)) {
+      await tell({});
+    }
   }
 
   /** Applies what was said to the file that is looked at, and previews it again unless it was closed meanwhile. */
@@ -130,26 +140,29 @@ export function useFiles(session: string, onIn: () => void, onTaken: () => void)
       if (id === undefined) {
         return;
       }
-      const body = { ...unheard, ...said };
+      const earlier = unheard.get(id);
+      const body = { ...earlier, ...said };
+      unheard.set(id, body);
       const isLookedAt = () => look.value?.file.id === id;
       try {
         const told = put(await ask(api.PUT('/imports/{file}', { ...path(id), body })));
-        unheard = {};
+        unheard.delete(id);
         trouble.value = '';
         if (isLookedAt()) {
           await show(told);
         }
         refusal.value = '';
       } catch (e) {
+        const isRefused = e instanceof ApiError && e.status === 422;
+        if (isRefused && earlier) {
+          unheard.set(id, earlier);
+        } else if (isRefused) {
+          unheard.delete(id);
+        }
         if (!isLookedAt()) {
           throw e;
         }
-        if (e instanceof ApiError && e.status === 422) {
-          refusal.value = e.plain();
-        } else {
-          unheard = body;
-          trouble.value = wordsOf(e);
-        }
+        (isRefused ? refusal : trouble).value = wordsOf(e);
       }
     });
     before = turn.catch(() => undefined);
@@ -159,14 +172,15 @@ export function useFiles(session: string, onIn: () => void, onTaken: () => void)
   /** Adds the file that is looked at, read as was said last; null if it could not be. */
   async function take(): Promise<Import | null> {
     await before;
-    if (Object.keys(unheard).length > 0) {
+    const file = look.value?.file;
+    if (file && unheard.has(file.id)) {
       await tell({});
     }
-    if (!look.value || refusal.value !== '' || Object.keys(unheard).length > 0) {
+    if (!file || refusal.value !== '' || unheard.has(file.id)) {
       return null;
     }
     try {
-      return await start(look.value.file);
+      return await start(file);
     } catch (e) {
       trouble.value = wordsOf(e);
       return null;
@@ -200,6 +214,7 @@ export function useFiles(session: string, onIn: () => void, onTaken: () => void)
   async function takeBack(file: Import): Promise<void> {
     await ask(api.DELETE('/imports/{file}', path(file.id)));
     imports.value = imports.value.filter((i) => i.id !== file.id);
+    unheard.delete(file.id);
     if (look.value?.file.id === file.id) {
       look.value = null;
     }
@@ -219,7 +234,7 @@ export function useFiles(session: string, onIn: () => void, onTaken: () => void)
     isNobodyThere,
     list,
     send,
-    show,
+    open,
     tell,
     take,
     start,
