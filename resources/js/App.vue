@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
 import { onEstranged } from './api/client';
+import { useAfterTyping } from './frame/useAfterTyping';
 import Frame from './frame/Frame.vue';
 import { onSomebodyElse } from './offline/device';
 import { useAccount } from './stores/account';
@@ -19,13 +20,14 @@ useTheme();
 useFocusHome();
 const account = useAccount();
 const anew = (): void => window.location.assign('/');
+const asksAgain = useAfterTyping(() => (account.isExpired = true));
 onEstranged((how) => {
   if (how === 'ended') {
     void account.end();
   } else if (how === 'another') {
     anew();
   } else if (account.me && !route.meta.isOpen) {
-    account.isExpired = true;
+    asksAgain();
   }
 });
 onSomebodyElse(() => account.me?.user.id ?? null, anew);

@@ -1,6 +1,6 @@
 import type { BrowserContext, Page } from '@playwright/test';
 import { MortalServer, StandIn } from './mortal';
-import { choose, demo, expect, expire, openDemo, signIn, test } from './support';
+import { choose, demo, expect, expire, keptHere, openDemo, signIn, test } from './support';
 import { mortalPortOf } from './workers';
 
 // Beside the car, on a phone, with one thumb; with a network and without.
@@ -297,16 +297,54 @@ test('a session of the browser that is ended midway keeps what was typed', async
   await expect(page.getByRole('heading', { name: 'Peaks and ratings' })).toBeVisible();
   const id = idOf(page);
 
+  // It's the save that is refused first: what came before it is sent, and the page's own looks get nowhere.
+  await expect.poll(async () => (await stored(page, id)).events.map((e) => e.code)).toContain('plugged');
+  await expect.poll(async () => (await keptHere(page)).waiting).toBe(0);
+  await page.route(`**/api/sessions/${id}/readings`, (route) =>
+    route.request().method() === 'GET' ? route.abort() : route.continue(),
+  );
   expire(baseURL);
 
   await page.getByLabel('Power').fill('88');
   await page.getByRole('button', { name: 'Save reading' }).click();
   const again = page.getByRole('dialog', { name: 'Sign in again' });
+  await expect(again).toBeVisible();
+  await page.unroute(`**/api/sessions/${id}/readings`);
   await again.getByLabel('Password').fill(demo.password);
   await again.getByRole('button', { name: 'Sign in' }).click();
   await expect(again).toBeHidden();
   await expect(page.getByRole('heading', { name: 'Readings, 1' })).toBeVisible();
   await expect.poll(async () => (await readings(page, id)).values.map((r) => r.kw)).toEqual([88]);
+});
+
+test('nobody is asked to sign in again between two keys', async ({ page, baseURL }) => {
+  await page.clock.install();
+  const id = await begin(page);
+  await page.getByRole('button', { name: 'Enter readings' }).click();
+  const power = page.getByLabel('Power');
+  await expect(page.getByRole('heading', { name: 'Peaks and ratings' })).toBeVisible();
+  await page.clock.pauseAt(Date.now() + 60_000);
+  expire(baseURL);
+
+  // The page's own look is refused while a number is being typed.
+  const refused = page.waitForResponse((r) => r.url().endsWith(`/api/sessions/${id}/readings`) && r.status() === 401);
+  for (let i = 0; i < 6; i++) {
+    await power.pressSequentially(String(i));
+    await page.clock.runFor(2_000);
+  }
+  await refused;
+  await power.pressSequentially('6');
+  const again = page.getByRole('dialog', { name: 'Sign in again' });
+  await expect(power).toHaveValue('0123456');
+  await expect(again).toHaveCount(0);
+
+  await page.clock.runFor(3_100);
+  await expect(again).toBeVisible();
+  await page.clock.resume();
+  await again.getByLabel('Password').fill(demo.password);
+  await again.getByRole('button', { name: 'Sign in' }).click();
+  await expect(again).toBeHidden();
+  await expect(power).toHaveValue('0123456');
 });
 
 test('two tabs on one session: both are kept, each once', async ({ page, context }) => {

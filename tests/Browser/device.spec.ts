@@ -1,5 +1,5 @@
 import type { BrowserContext, Page } from '@playwright/test';
-import { choose, demo, other, endElsewhere, expect, expire, signIn, test } from './support';
+import { choose, demo, endElsewhere, expect, expire, keptHere, other, signIn, test } from './support';
 
 // One device and what it keeps: who sees it, with a network and without.
 
@@ -29,26 +29,6 @@ async function record(page: Page): Promise<string> {
   await expect(page.getByRole('heading', { name: 'Readings, 1' })).toBeVisible();
   return /connect\/(\w+)/.exec(page.url())?.[1] ?? '';
 }
-
-/** Everything that the device keeps of answers, and of who is there. */
-const keptHere = (page: Page): Promise<{ answers: string[]; who: string | null; waiting: number }> =>
-  page.evaluate(async () => {
-    const database = await new Promise<IDBDatabase>((done, fail) => {
-      const asked = indexedDB.open('harmozon');
-      asked.onsuccess = () => done(asked.result);
-      asked.onerror = () => fail(asked.error ?? new Error('no database'));
-    });
-    const of = <T>(request: IDBRequest<T>) =>
-      new Promise<T>((done, fail) => {
-        request.onsuccess = () => done(request.result);
-        request.onerror = () => fail(request.error ?? new Error('no answer'));
-      });
-    const tx = database.transaction(['kept', 'acts']);
-    const answers = (await of(tx.objectStore('kept').getAllKeys())) as string[];
-    const waiting = await of(database.transaction('acts').objectStore('acts').count());
-    database.close();
-    return { answers, who: localStorage.getItem('harmozon-me'), waiting };
-  });
 
 async function seesNothing(page: Page): Promise<void> {
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();

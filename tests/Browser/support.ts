@@ -128,3 +128,23 @@ export function tariffsFile() {
   const file = [{ id: 'T1', currency: 'USD', elements: [{ price_components: [component] }] }];
   return { name: 'tariffs.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(file)) };
 }
+
+/** Everything that the device keeps of answers, and of who is there. */
+export const keptHere = (page: Page): Promise<{ answers: string[]; who: string | null; waiting: number }> =>
+  page.evaluate(async () => {
+    const database = await new Promise<IDBDatabase>((done, fail) => {
+      const asked = indexedDB.open('harmozon');
+      asked.onsuccess = () => done(asked.result);
+      asked.onerror = () => fail(asked.error ?? new Error('no database'));
+    });
+    const of = <T>(request: IDBRequest<T>) =>
+      new Promise<T>((done, fail) => {
+        request.onsuccess = () => done(request.result);
+        request.onerror = () => fail(request.error ?? new Error('no answer'));
+      });
+    const tx = database.transaction(['kept', 'acts']);
+    const answers = (await of(tx.objectStore('kept').getAllKeys())) as string[];
+    const waiting = await of(database.transaction('acts').objectStore('acts').count());
+    database.close();
+    return { answers, who: localStorage.getItem('harmozon-me'), waiting };
+  });
