@@ -109,7 +109,7 @@ final class ReviewApiTest extends TestCase
 
         $back = $this->postJson("/api/sessions/{$session->ulid}/judge-as-before")->assertOk()->assertJsonPath('session.verdict', 'passed')->assertJsonPath('plates.changed', ['A3 (Tenon T-31)'])->assertJsonPath('plates.before', null);
         Contract::holds('POST', '/sessions/{session}/judge-as-before', $back);
-        $this->postJson("/api/sessions/{$session->ulid}/judge-as-before")->assertStatus(422)->assertJsonPath('errors.session.0', 'has never been re-checked');
+        $this->postJson("/api/sessions/{$session->ulid}/judge-as-before")->assertStatus(422)->assertJsonPath('errors.session.0', 'this session has never been re-checked');
     }
 
     public function test_judging_anew_needs_the_pieces(): void
@@ -228,7 +228,7 @@ final class ReviewApiTest extends TestCase
         $this->patchJson("/api/sessions/{$session->ulid}", ['station_kwh' => 47.5, 'paid' => ['amount' => '18.53', 'currency' => 'USD']])->assertOk();
         $this->getJson("/api/sessions/{$session->ulid}/cdr")->assertJsonPath('total_cost.excl_vat', 18.53)->assertJsonPath('total_energy', 47.5)->assertJsonPath('charging_periods.0.dimensions.0', ['type' => 'ENERGY', 'volume' => 47.5]);
         $open = $this->begin('Brindle', 'Fernway 350', []);
-        Contract::holds('GET', '/sessions/{session}/cdr', $this->getJson("/api/sessions/{$open}/cdr")->assertStatus(422)->assertJsonPath('errors.session.0', 'is still open. Finish it first'));
+        Contract::holds('GET', '/sessions/{session}/cdr', $this->getJson("/api/sessions/{$open}/cdr")->assertStatus(422)->assertJsonPath('errors.session.0', 'this session is still open. Finish it first'));
     }
 
     public function test_another_garage_sees_none_of_it(): void
