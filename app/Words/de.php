@@ -185,7 +185,7 @@ Hast du nicht darum gebeten, musst du nichts tun: Dein Passwort bleibt, wie es i
     'app.never_judged_anew' => 'dieser Ladevorgang wurde nie neu geprüft',
     'app.no_such_token' => 'Dieses Token ist nicht bekannt oder abgelaufen. Leg unter Konto ein neues an.',
     'app.token_may_not' => 'Wer dieses Token angelegt hat, darf in dieser Garage nichts mehr aufzeichnen.',
-    'app.logger_too_fast' => 'Zu schnell. Versuch es in {seconds} Sekunden wieder. Nichts hiervon wurde gespeichert.',
+    'app.logger_too_fast' => 'Zu schnell. Versuch es in {seconds, plural, one {# Sekunde} other {# Sekunden}} wieder. Nichts hiervon wurde gespeichert.',
     'app.too_many_tokens' => 'höchstens {most} Tokens. Widerrufe zuerst eines',
     'app.not_finished' => 'dieser Ladevorgang ist noch offen. Beende ihn zuerst',
     'app.other_car' => 'beide Ladevorgänge müssen vom selben Auto sein; dieser ist von {other}',

@@ -168,7 +168,7 @@ return [
     'app.never_judged_anew' => 'this session has never been re-checked',
     'app.no_such_token' => 'This token is not known, or has expired. Create another one under Account.',
     'app.token_may_not' => 'The person who created this token may no longer record in this garage.',
-    'app.logger_too_fast' => 'Too fast. Try again in {seconds} seconds. Nothing of this was saved.',
+    'app.logger_too_fast' => 'Too fast. Try again in {seconds, plural, one {# second} other {# seconds}}. Nothing of this was saved.',
     'app.too_many_tokens' => 'at most {most} tokens. Revoke one first',
     'app.not_finished' => 'this session is still open. Finish it first',
     'app.other_car' => 'both sessions must be of the same car; this one is of {other}',

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Readings;
 
-use Harmozon\Core\Readings\Foreign\ReadingUnit;
+use Harmozon\Core\Readings\Foreign\ToldUnit;
 
 /** What stands around the table of a readings file: lines before its header, and a row of units below it. */
 final readonly class Layout
@@ -13,7 +13,7 @@ final readonly class Layout
      * @param  int  $skipLines  before the header: a line `sep=`, titles, comments
      * @param  non-empty-string|null  $delimiter  that a line `sep=` names
      * @param  bool  $hasUnits  whether a row of units stands below the header
-     * @param  list<ReadingUnit|null>  $units  that it names, by the position of the column
+     * @param  list<ToldUnit>  $units  that it names, by the position of the column
      */
     public function __construct(public int $skipLines = 0, public ?string $delimiter = null, public bool $hasUnits = false, public array $units = [])
     {
@@ -40,7 +40,7 @@ final readonly class Layout
         })();
     }
 
-    public function unit(int $position): ?ReadingUnit
+    public function unit(int $position): ?ToldUnit
     {
         return $this->units[$position] ?? null;
     }

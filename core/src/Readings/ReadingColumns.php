@@ -9,9 +9,11 @@ use Harmozon\Core\Json\Node;
 use Harmozon\Core\Json\Range;
 use Harmozon\Core\Readings\Foreign\ColumnMap;
 use Harmozon\Core\Readings\Foreign\Encoding;
+use Harmozon\Core\Readings\Foreign\HeaderWords;
 use Harmozon\Core\Readings\Foreign\Mapping;
 use Harmozon\Core\Readings\Foreign\ReadingUnit;
 use Harmozon\Core\Readings\Foreign\TimeMap;
+use Harmozon\Core\Readings\Foreign\ToldUnit;
 use Harmozon\Core\Record\Point;
 use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
@@ -21,6 +23,9 @@ final readonly class ReadingColumns
 {
     /** A session cannot last longer (s): 100 days. */
     public const LONGEST_S = 8_640_000.0;
+
+    /** Headers that a complaint names at most. */
+    private const MOST_NAMED = 12;
 
     /** Cells in the header. */
     public int $width;
@@ -120,15 +125,15 @@ final readonly class ReadingColumns
                     continue;
                 }
                 $below = $layout->unit($position);
-                if ($below !== null && $below !== $own->unit) {
-                    throw FieldError::at('readings', Message::of('readings.two_units', name: mb_scrub($cell), unit: $below->value));
+                if ($below !== null && ! $below->isSilent() && $below->unit !== $own->unit) {
+                    throw FieldError::at('readings', Message::of('readings.two_units', name: mb_scrub($cell), unit: $below->written()));
                 }
                 $positions[$own->field] = $position;
                 $units[$own->field] = $own->unit;
             }
         }
         if (! isset($positions['t_s']) && ! isset($positions['time'])) {
-            throw FieldError::at('readings', Message::of('readings.header_time'));
+            throw FieldError::at('readings', self::untold($cells));
         }
         if (! isset($positions['event']) && array_diff_key(array_intersect_key($ranges, $positions), ['t_s' => 0]) === []) {
             throw FieldError::at('readings', Message::of('readings.header_values', known: Listing::comma(array_keys(array_diff_key($ranges, ['t_s' => 0])))));
@@ -206,18 +211,33 @@ final readonly class ReadingColumns
         return $isOurs && (in_array('t_s', $names, true) || in_array('time', $names, true)) && array_intersect($names, array_diff(self::fields(), ['t_s', 'time', 'source', 'note'])) !== [];
     }
 
-    /** @throws FieldError where the name of a column says one unit, and the row below the header another */
-    private static function unitBelow(string $name, ?ReadingUnit $unit): ?ReadingUnit
+    /**
+     * What is missing from a header that is neither ours nor can be guessed: a time, or a unit that is known.
+     *
+     * @param  list<string>  $cells
+     */
+    private static function untold(array $cells): Message
     {
-        if ($unit === null) {
+        $unknown = array_filter($cells, static fn (string $c): bool => mb_check_encoding($c, 'UTF-8') && ToldUnit::inHeader($c)->unknown !== '');
+        $hasTime = array_filter($cells, static fn (string $c): bool => HeaderWords::isClock($c) || HeaderWords::isElapsed($c)) !== [];
+
+        return $unknown === [] || ! $hasTime
+            ? Message::of('readings.header_time')
+            : Message::of('readings.header_units', columns: Listing::comma(array_map(static fn (string $c): string => mb_substr($c, 0, Node::LONGEST_QUOTE), array_slice(array_values($unknown), 0, self::MOST_NAMED))));
+    }
+
+    /** @throws FieldError where the name of a column says one unit, and the row below the header another */
+    private static function unitBelow(string $name, ?ToldUnit $told): ?ReadingUnit
+    {
+        if ($told === null || $told->isSilent() || ($told->unit === null && ! isset(self::ranges()[$name]))) {
             return null;
         }
         $isNamed = in_array($name, ['t_s', 'soc_pct', 'kw'], true) || str_ends_with($name, '_c');
-        if (! $unit->fits($name) || ($isNamed && $unit !== ReadingUnit::of($name)[0])) {
-            throw FieldError::at('readings', Message::of('readings.two_units', name: $name, unit: $unit->value));
+        if ($told->unit?->fits($name) !== true || ($isNamed && $told->unit !== ReadingUnit::of($name)[0])) {
+            throw FieldError::at('readings', Message::of('readings.two_units', name: $name, unit: $told->written()));
         }
 
-        return $unit;
+        return $told->unit;
     }
 
     /** @return list<string> what a column may hold */

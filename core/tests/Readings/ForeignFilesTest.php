@@ -126,6 +126,46 @@ final class ForeignFilesTest extends TestCase
         self::assertEquals([new Reading(0, kw: 50.0), new Reading(30_000, volts: 350.0), new Reading(36_010_000, kw: 51.0)], array_values($rows));
     }
 
+    /** @return iterable<string, array{list<string>, string|null, string|null}> headers, the field of all of them, and the unit if it isn't the field's own */
+    public static function units(): iterable
+    {
+        yield 'another unit is never passed over' => [['Power (hp)', 'Power [PS]', 'Power_kVA', 'Battery (kWh)', 'SoC [Ah]', 'Charge rate (%/h)', 'Power (mW)', 'Voltage (daV)', 'Temp adapter (degR)'], null, null];
+        yield 'nor another scale' => [['Power (10 W)', 'Current A/10', 'Current (x10)', 'Amps (0.1A)', 'Amps (deci)'], null, null];
+        yield 'a cell, a phase and a sensor are not the battery' => [['Cell voltage (V)', 'Zellspannung [V]', 'Power per phase (kW)', 'Cable temp (mV)', 'Shunt (mV)'], null, null];
+        yield 'watts wherever they stand' => [['Power (W)', 'Puissance_W', 'Leistung/W', 'Power W peak', 'Power in watts', 'Watt'], 'kw', 'W'];
+        yield 'what else stands in brackets is no unit' => [['Power (DC)', 'Power (pack)', 'Power (kW, mean)', 'Power [kW DC]', 'Power KW', 'Power (kW) 10 s mean'], 'kw', null];
+        yield 'amps' => [['Current (A DC)', 'DC Current (Amps)', 'Courant (ampères)', 'I in A', 'A'], 'amps', null];
+        yield 'kelvin' => [['Handle (Kelvin)', 'Handle temperature [K]'], 'handle_c', 'K'];
+    }
+
+    /** @param  list<string>  $headers */
+    #[DataProvider('units')]
+    public function test_a_unit_is_read_or_the_column_is_left_to_be_told(array $headers, ?string $field, ?string $unit): void
+    {
+        foreach ($headers as $header) {
+            $column = FormatGuess::guess(["Elapsed;SoC %;{$header}", '0;10;50', '30;11;51'])?->toArray()['columns'][$header] ?? [];
+            self::assertSame([$field, $unit], [$column['field'] ?? null, $column['unit'] ?? null], $header);
+        }
+    }
+
+    public function test_a_first_column_called_after_its_unit_is_the_time(): void
+    {
+        foreach (['sec' => null, 's' => null, 'ms' => 'ms', 'min' => 'min', 'h' => 'h', 'time (sec)' => null] as $header => $unit) {
+            self::assertSame(['field' => 't_s', ...($unit === null ? [] : ['unit' => $unit])], FormatGuess::guess(["{$header};Power", '0;50', '1;51'])?->toArray()['columns'][$header] ?? null, $header);
+        }
+        foreach (['Time (UTC)', 'Time (CEST)', 'Time of day', 'Zeit (24h)', 'Time (hh:mm:ss)'] as $clock) {
+            self::assertSame(['column' => $clock], FormatGuess::guess(["{$clock};Power;min", '10:00:00;50;1', '10:00:10;51;1'])?->toArray()['time'] ?? null, $clock);
+        }
+        foreach (['Time [0.1 s]', 'Elapsed (µs)', 'Time (days)'] as $scaled) {
+            self::assertNull(FormatGuess::guess(["{$scaled};Power", '0;50', '1;51']), $scaled);
+        }
+    }
+
+    public function test_a_unit_that_is_not_known_is_named_where_nothing_else_can_be_read(): void
+    {
+        self::assertSame("readings: the unit of Power (hp) is not known. Use V, A, W, kW, %, °C, °F or K, or choose what the column holds", Say::refusal(static fn () => self::rows(new ReadingsReader, "Elapsed;Power (hp);Mood\n0;50;x\n")));
+    }
+
     /** @param  array<string, mixed>  $columns */
     #[DataProvider('headers')]
     public function test_headers_are_understood(string $text, array $columns): void

@@ -39,6 +39,16 @@ final class TablesTest extends TestCase
         self::assertSame(['Power (kW)'], $reader->ignoredColumns());
     }
 
+    public function test_a_row_of_units_may_hold_some_that_are_not_known(): void
+    {
+        $reader = new ReadingsReader;
+        $rows = iterator_to_array($reader->read(['Elapsed;Power;Torque;Current;Strain', 's;W;Nm;hA;', '0;50000;1;2;x', '30;51000;1;2;x']), false);
+        self::assertSame([[50.0, null], [51.0, null]], array_map(static fn (Reading|RejectedRow $r): array => $r instanceof Reading ? [$r->kw, $r->amps] : [], $rows));
+        self::assertSame(['Torque', 'Current', 'Strain'], $reader->ignoredColumns());
+
+        self::assertStringContainsString('column "kw": its name gives one unit, the row below it gives hp', Say::refusal(static fn () => self::read(['t_s;volts;kw;note', 's;V;hp;words', '0;400;50;a'])));
+    }
+
     public function test_what_settles_a_question_knows_the_lines_around_the_table(): void
     {
         try {

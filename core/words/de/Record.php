@@ -76,7 +76,7 @@ return [
     'finding.flags' => '{count, plural, one {# Messwert sieht} other {# Messwerte sehen}} zweifelhaft aus; markiert und behalten.',
     'finding.all_within' => 'Jeder Messwert blieb unter 90 % seines Nennwerts.',
     'finding.no_readings' => 'Noch keine Messwerte.',
-    'finding.few_readings' => 'Nur {count} Messwerte; für ein Urteil sind {needed} nötig.',
+    'finding.few_readings' => 'Nur {count, plural, one {# Messwert} other {# Messwerte}}; für ein Urteil sind {needed} nötig.',
     'finding.no_amps' => 'Der Strom wurde weder gemessen, noch lässt er sich berechnen. Miss zwei von V, A und kW, oder kW mit dem Ladestand.',
     'finding.no_flow' => 'Es floss kein Strom; über die Nennwerte sagt dieser Ladevorgang nichts.',
 ];

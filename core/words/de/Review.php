@@ -48,7 +48,7 @@ return [
     'evidence.no_flow' => 'Dazwischen {minutes} lang kein Strom.',
     'evidence.no_reference' => '{kw}; für diese Kette gibt es keine Prognose zum Vergleichen.',
     'evidence.unexplained' => '{kw}, {share} der Prognose, unter jedem Nennwert dieser Kette.',
-    'evidence.few_readings' => '{count} Messwerte; nötig sind {needed}.',
+    'evidence.few_readings' => '{count, plural, one {# Messwert} other {# Messwerte}}; nötig sind {needed}.',
     'evidence.no_power' => 'Weder Strom noch Leistung wurde abgelesen, und berechnen lassen sie sich nicht.',
     'try_next.handshake' => 'Trenn und verbinde neu, bis jedes Teil klickt. Versuch dann einen Ladeplatz an einem anderen Leistungsschrank. Notier, was die Bildschirme zuletzt zeigen.',
     'try_next.cooling_failed' => 'Wechsle den Ladeplatz und melde diesen dem Betreiber.',

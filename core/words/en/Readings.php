@@ -27,6 +27,7 @@ return [
     'readings.empty' => 'the file is empty',
     'readings.header_twice' => 'the header has "{name}" twice',
     'readings.header_time' => 'the header needs a column t_s (seconds) or time',
+    'readings.header_units' => 'the unit of {columns} is not known. Use V, A, W, kW, %, °C, °F or K, or choose what the column holds',
     'readings.header_values' => 'the header has none of {known}',
     'readings.open_quote' => 'a quotation mark is opened but never closed',
     'readings.blank_so_far' => 'the first {lines, number} lines hold nothing that can be read',

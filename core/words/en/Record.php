@@ -76,7 +76,7 @@ return [
     'finding.flags' => '{count, plural, one {# reading looks} other {# readings look}} doubtful; flagged and kept.',
     'finding.all_within' => 'Every value read stayed below 90 % of its rating.',
     'finding.no_readings' => 'No readings yet.',
-    'finding.few_readings' => 'Only {count} readings; a verdict needs {needed}.',
+    'finding.few_readings' => 'Only {count, plural, one {# reading} other {# readings}}; a verdict needs {needed}.',
     'finding.no_amps' => 'Current was neither read nor can it be calculated. Read two of V, A and kW, or kW with the state of charge.',
     'finding.no_flow' => 'No current flowed, so this session shows nothing about the ratings.',
 ];

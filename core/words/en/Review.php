@@ -48,7 +48,7 @@ return [
     'evidence.no_flow' => 'No current for {minutes} in between.',
     'evidence.no_reference' => '{kw}; there is no forecast for this chain to compare it with.',
     'evidence.unexplained' => '{kw}, {share} of forecast, below every rating in this chain.',
-    'evidence.few_readings' => '{count} readings; it takes {needed}.',
+    'evidence.few_readings' => '{count, plural, one {# reading} other {# readings}}; it takes {needed}.',
     'evidence.no_power' => "Neither current nor power was read, and they can't be calculated.",
     'try_next.handshake' => "Disconnect and connect again until each piece clicks. Then try another stall that doesn't share a cabinet with this one. Note the last phase the screens show.",
     'try_next.cooling_failed' => 'Change stalls, and report this one to the site operator.',

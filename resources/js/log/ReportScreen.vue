@@ -184,7 +184,7 @@ onMounted(async () => {
             {{
               judgement.soc_gained === null
                 ? say('report.charge_unread')
-                : say('report.points_gained', { n: number(judgement.soc_gained) })
+                : say('report.points_gained', { n: Math.round(judgement.soc_gained) })
             }}
           </dd>
         </div>

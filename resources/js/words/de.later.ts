@@ -479,7 +479,7 @@ export const later: Record<keyof typeof english, string> = {
   'report.mean': '10-Minuten-Mittel',
   'report.energy': 'Energie am Anschluss',
   'report.charge_unread': 'Ladestand nicht abgelesen',
-  'report.points_gained': '{n} Prozentpunkte gewonnen',
+  'report.points_gained': '{n, plural, one {# Prozentpunkt} other {# Prozentpunkte}} gewonnen',
   'report.readings': 'Messwerte',
   'report.flagged': '{n} markiert',
   'report.no_curve': 'Eine Kurve braucht mindestens zwei Messwerte.',

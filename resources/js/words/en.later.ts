@@ -472,7 +472,7 @@ export const later = {
   'report.mean': '10-minute mean',
   'report.energy': 'energy at the plug',
   'report.charge_unread': 'charge not read',
-  'report.points_gained': '{n} percentage points gained',
+  'report.points_gained': '{n, plural, one {# percentage point} other {# percentage points}} gained',
   'report.readings': 'readings',
   'report.flagged': '{n} flagged',
   'report.no_curve': 'A curve needs at least two readings.',

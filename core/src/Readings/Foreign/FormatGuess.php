@@ -73,10 +73,10 @@ final class FormatGuess
             if (in_array($name, $time?->columns() ?? [], true)) {
                 continue;
             }
-            $map = $name === '' ? null : self::column($name, $layout->unit($i), $cells, array_map(static fn (ColumnMap $c): string => $c->field, array_values($columns)));
+            $map = $name === '' ? null : self::column($name, $i === 0, $layout->unit($i), $cells, array_map(static fn (ColumnMap $c): string => $c->field, array_values($columns)));
             if ($map !== null) {
                 $columns[$name] = $map;
-            } elseif ($time === null && $name !== '' && HeaderWords::isClock($name)) {
+            } elseif ($time === null && $name !== '' && HeaderWords::isClock($name) && ToldUnit::inHeader($name)->unknown === '') {
                 $time = self::isEpochMs($cells) ? new TimeMap($name, 'U', null, true) : new TimeMap($name, self::format($cells));
             }
         }
@@ -87,25 +87,23 @@ final class FormatGuess
     }
 
     /**
-     * @param  ReadingUnit|null  $below  in the row of units; where the header says another, the column is left for somebody to tell
+     * @param  ToldUnit|null  $below  in the row of units; where the header says another, or either says one that isn't known, the column is left for somebody to tell
      * @param  list<string>  $cells
      * @param  list<string>  $taken
      */
-    private static function column(string $name, ?ReadingUnit $below, array $cells, array $taken): ?ColumnMap
+    private static function column(string $name, bool $isFirst, ?ToldUnit $below, array $cells, array $taken): ?ColumnMap
     {
         $numbers = array_values(array_filter(array_map(static fn (string $c): string => str_replace(',', '.', NumberColumn::ungrouped(NumberColumn::apart($c)[0] ?? $c)), $cells), is_numeric(...)));
-        $named = self::unit($name);
-        if ($below !== null && $named !== null && $below !== $named) {
+        $named = ToldUnit::inHeader($name);
+        $isTwice = $below?->unit !== null && $named->unit !== null && $below->unit !== $named->unit;
+        if ($isTwice || ($below->unknown ?? '') !== '' || ($named->unknown !== '' && $below?->unit === null) || self::isEpochMs($cells)) {
             return null;
         }
-        $unit = $below ?? $named;
-        if (self::isEpochMs($cells)) {
-            return null;
-        }
+        $unit = $below->unit ?? $named->unit;
         if ($cells !== [] && 2 * count($numbers) < count($cells)) {
             return null;
         }
-        if (! in_array('t_s', $taken, true) && (HeaderWords::isElapsed($name) || (HeaderWords::isClock($name) && $unit?->fits('t_s') === true))) {
+        if (! in_array('t_s', $taken, true) && (HeaderWords::isElapsed($name) || ($isFirst && HeaderWords::isUnitOfTime($name)) || (HeaderWords::isClock($name) && $unit?->fits('t_s') === true))) {
             return new ColumnMap('t_s', $unit?->fits('t_s') === true ? ($unit === ReadingUnit::Seconds ? null : $unit) : self::timeUnit($name));
         }
         $field = HeaderWords::field($name, $unit, $taken);
@@ -147,18 +145,6 @@ final class FormatGuess
         $both = array_map(static fn (array $row): string => ($row[$date] ?? '').' '.($row[$hour] ?? ''), $rows);
 
         return new TimeMap($header[$date], self::format($both), hourColumn: $header[$hour]);
-    }
-
-    /** A unit in brackets, after a comma, or at the end of a header. */
-    public static function unit(string $name): ?ReadingUnit
-    {
-        foreach (['/[\[(]\s*([^\])]+?)\s*[\])]/u', '/[,\/]\s*(\S+)\s*$/u', '/[_ ]([^_ ]+)$/u'] as $pattern) {
-            if (preg_match($pattern, $name, $m) === 1 && ReadingUnit::written($m[1]) !== null) {
-                return ReadingUnit::written($m[1]);
-            }
-        }
-
-        return null;
     }
 
     private static function timeUnit(string $name): ?ReadingUnit

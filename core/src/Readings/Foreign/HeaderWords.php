@@ -24,8 +24,8 @@ final class HeaderWords
         'soc_pct' => '/\bsoc\b|state.?of.?charge|batt|bateria|batería|akku|accu|ladestand|ladezustand|charge.?level|[ée]tat de charge|niveau de charge|estado de carga|nivel de carga|n[ií]vel de carga|stato di carica|livello di carica|laad(?:niveau|toestand)|ladenivå|laddnivå|laddning|ladeniveau|ladningsniveau|varaus|poziom na[łl]adowania|stan na[łl]adowania|\bcharge\b/iu',
     ];
 
-    /** Values of another battery, a limit, or the drive: never what flows. */
-    private const OTHERS = '/\b12 ?v\b|\bmax|set.?point|\btarget|limit|límite|grenz|\bsoll|consig|odomet|kilomet|\bkm\b|\bmiles?\b/iu';
+    /** Values of another battery, of one cell or phase, a limit, or the drive: never what flows. */
+    private const OTHERS = '/\bcells?\b|zelle|zellsp|einzelzell|cellule|\bceld|\bcell[ae]\b|kenno|per phase|[jp]e phase|pro phase|par phase|p[oe]r fase|\b12 ?v\b|\bmax|set.?point|\btarget|limit|límite|grenz|\bsoll|consig|odomet|kilomet|\bkm\b|\bmiles?\b/iu';
 
     private const TEMPERATURE = '/temp|lämpö|°/iu';
 
@@ -60,6 +60,12 @@ final class HeaderWords
         return preg_match(self::ELAPSED, $header) === 1;
     }
 
+    /** A first column that is called after its unit alone counts from the first row or from plugging in: `sec`, `min`. */
+    public static function isUnitOfTime(string $header): bool
+    {
+        return ReadingUnit::written($header)?->fits('t_s') === true;
+    }
+
     public static function isOfMinutes(string $header): bool
     {
         return preg_match(self::MINUTES, $header) === 1;
@@ -81,6 +87,10 @@ final class HeaderWords
             if (! in_array($field, $taken, true) && $fits && preg_match($words, $header) === 1) {
                 return $field;
             }
+        }
+        if ($isWarmth || $unit === ReadingUnit::MilliVolts) {
+            // What a sensor gives off says nothing of the battery.
+            return null;
         }
         foreach (['volts', 'amps', 'kw', 'soc_pct'] as $field) {
             if ($unit?->fits($field) === true && ! in_array($field, $taken, true)) {

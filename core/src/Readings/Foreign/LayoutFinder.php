@@ -16,9 +16,6 @@ final class LayoutFinder
     /** The line that names the delimiter for spreadsheets. */
     private const SEP = '/^"?sep=(.)"?\s*$/i';
 
-    /** A cell in a row of units without a unit: a clock format, or nothing. */
-    private const NO_UNIT = '/^(?:-+|[hmsdyt:.\/\- ]+|text|date|time)?$/i';
-
     /** A cell of a title or a data row, not of a header. */
     private const FIGURE = '/^[-+]?\d[\d.,:\/TZ -]*[°%a-z]{0,3}$/i';
 
@@ -84,28 +81,28 @@ final class LayoutFinder
         if (ReadingColumns::knows($cells)) {
             return true;
         }
-        $clocks = array_filter($named, static fn (string $c): bool => HeaderWords::isClock($c) || HeaderWords::isElapsed($c));
-        $others = array_filter(array_diff_key($named, $clocks), static fn (string $c): bool => HeaderWords::field($c, FormatGuess::unit($c), []) !== null);
+        $clocks = array_filter($named, static fn (string $c, int $i): bool => HeaderWords::isClock($c) || HeaderWords::isElapsed($c) || ($i === 0 && HeaderWords::isUnitOfTime($c)), ARRAY_FILTER_USE_BOTH);
+        $others = array_filter(array_diff_key($named, $clocks), static fn (string $c): bool => HeaderWords::field($c, ToldUnit::inHeader($c)->unit, []) !== null);
 
         return $clocks !== [] && $others !== [];
     }
 
     /**
      * @param  list<string>  $cells
-     * @return list<ReadingUnit|null> none where it is no row of units
+     * @return list<ToldUnit> none where it is no row of units
      */
     private static function units(array $cells): array
     {
         $units = [];
         foreach ($cells as $cell) {
-            $bare = trim($cell, " \t[]()");
-            $unit = ReadingUnit::written($bare);
-            if ($unit === null && preg_match(self::NO_UNIT, $bare) !== 1) {
+            $told = ToldUnit::below($cell);
+            if ($told === null) {
                 return [];
             }
-            $units[] = $unit;
+            $units[] = $told;
         }
+        $known = array_filter($units, static fn (ToldUnit $t): bool => $t->unit !== null);
 
-        return array_filter($units) === [] ? [] : $units;
+        return $known === [] ? [] : $units;
     }
 }
