@@ -6,6 +6,7 @@ namespace Harmozon\Core\Readings;
 
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Readings\Foreign\Mapping;
+use Harmozon\Core\Readings\Foreign\ReadingUnit;
 use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Message;
 
@@ -54,6 +55,20 @@ final class AmbiguousFile extends FieldError
             ['words' => Message::of('readings.as_decimals', number: "{$whole}.{$behind}"), 'mapping' => $mapping->withDecimal($sign)],
             ['words' => Message::of('readings.as_thousands', number: $whole.$behind), 'mapping' => $mapping->withDecimal($sign === ',' ? '.' : ',')],
         ]);
+    }
+
+    /**
+     * Power of which no unit is told.
+     *
+     * @param  string  $example  a number as it stands in the file
+     * @param  string  $column  the file's own name of its column
+     * @param  Mapping  $mapping  of the file, but for what is asked
+     */
+    public static function ofPower(string $example, string $column, Mapping $mapping): self
+    {
+        return self::of($column, $example, array_map(static fn (ReadingUnit $unit): array => [
+            'words' => Message::of('readings.as_unit', number: $example, unit: $unit->value), 'mapping' => $mapping->withUnit($column, $unit),
+        ], [ReadingUnit::Watts, ReadingUnit::KiloWatts]));
     }
 
     /** @param  array{array{words: Message, mapping: Mapping}, array{words: Message, mapping: Mapping}}  $ways */

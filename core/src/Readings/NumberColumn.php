@@ -76,6 +76,14 @@ final readonly class NumberColumn
         return $text;
     }
 
+    /** A number as it will most likely be read, before it is settled which sign stands before the decimals. */
+    public static function figure(string $cell): ?float
+    {
+        $plain = str_replace(',', '.', self::ungrouped(self::apart($cell)[0] ?? $cell));
+
+        return is_numeric($plain) ? (float) $plain : null;
+    }
+
     /**
      * The number in a cell that is not empty.
      *

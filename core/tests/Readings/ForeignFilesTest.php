@@ -8,6 +8,7 @@ use Eris\Generators;
 use Eris\TestTrait;
 use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Json\Node;
+use Harmozon\Core\Readings\AmbiguousFile;
 use Harmozon\Core\Readings\Foreign\Encoding;
 use Harmozon\Core\Readings\Foreign\FormatGuess;
 use Harmozon\Core\Readings\Foreign\Mapping;
@@ -148,6 +149,60 @@ final class ForeignFilesTest extends TestCase
         }
     }
 
+    /** @return iterable<string, array{string, array<string, string>}> columns after the time, and those that are used */
+    public static function manyColumns(): iterable
+    {
+        yield 'DC goes before AC, wherever it stands' => ['AC power (kW);DC power (kW);AC voltage;DC voltage (V)', ['DC power (kW)' => 'kw', 'DC voltage (V)' => 'volts']];
+        yield 'AC where there is nothing else' => ['Grid voltage (V);Grid current (A)', ['Grid voltage (V)' => 'volts', 'Grid current (A)' => 'amps']];
+        yield 'what was asked for is not what flows' => ['Requested current (A);EVSE_Max_Current;MaxPower;Measured current (A);Power', ['Measured current (A)' => 'amps', 'Power' => 'kw']];
+        yield 'the least and the most are not the mean' => ['Power min;Power avg;Power max (kW)', ['Power avg' => 'kw']];
+        yield 'a peak only if nothing else' => ['Peak power (kW);Current', ['Peak power (kW)' => 'kw', 'Current' => 'amps']];
+        yield 'a share of something else' => ['Humidity (%);Fan [%];Battery health (%);Battery (%)', ['Battery (%)' => 'soc_pct']];
+        yield 'other batteries and drives' => ['DC-DC current;12 V battery;Heater power (kW);PackVoltage;HV_current', ['PackVoltage' => 'volts', 'HV_current' => 'amps']];
+        yield 'a time of charging is no charge' => ['Charge time left;Charge rate (kW);Charge %', ['Charge rate (kW)' => 'kw', 'Charge %' => 'soc_pct']];
+        yield 'German' => ['Strom Soll;Verfügbarer Strom;Strom Ist;Netzspannung;Spannung Batterie', ['Strom Ist' => 'amps', 'Spannung Batterie' => 'volts']];
+        yield 'only a unit is known' => ['Foo [V];Bar [A]', ['Foo [V]' => 'volts', 'Bar [A]' => 'amps']];
+    }
+
+    /** @param  array<string, string>  $used */
+    #[DataProvider('manyColumns')]
+    public function test_of_many_columns_the_right_one_is_used(string $header, array $used): void
+    {
+        $row = str_repeat(';50', substr_count($header, ';') + 1);
+        $columns = FormatGuess::guess(["Elapsed;{$header}", "0{$row}", "30{$row}"])?->toArray()['columns'] ?? [];
+
+        self::assertSame(['Elapsed' => 't_s', ...$used], array_map(static fn (array $c): string => $c['field'], $columns));
+    }
+
+    public function test_power_without_a_unit_is_weighed_against_volts_and_amps(): void
+    {
+        $kw = static fn (string ...$rows): array => array_map(static fn (Reading|RejectedRow $r): ?float => $r instanceof Reading ? $r->kw : null, array_values(self::rows(new ReadingsReader, "Elapsed;Power;Voltage;Current (mA)\n".implode("\n", $rows)."\n")));
+
+        self::assertSame([0.0, 3.5, 4.0], $kw('0;0;350;0', '10;3500;350;10000', '20;4000;400;10000'));
+        self::assertSame([1200.0, 1201.5], $kw('0;1200;800;1500000', '10;1201.5;801;1500000'));
+        self::assertSame([35.0, 36.0], $kw('0;35000;;', '10;36000;;'));
+        self::assertSame([35.0, 3.0], $kw('0;35;;', '10;3;;'));
+    }
+
+    public function test_power_that_may_be_watts_of_a_car_or_kilowatts_of_a_truck_is_asked(): void
+    {
+        $text = "Elapsed;Power\n0;0\n10;2500\n20;2250\n";
+        try {
+            self::rows(new ReadingsReader, $text);
+            self::fail('it was read');
+        } catch (AmbiguousFile $unsure) {
+            self::assertSame(['Power', '2500'], [$unsure->column, $unsure->example]);
+            self::assertStringContainsString('column "Power": 2500 could be 2500 W or 2500 kW', Say::complaint($unsure));
+            self::assertSame([[0.0, 2.5, 2.25], [0.0, 2500.0, 2250.0]], array_map(
+                static fn (array $way): array => array_map(static fn (Reading|RejectedRow $r): ?float => $r instanceof Reading ? $r->kw : null, array_values(self::rows(new ReadingsReader($way['mapping']), $text))),
+                $unsure->ways,
+            ));
+        }
+        self::assertCount(3, self::rows(new ReadingsReader, str_replace('Power', 'Power (kW)', $text)));
+        self::assertCount(3, self::rows(new ReadingsReader, str_replace(['2500', '2250'], ['2500 W', '2250 W'], $text)));
+        self::assertCount(3, self::rows(new ReadingsReader, "t_s,kw\n0,0\n10,2500\n20,2250\n"));
+    }
+
     public function test_a_first_column_called_after_its_unit_is_the_time(): void
     {
         foreach (['sec' => null, 's' => null, 'ms' => 'ms', 'min' => 'min', 'h' => 'h', 'time (sec)' => null] as $header => $unit) {
@@ -163,7 +218,7 @@ final class ForeignFilesTest extends TestCase
 
     public function test_a_unit_that_is_not_known_is_named_where_nothing_else_can_be_read(): void
     {
-        self::assertSame("readings: the unit of Power (hp) is not known. Use V, A, W, kW, %, °C, °F or K, or choose what the column holds", Say::refusal(static fn () => self::rows(new ReadingsReader, "Elapsed;Power (hp);Mood\n0;50;x\n")));
+        self::assertSame('readings: the unit of Power (hp) is not known. Use V, A, W, kW, %, °C, °F or K, or choose what the column holds', Say::refusal(static fn () => self::rows(new ReadingsReader, "Elapsed;Power (hp);Mood\n0;50;x\n")));
     }
 
     /** @param  array<string, mixed>  $columns */

@@ -12,6 +12,7 @@ return [
     'mapping.thousands' => 'muss Punkt, Komma, Leerzeichen, Apostroph oder nichts sein',
     'mapping.empty' => 'muss eine Liste von bis zu 20 kurzen Texten sein',
     'mapping.two_columns' => 'muss aus zwei Spalten bestehen: erst das Datum, dann die Uhrzeit',
+    'readings.as_unit' => '{number} {unit}',
     'readings.as_minutes' => '{minutes} min {seconds} s',
     'readings.as_hours' => '{hours} h {minutes} min',
     // Readings and places from files.

@@ -12,6 +12,7 @@ return [
     'mapping.thousands' => 'must be point, comma, space, apostrophe or nothing',
     'mapping.empty' => 'must be a list of up to 20 short texts',
     'mapping.two_columns' => 'must be a pair of columns: the date, then the time of day',
+    'readings.as_unit' => '{number} {unit}',
     'readings.as_minutes' => '{minutes} min {seconds} s',
     'readings.as_hours' => '{hours} h {minutes} min',
     // Readings and places from files.

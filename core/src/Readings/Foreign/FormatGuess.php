@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Readings\Foreign;
 
+use Harmozon\Core\Readings\AmbiguousFile;
 use Harmozon\Core\Readings\CsvRecords;
 use Harmozon\Core\Readings\NumberColumn;
 use Harmozon\Core\Readings\ShortClock;
@@ -51,6 +52,8 @@ final class FormatGuess
     /**
      * @param  list<string>  $lines  the first ones, the header among them
      * @return Mapping|null null where nothing is found that could be read
+     *
+     * @throws AmbiguousFile where the power may be W or kW
      */
     public static function guess(array $lines): ?Mapping
     {
@@ -68,7 +71,7 @@ final class FormatGuess
         $decimal = self::hasCommas($rows) ? ',' : '.';
         $columns = [];
         $time = self::twoColumns($header, $rows);
-        foreach ($header as $i => $name) {
+        foreach (self::surestFirst($header) as $i => $name) {
             $cells = array_values(array_filter(array_map(static fn (array $row): string => $row[$i] ?? '', $rows), static fn (string $c): bool => $c !== ''));
             if (in_array($name, $time?->columns() ?? [], true)) {
                 continue;
@@ -80,10 +83,29 @@ final class FormatGuess
                 $time = self::isEpochMs($cells) ? new TimeMap($name, 'U', null, true) : new TimeMap($name, self::format($cells));
             }
         }
+        uksort($columns, static fn (string|int $a, string|int $b): int => array_search((string) $a, $header, true) <=> array_search((string) $b, $header, true));
         $fields = array_map(static fn (ColumnMap $c): string => $c->field, array_values($columns));
         $hasTime = $time !== null || in_array('t_s', $fields, true);
 
-        return ! $hasTime || array_diff($fields, ['t_s']) === [] ? null : new Mapping($delimiter, $decimal === $delimiter ? '.' : $decimal, $encoding, $columns, in_array('t_s', $fields, true) ? null : $time, $layout);
+        if (! $hasTime || array_diff($fields, ['t_s']) === []) {
+            return null;
+        }
+        $mapping = new Mapping($delimiter, $decimal === $delimiter ? '.' : $decimal, $encoding, $columns, in_array('t_s', $fields, true) ? null : $time, $layout);
+
+        return PowerUnit::settle($mapping, $header, $rows);
+    }
+
+    /**
+     * Those of another place come last, and take a field only where no other column does.
+     *
+     * @param  list<string>  $header
+     * @return array<int, string>
+     */
+    private static function surestFirst(array $header): array
+    {
+        $isLate = static fn (string $name): bool => HeaderWords::isAside($name);
+
+        return array_filter($header, static fn (string $name): bool => ! $isLate($name)) + array_filter($header, $isLate);
     }
 
     /**
@@ -93,14 +115,14 @@ final class FormatGuess
      */
     private static function column(string $name, bool $isFirst, ?ToldUnit $below, array $cells, array $taken): ?ColumnMap
     {
-        $numbers = array_values(array_filter(array_map(static fn (string $c): string => str_replace(',', '.', NumberColumn::ungrouped(NumberColumn::apart($c)[0] ?? $c)), $cells), is_numeric(...)));
+        $values = array_values(array_filter(array_map(NumberColumn::figure(...), $cells), is_float(...)));
         $named = ToldUnit::inHeader($name);
         $isTwice = $below?->unit !== null && $named->unit !== null && $below->unit !== $named->unit;
         if ($isTwice || ($below->unknown ?? '') !== '' || ($named->unknown !== '' && $below?->unit === null) || self::isEpochMs($cells)) {
             return null;
         }
         $unit = $below->unit ?? $named->unit;
-        if ($cells !== [] && 2 * count($numbers) < count($cells)) {
+        if ($cells !== [] && 2 * count($values) < count($cells)) {
             return null;
         }
         if (! in_array('t_s', $taken, true) && (HeaderWords::isElapsed($name) || ($isFirst && HeaderWords::isUnitOfTime($name)) || (HeaderWords::isClock($name) && $unit?->fits('t_s') === true))) {
@@ -110,7 +132,6 @@ final class FormatGuess
         if ($field === null) {
             return null;
         }
-        $values = array_map(floatval(...), $numbers);
         $negative = count(array_filter($values, static fn (float $v): bool => $v < 0.0));
         $positive = count(array_filter($values, static fn (float $v): bool => $v > 0.0));
         $isShare = $field === 'soc_pct' && $unit === null && $values !== [] && max($values) <= 1.0 && max($values) > 0.0;

@@ -28,6 +28,14 @@ final readonly class Mapping
         return new self($this->delimiter, $decimal === ',' ? ',' : '.', $this->encoding, $this->columns, $this->time, $this->layout, $this->empty, $this->thousands);
     }
 
+    /** The same with another unit of one of its columns. */
+    public function withUnit(string $header, ReadingUnit $unit): self
+    {
+        $column = $this->columns[$header];
+
+        return new self($this->delimiter, $this->decimal, $this->encoding, array_replace($this->columns, [$header => new ColumnMap($column->field, $unit, $column->sign)]), $this->time, $this->layout, $this->empty, $this->thousands);
+    }
+
     /** The same with another way of writing its clock. */
     public function withClock(string $format): self
     {

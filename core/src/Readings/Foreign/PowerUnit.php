@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harmozon\Core\Readings\Foreign;
+
+use Harmozon\Core\Json\Range;
+use Harmozon\Core\Readings\AmbiguousFile;
+use Harmozon\Core\Readings\NumberColumn;
+
+/** Whether a column of power whose unit is not told holds W or kW, by what stands in the file. */
+final class PowerUnit
+{
+    /** How far power may be from V × A (times). */
+    private const SAME = 2.0;
+
+    /** The most that a car takes (kW). What is above may be a truck's kW, or W. */
+    private const MOST_OF_CARS_KW = 1000.0;
+
+    /** W in a kW. */
+    private const W = 1000.0;
+
+    /**
+     * @param  list<string>  $header
+     * @param  list<list<string>>  $rows  the first ones
+     *
+     * @throws AmbiguousFile where nothing tells
+     */
+    public static function settle(Mapping $mapping, array $header, array $rows): Mapping
+    {
+        $cells = static fn (string|int $name): array => array_column(array_map(static fn (array $row): array => [$row[(int) array_search((string) $name, $header, true)] ?? ''], $rows), 0);
+        $figures = [];
+        foreach ($mapping->columns as $name => $column) {
+            $figures[$column->field] = array_map(static fn (string $cell): ?float => NumberColumn::figure($cell), $cells($name));
+            if ($column->field !== 'kw') {
+                $figures[$column->field] = array_map(static fn (?float $v): ?float => $v === null ? null : $v * $column->factor(), $figures[$column->field]);
+            }
+        }
+        $name = array_key_first(array_filter($mapping->columns, static fn (ColumnMap $c): bool => $c->field === 'kw'));
+        if ($name === null || self::isTold($mapping, (string) $name, $header, $cells($name))) {
+            return $mapping;
+        }
+        $largest = $cells($name);
+        usort($largest, static fn (string $a, string $b): int => abs(NumberColumn::figure($b) ?? 0.0) <=> abs(NumberColumn::figure($a) ?? 0.0));
+
+        return match (self::of($figures['kw'] ?? [], $figures['volts'] ?? [], $figures['amps'] ?? [])) {
+            ReadingUnit::KiloWatts => $mapping,
+            ReadingUnit::Watts => $mapping->withUnit((string) $name, ReadingUnit::Watts),
+            default => throw AmbiguousFile::ofPower($largest[0] ?? '', (string) $name, $mapping),
+        };
+    }
+
+    /**
+     * Whether the header, the row below it or the cells say the unit.
+     *
+     * @param  list<string>  $header
+     * @param  list<string>  $cells
+     */
+    private static function isTold(Mapping $mapping, string $name, array $header, array $cells): bool
+    {
+        return $mapping->columns[$name]->unit !== null
+            || ToldUnit::inHeader($name)->unit !== null
+            || $mapping->layout->unit((int) array_search($name, $header, true))?->unit !== null
+            || array_filter($cells, static fn (string $cell): bool => NumberColumn::apart($cell) !== null) !== [];
+    }
+
+    /**
+     * @param  list<float|null>  $power  row by row, as written
+     * @param  list<float|null>  $volts  V
+     * @param  list<float|null>  $amps  A
+     * @return ReadingUnit|null null where nothing tells
+     */
+    private static function of(array $power, array $volts, array $amps): ?ReadingUnit
+    {
+        $ratios = [];
+        foreach ($power as $i => $written) {
+            $watts = ($volts[$i] ?? 0.0) * ($amps[$i] ?? 0.0);
+            if ($written !== null && $written !== 0.0 && $watts !== 0.0) {
+                $ratios[] = abs($written * self::W / $watts);
+            }
+        }
+        sort($ratios);
+        $ratio = $ratios[intdiv(count($ratios), 2)] ?? null;
+        $most = max([0.0, ...array_map(abs(...), array_filter($power, is_float(...)))]);
+
+        return match (true) {
+            $ratio !== null && self::isNear($ratio, self::W), $most > Range::readKw()->most => ReadingUnit::Watts,
+            $ratio !== null && self::isNear($ratio, 1.0), $most <= self::MOST_OF_CARS_KW => ReadingUnit::KiloWatts,
+            default => null,
+        };
+    }
+
+    private static function isNear(float $ratio, float $expected): bool
+    {
+        return $ratio > $expected / self::SAME && $ratio < $expected * self::SAME;
+    }
+}
