@@ -173,6 +173,47 @@ final class DrillsTest extends TestCase
         self::assertNull(Debrief::of(self::drill(DrillKind::WillItCharge, $wont), $wont), 'nothing flows');
     }
 
+    public function test_an_answer_is_found_by_its_code_and_nothing_else(): void
+    {
+        $drill = self::drill(DrillKind::ThroughWhat, 1);
+        foreach ($drill->choices as $choice) {
+            self::assertSame($choice, $drill->choice($choice->code));
+        }
+        self::assertNull($drill->choice('no such answer'));
+    }
+
+    /** At most 200 points are drawn, and none closer than 15 s. */
+    public function test_a_debrief_is_drawn_in_a_few_hundred_points(): void
+    {
+        for ($seed = 1; $seed <= self::SEEDS; $seed++) {
+            $debrief = Debrief::of(self::drill(DrillKind::ReportCause, $seed), $seed);
+            self::assertNotNull($debrief?->played);
+            $seconds = array_map(static fn (array $point): float => 60 * $point[0], $debrief->took());
+            $steps = array_map(static fn (float $a, float $b): float => $b - $a, array_slice($seconds, 0, -2), array_slice($seconds, 1, -1));
+            self::assertGreaterThanOrEqual(15.0 - 1e-6, min($steps));
+            self::assertLessThan(30 + 200 * $debrief->played->minutes / (float) $debrief->forecast?->totals?->minutes, count($seconds));
+        }
+    }
+
+    /** Figures to choose from are a fifth apart, and nothing is asked of a piece that is only just the one that limits. */
+    public function test_wrong_answers_are_clearly_wrong(): void
+    {
+        for ($seed = 1; $seed <= self::SEEDS; $seed++) {
+            $kw = array_map(static fn (Choice $c): float => (float) $c->code, self::drill(DrillKind::AboutHowMuch, $seed)->choices);
+            self::assertSame(4, count($kw));
+            for ($i = 1; $i < 4; $i++) {
+                self::assertGreaterThan(1.19, $kw[$i] / $kw[$i - 1]);
+            }
+            $minutes = array_map(static fn (Choice $c): int => (int) $c->code, self::drill(DrillKind::BoostLeft, $seed)->choices);
+            self::assertSame([0.4, 1.0, 1.8, 3.0], array_map(static fn (int $m): float => round($m / $minutes[1], 1), $minutes));
+            self::assertGreaterThanOrEqual(3, $minutes[1]);
+
+            $stalls = self::drill(DrillKind::StallToTake, $seed);
+            $gives = array_map(static fn (Choice $c): string => Say::it($c->why), $stalls->choices);
+            self::assertCount(count($gives), array_filter($gives));
+        }
+    }
+
     public function test_a_garage_with_nothing_of_a_kind_is_asked_nothing_of_it(): void
     {
         $bare = self::garage(static fn (array $adapters): array => []);
