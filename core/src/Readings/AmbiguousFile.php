@@ -58,17 +58,20 @@ final class AmbiguousFile extends FieldError
     }
 
     /**
-     * Power of which no unit is told.
+     * A column of which no unit is told.
      *
      * @param  string  $example  a number as it stands in the file
      * @param  string  $column  the file's own name of its column
-     * @param  Mapping  $mapping  of the file, but for what is asked
+     * @param  array{ReadingUnit, ReadingUnit}  $units  that it may be in
+     * @param  \Closure(ReadingUnit): Mapping  $mapping  of the file, with the unit
      */
-    public static function ofPower(string $example, string $column, Mapping $mapping): self
+    public static function ofUnits(string $example, string $column, array $units, \Closure $mapping): self
     {
-        return self::of($column, $example, array_map(static fn (ReadingUnit $unit): array => [
-            'words' => Message::of('readings.as_unit', number: $example, unit: $unit->value), 'mapping' => $mapping->withUnit($column, $unit),
-        ], [ReadingUnit::Watts, ReadingUnit::KiloWatts]));
+        $way = static fn (ReadingUnit $unit): array => [
+            'words' => Message::of('readings.as_unit', number: $example, unit: str_replace('deg', '°', $unit->value)), 'mapping' => $mapping($unit),
+        ];
+
+        return self::of($column, $example, [$way($units[0]), $way($units[1])]);
     }
 
     /** @param  array{array{words: Message, mapping: Mapping}, array{words: Message, mapping: Mapping}}  $ways */

@@ -203,6 +203,31 @@ final class ForeignFilesTest extends TestCase
         self::assertCount(3, self::rows(new ReadingsReader, "t_s,kw\n0,0\n10,2500\n20,2250\n"));
     }
 
+    public function test_temperatures_without_a_unit_are_fahrenheit_where_the_air_would_be_too_hot(): void
+    {
+        $warmth = static fn (string $header, string ...$rows): array => array_map(static fn (Reading|RejectedRow $r): array => $r instanceof Reading ? array_map(static fn (float $c): float => round($c, 1), $r->celsius) : [], array_values(self::rows(new ReadingsReader, "Elapsed;Power (kW);{$header}\n".implode("\n", $rows)."\n")));
+
+        self::assertSame([['handle' => 30.0, 'ambient' => 20.0], ['handle' => 35.0, 'ambient' => 20.0]], $warmth('Handle temp;Outside temp', '0;50;86;68', '10;50;95;68'));
+        self::assertSame([['handle' => 20.0], ['handle' => 86.0]], $warmth('Handle temp', '0;50;20', '10;50;86'), 'it began cool: °C');
+        self::assertSame([['handle' => 60.0]], $warmth('Handle temp (°C)', '0;50;60'));
+    }
+
+    public function test_a_handle_that_is_hot_from_the_start_may_be_in_fahrenheit_and_is_asked(): void
+    {
+        $text = "Elapsed;Power (kW);Handle temp;Cable temp\n0;50;68;66\n10;50;86;70\n";
+        try {
+            self::rows(new ReadingsReader, $text);
+            self::fail('it was read');
+        } catch (AmbiguousFile $unsure) {
+            self::assertStringContainsString('column "Handle temp": 68 could be 68 °F or 68 °C', Say::complaint($unsure));
+            self::assertSame([['handle' => 30.0, 'cable' => 21.1], ['handle' => 86.0, 'cable' => 70.0]], array_map(static function (array $way) use ($text): array {
+                $last = self::rows(new ReadingsReader($way['mapping']), $text)[3];
+
+                return $last instanceof Reading ? array_map(static fn (float $c): float => round($c, 1), $last->celsius) : [];
+            }, $unsure->ways));
+        }
+    }
+
     public function test_a_first_column_called_after_its_unit_is_the_time(): void
     {
         foreach (['sec' => null, 's' => null, 'ms' => 'ms', 'min' => 'min', 'h' => 'h', 'time (sec)' => null] as $header => $unit) {

@@ -53,7 +53,7 @@ final class FormatGuess
      * @param  list<string>  $lines  the first ones, the header among them
      * @return Mapping|null null where nothing is found that could be read
      *
-     * @throws AmbiguousFile where the power may be W or kW
+     * @throws AmbiguousFile where the power may be W or kW, or a temperature °C or °F
      */
     public static function guess(array $lines): ?Mapping
     {
@@ -92,7 +92,7 @@ final class FormatGuess
         }
         $mapping = new Mapping($delimiter, $decimal === $delimiter ? '.' : $decimal, $encoding, $columns, in_array('t_s', $fields, true) ? null : $time, $layout);
 
-        return PowerUnit::settle($mapping, $header, $rows);
+        return WarmthUnit::settle(PowerUnit::settle($mapping, $header, $rows), $header, $rows);
     }
 
     /**

@@ -37,7 +37,7 @@ final class PowerUnit
             }
         }
         $name = array_key_first(array_filter($mapping->columns, static fn (ColumnMap $c): bool => $c->field === 'kw'));
-        if ($name === null || self::isTold($mapping, (string) $name, $header, $cells($name))) {
+        if ($name === null || ToldUnit::isTold($mapping, (string) $name, $header, $cells($name))) {
             return $mapping;
         }
         $largest = $cells($name);
@@ -46,22 +46,8 @@ final class PowerUnit
         return match (self::of($figures['kw'] ?? [], $figures['volts'] ?? [], $figures['amps'] ?? [])) {
             ReadingUnit::KiloWatts => $mapping,
             ReadingUnit::Watts => $mapping->withUnit((string) $name, ReadingUnit::Watts),
-            default => throw AmbiguousFile::ofPower($largest[0] ?? '', (string) $name, $mapping),
+            default => throw AmbiguousFile::ofUnits($largest[0] ?? '', (string) $name, [ReadingUnit::Watts, ReadingUnit::KiloWatts], static fn (ReadingUnit $unit): Mapping => $mapping->withUnit((string) $name, $unit)),
         };
-    }
-
-    /**
-     * Whether the header, the row below it or the cells say the unit.
-     *
-     * @param  list<string>  $header
-     * @param  list<string>  $cells
-     */
-    private static function isTold(Mapping $mapping, string $name, array $header, array $cells): bool
-    {
-        return $mapping->columns[$name]->unit !== null
-            || ToldUnit::inHeader($name)->unit !== null
-            || $mapping->layout->unit((int) array_search($name, $header, true))?->unit !== null
-            || array_filter($cells, static fn (string $cell): bool => NumberColumn::apart($cell) !== null) !== [];
     }
 
     /**
