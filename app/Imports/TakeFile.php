@@ -64,7 +64,7 @@ final class TakeFile
         } catch (ImportTakenOver) {
             return;
         } catch (FieldError|WrongState $e) {
-            $this->end($import, $worker, ImportState::Failed, $this->voice->say(self::told($e)->complaint()));
+            $this->end($import, $worker, ImportState::Failed, $this->voice->say($e->problem));
         } catch (\Throwable $e) {
             $this->end($import, $worker, ImportState::Failed, $this->voice->say(Message::of('app.import_broke')));
             throw $e;
@@ -128,7 +128,7 @@ final class TakeFile
 
                 return false;
             }
-            [$added, $noted] = $this->recorder->takePart($session, $part->readings, $part->events, $room);
+            [$added, $noted] = $this->recorded($session, $part, $room);
             $room -= $added;
             $now->update([
                 'lines_done' => $part->line,
@@ -143,12 +143,20 @@ final class TakeFile
         });
     }
 
-    /** Earlier parts stay, so the message for a full session must not say that nothing was kept. */
-    private static function told(FieldError|WrongState $e): FieldError|WrongState
+    /**
+     * Earlier parts stay, so the message for a full session must not say that nothing was kept.
+     *
+     * @return array{int, int} readings and events that are new
+     */
+    private function recorded(ChargeSession $session, FilePart $part, int $room): array
     {
-        return $e instanceof FieldError && in_array($e->path, ['readings', 'events'], true)
-            ? FieldError::at($e->path, Message::of('app.import_no_room', readings: Amount::count(SessionReadings::most()), events: Amount::count(EventRecorder::MOST)))
-            : $e;
+        try {
+            return $this->recorder->takePart($session, $part->readings, $part->events, $room);
+        } catch (FieldError $e) {
+            throw in_array($e->path, ['readings', 'events'], true)
+                ? FieldError::at($e->path, Message::of('app.import_no_room', readings: Amount::count(SessionReadings::most()), events: Amount::count(EventRecorder::MOST)))
+                : $e;
+        }
     }
 
     private function end(ReadingsImport $import, string $worker, ImportState $state, ?string $problem = null): void

@@ -358,10 +358,22 @@ final class ImportTest extends TestCase
         $first = $this->taken(self::ours(9_000));
         $second = $this->taken("t_s,kw\n".implode("\n", array_map(static fn (int $t): string => "{$t},50", range(10_000, 10_600))));
 
-        $why = 'readings: the session holds at most 8500 readings and 500 events; the rest of this file was not added';
+        $why = 'the session holds at most 8500 readings and 500 events; the rest of this file was not added';
         self::assertSame(['failed', 8_000, $why], [$first->json('state'), $first->json('added'), $first->json('problem')]);
         self::assertSame(['failed', 0, $why], [$second->json('state'), $second->json('added'), $second->json('problem')]);
         self::assertSame(8_000, $this->readings());
+    }
+
+    public function test_a_file_that_is_added_unread_says_what_is_wrong_with_it(): void
+    {
+        foreach ([
+            "name,address\nx,y\n" => 'the header needs a column t_s (seconds) or time',
+            "Elapsed;Power (hp)\n0;50\n" => 'the unit of Power (hp) is not known. Use V, A, W, kW, %, °C, °F or K, or choose what the column holds',
+        ] as $text => $problem) {
+            $file = $this->taken($text);
+            self::assertSame(['failed', 0, $problem], [$file->json('state'), $file->json('added'), $file->json('problem')]);
+        }
+        self::assertStringContainsString('2500 could be 2500 W or 2500 kW', (string) $this->taken("Elapsed;Power\n0;2500\n")->json('problem'));
     }
 
     public function test_a_file_is_known_by_its_content_in_whatever_pieces_it_came(): void

@@ -1,5 +1,5 @@
 import createClient from 'openapi-fetch';
-import { say } from '@/words/say';
+import { say, sentence } from '@/words/say';
 import { answered, making, nameOf } from './once';
 import type { components, paths } from './schema';
 
@@ -69,7 +69,7 @@ export class ApiError extends Error {
   plain(): string {
     const path = Object.keys(this.fields).find((p) => this.message.startsWith(`${p}: `));
     const complaint = path === undefined ? this.message : this.message.slice(path.length + 2);
-    return complaint.charAt(0).toUpperCase() + complaint.slice(1);
+    return sentence(complaint);
   }
 
   /** The first complaint about a field or anything below it. */

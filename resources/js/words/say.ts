@@ -60,6 +60,9 @@ export function say(code: Code, figures: Figures = {}): string {
 
 type Joint = 'and' | 'comma' | 'dot' | 'plus' | 'semicolon';
 
+/** A complaint that stands alone. */
+export const sentence = (complaint: string): string => complaint.charAt(0).toUpperCase() + complaint.slice(1);
+
 /** Several things in a row, joined as the language does it; nothing for none. "Birch, Cedar and Elm". */
 export function listed(joint: Joint, items: readonly string[]): string {
   const [last, ...before] = items.toReversed();

@@ -85,7 +85,7 @@ final class Preview
         } catch (FieldError $e) {
             $preview->unsure = $e instanceof AmbiguousFile ? $e : null;
             // Of a file that begins with very many blank lines nobody knows yet whether it is empty.
-            $preview->problem = $preview->isWhole ? $e->complaint() : Message::of('readings.blank_so_far', lines: Amount::count(self::MOST_LINES));
+            $preview->problem = $preview->isWhole ? $e->problem : Message::of('readings.blank_so_far', lines: Amount::count(self::MOST_LINES));
         }
         $preview->mapping = $mapping ?? $reader->guessed();
         $preview->clockStart = $reader->clockStart();

@@ -5,7 +5,7 @@ import { useUnits } from '@/stores/units';
 import { clock, number } from '@/ui/figures';
 import TextButton from '@/ui/TextButton.vue';
 import { vTyped } from '@/ui/typed';
-import { listed, say } from '@/words/say';
+import { listed, say, sentence } from '@/words/say';
 import { useReadingFields } from '@/connect/readingFields';
 import FileColumns from './FileColumns.vue';
 import FileSlide from './FileSlide.vue';
@@ -63,7 +63,7 @@ function leave(done: () => void): void {
     @close="emit('close')"
   >
     <div class="look">
-      <p>{{ FROM[file.mapping_from] }}</p>
+      <p v-if="file.mapping_from !== 'ours' || !look.problem">{{ FROM[file.mapping_from] }}</p>
       <label class="instrument">
         {{ say('look.instrument') }}
         <input
@@ -95,7 +95,7 @@ function leave(done: () => void): void {
         {{ say('look.unused', { columns: listed('comma', look.unused_columns) }) }}
       </p>
       <p v-if="refusal || (look.problem && !look.question)" class="problem" role="alert">
-        {{ refusal || look.problem }}
+        {{ refusal || sentence(look.problem ?? '') }}
       </p>
       <FileSlide
         v-if="hasCurve"
