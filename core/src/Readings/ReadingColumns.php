@@ -188,12 +188,16 @@ final readonly class ReadingColumns
             }
         }
 
+        $time = $mapping->time === null ? (isset($texts['time']) ? [$texts['time']] : []) : array_map(static fn (string $c): int => $positions[$c], $mapping->time->columns());
+        // Of two columns with one name the second is not used, either.
+        $used = [...array_map(static fn (NumberColumn $c): int => $c->position, array_values($ordered)), ...array_values($texts), ...$time];
+
         return new self(
             $ordered,
             array_intersect_key(self::points(), $ordered),
-            $mapping->time === null ? (isset($texts['time']) ? [$texts['time']] : []) : array_map(static fn (string $c): int => $positions[$c], $mapping->time->columns()),
+            $time,
             $texts['source'] ?? null, $texts['note'] ?? null, $texts['event'] ?? null,
-            array_values(array_diff($cells, array_map(strval(...), array_keys($mapping->columns)), $mapping->time?->columns() ?? [], [''])),
+            array_values(array_filter($cells, static fn (string $c, int $at): bool => $c !== '' && ! in_array($at, $used, true), ARRAY_FILTER_USE_BOTH)),
             $cells,
         );
     }

@@ -23,7 +23,7 @@ final class BoundedFilesTest extends TestCase
         self::assertEquals([2, 3, 4], array_keys($rows));
         self::assertInstanceOf(Reading::class, $rows[4]);
         self::assertInstanceOf(RejectedRow::class, $rows[3]);
-        self::assertSame('row: is longer than 65,536 bytes, too long for a row of readings', Say::it($rows[3]->reason));
+        self::assertSame('row: this line is longer than 65,536 bytes, too long for a row of readings', Say::it($rows[3]->reason));
     }
 
     public function test_a_row_of_just_that_length_is_read(): void
@@ -37,7 +37,7 @@ final class BoundedFilesTest extends TestCase
     {
         foreach ([str_repeat('x', 2_000_000), implode(',', range(1, 270_000)), str_repeat('"",', 700_000)] as $header) {
             $look = Preview::of([$header, '1,2'], null, 0, 100);
-            self::assertSame('readings: is longer than 65,536 bytes, too long for a row of readings', Say::it($look->problem));
+            self::assertSame('this line is longer than 65,536 bytes, too long for a row of readings', Say::it($look->problem));
             self::assertSame([], FileHead::of([$header, '1,2'])->headers);
         }
     }
@@ -59,7 +59,7 @@ final class BoundedFilesTest extends TestCase
         }
         $look = Preview::of($endless('', ''), null, 0, 90_000);
         self::assertSame('the first 250,000 lines hold nothing that can be read', Say::it($look->problem));
-        self::assertSame('readings: the file is empty', Say::it(Preview::of(["\n", ' '], null, 0, 90_000)->problem));
+        self::assertSame('the file is empty', Say::it(Preview::of(["\n", ' '], null, 0, 90_000)->problem));
     }
 
     public function test_blank_lines_count_as_lines(): void

@@ -228,6 +228,15 @@ final class ForeignFilesTest extends TestCase
         }
     }
 
+    public function test_of_two_columns_with_one_name_the_second_is_named_as_not_used(): void
+    {
+        $reader = new ReadingsReader;
+        $rows = self::rows($reader, "Elapsed;Power (kW);Power (kW);Mood\n0;50;7;x\n10;51;7;x\n");
+
+        self::assertSame([50.0, 51.0], array_map(static fn (Reading|RejectedRow $r): ?float => $r instanceof Reading ? $r->kw : null, array_values($rows)));
+        self::assertSame(['Power (kW)', 'Mood'], $reader->ignoredColumns());
+    }
+
     public function test_a_first_column_called_after_its_unit_is_the_time(): void
     {
         foreach (['sec' => null, 's' => null, 'ms' => 'ms', 'min' => 'min', 'h' => 'h', 'time (sec)' => null] as $header => $unit) {

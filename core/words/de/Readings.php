@@ -32,7 +32,7 @@ return [
     'readings.header_values' => 'die Kopfzeile enthält nichts von {known}',
     'readings.open_quote' => 'ein Anführungszeichen wird geöffnet und nie geschlossen',
     'readings.blank_so_far' => 'in den ersten {lines, number} Zeilen steht nichts, was sich lesen lässt',
-    'readings.line_too_long' => 'ist länger als {most, number} Byte und damit zu lang für eine Zeile mit Messwerten',
+    'readings.line_too_long' => 'diese Zeile ist länger als {most, number} Byte und damit zu lang für eine Zeile mit Messwerten',
     'readings.more_cells' => 'hat mehr Zellen als die Kopfzeile',
     'readings.not_utf8' => 'ist nicht UTF-8',
     'readings.no_value' => 'enthält keinen Wert',

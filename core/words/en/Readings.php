@@ -32,7 +32,7 @@ return [
     'readings.header_values' => 'the header has none of {known}',
     'readings.open_quote' => 'a quotation mark is opened but never closed',
     'readings.blank_so_far' => 'the first {lines, number} lines hold nothing that can be read',
-    'readings.line_too_long' => 'is longer than {most, number} bytes, too long for a row of readings',
+    'readings.line_too_long' => 'this line is longer than {most, number} bytes, too long for a row of readings',
     'readings.more_cells' => 'has more cells than the header',
     'readings.not_utf8' => 'is not UTF-8',
     'readings.no_value' => 'has no value',
