@@ -31,6 +31,11 @@ final class Simulation
 {
     private const STEP_S = 1.0;
 
+    /** A longer session is walked in longer steps while its power stays level, unless it is read more often (s). */
+    private const LONG_S = 10_800.0;
+
+    private const LONG_STEP_S = 10;
+
     /** Between two readings of a session that is only drawn (s). */
     public const USUAL_EVERY_S = 60;
 
@@ -63,7 +68,7 @@ final class Simulation
     private readonly float $packKwh;
 
     /**
-     * @param  float  $longestMinutes  when the driver leaves
+     * @param  float  $longestMinutes  when the driver leaves; INF: not before the session is over
      *
      * @throws CannotActOut
      */
@@ -74,7 +79,7 @@ final class Simulation
         int $seed,
         ?InjectedFault $fault = null,
         private readonly Quirks $quirks = new Quirks,
-        private readonly float $longestMinutes = Script::LONGEST_MINUTES,
+        private readonly float $longestMinutes = INF,
     ) {
         $this->packKwh = $chain->vehicle->pack->usableKwh ?? throw CannotActOut::withoutKwh();
         $limits = Limits::ofChain($chain, $plan, $conditions) ?? throw CannotActOut::withoutVolts();
@@ -156,7 +161,7 @@ final class Simulation
         $readings = [];
         $nextS = $readAtS = 0.0;
         $last = null;
-        foreach ($this->instants() as $instant) {
+        foreach ($this->instants($everyS % self::LONG_STEP_S !== 0) as $instant) {
             $isOver = $instant->phase->isAfterCurrent();
             if ($instant->tS >= $nextS - self::SAME_S || $isOver) {
                 $readings[] = $instruments->reading($instant);
@@ -191,11 +196,14 @@ final class Simulation
         );
     }
 
-    /** @return \Generator<int, Instant> about each second until the current ends, then through the phases after it */
-    public function instants(): \Generator
+    /**
+     * @param  bool  $isEachSecond  also of a session that lasts for hours
+     * @return \Generator<int, Instant> about each second until the current ends, then through the phases after it
+     */
+    public function instants(bool $isEachSecond = false): \Generator
     {
         $last = null;
-        foreach ($this->running() as $instant) {
+        foreach ($this->running($isEachSecond ? null : $this->levelStepS()) as $instant) {
             yield $last = $instant;
         }
         if ($last === null || ! $this->schedule->reachesCurrent) {
@@ -209,9 +217,9 @@ final class Simulation
     }
 
     /** @return \Generator<int, Instant> until the current ends or the station gives up; the last one carries none */
-    private function running(): \Generator
+    private function running(?float $levelStepS): \Generator
     {
-        $walk = $this->walk($this->limits, new StepPlan(self::STEP_S, handshakeS: $this->schedule->reachesCurrent ? Integrator::HANDSHAKE_S : INF, obeysHeat: ! $this->quirks->ignoresHeat));
+        $walk = $this->walk($this->limits, new StepPlan(self::STEP_S, $levelStepS, handshakeS: $this->schedule->reachesCurrent ? Integrator::HANDSHAKE_S : INF, obeysHeat: ! $this->quirks->ignoresHeat));
         $endS = $this->endsAtS();
         $plugKwh = 0.0;
         foreach ($walk->steps() as $step) {
@@ -222,6 +230,12 @@ final class Simulation
             }
             $plugKwh += $step->flow->plugKwh;
         }
+    }
+
+    /** Longer steps would pass over a moment at which the session is cut short. */
+    private function levelStepS(): ?float
+    {
+        return $this->endsAtS() === INF && $this->outline($this->plain)->endS > self::LONG_S ? (float) self::LONG_STEP_S : null;
     }
 
     private function instant(Step $step, float $plugKwh, bool $isLast): Instant
