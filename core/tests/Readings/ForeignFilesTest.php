@@ -180,6 +180,7 @@ final class ForeignFilesTest extends TestCase
 
         self::assertSame([0.0, 3.5, 4.0], $kw('0;0;350;0', '10;3500;350;10000', '20;4000;400;10000'));
         self::assertSame([1200.0, 1201.5], $kw('0;1200;800;1500000', '10;1201.5;801;1500000'));
+        self::assertSame([4.14, 4.14], $kw('0;4140;230;6000', '10;4140;230;6000'), 'three phases of 6 A');
         self::assertSame([35.0, 36.0], $kw('0;35000;;', '10;36000;;'));
         self::assertSame([35.0, 3.0], $kw('0;35;;', '10;3;;'));
     }

@@ -11,8 +11,8 @@ use Harmozon\Core\Readings\NumberColumn;
 /** Whether a column of power whose unit is not told holds W or kW, by what stands in the file. */
 final class PowerUnit
 {
-    /** How far power may be from V × A (times). */
-    private const SAME = 2.0;
+    /** How far power may be from V × A (times): with three phases it is three times that of one. */
+    private const SAME = 4.0;
 
     /** The most that a car takes (kW). What is above may be a truck's kW, or W. */
     private const MOST_OF_CARS_KW = 1000.0;
