@@ -105,10 +105,12 @@ final class ImportTest extends TestCase
         $id = $this->arrived($text);
         $look = $this->getJson("/api/imports/{$id}/look")->assertOk();
         self::assertNotNull($look->json('problem'));
+        self::assertSame(['column' => 'Uhrzeit', 'format' => 'd.m.Y H:i:s'], $look->json('begun.time'), 'the clock needs no naming');
         $mapping = ['delimiter' => ';', 'decimal' => ',', 'columns' => ['P1' => ['field' => 'kw', 'unit' => 'W'], 'T1' => ['field' => 'adapter_c']], 'time' => ['column' => 'Uhrzeit', 'format' => 'd.m.Y H:i:s']];
         Contract::holds('PUT', '/imports/{file}', $this->putJson("/api/imports/{$id}", ['mapping' => ['columns' => ['P1' => ['field' => 'nonsense']]]])->assertStatus(422)->assertJsonStructure(['errors' => ['mapping.columns.P1.field']]));
         self::assertSame('told', $this->putJson("/api/imports/{$id}", ['mapping' => $mapping])->assertOk()->json('mapping_from'));
-        self::assertNull($this->getJson("/api/imports/{$id}/look")->json('problem'));
+        $told = $this->getJson("/api/imports/{$id}/look");
+        self::assertSame([null, null], [$told->json('problem'), $told->json('begun')]);
         self::assertSame(2, $this->postJson("/api/imports/{$id}/start")->json('added'));
         $this->putJson("/api/imports/{$id}", ['shift_s' => 5])->assertStatus(422);
 

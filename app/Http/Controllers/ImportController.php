@@ -61,6 +61,7 @@ final class ImportController extends Controller
         return response()->json([
             'headers' => array_map(static fn (string $header, array $samples): array => ['header' => $header, 'samples' => $samples], $head->headers, $head->samples),
             'delimiter' => $head->delimiter,
+            'begun' => $head->begun?->toArray(),
             'fields' => array_map(static fn (string $f): array => ['field' => $f, 'units' => array_column(ReadingUnit::of($f), 'value')], ReadingColumns::fields()),
             'formats' => FormatGuess::formats(),
             'rows' => array_map(static fn ($r): array => ['t_s' => $r->tMs / 1000, ...array_diff_key(Reading::rowOf($r), ['t_ms' => 0])], $look->rows),

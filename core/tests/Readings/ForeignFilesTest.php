@@ -10,6 +10,7 @@ use Harmozon\Core\Json\FieldError;
 use Harmozon\Core\Json\Node;
 use Harmozon\Core\Readings\AmbiguousFile;
 use Harmozon\Core\Readings\Foreign\Encoding;
+use Harmozon\Core\Readings\Foreign\FileHead;
 use Harmozon\Core\Readings\Foreign\FormatGuess;
 use Harmozon\Core\Readings\Foreign\Mapping;
 use Harmozon\Core\Readings\Foreign\MappingReader;
@@ -227,6 +228,14 @@ final class ForeignFilesTest extends TestCase
                 return $last instanceof Reading ? array_map(static fn (float $c): float => round($c, 1), $last->celsius) : [];
             }, $unsure->ways));
         }
+    }
+
+    public function test_what_is_known_of_a_file_that_can_not_be_read_is_kept_for_whoever_names_the_rest(): void
+    {
+        $begun = FileHead::of(["Elapsed (min);Power (hp);Handle (°F)\n", "0;50;86\n"])->begun?->toArray();
+        self::assertSame(['Elapsed (min)' => ['field' => 't_s', 'unit' => 'min'], 'Handle (°F)' => ['field' => 'handle_c', 'unit' => 'degF']], $begun['columns'] ?? null);
+        self::assertSame(['Elapsed' => ['field' => 't_s'], 'Power' => ['field' => 'kw']], FormatGuess::begun(['Elapsed;Power', '0;2500'])?->toArray()['columns'] ?? null, 'what is asked is not settled by it');
+        self::assertNull(FormatGuess::begun(['name;address', 'x;y']));
     }
 
     public function test_of_two_columns_with_one_name_the_second_is_named_as_not_used(): void

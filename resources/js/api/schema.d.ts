@@ -3814,6 +3814,8 @@ export interface components {
                 samples: string[];
             }[];
             delimiter: string;
+            /** @description What its columns are known to hold, also where that is too little to read it; null once it is mapped */
+            begun: components["schemas"]["Mapping"] | null;
             /** @description What a column may hold */
             fields: {
                 field: string;

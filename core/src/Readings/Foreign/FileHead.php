@@ -19,8 +19,9 @@ final readonly class FileHead
     /**
      * @param  list<string>  $headers
      * @param  list<list<string>>  $samples  the first cells that are not empty, by column
+     * @param  Mapping|null  $begun  what is known of its columns, also where that is too little to read it
      */
-    private function __construct(public array $headers, public array $samples, public string $delimiter)
+    private function __construct(public array $headers, public array $samples, public string $delimiter, public ?Mapping $begun)
     {
     }
 
@@ -59,7 +60,7 @@ final readonly class FileHead
             }
         }
 
-        return new self($headers ?? [], array_values($samples), $records->delimiter());
+        return new self($headers ?? [], array_values($samples), $records->delimiter(), $mapping === null ? FormatGuess::begun($head) : null);
     }
 
     /**

@@ -57,6 +57,32 @@ final class FormatGuess
      */
     public static function guess(array $lines): ?Mapping
     {
+        [$mapping, $header, $rows] = self::found($lines);
+        $fields = array_map(static fn (ColumnMap $c): string => $c->field, array_values($mapping->columns ?? []));
+        $hasTime = $mapping?->time !== null || in_array('t_s', $fields, true);
+
+        return $mapping === null || ! $hasTime || array_diff($fields, ['t_s']) === [] ? null : WarmthUnit::settle(PowerUnit::settle($mapping, $header, $rows), $header, $rows);
+    }
+
+    /**
+     * What is known of a file that can't be read as it is.
+     *
+     * @param  list<string>  $lines  the first ones, the header among them
+     * @return Mapping|null null where no column is known
+     */
+    public static function begun(array $lines): ?Mapping
+    {
+        $mapping = self::found($lines)[0];
+
+        return $mapping === null || ($mapping->columns === [] && $mapping->time === null) ? null : $mapping;
+    }
+
+    /**
+     * @param  list<string>  $lines
+     * @return array{Mapping|null, list<string>, list<list<string>>} with the header and the rows below it; null where there is no header
+     */
+    private static function found(array $lines): array
+    {
         $encoding = Encoding::of(implode("\n", $lines));
         $decoded = array_map($encoding->toUtf8(...), $lines);
         $layout = LayoutFinder::of($decoded);
@@ -64,7 +90,7 @@ final class FormatGuess
         $rows = array_values(array_filter(iterator_to_array($records, false), is_array(...)));
         $header = array_shift($rows);
         if ($header === null) {
-            return null;
+            return [null, [], []];
         }
         $rows = $layout->hasUnits ? array_slice($rows, 1) : $rows;
         $delimiter = $records->delimiter();
@@ -84,15 +110,9 @@ final class FormatGuess
             }
         }
         uksort($columns, static fn (string|int $a, string|int $b): int => array_search((string) $a, $header, true) <=> array_search((string) $b, $header, true));
-        $fields = array_map(static fn (ColumnMap $c): string => $c->field, array_values($columns));
-        $hasTime = $time !== null || in_array('t_s', $fields, true);
+        $isElapsed = array_filter($columns, static fn (ColumnMap $c): bool => $c->field === 't_s') !== [];
 
-        if (! $hasTime || array_diff($fields, ['t_s']) === []) {
-            return null;
-        }
-        $mapping = new Mapping($delimiter, $decimal === $delimiter ? '.' : $decimal, $encoding, $columns, in_array('t_s', $fields, true) ? null : $time, $layout);
-
-        return WarmthUnit::settle(PowerUnit::settle($mapping, $header, $rows), $header, $rows);
+        return [new Mapping($delimiter, $decimal === $delimiter ? '.' : $decimal, $encoding, $columns, $isElapsed ? null : $time, $layout), $header, $rows];
     }
 
     /**

@@ -28,7 +28,7 @@ export const HOUR = 'hour';
 
 /** The mapping of a file as it is told column by column. */
 export function draftOf(file: Import, look: ImportLook): MappingDraft {
-  const mapping = file.mapping;
+  const mapping = file.mapping ?? look.begun;
   return {
     delimiter: mapping?.delimiter ?? look.delimiter,
     decimal: mapping?.decimal ?? '.',
