@@ -22,8 +22,10 @@ final class FoundInstruments implements Instruments
 
     private const LOGGER_AMPS = 0.006;
 
-    /** The most that its amps drift in an hour (share). */
-    private const LOGGER_DRIFT_PER_HOUR = 0.004;
+    /** The most that its amps drift in the hour in which it warms up (share). All of it together stays within the tolerance of a rating. */
+    private const LOGGER_DRIFT = 0.002;
+
+    private const WARMS_UP_S = 3600.0;
 
     /** Flicker of a single reading (share). */
     private const FLICKER = 0.002;
@@ -41,7 +43,7 @@ final class FoundInstruments implements Instruments
 
     private readonly float $ampsOff;
 
-    private readonly float $driftPerHour;
+    private readonly float $drift;
 
     /** @var list<array{float, float}> seconds and percent, the latest last */
     private array $charges = [];
@@ -52,7 +54,7 @@ final class FoundInstruments implements Instruments
         $this->noise = new Noise($seed);
         $this->voltsOff = self::LOGGER_VOLTS * $this->noise->wobble();
         $this->ampsOff = self::LOGGER_AMPS * $this->noise->wobble();
-        $this->driftPerHour = self::LOGGER_DRIFT_PER_HOUR * $this->noise->wobble();
+        $this->drift = self::LOGGER_DRIFT * $this->noise->wobble();
     }
 
     public function reading(Instant $now): Reading
@@ -68,7 +70,7 @@ final class FoundInstruments implements Instruments
             (int) round(1000 * $now->tS),
             floor($this->shownSoc($now)),
             $volts,
-            round($now->output->amps * (1 + $this->ampsOff + $this->driftPerHour * $now->tS / 3600) * $flicker, 1),
+            round($now->output->amps * (1 + $this->ampsOff + $this->drift * min(1.0, $now->tS / self::WARMS_UP_S)) * $flicker, 1),
             round($now->output->kw, 1),
             $celsius,
             Script::SOURCE,
