@@ -82,13 +82,16 @@ final class FoundInstruments implements Instruments
         return $plugKwh / (1 - self::CABLE_LOSS);
     }
 
+    /** As it was a few seconds ago, however seldom somebody looks. */
     private function shownSoc(Instant $now): float
     {
+        $atS = $now->tS - self::SCREEN_LAG_S;
         $this->charges[] = [$now->tS, $now->soc];
-        while (count($this->charges) > 1 && $this->charges[1][0] <= $now->tS - self::SCREEN_LAG_S) {
+        while (count($this->charges) > 1 && $this->charges[1][0] <= $atS) {
             array_shift($this->charges);
         }
+        [[$fromS, $from], [$toS, $to]] = [$this->charges[0], $this->charges[1] ?? $this->charges[0]];
 
-        return $this->charges[0][1];
+        return $atS <= $fromS || $toS <= $fromS ? $from : $from + ($to - $from) * ($atS - $fromS) / ($toS - $fromS);
     }
 }

@@ -108,7 +108,23 @@ final readonly class ReferencePoints
     }
 
     /**
-     * The charge at every moment: as read; else from the energy since it was last read, or until it first was.
+     * How far the charge may be above what the screen shows: nothing where it shows tenths.
+     *
+     * @param  list<Moment>  $moments
+     */
+    private static function stepPct(array $moments): float
+    {
+        foreach ($moments as $moment) {
+            if ($moment->soc !== null && $moment->soc !== floor($moment->soc)) {
+                return 0.0;
+            }
+        }
+
+        return 1.0;
+    }
+
+    /**
+     * The charge at every moment: as read, to the percent; else from the energy since it was last read, or until it first was.
      *
      * @param  list<Moment>  $moments
      * @return list<float|null>
@@ -130,12 +146,16 @@ final readonly class ReferencePoints
         }
         [$known, $atKwh, $atS] = $first === null ? [$reference->conditions->charge->socFrom, 0.0, $moments[0]->tS ?? 0.0] : [$moments[$first]->soc, $kwh[$first], $moments[$first]->tS];
         $charges = [];
+        $stepPct = self::stepPct($moments);
         foreach ($moments as $i => $moment) {
-            if ($moment->soc !== null) {
-                [$known, $atKwh, $atS] = [$moment->soc, $kwh[$i], $moment->tS];
-            }
             $gained = $reference->percentOf($kwh[$i] - $atKwh, $moment->tS - $atS);
-            $charges[] = $gained === null || $known === null ? $moment->soc : max(0.0, min(100.0, $known + $gained));
+            $soc = $moment->soc;
+            if ($soc !== null) {
+                // A screen of whole percents stands still while the battery charges on.
+                $soc = $gained === null || $known === null ? $soc : max($soc, min($soc + $stepPct, $known + $gained));
+                [$known, $atKwh, $atS, $gained] = [$soc, $kwh[$i], $moment->tS, 0.0];
+            }
+            $charges[] = $gained === null || $known === null ? $soc : max(0.0, min(100.0, $known + $gained));
         }
 
         return $charges;

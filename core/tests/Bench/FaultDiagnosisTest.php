@@ -66,6 +66,23 @@ final class FaultDiagnosisTest extends TestCase
         self::assertGreaterThanOrEqual($fewest, $found);
     }
 
+    /** A screen of whole percents, late, and looked at once a minute: nothing is held against a session in which nothing goes wrong. */
+    public function test_a_session_without_a_fault_has_nothing_unexplained(): void
+    {
+        $played = 0;
+        for ($seed = 21; $seed <= 80; $seed++) {
+            [, $answer] = SeededChains::chain($seed);
+            if ($answer->outcome->flow() !== Flow::Yes) {
+                continue;
+            }
+            $simulation = Simulation::of($answer, $seed);
+            $causes = self::causes($answer, $simulation->session(new FoundInstruments($answer->chain, $simulation->ambientC(), $seed), 60));
+            self::assertSame([], array_intersect(['unexplained', 'derated_stall', 'cooling_failed', 'handshake'], $causes), "seed {$seed}");
+            $played++;
+        }
+        self::assertGreaterThan(40, $played);
+    }
+
     /** @return list<string> */
     private static function causes(ChainAnswer $answer, SimulatedSession $session): array
     {

@@ -177,6 +177,20 @@ final class PhasesTest extends TestCase
         self::assertEqualsWithDelta($exact->plugKwh / (1 - 0.012), $found->stationKwh, 1e-6);
     }
 
+    /** The screen is eight seconds late, whether somebody looks each second or once a minute. */
+    public function test_a_screen_is_no_later_for_being_looked_at_seldom(): void
+    {
+        $chain = Cases::answer(Cases::file())->best->chain;
+        $shown = static function (int $everyS) use ($chain): array {
+            $readings = self::simulation(null, Cases::file(), 3)->session(new FoundInstruments($chain, 25.0, 3), $everyS)->readings;
+            $minutes = array_filter($readings, static fn (Reading $r): bool => $r->tMs % 60_000 === 0);
+
+            return array_combine(array_map(static fn (Reading $r): int => $r->tMs, $minutes), array_map(static fn (Reading $r): ?float => $r->socPct, $minutes));
+        };
+
+        self::assertSame($shown(1), $shown(60));
+    }
+
     /** @return iterable<string, array{string, InjectedFault, array<string, mixed>}> */
     public static function impossible(): iterable
     {
