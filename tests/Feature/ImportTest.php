@@ -370,7 +370,7 @@ final class ImportTest extends TestCase
     {
         foreach ([
             "name,address\nx,y\n" => 'the header needs a column t_s (seconds) or time',
-            "Elapsed;Power (hp)\n0;50\n" => 'the unit of Power (hp) is not known. Use V, A, W, kW, %, °C, °F or K, or choose what the column holds',
+            "Elapsed;Power (hp)\n0;50\n" => 'the unit of Power (hp) is not known. Write it as s, min, V, A, W, kW, %, °C, °F or K, or say what the column holds',
         ] as $text => $problem) {
             $file = $this->taken($text);
             self::assertSame(['failed', 0, $problem], [$file->json('state'), $file->json('added'), $file->json('problem')]);

@@ -15,6 +15,7 @@ use Harmozon\Core\Readings\Foreign\ReadingUnit;
 use Harmozon\Core\Readings\Foreign\TimeMap;
 use Harmozon\Core\Readings\Foreign\ToldUnit;
 use Harmozon\Core\Record\Point;
+use Harmozon\Core\Words\Amount;
 use Harmozon\Core\Words\Listing;
 use Harmozon\Core\Words\Message;
 
@@ -227,7 +228,7 @@ final readonly class ReadingColumns
 
         return $unknown === [] || ! $hasTime
             ? Message::of('readings.header_time')
-            : Message::of('readings.header_units', columns: Listing::comma(array_map(static fn (string $c): string => mb_substr($c, 0, Node::LONGEST_QUOTE), array_slice(array_values($unknown), 0, self::MOST_NAMED))));
+            : Message::of('readings.header_units', count: Amount::count(count($unknown)), columns: Listing::comma(array_map(static fn (string $c): string => mb_substr($c, 0, Node::LONGEST_QUOTE), array_slice(array_values($unknown), 0, self::MOST_NAMED))));
     }
 
     /** @throws FieldError where the name of a column says one unit, and the row below the header another */

@@ -262,7 +262,8 @@ final class ForeignFilesTest extends TestCase
 
     public function test_a_unit_that_is_not_known_is_named_where_nothing_else_can_be_read(): void
     {
-        self::assertSame('readings: the unit of Power (hp) is not known. Use V, A, W, kW, %, °C, °F or K, or choose what the column holds', Say::refusal(static fn () => self::rows(new ReadingsReader, "Elapsed;Power (hp);Mood\n0;50;x\n")));
+        self::assertSame('readings: the unit of Power (hp) is not known. Write it as s, min, V, A, W, kW, %, °C, °F or K, or say what the column holds', Say::refusal(static fn () => self::rows(new ReadingsReader, "Elapsed;Power (hp);Mood\n0;50;x\n")));
+        self::assertStringStartsWith('readings: the units of Power (hp), Current (0.1 A) are not known. Write them as', Say::refusal(static fn () => self::rows(new ReadingsReader, "Elapsed;Power (hp);Current (0.1 A)\n0;50;1\n")));
     }
 
     /** @param  array<string, mixed>  $columns */

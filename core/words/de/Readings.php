@@ -28,7 +28,7 @@ return [
     'readings.empty' => 'die Datei ist leer',
     'readings.header_twice' => 'die Kopfzeile enthält „{name}“ zweimal',
     'readings.header_time' => 'die Kopfzeile braucht eine Spalte t_s (Sekunden) oder time',
-    'readings.header_units' => 'die Einheit von {columns} ist nicht bekannt. Nimm V, A, W, kW, %, °C, °F oder K, oder wähle aus, was die Spalte enthält',
+    'readings.header_units' => '{count, plural, one {die Einheit von {columns} ist nicht bekannt. Schreib sie als s, min, V, A, W, kW, %, °C, °F oder K, oder sag, was die Spalte enthält} other {die Einheiten von {columns} sind nicht bekannt. Schreib sie als s, min, V, A, W, kW, %, °C, °F oder K, oder sag, was jede Spalte enthält}}',
     'readings.header_values' => 'die Kopfzeile enthält nichts von {known}',
     'readings.open_quote' => 'ein Anführungszeichen wird geöffnet und nie geschlossen',
     'readings.blank_so_far' => 'in den ersten {lines, number} Zeilen steht nichts, was sich lesen lässt',

@@ -28,7 +28,7 @@ return [
     'readings.empty' => 'the file is empty',
     'readings.header_twice' => 'the header has "{name}" twice',
     'readings.header_time' => 'the header needs a column t_s (seconds) or time',
-    'readings.header_units' => 'the unit of {columns} is not known. Use V, A, W, kW, %, °C, °F or K, or choose what the column holds',
+    'readings.header_units' => '{count, plural, one {the unit of {columns} is not known. Write it as s, min, V, A, W, kW, %, °C, °F or K, or say what the column holds} other {the units of {columns} are not known. Write them as s, min, V, A, W, kW, %, °C, °F or K, or say what each column holds}}',
     'readings.header_values' => 'the header has none of {known}',
     'readings.open_quote' => 'a quotation mark is opened but never closed',
     'readings.blank_so_far' => 'the first {lines, number} lines hold nothing that can be read',

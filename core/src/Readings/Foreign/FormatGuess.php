@@ -57,11 +57,11 @@ final class FormatGuess
      */
     public static function guess(array $lines): ?Mapping
     {
-        [$mapping, $header, $rows] = self::found($lines);
+        [$mapping, $first] = self::found($lines);
         $fields = array_map(static fn (ColumnMap $c): string => $c->field, array_values($mapping->columns ?? []));
         $hasTime = $mapping?->time !== null || in_array('t_s', $fields, true);
 
-        return $mapping === null || ! $hasTime || array_diff($fields, ['t_s']) === [] ? null : WarmthUnit::settle(PowerUnit::settle($mapping, $header, $rows), $header, $rows);
+        return $mapping === null || ! $hasTime || array_diff($fields, ['t_s']) === [] ? null : WarmthUnit::settle(PowerUnit::settle($mapping, $first), $first);
     }
 
     /**
@@ -79,7 +79,7 @@ final class FormatGuess
 
     /**
      * @param  list<string>  $lines
-     * @return array{Mapping|null, list<string>, list<list<string>>} with the header and the rows below it; null where there is no header
+     * @return array{Mapping|null, FirstRows} null where there is no header
      */
     private static function found(array $lines): array
     {
@@ -90,7 +90,7 @@ final class FormatGuess
         $rows = array_values(array_filter(iterator_to_array($records, false), is_array(...)));
         $header = array_shift($rows);
         if ($header === null) {
-            return [null, [], []];
+            return [null, new FirstRows([], [])];
         }
         $rows = $layout->hasUnits ? array_slice($rows, 1) : $rows;
         $delimiter = $records->delimiter();
@@ -109,10 +109,11 @@ final class FormatGuess
                 $time = self::isEpochMs($cells) ? new TimeMap($name, 'U', null, true) : new TimeMap($name, self::format($cells));
             }
         }
-        uksort($columns, static fn (string|int $a, string|int $b): int => array_search((string) $a, $header, true) <=> array_search((string) $b, $header, true));
+        $first = new FirstRows($header, $rows);
+        uksort($columns, static fn (string|int $a, string|int $b): int => $first->position($a) <=> $first->position($b));
         $isElapsed = array_filter($columns, static fn (ColumnMap $c): bool => $c->field === 't_s') !== [];
 
-        return [new Mapping($delimiter, $decimal === $delimiter ? '.' : $decimal, $encoding, $columns, $isElapsed ? null : $time, $layout), $header, $rows];
+        return [new Mapping($delimiter, $decimal === $delimiter ? '.' : $decimal, $encoding, $columns, $isElapsed ? null : $time, $layout), $first];
     }
 
     /**

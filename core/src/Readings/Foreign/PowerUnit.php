@@ -20,33 +20,22 @@ final class PowerUnit
     /** W in a kW. */
     private const W = 1000.0;
 
-    /**
-     * @param  list<string>  $header
-     * @param  list<list<string>>  $rows  the first ones
-     *
-     * @throws AmbiguousFile where nothing tells
-     */
-    public static function settle(Mapping $mapping, array $header, array $rows): Mapping
+    /** @throws AmbiguousFile where nothing tells */
+    public static function settle(Mapping $mapping, FirstRows $first): Mapping
     {
-        $cells = static fn (string|int $name): array => array_column(array_map(static fn (array $row): array => [$row[(int) array_search((string) $name, $header, true)] ?? ''], $rows), 0);
-        $figures = [];
-        foreach ($mapping->columns as $name => $column) {
-            $figures[$column->field] = array_map(static fn (string $cell): ?float => NumberColumn::figure($cell), $cells($name));
-            if ($column->field !== 'kw') {
-                $figures[$column->field] = array_map(static fn (?float $v): ?float => $v === null ? null : $v * $column->factor(), $figures[$column->field]);
-            }
-        }
-        $name = array_key_first(array_filter($mapping->columns, static fn (ColumnMap $c): bool => $c->field === 'kw'));
-        if ($name === null || ToldUnit::isTold($mapping, (string) $name, $header, $cells($name))) {
+        $names = array_flip(array_map(static fn (ColumnMap $c): string => $c->field, $mapping->columns));
+        if (! isset($names['kw']) || $first->sayUnit($mapping, $names['kw'])) {
             return $mapping;
         }
-        $largest = $cells($name);
+        $name = (string) $names['kw'];
+        $of = static fn (string $field): array => isset($names[$field]) ? array_map(static fn (?float $v): ?float => $v === null ? null : $v * $mapping->columns[$names[$field]]->factor(), $first->figures($names[$field])) : [];
+        $largest = $first->cells($name);
         usort($largest, static fn (string $a, string $b): int => abs(NumberColumn::figure($b) ?? 0.0) <=> abs(NumberColumn::figure($a) ?? 0.0));
 
-        return match (self::of($figures['kw'] ?? [], $figures['volts'] ?? [], $figures['amps'] ?? [])) {
+        return match (self::of($first->figures($name), $of('volts'), $of('amps'))) {
             ReadingUnit::KiloWatts => $mapping,
-            ReadingUnit::Watts => $mapping->withUnit((string) $name, ReadingUnit::Watts),
-            default => throw AmbiguousFile::ofUnits($largest[0] ?? '', (string) $name, [ReadingUnit::Watts, ReadingUnit::KiloWatts], static fn (ReadingUnit $unit): Mapping => $mapping->withUnit((string) $name, $unit)),
+            ReadingUnit::Watts => $mapping->withUnit($name, ReadingUnit::Watts),
+            default => throw AmbiguousFile::ofUnits($largest[0] ?? '', $name, [ReadingUnit::Watts, ReadingUnit::KiloWatts], static fn (ReadingUnit $unit): Mapping => $mapping->withUnit($name, $unit)),
         };
     }
 

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Readings\Foreign;
 
-use Harmozon\Core\Readings\NumberColumn;
-
 /** What a header, or a cell in the row of units below it, says of a unit. One we can't convert is told, never passed over. */
 final readonly class ToldUnit
 {
@@ -58,20 +56,6 @@ final readonly class ToldUnit
         $isUnknown = preg_match(self::SCALED, $last) === 1 || self::isLikeUnit($inBrackets, HeaderWords::isClock($header));
 
         return new self(null, $isUnknown ? ($inBrackets === '' ? $last : $inBrackets) : '');
-    }
-
-    /**
-     * Whether the header, the row of units or the cells of a column say its unit.
-     *
-     * @param  list<string>  $header
-     * @param  list<string>  $cells
-     */
-    public static function isTold(Mapping $mapping, string $name, array $header, array $cells): bool
-    {
-        return $mapping->columns[$name]->unit !== null
-            || self::inHeader($name)->unit !== null
-            || $mapping->layout->unit((int) array_search($name, $header, true))?->unit !== null
-            || array_filter($cells, static fn (string $cell): bool => NumberColumn::apart($cell) !== null) !== [];
     }
 
     /** @return self|null null for a cell that stands in no row of units; one with neither a unit nor an unknown one says nothing */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Harmozon\Core\Readings\Foreign;
 
 use Harmozon\Core\Readings\AmbiguousFile;
-use Harmozon\Core\Readings\NumberColumn;
 
 /** Whether temperatures whose unit is not told are in °C or °F, by what stands in the file. */
 final class WarmthUnit
@@ -16,21 +15,14 @@ final class WarmthUnit
     /** What nothing beside a car has when a recording begins, in °C (°C). As °F it is a cool day. */
     private const WARM_START_C = 50.0;
 
-    /**
-     * @param  list<string>  $header
-     * @param  list<list<string>>  $rows  the first ones
-     *
-     * @throws AmbiguousFile where nothing tells
-     */
-    public static function settle(Mapping $mapping, array $header, array $rows): Mapping
+    /** @throws AmbiguousFile where nothing tells */
+    public static function settle(Mapping $mapping, FirstRows $first): Mapping
     {
         $untold = [];
         foreach ($mapping->columns as $name => $column) {
-            $at = (int) array_search((string) $name, $header, true);
-            $cells = array_map(static fn (array $row): string => $row[$at] ?? '', $rows);
-            $values = array_values(array_filter(array_map(NumberColumn::figure(...), $cells), is_float(...)));
-            if (str_ends_with($column->field, '_c') && $values !== [] && ! ToldUnit::isTold($mapping, (string) $name, $header, $cells)) {
-                $untold[(string) $name] = ['field' => $column->field, 'values' => $values, 'first' => $cells[0] ?? ''];
+            $values = array_values(array_filter($first->figures($name), is_float(...)));
+            if (str_ends_with($column->field, '_c') && $values !== [] && ! $first->sayUnit($mapping, $name)) {
+                $untold[(string) $name] = ['field' => $column->field, 'values' => $values];
             }
         }
         if ($untold === []) {
@@ -47,6 +39,6 @@ final class WarmthUnit
         }
         $name = (string) array_key_first($untold);
 
-        throw AmbiguousFile::ofUnits($untold[$name]['first'], $name, [ReadingUnit::Fahrenheit, ReadingUnit::Celsius], $in);
+        throw AmbiguousFile::ofUnits($first->cells($name)[0] ?? '', $name, [ReadingUnit::Fahrenheit, ReadingUnit::Celsius], $in);
     }
 }
