@@ -109,7 +109,9 @@ const isBinding = (id: string): boolean => props.frame.link === id && props.fram
 .piece {
   position: relative;
   min-height: 118px;
-  padding: var(--space-6) 44px var(--space-6) 50px;
+
+  /* Past the socket and the load beside it, which grow with the piece. */
+  padding: var(--space-6) 44px var(--space-6) max(50px, 17% + var(--space-4));
 }
 
 /* A tail reaches into the next piece as deep as its socket. */
@@ -123,7 +125,7 @@ const isBinding = (id: string): boolean => props.frame.link === id && props.fram
 }
 
 .car {
-  padding-right: 76px;
+  padding-right: max(76px, 25% + var(--space-4));
 }
 
 svg {
