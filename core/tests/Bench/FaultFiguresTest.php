@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Harmozon\Core\Tests\Bench;
 
+use Harmozon\Core\Bench\ExactInstruments;
 use Harmozon\Core\Bench\Fault;
 use Harmozon\Core\Bench\Frames;
 use Harmozon\Core\Bench\InjectedFault;
 use Harmozon\Core\Bench\Instant;
 use Harmozon\Core\Bench\Phase;
 use Harmozon\Core\Bench\Simulation;
+use Harmozon\Core\Record\Reading;
 use Harmozon\Core\Tests\Cases;
 use Harmozon\Core\Tests\Say;
 use PHPUnit\Framework\TestCase;
@@ -72,6 +74,37 @@ final class FaultFiguresTest extends TestCase
             $failing = $v(Phase::Precharge, Fault::Precharge);
             self::assertEqualsWithDelta(370.0, $failing[count($failing) - 1], 20.0 + 1e-9, '30 to 70 V above it');
         }
+    }
+
+    /** On DC the output empties within two seconds of the stop; on AC the post has switched off. */
+    public function test_the_output_empties_after_the_stop(): void
+    {
+        $v = static fn (array $file): array => array_map(static fn (Instant $i): float => round($i->output->stationV / $i->output->plugV, 6), array_slice(array_filter(self::in(Phase::Stop, self::played($file)), static fn (Instant $i): bool => $i->output->plugV > 0.0), 1, 3));
+
+        self::assertSame([1.0, 0.5, 0.0], $v(Cases::file()));
+        self::assertSame([0.0, 0.0, 0.0], $v(Cases::file(car: ['inlets.0.coupler' => 'type1'], case: ['conditions.soc_to' => 12], post: Cases::AC_POST)));
+    }
+
+    /** 42 kWh through 10 A take 17 hours, through 48 A less than one for the first 10 %. */
+    public function test_only_a_long_level_session_is_walked_in_longer_steps_unless_each_second_is_wanted(): void
+    {
+        $instants = static fn (int $amps, int $socTo, bool $isEachSecond = false): array => [
+            count($all = iterator_to_array(self::played(Cases::file(car: ['inlets.0.coupler' => 'type1'], outlet: ['supply.amps' => $amps], case: ['conditions.soc_to' => $socTo], post: Cases::AC_POST))->instants($isEachSecond), false)),
+            end($all) === false ? 0.0 : end($all)->tS,
+        ];
+        foreach ([[48, 20, false, 1.0], [10, 80, false, 10.0], [10, 80, true, 1.0]] as [$amps, $socTo, $isEachSecond, $stepS]) {
+            [$count, $endS] = $instants($amps, $socTo, $isEachSecond);
+            self::assertEqualsWithDelta($endS / $stepS, $count, 0.02 * $count, "{$amps} A");
+        }
+    }
+
+    /** A station gives up after three minutes, which is read whatever the interval. */
+    public function test_the_last_moment_of_a_failed_start_is_read(): void
+    {
+        $chain = Cases::answer(Cases::file())->best->chain;
+        $readings = self::played(Cases::file(), Fault::Precharge)->session(new ExactInstruments($chain), 50)->readings;
+
+        self::assertSame([0, 50_000, 100_000, 150_000, 180_000], array_map(static fn (Reading $r): int => $r->tMs, $readings));
     }
 
     /** Every second in which much happens, and no more than a drawing needs of the rest. */
