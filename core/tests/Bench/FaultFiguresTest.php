@@ -71,6 +71,8 @@ final class FaultFiguresTest extends TestCase
             $precharge = $v(Phase::Precharge);
             self::assertSame($precharge, self::ascending($precharge));
             self::assertEqualsWithDelta(316.0, $precharge[count($precharge) - 1], 4.0 + 1e-9, 'at most 8 V below the battery');
+            self::assertEqualsWithDelta(320.0, min($v(Phase::Contactors)), 1e-9, 'closed, the two sides have one voltage');
+            self::assertLessThan(320.0, max($v(Phase::Contactors, Fault::Contactor)), 'open, they keep their own');
             $failing = $v(Phase::Precharge, Fault::Precharge);
             self::assertEqualsWithDelta(370.0, $failing[count($failing) - 1], 20.0 + 1e-9, '30 to 70 V above it');
         }
